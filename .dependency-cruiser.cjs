@@ -1,0 +1,81 @@
+// Which way imports may go: see docs/decisions.md.
+const ORDER = [
+  'measure',
+  'geometry',
+  'colour',
+  'materials',
+  'stitches',
+  'piece',
+  'drawing',
+  'plan',
+  'order',
+  'advice',
+  'log',
+  'paper',
+];
+
+const rightwards = ORDER.map((folder, i) => ({
+  name: `core-${folder}-imports-leftwards`,
+  severity: 'error',
+  from: { path: `^core/src/${folder}/` },
+  to: { path: `^core/src/(${ORDER.slice(i + 1).join('|') || 'none'})/` },
+}));
+
+const publicFace = ORDER.map((folder) => ({
+  name: `core-${folder}-through-its-index`,
+  severity: 'error',
+  from: { path: '^core/src/', pathNot: `^core/src/${folder}/` },
+  to: { path: `^core/src/${folder}/`, pathNot: `^core/src/${folder}/(index\\.ts|data/)` },
+}));
+
+module.exports = {
+  forbidden: [
+    ...rightwards,
+    ...publicFace,
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(web|server|cli|demo|e2e|bench)/|^(node:)?(fs|path|os|http|crypto|worker_threads)(/|$)' },
+    },
+    {
+      name: 'no-interface-in-core',
+      severity: 'error',
+      from: { path: '^core/src/' },
+      to: { path: 'node_modules/(vue|pinia|naive-ui|idb|express)' },
+    },
+    {
+      name: 'stitch-kinds-keep-apart',
+      severity: 'error',
+      from: { path: '^core/src/stitches/kinds/([^/]+)/' },
+      to: { path: '^core/src/stitches/kinds/([^/]+)/', pathNot: '^core/src/stitches/kinds/$1/' },
+    },
+    {
+      name: 'web-knows-no-server',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^(server|cli|demo|e2e|bench)/' },
+    },
+    {
+      name: 'server-and-cli-know-no-web',
+      severity: 'error',
+      from: { path: '^(server|cli)/' },
+      to: { path: '^web/src/' },
+    },
+    {
+      name: 'through-the-public-face',
+      severity: 'error',
+      from: { path: '^(web|server|cli|demo|e2e|bench)/' },
+      to: { path: '^core/src/', pathNot: '^core/src/[^/]+/index\\.ts$' },
+    },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(virtual:|\\./|\\?)' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(dist|node_modules/\\.)' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },
+  },
+};

@@ -1,0 +1,153 @@
+import { parseArgs } from 'node:util';
+import { CLOTHS, HOOP_RANGE_MM, strandChoices, THREAD_KINDS, threadKind } from '@junctura/core/materials';
+import { failure, success, type Outcome } from '@junctura/core/measure';
+import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
+
+export const USAGE =
+  'plan FILE [--hoop 150] [--fit | --scale MM_PER_UNIT] [--cloth ID] [--thread KIND] [--strands N] ' +
+  '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N]';
+
+/** What was asked for on the command line; null where nothing was said. */
+export interface PlanOptions {
+  readonly file: string;
+  readonly hoopMm: number | null;
+  readonly fit: boolean;
+  readonly scale: number | null;
+  readonly cloth: string | null;
+  readonly thread: string | null;
+  readonly strands: number | null;
+  readonly stitch: StitchId | null;
+  readonly params: ReadonlyMap<string, string>;
+  readonly angleDeg: number | null;
+  readonly slack: number | null;
+  readonly seed: number;
+}
+
+const NUMBER_OPTIONS = ['--hoop', '--scale', '--strands', '--angle', '--slack', '--seed'];
+
+/** A negative number after an option would be taken for an option itself. */
+function joinNumbers(args: readonly string[]): string[] {
+  const joined: string[] = [];
+  for (let i = 0; i < args.length; i++) {
+    const [option, value] = [args[i]!, args[i + 1]];
+    if (NUMBER_OPTIONS.includes(option) && value !== undefined && /^-[\d.]/.test(value)) {
+      joined.push(`${option}=${value}`);
+      i++;
+    } else joined.push(option);
+  }
+  return joined;
+}
+
+/** Reads the command line; the problem, if there is one, is a single line. */
+export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
+  try {
+    const { values, positionals } = parseArgs({
+      args: joinNumbers(args),
+      allowPositionals: true,
+      options: {
+        hoop: { type: 'string' },
+        fit: { type: 'boolean' },
+        scale: { type: 'string' },
+        cloth: { type: 'string' },
+        thread: { type: 'string' },
+        strands: { type: 'string' },
+        stitch: { type: 'string' },
+        param: { type: 'string', multiple: true },
+        angle: { type: 'string' },
+        slack: { type: 'string' },
+        seed: { type: 'string' },
+      },
+    });
+    const [file, ...others] = positionals;
+    if (file === undefined) throw new Error(`no file given; usage: ${USAGE}`);
+    if (others.length > 0) throw new Error(`one file at a time, got '${others.join("', '")}' besides '${file}'`);
+    if (values.fit && values.scale !== undefined) throw new Error('--fit and --scale exclude each other');
+    const { min, max } = HOOP_RANGE_MM;
+    const options: PlanOptions = {
+      file,
+      hoopMm: number('--hoop', values.hoop, min, max, 'mm'),
+      fit: values.fit ?? false,
+      scale: number('--scale', values.scale, 1e-3, 1e3, 'mm for one user unit'),
+      cloth: oneOf(
+        '--cloth',
+        values.cloth,
+        CLOTHS.map(({ id }) => id),
+      ),
+      thread: oneOf(
+        '--thread',
+        values.thread,
+        THREAD_KINDS.map(({ id }) => id),
+      ),
+      strands: wholeNumber('--strands', values.strands, 1, 12),
+      stitch: stitchOf(values.stitch),
+      params: readParams(values.param ?? []),
+      angleDeg: number('--angle', values.angle, -360, 360, 'degrees'),
+      slack: number('--slack', values.slack, 0, 1, 'as a share of the length'),
+      seed: wholeNumber('--seed', values.seed, 0, 2 ** 32 - 1) ?? 1,
+    };
+    return success(options);
+  } catch (error) {
+    return failure((error instanceof Error ? error.message : String(error)).split('\n')[0]!);
+  }
+}
+
+function number(name: string, text: string | undefined, min: number, max: number, unit: string): number | null {
+  if (text === undefined) return null;
+  const value = text.trim() === '' ? NaN : Number(text);
+  if (!(value >= min && value <= max))
+    throw new Error(`${name} takes a number from ${min} to ${max} (${unit}), got '${text}'`);
+  return value;
+}
+
+function wholeNumber(name: string, text: string | undefined, min: number, max: number): number | null {
+  const value = number(name, text, min, max, 'whole');
+  if (value !== null && !Number.isInteger(value)) throw new Error(`${name} takes a whole number, got '${text}'`);
+  return value;
+}
+
+function oneOf(name: string, value: string | undefined, known: readonly string[]): string | null {
+  if (value === undefined) return null;
+  if (!known.includes(value)) throw new Error(`${name} knows ${known.join(', ')}, got '${value}'`);
+  return value;
+}
+
+function stitchOf(id: string | undefined): StitchId | null {
+  if (id === undefined) return null;
+  if (!isStitchId(id)) throw new Error(`--stitch knows ${STITCH_IDS.join(', ')}, got '${id}'`);
+  return id;
+}
+
+function readParams(given: readonly string[]): Map<string, string> {
+  const params = new Map<string, string>();
+  for (const text of given) {
+    const equals = text.indexOf('=');
+    if (equals < 1) throw new Error(`--param takes key=value, got '${text}'`);
+    params.set(text.slice(0, equals), text.slice(equals + 1));
+  }
+  return params;
+}
+
+/** The asked-for parameters that a stitch knows, checked against its ranges. */
+export function paramsFor(
+  stitch: StitchId,
+  asked: ReadonlyMap<string, string>,
+): Outcome<Record<string, number | string>> {
+  const table = stitchKind(stitch).params;
+  const params: Record<string, number | string> = {};
+  for (const [name, text] of asked) {
+    const key = paramKey(table, name);
+    if (key === undefined) continue;
+    const value = table[key]!.type === 'number' && text.trim() !== '' ? Number(text) : text;
+    const checked = paramsSchema(table).safeParse({ [key]: value });
+    if (!checked.success) return failure(`--param ${name}=${text}: ${checked.error.issues[0]!.message} for ${stitch}`);
+    params[key] = value;
+  }
+  return success(params);
+}
+
+/** Whether a strand count can be drawn from a thread. */
+export function strandProblem(thread: string, strands: number): string | null {
+  const kind = threadKind(thread)!;
+  const choices = strandChoices(kind);
+  return choices.includes(strands) ? null : `${kind.name} is worked with ${choices.join(', ')} strands, not ${strands}`;
+}

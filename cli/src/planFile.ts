@@ -1,0 +1,105 @@
+import { Planner, type Workings } from '@junctura/core/advice';
+import { centred, circleAround, fitToHoop, readSvg, ShapePlacer } from '@junctura/core/drawing';
+import { AIR_MM } from '@junctura/core/materials';
+import { failure, success, type Outcome } from '@junctura/core/measure';
+import { readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
+import { canWork, type PlannedPart } from '@junctura/core/plan';
+import { stitchKind } from '@junctura/core/stitches';
+import { paramsFor, strandProblem, type PlanOptions } from './options.ts';
+
+const USUAL_HOOP_MM = 150;
+
+/** Plans the text of an SVG drawing or of a piece file as asked. */
+export function planText(text: string, options: PlanOptions): Outcome<{ piece: Piece; workings: Workings }> {
+  const isSvg = !/^[\uFEFF\s]*\{/.test(text);
+  const read = isSvg ? readSvg(text, 'drawing', options.file.replace(/^.*[\\/]/, '')) : readPiece(text);
+  if (!read.ok) return read;
+  if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
+  const piece = placed(applySettings(read.value, options), isSvg, options);
+  const planner = new Planner();
+  const proposed = planner.plan(piece, options.seed);
+  const chosen = withAskedPasses(piece, proposed, options);
+  if (!chosen.ok) return chosen;
+  return success({ piece: chosen.value, workings: planner.plan(chosen.value, options.seed) });
+}
+
+function applySettings(piece: Piece, { cloth, slack }: PlanOptions): Piece {
+  return {
+    ...piece,
+    cloth: cloth === null ? piece.cloth : { ...piece.cloth, kind: cloth },
+    worker: slack === null ? piece.worker : { ...piece.worker, slack },
+  };
+}
+
+/** Hoop and size: a drawing is laid in the middle; a piece stays where it is unless a size is asked for. */
+function placed(piece: Piece, isSvg: boolean, { hoopMm, fit, scale }: PlanOptions): Piece {
+  const nominalMm = hoopMm ?? piece.hoop?.nominalMm ?? (fit ? USUAL_HOOP_MM : null);
+  const hoop = nominalMm === null ? null : { nominalMm, airMm: piece.hoop?.airMm ?? AIR_MM.usual };
+  const circle = circleAround(new ShapePlacer().place(piece));
+  if (!circle) return { ...piece, hoop };
+  if (fit && hoop && circle.r > 0) return { ...piece, hoop, placement: fitToHoop(piece.placement, circle, hoop) };
+  if (scale === null && !isSvg) return { ...piece, hoop };
+  const wanted = scale === null ? 1 : scale / (piece.drawing.unitMm * piece.placement.scale);
+  return { ...piece, hoop, placement: centred(piece.placement, circle, wanted) };
+}
+
+/** The passes as asked for, written into the piece. */
+function withAskedPasses(piece: Piece, { plan }: Workings, options: PlanOptions): Outcome<Piece> {
+  const { stitch, thread, strands, angleDeg, params } = options;
+  if (stitch === null && thread === null && strands === null && angleDeg === null && params.size === 0) {
+    return success(piece);
+  }
+  const usedParams = new Set<string>();
+  const parts: Part[] = [];
+  for (const planned of plan.parts) {
+    const passes: Pass[] = [];
+    for (const pass of askedStitch(planned, stitch)) {
+      const asked = paramsFor(pass.stitch, params);
+      if (!asked.ok) return asked;
+      for (const key of params.keys()) {
+        if (stitch === null || stitch === pass.stitch) if (Object.keys(asked.value).length > 0) usedParams.add(key);
+      }
+      const changed: Pass = {
+        ...pass,
+        thread: thread ?? pass.thread,
+        strands: strands ?? pass.strands,
+        angleDeg: angleDeg !== null && stitchKind(pass.stitch).hasDirection ? angleDeg : pass.angleDeg,
+        params: { ...pass.params, ...asked.value },
+      };
+      if (thread !== null && strands === null) changed.strands = fewerStrands(changed);
+      const problem = strandProblem(changed.thread, changed.strands);
+      if (problem) return failure(problem);
+      passes.push(changed);
+    }
+    parts.push({ ...planned.part, passes });
+  }
+  for (const key of params.keys()) {
+    if (!usedParams.has(key)) return failure(`--param ${key}: no stitch of this plan has such a parameter`);
+  }
+  return success({ ...piece, drawing: { ...piece.drawing, parts } });
+}
+
+/** Without a word about strands, as many as the thread can give. */
+function fewerStrands(pass: Pass): number {
+  let { strands } = pass;
+  while (strands > 1 && strandProblem(pass.thread, strands)) strands--;
+  return strands;
+}
+
+function askedStitch(planned: PlannedPart, stitch: PlanOptions['stitch']): Pass[] {
+  const own = planned.passes.map(
+    ({ stitch: id, thread, strands, angleDeg }, i): Pass =>
+      planned.part.passes?.[i] ?? { stitch: id, params: {}, angleDeg, thread, strands },
+  );
+  if (stitch === null || !planned.placed.box || !canWork(stitch, planned.placed)) return own;
+  const proposed = own.find((pass) => pass.stitch === stitch);
+  return [
+    proposed ?? {
+      stitch,
+      params: {},
+      angleDeg: null,
+      thread: own[0]?.thread ?? 'stranded-cotton',
+      strands: stitchKind(stitch).usualStrands,
+    },
+  ];
+}

@@ -1,0 +1,73 @@
+import { isAccepted, sayFinding, severityOf, type Workings } from '@junctura/core/advice';
+import { roundTo } from '@junctura/core/measure';
+import type { Piece } from '@junctura/core/piece';
+import type { PlannedPass } from '@junctura/core/plan';
+
+const r = (value: number): number => roundTo(value, 4);
+
+/** The headless planner's answer, version 1. Lengths are mm of needle thread. */
+export function report(piece: Piece, { plan, findings }: Workings): object {
+  const { design, hoop, totals } = plan;
+  return {
+    version: 1,
+    design: {
+      widthMm: r(design.widthMm),
+      heightMm: r(design.heightMm),
+      scaleMmPerUnit: roundTo(design.scaleMmPerUnit, 8),
+      circleMm: r((design.circle?.r ?? 0) * 2),
+    },
+    hoop: hoop && { nominalMm: hoop.nominalMm, innerMm: r(hoop.innerMm), clearMm: r(hoop.clearMm) },
+    parts: plan.parts.map(({ part, placed, passes }) => ({
+      id: part.id,
+      name: part.name,
+      kind: part.kind,
+      areaMm2: r(placed.areaMm2),
+      lengthMm: r(placed.lengthMm),
+      colour: part.colour,
+      passes: passes.map(passReport),
+    })),
+    colours: plan.colours.map((need) => ({
+      id: need.id,
+      name: need.name,
+      hex: need.hex,
+      threadMm: r(need.threadMm),
+      strandMetres: r(need.strandMetres),
+      loads: need.loads,
+      cuts: need.cuts,
+      skeins: need.skeins,
+    })),
+    totals: {
+      stitches: totals.stitches,
+      threadMm: r(totals.threadMm),
+      hours: { p10: r(totals.hours.p10), p50: r(totals.hours.p50), p90: r(totals.hours.p90) },
+      skeins90: totals.skeins90,
+    },
+    findings: findings
+      .filter((finding) => !isAccepted(piece, finding))
+      .map((finding) => ({
+        id: finding.id,
+        severity: severityOf(finding),
+        part: finding.part,
+        text: sayFinding(finding),
+        figures: finding.figures,
+      })),
+  };
+}
+
+function passReport(pass: PlannedPass): object {
+  const { quantities } = pass;
+  return {
+    stitch: pass.stitch,
+    thread: pass.thread,
+    strands: pass.strands,
+    params: pass.params,
+    stitches: quantities.stitches,
+    frontMm: r(quantities.frontMm),
+    backMm: r(quantities.backMm),
+    wrapMm: r(quantities.wrapMm),
+    throughMm: r(quantities.throughMm),
+    threadMm: r(quantities.threadMm),
+    seconds: roundTo(quantities.seconds, 1),
+    reason: pass.reason,
+  };
+}

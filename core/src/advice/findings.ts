@@ -1,0 +1,232 @@
+import { deltaE, labOf } from '../colour/index.ts';
+import { fitToHoop, type PlacedShape } from '../drawing/index.ts';
+import { AIR_MM, clothOf, leavesHole, markOf } from '../materials/index.ts';
+import { groupMembers, plainPass, setHoop, setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
+import { colourName, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
+import { Move, stitchKind, type StitchId } from '../stitches/index.ts';
+import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
+import { tightestRadiusMm } from '../geometry/index.ts';
+
+export type FindingId =
+  | 'outside-hoop'
+  | 'near-ring'
+  | 'part-too-small'
+  | 'line-not-covered'
+  | 'span-too-long'
+  | 'span-too-short'
+  | 'cloth-shows'
+  | 'too-many-strands'
+  | 'snags'
+  | 'needle-hole'
+  | 'pull'
+  | 'lost-in-cloth'
+  | 'all-hidden'
+  | 'no-stitches'
+  | 'not-read';
+
+export type Figures = Readonly<Record<string, number | string>>;
+
+/** Something worth a look. The sentence is made of the figures elsewhere. */
+export interface Finding {
+  readonly id: FindingId;
+  readonly part: string | null;
+  readonly figures: Figures;
+}
+
+/** What can be done about a finding, in one action that can be undone. */
+export interface Remedy {
+  readonly label: string;
+  readonly edit: Edit;
+}
+
+/** Everything that a plan gives cause to say, worst first within a part. */
+export function findAll(piece: Piece, plan: Plan): Finding[] {
+  const notes = piece.drawing.notes.map((note): Finding => ({ id: 'not-read', part: null, figures: { note } }));
+  const byPart = plan.parts.flatMap((planned) => partFindings(piece, planned));
+  return [...hoopFindings(piece, plan), ...byPart, ...colourFindings(piece, plan), ...notes];
+}
+
+/** Whether the person has said of this finding, with these figures, that they know. */
+export function isAccepted(piece: Piece, finding: Finding): boolean {
+  const figures = figuresKey(finding);
+  return piece.accepted.some(
+    (entry) => entry.finding === finding.id && entry.part === finding.part && entry.figures === figures,
+  );
+}
+
+/** Figures as one text: when they change, an accepted finding is open again. */
+export function figuresKey({ figures }: Finding): string {
+  return JSON.stringify(figures);
+}
+
+function round(value: number): number {
+  return Math.round(value * 100) / 100;
+}
+
+function hoopFindings(piece: Piece, { hoop, design }: Plan): Finding[] {
+  if (!hoop || !piece.hoop || !design.circle) return [];
+  const clearMm = round(hoop.clearMm);
+  if (clearMm < 0) return [{ id: 'outside-hoop', part: null, figures: { overMm: -clearMm, innerMm: hoop.innerMm } }];
+  if (clearMm < Math.min(AIR_MM.least, piece.hoop.airMm) - 0.05) {
+    return [{ id: 'near-ring', part: null, figures: { clearMm, wantedMm: Math.min(AIR_MM.least, piece.hoop.airMm) } }];
+  }
+  return [];
+}
+
+function partFindings(piece: Piece, planned: PlannedPart): Finding[] {
+  const { part, placed, passes } = planned;
+  const at = (id: FindingId, figures: Figures): Finding => ({ id, part: part.id, figures });
+  if (!placed.box) return [at('all-hidden', { name: part.name })];
+  const found: Finding[] = [];
+  for (const pass of passes) {
+    if (pass.quantities.stitches === 0) found.push(at('no-stitches', { stitch: pass.stitch }));
+    found.push(...sizeFindings(placed, pass).map(([id, figures]) => at(id, figures)));
+    found.push(...coverFindings(piece, placed, pass).map(([id, figures]) => at(id, figures)));
+    found.push(...useFindings(piece, pass).map(([id, figures]) => at(id, figures)));
+  }
+  return found;
+}
+
+type Found = readonly [FindingId, Figures];
+
+function sizeFindings(placed: PlacedShape, { stitch, laidMm, params }: PlannedPass): Found[] {
+  const kind = stitchKind(stitch);
+  if (kind.worksOn === 'area') {
+    const widestMm = round((placed.widest?.r ?? 0) * 2);
+    const wantedMm = round(THRESHOLDS.leastWidths * laidMm);
+    return widestMm < wantedMm ? [['part-too-small', { widestMm, wantedMm }]] : [];
+  }
+  if (kind.worksOn !== 'line') return [];
+  const found: Found[] = [];
+  const stitchMm = Number(params['stitchMm'] ?? 0);
+  if (placed.lengthMm < 2 * laidMm || placed.lengthMm < stitchMm * 0.8) {
+    found.push(['part-too-small', { lengthMm: round(placed.lengthMm), wantedMm: round(2 * stitchMm) }]);
+  }
+  const radiusMm = round(Math.min(...placed.shape.lines.map(tightestRadiusMm)));
+  const drawableMm = round(THRESHOLDS.drawableRadiusWidths * laidMm);
+  if (radiusMm < drawableMm) found.push(['too-many-strands', { radiusMm, laidMm: round(laidMm) }]);
+  return found;
+}
+
+function coverFindings(piece: Piece, placed: PlacedShape, pass: PlannedPass): Found[] {
+  const kind = stitchKind(pass.stitch);
+  const found: Found[] = [];
+  const mark = markOf(piece.mark)!;
+  const coverMm = round(kind.coverWidths * pass.laidMm);
+  if (kind.worksOn === 'line' && coverMm < mark.lineMm) {
+    found.push(['line-not-covered', { coverMm, markMm: mark.lineMm, strands: pass.strands }]);
+  }
+  const spacingMm = pass.params['spacingMm'];
+  if (typeof spacingMm === 'number' && spacingMm > pass.laidMm * THRESHOLDS.openWidths) {
+    found.push(['cloth-shows', { spacingMm: round(spacingMm), laidMm: round(pass.laidMm) }]);
+  }
+  if (pass.stitch === 'satin') {
+    const spanMm = round(longestFrontRun(pass));
+    const limitMm = SPAN_LIMIT_MM[piece.use];
+    if (spanMm > limitMm) found.push(['span-too-long', { spanMm, limitMm }]);
+    if (spanMm < THRESHOLDS.shortestSatinMm && placed.areaMm2 > 0) {
+      found.push(['span-too-short', { spanMm, leastMm: THRESHOLDS.shortestSatinMm }]);
+    }
+  }
+  return found;
+}
+
+function useFindings(piece: Piece, pass: PlannedPass): Found[] {
+  const kind = stitchKind(pass.stitch);
+  const cloth = clothOf(piece.cloth.kind)!;
+  const found: Found[] = [];
+  const isLongSatin = pass.stitch === 'satin' && longestFrontRun(pass) > SPAN_LIMIT_MM[piece.use];
+  if (WORN_USES.has(piece.use) && kind.snags && !isLongSatin && pass.stitch !== 'satin') {
+    found.push(['snags', { stitch: kind.name }]);
+  }
+  if (leavesHole(cloth, pass.needle.shaftMm)) {
+    found.push(['needle-hole', { shaftMm: pass.needle.shaftMm, cloth: cloth.name }]);
+  }
+  const isDense = kind.worksOn === 'area' && kind.coverWidths > 0;
+  if (isDense && cloth.stretches) found.push(['pull', { stitch: kind.name, cloth: cloth.name }]);
+  return found;
+}
+
+function colourFindings(piece: Piece, plan: Plan): Finding[] {
+  const cloth = labOf(piece.cloth.colour);
+  if (piece.use === 'whitework') return [];
+  return piece.palette.flatMap((colour): Finding[] => {
+    const worked = plan.parts.find(({ part, passes }) => part.colour === colour.id && passes.length > 0);
+    const { name, hex } = colourName(colour);
+    const difference = round(deltaE(cloth, labOf(hex)));
+    if (!worked || difference >= THRESHOLDS.lostInCloth) return [];
+    return [{ id: 'lost-in-cloth', part: worked.part.id, figures: { colour: name, difference } }];
+  });
+}
+
+function longestFrontRun({ path }: PlannedPass): number {
+  let longest = 0;
+  for (let i = 1; i < path.codes.length; i++) {
+    if (path.codes[i] !== Move.down || path.codes[i - 1] !== Move.up) continue;
+    const run = Math.hypot(path.xy[2 * i]! - path.xy[2 * i - 2]!, path.xy[2 * i + 1]! - path.xy[2 * i - 1]!);
+    longest = Math.max(longest, run);
+  }
+  return longest;
+}
+
+/** What can be done about a finding, computed for the piece as it is. */
+export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[] {
+  const planned = plan.parts.find(({ part }) => part.id === finding.part);
+  const offers: [label: string, edit: Edit | null][] = [];
+  if ((finding.id === 'outside-hoop' || finding.id === 'near-ring') && piece.hoop && plan.design.circle) {
+    const hoop = { ...piece.hoop, airMm: Math.max(piece.hoop.airMm, AIR_MM.usual) };
+    const placement = fitToHoop(piece.placement, plan.design.circle, hoop);
+    offers.push([`Fit it with ${hoop.airMm} mm of air`, setHoop(piece, hoop, placement, 'Fit to the hoop')]);
+  }
+  if (planned) {
+    const switchTo = (stitch: StitchId): Edit | null =>
+      changePasses(
+        piece,
+        planned,
+        (pass) => ({ ...plainPass(stitch, pass.thread, pass.strands), angleDeg: null }),
+        `Work in ${stitchKind(stitch).name.toLowerCase()}`,
+      );
+    const withStrands = (by: number): Edit | null =>
+      changePasses(
+        piece,
+        planned,
+        (pass) => ({ ...pass, strands: pass.strands + by }),
+        by > 0 ? 'Add a strand' : 'Take a strand out',
+      );
+    if (finding.id === 'span-too-long' || finding.id === 'span-too-short') {
+      offers.push(['Fill with split stitch', switchTo('split-fill')]);
+    }
+    const strands = planned.passes[0]?.strands ?? 1;
+    if (finding.id === 'line-not-covered' && strands < 6) offers.push(['Add a strand', withStrands(1)]);
+    if ((finding.id === 'too-many-strands' || finding.id === 'part-too-small') && strands > 1) {
+      offers.push(['Take a strand out', withStrands(-1)]);
+    }
+    if (finding.id === 'cloth-shows') {
+      const close = changePasses(
+        piece,
+        planned,
+        ({ ...pass }) => ({ ...pass, params: without(pass.params, 'spacingMm') }),
+        'Close the rows',
+      );
+      offers.push(['Let neighbours touch', close]);
+    }
+    if (finding.id === 'snags' && planned.placed.kind === 'line')
+      offers.push(['Work in back stitch', switchTo('back')]);
+  }
+  return offers.flatMap(([label, edit]) => (edit ? [{ label, edit }] : []));
+}
+
+function without(params: Pass['params'], key: string): Pass['params'] {
+  return Object.fromEntries(Object.entries(params).filter(([name]) => name !== key));
+}
+
+/** The same change for a part and its group. */
+function changePasses(piece: Piece, planned: PlannedPart, change: (pass: Pass) => Pass, label: string): Edit | null {
+  const now = planned.passes.map(
+    ({ stitch, thread, strands, angleDeg }, i): Pass =>
+      planned.part.passes?.[i] ?? { stitch, params: {}, angleDeg, thread, strands },
+  );
+  const passes = now.map(change);
+  const members = groupMembers(piece, planned.part).map(({ id }) => [id, passes] as const);
+  return setPasses(piece, new Map(members), label);
+}

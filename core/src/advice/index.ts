@@ -1,0 +1,4 @@
+export { figuresKey, findAll, isAccepted, remediesFor, type Finding, type FindingId, type Remedy } from './findings.ts';
+export { Planner, type Workings } from './planner.ts';
+export type { Proposal } from './proposals.ts';
+export { sayFinding, SENTENCES, severityOf, type Severity } from './sentences.ts';

@@ -1,0 +1,75 @@
+import { ShapePlacer, type PlacedShape } from '../drawing/index.ts';
+import type { Part, Pass, Piece } from '../piece/index.ts';
+import { canWork, PassWorker, sumUp, workSettings, type Plan, type SettledPass } from '../plan/index.ts';
+import { stitchKind } from '../stitches/index.ts';
+import { findAll, type Finding } from './findings.ts';
+import { propose, proposalSettings, satinDirection, type Proposal, type ProposalSettings } from './proposals.ts';
+
+/** All that is computed of a piece. */
+export interface Workings {
+  readonly plan: Plan;
+  /** By part, best first. */
+  readonly proposals: ReadonlyMap<string, readonly Proposal[]>;
+  readonly findings: readonly Finding[];
+}
+
+/**
+ * Plans pieces, and remembers: a part is laid, advised on and worked again only when an edit touches it. One planner
+ * serves one piece at a time.
+ */
+export class Planner {
+  private readonly placer = new ShapePlacer();
+  private readonly worker = new PassWorker();
+  private advised = new Map<string, { placed: PlacedShape; key: string; proposals: Proposal[] }>();
+
+  /** @param seed settles whatever is left to chance: the same piece and seed give the same plan */
+  plan(piece: Piece, seed = 1): Workings {
+    const shapes = this.placer.place(piece);
+    const settings = workSettings(piece, seed);
+    const advice = proposalSettings(piece);
+    const proposals = new Map<string, readonly Proposal[]>();
+    const advised: typeof this.advised = new Map();
+    const parts = piece.drawing.parts.map((part, i) => {
+      const placed = shapes[i]!;
+      const offered = this.advise(part, placed, advice, advised);
+      proposals.set(part.id, offered);
+      const passes = placed.box ? settledPasses(part, placed, offered) : [];
+      return { part, placed, passes: this.worker.work(placed, passes, settings) };
+    });
+    this.advised = advised;
+    const plan = sumUp(piece, parts);
+    return { plan, proposals, findings: findAll(piece, plan) };
+  }
+
+  private advise(
+    part: Part,
+    placed: PlacedShape,
+    settings: ProposalSettings,
+    into: typeof this.advised,
+  ): readonly Proposal[] {
+    const key = JSON.stringify([settings, part.strokeMm, part.dashed]);
+    const before = this.advised.get(part.id);
+    const isSame = before?.placed === placed && before.key === key;
+    const entry = isSame ? before : { placed, key, proposals: placed.box ? propose(part, placed, settings) : [] };
+    into.set(part.id, entry);
+    return entry.proposals;
+  }
+}
+
+const CHOSEN = 'Your choice.';
+
+function settledPasses(part: Part, placed: PlacedShape, offered: readonly Proposal[]): SettledPass[] {
+  if (part.passes === null) {
+    return offered.slice(0, 1).map(({ pass, reason }) => ({ ...pass, reason }));
+  }
+  return part.passes
+    .filter((pass) => canWork(pass.stitch, placed))
+    .map((pass) => ({ ...pass, angleDeg: pass.angleDeg ?? usualAngle(pass, placed, offered), reason: CHOSEN }));
+}
+
+/** The direction of a pass that was given none: as proposed for its stitch, else as satin lies, else level. */
+export function usualAngle(pass: Pass, placed: PlacedShape, offered: readonly Proposal[]): number {
+  if (!stitchKind(pass.stitch).hasDirection) return 0;
+  const proposed = offered.find((proposal) => proposal.pass.stitch === pass.stitch);
+  return proposed?.pass.angleDeg ?? satinDirection(placed).angleDeg;
+}

@@ -1,0 +1,161 @@
+import type { PlacedShape } from '../drawing/index.ts';
+import { tightestRadiusMm } from '../geometry/index.ts';
+import { bundleDiameterMm, laidWidthMm, markOf, threadKind, wrappingNeedle } from '../materials/index.ts';
+import { formatFine } from '../measure/index.ts';
+import type { Part, Pass, Piece } from '../piece/index.ts';
+import { isSmallRound } from '../plan/index.ts';
+import { knotDiameterMm, stitchKind, type StitchId } from '../stitches/index.ts';
+import { shortestSpans, type Direction } from './direction.ts';
+import { SPAN_LIMIT_MM, THRESHOLDS } from './thresholds.ts';
+
+const THREAD = 'stranded-cotton';
+
+/** A way to work a part, with why. The first of a part's proposals is used until the person chooses. */
+export interface Proposal {
+  readonly pass: Pass & { readonly angleDeg: number };
+  readonly reason: string;
+}
+
+/** What proposals depend on besides the part. */
+export interface ProposalSettings {
+  readonly use: Piece['use'];
+  readonly markMm: number;
+  readonly scale: number;
+}
+
+export function proposalSettings(piece: Piece): ProposalSettings {
+  return { use: piece.use, markMm: markOf(piece.mark)!.lineMm, scale: piece.placement.scale };
+}
+
+/** The best treatments of a part, best first. */
+export function propose(part: Part, placed: PlacedShape, settings: ProposalSettings): Proposal[] {
+  if (placed.kind === 'area') return areaProposals(placed, settings);
+  if (placed.kind === 'line') return lineProposals(part, placed, settings);
+  return [spotProposal(2)];
+}
+
+/** The direction that satin takes on an area when none is set. */
+export function satinDirection(placed: PlacedShape): Direction {
+  return shortestSpans(placed.shape.region);
+}
+
+function laid(strands: number): number {
+  return laidWidthMm(threadKind(THREAD)!, strands);
+}
+
+function proposal(stitch: StitchId, strands: number, angleDeg: number, reason: string): Proposal {
+  return { pass: { stitch, params: {}, angleDeg, thread: THREAD, strands }, reason };
+}
+
+function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal[] {
+  const direction = shortestSpans(placed.shape.region);
+  const limit = SPAN_LIMIT_MM[use];
+  const span = direction.spanMm;
+  const strands = placed.meanWidthMm < THRESHOLDS.narrowMm ? 1 : placed.areaMm2 > THRESHOLDS.largeMm2 ? 3 : 2;
+  const along = (direction.angleDeg + 90) % 180;
+  const widthText = `${formatFine(Math.round(span * 10) / 10)}`;
+  const satin = (why: string): Proposal => proposal('satin', strands, direction.angleDeg, why);
+  const rows = (why: string): Proposal => proposal('split-fill', strands, along, why);
+  const seeds = proposal('seed', strands, 0, 'A light scatter: little thread, and the cloth stays in view.');
+  if (isSmallRound(placed)) {
+    const across = 2 * Math.sqrt(placed.areaMm2 / Math.PI);
+    return [
+      knotFor(across),
+      satin(`Flat instead of raised: spans of ${widthText} at ${direction.angleDeg}°.`),
+      rows('Even rows where a knot would catch.'),
+    ];
+  }
+  if (span < THRESHOLDS.shortestSatinMm) {
+    return [
+      rows(
+        `Only ${widthText} wide: rows of split stitch along it, as satin wants ${formatFine(THRESHOLDS.shortestSatinMm)}.`,
+      ),
+      satin(`Very short spans of ${widthText}.`),
+      seeds,
+    ];
+  }
+  if (span <= Math.min(limit, THRESHOLDS.easySatinMm)) {
+    return [
+      satin(
+        `Spans stay within ${widthText} at ${direction.angleDeg}° (up to ${limit} mm hold ${useText(use)}): smooth and bright.`,
+      ),
+      rows('Firmer and flatter; the direction runs along the shape.'),
+      seeds,
+    ];
+  }
+  const tooLong = span > limit ? `over the ${limit} mm that hold ${useText(use)}` : 'long enough to gape';
+  return [
+    rows(`Satin would span ${widthText}, ${tooLong}: rows of split stitch lie firm at any width.`),
+    satin(`Bright and quick, but spans reach ${widthText}.`),
+    seeds,
+  ];
+}
+
+function knotFor(acrossMm: number): Proposal {
+  const kind = threadKind(THREAD)!;
+  const sizes = [1, 2, 3, 4, 6].map((strands) => ({
+    strands,
+    mm: knotDiameterMm(2, bundleDiameterMm(kind, strands), wrappingNeedle(strands).shaftMm),
+  }));
+  const best = sizes.reduce((a, b) => (Math.abs(b.mm - acrossMm) < Math.abs(a.mm - acrossMm) ? b : a));
+  const reason = `${formatFine(acrossMm)} across and round: one knot of two wraps in ${strandText(best.strands)} comes to ${formatFine(best.mm)}.`;
+  return proposal('french', best.strands, 0, reason);
+}
+
+function spotProposal(strands: number): Proposal {
+  return proposal('french', strands, 0, `A spot: one knot of two wraps in ${strandText(strands)}.`);
+}
+
+function lineProposals(part: Part, placed: PlacedShape, { markMm, scale }: ProposalSettings): Proposal[] {
+  const drawnMm = (part.strokeMm ?? 0) * scale;
+  const radius = Math.min(...placed.shape.lines.map(tightestRadiusMm));
+  const fine = drawnMm < THRESHOLDS.fineLineMm ? 1 : drawnMm < THRESHOLDS.boldLineMm ? 2 : 3;
+  const make = (stitch: StitchId, why: string): Proposal => {
+    const strands = coveringStrands(stitch, fine, markMm);
+    const width = stitchKind(stitch).coverWidths * laid(strands);
+    return proposal(
+      stitch,
+      strands,
+      0,
+      `${why} ${strandText(strands)} cover ${formatFine(width)}.`.replace('1 strand cover', '1 strand covers'),
+    );
+  };
+  const running = make('running', 'Drawn dashed: running stitch leaves the same gaps.');
+  const stem = make('stem', `${curveText(radius)}: stem stitch follows as a smooth cord.`);
+  const back = make('back', 'A firm, unbroken line.');
+  const split = make('split', `${curveText(radius)}: split stitch takes the tightest curves.`);
+  const chain = make('chain', `Drawn ${formatFine(drawnMm)} wide: chain stitch gives a line that much body.`);
+  if (part.dashed) return [running, back, stem];
+  if (radius < THRESHOLDS.tightRadiusMm) return [split, back, chain];
+  if (drawnMm >= THRESHOLDS.boldLineMm) return [chain, stem, back];
+  if (radius > 60) return [make('back', 'All but straight: back stitch makes a firm, clear line.'), stem, split];
+  return [stem, split, back];
+}
+
+/** The strands wanted, or as many more as it takes to hide the mark under the stitch. */
+function coveringStrands(stitch: StitchId, wanted: number, markMm: number): number {
+  for (let strands = wanted; strands < 4; strands++) {
+    if (stitchKind(stitch).coverWidths * laid(strands) >= markMm) return strands;
+  }
+  return 4;
+}
+
+function curveText(radiusMm: number): string {
+  return Number.isFinite(radiusMm) ? `Bends down to ${formatFine(Math.round(radiusMm * 10) / 10)} radius` : 'No bends';
+}
+
+function strandText(strands: number): string {
+  return strands === 1 ? '1 strand' : `${strands} strands`;
+}
+
+function useText(use: Piece['use']): string {
+  return {
+    framed: 'in a frame',
+    handled: 'on things that are handled',
+    worn: 'on things that are worn',
+    washed: 'in the wash',
+    patch: 'on a patch',
+    ornament: 'on an ornament',
+    whitework: 'on whitework',
+  }[use];
+}

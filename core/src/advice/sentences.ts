@@ -1,0 +1,107 @@
+import { formatFine } from '../measure/index.ts';
+import type { Figures, Finding, FindingId } from './findings.ts';
+
+export type Severity = 'stop' | 'warn' | 'note';
+
+interface Sentence {
+  readonly severity: Severity;
+  readonly text: (figures: Figures) => string;
+  /** Why it matters. */
+  readonly why: string;
+}
+
+const mm = (value: number | string | undefined): string => formatFine(Number(value));
+
+/** What is said of each finding; the one place where figures become words. */
+export const SENTENCES: Readonly<Record<FindingId, Sentence>> = {
+  'outside-hoop': {
+    severity: 'stop',
+    text: ({ overMm, innerMm }) =>
+      `The design reaches ${mm(overMm)} beyond the inside of the ring (${mm(innerMm)} across).`,
+    why: 'What lies under the ring cannot be stitched.',
+  },
+  'near-ring': {
+    severity: 'warn',
+    text: ({ clearMm, wantedMm }) => `Only ${mm(clearMm)} between the design and the ring; ${mm(wantedMm)} is wanted.`,
+    why: 'Close to the ring the needle is cramped and the ring leaves its mark.',
+  },
+  'part-too-small': {
+    severity: 'warn',
+    text: ({ widestMm, lengthMm, wantedMm }) =>
+      widestMm === undefined
+        ? `The line is ${mm(lengthMm)} long; two stitches take ${mm(wantedMm)}.`
+        : `It is ${mm(widestMm)} at its widest; the thread wants ${mm(wantedMm)}.`,
+    why: 'Smaller than its thread, a part is a blot. Enlarge the design, take out strands, or leave it out.',
+  },
+  'line-not-covered': {
+    severity: 'warn',
+    text: ({ coverMm, markMm, strands }) =>
+      `The drawn line is ${mm(markMm)} wide, the stitch in ${strands} covers ${mm(coverMm)}.`,
+    why: 'A mark that is wider than its stitch stays in view unless it comes out.',
+  },
+  'span-too-long': {
+    severity: 'warn',
+    text: ({ spanMm, limitMm }) => `Satin spans ${mm(spanMm)}; up to ${mm(limitMm)} lies well for this use.`,
+    why: 'Long spans gape, snag and buckle.',
+  },
+  'span-too-short': {
+    severity: 'note',
+    text: ({ spanMm, leastMm }) => `Satin spans ${mm(spanMm)} at most, under ${mm(leastMm)}.`,
+    why: 'So short, satin turns ragged: a line stitch is cleaner.',
+  },
+  'cloth-shows': {
+    severity: 'note',
+    text: ({ spacingMm, laidMm }) =>
+      `Rows lie ${mm(spacingMm)} apart and the thread ${mm(laidMm)} wide: cloth shows between.`,
+    why: 'Good for a light filling, a fault in a solid one.',
+  },
+  'too-many-strands': {
+    severity: 'warn',
+    text: ({ radiusMm, laidMm }) => `It bends at ${mm(radiusMm)} radius; the thread is ${mm(laidMm)} wide.`,
+    why: 'A bundle cannot draw what is finer than itself.',
+  },
+  snags: {
+    severity: 'note',
+    text: ({ stitch }) => `${stitch} stands up and can catch on a thing in use.`,
+    why: 'Loops and knots pull out when they catch.',
+  },
+  'needle-hole': {
+    severity: 'warn',
+    text: ({ shaftMm, cloth }) =>
+      `The needle is ${mm(shaftMm)} thick: it leaves holes in ${String(cloth).toLowerCase()}.`,
+    why: 'Holes in fine cloth do not close again. Fewer strands take a finer needle.',
+  },
+  pull: {
+    severity: 'warn',
+    text: ({ stitch, cloth }) => `${stitch} is dense for ${String(cloth).toLowerCase()}, which stretches.`,
+    why: 'Without a backing the shape draws in. Follow the backing’s own instructions for heat and time.',
+  },
+  'lost-in-cloth': {
+    severity: 'warn',
+    text: ({ colour, difference }) => `${colour} is only ΔE ${Number(difference).toFixed(1)} from the cloth.`,
+    why: 'At arm’s length it vanishes into the cloth.',
+  },
+  'all-hidden': {
+    severity: 'note',
+    text: ({ name }) => `“${name}” lies wholly behind other parts, so nothing of it is stitched.`,
+    why: 'Bring it forward, keep hidden portions, or remove it.',
+  },
+  'no-stitches': {
+    severity: 'warn',
+    text: () => 'No stitch of this kind finds room in it.',
+    why: 'The part would stay bare. Choose another stitch or a smaller one.',
+  },
+  'not-read': {
+    severity: 'note',
+    text: ({ note }) => String(note),
+    why: 'It was in the file that you brought in.',
+  },
+};
+
+export function severityOf(finding: Finding): Severity {
+  return SENTENCES[finding.id].severity;
+}
+
+export function sayFinding(finding: Finding): string {
+  return SENTENCES[finding.id].text(finding.figures);
+}

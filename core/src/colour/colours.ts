@@ -1,0 +1,60 @@
+import { differenceCiede2000, modeLab65, modeRgb, parse, useMode, type Lab65 } from 'culori/fn';
+import { z } from 'zod';
+
+useMode(modeRgb);
+const toLab65 = useMode(modeLab65);
+const ciede2000 = differenceCiede2000();
+
+/** A colour as six hexadecimal digits in sRGB: `#2b3a67`. */
+export const hexColour = z.string().regex(/^#[0-9a-f]{6}$/, 'a colour such as #2b3a67');
+
+/** CIELAB under D65, the one Lab used throughout. */
+export type Lab = Lab65;
+
+/** @throws RangeError where the text is not a six-digit hex colour */
+export function labOf(hex: string): Lab {
+  const lab = toLab65(hex);
+  if (!lab) throw new RangeError(`labOf: expected a colour such as #2b3a67, got '${hex}'`);
+  return lab;
+}
+
+/** The difference of two colours, CIEDE2000 (CIE 142-2001; Sharma, Wu and Dalal 2005). 1 is about just noticeable. */
+export function deltaE(a: Lab, b: Lab): number {
+  return ciede2000(a, b);
+}
+
+/**
+ * Reads a colour as style sheets write it: names, hex, rgb(), hsl(). Transparency is given apart.
+ * @returns null where the text is no colour
+ */
+export function readCssColour(text: string): { hex: string; alpha: number } | null {
+  const colour = parse(text.trim());
+  if (!colour) return null;
+  const rgb = useMode(modeRgb)(colour);
+  return { hex: hexOf(rgb.r, rgb.g, rgb.b), alpha: colour.alpha ?? 1 };
+}
+
+/** @param r red, green and blue in 0–1; out of range is clamped */
+export function hexOf(r: number, g: number, b: number): string {
+  const digits = [r, g, b].map((channel) =>
+    Math.round(Math.min(1, Math.max(0, channel)) * 255)
+      .toString(16)
+      .padStart(2, '0'),
+  );
+  return `#${digits.join('')}`;
+}
+
+/** Red, green and blue of a hex colour, each 0–255. */
+export function channelsOf(hex: string): [r: number, g: number, b: number] {
+  const value = Number.parseInt(hex.slice(1), 16);
+  return [(value >> 16) & 255, (value >> 8) & 255, value & 255];
+}
+
+/** What a difference looks like, in words. */
+export function differenceInWords(difference: number): string {
+  if (difference < 1) return 'the same to the eye';
+  if (difference < 3) return 'very close';
+  if (difference < 6) return 'close';
+  if (difference < 12) return 'related';
+  return 'different';
+}

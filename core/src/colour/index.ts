@@ -1,0 +1,2 @@
+export { channelsOf, deltaE, differenceInWords, hexColour, hexOf, labOf, readCssColour, type Lab } from './colours.ts';
+export { nearestColours, type Match } from './nearest.ts';

@@ -1,0 +1,48 @@
+import { flattenPath, polylineLength, regionArea, smallestCircle, unite } from '../geometry/index.ts';
+import type { Part } from '../piece/index.ts';
+
+/** Shapes whose measures differ by less than this share look alike to the eye. */
+const ALIKE = 0.04;
+const TOLERANCE_MM = 0.05;
+
+interface Measures {
+  readonly part: Part;
+  readonly figures: readonly number[];
+}
+
+/**
+ * Puts parts into groups that are worked alike: of one kind and colour, and alike in area, outline and the circle round
+ * them, whichever way they are turned or mirrored.
+ */
+export function groupLikeParts(parts: readonly Part[]): Part[] {
+  const groups: Measures[][] = [];
+  for (const part of parts) {
+    const measures = { part, figures: measure(part) };
+    const group = groups.find(([first]) => isLike(first!, measures));
+    if (group) group.push(measures);
+    else groups.push([measures]);
+  }
+  const groupOf = new Map<string, string>();
+  let count = 0;
+  for (const group of groups.filter((members) => members.length > 1)) {
+    const id = `g${++count}`;
+    for (const { part } of group) groupOf.set(part.id, id);
+  }
+  return parts.map((part) => ({ ...part, group: groupOf.get(part.id) ?? null }));
+}
+
+function measure(part: Part): number[] {
+  const runs = flattenPath(part.path, TOLERANCE_MM);
+  const rings = runs.map((run) => run.points);
+  const area = part.kind === 'area' ? regionArea(unite(rings, part.fillRule)) : 0;
+  const length = runs.reduce((sum, run) => sum + polylineLength(run), 0);
+  return [Math.sqrt(area), length, smallestCircle(rings)?.r ?? 0, part.strokeMm ?? 0];
+}
+
+function isLike(a: Measures, b: Measures): boolean {
+  const sameKind = a.part.kind === b.part.kind && a.part.colour === b.part.colour && a.part.dashed === b.part.dashed;
+  return (
+    sameKind &&
+    a.figures.every((figure, i) => Math.abs(figure - b.figures[i]!) <= ALIKE * Math.max(figure, b.figures[i]!))
+  );
+}

@@ -1,0 +1,189 @@
+import {
+  boxesMeet,
+  boxOf,
+  flattenPath,
+  inscribedCircle,
+  mapPoints,
+  polylineLength,
+  regionArea,
+  regionPerimeter,
+  smallestCircle,
+  subtract,
+  subtractFromLines,
+  unite,
+  isInside,
+  type Box,
+  type Circle,
+  type FlatRun,
+  type Matrix,
+  type Polyline,
+  type Region,
+} from '../geometry/index.ts';
+import type { Part, Piece, Placement } from '../piece/index.ts';
+import type { StitchShape } from '../stitches/index.ts';
+
+/** Curves are drawn by chords that stay within this on the cloth, mm. */
+const FLATTEN_MM = 0.004;
+
+/** A part as it lies on the cloth: what of it is seen, in mm from the middle of the hoop. */
+export interface PlacedShape {
+  readonly partId: string;
+  readonly kind: Part['kind'];
+  readonly shape: StitchShape;
+  readonly areaMm2: number;
+  readonly lengthMm: number;
+  /** The box of what is seen; null where nothing is. */
+  readonly box: Box | null;
+  /** The widest place of an area. */
+  readonly widest: Circle | null;
+  /** The mean width of an area: twice its area over its outline. */
+  readonly meanWidthMm: number;
+  /** Whether a part of it lies hidden behind others. */
+  readonly isPartlyHidden: boolean;
+}
+
+interface Kept<T> {
+  readonly key: string;
+  readonly value: T;
+}
+
+/** The map from the drawing to the cloth. */
+export function placementMatrix({ scale, turnDeg, mirrored, xMm, yMm }: Placement): Matrix {
+  // Turning is anticlockwise as seen; y points down.
+  const turn = (-turnDeg * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(turn) * scale, Math.sin(turn) * scale];
+  const flip = mirrored ? -1 : 1;
+  return [cos * flip, sin * flip, -sin, cos, xMm, yMm];
+}
+
+/**
+ * Lays the parts of a piece on the cloth, and keeps what it made: a part that did not change, and that nothing else came
+ * to hide, is the same object as before.
+ */
+export class ShapePlacer {
+  private whole = new Map<string, Kept<StitchShape>>();
+  private seen = new Map<string, Kept<PlacedShape>>();
+
+  /** The parts from back to front. */
+  place(piece: Piece): PlacedShape[] {
+    const frame = JSON.stringify(piece.placement);
+    const whole = new Map<string, Kept<StitchShape>>();
+    for (const part of piece.drawing.parts) {
+      const key = `${frame}|${part.kind}|${part.fillRule}|${part.path}`;
+      const before = this.whole.get(part.id);
+      whole.set(part.id, before?.key === key ? before : { key, value: layOnCloth(part, piece.placement) });
+    }
+    this.whole = whole;
+    return this.cutHidden(piece, whole);
+  }
+
+  private cutHidden(piece: Piece, whole: ReadonlyMap<string, Kept<StitchShape>>): PlacedShape[] {
+    const seen = new Map<string, Kept<PlacedShape>>();
+    const inFront: { key: string; region: Region; box: Box }[] = [];
+    const placed: PlacedShape[] = [];
+    for (const part of [...piece.drawing.parts].reverse()) {
+      const { key: ownKey, value: shape } = whole.get(part.id)!;
+      const box = boxOfShape(shape);
+      const covers = box ? inFront.filter((other) => boxesMeet(other.box, box)) : [];
+      const key = [ownKey, ...covers.map((cover) => cover.key)].join('\n');
+      const before = this.seen.get(part.id);
+      const kept =
+        before?.key === key
+          ? before
+          : {
+              key,
+              value: measured(
+                part,
+                shape,
+                covers.map((cover) => cover.region),
+              ),
+            };
+      seen.set(part.id, kept);
+      placed.push(kept.value);
+      if (piece.drawing.hidden === 'cut' && part.kind === 'area' && part.opaque && box) {
+        inFront.push({ key: ownKey, region: shape.region, box });
+      }
+    }
+    this.seen = seen;
+    return placed.reverse();
+  }
+}
+
+/** The smallest circle around all that lies on the cloth, or null where nothing does. */
+export function circleAround(shapes: readonly PlacedShape[]): Circle | null {
+  return smallestCircle(shapes.flatMap((placed) => [...pointsOf(placed.shape)]));
+}
+
+/** The coordinate arrays of a shape. */
+export function* pointsOf({ region, lines, spots }: StitchShape): Generator<Float64Array> {
+  yield* region;
+  for (const line of lines) yield line.points;
+  if (spots.length > 0) yield spots;
+}
+
+function boxOfShape(shape: StitchShape): Box | null {
+  return boxOf(pointsOf(shape));
+}
+
+const NO_SPOTS = new Float64Array(0);
+
+function layOnCloth(part: Part, placement: Placement): StitchShape {
+  const matrix = placementMatrix(placement);
+  const runs = flattenPath(part.path, FLATTEN_MM / placement.scale);
+  const points = (run: FlatRun): Float64Array => mapPoints(matrix, run.points);
+  if (part.kind === 'area') {
+    const rings = runs.filter((run) => run.points.length >= 6).map(points);
+    return { region: unite(rings, part.fillRule), lines: [], spots: NO_SPOTS };
+  }
+  if (part.kind === 'line') {
+    const lines = runs.filter((run) => !run.isDot).map((run) => ({ points: points(run), closed: run.closed }));
+    return { region: [], lines, spots: NO_SPOTS };
+  }
+  const spots = runs.map((run) => points(run).slice(0, 2));
+  return { region: [], lines: [], spots: Float64Array.from(spots.flatMap((spot) => [...spot])) };
+}
+
+function measured(part: Part, whole: StitchShape, covers: readonly Region[]): PlacedShape {
+  const shape = covers.length > 0 ? cutBehind(whole, covers.flat()) : whole;
+  const areaMm2 = regionArea(shape.region);
+  const perimeter = regionPerimeter(shape.region);
+  const widest = areaMm2 > 0 ? inscribedCircle(shape.region) : null;
+  return {
+    partId: part.id,
+    kind: part.kind,
+    shape,
+    areaMm2,
+    lengthMm: part.kind === 'area' ? perimeter : lengthOf(shape.lines),
+    box: boxOfShape(shape),
+    widest,
+    meanWidthMm: perimeter > 0 ? (2 * areaMm2) / perimeter : 0,
+    isPartlyHidden: isLess(shape, whole, areaMm2),
+  };
+}
+
+function lengthOf(lines: readonly Polyline[]): number {
+  return lines.reduce((sum, line) => sum + polylineLength(line), 0);
+}
+
+function isLess(shape: StitchShape, whole: StitchShape, areaMm2: number): boolean {
+  if (shape === whole) return false;
+  const [wholeArea, wholeLength] = [regionArea(whole.region), lengthOf(whole.lines)];
+  return (
+    areaMm2 < wholeArea * 0.999 ||
+    lengthOf(shape.lines) < wholeLength * 0.999 ||
+    shape.spots.length < whole.spots.length
+  );
+}
+
+function cutBehind({ region, lines, spots }: StitchShape, front: Region): StitchShape {
+  const united = unite(front, 'nonzero');
+  const seenSpots: number[] = [];
+  for (let i = 0; i < spots.length; i += 2) {
+    if (!isInside(united, spots[i]!, spots[i + 1]!)) seenSpots.push(spots[i]!, spots[i + 1]!);
+  }
+  return {
+    region: region.length > 0 ? subtract(region, united) : region,
+    lines: lines.length > 0 ? subtractFromLines(lines, united) : lines,
+    spots: Float64Array.from(seenSpots),
+  };
+}

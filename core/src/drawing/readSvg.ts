@@ -1,0 +1,91 @@
+import { success, type Outcome } from '../measure/index.ts';
+import { failure } from '../measure/index.ts';
+import { emptyPiece, type Piece } from '../piece/index.ts';
+import { groupLikeParts } from './likeParts.ts';
+import { physicalMm, PLAIN_UNIT_MM, readSvgLength } from './svg/lengths.ts';
+import type { Viewport } from './svg/outlines.ts';
+import { viewBoxTransform } from './svg/transforms.ts';
+import { DrawingFault, readViewBox, SvgWalker, type Told } from './svg/walk.ts';
+import { readXmlTree, type SvgElement } from './svg/xmlTree.ts';
+import { partsOf } from './svgParts.ts';
+import type { Matrix } from '../geometry/index.ts';
+
+const TELL: Readonly<Record<string, (n: number) => string>> = {
+  text: (n) => `${plural(n, 'text was', 'texts were')} left out: turn lettering into paths before saving the drawing.`,
+  image: (n) => `${plural(n, 'picture was', 'pictures were')} left out: only outlines become parts.`,
+  mask: (n) => `${plural(n, 'mask was', 'masks were')} ignored: what it hid is drawn in full.`,
+  filter: (n) => `${plural(n, 'filter effect was', 'filter effects were')} ignored.`,
+  gradient: (n) => `${plural(n, 'gradient was', 'gradients were')} taken as one colour, the mean of its stops.`,
+  pattern: (n) => `${plural(n, 'pattern was', 'patterns were')} taken as plain grey.`,
+  marker: (n) => `Arrowheads or markers on ${plural(n, 'line were', 'lines were')} left out.`,
+  hidden: (n) => `${plural(n, 'hidden shape or layer was', 'hidden shapes or layers were')} left out.`,
+  'embedded page': (n) => `${plural(n, 'embedded page was', 'embedded pages were')} left out.`,
+};
+
+/**
+ * Reads an SVG drawing into a new piece: parts in mm from back to front, its colours, what could not be read.
+ * The drawing is laid at its own size, in no hoop.
+ * @param id the id of the new piece
+ * @param name the name of the piece and of the source, as a rule the file's
+ */
+export function readSvg(source: string, id: string, name: string): Outcome<Piece> {
+  const tree = readXmlTree(source);
+  if (!tree.ok) return tree;
+  try {
+    const { matrix, unitMm, viewport } = rootFrame(tree.value);
+    const walker = new SvgWalker(tree.value);
+    walker.walk(matrix, viewport);
+    const { parts, palette } = partsOf(walker.shapes);
+    const notes = notesOf(walker.told);
+    if (parts.length === 0) {
+      return failure(
+        `The drawing has nothing in it to stitch. ${notes[0] ?? 'Draw areas or lines with a fill or a stroke.'}`,
+      );
+    }
+    const piece = emptyPiece(id, name.slice(0, 200));
+    return success({
+      ...piece,
+      drawing: { source: name.slice(0, 200), unitMm, hidden: 'cut', notes, parts: groupLikeParts(parts) },
+      palette,
+    });
+  } catch (error) {
+    if (error instanceof DrawingFault) return failure(error.message);
+    throw error;
+  }
+}
+
+/** How user units become millimetres: by the physical size of the drawing where it has one, else 96 to the inch. */
+function rootFrame(root: SvgElement): { matrix: Matrix; unitMm: number; viewport: Viewport } {
+  const { width, height, preserveAspectRatio } = root.attributes;
+  for (const [key, text] of Object.entries({ width, height })) {
+    if ((readSvgLength(text)?.value ?? 1) <= 0) {
+      throw new DrawingFault(`Line ${root.line}: the drawing’s ${key} is ${text}; expected a size above zero.`);
+    }
+  }
+  const box = readViewBox(root);
+  const [widthMm, heightMm] = [physicalMm(width), physicalMm(height)];
+  if (!box) {
+    const size = (mm: number | null, text: string | undefined): number =>
+      mm === null ? (readSvgLength(text)?.value ?? 300) : mm / PLAIN_UNIT_MM;
+    const viewport = { width: size(widthMm, width), height: size(heightMm, height) };
+    return { matrix: [PLAIN_UNIT_MM, 0, 0, PLAIN_UNIT_MM, 0, 0], unitMm: PLAIN_UNIT_MM, viewport };
+  }
+  const [, , boxWidth, boxHeight] = box;
+  const unitMm = widthMm === null && heightMm === null ? PLAIN_UNIT_MM : null;
+  const place = {
+    x: 0,
+    y: 0,
+    width: unitMm === null ? (widthMm ?? (heightMm! * boxWidth) / boxHeight) : boxWidth * unitMm,
+    height: unitMm === null ? (heightMm ?? (widthMm! * boxHeight) / boxWidth) : boxHeight * unitMm,
+  };
+  const matrix = viewBoxTransform(box, place, preserveAspectRatio);
+  return { matrix, unitMm: Math.sqrt(matrix[0] * matrix[3]), viewport: { width: boxWidth, height: boxHeight } };
+}
+
+function notesOf(told: Told): string[] {
+  return [...told].map(([what, count]) => TELL[what]!(count));
+}
+
+function plural(n: number, one: string, many: string): string {
+  return n === 1 ? `1 ${one}` : `${n} ${many}`;
+}

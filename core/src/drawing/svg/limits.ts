@@ -1,0 +1,11 @@
+/** What a drawing may hold at most; beyond it, it is refused rather than read for minutes. */
+export const LIMITS = {
+  characters: 16_000_000,
+  nodes: 60_000,
+  depth: 200,
+  /** Shapes after every `use` has been followed. */
+  shapes: 5_000,
+  /** Coordinates further out than this are a mistake, in user units. */
+  farthest: 1e7,
+  useDepth: 12,
+} as const;

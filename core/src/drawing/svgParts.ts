@@ -1,0 +1,121 @@
+import {
+  intersect,
+  polylineLength,
+  regionArea,
+  subtractFromLines,
+  unite,
+  type FlatRun,
+  type Polyline,
+  type Region,
+} from '../geometry/index.ts';
+import { flattenPath } from '../geometry/index.ts';
+import type { PaletteColour, Part } from '../piece/index.ts';
+import type { ClipShape, DrawnShape } from './svg/walk.ts';
+
+/** Curves that must be flattened for cutting keep within this, mm on the drawing. */
+const CUT_TOLERANCE_MM = 0.01;
+/** Areas and lines below this are not there to be stitched. */
+const LEAST_AREA_MM2 = 1e-3;
+const LEAST_LENGTH_MM = 1e-3;
+
+/** Makes parts of drawn shapes: a fill becomes an area, a stroke a line (or spots where it has no length). */
+export function partsOf(shapes: readonly DrawnShape[]): { parts: Part[]; palette: PaletteColour[] } {
+  const parts: Part[] = [];
+  const palette = new Map<string, PaletteColour>();
+  const ids = new Set<string>();
+  const colourOf = (hex: string): string => {
+    const known = palette.get(hex) ?? { id: `c${palette.size + 1}`, hex, shade: null };
+    palette.set(hex, known);
+    return known.id;
+  };
+  const uniqueId = (wanted: string): string => {
+    let id = wanted;
+    for (let n = 2; ids.has(id); n++) id = `${wanted}-${n}`;
+    ids.add(id);
+    return id;
+  };
+  const counts = { area: 0, line: 0, spot: 0 };
+  const add = (shape: DrawnShape, kind: Part['kind'], path: string, hex: string, isOutline: boolean): void => {
+    const base = shape.id === null ? `part-${parts.length + 1}` : shape.id.slice(0, 100);
+    const plain = `${kind[0]!.toUpperCase()}${kind.slice(1)} ${++counts[kind]}`;
+    const name = (shape.label ?? (shape.id === null ? plain : shape.id)).slice(0, 200);
+    parts.push({
+      id: uniqueId(isOutline ? `${base}-outline` : base),
+      name: isOutline ? `${name}, outline` : name,
+      kind,
+      path,
+      fillRule: shape.fillRule,
+      colour: colourOf(hex),
+      opaque: kind === 'area' && shape.fill!.isOpaque,
+      strokeMm: kind === 'area' ? null : Math.min(1000, Math.round(shape.strokeMm * 1000) / 1000),
+      dashed: kind === 'line' && shape.dashed,
+      group: null,
+      passes: null,
+    });
+  };
+  for (const shape of shapes) {
+    const runs = flattenPath(shape.path, CUT_TOLERANCE_MM);
+    const clip = clipRegion(shape.clips);
+    const area = shape.fill && areaPath(shape, runs, clip);
+    if (area) add(shape, 'area', area, shape.fill!.hex, false);
+    if (!shape.stroke) continue;
+    const line = linePath(shape, runs, clip);
+    if (line) add(shape, 'line', line, shape.stroke.hex, area !== null);
+    const spots = spotPath(runs);
+    if (spots && shape.roundCaps) add(shape, 'spot', spots, shape.stroke.hex, false);
+  }
+  return { parts, palette: [...palette.values()] };
+}
+
+function areaPath(shape: DrawnShape, runs: readonly FlatRun[], clip: Region | null): string | null {
+  const rings = runs.filter((run) => run.points.length >= 6).map((run) => run.points);
+  if (rings.length === 0) return null;
+  const region = unite(rings, shape.fillRule);
+  if (regionArea(region) < LEAST_AREA_MM2) return null;
+  if (!clip) return shape.path;
+  const cut = intersect(region, clip);
+  return regionArea(cut) < LEAST_AREA_MM2
+    ? null
+    : cut.map((ring) => polylinePath({ points: ring, closed: true })).join('');
+}
+
+function linePath(shape: DrawnShape, runs: readonly FlatRun[], clip: Region | null): string | null {
+  const lines = runs.filter((run) => !run.isDot && polylineLength(run) > LEAST_LENGTH_MM);
+  if (lines.length === 0) return null;
+  if (!clip && lines.length === runs.length) return shape.path;
+  const kept = clip ? lines.flatMap((line) => insideOf(line, clip)) : lines;
+  return kept.length === 0 ? null : kept.map(polylinePath).join('');
+}
+
+/** The pieces of a line inside a region: what is left when the rest of its surroundings is cut away. */
+function insideOf(line: Polyline, region: Region): Polyline[] {
+  const far = 1e6;
+  const outside = unite([Float64Array.of(-far, -far, far, -far, far, far, -far, far), ...region], 'evenodd');
+  return subtractFromLines([line], outside);
+}
+
+function spotPath(runs: readonly FlatRun[]): string | null {
+  const dots = runs.filter((run) => run.isDot);
+  return dots.length === 0 ? null : dots.map(({ points }) => `M${points[0]} ${points[1]}h0`).join('');
+}
+
+function clipRegion(clips: readonly ClipShape[]): Region | null {
+  let region: Region | null = null;
+  for (const { paths } of clips) {
+    const rings = paths.flatMap(({ path, rule }) =>
+      unite(
+        flattenPath(path, CUT_TOLERANCE_MM).map((run) => run.points),
+        rule,
+      ),
+    );
+    const one = unite(rings, 'nonzero');
+    region = region ? intersect(region, one) : one;
+  }
+  return region;
+}
+
+function polylinePath({ points, closed }: Polyline): string {
+  let path = '';
+  for (let i = 0; i < points.length; i += 2) path += `${i === 0 ? 'M' : 'L'}${points[i]} ${points[i + 1]}`;
+  return path + (closed ? 'Z' : '');
+}

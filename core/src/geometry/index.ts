@@ -1,0 +1,31 @@
+export { intersect, offset, subtract, subtractFromLines, unite, type FillRuleName } from './clip.ts';
+export { flattenPath, type FlatRun } from './flatten.ts';
+export { inscribedCircle } from './inscribedCircle.ts';
+export { compose, IDENTITY, mapPoints, meanScale, type Matrix } from './matrix.ts';
+export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from './scanCells.ts';
+export {
+  boxesMeet,
+  boxOf,
+  isInside,
+  polylineLength,
+  regionArea,
+  regionPerimeter,
+  ringArea,
+  type Box,
+  type Point,
+  type Polyline,
+  type Region,
+  type Ring,
+} from './shapes.ts';
+export { simplifyRegion } from './simplify.ts';
+export { convexHull, smallestCircle, type Circle } from './smallestCircle.ts';
+export {
+  CHORD_TOLERANCE_MM,
+  paceAlong,
+  runsOf,
+  RunWalker,
+  stationsAlong,
+  tightestRadiusMm,
+  type Pace,
+  type Run,
+} from './stations.ts';

@@ -1,0 +1,52 @@
+import type { Region, Ring } from './shapes.ts';
+
+/** Leaves out corners nearer than a tolerance to the line without them (Ramer 1972, Douglas and Peucker 1973). */
+export function simplifyRing(ring: Ring, toleranceMm: number): Ring {
+  const count = ring.length / 2;
+  if (count <= 4) return ring;
+  const far = farthestFromStart(ring);
+  const keep = new Uint8Array(count + 1);
+  keep[0] = keep[far] = keep[count] = 1;
+  const stack: [number, number][] = [
+    [0, far],
+    [far, count],
+  ];
+  for (let range = stack.pop(); range; range = stack.pop()) {
+    const [from, to] = range;
+    const [worst, distance] = farthestFromChord(ring, from, to);
+    if (distance <= toleranceMm) continue;
+    keep[worst] = 1;
+    stack.push([from, worst], [worst, to]);
+  }
+  const out: number[] = [];
+  for (let i = 0; i < count; i++) if (keep[i]) out.push(ring[2 * i]!, ring[2 * i + 1]!);
+  return out.length >= 6 ? Float64Array.from(out) : ring;
+}
+
+export function simplifyRegion(region: Region, toleranceMm: number): Region {
+  return region.map((ring) => simplifyRing(ring, toleranceMm));
+}
+
+function farthestFromStart(ring: Ring): number {
+  let [best, far] = [1, -1];
+  for (let i = 1; i < ring.length / 2; i++) {
+    const distance = Math.hypot(ring[2 * i]! - ring[0]!, ring[2 * i + 1]! - ring[1]!);
+    if (distance > far) [best, far] = [i, distance];
+  }
+  return best;
+}
+
+function farthestFromChord(ring: Ring, from: number, to: number): [index: number, distance: number] {
+  const end = 2 * (to % (ring.length / 2));
+  const [ax, ay] = [ring[2 * from]!, ring[2 * from + 1]!];
+  const [dx, dy] = [ring[end]! - ax, ring[end + 1]! - ay];
+  const length2 = dx * dx + dy * dy;
+  let [worst, distance] = [from, -1];
+  for (let i = from + 1; i < to; i++) {
+    const [px, py] = [ring[2 * i]! - ax, ring[2 * i + 1]! - ay];
+    const t = length2 > 0 ? Math.min(1, Math.max(0, (px * dx + py * dy) / length2)) : 0;
+    const d = Math.hypot(px - t * dx, py - t * dy);
+    if (d > distance) [worst, distance] = [i, d];
+  }
+  return [worst, distance];
+}

@@ -1,0 +1,44 @@
+import { packEnclose } from 'd3-hierarchy';
+import type { Point } from './shapes.ts';
+
+export interface Circle extends Point {
+  readonly r: number;
+}
+
+/**
+ * The smallest circle around all points of flat coordinate arrays (mm), or null where there is no point.
+ * Only the corners of the convex hull can touch it, so only they are handed to the circle packer
+ * (Matoušek, Sharir and Welzl 1996).
+ */
+export function smallestCircle(arrays: Iterable<Float64Array>): Circle | null {
+  const hull = convexHull(arrays);
+  if (hull.length === 0) return null;
+  const circle = packEnclose(hull.map(({ x, y }) => ({ x, y, r: 0 })));
+  return { x: circle.x, y: circle.y, r: circle.r };
+}
+
+/** The corners of the convex hull, by Andrew's monotone chain (1979), without points on its sides. */
+export function convexHull(arrays: Iterable<Float64Array>): Point[] {
+  const points: Point[] = [];
+  for (const array of arrays) {
+    for (let i = 0; i < array.length; i += 2) points.push({ x: array[i]!, y: array[i + 1]! });
+  }
+  points.sort((a, b) => a.x - b.x || a.y - b.y);
+  const distinct = points.filter((p, i) => i === 0 || p.x !== points[i - 1]!.x || p.y !== points[i - 1]!.y);
+  if (distinct.length < 3) return distinct;
+  return [...halfHull(distinct), ...halfHull(distinct.reverse())];
+}
+
+function halfHull(sorted: readonly Point[]): Point[] {
+  const chain: Point[] = [];
+  for (const p of sorted) {
+    while (chain.length >= 2 && turn(chain.at(-2)!, chain.at(-1)!, p) <= 0) chain.pop();
+    chain.push(p);
+  }
+  chain.pop();
+  return chain;
+}
+
+function turn(a: Point, b: Point, c: Point): number {
+  return (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
+}

@@ -1,0 +1,193 @@
+import type { Polyline } from './shapes.ts';
+
+/** Where a line turns by more than this, a stitch must end there. */
+const CORNER_RAD = (38 * Math.PI) / 180;
+/** The greatest distance between a stitch and the drawn curve (mm), before stitches are shortened. */
+export const CHORD_TOLERANCE_MM = 0.2;
+const SHORTEST_STEP_MM = 0.6;
+
+/** A stretch of a line between two corners, with the length at each of its points. */
+export interface Run {
+  readonly points: Float64Array;
+  readonly lengths: Float64Array;
+  readonly lengthMm: number;
+}
+
+/** Cuts a line at its corners. A closed line is cut at least once, at its first corner or else at its start. */
+export function runsOf(line: Polyline): Run[] {
+  const { points, closed } = withoutRepeats(line);
+  const count = points.length / 2;
+  if (count < 2) return [];
+  const corners = cornersOf(points, closed);
+  if (!closed) return cutAt(points, [0, ...corners, count - 1]);
+  const first = corners[0] ?? 0;
+  const turned = new Float64Array((count + 1) * 2);
+  for (let i = 0; i <= count; i++) {
+    const from = (first + i) % count;
+    turned[2 * i] = points[2 * from]!;
+    turned[2 * i + 1] = points[2 * from + 1]!;
+  }
+  return cutAt(turned, [0, ...corners.slice(1).map((corner) => corner - first), count]);
+}
+
+function withoutRepeats({ points, closed }: Polyline): Polyline {
+  const kept: number[] = [];
+  for (let i = 0; i < points.length; i += 2) {
+    const isRepeat = kept.length > 0 && Math.hypot(points[i]! - kept.at(-2)!, points[i + 1]! - kept.at(-1)!) < 1e-6;
+    if (!isRepeat) kept.push(points[i]!, points[i + 1]!);
+  }
+  return { points: Float64Array.from(kept), closed: closed && kept.length > 4 };
+}
+
+function cornersOf(points: Float64Array, closed: boolean): number[] {
+  const count = points.length / 2;
+  const corners: number[] = [];
+  for (let i = closed ? 0 : 1; i < (closed ? count : count - 1); i++) {
+    if (Math.abs(turnAt(points, i)) > CORNER_RAD) corners.push(i);
+  }
+  return corners;
+}
+
+/** The angle by which a polyline turns at a point; neighbours wrap round. */
+function turnAt(points: Float64Array, i: number): number {
+  const count = points.length / 2;
+  const before = 2 * ((i + count - 1) % count);
+  const after = 2 * ((i + 1) % count);
+  const ax = points[2 * i]! - points[before]!;
+  const ay = points[2 * i + 1]! - points[before + 1]!;
+  const bx = points[after]! - points[2 * i]!;
+  const by = points[after + 1]! - points[2 * i + 1]!;
+  return Math.atan2(ax * by - ay * bx, ax * bx + ay * by);
+}
+
+function cutAt(points: Float64Array, cuts: readonly number[]): Run[] {
+  const runs: Run[] = [];
+  for (let i = 0; i + 1 < cuts.length; i++) {
+    const run = points.slice(2 * cuts[i]!, 2 * cuts[i + 1]! + 2);
+    const lengths = new Float64Array(run.length / 2);
+    for (let j = 1; j < lengths.length; j++) {
+      lengths[j] = lengths[j - 1]! + Math.hypot(run[2 * j]! - run[2 * j - 2]!, run[2 * j + 1]! - run[2 * j - 1]!);
+    }
+    runs.push({ points: run, lengths, lengthMm: lengths.at(-1) ?? 0 });
+  }
+  return runs;
+}
+
+/** How a run is stepped along: even on straight stretches, shorter steps where it bends. */
+export class Pace {
+  private at = 0;
+
+  constructor(
+    private readonly run: Run,
+    private readonly effort: Float64Array,
+  ) {}
+
+  /** How many steps the whole run takes; seldom a whole number. */
+  get steps(): number {
+    return this.effort.at(-1) ?? 0;
+  }
+
+  /** The length along the run after a number of steps. Asked for rising numbers, it answers each in constant time. */
+  lengthAt(step: number): number {
+    const { effort, run } = this;
+    const last = effort.length - 2;
+    if (step < effort[this.at]!) this.at = 0;
+    while (this.at < last && effort[this.at + 1]! < step) this.at++;
+    const share = (step - effort[this.at]!) / (effort[this.at + 1]! - effort[this.at]!);
+    const from = run.lengths[this.at]!;
+    return Math.min(run.lengthMm, from + share * (run.lengths[this.at + 1]! - from));
+  }
+}
+
+/** @param reach how many steps one stitch spans: the stitch, not the step, must stay within the chord tolerance */
+export function paceAlong(run: Run, stepMm: number, reach: number): Pace {
+  return new Pace(run, stepEffort(run, stepMm, reach));
+}
+
+/**
+ * Divides a run into whole steps, all but evenly long where it is straight.
+ * @returns the lengths along the run at which steps begin and end, from 0 to its length
+ */
+export function stationsAlong(run: Run, stepMm: number, reach: number): Float64Array {
+  const pace = paceAlong(run, stepMm, reach);
+  const count = Math.max(1, Math.round(pace.steps));
+  return Float64Array.from({ length: count + 1 }, (_, i) =>
+    i === count ? run.lengthMm : pace.lengthAt((i * pace.steps) / count),
+  );
+}
+
+/** How many steps it takes to reach each point of a run: its length over the step that its bend allows. */
+function stepEffort(run: Run, stepMm: number, reach: number): Float64Array {
+  const count = run.lengths.length;
+  const effort = new Float64Array(count);
+  const bend = bendAt(run, stepMm);
+  for (let i = 1; i < count; i++) {
+    const curvature = Math.max(bend[i - 1]!, bend[i]!);
+    // A chord c on radius r leaves it by c² / 8r.
+    const allowed = curvature > 0 ? Math.sqrt((8 * CHORD_TOLERANCE_MM) / curvature) / reach : stepMm;
+    const step = Math.max(Math.min(stepMm, SHORTEST_STEP_MM), Math.min(stepMm, allowed));
+    effort[i] = effort[i - 1]! + (run.lengths[i]! - run.lengths[i - 1]!) / step;
+  }
+  return effort;
+}
+
+/** Curvature (1/mm) at each point of a run, from the turn over half the neighbouring lengths. */
+function bendAt(run: Run, stepMm: number): Float64Array {
+  const count = run.lengths.length;
+  const bend = new Float64Array(count);
+  for (let i = 1; i + 1 < count; i++) {
+    const span = (run.lengths[i + 1]! - run.lengths[i - 1]!) / 2;
+    bend[i] = Math.abs(turnAt(run.points, i)) / Math.max(span, stepMm / 8);
+  }
+  if (count > 2) {
+    bend[0] = bend[1]!;
+    bend[count - 1] = bend[count - 2]!;
+  }
+  return bend;
+}
+
+/** Walks along a run: asked for rising lengths it answers each in constant time. */
+export class RunWalker {
+  private edge = 0;
+
+  constructor(private readonly run: Run) {}
+
+  /** Writes the point at a length into `out` as x, y, and the unit direction there as dx, dy. */
+  at(lengthMm: number, out: { x: number; y: number; dx: number; dy: number }): void {
+    const { lengths, points } = this.run;
+    const last = lengths.length - 2;
+    while (this.edge < last && lengths[this.edge + 1]! < lengthMm) this.edge++;
+    while (this.edge > 0 && lengths[this.edge]! > lengthMm) this.edge--;
+    const i = this.edge;
+    const span = lengths[i + 1]! - lengths[i]!;
+    const dx = (points[2 * i + 2]! - points[2 * i]!) / span;
+    const dy = (points[2 * i + 3]! - points[2 * i + 1]!) / span;
+    const along = Math.min(Math.max(lengthMm - lengths[i]!, 0), span);
+    out.x = points[2 * i]! + dx * along;
+    out.y = points[2 * i + 1]! + dy * along;
+    out.dx = dx;
+    out.dy = dy;
+  }
+}
+
+/** Curvature is taken over this length, so that single corners of a flattened curve do not count. */
+const BEND_WINDOW_MM = 1;
+
+/** The smallest radius of a line's bends, its corners left out; Infinity where it has none. */
+export function tightestRadiusMm(line: Polyline): number {
+  let sharpest = 0;
+  for (const run of runsOf(line)) {
+    const walker = new RunWalker(run);
+    const [a, b] = [
+      { x: 0, y: 0, dx: 0, dy: 0 },
+      { x: 0, y: 0, dx: 0, dy: 0 },
+    ];
+    for (let at = 0; at + BEND_WINDOW_MM <= run.lengthMm; at += BEND_WINDOW_MM / 2) {
+      walker.at(at, a);
+      walker.at(at + BEND_WINDOW_MM, b);
+      const turn = Math.abs(Math.atan2(a.dx * b.dy - a.dy * b.dx, a.dx * b.dx + a.dy * b.dy));
+      sharpest = Math.max(sharpest, turn / BEND_WINDOW_MM);
+    }
+  }
+  return sharpest > 0 ? 1 / sharpest : Infinity;
+}

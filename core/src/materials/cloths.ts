@@ -1,0 +1,146 @@
+export interface Cloth {
+  readonly id: string;
+  readonly name: string;
+  readonly weightGsm: number;
+  readonly thicknessMm: number;
+  /** Threads to the centimetre, for the drawing of its weave; 0 where none can be seen. */
+  readonly threadsPerCm: number;
+  readonly stretches: boolean;
+  readonly iron: 'hot' | 'warm' | 'no';
+  readonly wash: 'hot' | 'cool' | 'no';
+}
+
+/** General craft figures, rounded. */
+export const CLOTHS: readonly Cloth[] = [
+  {
+    id: 'lawn',
+    name: 'Cotton lawn',
+    weightGsm: 80,
+    thicknessMm: 0.15,
+    threadsPerCm: 36,
+    stretches: false,
+    iron: 'hot',
+    wash: 'hot',
+  },
+  {
+    id: 'quilting-cotton',
+    name: 'Quilting cotton',
+    weightGsm: 140,
+    thicknessMm: 0.28,
+    threadsPerCm: 28,
+    stretches: false,
+    iron: 'hot',
+    wash: 'hot',
+  },
+  {
+    id: 'calico',
+    name: 'Calico',
+    weightGsm: 150,
+    thicknessMm: 0.3,
+    threadsPerCm: 24,
+    stretches: false,
+    iron: 'hot',
+    wash: 'hot',
+  },
+  {
+    id: 'fine-linen',
+    name: 'Fine linen',
+    weightGsm: 150,
+    thicknessMm: 0.3,
+    threadsPerCm: 20,
+    stretches: false,
+    iron: 'hot',
+    wash: 'hot',
+  },
+  {
+    id: 'heavy-linen',
+    name: 'Heavy linen',
+    weightGsm: 250,
+    thicknessMm: 0.5,
+    threadsPerCm: 12,
+    stretches: false,
+    iron: 'hot',
+    wash: 'hot',
+  },
+  {
+    id: 'jean',
+    name: 'Satin-faced jean',
+    weightGsm: 260,
+    thicknessMm: 0.45,
+    threadsPerCm: 26,
+    stretches: false,
+    iron: 'hot',
+    wash: 'hot',
+  },
+  {
+    id: 'denim',
+    name: 'Denim',
+    weightGsm: 400,
+    thicknessMm: 0.8,
+    threadsPerCm: 18,
+    stretches: false,
+    iron: 'hot',
+    wash: 'hot',
+  },
+  {
+    id: 'canvas',
+    name: 'Bag canvas',
+    weightGsm: 340,
+    thicknessMm: 0.7,
+    threadsPerCm: 12,
+    stretches: false,
+    iron: 'hot',
+    wash: 'cool',
+  },
+  {
+    id: 'jersey',
+    name: 'Jersey',
+    weightGsm: 180,
+    thicknessMm: 0.5,
+    threadsPerCm: 16,
+    stretches: true,
+    iron: 'warm',
+    wash: 'cool',
+  },
+  {
+    id: 'felt',
+    name: 'Wool felt',
+    weightGsm: 300,
+    thicknessMm: 1.2,
+    threadsPerCm: 0,
+    stretches: false,
+    iron: 'warm',
+    wash: 'no',
+  },
+  {
+    id: 'silk',
+    name: 'Silk',
+    weightGsm: 60,
+    thicknessMm: 0.12,
+    threadsPerCm: 40,
+    stretches: false,
+    iron: 'warm',
+    wash: 'no',
+  },
+];
+
+export const DEFAULT_CLOTH = 'fine-linen';
+
+/** The cloth of an id, or undefined where there is none. */
+export function clothOf(id: string): Cloth | undefined {
+  return CLOTHS.find((cloth) => cloth.id === id);
+}
+
+/** A shaft over this leaves a hole in cloth up to this weight. */
+const FINE_CLOTH_GSM = 150;
+const HOLE_SHAFT_MM = 0.8;
+
+export function leavesHole(cloth: Cloth, shaftMm: number): boolean {
+  return cloth.weightGsm < FINE_CLOTH_GSM && shaftMm > HOLE_SHAFT_MM;
+}
+
+/** How far thread may travel behind before it shows through or snags: 10 mm under pale or fine cloth, else 20. */
+export function travelBehindMm(cloth: Cloth, clothLightness: number): number {
+  const isDense = cloth.weightGsm >= 250 && clothLightness < 60;
+  return isDense ? 20 : 10;
+}

@@ -1,0 +1,34 @@
+/** What working lengths are and what each loses, in mm of needle thread. Craft defaults. */
+export const WORKING_LENGTH = {
+  /** Half a metre; the other school takes an arm's length. */
+  cutMm: 500,
+  armsLengthMm: 700,
+  /** A length that is folded through the needle. */
+  foldedCutMm: 900,
+  /** Lost at the start of a length, by the way it is begun. */
+  startMm: { 'waste-knot': 80, knot: 20, 'tiny-stitches': 20 },
+  /** Stop when this is left: about three needle lengths. */
+  stopMm: 110,
+  /** Knots need more room to wrap. */
+  stopForKnotsMm: 140,
+  /** Worked in under stitches on fastening off. */
+  workedInMm: 40,
+  /** Starting again from worked stitches with what is left on the needle. */
+  restartMm: 20,
+  /** The share of all thread that is unpicked and lost. */
+  unpicked: 0.04,
+} as const;
+
+/** Seconds for each movement, before the person's own record. */
+export const SECONDS = {
+  stab: 2.2,
+  loop: 2,
+  wrap: 1.3,
+  under: 3,
+  thread: 60,
+  fastenOff: 45,
+  changeColour: 30,
+} as const;
+
+/** Slack of thread on the cloth, until the person's own figure is known. */
+export const DEFAULT_SLACK = 0.03;

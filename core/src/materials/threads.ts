@@ -1,0 +1,140 @@
+/** A kind of thread: what it is made of and how it is sold. */
+export interface ThreadKind {
+  readonly id: string;
+  readonly name: string;
+  /** Strands that can be drawn apart; 1 where it is used as it comes. */
+  readonly strands: number;
+  /** Grams per kilometre of one strand. */
+  readonly tex: number;
+  /** Fibre density in kg/m³. */
+  readonly density: number;
+  /** The share of a laid strand that is fibre: 0.25 soft, 0.5 hard twist. */
+  readonly packing: number;
+  /** Metres of the whole thread in one skein or ball. */
+  readonly putUpM: number;
+  readonly putUp: 'skein' | 'ball';
+}
+
+/** Sold by weight: metres = grams / tex × 1000. */
+const metresOf = (grams: number, tex: number): number => Math.floor((grams / tex) * 1000);
+
+const COTTON = { density: 1520 };
+const WOOL = { density: 1310, packing: 0.2 };
+
+/** General craft figures, rounded; each can be replaced by the person's own measurement. */
+export const THREAD_KINDS: readonly ThreadKind[] = [
+  {
+    id: 'stranded-cotton',
+    name: 'Stranded cotton',
+    strands: 6,
+    tex: 30,
+    ...COTTON,
+    packing: 0.25,
+    putUpM: 8,
+    putUp: 'skein',
+  },
+  {
+    id: 'pearl-12',
+    name: 'Pearl cotton 12',
+    strands: 1,
+    tex: 83,
+    ...COTTON,
+    packing: 0.5,
+    putUpM: metresOf(10, 83),
+    putUp: 'ball',
+  },
+  {
+    id: 'pearl-8',
+    name: 'Pearl cotton 8',
+    strands: 1,
+    tex: 125,
+    ...COTTON,
+    packing: 0.5,
+    putUpM: metresOf(10, 125),
+    putUp: 'ball',
+  },
+  {
+    id: 'pearl-5',
+    name: 'Pearl cotton 5',
+    strands: 1,
+    tex: 200,
+    ...COTTON,
+    packing: 0.5,
+    putUpM: metresOf(5, 200),
+    putUp: 'skein',
+  },
+  {
+    id: 'pearl-3',
+    name: 'Pearl cotton 3',
+    strands: 1,
+    tex: 333,
+    ...COTTON,
+    packing: 0.5,
+    putUpM: metresOf(5, 333),
+    putUp: 'skein',
+  },
+  {
+    id: 'matt-cotton',
+    name: 'Fine matt cotton',
+    strands: 1,
+    tex: 60,
+    ...COTTON,
+    packing: 0.4,
+    putUpM: 25,
+    putUp: 'skein',
+  },
+  {
+    id: 'whitework-cotton',
+    name: 'Heavy matt whitework cotton',
+    strands: 1,
+    tex: 400,
+    ...COTTON,
+    packing: 0.35,
+    putUpM: 10,
+    putUp: 'skein',
+  },
+  {
+    id: 'stranded-silk',
+    name: 'Stranded silk',
+    strands: 6,
+    tex: 20,
+    density: 1340,
+    packing: 0.3,
+    putUpM: 5,
+    putUp: 'skein',
+  },
+  { id: 'crewel-wool', name: 'Crewel wool', strands: 3, tex: 75, ...WOOL, putUpM: 25, putUp: 'skein' },
+  { id: 'tapestry-wool', name: 'Tapestry wool', strands: 1, tex: 300, ...WOOL, putUpM: 8, putUp: 'skein' },
+];
+
+/** Twelve strands are six, folded through the needle. */
+export const FOLDED_STRANDS = 12;
+
+/** The thread kind of an id, or undefined where there is none. */
+export function threadKind(id: string): ThreadKind | undefined {
+  return THREAD_KINDS.find((kind) => kind.id === id);
+}
+
+/** The strand counts that can go through a needle together. */
+export function strandChoices(kind: ThreadKind): number[] {
+  const counts = Array.from({ length: kind.strands }, (_, i) => i + 1);
+  return kind.strands === 6 ? [...counts, FOLDED_STRANDS] : counts;
+}
+
+/**
+ * The width of one strand as it lies on the cloth, from its mass: w₁ = √(4·tex·10⁻⁶ / (π·ρ·φ)) metres.
+ * Example: stranded cotton (30 tex, 1520 kg/m³, packing 0.25) lies 0.32 mm wide.
+ */
+export function strandWidthMm(kind: ThreadKind): number {
+  return Math.sqrt((4 * kind.tex * 1e-6) / (Math.PI * kind.density * kind.packing)) * 1000;
+}
+
+/** The width of n strands laid side by side on the cloth: w₁ · n^(2/3). */
+export function laidWidthMm(kind: ThreadKind, strands: number): number {
+  return strandWidthMm(kind) * strands ** (2 / 3);
+}
+
+/** The diameter of n strands as a round bundle, as wraps and knots see it: w₁ · √n. */
+export function bundleDiameterMm(kind: ThreadKind, strands: number): number {
+  return strandWidthMm(kind) * Math.sqrt(strands);
+}

@@ -1,0 +1,22 @@
+/** A duration to the nearest 5 minutes: `25 min`, `1 h 40`, `12 h`. */
+export function formatDuration(hours: number): string {
+  const minutes = Math.abs(hours * 60);
+  if (minutes < 1) return '0 min';
+  if (minutes < 8) return `${Math.round(minutes)} min`;
+  const rounded = Math.round(minutes / 5) * 5;
+  if (rounded < 60) return `${rounded} min`;
+  const whole = Math.floor(rounded / 60);
+  const rest = rounded % 60;
+  return rest === 0 || whole >= 10 ? `${Math.round(rounded / 60)} h` : `${whole} h ${rest}`;
+}
+
+/** A range of durations, in one unit where it can: `5–8 h`, `40–55 min`. */
+export function formatDurationRange(lowHours: number, highHours: number): string {
+  if (highHours * 60 < 57.5) {
+    const [low, high] = [lowHours, highHours].map((hours) => Math.round(hours * 60));
+    return low === high ? `${low} min` : `${low}–${high} min`;
+  }
+  if (highHours < 4) return `${formatDuration(lowHours)} – ${formatDuration(highHours)}`;
+  const [low, high] = [Math.round(lowHours), Math.round(highHours)];
+  return low === high ? `${high} h` : `${low}–${high} h`;
+}

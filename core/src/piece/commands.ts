@@ -1,0 +1,135 @@
+import type { StitchId } from '../stitches/index.ts';
+import { stitchKind } from '../stitches/index.ts';
+import { editOf, type Edit, type EditPath } from './edits.ts';
+import type { Part, Pass, Piece, Placement } from './schema.ts';
+
+/** What a person can do to a piece. Each gives an edit, or null where nothing would change. */
+
+export function renamePiece(piece: Piece, name: string): Edit | null {
+  return editOf(piece, 'Rename the piece', [[['name'], name]], 'name');
+}
+
+export function setUse(piece: Piece, use: Piece['use']): Edit | null {
+  return editOf(piece, 'Change what it is for', [[['use'], use]]);
+}
+
+export function setCloth(piece: Piece, cloth: Partial<Piece['cloth']>): Edit | null {
+  return editOf(piece, 'Change the cloth', [[['cloth'], { ...piece.cloth, ...cloth }]], 'cloth');
+}
+
+export function setWorker(piece: Piece, worker: Partial<Piece['worker']>): Edit | null {
+  return editOf(piece, 'Change how you work', [[['worker'], { ...piece.worker, ...worker }]], 'worker');
+}
+
+export function setMark(piece: Piece, mark: string): Edit | null {
+  return editOf(piece, 'Change the way of marking', [[['mark'], mark]]);
+}
+
+/** Hoop and placement together, as choosing a hoop or a size changes both. */
+export function setHoop(
+  piece: Piece,
+  hoop: Piece['hoop'],
+  placement: Placement,
+  label = 'Change the hoop',
+): Edit | null {
+  return editOf(
+    piece,
+    label,
+    [
+      [['hoop'], hoop],
+      [['placement'], placement],
+    ],
+    'hoop',
+  );
+}
+
+export function setHidden(piece: Piece, hidden: Piece['drawing']['hidden']): Edit | null {
+  const label = hidden === 'cut' ? 'Cut hidden portions away' : 'Keep hidden portions';
+  return editOf(piece, label, [[['drawing', 'hidden'], hidden]]);
+}
+
+export function setShade(piece: Piece, colourId: string, shade: string | null): Edit | null {
+  const i = piece.palette.findIndex((colour) => colour.id === colourId);
+  return i < 0 ? null : editOf(piece, 'Choose a shade', [[['palette', i, 'shade'], shade]]);
+}
+
+/** Shades for several colours at once. */
+export function setShades(piece: Piece, shades: ReadonlyMap<string, string>): Edit | null {
+  const changes = piece.palette.flatMap((colour, i): (readonly [EditPath, unknown])[] => {
+    const shade = shades.get(colour.id);
+    return shade === undefined ? [] : [[['palette', i, 'shade'], shade]];
+  });
+  return editOf(piece, 'Choose shades', changes);
+}
+
+export function renamePart(piece: Piece, partId: string, name: string): Edit | null {
+  return editParts(piece, 'Rename a part', [partId], { name }, `name-${partId}`);
+}
+
+export function setPartColour(piece: Piece, partIds: readonly string[], colour: string): Edit | null {
+  return editParts(piece, 'Change the colour', partIds, { colour });
+}
+
+/** Gives parts the passes of a person's choice, or (null) the proposal again. */
+export function setPasses(
+  piece: Piece,
+  passesOf: ReadonlyMap<string, Pass[] | null>,
+  label: string,
+  mergeKey: string | null = null,
+): Edit | null {
+  const changes = piece.drawing.parts.flatMap((part, i): (readonly [EditPath, unknown])[] =>
+    passesOf.has(part.id) ? [[['drawing', 'parts', i, 'passes'], passesOf.get(part.id)]] : [],
+  );
+  return editOf(piece, label, changes, mergeKey);
+}
+
+/** Makes one group of parts, or (null) takes them out of theirs. */
+export function setGroup(piece: Piece, partIds: readonly string[], group: string | null): Edit | null {
+  return editParts(piece, group === null ? 'Take out of the group' : 'Make a group', partIds, { group });
+}
+
+export function removeParts(piece: Piece, partIds: readonly string[]): Edit | null {
+  const parts = piece.drawing.parts.filter((part) => !partIds.includes(part.id));
+  const label = partIds.length === 1 ? 'Remove a part' : `Remove ${partIds.length} parts`;
+  return editOf(piece, label, [[['drawing', 'parts'], parts]]);
+}
+
+/** Moves a part one place towards the front or the back. */
+export function movePart(piece: Piece, partId: string, towards: 'front' | 'back'): Edit | null {
+  const parts = [...piece.drawing.parts];
+  const from = parts.findIndex((part) => part.id === partId);
+  const to = from + (towards === 'front' ? 1 : -1);
+  if (from < 0 || to < 0 || to >= parts.length) return null;
+  [parts[from], parts[to]] = [parts[to]!, parts[from]!];
+  return editOf(piece, `Move towards the ${towards}`, [[['drawing', 'parts'], parts]]);
+}
+
+export function acceptFinding(piece: Piece, accepted: Piece['accepted'][number]): Edit | null {
+  return editOf(piece, 'Accept a finding', [[['accepted'], [...piece.accepted, accepted]]]);
+}
+
+function editParts(
+  piece: Piece,
+  label: string,
+  partIds: readonly string[],
+  change: Partial<Part>,
+  mergeKey: string | null = null,
+): Edit | null {
+  const changes = piece.drawing.parts.flatMap((part, i): (readonly [EditPath, unknown])[] =>
+    partIds.includes(part.id)
+      ? Object.entries(change).map(([key, value]) => [['drawing', 'parts', i, key], value] as const)
+      : [],
+  );
+  return editOf(piece, label, changes, mergeKey);
+}
+
+/** The parts that a choice is made for: the part, or its whole group. */
+export function groupMembers(piece: Piece, part: Part): Part[] {
+  if (part.group === null) return [part];
+  return piece.drawing.parts.filter((other) => other.group === part.group && other.kind === part.kind);
+}
+
+/** A pass of a stitch with nothing set but its thread. */
+export function plainPass(stitch: StitchId, thread: string, strands = stitchKind(stitch).usualStrands): Pass {
+  return { stitch, params: {}, angleDeg: null, thread, strands };
+}

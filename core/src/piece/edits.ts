@@ -1,0 +1,70 @@
+import { failure, success, type Outcome } from '../measure/index.ts';
+import type { Piece } from './schema.ts';
+
+export type EditPath = readonly (string | number)[];
+
+/** One value of the piece replaced by another. `undefined` never stands for a value: pieces hold null. */
+export interface EditStep {
+  readonly path: EditPath;
+  readonly before: unknown;
+  readonly after: unknown;
+}
+
+/** A named change of a piece, as a value that can be undone and done again. */
+export interface Edit {
+  readonly label: string;
+  readonly steps: readonly EditStep[];
+  /** Edits that follow at once with the same key are one for undo: typing, dragging. */
+  readonly mergeKey: string | null;
+}
+
+/** An edit that sets values at paths of a piece, or null where that changes nothing. */
+export function editOf(
+  piece: Piece,
+  label: string,
+  changes: readonly (readonly [EditPath, unknown])[],
+  mergeKey: string | null = null,
+): Edit | null {
+  const steps = changes
+    .map(([path, after]) => ({ path, before: valueAt(piece, path), after }))
+    .filter(({ before, after }) => !isSame(before, after));
+  return steps.length === 0 ? null : { label, steps, mergeKey };
+}
+
+/** The piece after an edit. Fails where the piece is not the one that the edit was made for. */
+export function applyEdit(piece: Piece, edit: Edit): Outcome<Piece> {
+  let now: unknown = piece;
+  for (const { path, before, after } of edit.steps) {
+    if (!isSame(valueAt(now, path), before)) {
+      return failure(`“${edit.label}” does not fit the piece any more: ${path.join('.')} has changed.`);
+    }
+    now = withValue(now, path, after);
+  }
+  return success(now as Piece);
+}
+
+export function invertEdit(edit: Edit): Edit {
+  const steps = edit.steps.map(({ path, before, after }) => ({ path, before: after, after: before }));
+  return { ...edit, steps: steps.reverse() };
+}
+
+/** Two edits in a row as one. */
+export function mergeEdits(first: Edit, second: Edit): Edit {
+  return { ...second, steps: [...first.steps, ...second.steps] };
+}
+
+function valueAt(root: unknown, path: EditPath): unknown {
+  return path.reduce<unknown>((value, key) => (value as Record<string | number, unknown>)?.[key], root);
+}
+
+function withValue(root: unknown, path: EditPath, value: unknown): unknown {
+  const [key, ...rest] = path;
+  if (key === undefined) return value;
+  const copy = (Array.isArray(root) ? [...root] : { ...(root as object) }) as Record<string | number, unknown>;
+  copy[key] = withValue(copy[key], rest, value);
+  return copy;
+}
+
+function isSame(a: unknown, b: unknown): boolean {
+  return a === b || JSON.stringify(a) === JSON.stringify(b);
+}

@@ -1,0 +1,195 @@
+import { z } from 'zod';
+import { hexColour } from '../colour/index.ts';
+import { flattenPath } from '../geometry/index.ts';
+import {
+  clothOf,
+  DEFAULT_CLOTH,
+  DEFAULT_MARK,
+  FOLDED_STRANDS,
+  HOOP_RANGE_MM,
+  markOf,
+  shadeOf,
+  strandChoices,
+  threadKind,
+} from '../materials/index.ts';
+import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
+
+// Zod's compiled parsers need `new Function`, which the application's content policy forbids.
+z.config({ jitless: true });
+
+export const PIECE_FORMAT = 'junctura-piece';
+export const PIECE_VERSION = 1;
+
+/** No sensible drawing lies further out than this, mm. */
+const FARTHEST_MM = 1e6;
+
+const id = z.string().min(1).max(120);
+const label = z.string().max(300);
+const finite = z.number().min(-FARTHEST_MM).max(FARTHEST_MM);
+
+/** Path data that can be drawn and stays within bounds. */
+const pathData = z
+  .string()
+  .min(1)
+  .max(4_000_000)
+  .superRefine((data, context) => {
+    const problem = pathProblem(data);
+    if (problem) context.addIssue({ code: 'custom', message: problem });
+  });
+
+function pathProblem(data: string): string | null {
+  if (/nan|infinity/i.test(data)) return 'a coordinate is not a number';
+  try {
+    const isFar = (value: number): boolean => !(Math.abs(value) <= FARTHEST_MM);
+    return flattenPath(data, FARTHEST_MM).some(({ points }) => points.some(isFar))
+      ? 'a coordinate lies more than a kilometre out'
+      : null;
+  } catch (error) {
+    return error instanceof Error ? error.message : 'not path data';
+  }
+}
+
+const passSchema = z
+  .strictObject({
+    stitch: z.enum(STITCH_IDS),
+    /** What differs from the stitch's defaults. */
+    params: z.record(z.string(), z.union([z.number(), z.string()])),
+    /** The way the stitches lie, degrees anticlockwise from the x axis of the drawing as placed; null: as proposed. */
+    angleDeg: z.number().min(-360).max(360).nullable(),
+    thread: z.string().refine((kind) => threadKind(kind) !== undefined, 'no such kind of thread'),
+    strands: z.number().int().min(1).max(FOLDED_STRANDS),
+  })
+  .superRefine((pass, context) => {
+    const kind = threadKind(pass.thread);
+    if (kind && !strandChoices(kind).includes(pass.strands)) {
+      const message = `${kind.name} is worked with ${strandChoices(kind).join(', ')} strands, not ${pass.strands}`;
+      context.addIssue({ code: 'custom', path: ['strands'], message });
+    }
+    const checked = paramsSchema(stitchKind(pass.stitch).params).safeParse(pass.params);
+    for (const issue of checked.error?.issues ?? []) {
+      context.addIssue({ code: 'custom', path: ['params', ...issue.path], message: issue.message });
+    }
+  });
+
+const partSchema = z.strictObject({
+  id,
+  name: label,
+  kind: z.enum(['area', 'line', 'spot']),
+  /** Path data in mm on the drawing, y downwards; a spot is a move followed by `h 0`. */
+  path: pathData,
+  fillRule: z.enum(['nonzero', 'evenodd']),
+  /** The id of a colour of the palette. */
+  colour: id,
+  /** Whether it hides what lies behind it. */
+  opaque: z.boolean(),
+  /** Width of the drawn line in mm on the drawing; null for areas. */
+  strokeMm: z.number().min(0).max(1000).nullable(),
+  dashed: z.boolean(),
+  /** Parts of one group are worked alike. */
+  group: id.nullable(),
+  /** What the person chose, in working order; null: as proposed. */
+  passes: z.array(passSchema).max(20).nullable(),
+});
+
+const colourSchema = z.strictObject({
+  id,
+  /** As it was drawn. */
+  hex: hexColour,
+  /** The code of the shade that it is worked in; null: not yet chosen. */
+  shade: z
+    .string()
+    .refine((code) => shadeOf(code) !== undefined, 'no such shade in the range')
+    .nullable(),
+});
+
+const acceptedSchema = z.strictObject({ finding: id, part: id.nullable(), figures: z.string(), why: label });
+
+/** Everything that is stored of a piece. Lengths are mm, angles degrees. */
+export const pieceSchema = z
+  .strictObject({
+    format: z.literal(PIECE_FORMAT),
+    version: z.literal(PIECE_VERSION),
+    id,
+    name: label,
+    use: z.enum(['framed', 'handled', 'worn', 'washed', 'patch', 'ornament', 'whitework']),
+    worker: z.strictObject({
+      hand: z.enum(['right', 'left']),
+      satinFrom: z.enum(['middle', 'edge']),
+      start: z.enum(['waste-knot', 'knot', 'tiny-stitches']),
+      cutMm: z.number().min(200).max(1500),
+      slack: z.number().min(0).max(1),
+    }),
+    cloth: z.strictObject({
+      kind: z.string().refine((kind) => clothOf(kind) !== undefined, 'no such cloth'),
+      colour: hexColour,
+    }),
+    hoop: z
+      .strictObject({
+        nominalMm: z.number().min(HOOP_RANGE_MM.min).max(HOOP_RANGE_MM.max),
+        airMm: z.number().min(0).max(100),
+      })
+      .nullable(),
+    drawing: z.strictObject({
+      source: label,
+      /** mm of the drawing for one user unit of the file it came from. */
+      unitMm: z.number().positive().max(FARTHEST_MM),
+      /** Whether areas hidden behind opaque ones are cut away or kept. */
+      hidden: z.enum(['cut', 'keep']),
+      /** What was in the file and could not be read. */
+      notes: z.array(label).max(100),
+      /** From back to front. */
+      parts: z.array(partSchema).max(5000),
+    }),
+    /** Where the drawing lies on the cloth: mirrored, scaled, turned about its origin, then shifted; (0, 0) is the hoop's middle. */
+    placement: z.strictObject({
+      scale: z.number().min(1e-4).max(1e4),
+      turnDeg: finite,
+      mirrored: z.boolean(),
+      xMm: finite,
+      yMm: finite,
+    }),
+    palette: z.array(colourSchema).max(1000),
+    /** The way the drawing gets onto the cloth. */
+    mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such way of marking'),
+    accepted: z.array(acceptedSchema).max(5000),
+  })
+  .superRefine((piece, context) => {
+    const colours = new Set(piece.palette.map((colour) => colour.id));
+    const seen = new Set<string>();
+    piece.drawing.parts.forEach((part, i) => {
+      const path = ['drawing', 'parts', i];
+      if (!colours.has(part.colour)) {
+        context.addIssue({ code: 'custom', path: [...path, 'colour'], message: `the palette has no '${part.colour}'` });
+      }
+      if (seen.has(part.id)) {
+        context.addIssue({ code: 'custom', path: [...path, 'id'], message: `'${part.id}' is there twice` });
+      }
+      seen.add(part.id);
+    });
+  });
+
+export type Piece = z.infer<typeof pieceSchema>;
+export type Part = Piece['drawing']['parts'][number];
+export type Pass = NonNullable<Part['passes']>[number];
+export type PaletteColour = Piece['palette'][number];
+export type PieceUse = Piece['use'];
+export type Placement = Piece['placement'];
+
+/** A piece with nothing drawn, on pale linen, in no hoop. */
+export function emptyPiece(id: string, name: string): Piece {
+  return {
+    format: PIECE_FORMAT,
+    version: PIECE_VERSION,
+    id,
+    name,
+    use: 'framed',
+    worker: { hand: 'right', satinFrom: 'middle', start: 'waste-knot', cutMm: 500, slack: 0.03 },
+    cloth: { kind: DEFAULT_CLOTH, colour: '#ece5d6' },
+    hoop: null,
+    drawing: { source: '', unitMm: 1, hidden: 'cut', notes: [], parts: [] },
+    placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
+    palette: [],
+    mark: DEFAULT_MARK,
+    accepted: [],
+  };
+}

@@ -1,0 +1,12 @@
+export { shareCuts } from './cuts.ts';
+export { cutOdds, type Odds } from './odds.ts';
+export {
+  colourName,
+  PassWorker,
+  sumUp,
+  workSettings,
+  type ColourNeed,
+  type Plan,
+  type PlannedPart,
+} from './planPiece.ts';
+export { canWork, isSmallRound, planPass, type PlannedPass, type SettledPass, type WorkSettings } from './planPass.ts';

@@ -1,0 +1,222 @@
+import { circleAround, type PlacedShape } from '../drawing/index.ts';
+import { boxOf, type Box, type Circle } from '../geometry/index.ts';
+import { labOf } from '../colour/index.ts';
+import {
+  clothOf,
+  FOLDED_STRANDS,
+  innerDiameterMm,
+  nearestShades,
+  SECONDS,
+  shadeOf,
+  threadKind,
+  travelBehindMm,
+  WORKING_LENGTH,
+} from '../materials/index.ts';
+import type { Part, Piece } from '../piece/index.ts';
+import { pointsOf } from '../drawing/index.ts';
+import { countLoads } from './loads.ts';
+import { shareCuts } from './cuts.ts';
+import { cutOdds, hourOdds, type Odds } from './odds.ts';
+import { planPass, type PlannedPass, type SettledPass, type WorkSettings } from './planPass.ts';
+
+export interface PlannedPart {
+  readonly part: Part;
+  readonly placed: PlacedShape;
+  readonly passes: readonly PlannedPass[];
+}
+
+/** What one colour takes. Lengths are of the needle thread; strand-metres are of single strands. */
+export interface ColourNeed {
+  readonly id: string;
+  readonly name: string;
+  readonly hex: string;
+  readonly thread: string;
+  readonly stitches: number;
+  readonly frontMm: number;
+  readonly backMm: number;
+  readonly wrapMm: number;
+  readonly throughMm: number;
+  readonly slackMm: number;
+  readonly threadMm: number;
+  readonly strandMetres: number;
+  /** Lost in starts, ends and remainders. */
+  readonly lostMm: number;
+  readonly loads: number;
+  readonly cuts: number;
+  readonly cutMm: number;
+  readonly strandsKept: number;
+  readonly skeins: Odds;
+}
+
+export interface Plan {
+  readonly design: {
+    readonly widthMm: number;
+    readonly heightMm: number;
+    readonly scaleMmPerUnit: number;
+    readonly circle: Circle | null;
+    readonly box: Box | null;
+  };
+  readonly hoop: { readonly nominalMm: number; readonly innerMm: number; readonly clearMm: number } | null;
+  readonly parts: readonly PlannedPart[];
+  readonly colours: readonly ColourNeed[];
+  readonly totals: {
+    readonly stitches: number;
+    readonly threadMm: number;
+    readonly hours: { readonly p10: number; readonly p50: number; readonly p90: number };
+    readonly skeins90: number;
+  };
+}
+
+/** Works the passes of a piece, and keeps them: only what an edit touches is worked again. */
+export class PassWorker {
+  private kept = new Map<string, { placed: PlacedShape; key: string; planned: PlannedPass }>();
+
+  work(placed: PlacedShape, passes: readonly SettledPass[], settings: WorkSettings): PlannedPass[] {
+    const shared = JSON.stringify(settings);
+    return passes.map((pass, i) => {
+      const slot = `${placed.partId}#${i}`;
+      const key = shared + JSON.stringify(pass);
+      const before = this.kept.get(slot);
+      if (before?.placed === placed && before.key === key) return before.planned;
+      const planned = planPass(placed, pass, settings);
+      this.kept.set(slot, { placed, key, planned });
+      return planned;
+    });
+  }
+}
+
+export function workSettings(piece: Piece, seed: number): WorkSettings {
+  const cloth = clothOf(piece.cloth.kind)!;
+  return {
+    clothMm: cloth.thicknessMm,
+    slack: piece.worker.slack,
+    travelMm: travelBehindMm(cloth, labOf(piece.cloth.colour).l),
+    satinFrom: piece.worker.satinFrom,
+    seed,
+  };
+}
+
+/** Everything that is computed of a piece from its worked parts. */
+export function sumUp(piece: Piece, parts: readonly PlannedPart[]): Plan {
+  const shapes = parts.map((planned) => planned.placed);
+  const box = boxOf(shapes.flatMap((placed) => [...pointsOf(placed.shape)]));
+  const circle = circleAround(shapes);
+  const groups = needleGroups(piece, parts);
+  const groupsOf = (colourId: string): number =>
+    [...groups.values()].filter((group) => group.colourId === colourId).length;
+  const colours = [...groups.values()].map((group) => colourNeed(piece, group, groupsOf(group.colourId) === 1));
+  const passes = parts.flatMap((planned) => planned.passes);
+  const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);
+  return {
+    design: {
+      widthMm: box ? box.maxX - box.minX : 0,
+      heightMm: box ? box.maxY - box.minY : 0,
+      scaleMmPerUnit: piece.drawing.unitMm * piece.placement.scale,
+      circle,
+      box,
+    },
+    hoop: hoopRoom(piece, shapes),
+    parts,
+    colours: colours.map((colour) => colour.need),
+    totals: {
+      stitches: sum((pass) => pass.quantities.stitches),
+      threadMm: sum((pass) => pass.quantities.threadMm),
+      hours: hourOdds((sum((pass) => pass.quantities.seconds) + colours.reduce((s, c) => s + c.seconds, 0)) / 3600),
+      skeins90: colours.reduce((total, { need }) => total + need.skeins.p90, 0),
+    },
+  };
+}
+
+function hoopRoom(piece: Piece, shapes: readonly PlacedShape[]): Plan['hoop'] {
+  if (!piece.hoop) return null;
+  const innerMm = innerDiameterMm(piece.hoop.nominalMm);
+  let farthest = 0;
+  for (const { shape } of shapes) {
+    for (const points of pointsOf(shape)) {
+      for (let i = 0; i < points.length; i += 2) farthest = Math.max(farthest, Math.hypot(points[i]!, points[i + 1]!));
+    }
+  }
+  return { nominalMm: piece.hoop.nominalMm, innerMm, clearMm: innerMm / 2 - farthest };
+}
+
+interface NeedleGroup {
+  readonly colourId: string;
+  readonly thread: string;
+  readonly byStrands: Map<number, PlannedPass[]>;
+}
+
+/** Passes by colour and kind of thread, in the order of the palette, each by strand count. */
+function needleGroups(piece: Piece, parts: readonly PlannedPart[]): Map<string, NeedleGroup> {
+  const groups = new Map<string, NeedleGroup>();
+  for (const colour of piece.palette) {
+    for (const { part, passes } of parts) {
+      if (part.colour !== colour.id) continue;
+      for (const pass of passes) {
+        const key = `${colour.id}|${pass.thread}`;
+        const group = groups.get(key) ?? { colourId: colour.id, thread: pass.thread, byStrands: new Map() };
+        groups.set(key, group);
+        group.byStrands.set(pass.strands, [...(group.byStrands.get(pass.strands) ?? []), pass]);
+      }
+    }
+  }
+  return groups;
+}
+
+function colourNeed(piece: Piece, group: NeedleGroup, isOnlyThread: boolean): { need: ColourNeed; seconds: number } {
+  const kind = threadKind(group.thread)!;
+  const settings = {
+    cutMm: piece.worker.cutMm,
+    startMm: WORKING_LENGTH.startMm[piece.worker.start],
+    travelMm: travelBehindMm(clothOf(piece.cloth.kind)!, labOf(piece.cloth.colour).l),
+  };
+  const passes = [...group.byStrands.values()].flat();
+  const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);
+  const loadsOf: number[] = new Array<number>(FOLDED_STRANDS + 1).fill(0);
+  let [loads, restarts, lostMm] = [0, 0, 0];
+  for (const [strands, group_] of group.byStrands) {
+    const counted = countLoads(group_, settings);
+    loadsOf[strands] = counted.loads;
+    loads += counted.loads;
+    restarts += counted.restarts;
+    lostMm += counted.lostMm;
+  }
+  const foldedCuts = loadsOf[FOLDED_STRANDS]!;
+  const shared = shareCuts(loadsOf.slice(0, kind.strands + 1), kind.strands);
+  const cuts = shared.cuts + foldedCuts;
+  const skeinsPerCut = (cutMm: number): number => 1 / Math.max(1, Math.floor((kind.putUpM * 1000) / cutMm));
+  const wholeCuts = shared.cuts * skeinsPerCut(settings.cutMm) + foldedCuts * skeinsPerCut(WORKING_LENGTH.foldedCutMm);
+  const odds = cutOdds(wholeCuts, loads);
+  const skeins = (share: number): number => (cuts === 0 ? 0 : Math.max(1, Math.ceil(share - 1e-9)));
+  const colour = piece.palette.find(({ id }) => id === group.colourId)!;
+  const bareMm = sum((p) => p.quantities.threadMm) / (1 + piece.worker.slack);
+  return {
+    need: {
+      id: isOnlyThread ? colour.id : `${colour.id}-${group.thread}`,
+      ...colourName(colour),
+      thread: group.thread,
+      stitches: sum((p) => p.quantities.stitches),
+      frontMm: sum((p) => p.quantities.frontMm),
+      backMm: sum((p) => p.quantities.backMm),
+      wrapMm: sum((p) => p.quantities.wrapMm),
+      throughMm: sum((p) => p.quantities.throughMm),
+      slackMm: bareMm * piece.worker.slack,
+      threadMm: sum((p) => p.quantities.threadMm),
+      strandMetres: sum((p) => (p.quantities.threadMm * p.strands) / 1000),
+      lostMm,
+      loads,
+      cuts,
+      cutMm: settings.cutMm,
+      strandsKept: shared.strandsKept,
+      skeins: { p50: skeins(odds.p50), p90: skeins(odds.p90), p95: skeins(odds.p95) },
+    },
+    seconds: loads * (SECONDS.thread + SECONDS.fastenOff) + restarts * SECONDS.fastenOff + SECONDS.changeColour,
+  };
+}
+
+/** A colour by its shade, or by the shade that it is nearest to. */
+export function colourName({ hex, shade }: Piece['palette'][number]): { name: string; hex: string } {
+  const chosen = shade === null ? undefined : shadeOf(shade);
+  if (chosen) return { name: `${chosen.name} (${chosen.code})`, hex: chosen.hex };
+  const [nearest] = nearestShades(hex, 1);
+  return { name: `near ${nearest!.item.name} (${nearest!.item.code})`, hex };
+}

@@ -1,0 +1,64 @@
+import type { Polyline, Region } from '../geometry/index.ts';
+import type { MoveSink } from './moves.ts';
+import type { GivenParams, ParamsOf, ParamTable } from './params.ts';
+
+export type WorkedOn = 'line' | 'area' | 'spot';
+
+/** What a stitch is worked on: the parts of it that its kind uses are filled, the others empty. All in mm on the cloth. */
+export interface StitchShape {
+  readonly region: Region;
+  readonly lines: readonly Polyline[];
+  /** Spots as `x0, y0, x1, y1, …`. */
+  readonly spots: Float64Array;
+}
+
+/** What the path depends on besides shape and parameters. */
+export interface StitchContext {
+  /** Width of the needle thread as it lies on the cloth, mm. */
+  readonly laidMm: number;
+  /** What wraps go round: the needle's shaft, mm. */
+  readonly coreMm: number;
+  /** The way the stitches lie, anticlockwise from the x axis as seen. */
+  readonly angleRad: number;
+  readonly seed: number;
+}
+
+/** What a stitch says of itself, and the rule by which it is worked. */
+export interface StitchKind {
+  readonly id: string;
+  readonly name: string;
+  readonly otherNames: readonly string[];
+  readonly worksOn: WorkedOn;
+  /** What it is good for, in a sentence. */
+  readonly purpose: string;
+  readonly params: ParamTable;
+  readonly needle: 'sharp' | 'wrapping';
+  readonly usualStrands: number;
+  readonly hasDirection: boolean;
+  readonly followsCurves: boolean;
+  readonly isRaised: boolean;
+  readonly snags: boolean;
+  /** The width that it covers, in laid widths. */
+  readonly coverWidths: number;
+  readonly start: string;
+  readonly end: string;
+  readonly faults: readonly { readonly fault: string; readonly cure: string }[];
+  /** The steps by which it is worked, in order. */
+  readonly steps: readonly string[];
+  /** Writes the path of the needle over a shape. Pure: the same input gives the same moves. */
+  work(shape: StitchShape, params: GivenParams, context: StitchContext, sink: MoveSink): void;
+}
+
+/** A stitch whose path sees its own parameters by name and type. */
+type Described<Id extends string, Table extends ParamTable> = Omit<StitchKind, 'id' | 'params' | 'work'> & {
+  readonly id: Id;
+  readonly params: Table;
+  work(shape: StitchShape, params: ParamsOf<Table>, context: StitchContext, sink: MoveSink): void;
+};
+
+/** Describes a stitch; its `work` is only ever given parameters completed from its own table. */
+export function describeStitch<const Id extends string, Table extends ParamTable>(
+  kind: Described<Id, Table>,
+): StitchKind & { readonly id: Id } {
+  return kind as unknown as StitchKind & { readonly id: Id };
+}

@@ -1,0 +1,34 @@
+import { describeStitch } from '../../kind.ts';
+import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workBack } from './path.ts';
+
+export const back = describeStitch({
+  id: 'back',
+  name: 'Back stitch',
+  otherNames: ['point de sable', 'stitched line'],
+  worksOn: 'line',
+  purpose: 'Firm, unbroken outlines and letters.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: false,
+  snags: false,
+  coverWidths: 1,
+  start: 'A waste knot ahead on the line: the first stitches bind its thread.',
+  end: 'Whip the tail through the long stitches behind.',
+  faults: [
+    CORNERS_CUT,
+    PULLED_IN,
+    { fault: 'Gaps between stitches', cure: 'Go down into the very hole in which the last stitch ended.' },
+  ],
+  steps: [
+    'Come up one stitch ahead of the start of the line.',
+    'Go down at the start.',
+    'Come up one stitch ahead of the last.',
+    'Go back down into the end of the last stitch.',
+  ],
+  work: (shape, values, _context, sink) => workBack(shape, values.stitchMm, sink),
+});

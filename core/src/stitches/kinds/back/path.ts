@@ -1,0 +1,17 @@
+import type { StitchShape } from '../../kind.ts';
+import type { MoveSink } from '../../moves.ts';
+import { forEachRun } from '../../shared/alongLines.ts';
+
+/** Up one stitch ahead, down at the end of the last: front s, behind 2s, and s won. */
+export function workBack(shape: StitchShape, stitchMm: number, sink: MoveSink): void {
+  forEachRun(shape.lines, stitchMm, 1, ({ stations, place, isFirst }) => {
+    if (isFirst) sink.travel();
+    for (let i = 1; i < stations.length; i++) {
+      const end = place(stations[i]!);
+      const start = place(stations[i - 1]!);
+      sink.stitch();
+      sink.up(end.x, end.y);
+      sink.down(start.x, start.y);
+    }
+  });
+}

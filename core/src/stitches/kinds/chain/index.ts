@@ -1,0 +1,30 @@
+import { describeStitch } from '../../kind.ts';
+import { PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workChain } from './path.ts';
+
+export const chain = describeStitch({
+  id: 'chain',
+  name: 'Chain stitch',
+  otherNames: ['tambour line', 'point de chaînette'],
+  worksOn: 'line',
+  purpose: 'Lines with body that follow any curve.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: true,
+  snags: true,
+  coverWidths: 2.4,
+  start: 'A waste knot beside the line.',
+  end: 'Tie the last loop down with a small stitch over it, then weave the tail in.',
+  faults: [PULLED_IN, THREAD_TWISTS, { fault: 'Loops too tight', cure: 'Stop pulling before the loop lies flat.' }],
+  steps: [
+    'Come up at the start of the line and hold the thread in a loop.',
+    'Go down where you came up.',
+    'Come up one stitch ahead, inside the loop, and draw it round the thread.',
+    'Begin the next loop there; tie the last one down.',
+  ],
+  work: (shape, values, context, sink) => workChain(shape, values.stitchMm, context, sink),
+});

@@ -1,0 +1,50 @@
+import type { StitchContext, StitchShape } from '../../kind.ts';
+import type { MoveSink } from '../../moves.ts';
+import { forEachRun, type Place } from '../../shared/alongLines.ts';
+
+/** Half the width of a loop, in laid widths. */
+const HALF_LOOP = 0.62;
+/** Where the two sides of a loop lie, as shares of its length, and how far out there. */
+const SIDES: readonly (readonly [along: number, out: number])[] = [
+  [0.25, 0.8],
+  [0.6, 1],
+  [0.9, 0.75],
+];
+/** How far the loop's end lies beyond the thread that comes up inside it, in laid widths. */
+const ROUND_THREAD = 0.5;
+/** How far over the last loop its tie goes down, in laid widths. */
+const TIE = 1.3;
+
+/** A loop held, down where it came up, up inside the loop's end: two in front, one behind. */
+export function workChain(shape: StitchShape, stitchMm: number, { laidMm }: StitchContext, sink: MoveSink): void {
+  forEachRun(shape.lines, stitchMm, 1, ({ stations, place, isFirst, isLast }) => {
+    if (isFirst) sink.travel();
+    let from = place(stations[0]!);
+    for (let i = 1; i < stations.length; i++) {
+      const to = place(stations[i]!);
+      workLink(from, to, laidMm, sink);
+      from = to;
+    }
+    if (isLast) tieDown(from, laidMm, sink);
+  });
+}
+
+function workLink(from: Place, to: Place, laidMm: number, sink: MoveSink): void {
+  const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+  const [dx, dy] = [(to.x - from.x) / length, (to.y - from.y) / length];
+  const half = Math.min(HALF_LOOP * laidMm * 1.6, length * 0.28);
+  const via = (along: number, out: number): void =>
+    sink.via(from.x + dx * length * along - dy * half * out, from.y + dy * length * along + dx * half * out);
+  sink.stitch();
+  sink.up(from.x, from.y);
+  for (const [along, out] of SIDES) via(along, out);
+  via(1 + (ROUND_THREAD * laidMm) / length, 0);
+  for (let i = SIDES.length - 1; i >= 0; i--) via(SIDES[i]![0], -SIDES[i]![1]);
+  sink.down(from.x, from.y);
+}
+
+function tieDown(end: Place, laidMm: number, sink: MoveSink): void {
+  sink.stitch();
+  sink.up(end.x, end.y);
+  sink.down(end.x + end.dx * TIE * laidMm, end.y + end.dy * TIE * laidMm);
+}

@@ -1,0 +1,30 @@
+import { describeStitch } from '../../kind.ts';
+import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workRunning } from './path.ts';
+
+export const running = describeStitch({
+  id: 'running',
+  name: 'Running stitch',
+  otherNames: ['tacking stitch', 'basting stitch', 'straight running'],
+  worksOn: 'line',
+  purpose: 'Light, broken lines: ripples, strings, the edges of appliqué.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: false,
+  snags: false,
+  coverWidths: 1,
+  start: 'A waste knot beside the line, or two tiny stitches under the first one.',
+  end: 'Weave back under three or four stitches behind.',
+  faults: [CORNERS_CUT, PULLED_IN],
+  steps: [
+    'Come up at the start of the line.',
+    'Go down one stitch further on.',
+    'Come up again after the gap.',
+    'Keep stitches and gaps even; end with a stitch.',
+  ],
+  work: (shape, values, _context, sink) => workRunning(shape, values, sink),
+});

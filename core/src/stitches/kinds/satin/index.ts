@@ -1,0 +1,39 @@
+import { describeStitch } from '../../kind.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workSatin } from './path.ts';
+
+export const satin = describeStitch({
+  id: 'satin',
+  name: 'Satin stitch',
+  otherNames: ['damask stitch', 'flat stitch'],
+  worksOn: 'area',
+  purpose: 'Smooth, bright areas with short spans: petals, wedges, small leaves.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: true,
+  followsCurves: false,
+  isRaised: false,
+  snags: true,
+  coverWidths: 1,
+  start: 'Two tiny stitches inside the shape, where the satin will cover them.',
+  end: 'Slide the tail under the stitches behind.',
+  faults: [
+    CLOTH_SHOWS,
+    EDGE_RAGGED,
+    PULLED_IN,
+    THREAD_TWISTS,
+    {
+      fault: 'A long span gapes',
+      cure: 'Tie it down with a line on top, divide the shape, or fill it with split stitch.',
+    },
+  ],
+  steps: [
+    'Come up on the edge, in the middle of the shape.',
+    'Go down on the edge straight across.',
+    'Come up beside the first hole: the thread goes back underneath.',
+    'Lay each stitch against the last as far as the end, then work the other half from the middle.',
+  ],
+  work: (shape, values, context, sink) => workSatin(shape, values, context, sink),
+});

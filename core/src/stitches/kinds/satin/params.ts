@@ -1,0 +1,16 @@
+import { spacing } from '../../shared/params.ts';
+import type { ParamTable } from '../../params.ts';
+
+export const params = {
+  spacingMm: spacing(),
+  from: {
+    type: 'choice',
+    label: 'Begin',
+    options: [
+      { value: 'middle', label: 'in the middle, then either way' },
+      { value: 'edge', label: 'at one edge, across to the other' },
+    ],
+    default: 'middle',
+    hint: 'From the middle the direction stays true; from the edge no thread goes back behind.',
+  },
+} as const satisfies ParamTable;

@@ -1,0 +1,32 @@
+import { describeStitch } from '../../kind.ts';
+import { params } from './params.ts';
+import { workSeed } from './path.ts';
+
+export const seed = describeStitch({
+  id: 'seed',
+  name: 'Seed stitch',
+  otherNames: ['seeding', 'speckling', 'rice grain stitch'],
+  worksOn: 'area',
+  purpose: 'A light scatter: sand, shade, far-off texture.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: false,
+  snags: false,
+  coverWidths: 0,
+  start: 'Two tiny stitches on one spot, covered by the first seed.',
+  end: 'Two tiny stitches under the last seed.',
+  faults: [
+    { fault: 'Seeds fall into rows', cure: 'Turn each one another way; look from arm’s length now and then.' },
+    { fault: 'Thread shows through between seeds', cure: 'Take the nearest seed next, or fasten off and begin anew.' },
+  ],
+  steps: [
+    'Come up anywhere in the shape.',
+    'Go down a short stitch away, any direction.',
+    'Come up near by and turn the next one another way.',
+    'Keep them evenly apart.',
+  ],
+  work: (shape, values, context, sink) => workSeed(shape, values, context, sink),
+});

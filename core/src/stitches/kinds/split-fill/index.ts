@@ -1,0 +1,30 @@
+import { describeStitch } from '../../kind.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workSplitFill } from './path.ts';
+
+export const splitFill = describeStitch({
+  id: 'split-fill',
+  name: 'Split stitch filling',
+  otherNames: ['split rows', 'filled split stitch'],
+  worksOn: 'area',
+  purpose: 'Even, hard-wearing filling for areas of any width.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: true,
+  followsCurves: false,
+  isRaised: false,
+  snags: false,
+  coverWidths: 1,
+  start: 'A waste knot outside the shape, cut off when its thread is bound.',
+  end: 'Weave back under the rows behind.',
+  faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
+  steps: [
+    'Work a row of split stitch from edge to edge.',
+    'Turn and work the next row back, close against the first.',
+    'Start each row with a shorter or longer stitch, so that their ends do not line up.',
+    'Go on, row by row, to the far edge.',
+  ],
+  work: (shape, values, context, sink) => workSplitFill(shape, values, context, sink),
+});

@@ -1,0 +1,7 @@
+import { spacing, stitchLength } from '../../shared/params.ts';
+import type { ParamTable } from '../../params.ts';
+
+export const params = {
+  stitchMm: stitchLength(4, 1.2, 10),
+  spacingMm: spacing(),
+} as const satisfies ParamTable;

@@ -1,0 +1,34 @@
+import { describeStitch } from '../../kind.ts';
+import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workSplit } from './path.ts';
+
+export const split = describeStitch({
+  id: 'split',
+  name: 'Split stitch',
+  otherNames: ['opus anglicanum line', 'kensington outline'],
+  worksOn: 'line',
+  purpose: 'Tight curves, thin branches, and the firm edge under satin.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: false,
+  snags: false,
+  coverWidths: 1,
+  start: 'A waste knot ahead on the line.',
+  end: 'Weave back under the short stitches behind.',
+  faults: [
+    CORNERS_CUT,
+    THREAD_TWISTS,
+    { fault: 'The needle slides off the thread', cure: 'Two strands or more are easier to split; use a sharp needle.' },
+  ],
+  steps: [
+    'Come up at the start of the line and go down one stitch ahead.',
+    'Come up through the middle of the thread, a third of the stitch from its end.',
+    'Go down one stitch ahead of there.',
+    'Each stitch splits the last.',
+  ],
+  work: (shape, values, _context, sink) => workSplit(shape, values.stitchMm, sink),
+});

@@ -1,0 +1,34 @@
+import { describeStitch } from '../../kind.ts';
+import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workStem } from './path.ts';
+
+export const stem = describeStitch({
+  id: 'stem',
+  name: 'Stem stitch',
+  otherNames: ['crewel stitch', 'stalk stitch'],
+  worksOn: 'line',
+  purpose: 'Curved lines with the look of a twisted cord: stalks, strings, waves.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: false,
+  snags: false,
+  coverWidths: 1.3,
+  start: 'A waste knot ahead on the line.',
+  end: 'Weave back under the stitches behind.',
+  faults: [
+    CORNERS_CUT,
+    THREAD_TWISTS,
+    { fault: 'The cord changes its look half-way', cure: 'Hold the thread on the same side of the needle all along.' },
+  ],
+  steps: [
+    'Come up at the start and go down one stitch ahead; hold the loop to one side.',
+    'Come up half-way back, beside the thread.',
+    'Pull through, then go down half a stitch beyond the last.',
+    'Always keep the thread on the same side.',
+  ],
+  work: (shape, values, context, sink) => workStem(shape, values, context, sink),
+});

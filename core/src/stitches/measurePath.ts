@@ -1,0 +1,106 @@
+import { SECONDS } from '../materials/index.ts';
+import { Move, type StitchPath } from './moves.ts';
+
+/** What a path is measured with. */
+export interface MeasureSettings {
+  readonly clothMm: number;
+  /** The diameter of the needle thread as a round bundle, mm. */
+  readonly bundleMm: number;
+  readonly slack: number;
+  /** The longest way behind that thread is carried, mm. */
+  readonly travelMm: number;
+}
+
+/** Lengths are of the needle thread in mm, bare (without slack), except `threadMm`. */
+export interface Quantities {
+  readonly stitches: number;
+  readonly frontMm: number;
+  readonly backMm: number;
+  readonly wrapMm: number;
+  readonly throughMm: number;
+  /** front + back + wraps + through, times (1 + slack). */
+  readonly threadMm: number;
+  readonly seconds: number;
+}
+
+/** A path with its measures, and what is needed to cut its thread into working lengths. */
+export interface MeasuredPath {
+  readonly quantities: Quantities;
+  /** Thread used, with slack, from the start of the path to the end of stitch k, mm. */
+  readonly usedMm: Float32Array;
+  /** The stitches before which the thread is fastened off, because the way there is too long. */
+  readonly breaks: readonly number[];
+}
+
+/** Reads lengths and time off a path in one pass over its moves. */
+export function measurePath(path: StitchPath, settings: MeasureSettings): MeasuredPath {
+  const { codes, xy, starts } = path;
+  const { clothMm, bundleMm, travelMm } = settings;
+  const usedMm = new Float32Array(starts.length);
+  const breaks: number[] = [];
+  const withSlack = 1 + settings.slack;
+  let [front, back, wrap, stabs, loops, turns] = [0, 0, 0, 0, 0, 0];
+  let [x, y, isUnder, isTravel] = [0, 0, false, false];
+  let stitch = 0;
+  for (let i = 0; i < codes.length; i++) {
+    while (stitch < starts.length && starts[stitch] === i) {
+      if (stitch > 0) usedMm[stitch - 1] = (front + back + wrap + stabs * clothMm) * withSlack;
+      stitch++;
+    }
+    const code = codes[i];
+    if (code === Move.travel) {
+      isTravel = true;
+      continue;
+    }
+    const mx = xy[2 * i]!;
+    const my = xy[2 * i + 1]!;
+    if (code === Move.wrap) {
+      wrap += mx * Math.PI * (my + bundleMm);
+      turns += mx;
+      continue;
+    }
+    const dx = mx - x;
+    const dy = my - y;
+    const way = Math.sqrt(dx * dx + dy * dy);
+    if (code === Move.up) {
+      stabs++;
+      if (isUnder) {
+        if (isTravel && way > travelMm) breaks.push(Math.max(0, stitch - 1));
+        else back += way;
+      }
+      isTravel = false;
+    } else {
+      front += way;
+      if (code === Move.down) {
+        stabs++;
+        isUnder = true;
+      } else if (codes[i - 1] === Move.up) loops++;
+    }
+    x = mx;
+    y = my;
+  }
+  const through = stabs * clothMm;
+  const threadMm = (front + back + wrap + through) * withSlack;
+  if (starts.length > 0) usedMm[starts.length - 1] = threadMm;
+  const wrapped = turns > 0 ? countWrapped(codes) : 0;
+  return {
+    quantities: {
+      stitches: starts.length,
+      frontMm: front,
+      backMm: back,
+      wrapMm: wrap,
+      throughMm: through,
+      threadMm,
+      seconds: stabs * SECONDS.stab + (loops + wrapped) * SECONDS.loop + turns * SECONDS.wrap,
+    },
+    usedMm,
+    breaks,
+  };
+}
+
+/** Thread is laid ready once for every group of wraps. */
+function countWrapped(codes: Uint8Array): number {
+  let count = 0;
+  for (const code of codes) if (code === Move.wrap) count++;
+  return count;
+}

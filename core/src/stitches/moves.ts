@@ -1,0 +1,99 @@
+/** The moves of a needle, as they are coded in a path. */
+export const Move = {
+  /** Up through the cloth at (x, y). */
+  up: 1,
+  /** Down through the cloth at (x, y). */
+  down: 2,
+  /** The thread lies on top through (x, y): the curve of a held loop. */
+  via: 3,
+  /** The thread goes x times round a core of y mm. */
+  wrap: 4,
+  /** The next run behind only gets to another place; if it is too long, thread is fastened off and begun anew. */
+  travel: 5,
+} as const;
+
+/** Where a stitch writes its path, move by move. */
+export interface MoveSink {
+  /** A new stitch begins: what one counts as one. */
+  stitch(): void;
+  up(x: number, y: number): void;
+  via(x: number, y: number): void;
+  down(x: number, y: number): void;
+  wrap(turns: number, coreMm: number): void;
+  travel(): void;
+}
+
+/**
+ * The path of a needle as flat arrays. Move i is `codes[i]` at `xy[2i], xy[2i + 1]` (mm, y downwards; for a wrap: turns and
+ * core). Stitch k begins at move `starts[k]`. The arrays belong to the path and are never written again.
+ *
+ * Example: one stitch from (0, 0) to (3, 0) is codes `[1, 2]`, xy `[0, 0, 3, 0]`, starts `[0]`.
+ */
+export interface StitchPath {
+  readonly codes: Uint8Array;
+  readonly xy: Float32Array;
+  readonly starts: Uint32Array;
+}
+
+/** A sink that keeps the moves. */
+export class MoveRecorder implements MoveSink {
+  private codes = new Uint8Array(256);
+  private xy = new Float32Array(512);
+  private starts = new Uint32Array(128);
+  private moves = 0;
+  private stitches = 0;
+
+  stitch(): void {
+    if (this.stitches === this.starts.length) {
+      const grown = new Uint32Array(this.starts.length * 2);
+      grown.set(this.starts);
+      this.starts = grown;
+    }
+    this.starts[this.stitches++] = this.moves;
+  }
+
+  up(x: number, y: number): void {
+    this.push(Move.up, x, y);
+  }
+
+  via(x: number, y: number): void {
+    this.push(Move.via, x, y);
+  }
+
+  down(x: number, y: number): void {
+    this.push(Move.down, x, y);
+  }
+
+  wrap(turns: number, coreMm: number): void {
+    this.push(Move.wrap, turns, coreMm);
+  }
+
+  travel(): void {
+    if (this.moves > 0) this.push(Move.travel, 0, 0);
+  }
+
+  path(): StitchPath {
+    return {
+      codes: this.codes.slice(0, this.moves),
+      xy: this.xy.slice(0, this.moves * 2),
+      starts: this.starts.slice(0, this.stitches),
+    };
+  }
+
+  private push(code: number, x: number, y: number): void {
+    const i = this.moves++;
+    if (i === this.codes.length) this.grow();
+    this.codes[i] = code;
+    this.xy[2 * i] = x;
+    this.xy[2 * i + 1] = y;
+  }
+
+  private grow(): void {
+    const codes = new Uint8Array(this.codes.length * 2);
+    codes.set(this.codes);
+    this.codes = codes;
+    const xy = new Float32Array(this.xy.length * 2);
+    xy.set(this.xy);
+    this.xy = xy;
+  }
+}

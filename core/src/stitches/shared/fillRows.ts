@@ -1,0 +1,41 @@
+import { cellRows, scanCells, scanFrame, simplifyRegion, type Region } from '../../geometry/index.ts';
+import { cellOrder } from './fillOrder.ts';
+
+/** Wobble of the outline below this is not worth a stitch of its own, mm. */
+const WOBBLE_MM = 0.03;
+
+/** The rows of one cell of a filling, in the order of working: row k runs from `u0[k]` to `u1[k]` at `v[k]`. */
+export interface RowBlock {
+  readonly rows: Float64Array;
+  readonly count: number;
+}
+
+/**
+ * Covers a region with rows at an angle. `u` runs along the rows, `v` across; `place` gives a point of the cloth back.
+ * @param spacingMm the distance wanted between rows; each cell adjusts it so that its last row lies at its edge
+ */
+export function fillRows(
+  region: Region,
+  angleRad: number,
+  spacingMm: number,
+): { blocks: RowBlock[]; ux: number; uy: number } {
+  const frame = scanFrame(angleRad);
+  const cells = scanCells(simplifyRegion(region, WOBBLE_MM), frame);
+  const blocks: RowBlock[] = [];
+  for (const { cell, fromTop } of cellOrder(cells)) {
+    const rows = cellRows(cell, spacingMm, cells.length === 1);
+    const count = rows.length / 3;
+    if (count > 0) blocks.push({ rows: fromTop ? rows : reversed(rows), count });
+  }
+  return { blocks, ux: frame.ux, uy: frame.uy };
+}
+
+function reversed(rows: Float64Array): Float64Array {
+  const out = new Float64Array(rows.length);
+  for (let i = 0, j = rows.length - 3; j >= 0; i += 3, j -= 3) {
+    out[i] = rows[j]!;
+    out[i + 1] = rows[j + 1]!;
+    out[i + 2] = rows[j + 2]!;
+  }
+  return out;
+}

@@ -1,0 +1,13 @@
+/** The share of a knot's volume that is thread. */
+const FILLED = 0.7;
+
+/**
+ * The diameter of a round knot from the thread wound into it: its volume is the thread's over 0.7, d = ∛(6V / π).
+ * @param bundleMm the diameter of the needle thread as a round bundle
+ * @param coreMm what it was wound on
+ */
+export function knotDiameterMm(wraps: number, bundleMm: number, coreMm: number): number {
+  const threadMm = wraps * Math.PI * (coreMm + bundleMm);
+  const volume = ((Math.PI / 4) * bundleMm ** 2 * threadMm) / FILLED;
+  return Math.cbrt((6 * volume) / Math.PI);
+}

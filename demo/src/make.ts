@@ -1,0 +1,19 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { pieceSchema, writePiece, type Piece } from '@junctura/core/piece';
+import { kitePiece, kiteSvg } from './kite.ts';
+import { writeRange } from './makeRange.ts';
+
+/** Writes the demo's files: `npm run demo`. They are checked in, and the same every time. */
+function write(folder: string, name: string, text: string): void {
+  const place = new URL(`../${folder}/`, import.meta.url);
+  mkdirSync(place, { recursive: true });
+  writeFileSync(new URL(name, place), text);
+}
+
+const pieces: readonly [name: string, piece: Piece, drawing: string][] = [['kite', kitePiece(), kiteSvg()]];
+
+writeRange();
+for (const [name, piece, drawing] of pieces) {
+  write('pieces', `${name}.junctura.json`, writePiece(pieceSchema.parse(piece)));
+  write('drawings', `${name}.svg`, drawing);
+}

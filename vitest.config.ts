@@ -1,0 +1,14 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    include: [
+      'core/src/**/*.test.ts',
+      'cli/src/**/*.test.ts',
+      'server/src/**/*.test.ts',
+      'web/src/**/*.test.ts',
+      'demo/src/**/*.test.ts',
+    ],
+    testTimeout: 30_000,
+  },
+});

@@ -26,7 +26,7 @@ export const THRESHOLDS = {
   boldLineMm: 1.6,
   fineLineMm: 0.45,
   /** Areas narrower than this want a single strand, mm. */
-  narrowMm: 2.2,
+  narrowMm: 1.8,
   /** Areas larger than this can take three strands, mm². */
   largeMm2: 1200,
   /** Neighbours further apart than this many laid widths show the cloth. */

@@ -1,4 +1,5 @@
 export { intersect, offset, subtract, subtractFromLines, unite, type FillRuleName } from './clip.ts';
+export { clipToBox } from './clipToBox.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
 export { inscribedCircle } from './inscribedCircle.ts';
 export { compose, IDENTITY, mapPoints, meanScale, type Matrix } from './matrix.ts';

@@ -1,0 +1,257 @@
+import { clipToBox, type Box, type Polyline } from '../geometry/index.ts';
+import { innerDiameterMm, markOf } from '../materials/index.ts';
+import type { Piece } from '../piece/index.ts';
+import type { Plan, PlannedPart } from '../plan/index.ts';
+import { SHEETS, type Page, type PageItem, type Sheet } from './sheets.ts';
+
+export interface PatternOptions {
+  readonly sheet: Sheet['id'];
+  /** Left and right exchanged, for ways that press or trace from behind. */
+  readonly mirrored: boolean;
+  readonly numbers: boolean;
+  readonly directions: boolean;
+  readonly ring: boolean;
+}
+
+const MARGIN_MM = 10;
+/** Room at the foot for the bar to measure and the caption. */
+const FOOT_MM = 20;
+/** Neighbouring tiles repeat this much, for glueing. */
+const OVERLAP_MM = 10;
+const BAR_MM = 100;
+const CROSS_MM = 4;
+const HAIR_MM = 0.15;
+
+interface Ink {
+  readonly line: Polyline;
+  readonly widthMm: number;
+  readonly grey: number;
+  readonly dashMm: number | null;
+}
+
+interface Label {
+  readonly x: number;
+  readonly y: number;
+  readonly text: string;
+}
+
+/**
+ * The pattern at true size, page by page: one page where it fits, else tiles that overlap and join at crosses.
+ * Every page has a bar of 100 mm to measure, across and down.
+ */
+export function patternPages(piece: Piece, plan: Plan, options: PatternOptions): Page[] {
+  const sheet = SHEETS.find(({ id }) => id === options.sheet)!;
+  const { inks, labels, box } = artwork(piece, plan, options);
+  if (!box) return [];
+  const room = { width: sheet.widthMm - 2 * MARGIN_MM, height: sheet.heightMm - 2 * MARGIN_MM - FOOT_MM };
+  const columns = tileCount(box.maxX - box.minX, room.width);
+  const rows = tileCount(box.maxY - box.minY, room.height);
+  const pages: Page[] = [];
+  for (let row = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++) {
+      const tile = tileBox(box, room, column, row, columns, rows);
+      const caption = captionFor(piece, options, columns * rows, pages.length + 1, { column, row });
+      pages.push(drawPage(sheet, tile, inks, labels, { columns, rows, column, row }, caption));
+    }
+  }
+  return pages;
+}
+
+function tileCount(size: number, room: number): number {
+  return size <= room ? 1 : Math.ceil((size - OVERLAP_MM) / (room - OVERLAP_MM));
+}
+
+/** What of the artwork lies on a tile; a row or column of one is centred. */
+function tileBox(
+  box: Box,
+  room: { width: number; height: number },
+  column: number,
+  row: number,
+  columns: number,
+  rows: number,
+): Box {
+  const along = (min: number, max: number, size: number, index: number, count: number): [number, number] => {
+    const start = count === 1 ? (min + max - size) / 2 : min + index * (size - OVERLAP_MM);
+    return [start, start + size];
+  };
+  const [minX, maxX] = along(box.minX, box.maxX, room.width, column, columns);
+  const [minY, maxY] = along(box.minY, box.maxY, room.height, row, rows);
+  return { minX, minY, maxX, maxY };
+}
+
+function artwork(
+  piece: Piece,
+  plan: Plan,
+  { mirrored, numbers, directions, ring }: PatternOptions,
+): { inks: Ink[]; labels: Label[]; box: Box | null } {
+  const flip = mirrored ? -1 : 1;
+  const widthMm = Math.min(0.5, markOf(piece.mark)!.lineMm);
+  const inks: Ink[] = [];
+  const labels: Label[] = [];
+  const add = (line: Polyline, ink: Omit<Ink, 'line'>): void => {
+    inks.push({ line: mirrored ? { ...line, points: line.points.map((v, i) => (i % 2 ? v : -v)) } : line, ...ink });
+  };
+  plan.parts.forEach((planned, i) => {
+    for (const line of outlines(planned)) add(line, { widthMm, grey: 0, dashMm: null });
+    if (directions)
+      for (const line of directionStrokes(planned)) add(line, { widthMm: HAIR_MM, grey: 0.45, dashMm: 1 });
+    const place = numbers ? labelPlace(planned) : null;
+    if (place) labels.push({ x: place.x * flip, y: place.y, text: String(i + 1) });
+  });
+  if (ring && piece.hoop) {
+    const circle = circleLine(innerDiameterMm(piece.hoop.nominalMm) / 2);
+    add(circle, { widthMm: HAIR_MM, grey: 0.4, dashMm: 3 });
+  }
+  return { inks, labels, box: inkBox(inks) };
+}
+
+function outlines({ placed }: PlannedPart): Polyline[] {
+  const dots: Polyline[] = [];
+  const { region, lines, spots } = placed.shape;
+  for (let i = 0; i < spots.length; i += 2) dots.push(circleLine(0.6, spots[i]!, spots[i + 1]!));
+  return [...region.map((points) => ({ points, closed: true })), ...lines, ...dots];
+}
+
+/** A short stroke through the widest place, along the stitches. */
+function directionStrokes({ placed, passes }: PlannedPart): Polyline[] {
+  const [pass] = passes;
+  const { widest } = placed;
+  if (!pass || !widest || !('spacingMm' in pass.params)) return [];
+  const angle = (pass.angleDeg * Math.PI) / 180;
+  const [dx, dy] = [Math.cos(angle) * widest.r * 0.6, -Math.sin(angle) * widest.r * 0.6];
+  const points = Float64Array.of(widest.x - dx, widest.y - dy, widest.x + dx, widest.y + dy);
+  return [{ points, closed: false }];
+}
+
+function labelPlace({ placed }: PlannedPart): { x: number; y: number } | null {
+  if (placed.widest) return placed.widest;
+  const points = placed.shape.lines[0]?.points ?? placed.shape.spots;
+  if (points.length === 0) return null;
+  const middle = (points.length >> 2) * 2;
+  return { x: points[middle]! + 1.5, y: points[middle + 1]! - 1 };
+}
+
+function circleLine(r: number, x = 0, y = 0): Polyline {
+  const corners = 72;
+  const points = Float64Array.from({ length: corners * 2 }, (_, i) => {
+    const angle = (2 * Math.PI * (i >> 1)) / corners;
+    return i % 2 ? y + r * Math.sin(angle) : x + r * Math.cos(angle);
+  });
+  return { points, closed: true };
+}
+
+function inkBox(inks: readonly Ink[]): Box | null {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { line } of inks) {
+    for (let i = 0; i < line.points.length; i += 2) {
+      minX = Math.min(minX, line.points[i]!);
+      maxX = Math.max(maxX, line.points[i]!);
+      minY = Math.min(minY, line.points[i + 1]!);
+      maxY = Math.max(maxY, line.points[i + 1]!);
+    }
+  }
+  return minX <= maxX ? { minX: minX - 1, minY: minY - 1, maxX: maxX + 1, maxY: maxY + 1 } : null;
+}
+
+interface Tiling {
+  readonly columns: number;
+  readonly rows: number;
+  readonly column: number;
+  readonly row: number;
+}
+
+function drawPage(
+  sheet: Sheet,
+  tile: Box,
+  inks: readonly Ink[],
+  labels: readonly Label[],
+  tiling: Tiling,
+  caption: string,
+): Page {
+  const dx = MARGIN_MM - tile.minX;
+  const dy = MARGIN_MM - tile.minY;
+  const items: PageItem[] = [];
+  for (const { line, ...ink } of inks) {
+    const isWhole = tiling.columns * tiling.rows === 1;
+    const pieces = isWhole ? [line.points] : clipToBox(line, tile);
+    for (const piece of pieces) {
+      const points = piece.map((value, i) => value + (i % 2 ? dy : dx));
+      items.push({ type: 'line', points, closed: isWhole && line.closed, ...ink });
+    }
+  }
+  for (const { x, y, text } of labels) {
+    if (x < tile.minX || x > tile.maxX || y < tile.minY || y > tile.maxY) continue;
+    items.push({ type: 'text', x: x + dx, y: y + dy + 0.9, sizeMm: 2.4, text, align: 'centre', grey: 0.35 });
+  }
+  return {
+    widthMm: sheet.widthMm,
+    heightMm: sheet.heightMm,
+    items: [...items, ...crosses(tile, tiling, dx, dy), ...foot(sheet, caption)],
+  };
+}
+
+/** Crosses in the middle of every overlap: laid on one another, the tiles join. */
+function crosses(tile: Box, { columns, rows, column, row }: Tiling, dx: number, dy: number): PageItem[] {
+  const half = OVERLAP_MM / 2;
+  const xs = joins(tile.minX + half, tile.maxX - half, column, columns);
+  const ys = joins(tile.minY + half, tile.maxY - half, row, rows);
+  if (columns * rows === 1) return [];
+  return xs.flatMap((x) =>
+    ys.flatMap((y) => [
+      hairline([x + dx - CROSS_MM, y + dy, x + dx + CROSS_MM, y + dy]),
+      hairline([x + dx, y + dy - CROSS_MM, x + dx, y + dy + CROSS_MM]),
+    ]),
+  );
+}
+
+/** Where crosses stand along one direction: at the joins with neighbours, or at both ends where there are none. */
+function joins(first: number, last: number, index: number, count: number): number[] {
+  if (count === 1) return [first, last];
+  return [...(index > 0 ? [first] : []), ...(index < count - 1 ? [last] : [])];
+}
+
+function hairline(points: readonly number[]): PageItem {
+  return { type: 'line', points: Float64Array.from(points), closed: false, widthMm: HAIR_MM, grey: 0, dashMm: null };
+}
+
+/** The bar to measure, across and down, and what this page is. */
+function foot(sheet: Sheet, caption: string): PageItem[] {
+  const [x, y] = [MARGIN_MM, sheet.heightMm - MARGIN_MM - 3];
+  const downMm = BAR_MM / 2;
+  const right = sheet.widthMm - MARGIN_MM / 2;
+  const ticks = Array.from({ length: 11 }, (_, i) => {
+    const at = x + (BAR_MM * i) / 10;
+    return hairline([at, y - (i % 5 === 0 ? 2.4 : 1.4), at, y]);
+  });
+  return [
+    hairline([x, y, x + BAR_MM, y]),
+    ...ticks,
+    hairline([right, y - downMm, right, y]),
+    hairline([right - 1.5, y - downMm, right + 1.5, y - downMm]),
+    hairline([right - 1.5, y, right + 1.5, y]),
+    textItem(
+      x,
+      y + 4.4,
+      'This bar is 100 mm long, the one at the right edge 50 mm. Measure both before you trace; print at 100 %, not “fit to page”.',
+    ),
+    textItem(x, y - 5, caption),
+  ];
+}
+
+function textItem(x: number, y: number, text: string): PageItem {
+  return { type: 'text', x, y, sizeMm: 2.8, text, align: 'left', grey: 0.15 };
+}
+
+function captionFor(
+  piece: Piece,
+  { mirrored }: PatternOptions,
+  pages: number,
+  page: number,
+  { column, row }: { column: number; row: number },
+): string {
+  const place =
+    pages === 1
+      ? ''
+      : ` · page ${page} of ${pages} (row ${row + 1}, column ${column + 1}): lay the crosses on one another`;
+  return `${piece.name} · true size${mirrored ? ' · MIRRORED, left and right exchanged' : ''}${place}`;
+}

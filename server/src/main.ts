@@ -1,0 +1,30 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { createApp } from './app.ts';
+
+const DEFAULT_PORT = 4173;
+
+function fail(sentence: string): never {
+  process.stderr.write(`${sentence}\n`);
+  process.exit(1);
+}
+
+function portFrom(text: string | undefined): number {
+  if (text === undefined || text === '') return DEFAULT_PORT;
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    fail(`PORT must be a number from 1 to 65535, got '${text}'.`);
+  return port;
+}
+
+const dist = fileURLToPath(new URL('../../web/dist', import.meta.url));
+if (!existsSync(`${dist}/index.html`)) fail('The application is not built yet: run npm start, which builds it.');
+
+const port = portFrom(process.env['PORT']);
+const server = createApp({ dist }).listen(port, (error?: Error) => {
+  if (!error) process.stdout.write(`Junctura is ready: http://localhost:${port}\n`);
+  else if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') {
+    fail(`Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm start`);
+  } else fail(`The server could not start: ${error.message}`);
+});
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.close(() => process.exit(0)));

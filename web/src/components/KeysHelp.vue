@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { NModal } from 'naive-ui';
+
+/** The keys for what is done often. */
+defineProps<{ show: boolean }>();
+defineEmits<{ close: [] }>();
+
+const KEYS: readonly (readonly [keys: string, does: string])[] = [
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'do again'],
+  ['Alt 1 … Alt 6', 'go to a step'],
+  ['T', 'turn the hoop over'],
+  ['0', 'show the whole hoop'],
+  ['1', 'true size'],
+  ['+  −', 'larger, smaller'],
+  ['Arrows', 'move the view (with the hoop in focus)'],
+  ['Shift and a press', 'pick several parts'],
+  ['Esc', 'let go of what is picked'],
+  ['F', 'show the findings'],
+  ['?', 'this list'],
+];
+</script>
+
+<template>
+  <NModal
+    :show="show"
+    preset="card"
+    title="Keys"
+    style="width: 440px"
+    @update:show="(value: boolean) => value || $emit('close')"
+  >
+    <dl>
+      <template v-for="[keys, does] in KEYS" :key="keys">
+        <dt>{{ keys }}</dt>
+        <dd>{{ does }}</dd>
+      </template>
+    </dl>
+  </NModal>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 7px 22px;
+  margin: 0;
+}
+dt {
+  font-weight: 600;
+}
+dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { Settings } from '@lucide/vue';
+import { NButton, NInputNumber, NPopover, NRadio, NRadioGroup } from 'naive-ui';
+import { useSettings } from '../stores/settings.ts';
+
+const settings = useSettings();
+</script>
+
+<template>
+  <NPopover trigger="click" placement="bottom-end" style="max-width: 430px">
+    <template #trigger>
+      <NButton quaternary size="small" aria-label="Settings"><Settings :size="19" /></NButton>
+    </template>
+    <div class="stack">
+      <fieldset>
+        <legend class="small soft">Lengths in</legend>
+        <NRadioGroup v-model:value="settings.units" name="units">
+          <NRadio value="metric">mm and cm</NRadio>
+          <NRadio value="inch">inches</NRadio>
+        </NRadioGroup>
+      </fieldset>
+      <fieldset>
+        <legend class="small soft">Light</legend>
+        <NRadioGroup v-model:value="settings.theme" name="theme">
+          <NRadio value="light">Daylight</NRadio>
+          <NRadio value="lamp">Lamp-light</NRadio>
+        </NRadioGroup>
+      </fieldset>
+      <div class="field">
+        <label for="screen-bar">This bar measures, held against a ruler</label>
+        <div class="bar" aria-hidden="true"></div>
+        <NInputNumber
+          v-model:value="settings.screenBarMm"
+          size="small"
+          :min="40"
+          :max="250"
+          :step="0.5"
+          :input-props="{ id: 'screen-bar' }"
+        >
+          <template #suffix>mm</template>
+        </NInputNumber>
+        <span class="small soft">Then “True size” is true on this screen.</span>
+      </div>
+    </div>
+  </NPopover>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+.bar {
+  width: calc(96px / 25.4 * 100);
+  height: 10px;
+  border: 1.5px solid currentcolor;
+  border-top: 0;
+}
+</style>

@@ -1,0 +1,28 @@
+import type { PlacedShape } from '@junctura/core/drawing';
+
+const paths = new WeakMap<PlacedShape, string>();
+/** Radius of the mark that stands for a spot, mm. */
+const SPOT_MM = 0.9;
+
+/** The outline of a part on the cloth as SVG path data in mm; made once for each shape. */
+export function partPath(placed: PlacedShape): string {
+  const known = paths.get(placed);
+  if (known !== undefined) return known;
+  const { region, lines, spots } = placed.shape;
+  let path = '';
+  for (const ring of region) path += polyline(ring, true);
+  for (const { points, closed } of lines) path += polyline(points, closed);
+  for (let i = 0; i < spots.length; i += 2) {
+    path += `M${spots[i]! - SPOT_MM} ${spots[i + 1]!}a${SPOT_MM} ${SPOT_MM} 0 1 0 ${2 * SPOT_MM} 0a${SPOT_MM} ${SPOT_MM} 0 1 0 ${-2 * SPOT_MM} 0Z`;
+  }
+  paths.set(placed, path);
+  return path;
+}
+
+function polyline(points: Float64Array, closed: boolean): string {
+  let path = '';
+  for (let i = 0; i < points.length; i += 2) {
+    path += `${i === 0 ? 'M' : 'L'}${points[i]!.toFixed(2)} ${points[i + 1]!.toFixed(2)}`;
+  }
+  return closed ? `${path}Z` : path;
+}

@@ -1,0 +1,26 @@
+import { failure, type Outcome } from '@junctura/core/measure';
+import { readPiece, type Piece } from '@junctura/core/piece';
+import kite from '@junctura/demo/pieces/kite.junctura.json?url';
+
+export interface Demo {
+  readonly id: string;
+  readonly name: string;
+  readonly about: string;
+  readonly url: string;
+}
+
+/** The pieces that come with Junctura. Each is opened as a copy, so the original can always be had again. */
+export const DEMOS: readonly Demo[] = [
+  { id: 'demo-kite', name: 'Kite', about: 'A first piece: four stitches, two colours, a 100 mm hoop.', url: kite },
+];
+
+export async function loadDemo(id: string): Promise<Outcome<Piece>> {
+  const demo = DEMOS.find((candidate) => candidate.id === id);
+  if (!demo) return failure('There is no such demo piece.');
+  try {
+    const response = await fetch(demo.url);
+    return readPiece(await response.text());
+  } catch {
+    return failure(`“${demo.name}” could not be fetched from Junctura’s own server. Is it still running?`);
+  }
+}

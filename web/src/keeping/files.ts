@@ -1,0 +1,20 @@
+/** Hands a file to the person to save. */
+export function saveFile(name: string, content: BlobPart, type: string): void {
+  const url = URL.createObjectURL(new Blob([content], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** A file name made of a piece's name: letters, digits and hyphens. */
+export function fileName(name: string, extension: string): string {
+  const plain = name
+    .normalize('NFKD')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .toLowerCase()
+    .slice(0, 60);
+  return `${plain || 'piece'}${extension}`;
+}

@@ -1,0 +1,231 @@
+<script setup lang="ts">
+import { checkPiece, type Piece } from '@junctura/core/piece';
+import { useDropZone } from '@vueuse/core';
+import { NButton } from 'naive-ui';
+import { onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import PieceThumbnail from '../components/PieceThumbnail.vue';
+import SettingsMenu from '../components/SettingsMenu.vue';
+import { DEMOS, loadDemo } from '../keeping/demos.ts';
+import { readFile } from '../keeping/intake.ts';
+import { useBench } from '../stores/bench.ts';
+
+const bench = useBench();
+const router = useRouter();
+const page = ref<HTMLElement | null>(null);
+const chooser = ref<HTMLInputElement | null>(null);
+const isReading = ref(false);
+const problem = ref<string | null>(null);
+
+interface Entry {
+  readonly id: string;
+  readonly name: string;
+  readonly about: string;
+  readonly piece: Piece | null;
+}
+const demos = ref<Entry[]>([]);
+const own = ref<Entry[]>([]);
+
+onMounted(refresh);
+
+async function refresh(): Promise<void> {
+  await bench.flush();
+  const stored = await bench.store.list();
+  if (!stored.ok) problem.value = stored.problem;
+  const kept = stored.ok ? stored.value : [];
+  own.value = kept
+    .filter(({ id }) => !id.startsWith('demo-'))
+    .map(({ id, name, savedAt, piece }) => {
+      const checked = checkPiece(piece);
+      const at = new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(savedAt);
+      return { id, name, about: checked.ok ? `Kept ${at}` : checked.problem, piece: checked.ok ? checked.value : null };
+    });
+  demos.value = await Promise.all(
+    DEMOS.map(async ({ id, name, about }) => {
+      const changed = checkPiece(kept.find((entry) => entry.id === id)?.piece);
+      const original = changed.ok ? changed : await loadDemo(id);
+      return { id, name, about: changed.ok ? 'Changed by you' : about, piece: original.ok ? original.value : null };
+    }),
+  );
+}
+
+function open(id: string): void {
+  void router.push({ name: 'piece', params: { id, step: 'stitches' } });
+}
+
+async function takeIn(files: FileList | File[] | null): Promise<void> {
+  const file = files?.[0];
+  if (!file) return;
+  isReading.value = true;
+  problem.value = null;
+  const read = await readFile(file, bench.planner, () => crypto.randomUUID());
+  isReading.value = false;
+  if (chooser.value) chooser.value.value = '';
+  if (!read.ok) {
+    problem.value = read.problem;
+    return;
+  }
+  const id = await bench.adopt(read.value);
+  await router.push({ name: 'piece', params: { id, step: 'drawing' } });
+}
+const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void takeIn(files) });
+
+/** Removed at once, and put back as easily. */
+async function remove(entry: Entry): Promise<void> {
+  const removed = await bench.store.remove(entry.id);
+  if (!removed.ok) problem.value = removed.problem;
+  await refresh();
+  if (!entry.piece || !removed.ok) return;
+  const { piece } = entry;
+  undoRemoval.value = piece;
+}
+const undoRemoval = ref<Piece | null>(null);
+async function putBack(): Promise<void> {
+  const piece = undoRemoval.value;
+  undoRemoval.value = null;
+  if (piece) await bench.store.save(piece, 0);
+  await refresh();
+}
+</script>
+
+<template>
+  <main ref="page" class="bench" :class="{ over: isOverDropZone }">
+    <header>
+      <h1>Junctura</h1>
+      <p class="soft">Your drawing, in thread: which stitch, how much of it, how long it takes.</p>
+      <SettingsMenu class="settings" />
+    </header>
+
+    <section class="intake" aria-label="Bring in a drawing">
+      <div>
+        <h2>Begin with a drawing</h2>
+        <p class="soft">
+          Drop an SVG anywhere on this page, or choose one: closed shapes become areas to fill, strokes become lines,
+          dots become knots. A Junctura piece opens as it was saved.
+        </p>
+      </div>
+      <NButton type="primary" :loading="isReading" @click="chooser?.click()">Choose a drawing or piece</NButton>
+      <input
+        ref="chooser"
+        type="file"
+        accept=".svg,.json,image/svg+xml,application/json"
+        hidden
+        data-test="chooser"
+        @change="takeIn(($event.target as HTMLInputElement).files)"
+      />
+    </section>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="undoRemoval" class="problem" role="status">
+      “{{ undoRemoval.name }}” is off the bench. <NButton size="small" @click="putBack">Put it back</NButton>
+    </p>
+
+    <section v-if="own.length > 0" aria-label="On your bench">
+      <h2>On your bench</h2>
+      <ul class="pieces">
+        <li v-for="entry in own" :key="entry.id">
+          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
+            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" />
+            <strong>{{ entry.name }}</strong>
+            <span class="small soft">{{ entry.about }}</span>
+          </button>
+          <button type="button" class="plain small soft remove" @click="remove(entry)">Remove</button>
+        </li>
+      </ul>
+    </section>
+
+    <section aria-label="To try things on">
+      <h2>To try things on</h2>
+      <ul class="pieces">
+        <li v-for="entry in demos" :key="entry.id">
+          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
+            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" />
+            <strong>{{ entry.name }}</strong>
+            <span class="small soft">{{ entry.about }}</span>
+          </button>
+          <button
+            v-if="entry.about === 'Changed by you'"
+            type="button"
+            class="plain small soft remove"
+            @click="remove(entry)"
+          >
+            Start again from the original
+          </button>
+        </li>
+      </ul>
+    </section>
+    <p class="small soft foot">Everything stays in this browser and in the files that you export.</p>
+  </main>
+</template>
+
+<style scoped>
+.bench {
+  min-height: 100%;
+  max-width: 1120px;
+  margin: 0 auto;
+  padding: 40px 34px 60px;
+  display: grid;
+  gap: 34px;
+  align-content: start;
+}
+.bench.over {
+  outline: 3px dashed var(--madder);
+  outline-offset: -14px;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 20px;
+}
+h1 {
+  font-size: 42px;
+  letter-spacing: -0.01em;
+  color: var(--madder);
+}
+.settings {
+  margin-left: auto;
+}
+.intake {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 40px;
+  padding: 22px 0;
+  border-block: 1px solid var(--chalk);
+}
+.intake p {
+  max-width: 60ch;
+}
+.pieces {
+  list-style: none;
+  padding: 0;
+  margin: 14px 0 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 26px;
+}
+.piece {
+  display: grid;
+  gap: 2px;
+  width: 100%;
+  padding: 10px;
+  border-radius: 12px;
+}
+.piece:hover {
+  background: var(--linen-deep);
+}
+.piece strong {
+  font-family: var(--serif);
+  font-size: 19px;
+  font-weight: 560;
+}
+.remove {
+  margin-left: 10px;
+  text-decoration: underline;
+  text-underline-offset: 2px;
+}
+.problem {
+  padding: 12px 16px;
+  border-left: 4px solid var(--madder);
+  background: var(--paper);
+}
+</style>

@@ -1,0 +1,320 @@
+<script setup lang="ts">
+import { PIECE_EXTENSION, renamePiece, writePiece, checkPiece } from '@junctura/core/piece';
+import { Redo2, Undo2, X } from '@lucide/vue';
+import { useEventListener } from '@vueuse/core';
+import { NAlert, NButton, NDropdown, NModal } from 'naive-ui';
+import { computed, ref, watch, type Component } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import FindingsList from '../components/FindingsList.vue';
+import HoopView from '../components/HoopView.vue';
+import KeysHelp from '../components/KeysHelp.vue';
+import SettingsMenu from '../components/SettingsMenu.vue';
+import TheTally from '../components/TheTally.vue';
+import TheTape from '../components/TheTape.vue';
+import { fileName, saveFile } from '../keeping/files.ts';
+import type { Snapshot } from '../keeping/pieceStore.ts';
+import ColoursStep from '../steps/ColoursStep.vue';
+import DrawingStep from '../steps/DrawingStep.vue';
+import HoopStep from '../steps/HoopStep.vue';
+import StitchesStep from '../steps/StitchesStep.vue';
+import { STEPS, type StepId } from '../steps/steps.ts';
+import ThreadStep from '../steps/ThreadStep.vue';
+import TransferStep from '../steps/TransferStep.vue';
+import { useBench } from '../stores/bench.ts';
+
+const props = defineProps<{ id: string; step: StepId }>();
+const bench = useBench();
+const router = useRouter();
+const hoopView = ref<InstanceType<typeof HoopView> | null>(null);
+const keysShown = ref(false);
+const findingsShown = ref(false);
+const missing = ref<string | null>(null);
+
+watch(
+  () => props.id,
+  async (id) => (missing.value = await bench.open(id)),
+  { immediate: true },
+);
+watch(
+  () => [props.step, bench.picked],
+  () => (findingsShown.value = false),
+);
+
+const CARDS: Readonly<Record<StepId, Component>> = {
+  drawing: DrawingStep,
+  hoop: HoopStep,
+  stitches: StitchesStep,
+  colours: ColoursStep,
+  thread: ThreadStep,
+  transfer: TransferStep,
+};
+const SHOWS = {
+  drawing: 'drawing',
+  hoop: 'fit',
+  stitches: 'stitches',
+  colours: 'stitches',
+  thread: 'stitches',
+  transfer: 'lines',
+} as const;
+
+/** With a colour picked in Colours or Thread, the hoop shows the thread of that colour alone. */
+const only = computed(() => {
+  const isByColour = props.step === 'thread' || props.step === 'colours';
+  return isByColour && bench.picked.length > 0 ? new Set(bench.picked) : null;
+});
+
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const isTyping = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+  const command = event.ctrlKey || event.metaKey;
+  const letter = event.key.toLowerCase();
+  if (command && letter === 'z' && !isTyping) {
+    event.preventDefault();
+    if (event.shiftKey) bench.redo();
+    else bench.undo();
+  } else if (command && letter === 'y' && !isTyping) {
+    event.preventDefault();
+    bench.redo();
+  } else if (event.altKey && /^[1-6]$/.test(event.key)) {
+    event.preventDefault();
+    void router.replace({ name: 'piece', params: { id: props.id, step: STEPS[Number(event.key) - 1]!.id } });
+  } else if (!isTyping && !command) {
+    if (event.key === '?') keysShown.value = true;
+    else if (letter === 'f') findingsShown.value = !findingsShown.value;
+    else if (letter === 't') hoopView.value?.turnOver();
+    else if (event.key === 'Escape') bench.pick([]);
+  }
+});
+
+function exportPiece(): void {
+  saveFile(fileName(bench.piece.name, PIECE_EXTENSION), writePiece(bench.piece), 'application/json');
+}
+
+const snapshots = ref<Snapshot[] | null>(null);
+async function showSnapshots(): Promise<void> {
+  const found = await bench.store.snapshots(bench.piece.id);
+  snapshots.value = found.ok ? found.value : [];
+}
+function goBackTo(snapshot: Snapshot): void {
+  const checked = checkPiece(snapshot.piece);
+  if (checked.ok) bench.restore(checked.value, `Back to ${when(snapshot.at)}`);
+  snapshots.value = null;
+}
+function when(at: number): string {
+  return new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' }).format(at);
+}
+
+const MENU = [
+  { key: 'export', label: 'Export to a file' },
+  { key: 'earlier', label: 'Earlier states…' },
+  { key: 'keys', label: 'Keys…' },
+];
+function menu(key: string): void {
+  if (key === 'export') exportPiece();
+  else if (key === 'earlier') void showSnapshots();
+  else keysShown.value = true;
+}
+
+async function settle(keepMine: boolean): Promise<void> {
+  const id = await bench.settleConflict(keepMine);
+  await router.replace({ name: 'piece', params: { id, step: props.step } });
+}
+</script>
+
+<template>
+  <main v-if="missing" class="missing">
+    <h1>This piece can’t be opened</h1>
+    <p>{{ missing }}</p>
+    <RouterLink to="/">Back to the bench</RouterLink>
+  </main>
+  <div v-else class="piece">
+    <header class="head">
+      <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
+      <input
+        class="name"
+        :value="bench.piece.name"
+        maxlength="200"
+        aria-label="Name of the piece"
+        @change="bench.edit(renamePiece(bench.piece, ($event.target as HTMLInputElement).value))"
+      />
+      <TheTape :step="step" :piece-id="id" />
+      <div class="actions">
+        <NButton
+          quaternary
+          size="small"
+          :disabled="!bench.undoLabel"
+          :title="bench.undoLabel ? `Undo: ${bench.undoLabel}` : 'Nothing to undo'"
+          aria-label="Undo"
+          @click="bench.undo"
+          ><Undo2 :size="19"
+        /></NButton>
+        <NButton
+          quaternary
+          size="small"
+          :disabled="!bench.redoLabel"
+          :title="bench.redoLabel ? `Do again: ${bench.redoLabel}` : 'Nothing to do again'"
+          aria-label="Do again"
+          @click="bench.redo"
+          ><Redo2 :size="19"
+        /></NButton>
+        <NDropdown trigger="click" :options="MENU" @select="menu">
+          <NButton size="small">File</NButton>
+        </NDropdown>
+        <SettingsMenu />
+      </div>
+    </header>
+
+    <div class="notices">
+      <NAlert v-if="bench.storageProblem" type="warning" :show-icon="false">
+        {{ bench.storageProblem }} <NButton size="tiny" @click="exportPiece">Export now</NButton>
+      </NAlert>
+      <NAlert v-if="bench.problem" type="error" :show-icon="false"
+        >{{ bench.problem }}
+        <NButton size="tiny" :disabled="!bench.undoLabel" @click="bench.undo">Undo the last change</NButton></NAlert
+      >
+      <NAlert v-if="bench.conflict" type="warning" :show-icon="false">
+        This piece was changed in another tab, so this tab’s changes are not kept yet.
+        <NButton size="tiny" @click="settle(false)">Take the other tab’s</NButton>
+        <NButton size="tiny" @click="settle(true)">Keep mine as a second piece</NButton>
+      </NAlert>
+    </div>
+
+    <div class="work">
+      <HoopView ref="hoopView" :show="SHOWS[step]" :only="only">
+        <p v-if="bench.isBusy" class="busy" role="status">Working out the stitches…</p>
+      </HoopView>
+      <aside class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
+        <div v-if="findingsShown" class="stack">
+          <div class="row between">
+            <h2>Findings</h2>
+            <NButton quaternary size="small" aria-label="Close the findings" @click="findingsShown = false"
+              ><X :size="18"
+            /></NButton>
+          </div>
+          <FindingsList />
+        </div>
+        <component :is="CARDS[step]" v-else-if="bench.workings" />
+        <p v-else class="soft">Working out the stitches…</p>
+      </aside>
+    </div>
+
+    <TheTally :findings-shown="findingsShown" @findings="findingsShown = !findingsShown" />
+    <KeysHelp :show="keysShown" @close="keysShown = false" />
+    <NModal
+      :show="snapshots !== null"
+      preset="card"
+      title="Earlier states"
+      style="width: 420px"
+      @update:show="snapshots = null"
+    >
+      <p v-if="snapshots?.length === 0" class="soft">
+        None yet. While you work, Junctura keeps one every five minutes; undo reaches what is newer.
+      </p>
+      <ul v-else class="snapshots">
+        <li v-for="snapshot in snapshots ?? []" :key="snapshot.key">
+          <span>{{ when(snapshot.at) }}</span>
+          <NButton size="small" @click="goBackTo(snapshot)">Go back to it</NButton>
+        </li>
+      </ul>
+    </NModal>
+  </div>
+</template>
+
+<style scoped>
+.piece {
+  height: 100%;
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 0 12px 0 18px;
+  border-bottom: 1px solid var(--chalk);
+  background: var(--paper);
+}
+.home {
+  font-family: var(--serif);
+  font-size: 21px;
+  font-weight: 620;
+  color: var(--madder);
+  text-decoration: none;
+}
+.name {
+  font-family: var(--serif);
+  font-size: 18px;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-bottom: 1px dashed var(--chalk);
+  padding: 3px 2px;
+  width: 150px;
+  min-width: 70px;
+}
+.actions {
+  display: flex;
+  gap: 2px;
+  align-items: center;
+}
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 392px;
+  min-height: 0;
+}
+.card {
+  overflow-y: auto;
+  padding: 20px 24px 32px;
+  background: var(--paper);
+  border-left: 1px solid var(--chalk);
+}
+.between {
+  justify-content: space-between;
+}
+.busy {
+  position: absolute;
+  top: 14px;
+  left: 16px;
+  background: var(--paper);
+  padding: 4px 12px;
+  border-radius: 4px;
+}
+.missing {
+  max-width: 560px;
+  margin: 12vh auto;
+  padding: 0 20px;
+  display: grid;
+  gap: 14px;
+}
+.snapshots {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 8px;
+}
+.snapshots li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+@media (max-width: 1100px) {
+  .head {
+    flex-wrap: wrap;
+    padding-top: 4px;
+  }
+  .head :deep(.tape) {
+    order: 5;
+    flex-basis: 100%;
+    margin: 0 -12px 0 -18px;
+  }
+  .actions {
+    margin-left: auto;
+  }
+  .work {
+    grid-template-columns: minmax(0, 1fr) 340px;
+  }
+  .card {
+    padding: 16px 18px 28px;
+  }
+}
+</style>

@@ -1,0 +1,41 @@
+import type { Brush, Lens } from './brush.ts';
+import { paintCloth } from './paintCloth.ts';
+import { paintBack, paintFront } from './paintPass.ts';
+import type { Scene } from './scene.ts';
+import type { Size, View } from './view.ts';
+
+export type Side = 'front' | 'back';
+
+/**
+ * Paints a scene slice by slice: run the generator to its end at once, or a little at a time.
+ * The back is seen as it is when the hoop is turned over, left and right exchanged.
+ */
+export function* paintPicture(brush: Brush, scene: Scene, view: View, size: Size, side: Side): Generator<void> {
+  const flip = side === 'back';
+  const lens = lensOf(view, size, flip);
+  brush.setTransform(1, 0, 0, 1, 0, 0);
+  paintCloth(brush, scene.cloth, scene.clothColour, lens);
+  if (flip) brush.setTransform(-1, 0, 0, 1, size.width, 0);
+  const passes = flip ? [...scene.passes].reverse() : scene.passes;
+  for (const painted of passes) {
+    yield* flip ? paintBack(brush, painted, lens) : paintFront(brush, painted, lens);
+    yield;
+  }
+  brush.setTransform(1, 0, 0, 1, 0, 0);
+}
+
+function lensOf(view: View, { width, height }: Size, flip: boolean): Lens {
+  const [halfX, halfY] = [width / 2 / view.pxPerMm, height / 2 / view.pxPerMm];
+  // Turned over, the point in the middle of the window is the mirrored one.
+  const centreX = flip ? -view.centreX : view.centreX;
+  const [minX, minY] = [centreX - halfX, view.centreY - halfY];
+  return {
+    pxPerMm: view.pxPerMm,
+    offsetX: minX,
+    offsetY: minY,
+    minX,
+    minY,
+    maxX: centreX + halfX,
+    maxY: view.centreY + halfY,
+  };
+}

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { WORKING_LENGTH, threadKind } from '@junctura/core/materials';
+import { formatDurationRange, formatThread } from '@junctura/core/measure';
+import { setWorker, type Piece } from '@junctura/core/piece';
+import { NInputNumber, NSelect } from 'naive-ui';
+import { computed } from 'vue';
+import ThreadBar from '../components/ThreadBar.vue';
+import { useBench } from '../stores/bench.ts';
+import { useSettings } from '../stores/settings.ts';
+
+const bench = useBench();
+const settings = useSettings();
+const needs = computed(() => bench.workings?.plan.colours ?? []);
+const totals = computed(() => bench.workings?.plan.totals ?? null);
+
+const STARTS: { value: Piece['worker']['start']; label: string }[] = [
+  { value: 'waste-knot', label: 'Waste knot' },
+  { value: 'knot', label: 'Knot behind' },
+  { value: 'tiny-stitches', label: 'Tiny stitches' },
+];
+const CUTS = [
+  { value: WORKING_LENGTH.cutMm, label: 'Half a metre' },
+  { value: WORKING_LENGTH.armsLengthMm, label: 'Arm’s length, 70 cm' },
+];
+const SATIN = [
+  { value: 'middle', label: 'From the middle, either way' },
+  { value: 'edge', label: 'From edge to edge' },
+];
+
+/** Strands that were drawn out and are kept for a finer line. */
+function kept(strands: number, cutMm: number): string {
+  return `${strands} ${strands === 1 ? 'strand' : 'strands'} of ${cutMm / 10} cm left over and kept`;
+}
+function pick(colourId: string): void {
+  bench.pick(bench.piece.drawing.parts.filter((part) => part.colour === colourId).map((part) => part.id));
+}
+</script>
+
+<template>
+  <div class="stack">
+    <h2>Thread and hours</h2>
+    <p v-if="totals">
+      <strong class="figure">{{ formatThread(totals.threadMm, settings.units) }}</strong> of needle thread lie on the
+      piece, <strong class="figure">{{ formatDurationRange(totals.hours.p10, totals.hours.p90) }}</strong> of work,
+      needles threaded and thread fastened off included.
+    </p>
+    <section v-for="need in needs" :key="need.id" class="need">
+      <button type="button" class="plain name" @click="pick(need.id)">
+        <span class="swatch" :style="{ background: need.hex }"></span>
+        <strong>{{ need.name }}</strong>
+        <span class="small soft">{{ threadKind(need.thread)?.name }}</span>
+      </button>
+      <p class="buy">
+        <strong class="figure">{{ need.skeins.p90 }}</strong> {{ need.skeins.p90 === 1 ? 'skein' : 'skeins' }}
+        <span class="soft"
+          >are enough nine times in ten<template v-if="need.skeins.p50 !== need.skeins.p90"
+            >; {{ need.skeins.p50 }} every other time</template
+          >.</span
+        >
+      </p>
+      <p class="small soft">
+        {{ need.loads }} {{ need.loads === 1 ? 'needle load' : 'needle loads' }} from {{ need.cuts }}
+        {{ need.cuts === 1 ? 'cut' : 'cuts' }} of {{ need.cutMm / 10 }} cm<template v-if="need.strandsKept > 0"
+          >; {{ kept(need.strandsKept, need.cutMm) }}</template
+        >.
+      </p>
+      <ThreadBar
+        :front-mm="need.frontMm"
+        :back-mm="need.backMm"
+        :wrap-mm="need.wrapMm"
+        :through-mm="need.throughMm"
+        :slack-mm="need.slackMm"
+        :lost-mm="need.lostMm"
+      />
+    </section>
+    <hr class="rule" />
+    <h3>How you work</h3>
+    <div class="pair">
+      <div class="field">
+        <span id="cut-label" class="label">Working length</span>
+        <NSelect
+          :value="bench.piece.worker.cutMm"
+          :options="CUTS"
+          size="small"
+          aria-labelledby="cut-label"
+          :consistent-menu-width="false"
+          @update:value="(cutMm: number) => bench.edit(setWorker(bench.piece, { cutMm }))"
+        />
+      </div>
+      <div class="field">
+        <span id="start-label" class="label">Thread begun with</span>
+        <NSelect
+          :value="bench.piece.worker.start"
+          :options="STARTS"
+          size="small"
+          aria-labelledby="start-label"
+          @update:value="(start) => bench.edit(setWorker(bench.piece, { start }))"
+        />
+      </div>
+      <div class="field">
+        <span id="satin-label" class="label">Satin worked</span>
+        <NSelect
+          :value="bench.piece.worker.satinFrom"
+          :options="SATIN"
+          size="small"
+          aria-labelledby="satin-label"
+          :consistent-menu-width="false"
+          @update:value="(satinFrom) => bench.edit(setWorker(bench.piece, { satinFrom }))"
+        />
+      </div>
+      <div class="field">
+        <label for="slack">Slack of your hand</label>
+        <NInputNumber
+          :value="Math.round(bench.piece.worker.slack * 100)"
+          size="small"
+          :min="0"
+          :max="30"
+          :input-props="{ id: 'slack' }"
+          @update:value="(percent) => percent !== null && bench.edit(setWorker(bench.piece, { slack: percent / 100 }))"
+        >
+          <template #suffix>%</template>
+        </NInputNumber>
+      </div>
+    </div>
+    <p class="small soft">
+      Of each length the start is lost ({{ WORKING_LENGTH.startMm[bench.piece.worker.start] }} mm) and what must stay to
+      fasten off ({{ WORKING_LENGTH.stopMm }} mm, {{ WORKING_LENGTH.stopForKnotsMm }} mm for knots).
+      {{ WORKING_LENGTH.unpicked * 100 }} % more is reckoned for unpicking.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.need {
+  display: grid;
+  gap: 4px;
+  padding-bottom: 12px;
+  border-bottom: 1px solid var(--chalk);
+}
+.name {
+  display: flex;
+  gap: 9px;
+  align-items: center;
+}
+.buy .figure {
+  font-size: 19px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px 14px;
+}
+</style>

@@ -1,0 +1,19 @@
+import type { PlacedShape } from '@junctura/core/drawing';
+import { formatFine, formatLength, type UnitSystem } from '@junctura/core/measure';
+
+/** The size of a part in words: an area by its area and widest place, a line by its length. */
+export function partSize(placed: PlacedShape, units: UnitSystem): string {
+  if (!placed.box) return 'wholly hidden';
+  if (placed.kind === 'area') {
+    const area =
+      placed.areaMm2 >= 1000
+        ? `${(placed.areaMm2 / 100).toFixed(1)} cm²`
+        : `${placed.areaMm2.toFixed(placed.areaMm2 < 10 ? 1 : 0)} mm²`;
+    return `${area}, ${formatFine(Math.round((placed.widest?.r ?? 0) * 20) / 10)} at its widest`;
+  }
+  if (placed.kind === 'line') return `${formatLength(placed.lengthMm, units)} long`;
+  const count = placed.shape.spots.length / 2;
+  return count === 1 ? 'one spot' : `${count} spots`;
+}
+
+export const KIND_WORDS = { area: 'Area', line: 'Line', spot: 'Spot' } as const;

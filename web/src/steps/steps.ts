@@ -1,0 +1,19 @@
+/** The steps of the work, in the order in which people take them, like marks on a tape. */
+export const STEPS = [
+  { id: 'drawing', name: 'Drawing' },
+  { id: 'hoop', name: 'Hoop' },
+  { id: 'stitches', name: 'Stitches' },
+  { id: 'colours', name: 'Colours' },
+  { id: 'thread', name: 'Thread' },
+  { id: 'transfer', name: 'Transfer' },
+] as const;
+
+export type StepId = (typeof STEPS)[number]['id'];
+
+/** Where a finding is best looked at. */
+export function stepOfFinding(id: string): StepId {
+  if (['outside-hoop', 'near-ring'].includes(id)) return 'hoop';
+  if (['not-read', 'all-hidden'].includes(id)) return 'drawing';
+  if (id === 'lost-in-cloth') return 'colours';
+  return id === 'line-not-covered' ? 'transfer' : 'stitches';
+}

@@ -1,0 +1,235 @@
+import type { Workings } from '@junctura/core/advice';
+import { emptyPiece, type Edit, type Piece } from '@junctura/core/piece';
+import { defineStore } from 'pinia';
+import { computed, markRaw, ref, shallowRef } from 'vue';
+import { loadDemo } from '../keeping/demos.ts';
+import { PieceStore } from '../keeping/pieceStore.ts';
+import { PlannerClient } from '../workers/plannerClient.ts';
+import { History } from './history.ts';
+import { tallyOf, type Tally } from './tally.ts';
+
+const SAVE_AFTER_MS = 400;
+/** Planning that takes longer than this shows that it is under way, ms. */
+const SHOW_BUSY_AFTER_MS = 500;
+/** From this share of the browser's storage on, the person is told. */
+const FULL_SHARE = 0.95;
+
+export type SaveState = 'saved' | 'saving' | 'unsaved';
+
+/** The piece on the bench: it, its history, its workings, and whether it is kept. */
+export const useBench = defineStore('bench', () => {
+  const store = markRaw(new PieceStore(() => Date.now()));
+  const planner = markRaw(new PlannerClient());
+  let history = new History();
+  let revision = 0;
+  let saveTimer: ReturnType<typeof setTimeout> | undefined;
+  let saving: Promise<void> | null = null;
+
+  const piece = shallowRef<Piece>(emptyPiece('none', ''));
+  const workings = shallowRef<Workings | null>(null);
+  const isBusy = ref(false);
+  const problem = ref<string | null>(null);
+  const storageProblem = ref<string | null>(null);
+  const conflict = ref(false);
+  const saveState = ref<SaveState>('saved');
+  const undoLabel = ref<string | null>(null);
+  const redoLabel = ref<string | null>(null);
+  const picked = ref<string[]>([]);
+  /** What the last change made of the tally: its label, and the tally before it. */
+  const lastChange = shallowRef<{ label: string; before: Tally } | null>(null);
+
+  const tally = computed(() => (workings.value ? tallyOf(piece.value, workings.value) : null));
+  const pickedPart = computed(() => piece.value.drawing.parts.find((part) => part.id === picked.value[0]) ?? null);
+
+  /** Opens a stored piece, or a demo that was not opened before. Answers with a problem, or null. */
+  async function open(id: string): Promise<string | null> {
+    if (piece.value.id === id) return null;
+    await flush();
+    const stored = await store.load(id);
+    if (!stored.ok) {
+      if (!id.startsWith('demo-')) return stored.problem;
+      storageProblem.value = stored.problem;
+    }
+    if (stored.ok && stored.value) {
+      take(stored.value.piece, stored.value.revision);
+      return null;
+    }
+    const demo = await loadDemo(id);
+    if (!demo.ok) return id.startsWith('demo-') ? demo.problem : 'This piece is not on this browser’s bench.';
+    take(demo.value, 0);
+    return null;
+  }
+
+  /** Puts a piece on the bench that was read from a file, under an id of its own where that is taken. */
+  async function adopt(incoming: Piece): Promise<string> {
+    await flush();
+    const isTaken = await store.load(incoming.id);
+    const id = isTaken.ok && isTaken.value ? crypto.randomUUID() : incoming.id;
+    take({ ...incoming, id }, 0);
+    await save();
+    return id;
+  }
+
+  function take(next: Piece, storedRevision: number): void {
+    history = new History();
+    revision = storedRevision;
+    piece.value = markRaw(next);
+    workings.value = null;
+    picked.value = [];
+    lastChange.value = null;
+    conflict.value = false;
+    problem.value = null;
+    labels();
+    void replan();
+  }
+
+  /** Carries out an edit; null (nothing would change) is passed over. */
+  function edit(change: Edit | null): void {
+    if (!change) return;
+    remember(change.label);
+    set(history.do(piece.value, change, Date.now()));
+  }
+
+  function undo(): void {
+    if (!undoLabel.value) return;
+    remember(`Undone: ${undoLabel.value}`);
+    set(history.undo(piece.value));
+  }
+
+  function redo(): void {
+    if (!redoLabel.value) return;
+    remember(`Done again: ${redoLabel.value}`);
+    set(history.redo(piece.value));
+  }
+
+  /** Takes a whole other state of this piece, as one edit that can be undone. */
+  function restore(state: Piece, label: string): void {
+    const keys = Object.keys(state) as (keyof Piece)[];
+    const steps = keys
+      .filter((key) => key !== 'id' && JSON.stringify(state[key]) !== JSON.stringify(piece.value[key]))
+      .map((key) => ({ path: [key], before: piece.value[key], after: state[key] }));
+    if (steps.length > 0) edit({ label, steps, mergeKey: null });
+  }
+
+  function remember(label: string): void {
+    const before = tally.value ?? lastChange.value?.before;
+    if (before) lastChange.value = { label, before };
+  }
+
+  function set(next: Piece): void {
+    piece.value = markRaw(next);
+    picked.value = picked.value.filter((id) => next.drawing.parts.some((part) => part.id === id));
+    labels();
+    scheduleSave();
+    void replan();
+  }
+
+  function labels(): void {
+    undoLabel.value = history.undoLabel;
+    redoLabel.value = history.redoLabel;
+  }
+
+  async function replan(): Promise<void> {
+    const timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
+    const planned = await planner.plan(piece.value);
+    clearTimeout(timer);
+    if (planned === null) return;
+    isBusy.value = false;
+    if (planned.ok) {
+      workings.value = markRaw(planned.value);
+      problem.value = null;
+    } else problem.value = `The piece could not be planned: ${planned.problem}`;
+  }
+
+  function scheduleSave(): void {
+    saveState.value = 'unsaved';
+    clearTimeout(saveTimer);
+    saveTimer = setTimeout(() => void save(), SAVE_AFTER_MS);
+  }
+
+  /** One save at a time: a second that is asked for meanwhile follows it. */
+  async function save(): Promise<void> {
+    clearTimeout(saveTimer);
+    saveTimer = undefined;
+    const before = saving;
+    const mine = (async () => {
+      await before;
+      await saveOnce();
+    })();
+    saving = mine;
+    await mine;
+    if (saving === mine) saving = null;
+  }
+
+  async function saveOnce(): Promise<void> {
+    saveState.value = 'saving';
+    const saved = piece.value;
+    const result = await store.save(saved, revision);
+    if (result.type === 'saved') {
+      revision = result.revision;
+      storageProblem.value = await nearlyFull();
+      saveState.value = saved === piece.value ? 'saved' : 'unsaved';
+    } else {
+      saveState.value = 'unsaved';
+      if (result.type === 'conflict') conflict.value = true;
+      else storageProblem.value = result.problem;
+    }
+  }
+
+  async function nearlyFull(): Promise<string | null> {
+    const share = await store.fullness();
+    if (share === null || share < FULL_SHARE) return null;
+    return `The browser’s storage is ${Math.round(share * 100)} % full. Export your pieces to files before it refuses to keep more.`;
+  }
+
+  /** Saves at once what still waits to be saved. */
+  async function flush(): Promise<void> {
+    if (saveTimer !== undefined) await save();
+    else await saving;
+  }
+
+  /** After a conflict: take what the other tab saved, or keep this state as a piece of its own. */
+  async function settleConflict(keepMine: boolean): Promise<string> {
+    const mine = piece.value;
+    if (keepMine) return adopt({ ...mine, id: crypto.randomUUID(), name: `${mine.name} (this tab)` });
+    const stored = await store.load(mine.id);
+    if (stored.ok && stored.value) take(stored.value.piece, stored.value.revision);
+    return mine.id;
+  }
+
+  function pick(ids: string[]): void {
+    picked.value = ids;
+  }
+
+  window.addEventListener('pagehide', () => void flush());
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') void flush();
+  });
+
+  return {
+    store,
+    planner,
+    piece,
+    workings,
+    tally,
+    lastChange,
+    isBusy,
+    problem,
+    storageProblem,
+    conflict,
+    saveState,
+    undoLabel,
+    redoLabel,
+    picked,
+    pickedPart,
+    open,
+    adopt,
+    edit,
+    undo,
+    redo,
+    restore,
+    pick,
+    flush,
+    settleConflict,
+  };
+});

@@ -1,0 +1,54 @@
+import { applyEdit, invertEdit, mergeEdits, type Edit, type Piece } from '@junctura/core/piece';
+
+/** Edits with the same key within this time are one for undo, ms. */
+const MERGE_MS = 1200;
+const DEPTH = 500;
+
+/** What can be undone and done again. */
+export class History {
+  private done: { edit: Edit; at: number }[] = [];
+  private undone: Edit[] = [];
+
+  get undoLabel(): string | null {
+    return this.done.at(-1)?.edit.label ?? null;
+  }
+
+  get redoLabel(): string | null {
+    return this.undone.at(-1)?.label ?? null;
+  }
+
+  /** The piece after an edit, which is remembered. */
+  do(piece: Piece, edit: Edit, now: number): Piece {
+    const outcome = applyEdit(piece, edit);
+    if (!outcome.ok) throw new Error(outcome.problem);
+    const last = this.done.at(-1);
+    if (last && edit.mergeKey !== null && last.edit.mergeKey === edit.mergeKey && now - last.at < MERGE_MS) {
+      this.done[this.done.length - 1] = { edit: mergeEdits(last.edit, edit), at: now };
+    } else {
+      this.done.push({ edit, at: now });
+      if (this.done.length > DEPTH) this.done.shift();
+    }
+    this.undone = [];
+    return outcome.value;
+  }
+
+  undo(piece: Piece): Piece {
+    const entry = this.done.pop();
+    if (!entry) return piece;
+    this.undone.push(entry.edit);
+    return applied(piece, invertEdit(entry.edit));
+  }
+
+  redo(piece: Piece): Piece {
+    const edit = this.undone.pop();
+    if (!edit) return piece;
+    this.done.push({ edit, at: 0 });
+    return applied(piece, edit);
+  }
+}
+
+function applied(piece: Piece, edit: Edit): Piece {
+  const outcome = applyEdit(piece, edit);
+  if (!outcome.ok) throw new Error(outcome.problem);
+  return outcome.value;
+}

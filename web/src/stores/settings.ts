@@ -1,0 +1,42 @@
+import type { UnitSystem } from '@junctura/core/measure';
+import { defineStore } from 'pinia';
+import { ref, watch } from 'vue';
+import { z } from 'zod';
+
+const KEY = 'junctura-settings';
+
+const schema = z.object({
+  units: z.enum(['metric', 'inch']).catch('metric'),
+  theme: z.enum(['light', 'lamp']).catch('light'),
+  /** What a bar of 100 mm measures on this screen, for true size. */
+  screenBarMm: z.number().min(40).max(250).catch(100),
+});
+
+/** What the person likes, kept in this browser. */
+export const useSettings = defineStore('settings', () => {
+  const stored = schema.parse(readStored());
+  const units = ref<UnitSystem>(stored.units);
+  const theme = ref(stored.theme);
+  const screenBarMm = ref(stored.screenBarMm);
+  watch([units, theme, screenBarMm], () => {
+    try {
+      localStorage.setItem(
+        KEY,
+        JSON.stringify({ units: units.value, theme: theme.value, screenBarMm: screenBarMm.value }),
+      );
+    } catch {
+      // Without storage the choice holds until the page is closed.
+    }
+  });
+  watch(theme, (name) => (document.documentElement.dataset['theme'] = name), { immediate: true });
+  return { units, theme, screenBarMm };
+});
+
+function readStored(): object {
+  try {
+    const value: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');
+    return typeof value === 'object' && value !== null ? value : {};
+  } catch {
+    return {};
+  }
+}

@@ -1,0 +1,52 @@
+import { isAccepted, type Workings } from '@junctura/core/advice';
+import { formatDuration, formatThread, type UnitSystem } from '@junctura/core/measure';
+import type { Piece } from '@junctura/core/piece';
+
+/** The figures along the bottom. */
+export interface Tally {
+  readonly widthMm: number;
+  readonly heightMm: number;
+  readonly parts: number;
+  readonly stitches: number;
+  readonly hours: { readonly p10: number; readonly p50: number; readonly p90: number };
+  readonly threadMm: number;
+  readonly skeins: number;
+  readonly findings: number;
+}
+
+export function tallyOf(piece: Piece, { plan, findings }: Workings): Tally {
+  return {
+    widthMm: plan.design.widthMm,
+    heightMm: plan.design.heightMm,
+    parts: plan.parts.length,
+    stitches: plan.totals.stitches,
+    hours: plan.totals.hours,
+    threadMm: plan.totals.threadMm,
+    skeins: plan.totals.skeins90,
+    findings: findings.filter((finding) => !isAccepted(piece, finding)).length,
+  };
+}
+
+/** What a change made of the figures, in words: `+1.4 m`, `−25 min`, `2 findings fewer`. */
+export function differences(before: Tally, after: Tally, units: UnitSystem): string[] {
+  const said: string[] = [];
+  const signed = (value: number, text: string): string => `${value > 0 ? '+' : '−'}${text}`;
+  const thread = after.threadMm - before.threadMm;
+  const hours = after.hours.p50 - before.hours.p50;
+  const counts: [value: number, one: string, many: string][] = [
+    [after.stitches - before.stitches, 'stitch', 'stitches'],
+    [after.parts - before.parts, 'part', 'parts'],
+    [after.skeins - before.skeins, 'skein', 'skeins'],
+  ];
+  if (Math.abs(thread) >= 50) said.push(signed(thread, formatThread(Math.abs(thread), units)));
+  if (Math.abs(hours) * 60 >= 1) said.push(signed(hours, formatDuration(Math.abs(hours))));
+  for (const [value, one, many] of counts) {
+    if (value !== 0) said.push(signed(value, `${Math.abs(value)} ${Math.abs(value) === 1 ? one : many}`));
+  }
+  const findings = after.findings - before.findings;
+  if (findings !== 0) {
+    const n = Math.abs(findings);
+    said.push(`${n} ${n === 1 ? 'finding' : 'findings'} ${findings > 0 ? 'more' : 'fewer'}`);
+  }
+  return said;
+}

@@ -1,0 +1,73 @@
+import type { Workings } from '@junctura/core/advice';
+import type { PlacedShape } from '@junctura/core/drawing';
+import type { Piece } from '@junctura/core/piece';
+import type { PlannedPass } from '@junctura/core/plan';
+import type { PlanNews } from './messages.ts';
+
+/** Gives numbers to objects and remembers which the other side has. */
+class Ledger<T extends object> {
+  private numbers = new Map<T, number>();
+  private next = 1;
+
+  /** Numbers all objects of this turn; those that are new are listed as fresh, those no longer used are forgotten. */
+  enter(objects: readonly T[]): { numbers: number[]; fresh: [number, T][] } {
+    const fresh: [number, T][] = [];
+    const kept = new Map<T, number>();
+    const numbers = objects.map((object) => {
+      const known = kept.get(object) ?? this.numbers.get(object);
+      const number = known ?? this.next++;
+      if (known === undefined) fresh.push([number, object]);
+      kept.set(object, number);
+      return number;
+    });
+    this.numbers = kept;
+    return { numbers, fresh };
+  }
+}
+
+/** The sending side: makes news of workings, leaving out what was sent before. */
+export class NewsWriter {
+  private readonly shapes = new Ledger<PlacedShape>();
+  private readonly passes = new Ledger<PlannedPass>();
+
+  write({ plan, proposals, findings }: Workings): PlanNews {
+    const { parts, ...summary } = plan;
+    const shapes = this.shapes.enter(parts.map(({ placed }) => placed));
+    const passes = this.passes.enter(parts.flatMap((part) => part.passes));
+    let next = 0;
+    return {
+      summary,
+      parts: parts.map((part, i) => ({
+        placed: shapes.numbers[i]!,
+        passes: part.passes.map(() => passes.numbers[next++]!),
+      })),
+      freshShapes: shapes.fresh,
+      freshPasses: passes.fresh,
+      proposals: [...proposals],
+      findings,
+    };
+  }
+}
+
+/** The receiving side: puts workings together again; what did not change is the same object as before. */
+export class NewsReader {
+  private shapes = new Map<number, PlacedShape>();
+  private passes = new Map<number, PlannedPass>();
+
+  read(piece: Piece, news: PlanNews): Workings {
+    const shapes = new Map([...this.shapes, ...news.freshShapes]);
+    const passes = new Map([...this.passes, ...news.freshPasses]);
+    const parts = news.parts.map((part, i) => ({
+      part: piece.drawing.parts[i]!,
+      placed: shapes.get(part.placed)!,
+      passes: part.passes.map((number) => passes.get(number)!),
+    }));
+    this.shapes = keep(shapes, new Set(news.parts.map((part) => part.placed)));
+    this.passes = keep(passes, new Set(news.parts.flatMap((part) => part.passes)));
+    return { plan: { ...news.summary, parts }, proposals: new Map(news.proposals), findings: news.findings };
+  }
+}
+
+function keep<T>(map: ReadonlyMap<number, T>, used: ReadonlySet<number>): Map<number, T> {
+  return new Map([...map].filter(([number]) => used.has(number)));
+}

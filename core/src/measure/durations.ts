@@ -1,7 +1,7 @@
-/** A duration to the nearest 5 minutes: `25 min`, `1 h 40`, `12 h`. */
+/** A duration, from eight minutes on to the nearest five: `40 s`, `25 min`, `1 h 40`, `12 h`. */
 export function formatDuration(hours: number): string {
   const minutes = Math.abs(hours * 60);
-  if (minutes < 1) return '0 min';
+  if (minutes < 1) return `${Math.round(minutes * 60)} s`;
   if (minutes < 8) return `${Math.round(minutes)} min`;
   const rounded = Math.round(minutes / 5) * 5;
   if (rounded < 60) return `${rounded} min`;

@@ -46,8 +46,11 @@ export function formatFine(lengthMm: number): string {
   return `${roundTo(lengthMm, 2)} mm`;
 }
 
-/** A length of thread: metres, or yards. */
+/** A length of thread: metres, or yards; short of a metre in centimetres or inches. */
 export function formatThread(lengthMm: number, system: UnitSystem): string {
+  if (Math.abs(lengthMm) < 950) {
+    return system === 'inch' ? `${Math.round(lengthMm / MM_PER_INCH)} in` : `${Math.round(lengthMm / 10)} cm`;
+  }
   const [value, unit] = system === 'inch' ? [lengthMm / MM_PER_YARD, 'yd'] : [lengthMm / 1000, 'm'];
   return `${roundTo(value, Math.abs(value) < 9.95 ? 1 : 0)} ${unit}`;
 }

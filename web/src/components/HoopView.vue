@@ -121,6 +121,11 @@ function key(event: KeyboardEvent): void {
   event.preventDefault();
 }
 
+/** With only some of the thread shown, what is shown is what is picked and needs no outline. */
+const pickedParts = computed(() =>
+  props.only ? [] : (plan.value?.parts ?? []).filter(({ part }) => bench.picked.includes(part.id)),
+);
+
 /** The longest of these that takes up to a quarter of the width. */
 const ruleMm = computed(() => [100, 50, 20, 10, 5, 2, 1].find((mm) => mm * view.value.pxPerMm <= width.value / 4) ?? 1);
 
@@ -172,7 +177,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
           fill-rule="evenodd"
         />
         <path
-          v-for="{ part, placed } in plan.parts.filter(({ part: p }) => bench.picked.includes(p.id))"
+          v-for="{ part, placed } in pickedParts"
           :key="`picked-${part.id}`"
           :d="partPath(placed)"
           class="halo"
@@ -180,7 +185,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         />
       </g>
     </svg>
-    <div class="rule" aria-hidden="true">
+    <div class="scale" aria-hidden="true">
       <span :style="{ width: `${ruleMm * view.pxPerMm}px` }"></span>
       <em class="figure">{{ formatLength(ruleMm, settings.units) }}</em>
     </div>
@@ -258,7 +263,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
 .air-circle {
   stroke: #5a4a2c;
 }
-.rule {
+.scale {
   position: absolute;
   left: 18px;
   bottom: 14px;
@@ -266,13 +271,16 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
   align-items: center;
   gap: 8px;
   pointer-events: none;
+  padding: 2px 8px;
+  border-radius: 4px;
+  background: color-mix(in srgb, var(--paper) 82%, transparent);
 }
-.rule span {
+.scale span {
   height: 7px;
   border: 1.5px solid var(--ink);
   border-top: 0;
 }
-.rule em {
+.scale em {
   font-style: normal;
   font-size: 14px;
 }

@@ -22,12 +22,11 @@ const shares = computed(() => {
     { id: 'through', name: 'through cloth', mm: props.throughMm },
     { id: 'slack', name: 'slack', mm: props.slackMm },
     { id: 'lost', name: 'starts and ends', mm: props.lostMm },
-  ].filter(({ mm }) => mm > 0.5);
+  ].filter(({ mm }) => mm >= 5);
   const sum = all.reduce((total, { mm }) => total + mm, 0) || 1;
   return all.map((share) => ({ ...share, percent: (share.mm / sum) * 100 }));
 });
-const amount = (mm: number): string =>
-  mm < 95 && settings.units === 'metric' ? `${Math.round(mm / 10)} cm` : formatThread(mm, settings.units);
+const amount = (mm: number): string => formatThread(mm, settings.units);
 </script>
 
 <template>

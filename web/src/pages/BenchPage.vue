@@ -2,7 +2,7 @@
 import { checkPiece, type Piece } from '@junctura/core/piece';
 import { useDropZone } from '@vueuse/core';
 import { NButton } from 'naive-ui';
-import { onMounted, ref } from 'vue';
+import { onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import PieceThumbnail from '../components/PieceThumbnail.vue';
 import SettingsMenu from '../components/SettingsMenu.vue';
@@ -23,8 +23,8 @@ interface Entry {
   readonly about: string;
   readonly piece: Piece | null;
 }
-const demos = ref<Entry[]>([]);
-const own = ref<Entry[]>([]);
+const demos = shallowRef<Entry[]>([]);
+const own = shallowRef<Entry[]>([]);
 
 onMounted(refresh);
 
@@ -79,7 +79,7 @@ async function remove(entry: Entry): Promise<void> {
   const { piece } = entry;
   undoRemoval.value = piece;
 }
-const undoRemoval = ref<Piece | null>(null);
+const undoRemoval = shallowRef<Piece | null>(null);
 async function putBack(): Promise<void> {
   const piece = undoRemoval.value;
   undoRemoval.value = null;
@@ -93,7 +93,7 @@ async function putBack(): Promise<void> {
     <header>
       <h1>Junctura</h1>
       <p class="soft">Your drawing, in thread: which stitch, how much of it, how long it takes.</p>
-      <SettingsMenu class="settings" />
+      <div class="settings"><SettingsMenu /></div>
     </header>
 
     <section class="intake" aria-label="Bring in a drawing">

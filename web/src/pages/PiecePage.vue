@@ -3,7 +3,7 @@ import { PIECE_EXTENSION, renamePiece, writePiece, checkPiece } from '@junctura/
 import { Redo2, Undo2, X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NAlert, NButton, NDropdown, NModal } from 'naive-ui';
-import { computed, ref, watch, type Component } from 'vue';
+import { computed, ref, shallowRef, watch, type Component } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import FindingsList from '../components/FindingsList.vue';
 import HoopView from '../components/HoopView.vue';
@@ -89,7 +89,7 @@ function exportPiece(): void {
   saveFile(fileName(bench.piece.name, PIECE_EXTENSION), writePiece(bench.piece), 'application/json');
 }
 
-const snapshots = ref<Snapshot[] | null>(null);
+const snapshots = shallowRef<Snapshot[] | null>(null);
 async function showSnapshots(): Promise<void> {
   const found = await bench.store.snapshots(bench.piece.id);
   snapshots.value = found.ok ? found.value : [];

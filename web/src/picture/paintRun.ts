@@ -1,12 +1,13 @@
 import { TONE_STEPS, type ThreadTones } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
+import { StrandBrush } from './strandTexture.ts';
 
 /** From which way the light comes, across the cloth: from the upper left. */
 const LIGHT_X = -0.55;
 const LIGHT_Y = -0.83;
 
 /** Widths of the laid thread in pixels at which more of it is drawn. */
-const DETAIL_PX = { strands: 5, twist: 11 } as const;
+const DETAIL_PX = { strands: 6.5 } as const;
 
 /** Thread lies across the light when it is bright and along it when it is dull: the tone for a direction. */
 export function toneOf(dx: number, dy: number): number {
@@ -30,31 +31,37 @@ export interface Run {
 export function paintRun(brush: Brush, run: Run, tones: ThreadTones): void {
   if (run.width >= DETAIL_PX.strands) return paintStrands(brush, run, tones);
   const { x0, y0, x1, y1, width } = run;
-  const tone = toneOf(x1 - x0, y1 - y0);
-  if (width > 1.3) {
-    brush.strokeStyle = tones.edge;
-    brush.lineWidth = width;
-    line(brush, x0, y0, x1, y1);
+  const [wayX, wayY] = [x1 - x0, y1 - y0];
+  const tone = toneOf(wayX, wayY);
+  if (width <= 1.3) {
+    brush.strokeStyle = tones.body[tone]!;
+    brush.lineWidth = Math.max(width, 0.7);
+    return line(brush, x0, y0, x1, y1);
   }
+  // Round ends, drawn in by what they add: thread narrows where it dives into the cloth.
+  const length = Math.sqrt(wayX * wayX + wayY * wayY) || 1;
+  const inset = Math.min(width * ROUND_IN, length * 0.4) / length;
+  const [ax, ay, bx, by] = [x0 + wayX * inset, y0 + wayY * inset, x1 - wayX * inset, y1 - wayY * inset];
+  brush.lineCap = 'round';
+  brush.strokeStyle = tones.edge;
+  brush.lineWidth = width;
+  line(brush, ax, ay, bx, by);
   brush.strokeStyle = tones.body[tone]!;
-  brush.lineWidth = width > 1.3 ? width * 0.74 : Math.max(width, 0.7);
-  line(brush, x0, y0, x1, y1);
-  if (width > 3 && tone > 2) {
+  brush.lineWidth = width * 0.76;
+  line(brush, ax, ay, bx, by);
+  if (width > 2.6) {
     // The sheen along the side that faces the light.
-    const length = Math.hypot(x1 - x0, y1 - y0) || 1;
-    const side = (x1 - x0) * LIGHT_Y - (y1 - y0) * LIGHT_X > 0 ? -1 : 1;
-    const [nx, ny] = [(-(y1 - y0) / length) * side * width * 0.14, ((x1 - x0) / length) * side * width * 0.14];
-    brush.strokeStyle = tones.body[TONE_STEPS - 1]!;
-    brush.lineWidth = width * 0.22;
-    line(
-      brush,
-      x0 + nx + (x1 - x0) * 0.08,
-      y0 + ny + (y1 - y0) * 0.08,
-      x1 + nx - (x1 - x0) * 0.08,
-      y1 + ny - (y1 - y0) * 0.08,
-    );
+    const side = (wayX * LIGHT_Y - wayY * LIGHT_X > 0 ? -1 : 1) * width * 0.13;
+    const [nx, ny] = [(-wayY / length) * side, (wayX / length) * side];
+    brush.strokeStyle = tones.body[Math.min(TONE_STEPS - 1, tone + 2)]!;
+    brush.lineWidth = width * 0.26;
+    line(brush, ax + nx, ay + ny, bx + nx, by + ny);
   }
+  brush.lineCap = 'butt';
 }
+
+/** How far round ends are drawn in, in widths. */
+const ROUND_IN = 0.36;
 
 function line(brush: Brush, x0: number, y0: number, x1: number, y1: number): void {
   brush.beginPath();
@@ -74,86 +81,41 @@ function paintStrands(brush: Brush, run: Run, tones: ThreadTones): void {
   const [dx, dy] = [(x1 - x0) / length, (y1 - y0) / length];
   const shown = strands > 6 ? 8 : strands;
   const strand = width / shown;
-  const tone = toneOf(dx, dy);
-  const pinched = Math.min(length * 0.28, width * 0.9);
+  const pinched = Math.min(length * 0.3, width * 0.9);
   brush.lineCap = 'round';
   paintShadow(brush, run, dx, dy, pinched);
+  const thread = new StrandBrush(brush, tones, toneOf(dx, dy), strand * 1.04, dx * LIGHT_Y - dy * LIGHT_X < 0);
   for (let i = 0; i < shown; i++) {
     const out = (i + 0.5) * strand - width / 2;
-    const path = (shift: number): void => {
-      const [nx, ny] = [-dy * (out + shift), dx * (out + shift)];
-      const [px, py] = [nx * PINCH, ny * PINCH];
-      brush.beginPath();
-      brush.moveTo(x0 + px, y0 + py);
-      brush.quadraticCurveTo(
-        x0 + nx + (dx * pinched) / 2,
-        y0 + ny + (dy * pinched) / 2,
-        x0 + nx + dx * pinched,
-        y0 + ny + dy * pinched,
-      );
-      brush.lineTo(x1 + nx - dx * pinched, y1 + ny - dy * pinched);
-      brush.quadraticCurveTo(x1 + nx - (dx * pinched) / 2, y1 + ny - (dy * pinched) / 2, x1 + px, y1 + py);
-      brush.stroke();
-    };
-    brush.strokeStyle = tones.edge;
-    brush.lineWidth = strand * 1.06;
-    path(0);
-    const towardsLight = -dy * LIGHT_X + dx * LIGHT_Y > 0 ? 1 : -1;
-    brush.strokeStyle = tones.body[Math.max(0, tone - 1)]!;
-    brush.lineWidth = strand * 0.86;
-    path(0);
-    brush.strokeStyle = tones.body[Math.min(TONE_STEPS - 1, tone + 2)]!;
-    brush.lineWidth = strand * 0.42;
-    path(towardsLight * strand * 0.14);
-    if (strand >= DETAIL_PX.twist / 2) paintTwist(brush, run, { dx, dy, out, strand, length, pinched }, tones, tone);
+    const place = (along: number, share: number): [number, number] => [
+      x0 + dx * along - dy * out * share,
+      y0 + dy * along + dx * out * share,
+    ];
+    let [px, py] = place(strand * 0.3, PINCH);
+    let from = strand * 0.3;
+    for (const [along, share] of STRAND_SHAPE) {
+      const to = along <= 0.5 ? along * 2 * pinched : length - (1 - along) * 2 * pinched;
+      const [qx, qy] = place(Math.max(from, Math.min(to, length - strand * 0.3)), PINCH + (1 - PINCH) * share);
+      thread.stroke({ x0: px, y0: py, x1: qx, y1: qy }, from + i * strand * 0.7);
+      [px, py, from] = [qx, qy, Math.max(from, to)];
+    }
   }
   brush.lineCap = 'butt';
 }
 
-interface StrandPlace {
-  readonly dx: number;
-  readonly dy: number;
-  readonly out: number;
-  readonly strand: number;
-  readonly length: number;
-  readonly pinched: number;
-}
-
-/** The two plies of a strand show as slanting lines: darker in the grooves, a glint on each turn. */
-function paintTwist(
-  brush: Brush,
-  { x0, y0 }: Run,
-  { dx, dy, out, strand, length, pinched }: StrandPlace,
-  tones: ThreadTones,
-  tone: number,
-): void {
-  const pitch = strand * 1.15;
-  const half = strand * 0.36;
-  const lean = strand * 0.34;
-  const turns = Math.floor((length - pinched * 0.7) / pitch);
-  const start = (length - turns * pitch) / 2;
-  const paint = (style: string, width: number, shift: number, reach: number): void => {
-    brush.strokeStyle = style;
-    brush.lineWidth = width;
-    brush.beginPath();
-    for (let turn = 0; turn <= turns; turn++) {
-      const at = start + turn * pitch + shift;
-      const ends = Math.min(1, Math.min(at, length - at) / Math.max(1, pinched));
-      if (ends <= 0) continue;
-      const side = out * (PINCH + (1 - PINCH) * ends);
-      const cx = x0 + dx * at - dy * side;
-      const cy = y0 + dy * at + dx * side;
-      brush.moveTo(cx - dx * lean * reach + dy * half * reach, cy - dy * lean * reach - dx * half * reach);
-      brush.lineTo(cx + dx * lean * reach - dy * half * reach, cy + dy * lean * reach + dx * half * reach);
-    }
-    brush.stroke();
-  };
-  brush.globalAlpha = 0.5;
-  paint(tones.edge, Math.max(0.8, strand * 0.11), 0, 1);
-  brush.globalAlpha = tone > 2 ? 0.5 : 0.28;
-  paint(tones.glint, Math.max(0.7, strand * 0.1), pitch * 0.42, 0.55);
-  brush.globalAlpha = 1;
-}
+/**
+ * How a strand opens out from its hole and closes again: places along it (up to a half from the one hole, from there on
+ * from the other) and how far it is out there.
+ */
+const STRAND_SHAPE: readonly (readonly [along: number, share: number])[] = [
+  [0.15, 0.55],
+  [0.3, 0.88],
+  [0.5, 1],
+  [0.501, 1],
+  [0.7, 0.88],
+  [0.85, 0.55],
+  [1, 0],
+];
 
 /** Thread stands off the cloth: a soft shade on the side away from the light. */
 function paintShadow(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, dy: number, pinched: number): void {
@@ -174,6 +136,7 @@ export function paintLoop(
   strands: number,
   tones: ThreadTones,
 ): void {
+  if (width >= DETAIL_PX.strands) return paintLoopStrands(brush, points, width, strands, tones);
   const trace = (shiftX: number, shiftY: number): void => {
     brush.beginPath();
     brush.moveTo(points[0]! + shiftX, points[1]! + shiftY);
@@ -187,11 +150,6 @@ export function paintLoop(
   };
   brush.lineJoin = 'round';
   brush.lineCap = 'round';
-  if (width > DETAIL_PX.strands) {
-    brush.strokeStyle = 'rgba(30, 22, 12, 0.22)';
-    brush.lineWidth = width;
-    trace(-LIGHT_X * width * 0.16, -LIGHT_Y * width * 0.16);
-  }
   if (width > 1.3) {
     brush.strokeStyle = tones.edge;
     brush.lineWidth = width;
@@ -206,14 +164,64 @@ export function paintLoop(
     brush.lineWidth = width * 0.3;
     trace(LIGHT_X * width * 0.16, LIGHT_Y * width * 0.16);
   }
-  if (width > DETAIL_PX.strands && strands > 1) {
-    brush.strokeStyle = tones.edge;
-    brush.globalAlpha = 0.45;
-    brush.lineWidth = Math.max(0.6, width * 0.05);
-    trace(0, 0);
-    brush.globalAlpha = 1;
+  brush.lineCap = 'butt';
+}
+
+/** A loop seen close: its strands follow the curve side by side. */
+function paintLoopStrands(
+  brush: Brush,
+  points: readonly number[],
+  width: number,
+  strands: number,
+  tones: ThreadTones,
+): void {
+  const curve = smoothed(points);
+  const shown = Math.min(strands, 6);
+  const strand = width / shown;
+  brush.lineCap = 'round';
+  brush.lineJoin = 'round';
+  brush.strokeStyle = 'rgba(30, 22, 12, 0.22)';
+  brush.lineWidth = width;
+  brush.beginPath();
+  for (let i = 0; i < curve.length; i += 2) {
+    brush.lineTo(curve[i]! - LIGHT_X * width * 0.16, curve[i + 1]! - LIGHT_Y * width * 0.16);
+  }
+  brush.stroke();
+  for (let k = 0; k < shown; k++) {
+    const out = (k + 0.5) * strand - width / 2;
+    let along = k * strand * 0.7;
+    for (let i = 2; i < curve.length; i += 2) {
+      const [ax, ay, bx, by] = [curve[i - 2]!, curve[i - 1]!, curve[i]!, curve[i + 1]!];
+      const length = Math.hypot(bx - ax, by - ay);
+      if (length < 0.01) continue;
+      const [dx, dy] = [(bx - ax) / length, (by - ay) / length];
+      const isLitAbove = dx * LIGHT_Y - dy * LIGHT_X < 0;
+      const thread = new StrandBrush(brush, tones, toneOf(dx, dy), strand * 1.04, isLitAbove);
+      const [nx, ny] = [-dy * out, dx * out];
+      thread.stroke({ x0: ax + nx, y0: ay + ny, x1: bx + nx, y1: by + ny }, along);
+      along += length;
+    }
   }
   brush.lineCap = 'butt';
+}
+
+const PIECES_PER_CURVE = 5;
+
+/** Points on the quadratic curves between the middles of a polyline's edges. */
+function smoothed(points: readonly number[]): number[] {
+  const curve = [points[0]!, points[1]!];
+  for (let i = 2; i + 3 < points.length; i += 2) {
+    const [sx, sy] = [curve.at(-2)!, curve.at(-1)!];
+    const isLast = i + 5 > points.length;
+    const ex = isLast ? points[i + 2]! : (points[i]! + points[i + 2]!) / 2;
+    const ey = isLast ? points[i + 3]! : (points[i + 1]! + points[i + 3]!) / 2;
+    for (let k = 1; k <= PIECES_PER_CURVE; k++) {
+      const t = k / PIECES_PER_CURVE;
+      const [a, b, c] = [(1 - t) ** 2, 2 * t * (1 - t), t * t];
+      curve.push(a * sx + b * points[i]! + c * ex, a * sy + b * points[i + 1]! + c * ey);
+    }
+  }
+  return curve;
 }
 
 /** A round knot: a ball of wound thread, its windings running over it in arcs. */

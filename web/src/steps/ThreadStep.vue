@@ -53,7 +53,8 @@ function pick(colourId: string): void {
       <p class="buy">
         <strong class="figure">{{ need.skeins.p90 }}</strong> {{ need.skeins.p90 === 1 ? 'skein' : 'skeins' }}
         <span class="soft"
-          >are enough nine times in ten<template v-if="need.skeins.p50 !== need.skeins.p90"
+          >{{ need.skeins.p90 === 1 ? 'is' : 'are' }} enough nine times in ten<template
+            v-if="need.skeins.p50 !== need.skeins.p90"
             >; {{ need.skeins.p50 }} every other time</template
           >.</span
         >
@@ -73,7 +74,6 @@ function pick(colourId: string): void {
         :lost-mm="need.lostMm"
       />
     </section>
-    <hr class="rule" />
     <h3>How you work</h3>
     <div class="pair">
       <div class="field">

@@ -54,7 +54,7 @@ module.exports = {
       name: 'web-knows-no-server',
       severity: 'error',
       from: { path: '^web/' },
-      to: { path: '^(server|cli|demo|e2e|bench)/' },
+      to: { path: '^(server|cli|demo|e2e|bench)/', pathNot: '^demo/pieces/' },
     },
     {
       name: 'server-and-cli-know-no-web',

@@ -1,5 +1,5 @@
 import { differenceCiede2000, modeLab65, modeRgb, parse, useMode, type Lab65 } from 'culori/fn';
-import { z } from 'zod';
+import { z } from '../measure/index.ts';
 
 useMode(modeRgb);
 const toLab65 = useMode(modeLab65);

@@ -30,8 +30,10 @@ interface Chain {
   readonly bottomV: number;
 }
 
-/** Turns of the outline smaller than this (mm) across the scanlines are wobble and do not divide a cell. */
+/** Edges that rise less than this (mm) are level. */
 const SAME_V = 1e-9;
+/** Turns of the outline that are nearer to each other than this (mm) across the scanlines are taken as one. */
+const THINNEST_SLAB = 0.004;
 
 /**
  * Divides a region into cells for a direction of stitches, by sweeping a line over it: wherever the outline turns,
@@ -41,14 +43,13 @@ const SAME_V = 1e-9;
 export function scanCells(region: Region, frame: ScanFrame): ScanCell[] {
   const chains = region.flatMap((ring) => fallingChains(turned(ring, frame)));
   chains.sort((a, b) => a.topV - b.topV);
-  const events = [...new Set(chains.flatMap((chain) => [chain.topV, chain.bottomV]))].sort((a, b) => a - b);
+  const events = eventsOf(chains);
   const cells: ScanCell[] = [];
   let open = new Map<Chain, { right: Chain; topV: number }>();
   let active: Chain[] = [];
   let nextChain = 0;
   for (let i = 0; i + 1 < events.length; i++) {
     const [from, to] = [events[i]!, events[i + 1]!];
-    if (to - from < SAME_V) continue;
     const middle = (from + to) / 2;
     while (nextChain < chains.length && chains[nextChain]!.topV < middle) active.push(chains[nextChain++]!);
     active = active.filter((chain) => chain.bottomV > middle);
@@ -68,6 +69,16 @@ export function scanCells(region: Region, frame: ScanFrame): ScanCell[] {
   const end = events.at(-1) ?? 0;
   for (const [left, { right, topV }] of open) cells.push(makeCell(left, right, topV, end));
   return cells.sort((a, b) => a.topV - b.topV);
+}
+
+/** Where chains begin or end, from top to bottom; what is too near to the last is taken with it. */
+function eventsOf(chains: readonly Chain[]): number[] {
+  const all = chains.flatMap((chain) => [chain.topV, chain.bottomV]).sort((a, b) => a - b);
+  const events: number[] = [];
+  for (const v of all) if (events.length === 0 || v - events.at(-1)! >= THINNEST_SLAB) events.push(v);
+  const last = all.at(-1);
+  if (events.length > 1 && last !== undefined) events[events.length - 1] = last;
+  return events;
 }
 
 function makeCell(left: Chain, right: Chain, topV: number, bottomV: number): ScanCell {

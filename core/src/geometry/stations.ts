@@ -131,19 +131,51 @@ function stepEffort(run: Run, stepMm: number, reach: number): Float64Array {
   return effort;
 }
 
-/** Curvature (1/mm) at each point of a run, from the turn over half the neighbouring lengths. */
+/** Curvature (1/mm) at each point of a run, over a window of half a step. */
 function bendAt(run: Run, stepMm: number): Float64Array {
-  const count = run.lengths.length;
-  const bend = new Float64Array(count);
-  for (let i = 1; i + 1 < count; i++) {
-    const span = (run.lengths[i + 1]! - run.lengths[i - 1]!) / 2;
-    bend[i] = Math.abs(turnAt(run.points, i)) / Math.max(span, stepMm / 8);
+  const heading = new Heading(run);
+  const window = Math.min(stepMm / 2, run.lengthMm);
+  return run.lengths.map((at) => heading.bend(at, window));
+}
+
+/** Which way a run heads: the direction of each edge holds at its middle and turns evenly from there to the next. */
+class Heading {
+  private readonly at: Float64Array;
+  private readonly angle: Float64Array;
+
+  constructor({ points, lengths }: Run) {
+    const edges = Math.max(1, lengths.length - 1);
+    this.at = new Float64Array(edges);
+    this.angle = new Float64Array(edges);
+    for (let i = 0; i < edges; i++) {
+      this.at[i] = (lengths[i]! + lengths[i + 1]!) / 2;
+      const direction = Math.atan2(points[2 * i + 3]! - points[2 * i + 1]!, points[2 * i + 2]! - points[2 * i]!);
+      const before = i === 0 ? direction : this.angle[i - 1]!;
+      const turn = direction - before;
+      this.angle[i] = before + turn - 2 * Math.PI * Math.round(turn / (2 * Math.PI));
+    }
   }
-  if (count > 2) {
-    bend[0] = bend[1]!;
-    bend[count - 1] = bend[count - 2]!;
+
+  /** The curvature around a place: how much the run turns within a window, over the window. */
+  bend(atMm: number, windowMm: number): number {
+    const from = Math.max(this.at[0]!, Math.min(atMm - windowMm / 2, this.at.at(-1)! - windowMm));
+    const to = Math.min(this.at.at(-1)!, from + windowMm);
+    return to > from ? Math.abs(this.angleAt(to) - this.angleAt(from)) / (to - from) : 0;
   }
-  return bend;
+
+  private angleAt(atMm: number): number {
+    const { at, angle } = this;
+    let [low, high] = [0, at.length - 1];
+    if (atMm <= at[low]!) return angle[low]!;
+    if (atMm >= at[high]!) return angle[high]!;
+    while (high - low > 1) {
+      const middle = (low + high) >> 1;
+      if (at[middle]! <= atMm) low = middle;
+      else high = middle;
+    }
+    const share = (atMm - at[low]!) / (at[high]! - at[low]!);
+    return angle[low]! + share * (angle[high]! - angle[low]!);
+  }
 }
 
 /** Walks along a run: asked for rising lengths it answers each in constant time. */
@@ -177,17 +209,10 @@ const BEND_WINDOW_MM = 1;
 export function tightestRadiusMm(line: Polyline): number {
   let sharpest = 0;
   for (const run of runsOf(line)) {
-    const walker = new RunWalker(run);
-    const [a, b] = [
-      { x: 0, y: 0, dx: 0, dy: 0 },
-      { x: 0, y: 0, dx: 0, dy: 0 },
-    ];
-    for (let at = 0; at + BEND_WINDOW_MM <= run.lengthMm; at += BEND_WINDOW_MM / 2) {
-      walker.at(at, a);
-      walker.at(at + BEND_WINDOW_MM, b);
-      const turn = Math.abs(Math.atan2(a.dx * b.dy - a.dy * b.dx, a.dx * b.dx + a.dy * b.dy));
-      sharpest = Math.max(sharpest, turn / BEND_WINDOW_MM);
+    const heading = new Heading(run);
+    for (let at = 0; at <= run.lengthMm; at += BEND_WINDOW_MM / 2) {
+      sharpest = Math.max(sharpest, heading.bend(at, Math.min(BEND_WINDOW_MM, run.lengthMm)));
     }
   }
-  return sharpest > 0 ? 1 / sharpest : Infinity;
+  return sharpest > 1e-9 ? 1 / sharpest : Infinity;
 }

@@ -3,7 +3,7 @@ export { AIR_MM, clothCutMm, HOOP_RANGE_MM, HOOP_SIZES_MM, innerDiameterMm } fro
 export { DEFAULT_SLACK, SECONDS, WORKING_LENGTH } from './lengths.ts';
 export { DEFAULT_MARK, markOf, MARKS, type Mark } from './marks.ts';
 export { NEEDLE_NAMES, needleFor, wrappingNeedle, type Needle } from './needles.ts';
-export { nearestShades, shadeOf, THRUMWICK, type Shade, type ThreadRange } from './ranges.ts';
+export { nearestShade, nearestShades, shadeOf, THRUMWICK, type Shade, type ThreadRange } from './ranges.ts';
 export {
   bundleDiameterMm,
   FOLDED_STRANDS,

@@ -81,12 +81,11 @@ const UNIT_MM: Record<string, number> = {
  * @returns millimetres, or null where the text is not a length.
  */
 export function parseLength(text: string, system: UnitSystem): number | null {
-  const match = /^\s*(-?)(?:(\d+(?:[.,]\d+)?))?(?:\s*(\d+)\/(\d+))?\s*([a-z"″]*)\s*$/i.exec(text);
+  const match = /^\s*(-?)(?:(\d+(?:[.,]\d+)?)(?:\s+(\d+\/\d+))?|(\d+\/\d+))\s*([a-z"″]*)\s*$/i.exec(text);
   if (!match) return null;
-  const [, sign, whole, over, under, unitText] = match;
-  if (whole === undefined && over === undefined) return null;
-  const fraction = over === undefined ? 0 : Number(over) / Number(under);
-  const amount = Number((whole ?? '0').replace(',', '.')) + fraction;
+  const [, sign, whole, besides, alone, unitText] = match;
+  const [over, under] = (besides ?? alone ?? '0/1').split('/').map(Number);
+  const amount = Number((whole ?? '0').replace(',', '.')) + over! / under!;
   const unit = unitText === '' || unitText === undefined ? undefined : unitText.toLowerCase();
   const unitMm = unit === undefined ? (system === 'inch' ? MM_PER_INCH : 1) : UNIT_MM[unit];
   if (unitMm === undefined || !Number.isFinite(amount)) return null;

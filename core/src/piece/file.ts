@@ -66,11 +66,13 @@ function describe(value: unknown): string {
   return value === undefined ? 'missing' : `“${String(value).slice(0, 40)}”`;
 }
 
-/** Where the text stops being JSON, by line where the engine tells the position. */
+/** Where the text stops being JSON. Engines tell it by position, by line, or by quoting the place. */
 function jsonFault(error: unknown, text: string): string {
   const message = error instanceof Error ? error.message : '';
-  const position = /position (\d+)/.exec(message);
-  const at = position ? Number(position[1]) : text.length;
-  const line = text.slice(0, at).split('\n').length;
-  return at >= text.trimEnd().length ? `it breaks off at line ${line}` : `line ${line} is not sound JSON`;
+  const told = /position (\d+)/.exec(message)?.[1];
+  const breaksOff = /end of JSON|unterminated/i.test(message) || Number(told) >= text.trimEnd().length;
+  if (breaksOff) return `it breaks off at line ${text.trimEnd().split('\n').length}`;
+  const quoted = /"(.+)"(?:\.\.\.)? is not valid JSON/s.exec(message)?.[1]?.replace(/^\.\.\./, '');
+  const at = told === undefined ? text.indexOf(quoted ?? '\0') : Number(told);
+  return at < 0 ? 'it is not sound JSON' : `line ${text.slice(0, at).split('\n').length} is not sound JSON`;
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../measure/index.ts';
 import { hexColour } from '../colour/index.ts';
 import { flattenPath } from '../geometry/index.ts';
 import {
@@ -13,9 +13,6 @@ import {
   threadKind,
 } from '../materials/index.ts';
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
-
-// Zod's compiled parsers need `new Function`, which the application's content policy forbids.
-z.config({ jitless: true });
 
 export const PIECE_FORMAT = 'junctura-piece';
 export const PIECE_VERSION = 1;

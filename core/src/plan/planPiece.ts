@@ -5,7 +5,7 @@ import {
   clothOf,
   FOLDED_STRANDS,
   innerDiameterMm,
-  nearestShades,
+  nearestShade,
   SECONDS,
   shadeOf,
   threadKind,
@@ -102,9 +102,9 @@ export function sumUp(piece: Piece, parts: readonly PlannedPart[]): Plan {
   const box = boxOf(shapes.flatMap((placed) => [...pointsOf(placed.shape)]));
   const circle = circleAround(shapes);
   const groups = needleGroups(piece, parts);
-  const groupsOf = (colourId: string): number =>
-    [...groups.values()].filter((group) => group.colourId === colourId).length;
-  const colours = [...groups.values()].map((group) => colourNeed(piece, group, groupsOf(group.colourId) === 1));
+  const threadsOf = new Map<string, number>();
+  for (const { colourId } of groups.values()) threadsOf.set(colourId, (threadsOf.get(colourId) ?? 0) + 1);
+  const colours = [...groups.values()].map((group) => colourNeed(piece, group, threadsOf.get(group.colourId) === 1));
   const passes = parts.flatMap((planned) => planned.passes);
   const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);
   return {
@@ -148,15 +148,16 @@ interface NeedleGroup {
 /** Passes by colour and kind of thread, in the order of the palette, each by strand count. */
 function needleGroups(piece: Piece, parts: readonly PlannedPart[]): Map<string, NeedleGroup> {
   const groups = new Map<string, NeedleGroup>();
-  for (const colour of piece.palette) {
-    for (const { part, passes } of parts) {
-      if (part.colour !== colour.id) continue;
-      for (const pass of passes) {
-        const key = `${colour.id}|${pass.thread}`;
-        const group = groups.get(key) ?? { colourId: colour.id, thread: pass.thread, byStrands: new Map() };
-        groups.set(key, group);
-        group.byStrands.set(pass.strands, [...(group.byStrands.get(pass.strands) ?? []), pass]);
-      }
+  const byColour = new Map<string, PlannedPass[]>(piece.palette.map(({ id }) => [id, []]));
+  for (const { part, passes } of parts) byColour.get(part.colour)?.push(...passes);
+  for (const [colourId, passes] of byColour) {
+    for (const pass of passes) {
+      const key = `${colourId}|${pass.thread}`;
+      const group = groups.get(key) ?? { colourId, thread: pass.thread, byStrands: new Map() };
+      groups.set(key, group);
+      const alike = group.byStrands.get(pass.strands) ?? [];
+      group.byStrands.set(pass.strands, alike);
+      alike.push(pass);
     }
   }
   return groups;
@@ -217,6 +218,6 @@ function colourNeed(piece: Piece, group: NeedleGroup, isOnlyThread: boolean): { 
 export function colourName({ hex, shade }: Piece['palette'][number]): { name: string; hex: string } {
   const chosen = shade === null ? undefined : shadeOf(shade);
   if (chosen) return { name: `${chosen.name} (${chosen.code})`, hex: chosen.hex };
-  const [nearest] = nearestShades(hex, 1);
-  return { name: `near ${nearest!.item.name} (${nearest!.item.code})`, hex };
+  const { item } = nearestShade(hex);
+  return { name: `near ${item.name} (${item.code})`, hex };
 }

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import { z } from '../measure/index.ts';
 
 /** A number that a stitch can be given. */
 export interface NumberParam {

@@ -1,7 +1,6 @@
-import type { UnitSystem } from '@junctura/core/measure';
+import { z, type UnitSystem } from '@junctura/core/measure';
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
-import { z } from 'zod';
 
 const KEY = 'junctura-settings';
 

@@ -1,25 +1,21 @@
-import type { ScanCell } from '../../geometry/index.ts';
+import { NearestPoints, type ScanCell } from '../../geometry/index.ts';
 
 /**
  * The order in which the cells of a filling are worked, and from which end: always on to the nearest end of a cell that is
  * not yet worked, beginning with the first.
  */
 export function cellOrder(cells: readonly ScanCell[]): { cell: ScanCell; fromTop: boolean }[] {
-  const waiting = new Set(cells);
+  const ends = Float64Array.from(cells.flatMap((cell) => [...middleOf(cell, true), ...middleOf(cell, false)]));
+  const waiting = new NearestPoints(ends);
   const order: { cell: ScanCell; fromTop: boolean }[] = [];
-  let [u, v] = cells[0] ? middleOf(cells[0], true) : [0, 0];
-  while (waiting.size > 0) {
-    let [best, bestFromTop, bestWay] = [null as ScanCell | null, true, Infinity];
-    for (const cell of waiting) {
-      for (const fromTop of [true, false]) {
-        const [eu, ev] = middleOf(cell, fromTop);
-        const way = Math.hypot(eu - u, ev - v);
-        if (way < bestWay) [best, bestFromTop, bestWay] = [cell, fromTop, way];
-      }
-    }
-    waiting.delete(best!);
-    order.push({ cell: best!, fromTop: bestFromTop });
-    [u, v] = middleOf(best!, !bestFromTop);
+  let end: number | null = cells.length > 0 ? 0 : null;
+  while (end !== null) {
+    const fromTop = end % 2 === 0;
+    order.push({ cell: cells[end >> 1]!, fromTop });
+    waiting.remove(end);
+    const other: number = end ^ 1;
+    waiting.remove(other);
+    end = waiting.nearest(ends[2 * other]!, ends[2 * other + 1]!);
   }
   return order;
 }

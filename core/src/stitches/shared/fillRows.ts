@@ -1,4 +1,4 @@
-import { cellRows, scanCells, scanFrame, simplifyRegion, type Region } from '../../geometry/index.ts';
+import { cellRows, scanCells, scanFrame, simplifyRegion, type Region, type ScanCell } from '../../geometry/index.ts';
 import { cellOrder } from './fillOrder.ts';
 
 /** Wobble of the outline below this is not worth a stitch of its own, mm. */
@@ -21,12 +21,15 @@ export function fillRows(
 ): { blocks: RowBlock[]; ux: number; uy: number } {
   const frame = scanFrame(angleRad);
   const cells = scanCells(simplifyRegion(region, WOBBLE_MM), frame);
-  const blocks: RowBlock[] = [];
-  for (const { cell, fromTop } of cellOrder(cells)) {
+  const worked = new Map<ScanCell, Float64Array>();
+  for (const cell of cells) {
     const rows = cellRows(cell, spacingMm, cells.length === 1);
-    const count = rows.length / 3;
-    if (count > 0) blocks.push({ rows: fromTop ? rows : reversed(rows), count });
+    if (rows.length > 0) worked.set(cell, rows);
   }
+  const blocks = cellOrder([...worked.keys()]).map(({ cell, fromTop }) => {
+    const rows = worked.get(cell)!;
+    return { rows: fromTop ? rows : reversed(rows), count: rows.length / 3 };
+  });
   return { blocks, ux: frame.ux, uy: frame.uy };
 }
 

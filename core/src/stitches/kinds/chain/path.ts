@@ -3,7 +3,7 @@ import type { MoveSink } from '../../moves.ts';
 import { forEachRun, type Place } from '../../shared/alongLines.ts';
 
 /** Half the width of a loop, in laid widths. */
-const HALF_LOOP = 0.62;
+const HALF_LOOP = 0.75;
 /** Where the two sides of a loop lie, as shares of its length, and how far out there. */
 const SIDES: readonly (readonly [along: number, out: number])[] = [
   [0.25, 0.8],
@@ -11,7 +11,7 @@ const SIDES: readonly (readonly [along: number, out: number])[] = [
   [0.9, 0.75],
 ];
 /** How far the loop's end lies beyond the thread that comes up inside it, in laid widths. */
-const ROUND_THREAD = 0.5;
+const ROUND_THREAD = 0.3;
 /** How far over the last loop its tie goes down, in laid widths. */
 const TIE = 1.3;
 
@@ -32,7 +32,7 @@ export function workChain(shape: StitchShape, stitchMm: number, { laidMm }: Stit
 function workLink(from: Place, to: Place, laidMm: number, sink: MoveSink): void {
   const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
   const [dx, dy] = [(to.x - from.x) / length, (to.y - from.y) / length];
-  const half = Math.min(HALF_LOOP * laidMm * 1.6, length * 0.28);
+  const half = Math.min(HALF_LOOP * laidMm, length * 0.28);
   const via = (along: number, out: number): void =>
     sink.via(from.x + dx * length * along - dy * half * out, from.y + dy * length * along + dx * half * out);
   sink.stitch();

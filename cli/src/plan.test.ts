@@ -1,0 +1,176 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+import { z } from 'zod';
+import { runPlan } from './runPlan.ts';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+const folder = mkdtempSync(join(tmpdir(), 'plan-'));
+const drawing = join(folder, 'drawing.svg');
+writeFileSync(
+  drawing,
+  '<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 50 50"><rect id="field" width="15" height="10" fill="#c33"/>' +
+    '<path id="edge" d="M0 20H20" stroke="#239"/><circle id="eye" cx="30" cy="30" r="0.9" fill="#239"/></svg>',
+);
+
+/** The command as people type it. */
+function plan(...args: string[]): { status: number | null; stdout: string; stderr: string } {
+  const { status, stdout, stderr } = spawnSync('npm', ['run', '-s', 'plan', '--', ...args], {
+    cwd: root,
+    encoding: 'utf8',
+  });
+  // npm itself may warn of settings of the machine that it does not know.
+  return { status, stdout, stderr: stderr.replace(/^npm warn.*\n/gm, '') };
+}
+function strict(...args: string[]): z.infer<typeof contract> {
+  const outcome = runPlan(args);
+  if (!outcome.ok) throw new Error(outcome.problem);
+  return contract.parse(JSON.parse(JSON.stringify(outcome.value)));
+}
+
+const amount = z.number().min(0);
+const contract = z.strictObject({
+  version: z.literal(1),
+  design: z.strictObject({ widthMm: amount, heightMm: amount, scaleMmPerUnit: amount, circleMm: amount }),
+  hoop: z.strictObject({ nominalMm: amount, innerMm: amount, clearMm: z.number() }).nullable(),
+  parts: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      kind: z.enum(['area', 'line', 'spot']),
+      areaMm2: amount,
+      lengthMm: amount,
+      colour: z.string(),
+      passes: z.array(
+        z.strictObject({
+          stitch: z.string(),
+          thread: z.string(),
+          strands: amount,
+          params: z.record(z.string(), z.union([z.number(), z.string()])),
+          stitches: amount,
+          frontMm: amount,
+          backMm: amount,
+          wrapMm: amount,
+          throughMm: amount,
+          threadMm: amount,
+          seconds: amount,
+          reason: z.string(),
+        }),
+      ),
+    }),
+  ),
+  colours: z.array(
+    z.strictObject({
+      id: z.string(),
+      name: z.string(),
+      hex: z.string(),
+      threadMm: amount,
+      strandMetres: amount,
+      loads: amount,
+      cuts: amount,
+      skeins: z.strictObject({ p50: amount, p90: amount, p95: amount }),
+    }),
+  ),
+  totals: z.strictObject({
+    stitches: amount,
+    threadMm: amount,
+    hours: z.strictObject({ p10: amount, p50: amount, p90: amount }),
+    skeins90: amount,
+  }),
+  findings: z.array(
+    z.strictObject({
+      id: z.string(),
+      severity: z.enum(['stop', 'warn', 'note']),
+      part: z.string().nullable(),
+      text: z.string(),
+      figures: z.record(z.string(), z.union([z.number(), z.string()])),
+    }),
+  ),
+});
+
+describe('the headless planner', () => {
+  it('keeps its contract on a drawing and on a piece', () => {
+    const { design, hoop, parts } = strict(drawing);
+    expect(design.scaleMmPerUnit).toBe(2);
+    expect(hoop).toBeNull();
+    expect(parts.map(({ id, kind }) => [id, kind])).toEqual([
+      ['field', 'area'],
+      ['edge', 'line'],
+      ['eye', 'area'],
+    ]);
+    expect(strict(join(root, 'demo/pieces/kite.junctura.json')).hoop!.nominalMm).toBe(100);
+  });
+
+  it('does as it is told', () => {
+    const told = strict(
+      drawing,
+      '--stitch',
+      'satin',
+      '--strands',
+      '1',
+      '--param',
+      'p=0.5',
+      '--angle',
+      '-30',
+      '--scale',
+      '1',
+      '--slack',
+      '0',
+      '--cloth',
+      'denim',
+      '--hoop',
+      '125',
+    );
+    const [field, edge] = told.parts;
+    expect(field!.areaMm2).toBeCloseTo(150, 1);
+    expect(field!.passes).toHaveLength(1);
+    expect(field!.passes[0]).toMatchObject({ stitch: 'satin', strands: 1, params: { spacingMm: 0.5 } });
+    expect(field!.passes[0]!.frontMm).toBeCloseTo(150 / 0.5, -1);
+    const { frontMm, backMm, wrapMm, throughMm, threadMm, stitches } = field!.passes[0]!;
+    expect(threadMm).toBeCloseTo(frontMm + backMm + wrapMm + throughMm, 2);
+    expect(throughMm).toBeCloseTo(stitches * 2 * 0.8, 2);
+    expect(edge!.passes[0]!.stitch).not.toBe('satin');
+    expect(told.hoop!.innerMm).toBe(119);
+  });
+
+  it('fits to the hoop, and lets a spot stitch stand for a small round area', () => {
+    const told = strict(drawing, '--hoop', '100', '--fit', '--stitch', 'french');
+    expect(told.hoop!.clearMm).toBeCloseTo(12, 1);
+    expect(told.design.circleMm).toBeCloseTo(94 - 24, 1);
+    expect(told.parts.map(({ passes }) => passes[0]!.stitch === 'french')).toEqual([false, false, true]);
+  });
+
+  const empty = join(folder, 'empty.svg');
+  writeFileSync(empty, '<svg xmlns="http://www.w3.org/2000/svg"/>');
+  it.each([
+    [[], /no file given/],
+    [['nowhere.svg'], /no file nowhere.svg/],
+    [[empty], /nothing in it to stitch/],
+    [[drawing, '--stitch', 'tatting'], /--stitch knows running/],
+    [[drawing, '--cloth', 'paper'], /--cloth knows/],
+    [[drawing, '--strands', '7'], /strands/],
+    [[drawing, '--strands', '2.5'], /whole number/],
+    [[drawing, '--hoop', 'big'], /--hoop takes a number/],
+    [[drawing, '--param', 'p'], /key=value/],
+    [[drawing, '--param', 'nonsense=1'], /no stitch of this plan/],
+    [[drawing, '--stitch', 'satin', '--param', 'p=99'], /p=99/],
+    [[drawing, '--fit', '--scale', '1'], /exclude each other/],
+    [[drawing, '--colour'], /--colour/],
+  ])('says in one line what is wrong with %j', (args, expected) => {
+    const outcome = runPlan(args);
+    expect(outcome.ok ? 'nothing' : outcome.problem).toMatch(expected);
+    expect(outcome.ok ? '\n' : outcome.problem).not.toContain('\n');
+  });
+
+  it('prints one document on success, and one line on stderr and nothing else on failure', () => {
+    const good = plan(drawing);
+    expect([good.status, good.stderr]).toEqual([0, '']);
+    expect(contract.parse(JSON.parse(good.stdout)).parts).toHaveLength(3);
+    const bad = plan('nowhere.svg');
+    expect([bad.status, bad.stdout]).toEqual([1, '']);
+    expect(bad.stderr).toBe('there is no file nowhere.svg\n');
+  });
+});

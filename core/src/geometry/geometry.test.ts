@@ -1,0 +1,187 @@
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../measure/index.ts';
+import { blob, circle, rectangle, wander } from '../testing/shapes.ts';
+import { offset, subtract, subtractFromLines, unite } from './clip.ts';
+import { clipToBox } from './clipToBox.ts';
+import { flattenPath } from './flatten.ts';
+import { inscribedCircle } from './inscribedCircle.ts';
+import { compose, mapPoints } from './matrix.ts';
+import { cellRows, scanCells, scanFrame } from './scanCells.ts';
+import { isInside, polylineLength, regionArea } from './shapes.ts';
+import { simplifyRegion } from './simplify.ts';
+import { smallestCircle } from './smallestCircle.ts';
+import { runsOf, stationsAlong, tightestRadiusMm } from './stations.ts';
+
+const SEEDS = Array.from({ length: 40 }, (_, i) => i + 1);
+
+describe('smallestCircle', () => {
+  /** The slow, obvious way: the smallest of all circles through two or three points that hold the rest. */
+  function byTrying(points: readonly (readonly [number, number])[]): number {
+    let best = Infinity;
+    const holdsAll = (x: number, y: number, r: number): boolean =>
+      points.every(([px, py]) => Math.hypot(px - x, py - y) <= r + 1e-9);
+    for (const [ax, ay] of points) {
+      for (const [bx, by] of points) {
+        const r = Math.hypot(ax - bx, ay - by) / 2;
+        if (r < best && holdsAll((ax + bx) / 2, (ay + by) / 2, r)) best = r;
+        for (const [cx, cy] of points) {
+          const d = 2 * (ax * (by - cy) + bx * (cy - ay) + cx * (ay - by));
+          if (Math.abs(d) < 1e-9) continue;
+          const [a2, b2, c2] = [ax * ax + ay * ay, bx * bx + by * by, cx * cx + cy * cy];
+          const x = (a2 * (by - cy) + b2 * (cy - ay) + c2 * (ay - by)) / d;
+          const y = (a2 * (cx - bx) + b2 * (ax - cx) + c2 * (bx - ax)) / d;
+          const radius = Math.hypot(ax - x, ay - y);
+          if (radius < best && holdsAll(x, y, radius)) best = radius;
+        }
+      }
+    }
+    return best;
+  }
+
+  it.each(SEEDS.slice(0, 25))('agrees with trying every circle (seed %i)', (seed) => {
+    const random = seededRandom(seed);
+    const points = Array.from({ length: 12 }, () => [random.between(-50, 50), random.between(-9, 9)] as const);
+    const found = smallestCircle([Float64Array.from(points.flat())])!;
+    expect(found.r).toBeCloseTo(byTrying(points), 6);
+  });
+
+  it('holds for one point, two points and none', () => {
+    expect(smallestCircle([Float64Array.of(3, 4)])).toEqual({ x: 3, y: 4, r: 0 });
+    expect(smallestCircle([Float64Array.of(0, 0, 6, 8)])).toEqual({ x: 3, y: 4, r: 5 });
+    expect(smallestCircle([])).toBeNull();
+  });
+});
+
+describe('scanCells', () => {
+  it.each(SEEDS)('covers a region once: rows times pitch give its area (seed %i)', (seed) => {
+    const region = blob(seed);
+    const random = seededRandom(seed);
+    const cells = scanCells(region, scanFrame(random.between(0, Math.PI)));
+    let covered = 0;
+    for (const cell of cells) {
+      const rows = cellRows(cell, 0.02, true);
+      const pitch = (cell.bottomV - cell.topV) / (rows.length / 3);
+      for (let i = 0; i < rows.length; i += 3) covered += (rows[i + 1]! - rows[i]!) * pitch;
+    }
+    expect(covered / regionArea(region)).toBeCloseTo(1, 3);
+  });
+
+  it.each(SEEDS)('lays every row inside the region (seed %i)', (seed) => {
+    const region = blob(seed);
+    const frame = scanFrame(seed);
+    for (const cell of scanCells(region, frame)) {
+      const rows = cellRows(cell, 0.7, false);
+      for (let i = 0; i < rows.length; i += 3) {
+        const [u, v] = [(rows[i]! + rows[i + 1]!) / 2, rows[i + 2]!];
+        expect(isInside(region, u * frame.ux - v * frame.uy, u * frame.uy + v * frame.ux)).toBe(true);
+      }
+    }
+  });
+
+  it('makes one cell of a convex shape and four of a ring', () => {
+    expect(scanCells([circle(5)], scanFrame(0.3))).toHaveLength(1);
+    expect(scanCells(unite([circle(9), circle(4)], 'evenodd'), scanFrame(0.3))).toHaveLength(4);
+  });
+});
+
+describe('cutting', () => {
+  it.each(SEEDS.slice(0, 12))('what is cut off and what is left add up (seed %i)', (seed) => {
+    const region = blob(seed);
+    const cover = [circle(6, 4, 2)];
+    const left = regionArea(subtract(region, cover));
+    const both = regionArea(unite([...region, ...cover], 'nonzero'));
+    expect(left + regionArea(cover)).toBeCloseTo(regionArea(region).valueOf() >= 0 ? both : NaN, 1);
+  });
+
+  it('cuts lines where they go behind, and leaves others whole', () => {
+    const line = { points: Float64Array.of(-10, 0, 10, 0), closed: false };
+    const pieces = subtractFromLines([line], [circle(4)]);
+    expect(pieces).toHaveLength(2);
+    expect(pieces.reduce((sum, piece) => sum + polylineLength(piece), 0)).toBeCloseTo(12, 1);
+    expect(subtractFromLines([line], [circle(4, 0, 20)])).toEqual([line]);
+    const ring = { points: circle(5), closed: true };
+    expect(subtractFromLines([ring], [circle(3, 5, 0)])).toHaveLength(1);
+  });
+
+  it('does not write into what it is given', () => {
+    const [region, cover] = [blob(3), [circle(6, 4, 2)]];
+    const before = JSON.stringify([region.map((ring) => [...ring]), [...cover[0]!]]);
+    subtract(region, cover);
+    offset(region, 1);
+    simplifyRegion(region, 0.1);
+    inscribedCircle(region);
+    expect(JSON.stringify([region.map((ring) => [...ring]), [...cover[0]!]])).toBe(before);
+  });
+
+  it.each(SEEDS.slice(0, 12))('keeps inside a box just what is inside (seed %i)', (seed) => {
+    const line = wander(seed);
+    const box = { minX: -4, minY: -6, maxX: 5, maxY: 3 };
+    const kept = clipToBox(line, box).reduce((sum, points) => sum + polylineLength({ points, closed: false }), 0);
+    let sampled = 0;
+    const step = 0.01;
+    for (const run of runsOf(line)) {
+      const stations = stationsAlong(run, step, 0);
+      for (let i = 0; i + 1 < stations.length; i++) {
+        const at = (stations[i]! + stations[i + 1]!) / 2;
+        const edge = run.lengths.findIndex((length) => length >= at);
+        const share = (at - run.lengths[edge - 1]!) / (run.lengths[edge]! - run.lengths[edge - 1]!);
+        const mix = (k: number): number =>
+          run.points[2 * edge - 2 + k]! * (1 - share) + run.points[2 * edge + k]! * share;
+        const [x, y] = [mix(0), mix(1)];
+        if (x > box.minX && x < box.maxX && y > box.minY && y < box.maxY) sampled += stations[i + 1]! - stations[i]!;
+      }
+    }
+    expect(kept).toBeCloseTo(sampled, 0);
+  });
+});
+
+describe('flattenPath', () => {
+  it('keeps circles round: area and outline of π r² and 2 π r', () => {
+    const [run] = flattenPath('M-10 0a10 10 0 1 1 20 0a10 10 0 1 1 -20 0Z', 0.004);
+    expect(regionArea([run!.points]) / (Math.PI * 100)).toBeCloseTo(1, 3);
+    expect(polylineLength(run!) / (2 * Math.PI * 10)).toBeCloseTo(1, 3);
+  });
+
+  it('tells dots from lines and closed from open', () => {
+    const runs = flattenPath('M1 1h0M2 2L5 5M0 0L4 0L4 4Z', 0.01);
+    expect(runs.map((run) => [run.isDot, run.closed])).toEqual([
+      [true, false],
+      [false, false],
+      [false, true],
+    ]);
+  });
+
+  it('says what is wrong with text that is not path data', () => {
+    expect(() => flattenPath('M0 0 Lx', 0.1)).toThrow(/SvgPath/);
+  });
+});
+
+describe('lines', () => {
+  it.each(SEEDS.slice(0, 12))('stations rise from 0 to the length of every run (seed %i)', (seed) => {
+    for (const run of runsOf(wander(seed))) {
+      const stations = stationsAlong(run, 2.5, 1);
+      expect(stations[0]).toBe(0);
+      expect(stations.at(-1)).toBe(run.lengthMm);
+      stations.forEach((at, i) => i > 0 && expect(at).toBeGreaterThan(stations[i - 1]!));
+    }
+  });
+
+  it('cuts a square at its corners and a circle nowhere but where it begins', () => {
+    expect(runsOf({ points: rectangle(10, 10), closed: true }).map((run) => run.lengthMm)).toEqual([10, 10, 10, 10]);
+    expect(runsOf({ points: circle(10), closed: true })).toHaveLength(1);
+  });
+
+  it('finds the radius of a circle', () => {
+    expect(tightestRadiusMm({ points: circle(7), closed: true })).toBeCloseTo(7, 0);
+    expect(tightestRadiusMm({ points: Float64Array.of(0, 0, 50, 0), closed: false })).toBe(Infinity);
+  });
+
+  it('composes maps in the order in which they are applied', () => {
+    const turn = [0, 1, -1, 0, 0, 0] as const;
+    expect([...mapPoints(compose([1, 0, 0, 1, 5, 0], turn), Float64Array.of(1, 0))]).toEqual([5, 1]);
+  });
+
+  it('finds the widest place of a ring half-way between its edges', () => {
+    expect(inscribedCircle(unite([circle(10), circle(4)], 'evenodd'))!.r).toBeCloseTo(3, 0);
+  });
+});

@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest';
+import { Planner } from '../advice/index.ts';
+import { readSvg } from '../drawing/index.ts';
+import { polylineLength } from '../geometry/index.ts';
+import type { Piece } from '../piece/index.ts';
+import { patternPages, SHEETS, type Page, type PatternOptions } from './index.ts';
+
+const OPTIONS: PatternOptions = { sheet: 'a4', mirrored: false, numbers: false, directions: false, ring: false };
+
+function pages(body: string, options: Partial<PatternOptions> = {}, change: Partial<Piece> = {}): Page[] {
+  const read = readSvg(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="600mm" height="600mm" viewBox="0 0 600 600">${body}</svg>`,
+    'x',
+    'Name',
+  );
+  if (!read.ok) throw new Error(read.problem);
+  const piece = { ...read.value, ...change };
+  return patternPages(piece, new Planner().plan(piece).plan, { ...OPTIONS, ...options });
+}
+const lines = (page: Page): Extract<Page['items'][number], { type: 'line' }>[] =>
+  page.items.filter((item) => item.type === 'line');
+const drawn = (page: Page): number =>
+  lines(page)
+    .filter((item) => item.widthMm > 0.2)
+    .reduce((sum, item) => sum + polylineLength(item), 0);
+
+describe('the pattern on paper', () => {
+  it.each(SHEETS.map((sheet) => [sheet.id, sheet] as const))('has true size on one page of %s', (id, sheet) => {
+    const [page, ...more] = pages('<rect x="5" y="5" width="60" height="40"/>', { sheet: id });
+    expect(more).toEqual([]);
+    expect([page!.widthMm, page!.heightMm]).toEqual([sheet.widthMm, sheet.heightMm]);
+    expect(drawn(page!)).toBeCloseTo(200, 6);
+  });
+
+  it('measures 100 mm across and 50 mm down on every page, all on the paper', () => {
+    for (const page of pages('<circle cx="250" cy="250" r="240"/>')) {
+      const lengths = lines(page).map((item) => polylineLength(item));
+      expect(lengths).toContain(100);
+      expect(lengths).toContain(50);
+      for (const { points } of lines(page)) {
+        points.forEach((value, i) => {
+          expect(value).toBeGreaterThanOrEqual(0);
+          expect(value).toBeLessThanOrEqual(i % 2 ? page.heightMm : page.widthMm);
+        });
+      }
+    }
+  });
+
+  it('is tiled with overlaps: every line is on some page, and joins carry crosses', () => {
+    const tiles = pages('<path d="M10 100H410M10 150H410" stroke="#000"/>');
+    expect(tiles).toHaveLength(3);
+    // Two lines of 400 mm, and 10 mm of each twice at each of two joins.
+    expect(tiles.reduce((sum, tile) => sum + drawn(tile), 0)).toBeCloseTo(2 * 400 + 4 * 10, 3);
+    expect(tiles.map((tile) => lines(tile).filter((item) => polylineLength(item) === 8).length)).toEqual([4, 8, 4]);
+  });
+
+  it('is mirrored left to right only when asked, and says so', () => {
+    const corner = (page: Page): Float64Array => lines(page).find((item) => item.widthMm > 0.2)!.points;
+    const [plain] = pages('<path d="M10 10L60 20" stroke="#000"/>');
+    const [mirrored] = pages('<path d="M10 10L60 20" stroke="#000"/>', { mirrored: true });
+    expect(corner(mirrored!)[2]! - corner(mirrored!)[0]!).toBeCloseTo(-(corner(plain!)[2]! - corner(plain!)[0]!), 9);
+    const texts = (page: Page): string => page.items.map((item) => (item.type === 'text' ? item.text : '')).join(' ');
+    expect(texts(mirrored!)).toContain('MIRRORED');
+    expect(texts(plain!)).not.toContain('MIRRORED');
+  });
+
+  it('adds numbers, directions and the ring when asked', () => {
+    const body = '<rect x="-10" y="-10" width="20" height="20"/>';
+    const hoop = { nominalMm: 100, airMm: 12 };
+    const [plain] = pages(body, {}, { hoop });
+    const [full] = pages(body, { numbers: true, directions: true, ring: true }, { hoop });
+    expect(full!.items.length).toBe(plain!.items.length + 3);
+  });
+});

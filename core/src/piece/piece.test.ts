@@ -1,0 +1,150 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import {
+  applyEdit,
+  editOf,
+  groupMembers,
+  invertEdit,
+  mergeEdits,
+  movePart,
+  PIECE_VERSION,
+  readPiece,
+  removeParts,
+  renamePart,
+  setCloth,
+  setGroup,
+  setHidden,
+  setPasses,
+  setShade,
+  setUse,
+  writePiece,
+  plainPass,
+  type Edit,
+  type Piece,
+} from './index.ts';
+import { MIGRATIONS } from './migrations.ts';
+
+const text = readFileSync(new URL('./fixtures/version-1.junctura.json', import.meta.url), 'utf8');
+
+function kite(): Piece {
+  const read = readPiece(text);
+  if (!read.ok) throw new Error(read.problem);
+  return read.value;
+}
+function applied(piece: Piece, edit: Edit): Piece {
+  const outcome = applyEdit(piece, edit);
+  if (!outcome.ok) throw new Error(outcome.problem);
+  return outcome.value;
+}
+function changed(change: (data: Record<string, never>) => void): string {
+  const data = JSON.parse(text) as Record<string, never>;
+  change(data);
+  const read = readPiece(JSON.stringify(data));
+  return read.ok ? 'it was read' : read.problem;
+}
+
+describe('piece files', () => {
+  it('come back as they were written', () => {
+    expect(readPiece(writePiece(kite()))).toEqual({ ok: true, value: kite() });
+  });
+
+  it('of every earlier version are still read: one is kept of each', () => {
+    for (let version = 1; version <= PIECE_VERSION; version++) {
+      const kept = readFileSync(new URL(`./fixtures/version-${version}.junctura.json`, import.meta.url), 'utf8');
+      expect(readPiece(kept).ok).toBe(true);
+      if (version > 1) expect(MIGRATIONS[version]).toBeDefined();
+    }
+  });
+
+  it.each([
+    ['nothing', '', /empty/],
+    ['half of one', text.slice(0, text.length / 2), /cut short: it breaks off at line \d+/],
+    ['no JSON', '{"format": oops}', /line 1 is not sound JSON/],
+    ['something else', '[1, 2]', /not a Junctura piece/],
+    ['another format', '{"format": "x"}', /not a Junctura piece.*“x”/],
+  ])('that are %s are refused', (_name, bad, expected) => {
+    const read = readPiece(bad);
+    expect(read.ok ? '' : read.problem).toMatch(expected);
+  });
+
+  it.each<[string, (data: Record<string, never>) => void, RegExp]>([
+    ['a later version', (d: Record<string, unknown>) => (d['version'] = 9), /later Junctura \(version 9/],
+    ['a wrong type', (d) => ((d as unknown as Piece).placement.scale = 'big' as never), /placement\.scale/],
+    ['an unknown field', (d: Record<string, unknown>) => (d['extra'] = 1), /top level.*extra/],
+    [
+      'an unknown stitch',
+      (d) => ((d as unknown as Piece).drawing.parts[0]!.passes![0]!.stitch = 'x' as never),
+      /parts\[0\]\.passes\[0\]\.stitch/,
+    ],
+    [
+      'a parameter out of range',
+      (d) => ((d as unknown as Piece).drawing.parts[0]!.passes![0]!.params = { stitchMm: 99 }),
+      /params\.stitchMm/,
+    ],
+    ['too many strands', (d) => ((d as unknown as Piece).drawing.parts[0]!.passes![0]!.strands = 7), /strands.*7/],
+    [
+      'a colour that is not there',
+      (d) => ((d as unknown as Piece).drawing.parts[0]!.colour = 'c99'),
+      /parts\[0\]\.colour.*c99/,
+    ],
+    [
+      'an id twice',
+      (d) => ((d as unknown as Piece).drawing.parts[1]!.id = (d as unknown as Piece).drawing.parts[0]!.id),
+      /parts\[1\]\.id.*twice/,
+    ],
+    ['path data that is none', (d) => ((d as unknown as Piece).drawing.parts[0]!.path = 'M0 0 Lx'), /parts\[0\]\.path/],
+    ['NaN in a path', (d) => ((d as unknown as Piece).drawing.parts[0]!.path = 'M0 0L NaN 3'), /not a number/],
+  ])('with %s are refused with the path of the fault', (_name, change, expected) => {
+    expect(changed(change)).toMatch(expected);
+  });
+});
+
+describe('edits', () => {
+  const [first, second] = kite().drawing.parts;
+  const all: [string, (piece: Piece) => Edit | null][] = [
+    ['rename', (p) => renamePart(p, first!.id, 'A new name')],
+    ['use', (p) => setUse(p, 'patch')],
+    ['cloth', (p) => setCloth(p, { kind: 'denim' })],
+    ['hidden', (p) => setHidden(p, 'keep')],
+    ['shade', (p) => setShade(p, p.palette[0]!.id, 'sl-61')],
+    ['group', (p) => setGroup(p, [first!.id, second!.id], 'g9')],
+    ['passes', (p) => setPasses(p, new Map([[first!.id, [plainPass('chain', 'stranded-cotton')]]]), 'x')],
+    ['order', (p) => movePart(p, first!.id, 'front')],
+    ['remove', (p) => removeParts(p, [first!.id, second!.id])],
+  ];
+
+  it.each(all)('%s: undone, the piece is as before; the piece it was made of is never touched', (_name, make) => {
+    const before = kite();
+    const edit = make(before)!;
+    const after = applied(before, edit);
+    expect(before).toEqual(kite());
+    expect(after).not.toEqual(before);
+    expect(applied(after, invertEdit(edit))).toEqual(before);
+    expect(make(after) === null || edit.label.startsWith('Move') || edit.label.startsWith('Remove')).toBe(true);
+  });
+
+  it('in a row are undone together, and merged ones at once', () => {
+    let piece = kite();
+    const done: Edit[] = [];
+    for (const [, make] of all) {
+      const edit = make(piece);
+      if (!edit) continue;
+      done.push(edit);
+      piece = applied(piece, edit);
+    }
+    const merged = done.reduce(mergeEdits);
+    expect(applied(kite(), merged)).toEqual(piece);
+    expect(applied(piece, invertEdit(merged))).toEqual(kite());
+  });
+
+  it('are refused on a piece that is not the one they were made for', () => {
+    const edit = editOf(kite(), 'x', [[['name'], 'Other']])!;
+    expect(applyEdit({ ...kite(), name: 'Changed meanwhile' }, edit).ok).toBe(false);
+  });
+
+  it('of a group reach all that are alike', () => {
+    const piece = kite();
+    const wing = piece.drawing.parts.find((part) => part.id === 'bow-1-left')!;
+    expect(groupMembers(piece, wing)).toHaveLength(6);
+  });
+});

@@ -1,0 +1,332 @@
+import { describe, expect, it } from 'vitest';
+import { isInside, polylineLength, regionArea, type Region } from '../geometry/index.ts';
+import { bundleDiameterMm, laidWidthMm, SECONDS, threadKind } from '../materials/index.ts';
+import { blob, circle, rectangle, turnedBy, wander } from '../testing/shapes.ts';
+import {
+  knotDiameterMm,
+  measurePath,
+  Move,
+  paramsSchema,
+  resolveParams,
+  STITCHES,
+  workStitch,
+  type GivenParams,
+  type MeasuredPath,
+  type StitchId,
+  type StitchPath,
+  type StitchShape,
+} from './index.ts';
+
+const COTTON = threadKind('stranded-cotton')!;
+const LAID = laidWidthMm(COTTON, 2);
+const SETTINGS = { clothMm: 0.3, bundleMm: bundleDiameterMm(COTTON, 2), slack: 0.03, travelMm: 10 };
+const SEEDS = Array.from({ length: 24 }, (_, i) => i + 1);
+
+const area = (region: Region): StitchShape => ({ region, lines: [], spots: new Float64Array(0) });
+const line = (points: Float64Array, closed = false): StitchShape => ({
+  region: [],
+  lines: [{ points, closed }],
+  spots: new Float64Array(0),
+});
+
+function work(id: StitchId, shape: StitchShape, given: GivenParams = {}, angleDeg = 0): StitchPath {
+  return workStitch(id, shape, given, { laidMm: LAID, coreMm: 0.69, angleRad: (angleDeg * Math.PI) / 180, seed: 5 });
+}
+function measured(id: StitchId, shape: StitchShape, given: GivenParams = {}, angleDeg = 0): MeasuredPath {
+  return measurePath(work(id, shape, given, angleDeg), SETTINGS);
+}
+
+/** A shape of the sort that a stitch is worked on. */
+function shapeFor(id: StitchId, seed: number): StitchShape {
+  const { worksOn } = STITCHES.find((kind) => kind.id === id)!;
+  if (worksOn === 'area') return area(blob(seed));
+  if (worksOn === 'line') return { region: [], lines: [wander(seed), wander(seed + 100)], spots: new Float64Array(0) };
+  return { region: [], lines: [], spots: Float64Array.from({ length: 8 }, (_, i) => (i * seed) % 17) };
+}
+
+describe.each(STITCHES.map((kind) => kind.id))('%s', (id) => {
+  it.each(SEEDS)('is one thread: every down follows an up, nothing jumps on top (seed %i)', (seed) => {
+    const { codes, xy, starts } = work(id, shapeFor(id, seed), {}, seed * 13);
+    let isUp = false;
+    codes.forEach((code, i) => {
+      if (code === Move.up) {
+        expect(isUp).toBe(false);
+        isUp = true;
+      } else if (code === Move.down) {
+        expect(isUp).toBe(true);
+        isUp = false;
+      } else if (code === Move.travel) expect(isUp).toBe(false);
+      else expect(isUp).toBe(true);
+      expect(Number.isFinite(xy[2 * i]! + xy[2 * i + 1]!)).toBe(true);
+    });
+    expect(isUp).toBe(false);
+    expect(starts.length).toBeGreaterThan(0);
+    for (const start of starts) expect(codes[start]).toBe(Move.up);
+  });
+
+  it('gives the same path for the same input, and leaves its input alone', () => {
+    const shape = shapeFor(id, 7);
+    const before = JSON.stringify(shape);
+    expect(work(id, shape)).toEqual(work(id, shape));
+    expect(JSON.stringify(shape)).toBe(before);
+  });
+
+  it('turns with its shape: no length changes by more than 1 %', () => {
+    const { worksOn } = STITCHES.find((kind) => kind.id === id)!;
+    if (worksOn === 'spot') return expect(measured(id, shapeFor(id, 3)).quantities.stitches).toBe(4);
+    const base = worksOn === 'area' ? blob(2) : [wander(4).points];
+    const shape = (points: Region): StitchShape => (worksOn === 'area' ? area(points) : line(points[0]!));
+    const still = measured(id, shape(base), {}, 20).quantities;
+    const turned = measured(id, shape(base.map((points) => turnedBy(points, 35))), {}, 55).quantities;
+    // Seeds fall anew on a turned shape: their number is what holds, roughly.
+    const tolerance = id === 'seed' ? 0.12 : 0.01;
+    expect(Math.abs(turned.frontMm / still.frontMm - 1)).toBeLessThan(tolerance);
+    expect(Math.abs(turned.threadMm / still.threadMm - 1)).toBeLessThan(tolerance);
+  });
+
+  it('survives slivers, specks, repeated points and nothing at all', () => {
+    const shapes: StitchShape[] = [
+      area([]),
+      area([Float64Array.of(0, 0, 20, 0.001, 20, 0)]),
+      area([rectangle(0.1, 0.1)]),
+      line(Float64Array.of(1, 1, 1, 1, 1, 1)),
+      line(Float64Array.of(0, 0, 0.01, 0)),
+      { region: [], lines: [], spots: Float64Array.of(2, 2) },
+    ];
+    for (const shape of shapes) {
+      const { quantities } = measured(id, shape);
+      expect(Number.isFinite(quantities.threadMm)).toBe(true);
+    }
+  });
+
+  it('refuses parameters out of range and draws them to their limits when working', () => {
+    const { params } = STITCHES.find((kind) => kind.id === id)!;
+    for (const [key, param] of Object.entries(params)) {
+      if (param.type !== 'number') continue;
+      expect(paramsSchema(params).safeParse({ [key]: param.max + 1 }).success).toBe(false);
+      expect(resolveParams(params, { [key]: param.max + 1 }, LAID)[key]).toBe(param.max);
+      for (const limit of [param.min, param.max]) {
+        const { quantities } = measured(id, shapeFor(id, 2), { [key]: limit });
+        expect(quantities.threadMm).toBeGreaterThanOrEqual(0);
+      }
+    }
+    expect(paramsSchema(params).safeParse({ nonsense: 1 }).success).toBe(false);
+  });
+});
+
+describe('line stitches on a straight line of 120 mm', () => {
+  const straight = line(Float64Array.of(0, 0, 120, 0));
+  it.each([
+    ['running', 1],
+    ['back', 3],
+    ['split', 2],
+    ['stem', 3],
+    ['chain', 3],
+  ] as const)('%s takes about %f times the line', (id, factor) => {
+    const { frontMm, backMm } = measured(id, straight).quantities;
+    expect((frontMm + backMm) / 120 / factor).toBeGreaterThan(0.94);
+    expect((frontMm + backMm) / 120 / factor).toBeLessThan(1.1);
+  });
+
+  it.each(['running', 'back', 'split', 'stem', 'chain'] as const)('%s begins and ends on the line', (id) => {
+    const { xy, codes } = work(id, straight);
+    const ends = [...codes].flatMap((code, i) => (code === Move.up || code === Move.down ? [xy[2 * i]!] : []));
+    expect(Math.min(...ends)).toBeCloseTo(0, 5);
+    expect(Math.max(...ends)).toBeGreaterThan(119.99);
+    expect(Math.max(...ends)).toBeLessThan(121);
+  });
+
+  it('takes twice as much on a line twice as long', () => {
+    for (const id of ['running', 'back', 'split', 'stem', 'chain'] as const) {
+      const once = measured(id, line(wander(9).points)).quantities.threadMm;
+      const twice = measured(id, line(wander(9).points.map((value) => value * 2))).quantities.threadMm;
+      expect(twice / once / 2).toBeGreaterThan(0.9);
+      expect(twice / once / 2).toBeLessThan(1.1);
+    }
+  });
+
+  it('shortens stitches on a curve until their chords stay within 0.2 mm of it', () => {
+    const { xy, codes } = work('back', line(circle(3), true), { stitchMm: 5 });
+    codes.forEach((code, i) => {
+      if (code !== Move.down) return;
+      const middle = Math.hypot((xy[2 * i]! + xy[2 * i - 2]!) / 2, (xy[2 * i + 1]! + xy[2 * i - 1]!) / 2);
+      expect(3 - middle).toBeLessThan(0.22);
+    });
+  });
+});
+
+describe('fillings', () => {
+  it.each([0, 20, 45, 90, 133])('satin lays area / spacing in front, on a rectangle at %i°', (angle) => {
+    const spacingMm = 0.4;
+    const { frontMm, backMm } = measured(
+      'satin',
+      area([rectangle(30, 12)]),
+      { spacingMm, from: 'edge' },
+      angle,
+    ).quantities;
+    expect(frontMm / ((30 * 12) / spacingMm)).toBeCloseTo(1, 1);
+    expect((frontMm + backMm) / ((2 * 30 * 12) / spacingMm)).toBeCloseTo(1, 1);
+  });
+
+  it.each(SEEDS)(
+    'satin lays area / spacing on any shape with holes, and four times that at twice the size (seed %i)',
+    (seed) => {
+      const region = blob(seed);
+      const front = measured('satin', area(region), { spacingMm: 0.2 }, seed * 29).quantities.frontMm;
+      expect(Math.abs((front * 0.2) / regionArea(region) - 1)).toBeLessThan(0.05);
+      const doubled = region.map((ring) => ring.map((value) => value * 2));
+      const large = measured('satin', area(doubled), { spacingMm: 0.2 }, seed * 29).quantities.frontMm;
+      expect(large / front).toBeGreaterThan(3.8);
+      expect(large / front).toBeLessThan(4.2);
+    },
+  );
+
+  it('ends satin at the edge: the first and last rows lie half a row in from it', () => {
+    const { xy, codes } = work('satin', area([rectangle(30, 12.34)]), { from: 'edge' });
+    const rows = [...new Set([...codes].flatMap((code, i) => (code === Move.up ? [xy[2 * i + 1]!] : [])))];
+    const pitch = rows[1]! - rows[0]!;
+    expect(rows[0]).toBeCloseTo(pitch / 2, 4);
+    expect(rows.at(-1)).toBeCloseTo(12.34 - pitch / 2, 4);
+  });
+
+  it('satin and split rows cover at least 97 hundredths of a shape and hardly anything more than thrice', () => {
+    for (const id of ['satin', 'split-fill'] as const) {
+      for (const seed of SEEDS.slice(0, 10)) {
+        const region = blob(seed);
+        const { share, overThrice } = coverage(work(id, area(region), {}, seed * 31), region);
+        expect(share, `${id}, seed ${seed}`).toBeGreaterThan(0.97);
+        // Split stitches overlap over half of their advance: where two rows share a ninth of their pitch, a quarter of
+        // that, about 3 %, lies under two overlaps at once.
+        expect(overThrice, `${id}, seed ${seed}`).toBeLessThanOrEqual(id === 'satin' ? 0.002 : 0.04);
+      }
+    }
+  });
+
+  it.each(['satin', 'split-fill', 'seed'] as const)('%s stays within half a width of its shape', (id) => {
+    for (const seed of SEEDS.slice(0, 10)) {
+      const region = blob(seed);
+      const { codes, xy } = work(id, area(region), {}, seed * 17);
+      codes.forEach((code, i) => {
+        if (code !== Move.up && code !== Move.down) return;
+        const [x, y] = [xy[2 * i]!, xy[2 * i + 1]!];
+        const isNear = [0, 1, 2, 3, 4, 5, 6, 7].some((k) =>
+          isInside(region, x + Math.cos(k * 0.785) * LAID * 0.5, y + Math.sin(k * 0.785) * LAID * 0.5),
+        );
+        expect(isNear).toBe(true);
+      });
+    }
+  });
+
+  it('scatters as many seeds as asked for, none closer than the scatter allows', () => {
+    const { codes, xy } = work('seed', area([rectangle(80, 80)]), { densityPerCm2: 8 });
+    const middles = [...codes].flatMap((code, i) =>
+      code === Move.down ? [[(xy[2 * i]! + xy[2 * i - 2]!) / 2, (xy[2 * i + 1]! + xy[2 * i - 1]!) / 2] as const] : [],
+    );
+    expect(middles.length / 64).toBeGreaterThan(8 * 0.85);
+    expect(middles.length / 64).toBeLessThan(8 * 1.15);
+    const nearest = middles.map(([x, y], i) =>
+      Math.min(...middles.map(([ox, oy], j) => (i === j ? Infinity : Math.hypot(x - ox, y - oy)))),
+    );
+    expect(Math.min(...nearest)).toBeGreaterThan(Math.sqrt(70 / 8) - 0.01);
+  });
+});
+
+describe('measurePath', () => {
+  /** The slow, obvious way: a list of moves, walked with plain objects. */
+  function slowly({ codes, xy }: StitchPath): { front: number; back: number; through: number; wrap: number } {
+    const sums = { front: 0, back: 0, through: 0, wrap: 0 };
+    const moves = [...codes].map((code, i) => ({ code, x: xy[2 * i]!, y: xy[2 * i + 1]! }));
+    let at: { x: number; y: number } | null = null;
+    let isTravel = false;
+    for (const move of moves) {
+      if (move.code === Move.travel) isTravel = true;
+      else if (move.code === Move.wrap) sums.wrap += move.x * Math.PI * (move.y + SETTINGS.bundleMm);
+      else {
+        const way = at ? Math.hypot(move.x - at.x, move.y - at.y) : 0;
+        if (move.code !== Move.up) sums.front += way;
+        else if (!(isTravel && way > SETTINGS.travelMm)) sums.back += way;
+        if (move.code !== Move.via) sums.through += SETTINGS.clothMm;
+        if (move.code === Move.up) isTravel = false;
+        at = move;
+      }
+    }
+    return sums;
+  }
+
+  it.each(STITCHES.flatMap(({ id }) => [1, 2, 3].map((seed) => [id, seed] as const)))(
+    'agrees with a plain walk over the moves of %s (seed %i)',
+    (id, seed) => {
+      const path = work(id, shapeFor(id, seed));
+      const { quantities: q, usedMm } = measurePath(path, SETTINGS);
+      const slow = slowly(path);
+      expect(q.frontMm).toBeCloseTo(slow.front, 2);
+      expect(q.backMm).toBeCloseTo(slow.back, 2);
+      expect(q.wrapMm).toBeCloseTo(slow.wrap, 2);
+      expect(q.throughMm).toBeCloseTo(slow.through, 2);
+      expect(q.threadMm).toBeCloseTo((q.frontMm + q.backMm + q.wrapMm + q.throughMm) * 1.03, 6);
+      expect(usedMm.at(-1)).toBeCloseTo(q.threadMm, 1);
+      usedMm.forEach((used, i) => i > 0 && expect(used).toBeGreaterThanOrEqual(usedMm[i - 1]!));
+    },
+  );
+
+  it('fastens off instead of carrying thread too far', () => {
+    const far: StitchShape = { region: [], lines: [], spots: Float64Array.of(0, 0, 8, 0, 40, 0) };
+    const { quantities, breaks } = measured('french', far);
+    expect(breaks).toEqual([2]);
+    expect(quantities.backMm).toBeCloseTo(8 - 0.4, 4);
+  });
+
+  it('reckons a two-wrap knot at about nine seconds and a satin stitch at about five', () => {
+    const knot = measured('french', { region: [], lines: [], spots: Float64Array.of(0, 0) }).quantities;
+    expect(knot.seconds).toBeCloseTo(2 * SECONDS.stab + 2 * SECONDS.wrap + SECONDS.loop, 9);
+    expect(knot.seconds).toBeCloseTo(9, 0);
+  });
+
+  it('makes knots larger with wraps and strands', () => {
+    const size = (wraps: number, strands: number): number =>
+      knotDiameterMm(wraps, bundleDiameterMm(COTTON, strands), 0.69);
+    expect(size(2, 2)).toBeGreaterThan(size(1, 2));
+    expect(size(2, 3)).toBeGreaterThan(size(2, 2));
+    expect(size(2, 2)).toBeGreaterThan(1);
+    expect(size(2, 2)).toBeLessThan(2);
+  });
+});
+
+it('straight stitches of a closed line come back to where they began', () => {
+  const ring = { points: circle(12), closed: true };
+  const { frontMm } = measured('back', { region: [], lines: [ring], spots: new Float64Array(0) }).quantities;
+  expect(frontMm / polylineLength(ring)).toBeGreaterThan(0.98);
+});
+
+/** Front runs rasterised: the shares of cells inside the region that thread covers, and covers more than thrice. */
+function coverage({ codes, xy }: StitchPath, region: Region): { share: number; overThrice: number } {
+  const cell = 0.12;
+  const hits = new Map<string, number>();
+  for (let i = 1; i < codes.length; i++) {
+    if (codes[i] !== Move.down || codes[i - 1] !== Move.up) continue;
+    const [ax, ay, bx, by] = [xy[2 * i - 2]!, xy[2 * i - 1]!, xy[2 * i]!, xy[2 * i + 1]!];
+    const length = Math.hypot(bx - ax, by - ay) || 1e-9;
+    const half = LAID / 2;
+    for (let cx = Math.floor((Math.min(ax, bx) - half) / cell); cx * cell <= Math.max(ax, bx) + half; cx++) {
+      for (let cy = Math.floor((Math.min(ay, by) - half) / cell); cy * cell <= Math.max(ay, by) + half; cy++) {
+        const [px, py] = [(cx + 0.5) * cell - ax, (cy + 0.5) * cell - ay];
+        const along = (px * (bx - ax) + py * (by - ay)) / length;
+        const across = Math.abs(px * (by - ay) - py * (bx - ax)) / length;
+        if (along >= 0 && along <= length && across <= half)
+          hits.set(`${cx},${cy}`, (hits.get(`${cx},${cy}`) ?? 0) + 1);
+      }
+    }
+  }
+  let [inside, covered, often] = [0, 0, 0];
+  const reach = Math.max(...region.flatMap((ring) => [...ring].map(Math.abs)));
+  for (let cx = -Math.ceil(reach / cell); cx * cell < reach; cx++) {
+    for (let cy = -Math.ceil(reach / cell); cy * cell < reach; cy++) {
+      if (!isInside(region, (cx + 0.5) * cell, (cy + 0.5) * cell)) continue;
+      inside++;
+      const count = hits.get(`${cx},${cy}`) ?? 0;
+      if (count > 0) covered++;
+      if (count > 3) often++;
+    }
+  }
+  return { share: covered / inside, overThrice: often / inside };
+}

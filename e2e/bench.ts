@@ -1,0 +1,75 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+/** The bench as a person uses it. Every test also fails on errors in the page and on breaches of the content policy. */
+export class Bench {
+  constructor(readonly page: Page) {}
+
+  async open(path = '/'): Promise<void> {
+    await this.page.goto(path);
+  }
+
+  async openKite(step = 'Stitches'): Promise<void> {
+    await this.open();
+    await this.page.getByRole('button', { name: /^Kite/ }).click();
+    await this.goTo(step);
+  }
+
+  async goTo(step: string): Promise<void> {
+    await this.page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
+    await expect(this.tally).toContainText('Stitches');
+  }
+
+  /** Brings in the text of a file through the file chooser. */
+  async bring(name: string, text: string | Buffer): Promise<void> {
+    const buffer = typeof text === 'string' ? Buffer.from(text) : text;
+    await this.page.getByTestId('chooser').setInputFiles({ name, mimeType: 'application/octet-stream', buffer });
+  }
+
+  get tally(): Locator {
+    return this.page.getByRole('contentinfo', { name: 'Tally' });
+  }
+
+  get card(): Locator {
+    return this.page.getByRole('complementary');
+  }
+
+  /** A figure of the tally by its name. */
+  figure(name: string): Locator {
+    return this.tally.locator('dl > div', { hasText: name }).locator('dd');
+  }
+
+  /** Picks a part from the list on the card. */
+  async pick(name: string): Promise<void> {
+    await this.card.getByRole('button', { name }).first().click();
+    await expect(this.card.getByRole('heading', { name })).toBeVisible();
+  }
+
+  /** Chooses from one of the library's selects. */
+  async choose(testId: string, option: string): Promise<void> {
+    await this.page.getByTestId(testId).click();
+    await this.page.locator('.n-base-select-option', { hasText: option }).first().click();
+  }
+
+  async saved(): Promise<void> {
+    await expect(this.tally).toContainText('Kept in this browser');
+  }
+}
+
+export const test = base.extend<{ bench: Bench }>({
+  bench: async ({ page }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', (error) => faults.push(String(error)));
+    page.on('console', (message) => message.type() === 'error' && faults.push(message.text()));
+    await page.addInitScript(() => {
+      addEventListener('securitypolicyviolation', (event) => console.error(`policy: ${event.violatedDirective}`));
+    });
+    await use(new Bench(page));
+    expect(faults).toEqual([]);
+  },
+});
+
+export { expect };
+
+export function svg(body: string, attributes = 'width="60mm" height="60mm" viewBox="0 0 60 60"'): string {
+  return `<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${body}</svg>`;
+}

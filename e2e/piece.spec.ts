@@ -1,0 +1,218 @@
+import { readFile } from 'node:fs/promises';
+import { PDFDocument } from 'pdf-lib';
+import { expect, svg, test } from './bench.ts';
+
+const FLOWER = svg(
+  '<g fill="#b12f40">' +
+    [0, 72, 144, 216, 288]
+      .map((turn) => `<ellipse id="petal-${turn}" cx="30" cy="16" rx="4" ry="9" transform="rotate(${turn} 30 30)"/>`)
+      .join('') +
+    '</g><circle id="heart" cx="30" cy="30" r="1.8" fill="#e9c46a"/><path id="stalk" d="M30 34C28 44 33 50 30 58" fill="none" stroke="#48632f" stroke-width="0.8"/>',
+);
+
+test('opens on the demo pieces, worked by their stitches', async ({ bench, page }) => {
+  await bench.open();
+  await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(1);
+  await page.getByRole('button', { name: /^Kite/ }).click();
+  await expect(bench.figure('Parts')).toHaveText('20');
+  await expect(page.locator('.picture[data-painted]')).toBeVisible();
+});
+
+test('a drawing becomes parts that can be worked, given to a group, and undone', async ({ bench, page }) => {
+  await bench.open();
+  await bench.bring('flower.svg', FLOWER);
+  await expect(bench.figure('Parts')).toHaveText('7');
+  await expect(bench.card).toContainText('one of 5 alike');
+  await bench.goTo('Stitches');
+  await bench.pick('petal-72');
+  await expect(bench.card).toContainText('Spans stay within');
+  const before = await bench.figure('Thread').textContent();
+
+  await bench.choose('stitch', 'Split stitch filling');
+  await expect(bench.tally).toContainText('Work in split stitch filling: ');
+  await expect(bench.tally.getByText(/[+−]\d/)).toBeVisible();
+  await page.getByRole('button', { name: '‹ All parts' }).click();
+  await expect(bench.card.getByText('Split stitch filling')).toHaveCount(5);
+
+  await bench.pick('petal-0');
+  await page.getByTestId('for-all').click();
+  await bench.choose('strands', '4');
+  await page.getByLabel('Stitch length').fill('2.5');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: '‹ All parts' }).click();
+  await expect(bench.card.getByText('Split stitch filling, 4 strands')).toHaveCount(1);
+
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(bench.card.getByText('Satin stitch')).toHaveCount(5);
+  await expect(bench.figure('Thread')).toHaveText(before!);
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+  await page.getByRole('button', { name: 'Do again' }).click();
+  await expect(bench.card.getByText('Split stitch filling')).toHaveCount(5);
+});
+
+test('direction, shade and colour can be changed, front and back are shown', async ({ bench, page }) => {
+  await bench.openKite();
+  await bench.pick('Top left panel');
+  await page.getByLabel('Direction').fill('90');
+  await page.keyboard.press('Enter');
+  await expect(bench.tally).toContainText('Turn the stitches: ');
+  await bench.choose('colour', 'Wet slate');
+  await expect(bench.tally).toContainText('Change the colour: ');
+
+  const canvas = page.locator('.picture');
+  const paintings = async (): Promise<number> => Number(await canvas.getAttribute('data-painted'));
+  const before = await paintings();
+  await page.getByRole('button', { name: 'Turn over' }).click();
+  await expect(page.getByText('The back, as it lies')).toBeVisible();
+  await expect.poll(paintings).toBeGreaterThan(before);
+
+  await bench.goTo('Colours');
+  await bench.card
+    .getByRole('button', { name: /^Wet slate/ })
+    .first()
+    .click();
+  await bench.card
+    .getByRole('button', { name: /^Dusk slate sl-48/ })
+    .first()
+    .click();
+  await expect(bench.card.getByText('Dusk slate (sl-48)')).toBeVisible();
+});
+
+test('the hoop fits by the smallest circle, and sizes can be typed in mm and inches', async ({ bench, page }) => {
+  await bench.openKite('Hoop');
+  await bench.choose('hoop', '20 cm');
+  await expect(bench.card).toContainText('19.4 cm inside');
+  await expect(bench.card).toContainText('10 mm stay free');
+  await page.getByLabel('Air to the ring').fill('20');
+  await page.keyboard.press('Enter');
+  await expect(bench.card).toContainText('20 mm stay free');
+  await page.getByLabel('Width of the design').fill('4 in');
+  await page.keyboard.press('Enter');
+  await expect(bench.figure('Size')).toContainText('10.2 cm');
+  await page.getByLabel('Width of the design').fill('wide');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('A length such as');
+  await page.getByLabel('Width of the design').fill('250 mm');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^\d+ findings?$/ }).click();
+  await expect(bench.card).toContainText('beyond the inside of the ring');
+  await page.getByRole('button', { name: /^Fit it with/ }).click();
+  await expect(bench.tally).toContainText(/\d+ findings? fewer/);
+  await expect(bench.card).not.toContainText('beyond the inside of the ring');
+});
+
+test('says how much thread each colour takes, and why', async ({ bench }) => {
+  await bench.openKite('Thread');
+  for (const word of [
+    'in front',
+    'behind',
+    'through cloth',
+    'slack',
+    'starts and ends',
+    'needle loads',
+    'nine times in ten',
+  ]) {
+    await expect(bench.card).toContainText(word);
+  }
+  await bench.card.getByRole('button', { name: /^Wet rosehip/ }).click();
+  await expect(bench.card).toContainText('Wet slate');
+});
+
+test('the pattern is saved as a PDF at true size, tiled when it is larger than a page', async ({ bench, page }) => {
+  await bench.openKite('Transfer');
+  const save = async (): Promise<PDFDocument> => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as PDF' }).click();
+    const file = await (await download).path();
+    return PDFDocument.load(await readFile(file));
+  };
+  const one = await save();
+  expect(one.getPageCount()).toBe(1);
+  expect(one.getPage(0).getWidth()).toBeCloseTo((210 / 25.4) * 72, 1);
+
+  await bench.goTo('Hoop');
+  await page.getByLabel('Height').fill('60 cm');
+  await page.keyboard.press('Enter');
+  await bench.goTo('Transfer');
+  await bench.choose('sheet', 'Letter');
+  await page.getByText('Mirrored, for tracing from behind').click();
+  await expect(bench.card).toContainText('pages, joined at their crosses');
+  const many = await save();
+  expect(many.getPageCount()).toBeGreaterThan(3);
+  expect(many.getPage(0).getHeight()).toBeCloseTo(11 * 72, 1);
+});
+
+test('everything is there after closing, in a file, and in another browser', async ({ bench, page, browser }) => {
+  await bench.openKite();
+  await bench.pick('Top right panel');
+  await bench.choose('stitch', 'Seed stitch');
+  await page.getByLabel('Name of the piece').fill('My kite');
+  await page.keyboard.press('Enter');
+  await bench.saved();
+  await page.reload();
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('My kite');
+  await expect(bench.card.getByText('Seed stitch')).toHaveCount(1);
+  const stitches = await bench.figure('Stitches').textContent();
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'File' }).click();
+  await page.getByText('Export to a file').click();
+  const exported = await download;
+  expect(exported.suggestedFilename()).toBe('my-kite.junctura.json');
+  const text = await readFile(await exported.path(), 'utf8');
+
+  const other = await browser.newContext();
+  const second = await other.newPage();
+  await second.goto(page.url().replace(/\/piece.*/, '/'));
+  await second
+    .getByTestId('chooser')
+    .setInputFiles({ name: 'my-kite.junctura.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await expect(second.getByLabel('Name of the piece')).toHaveValue('My kite');
+  await expect(second.locator('dl > div', { hasText: 'Stitches' }).locator('dd')).toHaveText(stitches!);
+  await other.close();
+});
+
+test('two tabs do not overwrite each other', async ({ bench, page, context }) => {
+  await bench.openKite('Hoop');
+  await page.getByLabel('Height').fill('50 mm');
+  await page.keyboard.press('Enter');
+  await bench.saved();
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await second.getByLabel('Height').fill('40 mm');
+  await second.keyboard.press('Enter');
+  await expect(second.getByText('Kept in this browser')).toBeVisible();
+  await page.getByLabel('Height').fill('60 mm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('changed in another tab')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep mine as a second piece' }).click();
+  await bench.saved();
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('Kite (this tab)');
+  await expect(bench.figure('Size')).toContainText('60 mm');
+});
+
+test('works by keys, in lamp-light, in inches, and in a narrow window', async ({ bench, page }) => {
+  await bench.openKite();
+  await page.keyboard.press('?');
+  await expect(page.getByText('turn the hoop over')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('turn the hoop over')).toBeHidden();
+  await page.keyboard.press('Alt+5');
+  await expect(bench.card.getByRole('heading', { name: 'Thread and hours' })).toBeVisible();
+  await page.keyboard.press('f');
+  await expect(bench.card.getByRole('heading', { name: 'Findings' })).toBeVisible();
+  await page.keyboard.press('t');
+  await expect(page.getByText('The back, as it lies')).toBeVisible();
+  await page.getByRole('button', { name: 'Settings' }).click();
+  await page.getByText('inches', { exact: true }).click();
+  await page.getByText('Lamp-light').click();
+  await expect(bench.figure('Thread')).toContainText('yd');
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
+  await page.setViewportSize({ width: 800, height: 700 });
+  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer']) {
+    await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(800);
+    await expect(page.getByRole('button', { name: 'Whole hoop' })).toBeInViewport();
+  }
+});

@@ -1,0 +1,36 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4179;
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: 'results',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
+  use: {
+    testIdAttribute: 'data-test',
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'npx tsx ../server/src/main.ts',
+    url: `http://localhost:${PORT}/healthz`,
+    env: { PORT: String(PORT) },
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,49 @@
+// Runs every check and ends with one line: how many passed and how many failed.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+const folder = mkdtempSync(join(tmpdir(), 'junctura-test-'));
+let [passed, failed] = [0, 0];
+
+function npmRun(script, args = [], env = {}) {
+  process.stdout.write(`\n— ${script}\n`);
+  const command = ['run', '--silent', script, ...(args.length > 0 ? ['--', ...args] : [])];
+  return spawnSync('npm', command, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+}
+
+function count(isGood, tally) {
+  try {
+    const [good, bad] = tally();
+    passed += good;
+    // A runner that failed without a failed test still failed.
+    failed += bad === 0 && !isGood ? 1 : bad;
+  } catch {
+    failed++;
+  }
+}
+
+for (const script of ['lint', 'types']) {
+  const isGood = npmRun(script);
+  count(isGood, () => [isGood ? 1 : 0, isGood ? 0 : 1]);
+}
+
+const unitFile = join(folder, 'unit.json');
+const unitsGood = npmRun('unit', ['--reporter=dot', '--reporter=json', `--outputFile.json=${unitFile}`]);
+count(unitsGood, () => {
+  const { numPassedTests, numTotalTests } = JSON.parse(readFileSync(unitFile, 'utf8'));
+  return [numPassedTests, numTotalTests - numPassedTests];
+});
+
+const e2eFile = join(folder, 'e2e.json');
+const e2eGood = npmRun('e2e', ['--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: e2eFile });
+count(e2eGood, () => {
+  const { stats } = JSON.parse(readFileSync(e2eFile, 'utf8'));
+  return [stats.expected, stats.unexpected + stats.flaky + stats.skipped];
+});
+
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.exit(failed === 0 ? 0 : 1);

@@ -1,0 +1,43 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, describe, expect, it } from 'vitest';
+import { createApp } from './app.ts';
+
+const dist = mkdtempSync(join(tmpdir(), 'dist-'));
+mkdirSync(join(dist, 'assets'));
+writeFileSync(join(dist, 'index.html'), '<!doctype html><title>Junctura</title>');
+writeFileSync(join(dist, 'assets/a.js'), 'export {};');
+const server = createApp({ dist }).listen(0);
+const get = (path: string): Promise<Response> =>
+  fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}${path}`);
+afterAll(() => server.close());
+
+describe('the server', () => {
+  it('is healthy', async () => {
+    const response = await get('/healthz');
+    expect(response.status).toBe(200);
+    expect(await response.json()).toEqual({ status: 'ok' });
+  });
+
+  it.each(['/', '/piece/abc/stitches'])('answers %s with the application', async (path) => {
+    expect(await (await get(path)).text()).toContain('Junctura');
+  });
+
+  it.each(['/nothing', '/assets/none.js', '/assets/../../package.json'])('has nothing at %s', async (path) => {
+    expect((await get(path)).status).toBe(404);
+  });
+
+  it('allows what the application needs and no more', async () => {
+    const { headers } = await get('/');
+    const policy = headers.get('content-security-policy')!;
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).not.toMatch(/unsafe-eval|script-src[^;]*unsafe-inline|https?:/);
+    expect(headers.get('strict-transport-security')).toBeNull();
+    expect(headers.get('x-powered-by')).toBeNull();
+    expect(headers.get('cache-control')).toBe('no-cache');
+    expect((await get('/assets/a.js')).headers.get('cache-control')).toContain('immutable');
+  });
+});

@@ -1,0 +1,95 @@
+import { Planner } from '@junctura/core/advice';
+import { readPiece, renamePiece, setUse, type Piece } from '@junctura/core/piece';
+import { PDFDocument } from 'pdf-lib';
+import { patternPages } from '@junctura/core/paper';
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { pagesToPdf } from '../files/pagesToPdf.ts';
+import { panned, viewOf, zoomed } from '../picture/view.ts';
+import { NewsReader, NewsWriter } from '../workers/planNews.ts';
+import { History } from './history.ts';
+import { differences, tallyOf } from './tally.ts';
+
+function kite(): Piece {
+  const read = readPiece(readFileSync(new URL('../../../demo/pieces/kite.junctura.json', import.meta.url), 'utf8'));
+  if (!read.ok) throw new Error(read.problem);
+  return read.value;
+}
+
+describe('History', () => {
+  it('undoes and does again, and typing in a row is one step', () => {
+    const history = new History();
+    let piece = kite();
+    piece = history.do(piece, setUse(piece, 'patch')!, 0);
+    for (const [i, name] of ['K', 'Ki', 'Kit'].entries())
+      piece = history.do(piece, renamePiece(piece, name)!, 5000 + i * 200);
+    piece = history.undo(piece);
+    expect([piece.name, piece.use]).toEqual(['Kite', 'patch']);
+    piece = history.undo(piece);
+    expect(piece).toEqual(kite());
+    expect(history.undo(piece)).toBe(piece);
+    piece = history.redo(history.redo(piece));
+    expect([piece.name, piece.use]).toEqual(['Kit', 'patch']);
+    history.do(history.undo(piece), setUse(piece, 'worn')!, 9000);
+    expect(history.redoLabel).toBeNull();
+  });
+});
+
+describe('news from the planner', () => {
+  it('put together give the workings, with the same objects where nothing changed', () => {
+    const [planner, writer, reader] = [new Planner(), new NewsWriter(), new NewsReader()];
+    const piece = kite();
+    const send = (state: Piece): ReturnType<NewsReader['read']> =>
+      reader.read(state, structuredClone(writer.write(planner.plan(state))));
+    const first = send(piece);
+    expect(first).toEqual(new Planner().plan(piece));
+    const parts = piece.drawing.parts.slice(1).map((part, i) => (i === 3 ? { ...part, passes: [] } : part));
+    const changed = { ...piece, drawing: { ...piece.drawing, parts } };
+    const second = send(changed);
+    expect(second).toEqual(new Planner().plan(changed));
+    expect(second.plan.parts[0]!.passes[0]).toBe(first.plan.parts[1]!.passes[0]);
+    expect(writer.write(planner.plan(changed)).freshPasses).toEqual([]);
+  });
+});
+
+describe('the tally', () => {
+  it('says what a change made of it', () => {
+    const piece = kite();
+    const tally = tallyOf(piece, new Planner().plan(piece));
+    const more = {
+      ...tally,
+      threadMm: tally.threadMm + 1400,
+      skeins: tally.skeins + 1,
+      findings: tally.findings + 2,
+      stitches: tally.stitches - 1,
+    };
+    expect(differences(tally, more, 'metric')).toEqual(['+1.4 m', '−1 stitch', '+1 skein', '2 findings more']);
+    expect(differences(tally, tally, 'metric')).toEqual([]);
+  });
+});
+
+describe('the view', () => {
+  it('keeps the point under the pointer when it is enlarged, and comes back when moved back', () => {
+    const size = { width: 800, height: 600 };
+    const view = viewOf(75, size);
+    const under = (v: typeof view): number => v.centreX + (200 - 400) / v.pxPerMm;
+    expect(under(zoomed(view, 3, 200, 100, size))).toBeCloseTo(under(view), 9);
+    expect(panned(panned(view, 30, -20), -30, 20).centreX).toBeCloseTo(view.centreX, 9);
+  });
+});
+
+it('makes a PDF with a page for each page, at true size', async () => {
+  const piece = { ...kite(), placement: { ...kite().placement, scale: 5 } };
+  const pages = patternPages(piece, new Planner().plan(piece).plan, {
+    sheet: 'letter',
+    mirrored: true,
+    numbers: true,
+    directions: true,
+    ring: true,
+  });
+  expect(pages.length).toBeGreaterThan(2);
+  const pdf = await PDFDocument.load(await pagesToPdf(pages, 'Kite – «Ł»'));
+  expect(pdf.getPageCount()).toBe(pages.length);
+  expect(pdf.getPage(0).getWidth()).toBeCloseTo(8.5 * 72, 3);
+  expect(pdf.getPage(0).getHeight()).toBeCloseTo(11 * 72, 3);
+});

@@ -53,10 +53,13 @@ function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal
   const span = direction.spanMm;
   const strands = placed.meanWidthMm < THRESHOLDS.narrowMm ? 1 : placed.areaMm2 > THRESHOLDS.largeMm2 ? 3 : 2;
   const along = (direction.angleDeg + 90) % 180;
-  const widthText = `${formatFine(Math.round(span * 10) / 10)}`;
+  const widthText = formatFine(span);
   const satin = (why: string): Proposal => proposal('satin', strands, direction.angleDeg, why);
   const rows = (why: string): Proposal => proposal('split-fill', strands, along, why);
-  const seeds = proposal('seed', strands, 0, 'A light scatter: little thread, and the cloth stays in view.');
+  const hasRoomForSeeds = placed.areaMm2 >= THRESHOLDS.leastSeededMm2;
+  const seeds = hasRoomForSeeds
+    ? [proposal('seed', strands, 0, 'A light scatter: little thread, and the cloth stays in view.')]
+    : [];
   if (isSmallRound(placed)) {
     const across = 2 * Math.sqrt(placed.areaMm2 / Math.PI);
     return [
@@ -71,7 +74,7 @@ function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal
         `Only ${widthText} wide: rows of split stitch along it, as satin wants ${formatFine(THRESHOLDS.shortestSatinMm)}.`,
       ),
       satin(`Very short spans of ${widthText}.`),
-      seeds,
+      ...seeds,
     ];
   }
   if (span <= Math.min(limit, THRESHOLDS.easySatinMm)) {
@@ -80,14 +83,14 @@ function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal
         `Spans stay within ${widthText} at ${direction.angleDeg}° (up to ${limit} mm hold ${useText(use)}): smooth and bright.`,
       ),
       rows('Firmer and flatter; the direction runs along the shape.'),
-      seeds,
+      ...seeds,
     ];
   }
   const tooLong = span > limit ? `over the ${limit} mm that hold ${useText(use)}` : 'long enough to gape';
   return [
     rows(`Satin would span ${widthText}, ${tooLong}: rows of split stitch lie firm at any width.`),
     satin(`Bright and quick, but spans reach ${widthText}.`),
-    seeds,
+    ...seeds,
   ];
 }
 
@@ -141,7 +144,7 @@ function coveringStrands(stitch: StitchId, wanted: number, markMm: number): numb
 }
 
 function curveText(radiusMm: number): string {
-  return Number.isFinite(radiusMm) ? `Bends down to ${formatFine(Math.round(radiusMm * 10) / 10)} radius` : 'No bends';
+  return Number.isFinite(radiusMm) ? `Bends down to ${formatFine(radiusMm)} radius` : 'No bends';
 }
 
 function strandText(strands: number): string {

@@ -27,6 +27,8 @@ export const THRESHOLDS = {
   fineLineMm: 0.45,
   /** Areas narrower than this want a single strand, mm. */
   narrowMm: 1.8,
+  /** Areas smaller than this have no room for a scatter of seeds, mm². */
+  leastSeededMm2: 60,
   /** Areas larger than this can take three strands, mm². */
   largeMm2: 1200,
   /** Neighbours further apart than this many laid widths show the cloth. */

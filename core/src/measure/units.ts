@@ -41,9 +41,9 @@ export function formatLength(lengthMm: number, system: UnitSystem): string {
   return `${roundTo(lengthMm / 10, 1)} cm`;
 }
 
-/** A fine size (a stitch, a thread, a line), where hundredths matter, always in millimetres. */
+/** A fine size (a stitch, a thread, a line), always in millimetres: in hundredths below 2 mm, else in tenths. */
 export function formatFine(lengthMm: number): string {
-  return `${roundTo(lengthMm, 2)} mm`;
+  return `${roundTo(lengthMm, Math.abs(lengthMm) < 2 ? 2 : 1)} mm`;
 }
 
 /** A length of thread: metres, or yards; short of a metre in centimetres or inches. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { AIR_MM, innerDiameterMm } from '@junctura/core/materials';
-import { formatLength } from '@junctura/core/measure';
+import { formatLength, MM_PER_INCH } from '@junctura/core/measure';
 import { colourName } from '@junctura/core/plan';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
@@ -126,8 +126,15 @@ const pickedParts = computed(() =>
   props.only ? [] : (plan.value?.parts ?? []).filter(({ part }) => bench.picked.includes(part.id)),
 );
 
-/** The longest of these that takes up to a quarter of the width. */
-const ruleMm = computed(() => [100, 50, 20, 10, 5, 2, 1].find((mm) => mm * view.value.pxPerMm <= width.value / 4) ?? 1);
+/** Marks that a ruler has, in mm, and the longest of them that takes up to a quarter of the width. */
+const rulerMm = computed(() =>
+  settings.units === 'inch'
+    ? [4, 2, 1, 1 / 2, 1 / 4, 1 / 8, 1 / 16].map((inch) => inch * MM_PER_INCH)
+    : [100, 50, 20, 10, 5, 2, 1],
+);
+const ruleMm = computed(
+  () => rulerMm.value.find((mm) => mm * view.value.pxPerMm <= width.value / 4) ?? rulerMm.value.at(-1)!,
+);
 
 defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value === 'front' ? 'back' : 'front') });
 </script>
@@ -265,8 +272,8 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
 }
 .scale {
   position: absolute;
-  left: 18px;
-  bottom: 14px;
+  left: 14px;
+  top: 12px;
   display: flex;
   align-items: center;
   gap: 8px;

@@ -272,7 +272,7 @@ async function settle(keepMine: boolean): Promise<void> {
 }
 .busy {
   position: absolute;
-  top: 14px;
+  bottom: 14px;
   left: 16px;
   background: var(--paper);
   padding: 4px 12px;

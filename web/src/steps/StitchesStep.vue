@@ -47,17 +47,31 @@ function passesOf(partId: string): Pass[] {
   );
 }
 
-/** The same change for every member; direction changes only where it was changed, as like parts may be turned. */
+/**
+ * The same change for every member. Like parts may be turned: their stitches are turned by as much, not to the same angle.
+ */
 function change(index: number, part: Partial<Pass>, label: string, mergeKey: string | null): void {
+  const turnDeg = (part.angleDeg ?? 0) - planned.value!.passes[index]!.angleDeg;
   const changed = members.value
     .filter((member) => member.kind === planned.value?.part.kind)
     .map((member): [string, Pass[]] => [
       member.id,
       passesOf(member.id).map((pass, i) =>
-        i === index ? { ...pass, ...part, params: part.stitch ? {} : { ...pass.params, ...part.params } } : pass,
+        i === index ? changedPass(pass, part, angleOf(member.id, i) + turnDeg) : pass,
       ),
     ]);
   bench.edit(setPasses(bench.piece, new Map(changed), label, mergeKey));
+}
+
+function changedPass(pass: Pass, part: Partial<Pass>, turnedDeg: number): Pass {
+  if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (turnedDeg + 360) % 180 };
+  return { ...pass, ...part, params: part.stitch ? {} : { ...pass.params, ...part.params } };
+}
+
+/** The direction in which a pass is worked now. */
+function angleOf(partId: string, index: number): number {
+  const part = bench.workings?.plan.parts.find((entry) => entry.part.id === partId);
+  return part?.passes[index]?.angleDeg ?? 0;
 }
 
 function choose(offer: Proposal): void {
@@ -66,6 +80,11 @@ function choose(offer: Proposal): void {
     return [member.id, [own?.pass ?? offer.pass]];
   });
   bench.edit(setPasses(bench.piece, new Map(chosen), `Work in ${stitchKind(offer.pass.stitch).name.toLowerCase()}`));
+}
+
+function isNow({ pass }: Proposal): boolean {
+  const [now] = planned.value?.passes ?? [];
+  return now?.stitch === pass.stitch && now.strands === pass.strands;
 }
 
 function asProposed(): void {
@@ -142,6 +161,7 @@ function recolour(id: string): void {
       type="button"
       class="plain offer"
       :data-test="`offer-${offer.pass.stitch}`"
+      :aria-pressed="isNow(offer)"
       @click="choose(offer)"
     >
       <PassPreview :placed="planned.placed" :pass="offer.pass" :hex="hex" />
@@ -149,7 +169,7 @@ function recolour(id: string): void {
         <strong
           >{{ stitchKind(offer.pass.stitch).name }}, {{ offer.pass.strands }}
           {{ offer.pass.strands === 1 ? 'strand' : 'strands' }}</strong
-        ><br />
+        ><span v-if="isNow(offer)" class="small soft"> · as it is now</span><br />
         <span class="small soft">{{ offer.reason }}</span>
       </span>
     </button>

@@ -9,7 +9,7 @@ export function partSize(placed: PlacedShape, units: UnitSystem): string {
       placed.areaMm2 >= 1000
         ? `${(placed.areaMm2 / 100).toFixed(1)} cm²`
         : `${placed.areaMm2.toFixed(placed.areaMm2 < 10 ? 1 : 0)} mm²`;
-    return `${area}, ${formatFine(Math.round((placed.widest?.r ?? 0) * 20) / 10)} at its widest`;
+    return `${area}, ${formatFine((placed.widest?.r ?? 0) * 2)} at its widest`;
   }
   if (placed.kind === 'line') return `${formatLength(placed.lengthMm, units)} long`;
   const count = placed.shape.spots.length / 2;

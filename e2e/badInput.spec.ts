@@ -56,14 +56,28 @@ test('storage that is refused is told, and nothing is lost while the page is ope
   expect((await download).suggestedFilename()).toBe('kite.junctura.json');
 });
 
-test('a drawing can be dropped on the window', async ({ bench, page }) => {
-  await bench.open();
+test('storage that is full is told, and the piece can be had as a file', async ({ bench, page }) => {
+  await page.addInitScript(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await bench.openKite('Hoop');
+  await page.getByLabel('Height').fill('50 mm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('storage is full')).toBeVisible();
+  await expect(bench.tally).toContainText('Not yet kept');
+  await expect(page.getByRole('button', { name: 'Export now' })).toBeVisible();
+});
+
+test('a drawing can be dropped on the window, over an open piece too', async ({ bench, page }) => {
+  await bench.openKite();
   const files = await page.evaluateHandle((text) => {
     const transfer = new DataTransfer();
     transfer.items.add(new File([text], 'dropped.svg', { type: 'image/svg+xml' }));
     return transfer;
   }, svg('<rect width="20" height="9"/><text>hello</text>'));
-  await page.locator('main').dispatchEvent('drop', { dataTransfer: files });
+  await page.locator('body').dispatchEvent('drop', { dataTransfer: files });
   await expect(page.getByLabel('Name of the piece')).toHaveValue('dropped');
   await expect(bench.card).toContainText('1 text was left out');
 });

@@ -22,7 +22,9 @@ export class Bench {
   /** Brings in the text of a file through the file chooser. */
   async bring(name: string, text: string | Buffer): Promise<void> {
     const buffer = typeof text === 'string' ? Buffer.from(text) : text;
-    await this.page.getByTestId('chooser').setInputFiles({ name, mimeType: 'application/octet-stream', buffer });
+    const chooser = this.page.waitForEvent('filechooser');
+    await this.page.getByRole('button', { name: 'Choose a drawing or piece' }).click();
+    await (await chooser).setFiles({ name, mimeType: 'application/octet-stream', buffer });
   }
 
   get tally(): Locator {
@@ -44,10 +46,11 @@ export class Bench {
     await expect(this.card.getByRole('heading', { name })).toBeVisible();
   }
 
-  /** Chooses from one of the library's selects. */
-  async choose(testId: string, option: string): Promise<void> {
-    await this.page.getByTestId(testId).click();
-    await this.page.locator('.n-base-select-option', { hasText: option }).first().click();
+  /** Chooses from a list by its label. */
+  async choose(list: string, option: string | RegExp): Promise<void> {
+    const select = this.card.getByLabel(list, { exact: true });
+    const label = await select.locator('option', { hasText: option }).first().textContent();
+    await select.selectOption({ label: label!.trim() });
   }
 
   async saved(): Promise<void> {

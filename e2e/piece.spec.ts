@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { PDFDocument } from 'pdf-lib';
-import { expect, svg, test } from './bench.ts';
+import { Bench, expect, svg, test } from './bench.ts';
 
 const FLOWER = svg(
   '<g fill="#b12f40">' +
@@ -29,7 +29,7 @@ test('a drawing becomes parts that can be worked, given to a group, and undone',
   await expect(bench.card).toContainText('Spans stay within');
   const before = await bench.figure('Thread').textContent();
 
-  await bench.choose('stitch', 'Split stitch filling');
+  await bench.choose('Stitch', 'Split stitch filling');
   await expect(bench.tally).toContainText('Work in split stitch filling: ');
   await expect(bench.tally.getByText(/[+−]\d/)).toBeVisible();
   await page.getByRole('button', { name: '‹ All parts' }).click();
@@ -37,7 +37,7 @@ test('a drawing becomes parts that can be worked, given to a group, and undone',
 
   await bench.pick('petal-0');
   await page.getByTestId('for-all').click();
-  await bench.choose('strands', '4');
+  await bench.choose('Strands', '4');
   await page.getByLabel('Stitch length').fill('2.5');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: '‹ All parts' }).click();
@@ -57,7 +57,7 @@ test('direction, shade and colour can be changed, front and back are shown', asy
   await page.getByLabel('Direction').fill('90');
   await page.keyboard.press('Enter');
   await expect(bench.tally).toContainText('Turn the stitches: ');
-  await bench.choose('colour', 'Wet slate');
+  await bench.choose('Colour', 'Wet slate');
   await expect(bench.tally).toContainText('Change the colour: ');
 
   const canvas = page.locator('.picture');
@@ -81,7 +81,7 @@ test('direction, shade and colour can be changed, front and back are shown', asy
 
 test('the hoop fits by the smallest circle, and sizes can be typed in mm and inches', async ({ bench, page }) => {
   await bench.openKite('Hoop');
-  await bench.choose('hoop', '20 cm');
+  await bench.choose('Hoop', '20 cm');
   await expect(bench.card).toContainText('19.4 cm inside');
   await expect(bench.card).toContainText('10 mm stay free');
   await page.getByLabel('Air to the ring').fill('20');
@@ -135,7 +135,7 @@ test('the pattern is saved as a PDF at true size, tiled when it is larger than a
   await page.getByLabel('Height').fill('60 cm');
   await page.keyboard.press('Enter');
   await bench.goTo('Transfer');
-  await bench.choose('sheet', 'Letter');
+  await bench.choose('Paper', 'Letter');
   await page.getByText('Mirrored, for tracing from behind').click();
   await expect(bench.card).toContainText('pages, joined at their crosses');
   const many = await save();
@@ -146,7 +146,7 @@ test('the pattern is saved as a PDF at true size, tiled when it is larger than a
 test('everything is there after closing, in a file, and in another browser', async ({ bench, page, browser }) => {
   await bench.openKite();
   await bench.pick('Top right panel');
-  await bench.choose('stitch', 'Seed stitch');
+  await bench.choose('Stitch', 'Seed stitch');
   await page.getByLabel('Name of the piece').fill('My kite');
   await page.keyboard.press('Enter');
   await bench.saved();
@@ -163,13 +163,11 @@ test('everything is there after closing, in a file, and in another browser', asy
   const text = await readFile(await exported.path(), 'utf8');
 
   const other = await browser.newContext();
-  const second = await other.newPage();
-  await second.goto(page.url().replace(/\/piece.*/, '/'));
-  await second
-    .getByTestId('chooser')
-    .setInputFiles({ name: 'my-kite.junctura.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await expect(second.getByLabel('Name of the piece')).toHaveValue('My kite');
-  await expect(second.locator('dl > div', { hasText: 'Stitches' }).locator('dd')).toHaveText(stitches!);
+  const second = new Bench(await other.newPage());
+  await second.open(page.url().replace(/\/piece.*/, '/'));
+  await second.bring('my-kite.junctura.json', text);
+  await expect(second.page.getByLabel('Name of the piece')).toHaveValue('My kite');
+  await expect(second.figure('Stitches')).toHaveText(stitches!);
   await other.close();
 });
 

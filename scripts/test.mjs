@@ -32,7 +32,7 @@ for (const script of ['lint', 'types']) {
 }
 
 const unitFile = join(folder, 'unit.json');
-const unitsGood = npmRun('unit', ['--reporter=dot', '--reporter=json', `--outputFile.json=${unitFile}`]);
+const unitsGood = npmRun('unit', ['--reporter=default', '--reporter=json', `--outputFile.json=${unitFile}`]);
 count(unitsGood, () => {
   const { numPassedTests, numTotalTests } = JSON.parse(readFileSync(unitFile, 'utf8'));
   return [numPassedTests, numTotalTests - numPassedTests];

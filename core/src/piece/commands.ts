@@ -1,3 +1,4 @@
+import { shadeOf } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { editOf, type Edit, type EditPath } from './edits.ts';
@@ -68,6 +69,22 @@ export function renamePart(piece: Piece, partId: string, name: string): Edit | n
 
 export function setPartColour(piece: Piece, partIds: readonly string[], colour: string): Edit | null {
   return editParts(piece, 'Change the colour', partIds, { colour });
+}
+
+/** Works parts in a shade of their own: in the colour that already has it, or in a new one. */
+export function workInShade(piece: Piece, partIds: readonly string[], code: string): Edit | null {
+  const known = piece.palette.find((colour) => colour.shade === code);
+  if (known) return setPartColour(piece, partIds, known.id);
+  const shade = shadeOf(code);
+  if (!shade) throw new RangeError(`workInShade: the range has no shade '${code}'`);
+  const taken = new Set(piece.palette.map((colour) => colour.id));
+  let n = piece.palette.length + 1;
+  while (taken.has(`c${n}`)) n++;
+  const parts = piece.drawing.parts.map((part) => (partIds.includes(part.id) ? { ...part, colour: `c${n}` } : part));
+  return editOf(piece, `Work in ${shade.name.toLowerCase()}`, [
+    [['palette'], [...piece.palette, { id: `c${n}`, hex: shade.hex, shade: code }]],
+    [['drawing', 'parts'], parts],
+  ]);
 }
 
 /** Gives parts the passes of a person's choice, or (null) the proposal again. */

@@ -17,6 +17,7 @@ export {
   setShades,
   setUse,
   setWorker,
+  workInShade,
 } from './commands.ts';
 export { applyEdit, editOf, invertEdit, mergeEdits, type Edit, type EditStep } from './edits.ts';
 export { checkPiece, MAX_PIECE_CHARACTERS, PIECE_EXTENSION, readPiece, writePiece } from './file.ts';

@@ -3,9 +3,10 @@ import { strandChoices, threadKind, THREAD_KINDS, NEEDLE_NAMES } from '@junctura
 import { formatFine, roundTo } from '@junctura/core/measure';
 import type { Pass } from '@junctura/core/piece';
 import { canWork, type PlannedPart } from '@junctura/core/plan';
-import { STITCHES, stitchKind, type NumberParam, type ChoiceParam, type StitchId } from '@junctura/core/stitches';
-import { NInputNumber, NSelect } from 'naive-ui';
+import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { computed } from 'vue';
+import ChoiceField from './ChoiceField.vue';
+import NumberField from './NumberField.vue';
 
 /** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
 const props = defineProps<{ planned: PlannedPart; index: number }>();
@@ -35,12 +36,14 @@ function setThread(thread: string): void {
   const now = pass.value.strands;
   emit('change', { thread, strands: choices.includes(now) ? now : choices[0]! }, 'Change the thread', null);
 }
-function setParam(key: string, param: NumberParam | ChoiceParam, value: number | string | null): void {
-  if (value === null) return;
-  emit('change', { params: { [key]: value } }, `Change: ${param.label.toLowerCase()}`, `param-${key}`);
+function setStrands(strands: number): void {
+  emit('change', { strands }, `Work with ${strands} ${strands === 1 ? 'strand' : 'strands'}`, null);
 }
-function setAngle(value: number | null): void {
-  if (value !== null) emit('change', { angleDeg: ((value % 180) + 180) % 180 }, 'Turn the stitches', 'angle');
+function setParam(key: string, label: string, value: number | string): void {
+  emit('change', { params: { [key]: value } }, `Change: ${label.toLowerCase()}`, `param-${key}`);
+}
+function setAngle(value: number): void {
+  emit('change', { angleDeg: ((value % 180) + 180) % 180 }, 'Turn the stitches', 'angle');
 }
 const dial = computed(() => {
   const angle = (pass.value.angleDeg * Math.PI) / 180;
@@ -50,86 +53,44 @@ const dial = computed(() => {
 
 <template>
   <div class="editor">
-    <div class="field wide">
-      <span id="stitch-label" class="label">Stitch</span>
-      <NSelect
-        :value="pass.stitch"
-        :options="stitches"
-        size="small"
-        aria-labelledby="stitch-label"
-        data-test="stitch"
-        @update:value="setStitch"
-      />
-    </div>
-    <div class="field">
-      <span id="thread-label" class="label">Thread</span>
-      <NSelect
-        :value="pass.thread"
-        :options="threads"
-        size="small"
-        aria-labelledby="thread-label"
-        :consistent-menu-width="false"
-        @update:value="setThread"
-      />
-    </div>
-    <div class="field">
-      <span id="strands-label" class="label">Strands</span>
-      <NSelect
-        :value="pass.strands"
-        :options="strands"
-        size="small"
-        aria-labelledby="strands-label"
-        data-test="strands"
-        :consistent-menu-width="false"
-        @update:value="
-          (n: number) => emit('change', { strands: n }, `Work with ${n} ${n === 1 ? 'strand' : 'strands'}`, null)
-        "
-      />
-    </div>
-    <div v-if="kind.hasDirection" class="field">
-      <label :for="`angle-${index}`">Direction</label>
-      <div class="row angle">
-        <svg viewBox="-14 -14 28 28" width="28" height="28" aria-hidden="true">
-          <circle r="13" fill="none" stroke="var(--chalk)" />
-          <line :x1="-dial.dx" :y1="-dial.dy" :x2="dial.dx" :y2="dial.dy" stroke="var(--madder)" stroke-width="2" />
-        </svg>
-        <NInputNumber
-          :value="roundTo(pass.angleDeg, 1)"
-          size="small"
-          :step="5"
-          :min="-360"
-          :max="360"
-          :input-props="{ id: `angle-${index}` }"
-          @update:value="setAngle"
-        >
-          <template #suffix>°</template>
-        </NInputNumber>
-      </div>
-    </div>
-    <div v-for="{ key, param, value } in params" :key="key" class="field">
-      <label :for="`param-${index}-${key}`" :title="param.hint">{{ param.label }}</label>
-      <NInputNumber
+    <ChoiceField class="wide" label="Stitch" :value="pass.stitch" :options="stitches" @change="setStitch" />
+    <ChoiceField label="Thread" :value="pass.thread" :options="threads" @change="setThread" />
+    <ChoiceField label="Strands" :value="pass.strands" :options="strands" @change="setStrands" />
+    <NumberField
+      v-if="kind.hasDirection"
+      label="Direction"
+      :value="roundTo(pass.angleDeg, 1)"
+      :min="-360"
+      :max="360"
+      :step="5"
+      unit="°"
+      @change="setAngle"
+    >
+      <svg class="dial" viewBox="-14 -14 28 28" width="28" height="28" aria-hidden="true">
+        <circle r="13" fill="none" stroke="var(--chalk)" />
+        <line :x1="-dial.dx" :y1="-dial.dy" :x2="dial.dx" :y2="dial.dy" stroke="var(--madder)" stroke-width="2" />
+      </svg>
+    </NumberField>
+    <template v-for="{ key, param, value } in params" :key="key">
+      <NumberField
         v-if="param.type === 'number'"
+        :label="param.label"
+        :hint="param.hint"
         :value="roundTo(Number(value), 2)"
-        size="small"
         :min="param.min"
         :max="param.max"
         :step="param.step"
-        :input-props="{ id: `param-${index}-${key}` }"
-        @update:value="(next) => setParam(key, param, next)"
-      >
-        <template #suffix>{{ param.unit }}</template>
-      </NInputNumber>
-      <NSelect
-        v-else
-        :value="String(value)"
-        size="small"
-        :options="[...param.options]"
-        :aria-label="param.label"
-        :consistent-menu-width="false"
-        @update:value="(next: string) => setParam(key, param, next)"
+        :unit="param.unit"
+        @change="(next) => setParam(key, param.label, next)"
       />
-    </div>
+      <ChoiceField
+        v-else
+        :label="param.label"
+        :value="String(value)"
+        :options="param.options"
+        @change="(next) => setParam(key, param.label, next)"
+      />
+    </template>
     <p class="wide small soft">
       Lies {{ formatFine(pass.laidMm) }} wide · {{ NEEDLE_NAMES[pass.needle.family] }} needle {{ pass.needle.size }} ({{
         formatFine(pass.needle.shaftMm)
@@ -147,8 +108,7 @@ const dial = computed(() => {
 .wide {
   grid-column: 1 / -1;
 }
-.angle {
-  flex-wrap: nowrap;
-  gap: 8px;
+.dial {
+  flex: none;
 }
 </style>

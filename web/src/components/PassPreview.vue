@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { threadTones } from '@junctura/core/colour';
 import type { PlacedShape } from '@junctura/core/drawing';
+import { intersect } from '@junctura/core/geometry';
 import { clothOf } from '@junctura/core/materials';
 import type { Pass } from '@junctura/core/piece';
 import { planPass, workSettings } from '@junctura/core/plan';
@@ -23,9 +24,9 @@ function paint(): void {
   if (!target || !box) return;
   const pixels = Math.round((props.size ?? 84) * (window.devicePixelRatio || 1));
   target.width = target.height = pixels;
-  const planned = planPass(props.placed, { ...props.pass, reason: '' }, workSettings(bench.piece, 1));
   const across = Math.min(WIDEST_MM, Math.max(LEAST_MM, box.maxX - box.minX, box.maxY - box.minY) * 1.12);
   const centre = props.placed.widest ?? { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
+  const planned = planPass(cropped(props.placed, centre), { ...props.pass, reason: '' }, workSettings(bench.piece, 1));
   const isWhole = across < WIDEST_MM;
   const view = {
     centreX: isWhole ? (box.minX + box.maxX) / 2 : centre.x,
@@ -39,6 +40,14 @@ function paint(): void {
     passes: [{ pass: planned, tones: threadTones(props.hex) }],
   };
   for (const _ of paintPicture(target.getContext('2d')!, scene, view, { width: pixels, height: pixels }, 'front'));
+}
+
+/** Of a large area only what is shown is worked, so that typing never waits for it. */
+function cropped(placed: PlacedShape, { x, y }: { x: number; y: number }): PlacedShape {
+  if (placed.areaMm2 < WIDEST_MM ** 2) return placed;
+  const half = WIDEST_MM * 0.6;
+  const frame = Float64Array.of(x - half, y - half, x + half, y - half, x + half, y + half, x - half, y + half);
+  return { ...placed, shape: { ...placed.shape, region: intersect(placed.shape.region, [frame]) } };
 }
 
 onMounted(paint);

@@ -1,20 +1,17 @@
 <script setup lang="ts">
 import { checkPiece, type Piece } from '@junctura/core/piece';
-import { useDropZone } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import PieceThumbnail from '../components/PieceThumbnail.vue';
 import SettingsMenu from '../components/SettingsMenu.vue';
 import { DEMOS, loadDemo } from '../keeping/demos.ts';
-import { readFile } from '../keeping/intake.ts';
 import { useBench } from '../stores/bench.ts';
+import { useIntake } from '../stores/intake.ts';
 
 const bench = useBench();
+const intake = useIntake();
 const router = useRouter();
-const page = ref<HTMLElement | null>(null);
-const chooser = ref<HTMLInputElement | null>(null);
-const isReading = ref(false);
 const problem = ref<string | null>(null);
 
 interface Entry {
@@ -53,23 +50,6 @@ function open(id: string): void {
   void router.push({ name: 'piece', params: { id, step: 'stitches' } });
 }
 
-async function takeIn(files: FileList | File[] | null): Promise<void> {
-  const file = files?.[0];
-  if (!file) return;
-  isReading.value = true;
-  problem.value = null;
-  const read = await readFile(file, bench.planner, () => crypto.randomUUID());
-  isReading.value = false;
-  if (chooser.value) chooser.value.value = '';
-  if (!read.ok) {
-    problem.value = read.problem;
-    return;
-  }
-  const id = await bench.adopt(read.value);
-  await router.push({ name: 'piece', params: { id, step: 'drawing' } });
-}
-const { isOverDropZone } = useDropZone(page, { onDrop: (files) => void takeIn(files) });
-
 /** Removed at once, and put back as easily. */
 async function remove(entry: Entry): Promise<void> {
   const removed = await bench.store.remove(entry.id);
@@ -89,7 +69,7 @@ async function putBack(): Promise<void> {
 </script>
 
 <template>
-  <main ref="page" class="bench" :class="{ over: isOverDropZone }">
+  <main class="bench">
     <header>
       <h1>Junctura</h1>
       <p class="soft">Your drawing, in thread: which stitch, how much of it, how long it takes.</p>
@@ -100,19 +80,11 @@ async function putBack(): Promise<void> {
       <div>
         <h2>Begin with a drawing</h2>
         <p class="soft">
-          Drop an SVG anywhere on this page, or choose one: closed shapes become areas to fill, strokes become lines,
+          Drop an SVG anywhere on this window, or choose one: closed shapes become areas to fill, strokes become lines,
           dots become knots. A Junctura piece opens as it was saved.
         </p>
       </div>
-      <NButton type="primary" :loading="isReading" @click="chooser?.click()">Choose a drawing or piece</NButton>
-      <input
-        ref="chooser"
-        type="file"
-        accept=".svg,.json,image/svg+xml,application/json"
-        hidden
-        data-test="chooser"
-        @change="takeIn(($event.target as HTMLInputElement).files)"
-      />
+      <NButton type="primary" @click="intake.choose">Choose a drawing or piece</NButton>
     </section>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="undoRemoval" class="problem" role="status">
@@ -166,10 +138,6 @@ async function putBack(): Promise<void> {
   display: grid;
   gap: 34px;
   align-content: start;
-}
-.bench.over {
-  outline: 3px dashed var(--madder);
-  outline-offset: -14px;
 }
 header {
   display: flex;

@@ -21,9 +21,11 @@ import { STEPS, type StepId } from '../steps/steps.ts';
 import ThreadStep from '../steps/ThreadStep.vue';
 import TransferStep from '../steps/TransferStep.vue';
 import { useBench } from '../stores/bench.ts';
+import { useIntake } from '../stores/intake.ts';
 
 const props = defineProps<{ id: string; step: StepId }>();
 const bench = useBench();
+const intake = useIntake();
 const router = useRouter();
 const hoopView = ref<InstanceType<typeof HoopView> | null>(null);
 const keysShown = ref(false);
@@ -104,12 +106,14 @@ function when(at: number): string {
 }
 
 const MENU = [
+  { key: 'bring', label: 'Bring in a drawing…' },
   { key: 'export', label: 'Export to a file' },
   { key: 'earlier', label: 'Earlier states…' },
   { key: 'keys', label: 'Keys…' },
 ];
 function menu(key: string): void {
-  if (key === 'export') exportPiece();
+  if (key === 'bring') intake.choose();
+  else if (key === 'export') exportPiece();
   else if (key === 'earlier') void showSnapshots();
   else keysShown.value = true;
 }
@@ -180,7 +184,10 @@ async function settle(keepMine: boolean): Promise<void> {
 
     <div class="work">
       <HoopView ref="hoopView" :show="SHOWS[step]" :only="only">
-        <p v-if="bench.isBusy" class="busy" role="status">Working out the stitches…</p>
+        <p v-if="bench.isBusy" class="busy" role="status">
+          Working out the stitches…
+          <NButton v-if="bench.undoLabel" size="tiny" @click="bench.undo">Undo “{{ bench.undoLabel }}”</NButton>
+        </p>
       </HoopView>
       <aside class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
         <div v-if="findingsShown" class="stack">

@@ -3,8 +3,10 @@ import { centred, fitToHoop, mirrored, turned } from '@junctura/core/drawing';
 import { AIR_MM, clothCutMm, CLOTHS, HOOP_SIZES_MM } from '@junctura/core/materials';
 import { formatLength, MM_PER_INCH, roundTo } from '@junctura/core/measure';
 import { setCloth, setHoop, setUse, type Piece, type Placement } from '@junctura/core/piece';
-import { NButton, NInputNumber, NSelect } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { computed } from 'vue';
+import NumberField from '../components/NumberField.vue';
+import ChoiceField from '../components/ChoiceField.vue';
 import LengthField from '../components/LengthField.vue';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -80,18 +82,7 @@ const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
 <template>
   <div class="stack">
     <h2>Hoop and size</h2>
-    <div class="field">
-      <span id="hoop-label" class="label">Hoop</span>
-      <NSelect
-        :value="hoop?.nominalMm ?? 0"
-        :options="hoops"
-        size="small"
-        aria-labelledby="hoop-label"
-        :input-props="{ 'aria-labelledby': 'hoop-label' }"
-        data-test="hoop"
-        @update:value="chooseHoop"
-      />
-    </div>
+    <ChoiceField label="Hoop" :value="hoop?.nominalMm ?? 0" :options="hoops" @change="chooseHoop" />
     <div v-if="hoop" class="pair">
       <LengthField label="Air to the ring" :value-mm="hoop.airMm" :min-mm="0" :max-mm="60" @change="chooseAir" />
       <div class="field">
@@ -134,24 +125,15 @@ const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
         :max-mm="500"
         @change="(mm) => shift('yMm', mm - offCentre.y)"
       />
-      <div class="field">
-        <label for="turn">Turned, anticlockwise</label>
-        <NInputNumber
-          :value="roundTo(bench.piece.placement.turnDeg, 1)"
-          size="small"
-          :min="-180"
-          :max="180"
-          :step="5"
-          :input-props="{ id: 'turn' }"
-          @update:value="
-            (deg) =>
-              deg !== null &&
-              place(turned(bench.piece.placement, deg - bench.piece.placement.turnDeg), 'Turn the design')
-          "
-        >
-          <template #suffix>°</template>
-        </NInputNumber>
-      </div>
+      <NumberField
+        label="Turned, anticlockwise"
+        :value="roundTo(bench.piece.placement.turnDeg, 1)"
+        :min="-180"
+        :max="180"
+        :step="5"
+        unit="°"
+        @change="(deg) => place(turned(bench.piece.placement, deg - bench.piece.placement.turnDeg), 'Turn the design')"
+      />
       <div class="field">
         <span class="label">&nbsp;</span>
         <NButton size="small" @click="place(mirrored(bench.piece.placement), 'Mirror the design')">Mirror</NButton>
@@ -160,16 +142,12 @@ const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
     <hr class="rule" />
     <h3>Cloth</h3>
     <div class="pair">
-      <div class="field">
-        <span id="cloth-label" class="label">Kind</span>
-        <NSelect
-          :value="bench.piece.cloth.kind"
-          :options="cloths"
-          size="small"
-          aria-labelledby="cloth-label"
-          @update:value="(kind) => bench.edit(setCloth(bench.piece, { kind }))"
-        />
-      </div>
+      <ChoiceField
+        label="Kind"
+        :value="bench.piece.cloth.kind"
+        :options="cloths"
+        @change="(kind) => bench.edit(setCloth(bench.piece, { kind }))"
+      />
       <div class="field">
         <label for="cloth-colour">Colour</label>
         <input
@@ -181,16 +159,12 @@ const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
         />
       </div>
     </div>
-    <div class="field">
-      <span id="use-label" class="label">What it is for</span>
-      <NSelect
-        :value="bench.piece.use"
-        :options="USES"
-        size="small"
-        aria-labelledby="use-label"
-        @update:value="(use) => bench.edit(setUse(bench.piece, use))"
-      />
-    </div>
+    <ChoiceField
+      label="What it is for"
+      :value="bench.piece.use"
+      :options="USES"
+      @change="(use) => bench.edit(setUse(bench.piece, use))"
+    />
     <p v-if="hoop" class="note">
       Cut the cloth at least
       <strong class="figure">{{ formatLength(clothCutMm(hoop.nominalMm), settings.units) }}</strong> square, the grain

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import type { Proposal } from '@junctura/core/advice';
 import { formatDuration, formatThread } from '@junctura/core/measure';
-import { groupMembers, setPartColour, setPasses, type Edit, type Pass } from '@junctura/core/piece';
+import { groupMembers, setPartColour, setPasses, workInShade, type Edit, type Pass } from '@junctura/core/piece';
 import { colourName } from '@junctura/core/plan';
 import { stitchKind } from '@junctura/core/stitches';
-import { NButton, NCheckbox, NSelect } from 'naive-ui';
+import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref } from 'vue';
+import ChoiceField from '../components/ChoiceField.vue';
 import FindingsList from '../components/FindingsList.vue';
 import PartsList from '../components/PartsList.vue';
 import PassEditor from '../components/PassEditor.vue';
 import PassPreview from '../components/PassPreview.vue';
+import ShadePicker from '../components/ShadePicker.vue';
 import ThreadBar from '../components/ThreadBar.vue';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -18,6 +20,7 @@ import { partSize } from './partWords.ts';
 const bench = useBench();
 const settings = useSettings();
 const forAll = ref(true);
+const shadesShown = ref(false);
 
 const planned = computed(() => bench.workings?.plan.parts.find(({ part }) => part.id === bench.pickedPart?.id) ?? null);
 const offers = computed<readonly Proposal[]>(() =>
@@ -91,6 +94,11 @@ function asProposed(): void {
   bench.edit(setPasses(bench.piece, new Map(members.value.map(({ id }) => [id, null])), 'Work as proposed'));
 }
 
+function inShade(code: string): void {
+  const ids = members.value.map((part) => part.id);
+  bench.edit(workInShade(bench.piece, ids, code));
+}
+
 function recolour(id: string): void {
   const edit: Edit | null = setPartColour(
     bench.piece,
@@ -134,16 +142,12 @@ function recolour(id: string): void {
     </template>
     <p v-if="planned.passes.length === 0" class="soft">This part is not worked: it lies wholly behind others.</p>
 
-    <div class="field">
-      <span id="colour-label" class="label">Colour</span>
-      <NSelect
-        :value="planned.part.colour"
-        :options="colours"
-        size="small"
-        aria-labelledby="colour-label"
-        data-test="colour"
-        @update:value="recolour"
-      />
+    <div class="stack tight">
+      <ChoiceField label="Colour" :value="planned.part.colour" :options="colours" @change="recolour" />
+      <button type="button" class="plain link" :aria-expanded="shadesShown" @click="shadesShown = !shadesShown">
+        {{ shadesShown ? 'Close the shade card' : 'Another shade…' }}
+      </button>
+      <ShadePicker v-if="shadesShown" :hex="hex" :chosen="colour?.shade ?? null" @choose="inShade" />
     </div>
 
     <FindingsList :part="planned.part.id" />
@@ -193,6 +197,13 @@ function recolour(id: string): void {
 .why {
   display: grid;
   gap: 6px;
+}
+.tight {
+  gap: 6px;
+}
+.link {
+  text-decoration: underline;
+  text-underline-offset: 2px;
 }
 .heading {
   justify-content: space-between;

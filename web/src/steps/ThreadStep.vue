@@ -2,8 +2,9 @@
 import { WORKING_LENGTH, threadKind } from '@junctura/core/materials';
 import { formatDurationRange, formatThread } from '@junctura/core/measure';
 import { setWorker, type Piece } from '@junctura/core/piece';
-import { NInputNumber, NSelect } from 'naive-ui';
 import { computed } from 'vue';
+import NumberField from '../components/NumberField.vue';
+import ChoiceField from '../components/ChoiceField.vue';
 import ThreadBar from '../components/ThreadBar.vue';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -22,7 +23,7 @@ const CUTS = [
   { value: WORKING_LENGTH.cutMm, label: 'Half a metre' },
   { value: WORKING_LENGTH.armsLengthMm, label: 'Arm’s length, 70 cm' },
 ];
-const SATIN = [
+const SATIN: { value: Piece['worker']['satinFrom']; label: string }[] = [
   { value: 'middle', label: 'From the middle, either way' },
   { value: 'edge', label: 'From edge to edge' },
 ];
@@ -76,51 +77,32 @@ function pick(colourId: string): void {
     </section>
     <h3>How you work</h3>
     <div class="pair">
-      <div class="field">
-        <span id="cut-label" class="label">Working length</span>
-        <NSelect
-          :value="bench.piece.worker.cutMm"
-          :options="CUTS"
-          size="small"
-          aria-labelledby="cut-label"
-          :consistent-menu-width="false"
-          @update:value="(cutMm: number) => bench.edit(setWorker(bench.piece, { cutMm }))"
-        />
-      </div>
-      <div class="field">
-        <span id="start-label" class="label">Thread begun with</span>
-        <NSelect
-          :value="bench.piece.worker.start"
-          :options="STARTS"
-          size="small"
-          aria-labelledby="start-label"
-          @update:value="(start) => bench.edit(setWorker(bench.piece, { start }))"
-        />
-      </div>
-      <div class="field">
-        <span id="satin-label" class="label">Satin worked</span>
-        <NSelect
-          :value="bench.piece.worker.satinFrom"
-          :options="SATIN"
-          size="small"
-          aria-labelledby="satin-label"
-          :consistent-menu-width="false"
-          @update:value="(satinFrom) => bench.edit(setWorker(bench.piece, { satinFrom }))"
-        />
-      </div>
-      <div class="field">
-        <label for="slack">Slack of your hand</label>
-        <NInputNumber
-          :value="Math.round(bench.piece.worker.slack * 100)"
-          size="small"
-          :min="0"
-          :max="30"
-          :input-props="{ id: 'slack' }"
-          @update:value="(percent) => percent !== null && bench.edit(setWorker(bench.piece, { slack: percent / 100 }))"
-        >
-          <template #suffix>%</template>
-        </NInputNumber>
-      </div>
+      <ChoiceField
+        label="Working length"
+        :value="bench.piece.worker.cutMm"
+        :options="CUTS"
+        @change="(cutMm: number) => bench.edit(setWorker(bench.piece, { cutMm }))"
+      />
+      <ChoiceField
+        label="Thread begun with"
+        :value="bench.piece.worker.start"
+        :options="STARTS"
+        @change="(start) => bench.edit(setWorker(bench.piece, { start }))"
+      />
+      <ChoiceField
+        label="Satin worked"
+        :value="bench.piece.worker.satinFrom"
+        :options="SATIN"
+        @change="(satinFrom) => bench.edit(setWorker(bench.piece, { satinFrom }))"
+      />
+      <NumberField
+        label="Slack of your hand"
+        :value="Math.round(bench.piece.worker.slack * 100)"
+        :min="0"
+        :max="30"
+        unit="%"
+        @change="(percent) => bench.edit(setWorker(bench.piece, { slack: percent / 100 }))"
+      />
     </div>
     <p class="small soft">
       Of each length the start is lost ({{ WORKING_LENGTH.startMm[bench.piece.worker.start] }} mm) and what must stay to

@@ -2,8 +2,9 @@
 import { MARKS, markOf } from '@junctura/core/materials';
 import { patternPages, SHEETS, type PatternOptions } from '@junctura/core/paper';
 import { setMark } from '@junctura/core/piece';
-import { NButton, NCheckbox, NSelect } from 'naive-ui';
+import { NButton, NCheckbox } from 'naive-ui';
 import { computed, reactive, ref } from 'vue';
+import ChoiceField from '../components/ChoiceField.vue';
 import PagePreview from '../components/PagePreview.vue';
 import { fileName, saveFile } from '../keeping/files.ts';
 import { useBench } from '../stores/bench.ts';
@@ -40,16 +41,12 @@ async function savePdf(): Promise<void> {
 <template>
   <div class="stack">
     <h2>Transfer</h2>
-    <div class="field">
-      <span id="mark-label" class="label">How the lines get onto the cloth</span>
-      <NSelect
-        :value="bench.piece.mark"
-        :options="marks"
-        size="small"
-        aria-labelledby="mark-label"
-        @update:value="(id: string) => bench.edit(setMark(bench.piece, id))"
-      />
-    </div>
+    <ChoiceField
+      label="How the lines get onto the cloth"
+      :value="bench.piece.mark"
+      :options="marks"
+      @change="(id: string) => bench.edit(setMark(bench.piece, id))"
+    />
     <p class="small soft">
       Draws {{ mark.lineMm }} mm wide{{ mark.onDark ? ', on dark cloth too' : ', on pale cloth' }}. Comes out
       {{ mark.comesOut }}. Beware: {{ mark.beware }}. The maker’s instructions come first.
@@ -57,16 +54,7 @@ async function savePdf(): Promise<void> {
     <hr class="rule" />
     <h3>Pattern at true size</h3>
     <div class="pair">
-      <div class="field">
-        <span id="sheet-label" class="label">Paper</span>
-        <NSelect
-          v-model:value="options.sheet"
-          :options="sheets"
-          size="small"
-          aria-labelledby="sheet-label"
-          data-test="sheet"
-        />
-      </div>
+      <ChoiceField label="Paper" :value="options.sheet" :options="sheets" @change="(next) => (options.sheet = next)" />
       <div class="field">
         <span class="label">&nbsp;</span>
         <NButton type="primary" size="small" :loading="isSaving" :disabled="pages.length === 0" @click="savePdf"

@@ -208,7 +208,6 @@ export const useBench = defineStore('bench', () => {
 
   return {
     store,
-    planner,
     piece,
     workings,
     tally,

@@ -15,7 +15,7 @@ export function planText(text: string, options: PlanOptions): Outcome<{ piece: P
   const read = isSvg ? readSvg(text, 'drawing', options.file.replace(/^.*[\\/]/, '')) : readPiece(text);
   if (!read.ok) return read;
   if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
-  const piece = placed(applySettings(read.value, options), isSvg, options);
+  const piece = placed(applySettings(read.value, options), options);
   const planner = new Planner();
   const proposed = planner.plan(piece, options.seed);
   const chosen = withAskedPasses(piece, proposed, options);
@@ -31,15 +31,15 @@ function applySettings(piece: Piece, { cloth, slack }: PlanOptions): Piece {
   };
 }
 
-/** Hoop and size: a drawing is laid in the middle; a piece stays where it is unless a size is asked for. */
-function placed(piece: Piece, isSvg: boolean, { hoopMm, fit, scale }: PlanOptions): Piece {
+/** Hoop and size: everything stays where it is unless a size is asked for. */
+function placed(piece: Piece, { hoopMm, fit, scale }: PlanOptions): Piece {
   const nominalMm = hoopMm ?? piece.hoop?.nominalMm ?? (fit ? USUAL_HOOP_MM : null);
   const hoop = nominalMm === null ? null : { nominalMm, airMm: piece.hoop?.airMm ?? AIR_MM.usual };
   const circle = circleAround(new ShapePlacer().place(piece));
   if (!circle) return { ...piece, hoop };
   if (fit && hoop && circle.r > 0) return { ...piece, hoop, placement: fitToHoop(piece.placement, circle, hoop) };
-  if (scale === null && !isSvg) return { ...piece, hoop };
-  const wanted = scale === null ? 1 : scale / (piece.drawing.unitMm * piece.placement.scale);
+  if (scale === null) return { ...piece, hoop };
+  const wanted = scale / (piece.drawing.unitMm * piece.placement.scale);
   return { ...piece, hoop, placement: centred(piece.placement, circle, wanted) };
 }
 

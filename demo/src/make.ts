@@ -1,6 +1,8 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { pieceSchema, writePiece, type Piece } from '@junctura/core/piece';
 import { kitePiece, kiteSvg } from './kite.ts';
+import { radishesPiece, radishesSvg } from './radishes.ts';
+import { tramPiece, tramSvg } from './tram.ts';
 import { writeRange } from './makeRange.ts';
 
 /** Writes the demo's files: `npm run demo`. They are checked in, and the same every time. */
@@ -10,7 +12,11 @@ function write(folder: string, name: string, text: string): void {
   writeFileSync(new URL(name, place), text);
 }
 
-const pieces: readonly [name: string, piece: Piece, drawing: string][] = [['kite', kitePiece(), kiteSvg()]];
+const pieces: readonly [name: string, piece: Piece, drawing: string][] = [
+  ['kite', kitePiece(), kiteSvg()],
+  ['market-radishes', radishesPiece(), radishesSvg()],
+  ['night-tram', tramPiece(), tramSvg()],
+];
 
 writeRange();
 for (const [name, piece, drawing] of pieces) {

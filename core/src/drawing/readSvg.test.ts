@@ -146,7 +146,7 @@ describe('what lies behind', () => {
     expect(front!.areaMm2).toBeCloseTo(400, 2);
     expect(back!.isPartlyHidden).toBe(true);
     const piece = read(wrap(overlapping));
-    const kept = new ShapePlacer().place({ ...piece, drawing: { ...piece.drawing, hidden: 'keep' } });
+    const kept = new ShapePlacer().place({ ...piece, drawing: { ...piece.drawing, hidden: 'keep' as const } });
     expect(kept[0]!.areaMm2).toBeCloseTo(400, 2);
     expect(kept[1]!.lengthMm).toBeCloseTo(40, 2);
   });

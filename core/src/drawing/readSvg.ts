@@ -1,7 +1,9 @@
 import { success, type Outcome } from '../measure/index.ts';
 import { failure } from '../measure/index.ts';
 import { emptyPiece, type Piece } from '../piece/index.ts';
+import { centred } from './fit.ts';
 import { groupLikeParts } from './likeParts.ts';
+import { circleAround, ShapePlacer } from './placedShapes.ts';
 import { physicalMm, PLAIN_UNIT_MM, readSvgLength } from './svg/lengths.ts';
 import type { Viewport } from './svg/outlines.ts';
 import { viewBoxTransform } from './svg/transforms.ts';
@@ -24,7 +26,7 @@ const TELL: Readonly<Record<string, (n: number) => string>> = {
 
 /**
  * Reads an SVG drawing into a new piece: parts in mm from back to front, its colours, what could not be read.
- * The drawing is laid at its own size, in no hoop.
+ * The drawing is laid at its own size in the middle of the cloth, in no hoop.
  * @param id the id of the new piece
  * @param name the name of the piece and of the source, as a rule the file's
  */
@@ -42,16 +44,22 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
         `The drawing has nothing in it to stitch. ${notes[0] ?? 'Draw areas or lines with a fill or a stroke.'}`,
       );
     }
-    const piece = emptyPiece(id, name.slice(0, 200));
-    return success({
-      ...piece,
-      drawing: { source: name.slice(0, 200), unitMm, hidden: 'cut', notes, parts: groupLikeParts(parts) },
-      palette,
-    });
+    return success(
+      inTheMiddle({
+        ...emptyPiece(id, name.slice(0, 200)),
+        drawing: { source: name.slice(0, 200), unitMm, hidden: 'cut', notes, parts: groupLikeParts(parts) },
+        palette,
+      }),
+    );
   } catch (error) {
     if (error instanceof DrawingFault) return failure(error.message);
     throw error;
   }
+}
+
+function inTheMiddle(piece: Piece): Piece {
+  const circle = circleAround(new ShapePlacer().place(piece));
+  return circle ? { ...piece, placement: centred(piece.placement, circle, 1) } : piece;
 }
 
 /** How user units become millimetres: by the physical size of the drawing where it has one, else 96 to the inch. */

@@ -1,6 +1,8 @@
 import { failure, type Outcome } from '@junctura/core/measure';
 import { readPiece, type Piece } from '@junctura/core/piece';
 import kite from '@junctura/demo/pieces/kite.junctura.json?url';
+import radishes from '@junctura/demo/pieces/market-radishes.junctura.json?url';
+import tram from '@junctura/demo/pieces/night-tram.junctura.json?url';
 
 export interface Demo {
   readonly id: string;
@@ -12,6 +14,13 @@ export interface Demo {
 /** The pieces that come with Junctura. Each is opened as a copy, so the original can always be had again. */
 export const DEMOS: readonly Demo[] = [
   { id: 'demo-kite', name: 'Kite', about: 'A first piece: four stitches, two colours, a 100 mm hoop.', url: kite },
+  {
+    id: 'demo-radishes',
+    name: 'Market radishes',
+    about: 'A bunch for a canvas bag that is washed, without a hoop.',
+    url: radishes,
+  },
+  { id: 'demo-tram', name: 'Night tram', about: 'A 70 mm patch on dark felt.', url: tram },
 ];
 
 export async function loadDemo(id: string): Promise<Outcome<Piece>> {

@@ -4,6 +4,7 @@ import { AIR_MM, clothOf, leavesHole, markOf } from '../materials/index.ts';
 import { groupMembers, plainPass, setHoop, setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
 import { colourName, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
 import { Move, stitchKind, type StitchId } from '../stitches/index.ts';
+import { coveringStrands } from './proposals.ts';
 import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
 import { tightestRadiusMm } from '../geometry/index.ts';
 
@@ -179,13 +180,14 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
     offers.push([`Fit it with ${hoop.airMm} mm of air`, setHoop(piece, hoop, placement, 'Fit to the hoop')]);
   }
   if (planned) {
-    const switchTo = (stitch: StitchId): Edit | null =>
-      changePasses(
-        piece,
-        planned,
-        (pass) => ({ ...plainPass(stitch, pass.thread, pass.strands), angleDeg: null }),
-        `Work in ${stitchKind(stitch).name.toLowerCase()}`,
-      );
+    const switchTo = (stitch: StitchId): Edit | null => {
+      const toPass = ({ thread, strands }: Pass): Pass => {
+        const isLine = stitchKind(stitch).worksOn === 'line' && thread === 'stranded-cotton';
+        const enough = isLine ? coveringStrands(stitch, strands, markOf(piece.mark)!.lineMm) : strands;
+        return plainPass(stitch, thread, Math.max(strands, enough));
+      };
+      return changePasses(piece, planned, toPass, `Work in ${stitchKind(stitch).name.toLowerCase()}`);
+    };
     const withStrands = (by: number): Edit | null =>
       changePasses(
         piece,

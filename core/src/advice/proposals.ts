@@ -136,7 +136,7 @@ function lineProposals(part: Part, placed: PlacedShape, { markMm, scale }: Propo
 }
 
 /** The strands wanted, or as many more as it takes to hide the mark under the stitch. */
-function coveringStrands(stitch: StitchId, wanted: number, markMm: number): number {
+export function coveringStrands(stitch: StitchId, wanted: number, markMm: number): number {
   for (let strands = wanted; strands < 4; strands++) {
     if (stitchKind(stitch).coverWidths * laid(strands) >= markMm) return strands;
   }

@@ -1,7 +1,22 @@
-import { differenceCiede2000, modeLab65, modeRgb, parse, useMode, type Lab65 } from 'culori/fn';
+import {
+  differenceCiede2000,
+  modeHsl,
+  modeHwb,
+  modeLab,
+  modeLab65,
+  modeLch,
+  modeOklab,
+  modeOklch,
+  modeRgb,
+  parse,
+  useMode,
+  type Lab65,
+} from 'culori/fn';
 import { z } from '../measure/index.ts';
 
-useMode(modeRgb);
+const toRgb = useMode(modeRgb);
+// Every way in which style sheets write a colour.
+[modeHsl, modeHwb, modeLab, modeLch, modeOklab, modeOklch].forEach((mode) => useMode(mode));
 const toLab65 = useMode(modeLab65);
 const ciede2000 = differenceCiede2000();
 
@@ -30,7 +45,7 @@ export function deltaE(a: Lab, b: Lab): number {
 export function readCssColour(text: string): { hex: string; alpha: number } | null {
   const colour = parse(text.trim());
   if (!colour) return null;
-  const rgb = useMode(modeRgb)(colour);
+  const rgb = toRgb(colour);
   return { hex: hexOf(rgb.r, rgb.g, rgb.b), alpha: colour.alpha ?? 1 };
 }
 

@@ -118,7 +118,8 @@ export const useBench = defineStore('bench', () => {
 
   function set(next: Piece): void {
     piece.value = markRaw(next);
-    picked.value = picked.value.filter((id) => next.drawing.parts.some((part) => part.id === id));
+    const isThere = (id: string): boolean => next.drawing.parts.some((part) => part.id === id);
+    if (!picked.value.every(isThere)) picked.value = picked.value.filter(isThere);
     labels();
     scheduleSave();
     void replan();

@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest';
+import { deltaE } from '../colour/index.ts';
+import {
+  bundleDiameterMm,
+  clothOf,
+  FOLDED_STRANDS,
+  innerDiameterMm,
+  laidWidthMm,
+  leavesHole,
+  nearestShade,
+  nearestShades,
+  needleFor,
+  shadeOf,
+  strandChoices,
+  strandWidthMm,
+  THREAD_KINDS,
+  threadKind,
+  THRUMWICK,
+  travelBehindMm,
+} from './index.ts';
+
+describe('thread', () => {
+  it.each([
+    ['stranded-cotton', 0.32],
+    ['pearl-12', 0.37],
+    ['pearl-8', 0.46],
+    ['pearl-5', 0.58],
+    ['pearl-3', 0.75],
+    ['matt-cotton', 0.35],
+    ['whitework-cotton', 0.98],
+    ['stranded-silk', 0.25],
+    ['crewel-wool', 0.6],
+  ])('%s lies about %f mm wide, from its mass', (id, widthMm) => {
+    expect(strandWidthMm(threadKind(id)!)).toBeCloseTo(widthMm, 2);
+  });
+
+  it('lies wider and grows rounder with its strands', () => {
+    for (const kind of THREAD_KINDS) {
+      for (const n of strandChoices(kind).slice(1)) {
+        expect(laidWidthMm(kind, n)).toBeGreaterThan(bundleDiameterMm(kind, n) - 1e-9);
+        expect(laidWidthMm(kind, n) / strandWidthMm(kind)).toBeCloseTo(n ** (2 / 3), 9);
+      }
+    }
+  });
+
+  it('is drawn apart only where it can be, and folded only from six', () => {
+    expect(strandChoices(threadKind('stranded-cotton')!)).toEqual([1, 2, 3, 4, 5, 6, FOLDED_STRANDS]);
+    expect(strandChoices(threadKind('pearl-8')!)).toEqual([1]);
+    expect(strandChoices(threadKind('crewel-wool')!)).toEqual([1, 2, 3]);
+  });
+
+  it.each([
+    [1, 'crewel', 10],
+    [2, 'crewel', 9],
+    [3, 'crewel', 7],
+    [4, 'crewel', 5],
+    [6, 'crewel', 3],
+    [12, 'chenille', 20],
+  ] as const)('%i strands of cotton go through a %s needle %i', (strands, family, size) => {
+    expect(needleFor(threadKind('stranded-cotton')!, strands)).toMatchObject({ family, size });
+  });
+
+  it('has a needle for every kind and strand count', () => {
+    for (const kind of THREAD_KINDS) {
+      for (const strands of strandChoices(kind)) expect(needleFor(kind, strands).shaftMm).toBeGreaterThan(0.4);
+    }
+  });
+});
+
+describe('cloth and hoop', () => {
+  it('shows holes of thick needles in fine cloth only', () => {
+    expect(leavesHole(clothOf('silk')!, 0.86)).toBe(true);
+    expect(leavesHole(clothOf('silk')!, 0.69)).toBe(false);
+    expect(leavesHole(clothOf('denim')!, 1.27)).toBe(false);
+  });
+
+  it('lets thread travel further behind dense, dark cloth', () => {
+    expect(travelBehindMm(clothOf('denim')!, 30)).toBe(20);
+    expect(travelBehindMm(clothOf('denim')!, 90)).toBe(10);
+    expect(travelBehindMm(clothOf('lawn')!, 20)).toBe(10);
+    expect(innerDiameterMm(150)).toBe(144);
+  });
+});
+
+describe('the shade card', () => {
+  const { shades } = THRUMWICK;
+
+  it('has about 180 shades with codes and names of their own, never a bare number', () => {
+    expect(shades.length).toBeGreaterThan(170);
+    expect(new Set(shades.map((shade) => shade.code)).size).toBe(shades.length);
+    expect(new Set(shades.map((shade) => shade.name)).size).toBe(shades.length);
+    for (const { code, lab } of shades) {
+      expect(code).toMatch(/^[a-z]{2}-\d\d$/);
+      expect(Math.abs(Number(code.slice(3)) - lab.l)).toBeLessThan(0.51);
+    }
+  });
+
+  it('is spread so that any two can be told apart, and none is far from its next', () => {
+    for (const shade of shades) {
+      const others = shades.filter((other) => other !== shade).map((other) => deltaE(shade.lab, other.lab));
+      expect(Math.min(...others)).toBeGreaterThan(2.5);
+      expect(Math.min(...others)).toBeLessThan(16);
+    }
+  });
+
+  it('finds a shade by its own colour, and itself first among the nearest', () => {
+    for (const shade of shades) {
+      expect(shadeOf(shade.code)).toBe(shade);
+      expect(nearestShade(shade.hex).item).toBe(shade);
+    }
+    expect(nearestShades('#325674', 4)).toHaveLength(4);
+    expect(shadeOf('zz-00')).toBeUndefined();
+  });
+});

@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest';
+import { WORKING_LENGTH } from '../materials/index.ts';
+import { seededRandom } from '../measure/index.ts';
+import { MoveRecorder } from '../stitches/index.ts';
+import { countLoads, type Loads } from './loads.ts';
+import type { PlannedPass } from './planPass.ts';
+
+const SETTINGS = { cutMm: 500, startMm: 80, travelMm: 10 };
+
+/** A pass of separate stitches at given places, each taking a given length. */
+function passOf(stitches: readonly { x: number; takesMm: number; isBreak: boolean }[], strands = 2): PlannedPass {
+  const recorder = new MoveRecorder();
+  let used = 0;
+  const usedMm = Float32Array.from(stitches, ({ x, takesMm }) => {
+    recorder.stitch();
+    recorder.up(x, 0);
+    recorder.down(x + 1, 0);
+    return (used += takesMm);
+  });
+  const breaks = stitches.flatMap(({ isBreak }, i) => (isBreak && i > 0 ? [i] : []));
+  return { stitch: 'back', strands, path: recorder.path(), usedMm, breaks } as unknown as PlannedPass;
+}
+
+/** The slow, obvious way: one stitch after the other, with what is on the needle in hand. */
+function slowly(passes: readonly PlannedPass[]): Pick<Loads, 'loads' | 'restarts'> {
+  const usable = SETTINGS.cutMm - SETTINGS.startMm - WORKING_LENGTH.stopMm;
+  let [loads, restarts, left, lastX] = [0, 0, 0, -1e9];
+  for (const { usedMm, breaks, path } of passes) {
+    usedMm.forEach((used, i) => {
+      const takes = used - (i === 0 ? 0 : usedMm[i - 1]!);
+      const x = path.xy[4 * i]!;
+      if (left > 0 && (i === 0 || breaks.includes(i))) {
+        const way = Math.abs(x - lastX);
+        const anew = left - WORKING_LENGTH.workedInMm - WORKING_LENGTH.restartMm;
+        if (way <= SETTINGS.travelMm && left - way > 0) left -= way;
+        else if (anew >= 60) [left, restarts] = [anew, restarts + 1];
+        else left = 0;
+      }
+      if (takes > left + 1e-3) [loads, left] = [loads + 1, usable];
+      left = Math.max(0, left - takes);
+      lastX = x + 1;
+    });
+  }
+  return { loads, restarts };
+}
+
+describe('countLoads', () => {
+  it.each(Array.from({ length: 40 }, (_, i) => i + 1))(
+    'agrees with following the needle stitch by stitch (seed %i)',
+    (seed) => {
+      const random = seededRandom(seed);
+      const passes = Array.from({ length: 1 + Math.floor(random.next() * 4) }, () => {
+        let x = random.between(0, 50);
+        return passOf(
+          Array.from({ length: 5 + Math.floor(random.next() * 80) }, () => {
+            const isBreak = random.next() < 0.06;
+            x += isBreak ? random.between(5, 60) : random.between(0, 3);
+            return { x: Math.round(x), takesMm: Math.round(random.between(2, 30)), isBreak };
+          }),
+        );
+      });
+      expect(countLoads(passes, SETTINGS)).toMatchObject(slowly(passes));
+    },
+  );
+
+  it('goes on with one load while it lasts, and takes a new one when it does not', () => {
+    const stitches = (count: number): PlannedPass =>
+      passOf(Array.from({ length: count }, (_, i) => ({ x: i, takesMm: 10, isBreak: false })));
+    expect(countLoads([stitches(31)], SETTINGS)).toMatchObject({ loads: 1, restarts: 0 });
+    expect(countLoads([stitches(32)], SETTINGS)).toMatchObject({ loads: 2, restarts: 0 });
+    expect(countLoads([], SETTINGS)).toMatchObject({ loads: 0, lostMm: 0 });
+  });
+
+  it('takes a longer cut for a folded length, of which half is on the needle', () => {
+    const pass = passOf([{ x: 0, takesMm: 100, isBreak: false }], 12);
+    expect(countLoads([pass], SETTINGS)).toMatchObject({ loads: 1, cutMm: 900, lostMm: 350 });
+  });
+
+  it('gives a stitch that is longer than a length a load of its own', () => {
+    const pass = passOf(Array.from({ length: 3 }, (_, i) => ({ x: i, takesMm: 700, isBreak: false })));
+    expect(countLoads([pass], SETTINGS).loads).toBe(3);
+  });
+});

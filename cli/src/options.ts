@@ -149,5 +149,6 @@ export function paramsFor(
 export function strandProblem(thread: string, strands: number): string | null {
   const kind = threadKind(thread)!;
   const choices = strandChoices(kind);
-  return choices.includes(strands) ? null : `${kind.name} is worked with ${choices.join(', ')} strands, not ${strands}`;
+  const among = choices.length === 1 ? 'one strand' : `${choices.join(', ')} strands`;
+  return choices.includes(strands) ? null : `${kind.name} is worked with ${among}, not ${strands}`;
 }

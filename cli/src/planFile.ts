@@ -1,5 +1,5 @@
 import { Planner, type Workings } from '@junctura/core/advice';
-import { centred, circleAround, fitToHoop, readSvg, ShapePlacer } from '@junctura/core/drawing';
+import { centred, designCircle, fitToHoop, readSvg } from '@junctura/core/drawing';
 import { AIR_MM } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
@@ -35,7 +35,7 @@ function applySettings(piece: Piece, { cloth, slack }: PlanOptions): Piece {
 function placed(piece: Piece, { hoopMm, fit, scale }: PlanOptions): Piece {
   const nominalMm = hoopMm ?? piece.hoop?.nominalMm ?? (fit ? USUAL_HOOP_MM : null);
   const hoop = nominalMm === null ? null : { nominalMm, airMm: piece.hoop?.airMm ?? AIR_MM.usual };
-  const circle = circleAround(new ShapePlacer().place(piece));
+  const circle = designCircle(piece);
   if (!circle) return { ...piece, hoop };
   if (fit && hoop && circle.r > 0) return { ...piece, hoop, placement: fitToHoop(piece.placement, circle, hoop) };
   if (scale === null) return { ...piece, hoop };

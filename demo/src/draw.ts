@@ -1,4 +1,4 @@
-import { circleAround, fitToHoop, readSvg, ShapePlacer } from '@junctura/core/drawing';
+import { designCircle, fitToHoop, readSvg } from '@junctura/core/drawing';
 import type { Part, Piece } from '@junctura/core/piece';
 
 /** Short ways to write the demo drawings. Sizes in mm. */
@@ -54,7 +54,7 @@ export function pieceOf(svg: string, file: string, setting: Setting): Piece {
     const name = setting.names?.[part.id] ?? titled(part.id);
     return { ...part, name, passes: setting.passes?.(part.id) ?? null };
   });
-  const circle = circleAround(new ShapePlacer().place(piece))!;
+  const circle = designCircle(piece)!;
   return {
     ...piece,
     drawing: { ...piece.drawing, source: file, parts },

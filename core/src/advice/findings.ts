@@ -60,6 +60,9 @@ export function figuresKey({ figures }: Finding): string {
   return JSON.stringify(figures);
 }
 
+/** What is smaller than this on the cloth is not even a point of thread, mm. */
+const LEAST_PART_MM = 0.5;
+
 function round(value: number): number {
   return Math.round(value * 100) / 100;
 }
@@ -77,7 +80,12 @@ function hoopFindings(piece: Piece, { hoop, design }: Plan): Finding[] {
 function partFindings(piece: Piece, planned: PlannedPart): Finding[] {
   const { part, placed, passes } = planned;
   const at = (id: FindingId, figures: Figures): Finding => ({ id, part: part.id, figures });
-  if (!placed.box) return [at('all-hidden', { name: part.name })];
+  if (!placed.box) {
+    const isHidden = placed.isPartlyHidden;
+    return [
+      isHidden ? at('all-hidden', { name: part.name }) : at('part-too-small', { widestMm: 0, wantedMm: LEAST_PART_MM }),
+    ];
+  }
   const found: Finding[] = [];
   for (const pass of passes) {
     if (pass.quantities.stitches === 0) found.push(at('no-stitches', { stitch: pass.stitch }));

@@ -1,4 +1,11 @@
 export { centred, fitToHoop, mirrored, settleInHoop, turned } from './fit.ts';
 export { groupLikeParts } from './likeParts.ts';
-export { circleAround, placementMatrix, pointsOf, ShapePlacer, type PlacedShape } from './placedShapes.ts';
+export {
+  circleAround,
+  designCircle,
+  placementMatrix,
+  pointsOf,
+  ShapePlacer,
+  type PlacedShape,
+} from './placedShapes.ts';
 export { readSvg } from './readSvg.ts';

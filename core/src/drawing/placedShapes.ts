@@ -114,6 +114,18 @@ export function circleAround(shapes: readonly PlacedShape[]): Circle | null {
   return smallestCircle(shapes.flatMap((placed) => [...pointsOf(placed.shape)]));
 }
 
+/** Flattened this finely, a design's circle is right to a hundredth of a millimetre. */
+const COARSE_MM = 0.01;
+
+/** The smallest circle around a whole design as placed, hidden portions too: all that is needed to place it anew. */
+export function designCircle({ drawing, placement }: Piece): Circle | null {
+  const matrix = placementMatrix(placement);
+  const arrays = drawing.parts.flatMap((part) =>
+    flattenPath(part.path, COARSE_MM / placement.scale).map((run) => mapPoints(matrix, run.points)),
+  );
+  return smallestCircle(arrays);
+}
+
 /** The coordinate arrays of a shape. */
 export function* pointsOf({ region, lines, spots }: StitchShape): Generator<Float64Array> {
   yield* region;

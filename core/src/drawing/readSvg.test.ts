@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { regionArea } from '../geometry/index.ts';
 import type { Piece } from '../piece/index.ts';
-import { pieceSchema } from '../piece/index.ts';
+import { pieceSchema, readPiece, writePiece } from '../piece/index.ts';
 import { circleAround, readSvg, settleInHoop, ShapePlacer, type PlacedShape } from './index.ts';
 import { fitToHoop } from './fit.ts';
 
@@ -124,6 +124,17 @@ describe('what is drawn becomes parts at true size', () => {
     expect(drawing.parts).toHaveLength(1);
   });
 
+  it('can be opened again whatever it holds: a colour for every part, long names, far places', () => {
+    const rects = Array.from(
+      { length: 2000 },
+      (_, i) =>
+        `<rect id="${'x'.repeat(400)}" x="${i * 400}" width="3" height="3" fill="#${(i + 4096).toString(16)}00"/>`,
+    );
+    const piece = read(wrap(rects.join(''), 'viewBox="0 0 100 100"'));
+    expect(piece.palette).toHaveLength(2000);
+    expect(readPiece(writePiece(piece)).ok).toBe(true);
+  });
+
   it('puts like parts into groups, turned and mirrored ones too', () => {
     const petal = '<path d="M0 0C5 -5 9 -3 12 0C9 4 5 3 0 0Z"/>';
     const { drawing } = read(
@@ -243,6 +254,7 @@ describe('drawings that are refused, with what is wrong and where', () => {
     ['a viewBox without a size', wrap('<rect width="5" height="5"/>', 'viewBox="0 0 0 100"'), /viewBox.*no size/],
     ['a drawing without a size', wrap('<rect width="5" height="5"/>', 'width="0" height="10"'), /width is 0/],
     ['use within itself', wrap('<g id="a"><use href="#a"/></g>'), /reused within themselves/],
+    ['more parts than can be kept', wrap('<path d="M0 0H5V5Z" stroke="#000"/>'.repeat(4000)), /8000 parts; up to 6000/],
     ['use that multiplies', wrap(useBomb()), /more than 5000 shapes/],
     ['too deep', wrap('<g>'.repeat(10_000) + '</g>'.repeat(10_000)), /nested more than/],
     ['too many elements', wrap('<g/>'.repeat(200_000)), /more than 60000 elements/],

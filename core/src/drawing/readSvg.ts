@@ -1,9 +1,8 @@
-import { success, type Outcome } from '../measure/index.ts';
-import { failure } from '../measure/index.ts';
-import { emptyPiece, type Piece } from '../piece/index.ts';
+import { failure, type Outcome } from '../measure/index.ts';
+import { checkPiece, emptyPiece, MAX_PARTS, type Piece } from '../piece/index.ts';
 import { centred } from './fit.ts';
 import { groupLikeParts } from './likeParts.ts';
-import { circleAround, ShapePlacer } from './placedShapes.ts';
+import { designCircle } from './placedShapes.ts';
 import { physicalMm, PLAIN_UNIT_MM, readSvgLength } from './svg/lengths.ts';
 import type { Viewport } from './svg/outlines.ts';
 import { viewBoxTransform } from './svg/transforms.ts';
@@ -38,19 +37,25 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
     const walker = new SvgWalker(tree.value);
     walker.walk(matrix, viewport);
     const { parts, palette } = partsOf(walker.shapes);
+    if (parts.length > MAX_PARTS) {
+      return failure(`The drawing has ${parts.length} parts; up to ${MAX_PARTS} are read. Simplify it first.`);
+    }
     const notes = notesOf(walker.told);
     if (parts.length === 0) {
       return failure(
         `The drawing has nothing in it to stitch. ${notes[0] ?? 'Draw areas or lines with a fill or a stroke.'}`,
       );
     }
-    return success(
-      inTheMiddle({
-        ...emptyPiece(id, name.slice(0, 200)),
-        drawing: { source: name.slice(0, 200), unitMm, hidden: 'cut', notes, parts: groupLikeParts(parts) },
-        palette,
-      }),
-    );
+    const piece = inTheMiddle({
+      ...emptyPiece(id, name.slice(0, 200)),
+      drawing: { source: name.slice(0, 200), unitMm, hidden: 'cut', notes, parts: groupLikeParts(parts) },
+      palette,
+    });
+    // What could not be opened again must not be taken in.
+    const checked = checkPiece(piece);
+    return checked.ok
+      ? checked
+      : failure(checked.problem.replace('The piece file is', 'The drawing makes a piece that is'));
   } catch (error) {
     if (error instanceof DrawingFault) return failure(error.message);
     throw error;
@@ -58,7 +63,7 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
 }
 
 function inTheMiddle(piece: Piece): Piece {
-  const circle = circleAround(new ShapePlacer().place(piece));
+  const circle = designCircle(piece);
   return circle ? { ...piece, placement: centred(piece.placement, circle, 1) } : piece;
 }
 

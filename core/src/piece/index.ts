@@ -23,6 +23,8 @@ export { applyEdit, editOf, invertEdit, mergeEdits, type Edit, type EditStep } f
 export { checkPiece, MAX_PIECE_CHARACTERS, PIECE_EXTENSION, readPiece, writePiece } from './file.ts';
 export {
   emptyPiece,
+  FARTHEST_MM,
+  MAX_PARTS,
   PIECE_FORMAT,
   PIECE_VERSION,
   pieceSchema,

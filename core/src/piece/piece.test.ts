@@ -19,6 +19,7 @@ import {
   setUse,
   workInShade,
   writePiece,
+  pieceSchema,
   plainPass,
   type Edit,
   type Piece,
@@ -122,6 +123,7 @@ describe('edits', () => {
     const after = applied(before, edit);
     expect(before).toEqual(kite());
     expect(after).not.toEqual(before);
+    expect(pieceSchema.safeParse(after).success).toBe(true);
     expect(applied(after, invertEdit(edit))).toEqual(before);
     expect(make(after) === null || edit.label.startsWith('Move') || edit.label.startsWith('Remove')).toBe(true);
   });

@@ -18,7 +18,9 @@ export const PIECE_FORMAT = 'junctura-piece';
 export const PIECE_VERSION = 1;
 
 /** No sensible drawing lies further out than this, mm. */
-const FARTHEST_MM = 1e6;
+export const FARTHEST_MM = 1e6;
+/** A piece with more parts than this cannot be overlooked. */
+export const MAX_PARTS = 6000;
 
 const id = z.string().min(1).max(120);
 const label = z.string().max(300);
@@ -135,7 +137,7 @@ export const pieceSchema = z
       /** What was in the file and could not be read. */
       notes: z.array(label).max(100),
       /** From back to front. */
-      parts: z.array(partSchema).max(5000),
+      parts: z.array(partSchema).max(MAX_PARTS),
     }),
     /** Where the drawing lies on the cloth: mirrored, scaled, turned about its origin, then shifted; (0, 0) is the hoop's middle. */
     placement: z.strictObject({
@@ -145,7 +147,7 @@ export const pieceSchema = z
       xMm: finite,
       yMm: finite,
     }),
-    palette: z.array(colourSchema).max(1000),
+    palette: z.array(colourSchema).max(MAX_PARTS),
     /** The way the drawing gets onto the cloth. */
     mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such way of marking'),
     accepted: z.array(acceptedSchema).max(5000),

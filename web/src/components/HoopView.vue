@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { AIR_MM, innerDiameterMm } from '@junctura/core/materials';
 import { formatLength, MM_PER_INCH } from '@junctura/core/measure';
-import { colourName } from '@junctura/core/plan';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { partPath } from '../composables/usePartPaths.ts';
 import { usePainting } from '../composables/usePainting.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
@@ -13,6 +11,7 @@ import { panned, viewOf, zoomed, type View } from '../picture/view.ts';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
 import HoopRing from './HoopRing.vue';
+import PartsOverlay from './PartsOverlay.vue';
 
 /** What the hoop shows: the drawing alone, its fit, the stitches, or the lines to be transferred. */
 const props = defineProps<{ show: 'drawing' | 'fit' | 'stitches' | 'lines'; only?: ReadonlySet<string> | null }>();
@@ -65,7 +64,6 @@ const viewBox = computed(() => {
   const [w, h] = [width.value / pxPerMm, height.value / pxPerMm];
   return `${centreX - w / 2} ${centreY - h / 2} ${w} ${h}`;
 });
-const hexOf = computed(() => new Map(bench.piece.palette.map((colour) => [colour.id, colourName(colour).hex])));
 const hairline = computed(() => 1.2 / view.value.pxPerMm);
 const stripe = computed(() => 10 / view.value.pxPerMm);
 
@@ -121,11 +119,6 @@ function key(event: KeyboardEvent): void {
   event.preventDefault();
 }
 
-/** With only some of the thread shown, what is shown is what is picked and needs no outline. */
-const pickedParts = computed(() =>
-  props.only ? [] : (plan.value?.parts ?? []).filter(({ part }) => bench.picked.includes(part.id)),
-);
-
 /** Marks that a ruler has, in mm, and the longest of them that takes up to a quarter of the width. */
 const rulerMm = computed(() =>
   settings.units === 'inch'
@@ -164,33 +157,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         />
         <path :d="`M0 ${-stripe}V${stripe}M${-stripe} 0H${stripe}`" class="air-circle" />
       </g>
-      <g v-if="plan" :transform="isBack ? 'scale(-1 1)' : undefined">
-        <path
-          v-for="{ part, placed } in plan.parts"
-          :key="part.id"
-          :d="partPath(placed)"
-          :data-part="part.id"
-          class="part"
-          :class="[show, part.kind, { picked: bench.picked.includes(part.id) }]"
-          :fill="show !== 'stitches' && show !== 'lines' && part.kind !== 'line' ? hexOf.get(part.colour) : 'none'"
-          :stroke="show === 'stitches' ? 'transparent' : show === 'lines' ? 'var(--drawn)' : hexOf.get(part.colour)"
-          :stroke-width="
-            show === 'stitches'
-              ? 10 / view.pxPerMm
-              : part.kind === 'line' && show !== 'lines'
-                ? Math.max(hairline, (part.strokeMm ?? 0.4) * bench.piece.placement.scale)
-                : hairline
-          "
-          fill-rule="evenodd"
-        />
-        <path
-          v-for="{ part, placed } in pickedParts"
-          :key="`picked-${part.id}`"
-          :d="partPath(placed)"
-          class="halo"
-          :stroke-width="hairline * 1.6"
-        />
-      </g>
+      <PartsOverlay :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
     </svg>
     <div class="scale" aria-hidden="true">
       <span :style="{ width: `${ruleMm * view.pxPerMm}px` }"></span>
@@ -212,7 +179,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
 
 <style scoped>
 .hoop-view {
-  --drawn: #2a2a35;
+  --halo: #1d58b8;
   position: relative;
   overflow: hidden;
   height: 100%;
@@ -236,33 +203,6 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
 }
 .picture {
   transform-origin: center;
-}
-.part {
-  cursor: pointer;
-  stroke-linejoin: round;
-  stroke-linecap: round;
-  pointer-events: visiblePainted;
-}
-.part.stitches {
-  pointer-events: all;
-}
-.part.stitches.line {
-  pointer-events: stroke;
-}
-.part.drawing.area,
-.part.fit.area {
-  fill-opacity: 0.82;
-}
-.part.lines {
-  pointer-events: none;
-}
-.halo {
-  fill: none;
-  stroke: var(--focus);
-  stroke-dasharray: none;
-  pointer-events: none;
-  paint-order: stroke;
-  filter: drop-shadow(0 0 0.4px white);
 }
 .fit-circle {
   stroke: #1d58b8;

@@ -62,6 +62,10 @@ function pick(id: string, event: MouseEvent | KeyboardEvent): void {
   margin: 0 -10px;
   padding: 0;
 }
+li {
+  content-visibility: auto;
+  contain-intrinsic-height: 48px;
+}
 .part {
   display: flex;
   align-items: center;

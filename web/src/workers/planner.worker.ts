@@ -1,5 +1,5 @@
 import { Planner } from '@junctura/core/advice';
-import { circleAround, readSvg, settleInHoop, ShapePlacer } from '@junctura/core/drawing';
+import { designCircle, readSvg, settleInHoop } from '@junctura/core/drawing';
 import { success, type Outcome } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
 import type { PlannerReply, PlannerRequest } from './messages.ts';
@@ -12,7 +12,7 @@ const writer = new NewsWriter();
 function readDrawing(text: string, id: string, name: string): Outcome<Piece> {
   const read = readSvg(text, id, name);
   if (!read.ok) return read;
-  const circle = circleAround(new ShapePlacer().place(read.value));
+  const circle = designCircle(read.value);
   return circle && circle.r > 0 ? success(settleInHoop(read.value, circle)) : read;
 }
 

@@ -5,7 +5,5 @@ export const LIMITS = {
   depth: 200,
   /** Shapes after every `use` has been followed. */
   shapes: 5_000,
-  /** Coordinates further out than this are a mistake, in user units. */
-  farthest: 1e7,
   useDepth: 12,
 } as const;

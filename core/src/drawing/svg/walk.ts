@@ -1,5 +1,6 @@
 import svgpath from 'svgpath';
 import { compose, meanScale, type Matrix } from '../../geometry/index.ts';
+import { FARTHEST_MM } from '../../piece/index.ts';
 import { LIMITS } from './limits.ts';
 import { userUnits } from './lengths.ts';
 import { outlineOf, type Viewport } from './outlines.ts';
@@ -248,7 +249,7 @@ function placePath(element: SvgElement, outline: string, matrix: Matrix): string
     .round(DECIMALS);
   placed.iterate((segment) => {
     for (const value of segment.slice(1) as number[]) {
-      if (!(Math.abs(value) < LIMITS.farthest)) {
+      if (!(Math.abs(value) < FARTHEST_MM)) {
         throw new DrawingFault(
           `${where} has a coordinate that is far out of bounds (${String(value).slice(0, 12)} mm).`,
         );

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Minus, Plus } from '@lucide/vue';
 import { NInputNumber } from 'naive-ui';
 import { useId } from 'vue';
 
@@ -28,6 +29,8 @@ function pass(value: number | null): void {
         @update:value="pass"
       >
         <template #suffix>{{ unit }}</template>
+        <template #minus-icon><Minus :size="14" /><span class="visually-hidden">Less</span></template>
+        <template #add-icon><Plus :size="14" /><span class="visually-hidden">More</span></template>
       </NInputNumber>
     </div>
   </div>

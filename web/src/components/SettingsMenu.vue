@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Settings } from '@lucide/vue';
-import { NButton, NInputNumber, NPopover, NRadio, NRadioGroup } from 'naive-ui';
+import { NButton, NPopover, NRadio, NRadioGroup } from 'naive-ui';
+import NumberField from './NumberField.vue';
 import { useSettings } from '../stores/settings.ts';
 
 const settings = useSettings();
@@ -26,21 +27,17 @@ const settings = useSettings();
           <NRadio value="lamp">Lamp-light</NRadio>
         </NRadioGroup>
       </fieldset>
-      <div class="field">
-        <label for="screen-bar">This bar measures, held against a ruler</label>
-        <div class="bar" aria-hidden="true"></div>
-        <NInputNumber
-          v-model:value="settings.screenBarMm"
-          size="small"
-          :min="40"
-          :max="250"
-          :step="0.5"
-          :input-props="{ id: 'screen-bar' }"
-        >
-          <template #suffix>mm</template>
-        </NInputNumber>
-        <span class="small soft">Then “True size” is true on this screen.</span>
-      </div>
+      <div class="bar" aria-hidden="true"></div>
+      <NumberField
+        label="This bar measures, held against a ruler"
+        :value="settings.screenBarMm"
+        :min="40"
+        :max="250"
+        :step="0.5"
+        unit="mm"
+        @change="(mm) => (settings.screenBarMm = mm)"
+      />
+      <span class="small soft">Then “True size” is true on this screen.</span>
     </div>
   </NPopover>
 </template>

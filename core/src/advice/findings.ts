@@ -60,6 +60,9 @@ export function figuresKey({ figures }: Finding): string {
   return JSON.stringify(figures);
 }
 
+/** Stitches that span an area from edge to edge; they are judged by their spans. */
+const SATIN_LIKE: ReadonlySet<string> = new Set(['satin', 'satin-surface']);
+
 /** What is smaller than this on the cloth is not even a point of thread, mm. */
 const LEAST_PART_MM = 0.5;
 
@@ -129,7 +132,7 @@ function coverFindings(piece: Piece, placed: PlacedShape, pass: PlannedPass): Fo
   if (typeof spacingMm === 'number' && spacingMm > pass.laidMm * THRESHOLDS.openWidths) {
     found.push(['cloth-shows', { spacingMm: round(spacingMm), laidMm: round(pass.laidMm) }]);
   }
-  if (pass.stitch === 'satin') {
+  if (SATIN_LIKE.has(pass.stitch)) {
     const spanMm = round(longestFrontRun(pass));
     const limitMm = SPAN_LIMIT_MM[piece.use];
     if (spanMm > limitMm) found.push(['span-too-long', { spanMm, limitMm }]);
@@ -144,8 +147,7 @@ function useFindings(piece: Piece, pass: PlannedPass): Found[] {
   const kind = stitchKind(pass.stitch);
   const cloth = clothOf(piece.cloth.kind)!;
   const found: Found[] = [];
-  const isLongSatin = pass.stitch === 'satin' && longestFrontRun(pass) > SPAN_LIMIT_MM[piece.use];
-  if (WORN_USES.has(piece.use) && kind.snags && !isLongSatin && pass.stitch !== 'satin') {
+  if (WORN_USES.has(piece.use) && kind.snags && !SATIN_LIKE.has(pass.stitch)) {
     found.push(['snags', { stitch: kind.name }]);
   }
   if (leavesHole(cloth, pass.needle.shaftMm)) {

@@ -84,6 +84,7 @@ export function planPass(placed: PlacedShape, pass: SettledPass, settings: WorkS
   const given = 'from' in stitch.params ? { from: settings.satinFrom, ...pass.params } : pass.params;
   const path = workStitch(pass.stitch, shapeFor(pass.stitch, placed), given, {
     laidMm,
+    bundleMm,
     coreMm: needle.shaftMm,
     angleRad: (pass.angleDeg * Math.PI) / 180,
     seed: seedFrom(settings.seed, placed.partId),

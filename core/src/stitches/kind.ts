@@ -16,6 +16,8 @@ export interface StitchShape {
 export interface StitchContext {
   /** Width of the needle thread as it lies on the cloth, mm. */
   readonly laidMm: number;
+  /** The needle thread as a round bundle, mm. */
+  readonly bundleMm: number;
   /** What wraps go round: the needle's shaft, mm. */
   readonly coreMm: number;
   /** The way the stitches lie, anticlockwise from the x axis as seen. */

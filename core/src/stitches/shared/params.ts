@@ -18,8 +18,8 @@ export function stitchLength(standardMm: number, min: number, max: number): Numb
 /** Neighbouring threads touch when they lie nine tenths of their width apart. */
 const TOUCHING = 0.9;
 
-/** The distance of neighbouring threads in a filling. */
-export function spacing(): NumberParam {
+/** The distance of neighbouring threads in a filling, in laid widths. */
+export function spacing(widths = TOUCHING): NumberParam {
   return {
     type: 'number',
     label: 'Distance of neighbours',
@@ -28,7 +28,31 @@ export function spacing(): NumberParam {
     min: 0.1,
     max: 10,
     step: 0.01,
-    default: (laidMm) => laidMm * TOUCHING,
-    hint: 'Nine tenths of the width of the thread as it lies: neighbours just touch.',
+    default: (laidMm) => laidMm * widths,
+    hint:
+      widths === TOUCHING
+        ? 'Nine tenths of the width of the thread as it lies: neighbours just touch.'
+        : `About ${widths} widths of the thread as it lies.`,
+  };
+}
+
+/** Any other length of a stitch. */
+export function lengthParam(
+  label: string,
+  standardMm: number,
+  [min, max]: readonly [number, number],
+  hint: string,
+  symbol?: string,
+): NumberParam {
+  return {
+    type: 'number',
+    label,
+    unit: 'mm',
+    min,
+    max,
+    step: 0.1,
+    default: standardMm,
+    hint,
+    ...(symbol === undefined ? {} : { symbol }),
   };
 }

@@ -1,7 +1,7 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
 import { params } from './params.ts';
-import { workBack } from './path.ts';
+import { workBack } from '../../shared/backLine.ts';
 
 export const back = describeStitch({
   id: 'back',

@@ -1,7 +1,7 @@
 import { describeStitch } from '../../kind.ts';
 import { PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
 import { params } from './params.ts';
-import { workChain } from './path.ts';
+import { workChain } from '../../shared/chainLine.ts';
 
 export const chain = describeStitch({
   id: 'chain',

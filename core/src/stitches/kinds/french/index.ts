@@ -1,6 +1,6 @@
 import { describeStitch } from '../../kind.ts';
+import { workKnots } from '../../shared/knot.ts';
 import { params } from './params.ts';
-import { workFrench } from './path.ts';
 
 export const french = describeStitch({
   id: 'french',
@@ -29,5 +29,5 @@ export const french = describeStitch({
     'Turn the point and go down one thread of the cloth away.',
     'Hold the thread taut and draw the needle through the windings.',
   ],
-  work: (shape, values, context, sink) => workFrench(shape, values.wraps, context, sink),
+  work: ({ spots }, values, { coreMm }, sink) => workKnots(spots, Math.round(values.wraps), coreMm, sink),
 });

@@ -1,7 +1,7 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
 import { params } from './params.ts';
-import { workRunning } from './path.ts';
+import { workRunning } from '../../shared/runningLine.ts';
 
 export const running = describeStitch({
   id: 'running',

@@ -1,7 +1,7 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
 import { params } from './params.ts';
-import { workStem } from './path.ts';
+import { workStem } from '../../shared/stemLine.ts';
 
 export const stem = describeStitch({
   id: 'stem',

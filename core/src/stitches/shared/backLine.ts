@@ -1,6 +1,6 @@
-import type { StitchShape } from '../../kind.ts';
-import type { MoveSink } from '../../moves.ts';
-import { forEachRun } from '../../shared/alongLines.ts';
+import type { StitchShape } from '../kind.ts';
+import type { MoveSink } from '../moves.ts';
+import { forEachRun } from './alongLines.ts';
 
 /** Up one stitch ahead, down at the end of the last: front s, behind 2s, and s won. */
 export function workBack(shape: StitchShape, stitchMm: number, sink: MoveSink): void {

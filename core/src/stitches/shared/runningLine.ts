@@ -1,6 +1,6 @@
-import { paceAlong, runsOf, RunWalker, type Run } from '../../../geometry/index.ts';
-import type { StitchShape } from '../../kind.ts';
-import type { MoveSink } from '../../moves.ts';
+import { paceAlong, runsOf, RunWalker, type Run } from '../../geometry/index.ts';
+import type { StitchShape } from '../kind.ts';
+import type { MoveSink } from '../moves.ts';
 
 interface Lengths {
   readonly stitchMm: number;

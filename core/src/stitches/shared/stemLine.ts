@@ -1,6 +1,6 @@
-import type { StitchContext, StitchShape } from '../../kind.ts';
-import type { MoveSink } from '../../moves.ts';
-import { forEachRun, type Place } from '../../shared/alongLines.ts';
+import type { StitchContext, StitchShape } from '../kind.ts';
+import type { MoveSink } from '../moves.ts';
+import { forEachRun, type Place } from './alongLines.ts';
 
 /** The needle comes up this far beside the line, in laid widths, and goes down as far on the other side. */
 const BESIDE = 0.22;

@@ -1,6 +1,6 @@
-import type { StitchContext, StitchShape } from '../../kind.ts';
-import type { MoveSink } from '../../moves.ts';
-import { forEachRun, type Place } from '../../shared/alongLines.ts';
+import type { StitchContext, StitchShape } from '../kind.ts';
+import type { MoveSink } from '../moves.ts';
+import { forEachRun, type Place } from './alongLines.ts';
 
 /** Half the width of a loop, in laid widths. */
 const HALF_LOOP = 0.75;
@@ -29,7 +29,8 @@ export function workChain(shape: StitchShape, stitchMm: number, { laidMm }: Stit
   });
 }
 
-function workLink(from: Place, to: Place, laidMm: number, sink: MoveSink): void {
+/** One loop from a place to the next, held down where it came up. */
+export function workLink(from: Place, to: Place, laidMm: number, sink: MoveSink): void {
   const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
   const [dx, dy] = [(to.x - from.x) / length, (to.y - from.y) / length];
   const half = Math.min(HALF_LOOP * laidMm, length * 0.28);
@@ -43,7 +44,8 @@ function workLink(from: Place, to: Place, laidMm: number, sink: MoveSink): void 
   sink.down(from.x, from.y);
 }
 
-function tieDown(end: Place, laidMm: number, sink: MoveSink): void {
+/** A small stitch over a loop's end. */
+export function tieDown(end: Place, laidMm: number, sink: MoveSink): void {
   sink.stitch();
   sink.up(end.x, end.y);
   sink.down(end.x + end.dx * TIE * laidMm, end.y + end.dy * TIE * laidMm);

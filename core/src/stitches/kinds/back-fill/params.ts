@@ -1,0 +1,4 @@
+import { spacing, stitchLength } from '../../shared/params.ts';
+import type { ParamTable } from '../../params.ts';
+
+export const params = { stitchMm: stitchLength(2.5, 1, 10), spacingMm: spacing() } as const satisfies ParamTable;

@@ -1,0 +1,29 @@
+import { describeStitch } from '../../kind.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workBrick } from './path.ts';
+
+export const brick = describeStitch({
+  id: 'brick',
+  name: 'Brick stitch',
+  otherNames: ['brick filling', 'half-drop filling'],
+  worksOn: 'area',
+  purpose: 'Large, regular areas: grounds, walls, stones.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: true,
+  followsCurves: false,
+  isRaised: false,
+  snags: false,
+  coverWidths: 1,
+  start: 'Two tiny stitches where the first row will cover them.',
+  end: 'Slide the tail under the stitches behind.',
+  faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
+  steps: [
+    'Work a row of even, upright stitches; every second one begins half a stitch later.',
+    'Work the next row into the gaps of the first.',
+    'Keep to the same length; only at the edge may stitches be shorter.',
+  ],
+  work: (shape, values, context, sink) => workBrick(shape, values, context, sink),
+});

@@ -1,0 +1,29 @@
+import { describeStitch } from '../../kind.ts';
+import { CORNERS_CUT } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workCouching } from './path.ts';
+
+export const couching = describeStitch({
+  id: 'couching',
+  name: 'Couching',
+  otherNames: ['laid thread', 'tied line'],
+  worksOn: 'line',
+  purpose: 'Long curves in one unbroken thread, tied down: strings, scrolls, feathers.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: true,
+  snags: false,
+  coverWidths: 1.3,
+  start: 'A waste knot beside the line.',
+  end: 'Weave the tail back under the stitches behind.',
+  faults: [CORNERS_CUT, { fault: 'The laid thread wanders', cure: 'Tie closer, and hold it taut along the line.' }],
+  steps: [
+    'Lay the thread along the line and take its end down.',
+    'Come up beside it and go down on the other side, over it.',
+    'Tie again at even steps, closer where the line bends.',
+  ],
+  work: (shape, values, context, sink) => workCouching(shape, values.tieMm, context, sink),
+});

@@ -1,0 +1,28 @@
+import { describeStitch } from '../../kind.ts';
+import { params } from './params.ts';
+import { workDetachedChain } from './path.ts';
+
+export const detachedChain = describeStitch({
+  id: 'detached-chain',
+  name: 'Detached chain stitch',
+  otherNames: ['daisy stitch', 'single chain', 'loop stitch'],
+  worksOn: 'spot',
+  purpose: 'Single petals, small leaves, buds.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: true,
+  followsCurves: true,
+  isRaised: true,
+  snags: true,
+  coverWidths: 3,
+  start: 'Two tiny stitches under the place of the loop.',
+  end: 'Fasten off behind each loop that stands alone.',
+  faults: [{ fault: 'The loop is thin', cure: 'Stop pulling before its sides meet.' }],
+  steps: [
+    'Come up at the foot of the loop and hold the thread.',
+    'Go down where you came up; come up at the far end, inside the loop.',
+    'Draw the loop close and tie it with a small stitch over its end.',
+  ],
+  work: (shape, values, context, sink) => workDetachedChain(shape, values, context, sink),
+});

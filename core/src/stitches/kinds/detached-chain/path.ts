@@ -1,0 +1,23 @@
+import type { StitchContext, StitchShape } from '../../kind.ts';
+import type { MoveSink } from '../../moves.ts';
+import { workLink } from '../../shared/chainLine.ts';
+
+/** A single loop along the direction, its middle on the spot, tied down by an anchor. */
+export function workDetachedChain(
+  { spots }: StitchShape,
+  { lengthMm, anchorMm }: { lengthMm: number; anchorMm: number },
+  { laidMm, angleRad }: StitchContext,
+  sink: MoveSink,
+): void {
+  const [dx, dy] = [Math.cos(angleRad), -Math.sin(angleRad)];
+  for (let i = 0; i < spots.length; i += 2) {
+    const [x, y] = [spots[i]! - (dx * lengthMm) / 2, spots[i + 1]! - (dy * lengthMm) / 2];
+    const foot = { x, y, dx, dy };
+    const tip = { x: x + dx * lengthMm, y: y + dy * lengthMm, dx, dy };
+    sink.travel();
+    workLink(foot, tip, laidMm * 1.6, sink);
+    sink.stitch();
+    sink.up(tip.x, tip.y);
+    sink.down(tip.x + dx * anchorMm, tip.y + dy * anchorMm);
+  }
+}

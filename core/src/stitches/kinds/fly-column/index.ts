@@ -1,0 +1,30 @@
+import { describeStitch } from '../../kind.ts';
+import { PULLED_IN } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workFlyColumn } from './path.ts';
+
+export const flyColumn = describeStitch({
+  id: 'fly-column',
+  name: 'Fly stitch column',
+  otherNames: ['stacked fly stitch', 'tied V stitch'],
+  worksOn: 'line',
+  purpose: 'Veins, grasses, small trees: a V over a tail, one above the other.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: false,
+  snags: true,
+  coverWidths: 1,
+  start: 'A waste knot beside the line.',
+  end: 'Weave the tail back under the stitches behind.',
+  faults: [PULLED_IN, { fault: 'The arms droop', cure: 'Keep the steep angle of the first one.' }],
+  steps: [
+    'Come up on the left and go down on the right, leaving a loop.',
+    'Come up on the line inside the loop and draw it into a V.',
+    'Go down further along the line: the tail holds the V.',
+    'Begin the next V beside the tail.',
+  ],
+  work: (shape, values, _context, sink) => workFlyColumn(shape, values, sink),
+});

@@ -1,0 +1,31 @@
+import { describeStitch } from '../../kind.ts';
+import { params } from './params.ts';
+import { workFrenchFill } from './path.ts';
+
+export const frenchFill = describeStitch({
+  id: 'french-fill',
+  name: 'French knot filling',
+  otherNames: ['massed knots', 'knot ground'],
+  worksOn: 'area',
+  purpose: 'Fleece, curls, seed heads: knots packed from the edge inward.',
+  params,
+  needle: 'wrapping',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: true,
+  snags: true,
+  coverWidths: 1,
+  start: 'Two tiny stitches at the edge.',
+  end: 'Weave the tail in among the knots behind.',
+  faults: [
+    { fault: 'Cloth shows between knots', cure: 'A knot of one wrap closes the gap.' },
+    { fault: 'Knots of uneven size', cure: 'In a mass they even out.' },
+  ],
+  steps: [
+    'Work a row of knots close together along the edge.',
+    'Work the next row inside it, each knot in a hollow of the last row.',
+    'Go on inward; close the last gaps with smaller knots.',
+  ],
+  work: (shape, values, context, sink) => workFrenchFill(shape, values, context, sink),
+});

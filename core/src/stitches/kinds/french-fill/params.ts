@@ -1,0 +1,25 @@
+import type { ParamTable } from '../../params.ts';
+
+export const params = {
+  wraps: {
+    type: 'number',
+    label: 'Wraps',
+    symbol: 'n',
+    unit: 'turns',
+    min: 1,
+    max: 3,
+    step: 1,
+    default: 2,
+    hint: 'Of each knot; the last gaps take a knot of one wrap.',
+  },
+  closeness: {
+    type: 'number',
+    label: 'Knots apart',
+    unit: 'turns',
+    min: 0.8,
+    max: 3,
+    step: 0.05,
+    default: 0.95,
+    hint: 'In widths of a knot: below one they press on one another.',
+  },
+} as const satisfies ParamTable;

@@ -1,0 +1,34 @@
+import { describeStitch } from '../../kind.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workLongShort } from './path.ts';
+
+export const longShort = describeStitch({
+  id: 'long-short',
+  name: 'Long-and-short stitch',
+  otherNames: ['needle painting', 'soft shading', 'plumage stitch'],
+  worksOn: 'area',
+  purpose: 'Soft surfaces without rows: petals, fur, feathers. One strand blends best.',
+  params,
+  needle: 'sharp',
+  usualStrands: 1,
+  hasDirection: true,
+  followsCurves: false,
+  isRaised: false,
+  snags: false,
+  coverWidths: 1,
+  start: 'A firm line of split stitch along the edge, begun with tiny stitches inside.',
+  end: 'Slide the tail under the stitches behind.',
+  faults: [
+    CLOTH_SHOWS,
+    EDGE_RAGGED,
+    PULLED_IN,
+    { fault: 'A line shows between rows', cure: 'Let the ends differ more, and split the last row deeper.' },
+  ],
+  steps: [
+    'From the edge inward, work stitches long and short by turns.',
+    'Come up through the ends of the first row, splitting them.',
+    'Let the lengths differ, so that no line shows between rows.',
+  ],
+  work: (shape, values, context, sink) => workLongShort(shape, values, context, sink),
+});

@@ -1,0 +1,29 @@
+import { describeStitch } from '../../kind.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { params } from './params.ts';
+import { workSatinSurface } from './path.ts';
+
+export const satinSurface = describeStitch({
+  id: 'satin-surface',
+  name: 'Surface satin stitch',
+  otherNames: ['thread-saving satin', 'one-sided satin'],
+  worksOn: 'area',
+  purpose: 'Looks like satin and takes little more than half its thread; it moves more easily.',
+  params,
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: true,
+  followsCurves: false,
+  isRaised: false,
+  snags: true,
+  coverWidths: 1,
+  start: 'Two tiny stitches inside the shape.',
+  end: 'Tiny stitches behind the edge: there is little to slide the tail under.',
+  faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
+  steps: [
+    'Come up on the edge and go down on the edge straight across.',
+    'Come up again on that same side, close beside the hole.',
+    'Go back across; the thread lies in front only.',
+  ],
+  work: (shape, values, context, sink) => workSatinSurface(shape, values.spacingMm, context, sink),
+});

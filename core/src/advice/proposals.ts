@@ -6,7 +6,7 @@ import type { Part, Pass, Piece } from '../piece/index.ts';
 import { isSmallRound } from '../plan/index.ts';
 import { knotDiameterMm, stitchKind, type StitchId } from '../stitches/index.ts';
 import { shortestSpans, type Direction } from './direction.ts';
-import { SPAN_LIMIT_MM, THRESHOLDS } from './thresholds.ts';
+import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
 
 const THREAD = 'stranded-cotton';
 
@@ -57,9 +57,20 @@ function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal
   const satin = (why: string): Proposal => proposal('satin', strands, direction.angleDeg, why);
   const rows = (why: string): Proposal => proposal('split-fill', strands, along, why);
   const hasRoomForSeeds = placed.areaMm2 >= THRESHOLDS.leastSeededMm2;
-  const seeds = hasRoomForSeeds
+  const light = hasRoomForSeeds
     ? [proposal('seed', strands, 0, 'A light scatter: little thread, and the cloth stays in view.')]
     : [];
+  const isWide = span >= THRESHOLDS.leastShadedMm && !WORN_USES.has(use);
+  const soft = isWide
+    ? [
+        proposal(
+          'long-short',
+          1,
+          along,
+          `Wide enough (${widthText}) for soft rows without a line between; one strand blends best.`,
+        ),
+      ]
+    : light;
   if (isSmallRound(placed)) {
     const across = 2 * Math.sqrt(placed.areaMm2 / Math.PI);
     return [
@@ -74,7 +85,7 @@ function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal
         `Only ${widthText} wide: rows of split stitch along it, as satin wants ${formatFine(THRESHOLDS.shortestSatinMm)}.`,
       ),
       satin(`Very short spans of ${widthText}.`),
-      ...seeds,
+      ...soft,
     ];
   }
   if (span <= Math.min(limit, THRESHOLDS.easySatinMm)) {
@@ -83,14 +94,14 @@ function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal
         `Spans stay within ${widthText} at ${direction.angleDeg}° (up to ${limit} mm hold ${useText(use)}): smooth and bright.`,
       ),
       rows('Firmer and flatter; the direction runs along the shape.'),
-      ...seeds,
+      ...soft,
     ];
   }
   const tooLong = span > limit ? `over the ${limit} mm that hold ${useText(use)}` : 'long enough to gape';
   return [
     rows(`Satin would span ${widthText}, ${tooLong}: rows of split stitch lie firm at any width.`),
     satin(`Bright and quick, but spans reach ${widthText}.`),
-    ...seeds,
+    ...soft,
   ];
 }
 

@@ -29,6 +29,8 @@ export const THRESHOLDS = {
   narrowMm: 1.8,
   /** Areas smaller than this have no room for a scatter of seeds, mm². */
   leastSeededMm2: 60,
+  /** From this width on an area has room for two rows of long-and-short, mm. */
+  leastShadedMm: 8,
   /** Areas larger than this can take three strands, mm². */
   largeMm2: 1200,
   /** Neighbours further apart than this many laid widths show the cloth. */

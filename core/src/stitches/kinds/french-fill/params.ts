@@ -15,11 +15,11 @@ export const params = {
   closeness: {
     type: 'number',
     label: 'Knots apart',
-    unit: 'turns',
+    unit: 'widths',
     min: 0.8,
     max: 3,
     step: 0.05,
     default: 0.95,
-    hint: 'In widths of a knot: below one they press on one another.',
+    hint: 'In widths of a knot: below one, they press on one another.',
   },
 } as const satisfies ParamTable;

@@ -6,7 +6,7 @@ export const params = {
   arms: {
     type: 'number',
     label: 'Arms',
-    unit: 'turns',
+    unit: 'arms',
     min: 3,
     max: 12,
     step: 1,

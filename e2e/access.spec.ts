@@ -35,6 +35,10 @@ for (const theme of ['light', 'lamp'] as const) {
     await bench.open();
     await expect(page.locator('canvas[data-painted]')).toHaveCount(3);
     await check('bench');
+    await page.goto('/stitches/couching');
+    await expect(page.getByRole('heading', { name: 'Couching' })).toBeVisible();
+    await check('the stitch book');
+    await page.goto('/');
     await page.getByRole('button', { name: /^Night tram/ }).click();
     for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer']) {
       await bench.goTo(step);

@@ -109,3 +109,35 @@ test('a piece that is taken off the bench can be put back, a changed demo begun 
   await page.getByRole('button', { name: 'Start again from the original' }).click();
   await expect(page.getByText('Changed by you')).toBeHidden();
 });
+
+test('the stitch book finds stitches by any name and shows how they are worked, step by step', async ({
+  bench,
+  page,
+}) => {
+  await bench.openKite();
+  await bench.pick('Tail');
+  await page.getByRole('link', { name: 'How it is worked' }).click();
+  await expect(page.getByRole('heading', { name: 'Stem stitch' })).toBeVisible();
+  await page.getByLabel('Search the stitches').fill('needle painting');
+  await expect(page.getByRole('navigation', { name: 'Stitches' }).getByRole('link')).toHaveCount(1);
+  await page.getByRole('link', { name: 'Long-and-short stitch' }).click();
+  await expect(page.getByText('10 cm² takes')).toBeVisible();
+  const taken = page.locator('.facts dd').first();
+  const one = await taken.textContent();
+  await page.getByLabel('Strands of cotton').selectOption('3');
+  await expect(taken).not.toHaveText(one!);
+  await page.getByLabel('Search the stitches').fill('whatever');
+  await expect(page.getByText('No stitch is called that')).toBeVisible();
+
+  await page.goto('/stitches/french');
+  await page.getByRole('region', { name: /^Working drawing/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('The needle comes up.')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('The thread is wound round the needle.')).toBeVisible();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Play' })).toBeVisible({ timeout: 15_000 });
+  await page.getByLabel('For the').selectOption('left hand');
+  await expect(page.locator('.drawing .mirrored')).toHaveCount(2);
+});

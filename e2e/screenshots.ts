@@ -19,6 +19,11 @@ async function takeAll(page: Page): Promise<void> {
   await page.locator('canvas[data-painted]').first().waitFor();
   await page.waitForTimeout(600);
   await shot('bench');
+  await page.goto(`${base}/stitches/chain`);
+  await page.getByRole('button', { name: 'All of it' }).click();
+  for (let i = 0; i < 14; i++) await page.getByRole('button', { name: 'Back a step' }).click();
+  await page.waitForTimeout(500);
+  await shot('stitch-book');
   for (const step of ['drawing', 'hoop', 'thread', 'transfer']) {
     await page.goto(`${base}/piece/demo-kite/${step}`);
     await settled(page);

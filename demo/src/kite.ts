@@ -48,7 +48,8 @@ export function kitePiece(): Piece {
 
 function passesOf(id: string): Part['passes'] {
   const pass = { params: {}, thread: 'stranded-cotton', strands: 2 };
-  if (id.endsWith('-wind')) return [{ ...pass, stitch: 'stem', params: { stitchMm: 3 }, angleDeg: null }];
+  if (id.endsWith('-wind') || id === 'tail')
+    return [{ ...pass, stitch: 'stem', params: { stitchMm: 3 }, angleDeg: null }];
   if (!id.endsWith('-panel')) return null;
   const leansRight = id === 'top-left-panel' || id === 'lower-right-panel';
   return [{ ...pass, stitch: 'satin', angleDeg: leansRight ? 30 : -60 }];

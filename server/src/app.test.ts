@@ -21,9 +21,12 @@ describe('the server', () => {
     expect(await response.json()).toEqual({ status: 'ok' });
   });
 
-  it.each(['/', '/piece/abc/stitches'])('answers %s with the application', async (path) => {
-    expect(await (await get(path)).text()).toContain('Junctura');
-  });
+  it.each(['/', '/piece/abc/stitches', '/stitches', '/stitches/chain'])(
+    'answers %s with the application',
+    async (path) => {
+      expect(await (await get(path)).text()).toContain('Junctura');
+    },
+  );
 
   it.each(['/nothing', '/assets/none.js', '/assets/../../package.json'])('has nothing at %s', async (path) => {
     expect((await get(path)).status).toBe(404);

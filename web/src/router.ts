@@ -15,6 +15,7 @@ export const router = createRouter({
       props: true,
     },
     { path: '/piece/:id', redirect: (to) => ({ name: 'piece', params: { ...to.params, step: STEPS[0]!.id } }) },
+    { path: '/stitches/:id?', name: 'book', component: () => import('./pages/BookPage.vue'), props: true },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 });

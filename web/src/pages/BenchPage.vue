@@ -2,7 +2,7 @@
 import { checkPiece, type Piece } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { onMounted, ref, shallowRef } from 'vue';
-import { useRouter } from 'vue-router';
+import { RouterLink, useRouter } from 'vue-router';
 import PieceThumbnail from '../components/PieceThumbnail.vue';
 import SettingsMenu from '../components/SettingsMenu.vue';
 import { DEMOS, loadDemo } from '../keeping/demos.ts';
@@ -73,7 +73,8 @@ async function putBack(): Promise<void> {
     <header>
       <h1>Junctura</h1>
       <p class="soft">Your drawing, in thread: which stitch, how much of it, how long it takes.</p>
-      <div class="settings"><SettingsMenu /></div>
+      <RouterLink class="book" :to="{ name: 'book' }">Stitch book</RouterLink>
+      <SettingsMenu />
     </header>
 
     <section class="intake" aria-label="Bring in a drawing">
@@ -149,8 +150,10 @@ h1 {
   letter-spacing: -0.01em;
   color: var(--madder);
 }
-.settings {
+.book {
   margin-left: auto;
+  color: var(--ink);
+  text-underline-offset: 3px;
 }
 .intake {
   display: flex;

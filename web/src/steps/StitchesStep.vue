@@ -7,6 +7,7 @@ import { stitchKind } from '@junctura/core/stitches';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref } from 'vue';
 import ChoiceField from '../components/ChoiceField.vue';
+import { RouterLink } from 'vue-router';
 import FindingsList from '../components/FindingsList.vue';
 import PartsList from '../components/PartsList.vue';
 import PassEditor from '../components/PassEditor.vue';
@@ -121,7 +122,10 @@ function recolour(id: string): void {
     >
 
     <template v-for="(pass, i) in planned.passes" :key="i">
-      <p class="reason">{{ pass.reason }}</p>
+      <p class="reason">
+        {{ pass.reason }}
+        <RouterLink class="small" :to="{ name: 'book', params: { id: pass.stitch } }">How it is worked</RouterLink>
+      </p>
       <PassEditor :planned="planned" :index="i" @change="(part, label, key) => change(i, part, label, key)" />
       <div class="why">
         <p>
@@ -190,6 +194,9 @@ function recolour(id: string): void {
 </template>
 
 <style scoped>
+.reason a {
+  color: var(--ink-soft);
+}
 .reason {
   font-family: var(--serif);
   font-size: 16px;

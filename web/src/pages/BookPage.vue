@@ -1,0 +1,251 @@
+<script setup lang="ts">
+import { NEEDLE_NAMES } from '@junctura/core/materials';
+import { formatDuration, formatFine, formatThread } from '@junctura/core/measure';
+import { isStitchId, STITCHES, stitchKind, type StitchId, type WorkedOn } from '@junctura/core/stitches';
+import { useElementSize } from '@vueuse/core';
+import { NInput } from 'naive-ui';
+import { computed, ref } from 'vue';
+import { RouterLink } from 'vue-router';
+import SampleCanvas from '../book/SampleCanvas.vue';
+import { sampleOf, threadFor } from '../book/sample.ts';
+import WorkingDrawing from '../book/WorkingDrawing.vue';
+import ChoiceField from '../components/ChoiceField.vue';
+import SettingsMenu from '../components/SettingsMenu.vue';
+import { useSettings } from '../stores/settings.ts';
+
+const props = defineProps<{ id?: string }>();
+const settings = useSettings();
+const search = ref('');
+const HEX = '#9c3a3f';
+const FAMILIES: readonly { readonly on: WorkedOn; readonly name: string }[] = [
+  { on: 'line', name: 'Along a line' },
+  { on: 'area', name: 'To fill an area' },
+  { on: 'spot', name: 'On a spot' },
+];
+
+const chosen = computed<StitchId>(() => (props.id !== undefined && isStitchId(props.id) ? props.id : 'chain'));
+const kind = computed(() => stitchKind(chosen.value));
+const strandsWanted = ref<number | null>(null);
+const strands = computed(() => strandsWanted.value ?? kind.value.usualStrands);
+const STRANDS = [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) }));
+const sample = computed(() => sampleOf(chosen.value, strands.value));
+const need = computed(() => threadFor(chosen.value, strands.value));
+const needle = computed(() => sample.value.pass.needle);
+
+/** Found by name, by other names, by what it is good for. */
+const families = computed(() => {
+  const wanted = search.value.trim().toLowerCase();
+  return FAMILIES.map(({ on, name }) => ({
+    name,
+    stitches: STITCHES.filter((stitch) => {
+      const text = [stitch.name, ...stitch.otherNames, stitch.purpose].join(' ').toLowerCase();
+      return stitch.worksOn === on && text.includes(wanted);
+    }).map(({ id, name: called }) => ({ id, name: called, sample: sampleOf(id) })),
+  })).filter(({ stitches }) => stitches.length > 0);
+});
+
+const drawing = ref<HTMLElement | null>(null);
+const { width } = useElementSize(drawing);
+/** Front and back side by side where there is room for both. */
+const pictureWidth = computed(() =>
+  width.value > 560 ? Math.min(460, (width.value - 20) / 2) : Math.max(200, width.value),
+);
+</script>
+
+<template>
+  <main class="book">
+    <header>
+      <RouterLink to="/" class="home">Junctura</RouterLink>
+      <h1>Stitch book</h1>
+      <div class="settings"><SettingsMenu /></div>
+    </header>
+    <nav class="list" aria-label="Stitches">
+      <NInput
+        v-model:value="search"
+        size="small"
+        clearable
+        placeholder="Search: stem, fleece, crewel…"
+        :input-props="{ 'aria-label': 'Search the stitches' }"
+      />
+      <p v-if="families.length === 0" class="soft small">
+        No stitch is called that. Try what it is for: leaf, curve, edge, dot.
+      </p>
+      <section v-for="family in families" :key="family.name">
+        <h2>{{ family.name }}</h2>
+        <ul>
+          <li v-for="stitch in family.stitches" :key="stitch.id">
+            <RouterLink
+              :to="{ name: 'book', params: { id: stitch.id } }"
+              :class="{ here: stitch.id === chosen }"
+              replace
+            >
+              <SampleCanvas :sample="stitch.sample" :width="92" :hex="HEX" />
+              <span>{{ stitch.name }}</span>
+            </RouterLink>
+          </li>
+        </ul>
+      </section>
+    </nav>
+    <article>
+      <h2 class="title">{{ kind.name }}</h2>
+      <p class="soft">Also called {{ kind.otherNames.join(', ') }}.</p>
+      <p class="purpose">{{ kind.purpose }}</p>
+      <div class="facts">
+        <ChoiceField
+          label="Strands of cotton"
+          :value="strands"
+          :options="STRANDS"
+          @change="(n) => (strandsWanted = n)"
+        />
+        <dl>
+          <dt>{{ need.amount === 'ten' ? 'Ten of them take' : `${need.amount} takes` }}</dt>
+          <dd class="figure">
+            {{ formatThread(need.threadMm, settings.units) }}, {{ formatDuration(need.seconds / 3600) }}
+          </dd>
+          <dt>Needle</dt>
+          <dd>{{ NEEDLE_NAMES[needle.family] }} {{ needle.size }}, {{ formatFine(needle.shaftMm) }} thick and sharp</dd>
+          <dt>Worn and washed</dt>
+          <dd>
+            {{ kind.snags ? 'may catch: better framed' : 'holds'
+            }}{{ kind.isRaised ? '; stands up, so work it last' : '' }}
+          </dd>
+        </dl>
+      </div>
+      <div ref="drawing"><WorkingDrawing :sample="sample" :hex="HEX" :width="pictureWidth" /></div>
+      <div class="columns">
+        <section>
+          <h3>How it is worked</h3>
+          <ol>
+            <li v-for="line in kind.steps" :key="line">{{ line }}</li>
+          </ol>
+          <p class="small"><strong>Begin:</strong> {{ kind.start }}</p>
+          <p class="small"><strong>End:</strong> {{ kind.end }}</p>
+        </section>
+        <section>
+          <h3>Faults and their cures</h3>
+          <dl class="faults">
+            <template v-for="{ fault, cure } in kind.faults" :key="fault">
+              <dt>{{ fault }}</dt>
+              <dd>{{ cure }}</dd>
+            </template>
+          </dl>
+        </section>
+      </div>
+    </article>
+  </main>
+</template>
+
+<style scoped>
+.book {
+  height: 100%;
+  display: grid;
+  grid-template: auto minmax(0, 1fr) / 360px minmax(0, 1fr);
+}
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  align-items: baseline;
+  gap: 18px;
+  padding: 10px 24px;
+  border-bottom: 1px solid var(--chalk);
+  background: var(--paper);
+}
+.home {
+  font-family: var(--serif);
+  font-size: 21px;
+  font-weight: 620;
+  color: var(--madder);
+  text-decoration: none;
+}
+h1 {
+  font-size: 21px;
+}
+.settings {
+  margin-left: auto;
+}
+.list {
+  overflow-y: auto;
+  padding: 18px 18px 30px 24px;
+  border-right: 1px solid var(--chalk);
+}
+.list h2 {
+  font-size: 17px;
+  margin: 18px 0 6px;
+}
+.list ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.list a {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 4px 6px;
+  border-radius: 8px;
+  color: var(--ink);
+  text-decoration: none;
+}
+.list a:hover,
+.list a.here {
+  background: var(--linen-deep);
+}
+.list a.here {
+  font-weight: 600;
+}
+article {
+  overflow-y: auto;
+  padding: 24px 40px 50px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.title {
+  font-size: 32px;
+}
+.purpose {
+  font-family: var(--serif);
+  font-size: 18px;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 40px;
+  align-items: start;
+}
+.facts dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 3px 16px;
+  margin: 0;
+}
+.facts dt,
+.faults dd {
+  color: var(--ink-soft);
+}
+dd {
+  margin: 0;
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(270px, 1fr));
+  gap: 20px 40px;
+}
+ol {
+  padding-left: 20px;
+}
+.faults dt {
+  font-weight: 600;
+}
+.faults dd {
+  margin-bottom: 8px;
+}
+@media (max-width: 820px) {
+  .book {
+    grid-template-columns: 250px minmax(0, 1fr);
+  }
+  article {
+    padding: 18px 20px;
+  }
+}
+</style>

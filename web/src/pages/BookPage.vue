@@ -150,13 +150,6 @@ header {
   border-bottom: 1px solid var(--chalk);
   background: var(--paper);
 }
-.home {
-  font-family: var(--serif);
-  font-size: 21px;
-  font-weight: 620;
-  color: var(--madder);
-  text-decoration: none;
-}
 h1 {
   font-size: 21px;
 }

@@ -240,13 +240,6 @@ async function settle(keepMine: boolean): Promise<void> {
   border-bottom: 1px solid var(--chalk);
   background: var(--paper);
 }
-.home {
-  font-family: var(--serif);
-  font-size: 21px;
-  font-weight: 620;
-  color: var(--madder);
-  text-decoration: none;
-}
 .name {
   font-family: var(--serif);
   font-size: 18px;

@@ -56,3 +56,8 @@ export function lengthParam(
     ...(symbol === undefined ? {} : { symbol }),
   };
 }
+
+/** How often the thread goes round the needle for a knot. */
+export function wrapsParam(hint: string): NumberParam {
+  return { type: 'number', label: 'Wraps', symbol: 'n', unit: 'turns', min: 1, max: 3, step: 1, default: 2, hint };
+}

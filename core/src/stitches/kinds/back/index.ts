@@ -1,22 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workBack } from '../../shared/backLine.ts';
 
 export const back = describeStitch({
+  ...FLAT_LINE,
   id: 'back',
   name: 'Back stitch',
   otherNames: ['point de sable', 'stitched line'],
-  worksOn: 'line',
   purpose: 'Firm, unbroken outlines and letters.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
-  isRaised: false,
-  snags: false,
-  coverWidths: 1,
   start: 'A waste knot ahead on the line: the first stitches bind its thread.',
   end: 'Whip the tail through the long stitches behind.',
   faults: [

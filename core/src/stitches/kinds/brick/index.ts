@@ -1,22 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workBrick } from './path.ts';
 
 export const brick = describeStitch({
+  ...FLAT_FILLING,
   id: 'brick',
   name: 'Brick stitch',
   otherNames: ['brick filling', 'half-drop filling'],
-  worksOn: 'area',
   purpose: 'Large, regular areas: grounds, walls, stones.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: true,
-  followsCurves: false,
-  isRaised: false,
-  snags: false,
-  coverWidths: 1,
   start: 'Two tiny stitches where the first row will cover them.',
   end: 'Slide the tail under the stitches behind.',
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],

@@ -1,21 +1,17 @@
 import { describeStitch } from '../../kind.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workButtonhole } from './path.ts';
 
 export const buttonhole = describeStitch({
+  ...FLAT_LINE,
   id: 'buttonhole',
   name: 'Buttonhole stitch',
   otherNames: ['blanket stitch', 'festoon stitch'],
-  worksOn: 'line',
   purpose: 'Edges that are cut, scallops, the borders of patches; tall and short by turns for a soft edge.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
   isRaised: true,
-  snags: false,
   coverWidths: 2,
   start: 'A waste knot beside the line.',
   end: 'Weave the tail back under the stitches behind.',

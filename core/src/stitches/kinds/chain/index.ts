@@ -1,19 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workChain } from '../../shared/chainLine.ts';
 
 export const chain = describeStitch({
+  ...FLAT_LINE,
   id: 'chain',
   name: 'Chain stitch',
   otherNames: ['tambour line', 'point de chaînette'],
-  worksOn: 'line',
   purpose: 'Lines with body that follow any curve.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
   isRaised: true,
   snags: true,
   coverWidths: 2.4,

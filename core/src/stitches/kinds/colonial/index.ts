@@ -1,26 +1,18 @@
 import { describeStitch } from '../../kind.ts';
 import { workKnots } from '../../shared/knot.ts';
+import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 /** A figure of eight takes as much thread as two wraps. */
 const FIGURE_OF_EIGHT = 2;
 
 export const colonial = describeStitch({
+  ...RAISED_SPOT,
   id: 'colonial',
   name: 'Colonial knot',
   otherNames: ['figure-of-eight knot', 'candlewick knot'],
-  worksOn: 'spot',
   purpose: 'Firm round dots with a dimple; quicker in rows than the twisted knot.',
   params,
-  needle: 'wrapping',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
-  isRaised: true,
-  snags: true,
-  coverWidths: 3,
-  start: 'Two tiny stitches under the place of the knot.',
-  end: 'Fasten off behind each knot that stands alone.',
   faults: [{ fault: 'The knot falls through', cure: 'Go down one thread of the cloth away from where you came up.' }],
   steps: [
     'Come up where the knot shall sit and lay the thread in a small C.',

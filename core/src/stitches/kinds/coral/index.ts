@@ -1,18 +1,15 @@
 import { describeStitch } from '../../kind.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workCoral } from './path.ts';
 
 export const coral = describeStitch({
+  ...FLAT_LINE,
   id: 'coral',
   name: 'Coral stitch',
   otherNames: ['knotted line', 'beaded stitch'],
-  worksOn: 'line',
   purpose: 'Knotted stems and borders; the spacing of the knots changes the look.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
   isRaised: true,
   snags: true,
   coverWidths: 1.4,

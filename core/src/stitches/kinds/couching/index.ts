@@ -1,21 +1,17 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workCouching } from './path.ts';
 
 export const couching = describeStitch({
+  ...FLAT_LINE,
   id: 'couching',
   name: 'Couching',
   otherNames: ['laid thread', 'tied line'],
-  worksOn: 'line',
   purpose: 'Long curves in one unbroken thread, tied down: strings, scrolls, feathers.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
   isRaised: true,
-  snags: false,
   coverWidths: 1.3,
   start: 'A waste knot beside the line.',
   end: 'Weave the tail back under the stitches behind.',

@@ -1,21 +1,17 @@
 import { describeStitch } from '../../kind.ts';
+import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workDetachedChain } from './path.ts';
 
 export const detachedChain = describeStitch({
+  ...RAISED_SPOT,
   id: 'detached-chain',
   name: 'Detached chain stitch',
   otherNames: ['daisy stitch', 'single chain', 'loop stitch'],
-  worksOn: 'spot',
   purpose: 'Single petals, small leaves, buds.',
   params,
   needle: 'sharp',
-  usualStrands: 2,
   hasDirection: true,
-  followsCurves: true,
-  isRaised: true,
-  snags: true,
-  coverWidths: 3,
   start: 'Two tiny stitches under the place of the loop.',
   end: 'Fasten off behind each loop that stands alone.',
   faults: [{ fault: 'The loop is thin', cure: 'Stop pulling before its sides meet.' }],

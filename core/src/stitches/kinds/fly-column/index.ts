@@ -1,22 +1,17 @@
 import { describeStitch } from '../../kind.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workFlyColumn } from './path.ts';
 
 export const flyColumn = describeStitch({
+  ...FLAT_LINE,
   id: 'fly-column',
   name: 'Fly stitch column',
   otherNames: ['stacked fly stitch', 'tied V stitch'],
-  worksOn: 'line',
   purpose: 'Veins, grasses, small trees: a V over a tail, one above the other.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
-  isRaised: false,
   snags: true,
-  coverWidths: 1,
   start: 'A waste knot beside the line.',
   end: 'Weave the tail back under the stitches behind.',
   faults: [PULLED_IN, { fault: 'The arms droop', cure: 'Keep the steep angle of the first one.' }],

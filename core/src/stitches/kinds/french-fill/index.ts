@@ -1,21 +1,20 @@
 import { describeStitch } from '../../kind.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workFrenchFill } from './path.ts';
 
 export const frenchFill = describeStitch({
+  ...FLAT_FILLING,
   id: 'french-fill',
   name: 'French knot filling',
   otherNames: ['massed knots', 'knot ground'],
-  worksOn: 'area',
   purpose: 'Fleece, curls, seed heads: knots packed from the edge inward.',
   params,
   needle: 'wrapping',
-  usualStrands: 2,
   hasDirection: false,
   followsCurves: true,
   isRaised: true,
   snags: true,
-  coverWidths: 1,
   start: 'Two tiny stitches at the edge.',
   end: 'Weave the tail in among the knots behind.',
   faults: [

@@ -1,17 +1,8 @@
+import { wrapsParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  wraps: {
-    type: 'number',
-    label: 'Wraps',
-    symbol: 'n',
-    unit: 'turns',
-    min: 1,
-    max: 3,
-    step: 1,
-    default: 2,
-    hint: 'Of each knot; the last gaps take a knot of one wrap.',
-  },
+  wraps: wrapsParam('Of each knot; the last gaps take a knot of one wrap.'),
   closeness: {
     type: 'number',
     label: 'Knots apart',

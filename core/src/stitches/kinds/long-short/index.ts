@@ -1,22 +1,17 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workLongShort } from './path.ts';
 
 export const longShort = describeStitch({
+  ...FLAT_FILLING,
   id: 'long-short',
   name: 'Long-and-short stitch',
   otherNames: ['needle painting', 'soft shading', 'plumage stitch'],
-  worksOn: 'area',
   purpose: 'Soft surfaces without rows: petals, fur, feathers. One strand blends best.',
   params,
-  needle: 'sharp',
   usualStrands: 1,
-  hasDirection: true,
-  followsCurves: false,
-  isRaised: false,
-  snags: false,
-  coverWidths: 1,
   start: 'A firm line of split stitch along the edge, begun with tiny stitches inside.',
   end: 'Slide the tail under the stitches behind.',
   faults: [

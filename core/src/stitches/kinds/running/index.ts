@@ -1,22 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workRunning } from '../../shared/runningLine.ts';
 
 export const running = describeStitch({
+  ...FLAT_LINE,
   id: 'running',
   name: 'Running stitch',
   otherNames: ['tacking stitch', 'basting stitch', 'straight running'],
-  worksOn: 'line',
   purpose: 'Light, broken lines: ripples, strings, the edges of appliqué.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
-  isRaised: false,
-  snags: false,
-  coverWidths: 1,
   start: 'A waste knot beside the line, or two tiny stitches under the first one.',
   end: 'Weave back under three or four stitches behind.',
   faults: [CORNERS_CUT, PULLED_IN],

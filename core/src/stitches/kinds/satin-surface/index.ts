@@ -1,22 +1,17 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workSatinSurface } from './path.ts';
 
 export const satinSurface = describeStitch({
+  ...FLAT_FILLING,
   id: 'satin-surface',
   name: 'Surface satin stitch',
   otherNames: ['thread-saving satin', 'one-sided satin'],
-  worksOn: 'area',
   purpose: 'Looks like satin and takes little more than half its thread; it moves more easily.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: true,
-  followsCurves: false,
-  isRaised: false,
   snags: true,
-  coverWidths: 1,
   start: 'Two tiny stitches inside the shape.',
   end: 'Tiny stitches behind the edge: there is little to slide the tail under.',
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],

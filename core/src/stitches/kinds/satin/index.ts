@@ -1,22 +1,17 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workSatin } from './path.ts';
 
 export const satin = describeStitch({
+  ...FLAT_FILLING,
   id: 'satin',
   name: 'Satin stitch',
   otherNames: ['damask stitch', 'flat stitch'],
-  worksOn: 'area',
   purpose: 'Smooth, bright areas with short spans: petals, wedges, small leaves.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: true,
-  followsCurves: false,
-  isRaised: false,
   snags: true,
-  coverWidths: 1,
   start: 'Two tiny stitches inside the shape, where the satin will cover them.',
   end: 'Slide the tail under the stitches behind.',
   faults: [

@@ -1,20 +1,17 @@
 import { describeStitch } from '../../kind.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workSeed } from './path.ts';
 
 export const seed = describeStitch({
+  ...FLAT_FILLING,
   id: 'seed',
   name: 'Seed stitch',
   otherNames: ['seeding', 'speckling', 'rice grain stitch'],
-  worksOn: 'area',
   purpose: 'A light scatter: sand, shade, far-off texture.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
   hasDirection: false,
   followsCurves: true,
-  isRaised: false,
-  snags: false,
   coverWidths: 0,
   start: 'Two tiny stitches on one spot, covered by the first seed.',
   end: 'Two tiny stitches under the last seed.',

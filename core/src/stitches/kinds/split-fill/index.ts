@@ -1,22 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workSplitFill } from './path.ts';
 
 export const splitFill = describeStitch({
+  ...FLAT_FILLING,
   id: 'split-fill',
   name: 'Split stitch filling',
   otherNames: ['split rows', 'filled split stitch'],
-  worksOn: 'area',
   purpose: 'Even, hard-wearing filling for areas of any width.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: true,
-  followsCurves: false,
-  isRaised: false,
-  snags: false,
-  coverWidths: 1,
   start: 'A waste knot outside the shape, cut off when its thread is bound.',
   end: 'Weave back under the rows behind.',
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],

@@ -1,22 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workSplit } from './path.ts';
 
 export const split = describeStitch({
+  ...FLAT_LINE,
   id: 'split',
   name: 'Split stitch',
   otherNames: ['opus anglicanum line', 'kensington outline'],
-  worksOn: 'line',
   purpose: 'Tight curves, thin branches, and the firm edge under satin.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
-  isRaised: false,
-  snags: false,
-  coverWidths: 1,
   start: 'A waste knot ahead on the line.',
   end: 'Weave back under the short stitches behind.',
   faults: [

@@ -1,21 +1,19 @@
 import { describeStitch } from '../../kind.ts';
+import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workStar } from './path.ts';
 
 export const star = describeStitch({
+  ...RAISED_SPOT,
   id: 'star',
   name: 'Star stitch',
   otherNames: ['straight-stitch star', 'sparkle'],
-  worksOn: 'spot',
   purpose: 'Stars, snow, flower middles.',
   params,
   needle: 'sharp',
-  usualStrands: 2,
   hasDirection: true,
-  followsCurves: true,
   isRaised: false,
   snags: false,
-  coverWidths: 3,
   start: 'Two tiny stitches under the middle.',
   end: 'Weave the tail under the arms behind.',
   faults: [{ fault: 'The middle piles up', cure: 'Use fewer arms or fewer strands.' }],

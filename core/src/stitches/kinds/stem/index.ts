@@ -1,21 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { workStem } from '../../shared/stemLine.ts';
 
 export const stem = describeStitch({
+  ...FLAT_LINE,
   id: 'stem',
   name: 'Stem stitch',
   otherNames: ['crewel stitch', 'stalk stitch'],
-  worksOn: 'line',
   purpose: 'Curved lines with the look of a twisted cord: stalks, strings, waves.',
   params,
-  needle: 'sharp',
-  usualStrands: 2,
-  hasDirection: false,
-  followsCurves: true,
-  isRaised: false,
-  snags: false,
   coverWidths: 1.3,
   start: 'A waste knot ahead on the line.',
   end: 'Weave back under the stitches behind.',

@@ -1,0 +1,43 @@
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from './texts.ts';
+
+/** What most stitches share; each names only what is its own. */
+export const FLAT_LINE = {
+  worksOn: 'line',
+  needle: 'sharp',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: false,
+  snags: false,
+  coverWidths: 1,
+} as const;
+
+export const FLAT_FILLING = { ...FLAT_LINE, worksOn: 'area', hasDirection: true, followsCurves: false } as const;
+
+/** A filling of rows of a line stitch. */
+export const ROW_FILLING = {
+  ...FLAT_FILLING,
+  followsCurves: true,
+  start: 'A waste knot outside the shape, cut off when its thread is bound.',
+  end: 'Weave back under the rows behind.',
+  faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
+  steps: [
+    'Work the first row along the edge or through the middle.',
+    'Turn and work the next row close beside it.',
+    'Go on, row by row, to the far edge.',
+  ],
+} as const;
+
+/** A knot that stands on a spot. */
+export const RAISED_SPOT = {
+  worksOn: 'spot',
+  needle: 'wrapping',
+  usualStrands: 2,
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: true,
+  snags: true,
+  coverWidths: 3,
+  start: 'Two tiny stitches under the place of the knot.',
+  end: 'Fasten off behind each knot that stands alone.',
+} as const;

@@ -36,7 +36,10 @@ function strokeMm({ part }: PlannedPart): number | undefined {
       :stroke="isDrawn ? hexOf.get(planned.part.colour) : undefined"
       :stroke-width="strokeMm(planned)"
     />
-    <path v-for="planned in picked" :key="`picked-${planned.part.id}`" :d="partPath(planned.placed)" class="picked" />
+    <template v-for="planned in picked" :key="`picked-${planned.part.id}`">
+      <path :d="partPath(planned.placed)" class="picked glow" />
+      <path :d="partPath(planned.placed)" class="picked" />
+    </template>
   </g>
 </template>
 
@@ -76,5 +79,10 @@ path {
   stroke-width: 2px;
   vector-effect: non-scaling-stroke;
   pointer-events: none;
+}
+.parts .picked.glow {
+  stroke: #ffffff;
+  stroke-width: 5px;
+  opacity: 0.85;
 }
 </style>

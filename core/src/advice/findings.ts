@@ -3,10 +3,10 @@ import { fitToHoop, type PlacedShape } from '../drawing/index.ts';
 import { AIR_MM, clothOf, leavesHole, markOf } from '../materials/index.ts';
 import { groupMembers, plainPass, setHoop, setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
 import { colourName, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
-import { Move, stitchKind, type StitchId } from '../stitches/index.ts';
+import { stitchKind, type StitchId } from '../stitches/index.ts';
+import { longestFrontRunMm, tightestBendMm } from './measures.ts';
 import { coveringStrands } from './proposals.ts';
 import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
-import { tightestRadiusMm } from '../geometry/index.ts';
 
 export type FindingId =
   | 'outside-hoop'
@@ -114,7 +114,7 @@ function sizeFindings(placed: PlacedShape, { stitch, laidMm, params }: PlannedPa
   if (placed.lengthMm < 2 * laidMm || placed.lengthMm < stitchMm * 0.8) {
     found.push(['part-too-small', { lengthMm: round(placed.lengthMm), wantedMm: round(2 * stitchMm) }]);
   }
-  const radiusMm = round(Math.min(...placed.shape.lines.map(tightestRadiusMm)));
+  const radiusMm = round(tightestBendMm(placed));
   const drawableMm = round(THRESHOLDS.drawableRadiusWidths * laidMm);
   if (radiusMm < drawableMm) found.push(['too-many-strands', { radiusMm, laidMm: round(laidMm) }]);
   return found;
@@ -133,7 +133,7 @@ function coverFindings(piece: Piece, placed: PlacedShape, pass: PlannedPass): Fo
     found.push(['cloth-shows', { spacingMm: round(spacingMm), laidMm: round(pass.laidMm) }]);
   }
   if (SATIN_LIKE.has(pass.stitch)) {
-    const spanMm = round(longestFrontRun(pass));
+    const spanMm = round(longestFrontRunMm(pass));
     const limitMm = SPAN_LIMIT_MM[piece.use];
     if (spanMm > limitMm) found.push(['span-too-long', { spanMm, limitMm }]);
     if (spanMm < THRESHOLDS.shortestSatinMm && placed.areaMm2 > 0) {
@@ -168,16 +168,6 @@ function colourFindings(piece: Piece, plan: Plan): Finding[] {
     if (!worked || difference >= THRESHOLDS.lostInCloth) return [];
     return [{ id: 'lost-in-cloth', part: worked.part.id, figures: { colour: name, difference } }];
   });
-}
-
-function longestFrontRun({ path }: PlannedPass): number {
-  let longest = 0;
-  for (let i = 1; i < path.codes.length; i++) {
-    if (path.codes[i] !== Move.down || path.codes[i - 1] !== Move.up) continue;
-    const run = Math.hypot(path.xy[2 * i]! - path.xy[2 * i - 2]!, path.xy[2 * i + 1]! - path.xy[2 * i - 1]!);
-    longest = Math.max(longest, run);
-  }
-  return longest;
 }
 
 /** What can be done about a finding, computed for the piece as it is. */

@@ -1,10 +1,10 @@
 import type { PlacedShape } from '../drawing/index.ts';
-import { tightestRadiusMm } from '../geometry/index.ts';
 import { bundleDiameterMm, laidWidthMm, markOf, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine } from '../measure/index.ts';
 import type { Part, Pass, Piece } from '../piece/index.ts';
 import { isSmallRound } from '../plan/index.ts';
 import { knotDiameterMm, stitchKind, type StitchId } from '../stitches/index.ts';
+import { tightestBendMm } from './measures.ts';
 import { shortestSpans, type Direction } from './direction.ts';
 import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
 
@@ -122,7 +122,7 @@ function spotProposal(strands: number): Proposal {
 
 function lineProposals(part: Part, placed: PlacedShape, { markMm, scale }: ProposalSettings): Proposal[] {
   const drawnMm = (part.strokeMm ?? 0) * scale;
-  const radius = Math.min(...placed.shape.lines.map(tightestRadiusMm));
+  const radius = tightestBendMm(placed);
   const fine = drawnMm < THRESHOLDS.fineLineMm ? 1 : drawnMm < THRESHOLDS.boldLineMm ? 2 : 3;
   const make = (stitch: StitchId, why: string): Proposal => {
     const strands = coveringStrands(stitch, fine, markMm);

@@ -155,6 +155,7 @@ describe('the headless planner', () => {
     [[drawing, '--strands', '2.5'], /whole number/],
     [[drawing, '--hoop', 'big'], /--hoop takes a number/],
     [[drawing, '--param', 'p'], /key=value/],
+    [[drawing, '--stitch', 'satin', '--param', 'p=0.5', '--param', 'nonsense=1'], /nonsense: no stitch of this plan/],
     [[drawing, '--param', 'nonsense=1'], /no stitch of this plan/],
     [[drawing, '--stitch', 'satin', '--param', 'p=99'], /p=99/],
     [[drawing, '--fit', '--scale', '1'], /exclude each other/],

@@ -3,8 +3,8 @@ import { centred, designCircle, fitToHoop, readSvg } from '@junctura/core/drawin
 import { AIR_MM } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
-import { canWork, type PlannedPart } from '@junctura/core/plan';
-import { stitchKind } from '@junctura/core/stitches';
+import { canWork, passesAsWorked, type PlannedPart } from '@junctura/core/plan';
+import { paramKey, stitchKind } from '@junctura/core/stitches';
 import { paramsFor, strandProblem, type PlanOptions } from './options.ts';
 
 const USUAL_HOOP_MM = 150;
@@ -56,8 +56,8 @@ function withAskedPasses(piece: Piece, { plan }: Workings, options: PlanOptions)
     for (const pass of askedStitch(planned, stitch)) {
       const asked = paramsFor(pass.stitch, params);
       if (!asked.ok) return asked;
-      for (const key of params.keys()) {
-        if (stitch === null || stitch === pass.stitch) if (Object.keys(asked.value).length > 0) usedParams.add(key);
+      for (const name of params.keys()) {
+        if (paramKey(stitchKind(pass.stitch).params, name) !== undefined) usedParams.add(name);
       }
       const changed: Pass = {
         ...pass,
@@ -87,10 +87,7 @@ function fewerStrands(pass: Pass): number {
 }
 
 function askedStitch(planned: PlannedPart, stitch: PlanOptions['stitch']): Pass[] {
-  const own = planned.passes.map(
-    ({ stitch: id, thread, strands, angleDeg }, i): Pass =>
-      planned.part.passes?.[i] ?? { stitch: id, params: {}, angleDeg, thread, strands },
-  );
+  const own = passesAsWorked(planned);
   if (stitch === null || !planned.placed.box || !canWork(stitch, planned.placed)) return own;
   const proposed = own.find((pass) => pass.stitch === stitch);
   return [

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readSvg } from '../drawing/index.ts';
-import { acceptFinding, applyEdit, plainPass, setPasses, type Edit, type Piece } from '../piece/index.ts';
+import { acceptFinding, applyEdit, pieceSchema, plainPass, setPasses, type Edit, type Piece } from '../piece/index.ts';
 import {
   figuresKey,
   isAccepted,
@@ -104,6 +104,45 @@ describe('findings', () => {
       const isSmaller = id === 'part-too-small' || id === 'too-many-strands' || id === 'line-not-covered';
       expect(isSmaller || !found(mended).includes(id)).toBe(true);
     }
+  });
+
+  it('offer no strand count that the thread cannot give, and leave like parts their own direction', () => {
+    for (const [thread, strands, stitch] of [
+      ['pearl-12', 1, 'back'],
+      ['crewel-wool', 3, 'back'],
+      ['stranded-cotton', 12, 'satin'],
+    ] as const) {
+      const body =
+        stitch === 'back' ? '<path d="M0 0H30" stroke="#a33"/>' : '<rect width="0.4" height="9" fill="#a33"/>';
+      const piece = worked(pieceOf(body, { mark: 'water-pen' }), { passes: [plainPass(stitch, thread, strands)] });
+      const { plan, findings } = new Planner().plan(piece);
+      const remedies = findings.flatMap((finding) => remediesFor(piece, plan, finding));
+      for (const { edit } of remedies) expect(pieceSchema.safeParse(after(piece, edit)).error?.message).toBeUndefined();
+    }
+    const turned = pieceOf(
+      '<rect width="40" height="14"/><rect width="40" height="14" transform="translate(70 0) rotate(90)"/>',
+      { use: 'worn' },
+    );
+    const satin = after(
+      turned,
+      setPasses(
+        turned,
+        new Map(
+          [0, 90].map((angleDeg, i) => [
+            `part-${i + 1}`,
+            [{ ...plainPass('satin', 'stranded-cotton'), params: { spacingMm: 2 }, angleDeg: 90 - angleDeg }],
+          ]),
+        ),
+        'x',
+      ),
+    );
+    const { plan, findings } = new Planner().plan(satin);
+    const shows = findings.find(({ id }) => id === 'cloth-shows')!;
+    const closed = after(satin, remediesFor(satin, plan, shows)[0]!.edit);
+    expect(closed.drawing.parts.map((part) => [part.passes![0]!.angleDeg, part.passes![0]!.params])).toEqual([
+      [90, {}],
+      [0, {}],
+    ]);
   });
 
   it('stay accepted until their figures change', () => {

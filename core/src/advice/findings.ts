@@ -1,8 +1,17 @@
 import { deltaE, labOf } from '../colour/index.ts';
 import { fitToHoop, type PlacedShape } from '../drawing/index.ts';
-import { AIR_MM, clothOf, leavesHole, markOf } from '../materials/index.ts';
-import { groupMembers, plainPass, setHoop, setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
-import { colourName, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
+import { AIR_MM, clothOf, leavesHole, markOf, strandChoices, threadKind } from '../materials/index.ts';
+import {
+  groupMembers,
+  plainPass,
+  setHoop,
+  setPasses,
+  type Edit,
+  type Part,
+  type Pass,
+  type Piece,
+} from '../piece/index.ts';
+import { colourName, passesAsWorked, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
 import { longestFrontRunMm, tightestBendMm } from './measures.ts';
 import { coveringStrands } from './proposals.ts';
@@ -186,31 +195,24 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
         const enough = isLine ? coveringStrands(stitch, strands, markOf(piece.mark)!.lineMm) : strands;
         return plainPass(stitch, thread, Math.max(strands, enough));
       };
-      return changePasses(piece, planned, toPass, `Work in ${stitchKind(stitch).name.toLowerCase()}`);
+      return changePasses(piece, plan, planned.part, toPass, `Work in ${stitchKind(stitch).name.toLowerCase()}`);
     };
-    const withStrands = (by: number): Edit | null =>
-      changePasses(
-        piece,
-        planned,
-        (pass) => ({ ...pass, strands: pass.strands + by }),
-        by > 0 ? 'Add a strand' : 'Take a strand out',
-      );
+    const withStrands = (by: 1 | -1): Edit | null => {
+      const [first] = planned.passes;
+      if (!first || nextStrands(first, by) === null) return null;
+      const change = (pass: Pass): Pass => ({ ...pass, strands: nextStrands(pass, by) ?? pass.strands });
+      return changePasses(piece, plan, planned.part, change, by > 0 ? 'Add a strand' : 'Take a strand out');
+    };
     if (finding.id === 'span-too-long' || finding.id === 'span-too-short') {
       offers.push(['Fill with split stitch', switchTo('split-fill')]);
     }
-    const strands = planned.passes[0]?.strands ?? 1;
-    if (finding.id === 'line-not-covered' && strands < 6) offers.push(['Add a strand', withStrands(1)]);
-    if ((finding.id === 'too-many-strands' || finding.id === 'part-too-small') && strands > 1) {
+    if (finding.id === 'line-not-covered') offers.push(['Add a strand', withStrands(1)]);
+    if (finding.id === 'too-many-strands' || finding.id === 'part-too-small') {
       offers.push(['Take a strand out', withStrands(-1)]);
     }
     if (finding.id === 'cloth-shows') {
-      const close = changePasses(
-        piece,
-        planned,
-        ({ ...pass }) => ({ ...pass, params: without(pass.params, 'spacingMm') }),
-        'Close the rows',
-      );
-      offers.push(['Let neighbours touch', close]);
+      const close = (pass: Pass): Pass => ({ ...pass, params: without(pass.params, 'spacingMm') });
+      offers.push(['Let neighbours touch', changePasses(piece, plan, planned.part, close, 'Close the rows')]);
     }
     if (finding.id === 'snags' && planned.placed.kind === 'line')
       offers.push(['Work in back stitch', switchTo('back')]);
@@ -222,13 +224,17 @@ function without(params: Pass['params'], key: string): Pass['params'] {
   return Object.fromEntries(Object.entries(params).filter(([name]) => name !== key));
 }
 
-/** The same change for a part and its group. */
-function changePasses(piece: Piece, planned: PlannedPart, change: (pass: Pass) => Pass, label: string): Edit | null {
-  const now = planned.passes.map(
-    ({ stitch, thread, strands, angleDeg }, i): Pass =>
-      planned.part.passes?.[i] ?? { stitch, params: {}, angleDeg, thread, strands },
-  );
-  const passes = now.map(change);
-  const members = groupMembers(piece, planned.part).map(({ id }) => [id, passes] as const);
-  return setPasses(piece, new Map(members), label);
+/** The same change for a part and its group, each from its own passes: like parts may be turned. */
+function changePasses(piece: Piece, plan: Plan, part: Part, change: (pass: Pass) => Pass, label: string): Edit | null {
+  const members = new Set(groupMembers(piece, part).map(({ id }) => id));
+  const changed = plan.parts
+    .filter((planned) => members.has(planned.part.id))
+    .map((planned) => [planned.part.id, passesAsWorked(planned).map(change)] as const);
+  return setPasses(piece, new Map(changed), label);
+}
+
+/** The next strand count that a thread can give, up or down; null where there is none. */
+function nextStrands({ thread, strands }: { thread: string; strands: number }, by: 1 | -1): number | null {
+  const choices = strandChoices(threadKind(thread)!);
+  return choices[choices.indexOf(strands) + by] ?? null;
 }

@@ -10,4 +10,12 @@ export {
   type Plan,
   type PlannedPart,
 } from './planPiece.ts';
-export { canWork, isSmallRound, planPass, type PlannedPass, type SettledPass, type WorkSettings } from './planPass.ts';
+export {
+  canWork,
+  isSmallRound,
+  passesAsWorked,
+  planPass,
+  type PlannedPass,
+  type SettledPass,
+  type WorkSettings,
+} from './planPass.ts';

@@ -6,10 +6,9 @@ import {
   threadKind,
   wrappingNeedle,
   type Needle,
-  type ThreadKind,
 } from '../materials/index.ts';
 import { seedFrom } from '../measure/index.ts';
-import type { Pass } from '../piece/index.ts';
+import type { Part, Pass } from '../piece/index.ts';
 import {
   measurePath,
   resolveParams,
@@ -113,6 +112,10 @@ function shapeFor(stitch: Pass['stitch'], placed: PlacedShape): StitchShape {
   return { region: [], lines: [], spots: Float64Array.of(x, y) };
 }
 
-export function threadOf(pass: { readonly thread: string }): ThreadKind {
-  return threadKind(pass.thread)!;
+/** The passes of a part as they are worked now, ready to be changed and written into the piece. */
+export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
+  return passes.map(
+    ({ stitch, thread, strands, angleDeg }, i): Pass =>
+      part.passes?.[i] ?? { stitch, params: {}, angleDeg, thread, strands },
+  );
 }

@@ -2,7 +2,7 @@
 import type { Proposal } from '@junctura/core/advice';
 import { formatDuration, formatThread } from '@junctura/core/measure';
 import { groupMembers, setPartColour, setPasses, workInShade, type Edit, type Pass } from '@junctura/core/piece';
-import { colourName } from '@junctura/core/plan';
+import { colourName, passesAsWorked } from '@junctura/core/plan';
 import { stitchKind } from '@junctura/core/stitches';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -44,11 +44,7 @@ const groupSize = computed(() => (planned.value ? groupMembers(bench.piece, plan
 /** The passes of a part as they are worked now, ready to be changed. */
 function passesOf(partId: string): Pass[] {
   const part = bench.workings?.plan.parts.find((entry) => entry.part.id === partId);
-  if (!part) return [];
-  return part.passes.map(
-    ({ stitch, thread, strands, angleDeg }, i): Pass =>
-      part.part.passes?.[i] ?? { stitch, params: {}, angleDeg, thread, strands },
-  );
+  return part ? passesAsWorked(part) : [];
 }
 
 /**

@@ -1,5 +1,6 @@
 import {
   intersect,
+  pathData,
   polylineLength,
   regionArea,
   subtractFromLines,
@@ -74,9 +75,7 @@ function areaPath(shape: DrawnShape, runs: readonly FlatRun[], clip: Region | nu
   if (regionArea(region) < LEAST_AREA_MM2) return null;
   if (!clip) return shape.path;
   const cut = intersect(region, clip);
-  return regionArea(cut) < LEAST_AREA_MM2
-    ? null
-    : cut.map((ring) => polylinePath({ points: ring, closed: true })).join('');
+  return regionArea(cut) < LEAST_AREA_MM2 ? null : cut.map((ring) => pathData({ points: ring, closed: true })).join('');
 }
 
 function linePath(shape: DrawnShape, runs: readonly FlatRun[], clip: Region | null): string | null {
@@ -84,7 +83,7 @@ function linePath(shape: DrawnShape, runs: readonly FlatRun[], clip: Region | nu
   if (lines.length === 0) return null;
   if (!clip && lines.length === runs.length) return shape.path;
   const kept = clip ? lines.flatMap((line) => insideOf(line, clip)) : lines;
-  return kept.length === 0 ? null : kept.map(polylinePath).join('');
+  return kept.length === 0 ? null : kept.map(pathData).join('');
 }
 
 /** The pieces of a line inside a region: what is left when the rest of its surroundings is cut away. */
@@ -112,10 +111,4 @@ function clipRegion(clips: readonly ClipShape[]): Region | null {
     region = region ? intersect(region, one) : one;
   }
   return region;
-}
-
-function polylinePath({ points, closed }: Polyline): string {
-  let path = '';
-  for (let i = 0; i < points.length; i += 2) path += `${i === 0 ? 'M' : 'L'}${points[i]} ${points[i + 1]}`;
-  return path + (closed ? 'Z' : '');
 }

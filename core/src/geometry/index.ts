@@ -18,6 +18,7 @@ export {
   type Region,
   type Ring,
 } from './shapes.ts';
+export { pathData } from './pathData.ts';
 export { NearestPoints } from './nearestPoints.ts';
 export { simplifyRegion } from './simplify.ts';
 export { convexHull, smallestCircle, type Circle } from './smallestCircle.ts';

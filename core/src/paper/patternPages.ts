@@ -1,4 +1,4 @@
-import { clipToBox, type Box, type Polyline } from '../geometry/index.ts';
+import { boxOf, clipToBox, type Box, type Polyline } from '../geometry/index.ts';
 import { innerDiameterMm, markOf } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { Plan, PlannedPart } from '../plan/index.ts';
@@ -140,17 +140,19 @@ function circleLine(r: number, x = 0, y = 0): Polyline {
   return { points, closed: true };
 }
 
+/** Room for the width of the lines at the edge of the artwork, mm. */
+const EDGE_MM = 1;
+
 function inkBox(inks: readonly Ink[]): Box | null {
-  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const { line } of inks) {
-    for (let i = 0; i < line.points.length; i += 2) {
-      minX = Math.min(minX, line.points[i]!);
-      maxX = Math.max(maxX, line.points[i]!);
-      minY = Math.min(minY, line.points[i + 1]!);
-      maxY = Math.max(maxY, line.points[i + 1]!);
+  const box = boxOf(inks.map(({ line }) => line.points));
+  return (
+    box && {
+      minX: box.minX - EDGE_MM,
+      minY: box.minY - EDGE_MM,
+      maxX: box.maxX + EDGE_MM,
+      maxY: box.maxY + EDGE_MM,
     }
-  }
-  return minX <= maxX ? { minX: minX - 1, minY: minY - 1, maxX: maxX + 1, maxY: maxY + 1 } : null;
+  );
 }
 
 interface Tiling {

@@ -5,12 +5,14 @@ import {
   clothOf,
   DEFAULT_CLOTH,
   DEFAULT_MARK,
+  DEFAULT_SLACK,
   FOLDED_STRANDS,
   HOOP_RANGE_MM,
   markOf,
   shadeOf,
   strandChoices,
   threadKind,
+  WORKING_LENGTH,
 } from '../materials/index.ts';
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
 
@@ -182,7 +184,13 @@ export function emptyPiece(id: string, name: string): Piece {
     id,
     name,
     use: 'framed',
-    worker: { hand: 'right', satinFrom: 'middle', start: 'waste-knot', cutMm: 500, slack: 0.03 },
+    worker: {
+      hand: 'right',
+      satinFrom: 'middle',
+      start: 'waste-knot',
+      cutMm: WORKING_LENGTH.cutMm,
+      slack: DEFAULT_SLACK,
+    },
     cloth: { kind: DEFAULT_CLOTH, colour: '#ece5d6' },
     hoop: null,
     drawing: { source: '', unitMm: 1, hidden: 'cut', notes: [], parts: [] },

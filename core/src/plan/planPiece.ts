@@ -1,4 +1,4 @@
-import { circleAround, type PlacedShape } from '../drawing/index.ts';
+import { circleAround, pointsOf, type PlacedShape } from '../drawing/index.ts';
 import { boxOf, type Box, type Circle } from '../geometry/index.ts';
 import { labOf } from '../colour/index.ts';
 import {
@@ -13,7 +13,6 @@ import {
   WORKING_LENGTH,
 } from '../materials/index.ts';
 import type { Part, Piece } from '../piece/index.ts';
-import { pointsOf } from '../drawing/index.ts';
 import { countLoads } from './loads.ts';
 import { shareCuts } from './cuts.ts';
 import { cutOdds, hourOdds, type Odds } from './odds.ts';
@@ -90,10 +89,15 @@ export function workSettings(piece: Piece, seed: number): WorkSettings {
   return {
     clothMm: cloth.thicknessMm,
     slack: piece.worker.slack,
-    travelMm: travelBehindMm(cloth, labOf(piece.cloth.colour).l),
+    travelMm: travelMm(piece),
     satinFrom: piece.worker.satinFrom,
     seed,
   };
+}
+
+/** How far thread is carried behind the cloth of a piece. */
+function travelMm({ cloth }: Piece): number {
+  return travelBehindMm(clothOf(cloth.kind)!, labOf(cloth.colour).l);
 }
 
 /** Everything that is computed of a piece from its worked parts. */
@@ -168,7 +172,7 @@ function colourNeed(piece: Piece, group: NeedleGroup, isOnlyThread: boolean): { 
   const settings = {
     cutMm: piece.worker.cutMm,
     startMm: WORKING_LENGTH.startMm[piece.worker.start],
-    travelMm: travelBehindMm(clothOf(piece.cloth.kind)!, labOf(piece.cloth.colour).l),
+    travelMm: travelMm(piece),
   };
   const passes = [...group.byStrands.values()].flat();
   const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);

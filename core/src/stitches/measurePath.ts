@@ -39,7 +39,7 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
   const usedMm = new Float32Array(starts.length);
   const breaks: number[] = [];
   const withSlack = 1 + settings.slack;
-  let [front, back, wrap, stabs, loops, turns] = [0, 0, 0, 0, 0, 0];
+  let [front, back, wrap, stabs, laid, turns] = [0, 0, 0, 0, 0, 0];
   let [x, y, isUnder, isTravel] = [0, 0, false, false];
   let stitch = 0;
   for (let i = 0; i < codes.length; i++) {
@@ -57,6 +57,8 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
     if (code === Move.wrap) {
       wrap += mx * Math.PI * (my + bundleMm);
       turns += mx;
+      // Thread is laid ready once for every group of wraps, as for every loop.
+      laid++;
       continue;
     }
     const dx = mx - x;
@@ -74,7 +76,7 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       if (code === Move.down) {
         stabs++;
         isUnder = true;
-      } else if (codes[i - 1] === Move.up) loops++;
+      } else if (codes[i - 1] === Move.up) laid++;
     }
     x = mx;
     y = my;
@@ -82,7 +84,6 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
   const through = stabs * clothMm;
   const threadMm = (front + back + wrap + through) * withSlack;
   if (starts.length > 0) usedMm[starts.length - 1] = threadMm;
-  const wrapped = turns > 0 ? countWrapped(codes) : 0;
   return {
     quantities: {
       stitches: starts.length,
@@ -91,16 +92,9 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       wrapMm: wrap,
       throughMm: through,
       threadMm,
-      seconds: stabs * SECONDS.stab + (loops + wrapped) * SECONDS.loop + turns * SECONDS.wrap,
+      seconds: stabs * SECONDS.stab + laid * SECONDS.loop + turns * SECONDS.wrap,
     },
     usedMm,
     breaks,
   };
-}
-
-/** Thread is laid ready once for every group of wraps. */
-function countWrapped(codes: Uint8Array): number {
-  let count = 0;
-  for (const code of codes) if (code === Move.wrap) count++;
-  return count;
 }

@@ -1,17 +1,11 @@
 <script setup lang="ts">
-import type { Page, PageItem } from '@junctura/core/paper';
+import { pathData } from '@junctura/core/geometry';
+import type { Page } from '@junctura/core/paper';
 
 /** A page to print, small, as it will come out. */
 defineProps<{ page: Page; label: string }>();
 
-type LineItem = Extract<PageItem, { type: 'line' }>;
-
-function pathOf({ points, closed }: LineItem): string {
-  let path = '';
-  for (let i = 0; i < points.length; i += 2)
-    path += `${i === 0 ? 'M' : 'L'}${points[i]!.toFixed(2)} ${points[i + 1]!.toFixed(2)}`;
-  return closed ? `${path}Z` : path;
-}
+const DECIMALS = 2;
 const grey = (value: number): string => `rgb(${value * 255} ${value * 255} ${value * 255})`;
 </script>
 
@@ -20,7 +14,7 @@ const grey = (value: number): string => `rgb(${value * 255} ${value * 255} ${val
     <template v-for="(item, i) in page.items" :key="i">
       <path
         v-if="item.type === 'line'"
-        :d="pathOf(item)"
+        :d="pathData(item, DECIMALS)"
         fill="none"
         :stroke="grey(item.grey)"
         :stroke-width="Math.max(0.35, item.widthMm)"

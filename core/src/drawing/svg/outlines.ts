@@ -7,7 +7,7 @@ export interface Viewport {
   readonly height: number;
 }
 
-/** The circle constant for four cubics is in the path library's arcs; here an arc is written as such. */
+/** An ellipse as two arcs. */
 function ellipsePath(cx: number, cy: number, rx: number, ry: number): string {
   return `M${cx - rx} ${cy}A${rx} ${ry} 0 1 1 ${cx + rx} ${cy}A${rx} ${ry} 0 1 1 ${cx - rx} ${cy}Z`;
 }

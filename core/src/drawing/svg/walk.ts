@@ -50,7 +50,7 @@ interface Context {
 
 const DRAWN = new Set(['path', 'circle', 'ellipse', 'rect', 'line', 'polyline', 'polygon']);
 const CONTAINERS = new Set(['g', 'a', 'switch', 'symbol']);
-/** Elements that only define things or describe. */
+/** Coordinates are kept to a ten-thousandth of a millimetre. */
 const DECIMALS = 4;
 
 /** Follows a drawing from its root and collects what is drawn, from back to front. */

@@ -14,7 +14,6 @@ export interface SteppedRun {
   readonly stations: Float64Array;
   readonly isFirst: boolean;
   readonly isLast: boolean;
-  readonly closesLine: boolean;
   /** The place at a length along the run; a new object at each call. */
   place(lengthMm: number): Place;
 }
@@ -34,7 +33,6 @@ export function forEachRun(
         stations: stationsAlong(run, stepMm, reach),
         isFirst: i === 0,
         isLast: i === runs.length - 1,
-        closesLine: line.closed && i === runs.length - 1,
         place: (lengthMm) => {
           const place = { x: 0, y: 0, dx: 0, dy: 0 };
           walker.at(lengthMm, place);

@@ -4,14 +4,14 @@ import { cellOrder } from './fillOrder.ts';
 /** Wobble of the outline below this is not worth a stitch of its own, mm. */
 const WOBBLE_MM = 0.03;
 
-/** The rows of one cell of a filling, in the order of working: row k runs from `u0[k]` to `u1[k]` at `v[k]`. */
+/** The rows of one cell of a filling in the order of working, `u0, u1, v` for each: from u0 to u1 along the rows, at v across. */
 export interface RowBlock {
   readonly rows: Float64Array;
   readonly count: number;
 }
 
 /**
- * Covers a region with rows at an angle. `u` runs along the rows, `v` across; `place` gives a point of the cloth back.
+ * Covers a region with rows at an angle. A point (u, v) lies on the cloth at (u·ux − v·uy, u·uy + v·ux).
  * @param spacingMm the distance wanted between rows; each cell adjusts it so that its last row lies at its edge
  */
 export function fillRows(

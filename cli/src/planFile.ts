@@ -2,7 +2,7 @@ import { Planner, type Workings } from '@junctura/core/advice';
 import { centred, designCircle, fitToHoop, readSvg } from '@junctura/core/drawing';
 import { AIR_MM } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
+import { plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import { canWork, passesAsWorked, type PlannedPart } from '@junctura/core/plan';
 import { paramKey, stitchKind } from '@junctura/core/stitches';
 import { paramsFor, strandProblem, type PlanOptions } from './options.ts';
@@ -90,13 +90,5 @@ function askedStitch(planned: PlannedPart, stitch: PlanOptions['stitch']): Pass[
   const own = passesAsWorked(planned);
   if (stitch === null || !planned.placed.box || !canWork(stitch, planned.placed)) return own;
   const proposed = own.find((pass) => pass.stitch === stitch);
-  return [
-    proposed ?? {
-      stitch,
-      params: {},
-      angleDeg: null,
-      thread: own[0]?.thread ?? 'stranded-cotton',
-      strands: stitchKind(stitch).usualStrands,
-    },
-  ];
+  return [proposed ?? plainPass(stitch, own[0]?.thread ?? 'stranded-cotton')];
 }

@@ -1,5 +1,6 @@
 import { designCircle, fitToHoop, readSvg } from '@junctura/core/drawing';
-import type { Part, Piece } from '@junctura/core/piece';
+import { plainPass, type Part, type Pass, type Piece } from '@junctura/core/piece';
+import type { StitchId } from '@junctura/core/stitches';
 
 /** Short ways to write the demo drawings. Sizes in mm. */
 
@@ -30,6 +31,11 @@ export function drawing(title: string, size: number, body: readonly string[]): s
     '</svg>',
     '',
   ].join('\n');
+}
+
+/** A layer in stranded cotton, with what differs from the usual. */
+export function worked(stitch: StitchId, strands: number, more: Partial<Pass> = {}): Pass {
+  return { ...plainPass(stitch, 'stranded-cotton', strands), ...more };
 }
 
 /** What a demo piece is besides its drawing. */

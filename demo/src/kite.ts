@@ -1,5 +1,5 @@
 import type { Part, Piece } from '@junctura/core/piece';
-import { area, dots, drawing, group, line, pieceOf } from './draw.ts';
+import { area, dots, drawing, group, line, pieceOf, worked } from './draw.ts';
 
 const RED = '#b12f40';
 const BLUE = '#325674';
@@ -47,10 +47,8 @@ export function kitePiece(): Piece {
 }
 
 function passesOf(id: string): Part['passes'] {
-  const pass = { params: {}, thread: 'stranded-cotton', strands: 2 };
-  if (id.endsWith('-wind') || id === 'tail')
-    return [{ ...pass, stitch: 'stem', params: { stitchMm: 3 }, angleDeg: null }];
+  if (id.endsWith('-wind') || id === 'tail') return [worked('stem', 2, { params: { stitchMm: 3 } })];
   if (!id.endsWith('-panel')) return null;
   const leansRight = id === 'top-left-panel' || id === 'lower-right-panel';
-  return [{ ...pass, stitch: 'satin', angleDeg: leansRight ? 30 : -60 }];
+  return [worked('satin', 2, { angleDeg: leansRight ? 30 : -60 })];
 }

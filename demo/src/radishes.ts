@@ -1,5 +1,5 @@
 import type { Part, Piece } from '@junctura/core/piece';
-import { area, drawing, group, line, pieceOf } from './draw.ts';
+import { area, drawing, group, line, pieceOf, worked } from './draw.ts';
 
 const PINK = '#b93a62';
 const ROSE = '#e18aa0';
@@ -60,10 +60,9 @@ export function radishesPiece(): Piece {
 }
 
 function passesOf(id: string): Part['passes'] {
-  const pass = { params: {}, thread: 'stranded-cotton', strands: 3 };
   if (id.startsWith('bulb'))
-    return [{ ...pass, stitch: 'split-fill', angleDeg: id === 'bulb-1' ? 68 : id === 'bulb-2' ? 112 : 90 }];
+    return [worked('split-fill', 3, { angleDeg: id === 'bulb-1' ? 68 : id === 'bulb-2' ? 112 : 90 })];
   if (id.startsWith('leaf'))
-    return [{ ...pass, strands: 2, stitch: 'split-fill', angleDeg: id === 'leaf-1' ? 124 : id === 'leaf-2' ? 58 : 90 }];
+    return [worked('split-fill', 2, { angleDeg: id === 'leaf-1' ? 124 : id === 'leaf-2' ? 58 : 90 })];
   return null;
 }

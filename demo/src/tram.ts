@@ -1,5 +1,5 @@
 import type { Part, Piece } from '@junctura/core/piece';
-import { area, dots, drawing, line, pieceOf } from './draw.ts';
+import { area, dots, drawing, line, pieceOf, worked } from './draw.ts';
 
 const YELLOW = '#e3b13c';
 const CREAM = '#f3e7cb';
@@ -60,9 +60,7 @@ export function tramPiece(): Piece {
 }
 
 function passesOf(id: string): Part['passes'] {
-  const pass = { params: {}, thread: 'stranded-cotton', strands: 2 };
-  if (id === 'body') return [{ ...pass, strands: 3, stitch: 'split-fill', angleDeg: 0 }];
-  if (id === 'light')
-    return [{ ...pass, strands: 1, stitch: 'seed', params: { densityPerCm2: 24, stitchMm: 1.6 }, angleDeg: null }];
+  if (id === 'body') return [worked('split-fill', 3, { angleDeg: 0 })];
+  if (id === 'light') return [worked('seed', 1, { params: { densityPerCm2: 24, stitchMm: 1.6 } })];
   return null;
 }

@@ -114,11 +114,12 @@ describe('needle loads', () => {
   it('hold all the thread that is worked, and lose at least start and end of each', () => {
     const { plan } = new Planner().plan(kite());
     const passes = plan.parts.flatMap((part) => part.passes).filter((pass) => pass.strands === 2);
+    const runs = passes.flatMap((pass) => pass.threads.map((thread) => ({ ...thread, pass })));
     const worked = passes.reduce((sum, pass) => sum + pass.quantities.threadMm, 0);
-    const { loads, lostMm } = countLoads(passes, { cutMm: 500, startMm: 80, travelMm: 10 });
+    const { loads, lostMm } = countLoads(runs, { cutMm: 500, startMm: 80, travelMm: 10 });
     expect(lostMm + worked).toBeGreaterThan(loads * 500 - 200);
     expect(lostMm).toBeGreaterThan(loads * 100);
-    const longer = countLoads(passes, { cutMm: 700, startMm: 80, travelMm: 10 });
+    const longer = countLoads(runs, { cutMm: 700, startMm: 80, travelMm: 10 });
     expect(longer.loads).toBeLessThan(loads);
   });
 

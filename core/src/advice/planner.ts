@@ -1,6 +1,15 @@
 import { ShapePlacer, type PlacedShape } from '../drawing/index.ts';
 import type { Part, Pass, Piece } from '../piece/index.ts';
-import { canWork, PassWorker, sumUp, workSettings, type Plan, type SettledPass } from '../plan/index.ts';
+import {
+  canWork,
+  PassWorker,
+  sumUp,
+  USUAL_HAND,
+  workSettings,
+  type Plan,
+  type SettledPass,
+  type WorkSettings,
+} from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { findAll, type Finding } from './findings.ts';
 import { propose, proposalSettings, satinDirection, type Proposal, type ProposalSettings } from './proposals.ts';
@@ -22,10 +31,13 @@ export class Planner {
   private readonly worker = new PassWorker();
   private advised = new Map<string, { placed: PlacedShape; key: string; proposals: Proposal[] }>();
 
-  /** @param seed settles whatever is left to chance: the same piece and seed give the same plan */
-  plan(piece: Piece, seed = 1): Workings {
+  /**
+   * @param seed settles whatever is left to chance: the same piece and seed give the same plan
+   * @param own how the person works, where the piece does not say
+   */
+  plan(piece: Piece, seed = 1, own: WorkSettings['own'] = USUAL_HAND): Workings {
     const shapes = this.placer.place(piece);
-    const settings = workSettings(piece, seed);
+    const settings = workSettings(piece, seed, own);
     const advice = proposalSettings(piece);
     const proposals = new Map<string, readonly Proposal[]>();
     const advised: typeof this.advised = new Map();
@@ -63,7 +75,7 @@ function settledPasses(part: Part, placed: PlacedShape, offered: readonly Propos
     return offered.slice(0, 1).map(({ pass, reason }) => ({ ...pass, reason }));
   }
   return part.passes
-    .filter((pass) => canWork(pass.stitch, placed))
+    .filter((pass) => canWork(pass.stitch, placed, pass.role))
     .map((pass) => ({ ...pass, angleDeg: pass.angleDeg ?? usualAngle(pass, placed, offered), reason: CHOSEN }));
 }
 

@@ -1,7 +1,7 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import { bundleDiameterMm, laidWidthMm, markOf, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine } from '../measure/index.ts';
-import type { Part, Pass, Piece } from '../piece/index.ts';
+import { plainPass, type Part, type Pass, type Piece } from '../piece/index.ts';
 import { isSmallRound } from '../plan/index.ts';
 import { knotDiameterMm, stitchKind, type StitchId } from '../stitches/index.ts';
 import { tightestBendMm } from './measures.ts';
@@ -44,7 +44,7 @@ function laid(strands: number): number {
 }
 
 function proposal(stitch: StitchId, strands: number, angleDeg: number, reason: string): Proposal {
-  return { pass: { stitch, params: {}, angleDeg, thread: THREAD, strands }, reason };
+  return { pass: { ...plainPass(stitch, THREAD, strands), angleDeg }, reason };
 }
 
 function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal[] {

@@ -3,6 +3,8 @@ export { groupLikeParts } from './likeParts.ts';
 export {
   circleAround,
   designCircle,
+  looseShape,
+  middleOf,
   placementMatrix,
   pointsOf,
   ShapePlacer,

@@ -2,8 +2,10 @@ import {
   boxesMeet,
   boxOf,
   flattenPath,
+  IDENTITY,
   inscribedCircle,
   mapPoints,
+  middleLine,
   polylineLength,
   regionArea,
   regionPerimeter,
@@ -16,6 +18,7 @@ import {
   type Circle,
   type FlatRun,
   type Matrix,
+  type MiddleLine,
   type Polyline,
   type Region,
 } from '../geometry/index.ts';
@@ -40,6 +43,23 @@ export interface PlacedShape {
   readonly meanWidthMm: number;
   /** Whether a part of it lies hidden behind others. */
   readonly isPartlyHidden: boolean;
+  /** Strokes along which stitches shall lie, the middle line where it was laid, and the lines between shades. */
+  readonly guides: readonly Polyline[];
+  readonly vein: Polyline | null;
+  readonly borders: readonly Polyline[];
+  /** From the drawing to the cloth. */
+  readonly toCloth: Matrix;
+}
+
+/** A shape on the cloth that is no part of a drawing: for samples and comparisons. */
+export function looseShape(partId: string, kind: Part['kind'], shape: StitchShape): PlacedShape {
+  return measuredShape(partId, kind, shape, {
+    isPartlyHidden: false,
+    guides: [],
+    vein: null,
+    borders: [],
+    toCloth: IDENTITY,
+  });
 }
 
 interface Kept<T> {
@@ -69,7 +89,8 @@ export class ShapePlacer {
     const frame = JSON.stringify(piece.placement);
     const whole = new Map<string, Kept<StitchShape>>();
     for (const part of piece.drawing.parts) {
-      const key = `${frame}|${part.kind}|${part.fillRule}|${part.path}`;
+      const lines = [...part.guides, '', part.vein, '', ...part.borders].join('|');
+      const key = `${frame}|${part.kind}|${part.fillRule}|${part.path}|${lines}`;
       const before = this.whole.get(part.id);
       whole.set(part.id, before?.key === key ? before : { key, value: layOnCloth(part, piece.placement) });
     }
@@ -94,6 +115,7 @@ export class ShapePlacer {
               key,
               value: measured(
                 part,
+                piece.placement,
                 shape,
                 covers.map((cover) => cover.region),
               ),
@@ -155,21 +177,39 @@ function layOnCloth(part: Part, placement: Placement): StitchShape {
   return { region: [], lines: [], spots: Float64Array.from(spots.flatMap((spot) => [...spot])) };
 }
 
-function measured(part: Part, whole: StitchShape, covers: readonly Region[]): PlacedShape {
+function measured(part: Part, placement: Placement, whole: StitchShape, covers: readonly Region[]): PlacedShape {
   const shape = covers.length > 0 ? cutBehind(whole, covers.flat()) : whole;
+  const toCloth = placementMatrix(placement);
+  const laid = (path: string): Polyline[] =>
+    flattenPath(path, FLATTEN_MM / placement.scale).map((run) => ({
+      points: mapPoints(toCloth, run.points),
+      closed: run.closed,
+    }));
+  return measuredShape(part.id, part.kind, shape, {
+    isPartlyHidden: isLess(shape, whole, regionArea(shape.region)),
+    guides: part.guides.flatMap(laid),
+    vein: part.vein === null ? null : (laid(part.vein)[0] ?? null),
+    borders: part.borders.flatMap(laid),
+    toCloth,
+  });
+}
+
+type Further = Pick<PlacedShape, 'isPartlyHidden' | 'guides' | 'vein' | 'borders' | 'toCloth'>;
+
+function measuredShape(partId: string, kind: Part['kind'], shape: StitchShape, further: Further): PlacedShape {
   const areaMm2 = regionArea(shape.region);
   const perimeter = regionPerimeter(shape.region);
   const widest = areaMm2 > 0 ? inscribedCircle(shape.region) : null;
   return {
-    partId: part.id,
-    kind: part.kind,
+    partId,
+    kind,
     shape,
     areaMm2,
-    lengthMm: part.kind === 'area' ? perimeter : lengthOf(shape.lines),
+    lengthMm: kind === 'area' ? perimeter : lengthOf(shape.lines),
     box: boxOfShape(shape),
     widest,
     meanWidthMm: perimeter > 0 ? (2 * areaMm2) / perimeter : 0,
-    isPartlyHidden: isLess(shape, whole, areaMm2),
+    ...further,
   };
 }
 
@@ -198,4 +238,15 @@ function cutBehind({ region, lines, spots }: StitchShape, front: Region): Stitch
     lines: lines.length > 0 ? subtractFromLines(lines, united) : lines,
     spots: Float64Array.from(seenSpots),
   };
+}
+
+const middles = new WeakMap<PlacedShape, MiddleLine | null>();
+
+/** The middle line of an area as it is found, with its local width; null where there is none. Found once for each shape. */
+export function middleOf(placed: PlacedShape): MiddleLine | null {
+  const known = middles.get(placed);
+  if (known !== undefined) return known;
+  const found = middleLine(placed.shape.region);
+  middles.set(placed, found);
+  return found;
 }

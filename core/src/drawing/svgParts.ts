@@ -51,6 +51,10 @@ export function partsOf(shapes: readonly DrawnShape[]): { parts: Part[]; palette
       strokeMm: kind === 'area' ? null : Math.min(1000, Math.round(shape.strokeMm * 1000) / 1000),
       dashed: kind === 'line' && shape.dashed,
       group: null,
+      differs: false,
+      guides: [],
+      vein: null,
+      borders: [],
       passes: null,
     });
   };

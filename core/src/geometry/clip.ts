@@ -105,3 +105,22 @@ function isSameLength(a: Path64, b: Path64): boolean {
     path.reduce((sum, p, i) => (i === 0 ? 0 : sum + Math.hypot(p.x - path[i - 1]!.x, p.y - path[i - 1]!.y)), 0);
   return Math.abs(length(a) - length(b)) < 2;
 }
+
+/** The two sides of a region along a line across it, as seen when walking the line: y points down, so left is on the left hand. */
+export function splitByLine(region: Region, points: Float64Array): { left: Region; right: Region } {
+  const far = 4 * Math.max(1, ...region.flatMap((ring) => [...ring].map(Math.abs)), ...[...points].map(Math.abs));
+  const last = points.length - 2;
+  const outward = (at: number, from: number): [number, number] => {
+    const [dx, dy] = [points[at]! - points[from]!, points[at + 1]! - points[from + 1]!];
+    const length = Math.hypot(dx, dy) || 1;
+    return [(dx / length) * far, (dy / length) * far];
+  };
+  const [sx, sy] = outward(0, Math.min(4, last));
+  const [ex, ey] = outward(last, Math.max(0, last - 4));
+  const [startX, startY, endX, endY] = [points[0]! + sx, points[1]! + sy, points[last]! + ex, points[last + 1]! + ey];
+  // The left side lies beyond the line turned a quarter anticlockwise as seen.
+  const [lx, ly] = [ey - sy, -(ex - sx)];
+  const half = Float64Array.of(startX, startY, ...points, endX, endY, endX + lx, endY + ly, startX + lx, startY + ly);
+  const side = unite([half], 'nonzero');
+  return { left: intersect(region, side), right: subtract(region, side) };
+}

@@ -1,7 +1,10 @@
-export { intersect, offset, subtract, subtractFromLines, unite, type FillRuleName } from './clip.ts';
+export { intersect, offset, splitByLine, subtract, subtractFromLines, unite, type FillRuleName } from './clip.ts';
 export { clipToBox } from './clipToBox.ts';
+export { guidedField, radialField, type DirectionField } from './directionField.ts';
+export { fieldRows } from './fieldRows.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
 export { inscribedCircle } from './inscribedCircle.ts';
+export { distanceToOutline, middleLine, reachInside, type MiddleLine } from './middleLine.ts';
 export { compose, IDENTITY, mapPoints, meanScale, type Matrix } from './matrix.ts';
 export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from './scanCells.ts';
 export {

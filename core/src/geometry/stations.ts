@@ -110,7 +110,8 @@ export function paceAlong(run: Run, stepMm: number, reach: number): Pace {
  */
 export function stationsAlong(run: Run, stepMm: number, reach: number): Float64Array {
   const pace = paceAlong(run, stepMm, reach);
-  const count = Math.max(1, Math.round(pace.steps));
+  // Half a step is always rounded the same way, whatever the last digit of a turned line is.
+  const count = Math.max(1, Math.round(pace.steps - 1e-6));
   return Float64Array.from({ length: count + 1 }, (_, i) =>
     i === count ? run.lengthMm : pace.lengthAt((i * pace.steps) / count),
   );

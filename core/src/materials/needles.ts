@@ -39,6 +39,12 @@ export function needleFor(kind: ThreadKind, strands: number): Needle {
   return needle('crewel', CREWEL_FOR_STRANDS[cottonStrands] ?? 7);
 }
 
+/** A blunt needle for whipping and weaving, which parts no thread that it passes. */
+export function bluntNeedle(kind: ThreadKind, strands: number): Needle {
+  const bundleTex = kind.tex * strands;
+  return needle('tapestry', bundleTex > 300 ? 20 : bundleTex > 120 ? 22 : bundleTex > 60 ? 24 : 26);
+}
+
 /** A straight needle with a narrow eye, over which wraps slide off. */
 export function wrappingNeedle(strands: number): Needle {
   return needle('milliner', strands <= 1 ? 9 : strands <= 2 ? 7 : strands <= 4 ? 5 : 3);

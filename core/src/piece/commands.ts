@@ -100,6 +100,36 @@ export function setPasses(
   return editOf(piece, label, changes, mergeKey);
 }
 
+/** Lets a part differ from its group, or follow it again. */
+export function setDiffers(piece: Piece, partIds: readonly string[], differs: boolean): Edit | null {
+  return editParts(piece, differs ? 'Let it differ from its group' : 'Follow its group again', partIds, { differs });
+}
+
+/** Strokes along which the stitches of parts lie. */
+export function setGuides(
+  piece: Piece,
+  partIds: readonly string[],
+  guides: Part['guides'],
+  label: string,
+): Edit | null {
+  return editParts(piece, label, partIds, { guides });
+}
+
+/** The middle line of a part, or (null) as it is found. */
+export function setVein(piece: Piece, partIds: readonly string[], vein: Part['vein']): Edit | null {
+  return editParts(piece, vein === null ? 'Find the vein again' : 'Move the vein', partIds, { vein }, vein && 'vein');
+}
+
+/** The lines between the shades of a part. */
+export function setBorders(
+  piece: Piece,
+  partIds: readonly string[],
+  borders: Part['borders'],
+  label: string,
+): Edit | null {
+  return editParts(piece, label, partIds, { borders });
+}
+
 /** Makes one group of parts, or (null) takes them out of theirs. */
 export function setGroup(piece: Piece, partIds: readonly string[], group: string | null): Edit | null {
   return editParts(piece, group === null ? 'Take out of the group' : 'Make a group', partIds, { group });
@@ -142,11 +172,24 @@ function editParts(
 
 /** The parts that a choice is made for: the part, or its whole group. */
 export function groupMembers(piece: Piece, part: Part): Part[] {
-  if (part.group === null) return [part];
-  return piece.drawing.parts.filter((other) => other.group === part.group && other.kind === part.kind);
+  if (part.group === null || part.differs) return [part];
+  return piece.drawing.parts.filter(
+    (other) => other.group === part.group && other.kind === part.kind && !other.differs,
+  );
 }
 
 /** A pass of a stitch with nothing set but its thread. */
 export function plainPass(stitch: StitchId, thread: string, strands = stitchKind(stitch).usualStrands): Pass {
-  return { stitch, params: {}, angleDeg: null, thread, strands };
+  return {
+    role: 'filling',
+    stitch,
+    params: {},
+    angleDeg: null,
+    direction: 'straight',
+    points: [],
+    colour: null,
+    shades: [],
+    thread,
+    strands,
+  };
 }

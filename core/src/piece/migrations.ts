@@ -2,11 +2,35 @@ import { PIECE_VERSION } from './schema.ts';
 
 type Data = Record<string, unknown>;
 
-/**
- * What each version changed, numbered by the version it makes. Shipped ones are never edited.
- * Version 1 is the first: there is nothing before it to bring forward yet.
- */
-export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(data: Data): Data }>> = {};
+/** What each version changed, numbered by the version it makes. Shipped ones are never edited. */
+export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(data: Data): Data }>> = {
+  2: { name: 'layerPasses', up: layerPasses },
+};
+
+/** Version 2: passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
+function layerPasses(data: Data): Data {
+  const drawing = record(data['drawing']);
+  const layered = (pass: unknown): Data => ({
+    role: 'filling',
+    direction: 'straight',
+    points: [],
+    colour: null,
+    shades: [],
+    ...record(pass),
+  });
+  const grown = (given: unknown): Data => {
+    const part = record(given);
+    const passes = Array.isArray(part['passes']) ? part['passes'].map(layered) : part['passes'];
+    return { differs: false, guides: [], vein: null, borders: [], ...part, passes };
+  };
+  const parts = Array.isArray(drawing['parts']) ? drawing['parts'].map(grown) : drawing['parts'];
+  return { ...data, worker: { own: null, ...record(data['worker']) }, drawing: { ...drawing, parts } };
+}
+
+/** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */
+function record(value: unknown): Data {
+  return typeof value === 'object' && value !== null ? (value as Data) : {};
+}
 
 /** Brings a stored piece forward to the present version. */
 export function migrate(data: Data, from: number): Data {

@@ -17,7 +17,7 @@ import {
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 1;
+export const PIECE_VERSION = 2;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -50,13 +50,32 @@ function pathProblem(data: string): string | null {
   }
 }
 
+/** What a pass is in the layers of its part, in the order in which they are usually worked. */
+export const PASS_ROLES = ['padding', 'edge', 'filling', 'outline', 'vein', 'accent'] as const;
+/** What decides the way that the stitches of an area lie. */
+export const DIRECTIONS = ['straight', 'guides', 'along', 'across', 'radial', 'outline'] as const;
+/** An area can be worked in so many shades. */
+export const MOST_SHADES = 8;
+
+const point = z.tuple([finite, finite]);
+
 const passSchema = z
   .strictObject({
+    /** Padding and filling work the shape itself, edge and outline its outline, the vein its middle line, accents points. */
+    role: z.enum(PASS_ROLES),
     stitch: z.enum(STITCH_IDS),
     /** What differs from the stitch's defaults. */
     params: z.record(z.string(), z.union([z.number(), z.string()])),
     /** The way the stitches lie, degrees anticlockwise from the x axis of the drawing as placed; null: as proposed. */
     angleDeg: z.number().min(-360).max(360).nullable(),
+    /** Straight at the angle, or by the part's guides, its middle line, a point, its outline. */
+    direction: z.enum(DIRECTIONS),
+    /** On the drawing: where the stitches of a radial direction run to, or where accents stand. */
+    points: z.array(point).max(400),
+    /** The id of a colour of its own; null: the part's. */
+    colour: id.nullable(),
+    /** The ids of the colours of several shades, from where the rows begin; empty: one colour. */
+    shades: z.array(id).max(MOST_SHADES),
     thread: z.string().refine((kind) => threadKind(kind) !== undefined, 'no such kind of thread'),
     strands: z.number().int().min(1).max(FOLDED_STRANDS),
   })
@@ -88,6 +107,14 @@ const partSchema = z.strictObject({
   dashed: z.boolean(),
   /** Parts of one group are worked alike. */
   group: id.nullable(),
+  /** Whether choices made for its group leave it as it is. */
+  differs: z.boolean(),
+  /** Strokes along which its stitches shall lie. */
+  guides: z.array(pathData).max(40),
+  /** Its middle line, where the person laid it; null: as found. */
+  vein: pathData.nullable(),
+  /** Lines between its shades; empty: even shares. */
+  borders: z.array(pathData).max(MOST_SHADES - 1),
   /** What the person chose, in working order; null: as proposed. */
   passes: z.array(passSchema).max(20).nullable(),
 });
@@ -119,6 +146,8 @@ export const pieceSchema = z
       start: z.enum(['waste-knot', 'knot', 'tiny-stitches']),
       cutMm: z.number().min(200).max(1500),
       slack: z.number().min(0).max(1),
+      /** How wide the person's thread lies and how long her stitches are, as shares of the usual; null: as measured last. */
+      own: z.strictObject({ width: z.number().min(0.5).max(2), stitch: z.number().min(0.5).max(2) }).nullable(),
     }),
     cloth: z.strictObject({
       kind: z.string().refine((kind) => clothOf(kind) !== undefined, 'no such cloth'),
@@ -162,6 +191,13 @@ export const pieceSchema = z
       if (!colours.has(part.colour)) {
         context.addIssue({ code: 'custom', path: [...path, 'colour'], message: `the palette has no '${part.colour}'` });
       }
+      part.passes?.forEach((pass, k) => {
+        for (const colour of [pass.colour, ...pass.shades]) {
+          if (colour === null || colours.has(colour)) continue;
+          const message = `the palette has no '${colour}'`;
+          context.addIssue({ code: 'custom', path: [...path, 'passes', k], message });
+        }
+      });
       if (seen.has(part.id)) {
         context.addIssue({ code: 'custom', path: [...path, 'id'], message: `'${part.id}' is there twice` });
       }
@@ -172,6 +208,8 @@ export const pieceSchema = z
 export type Piece = z.infer<typeof pieceSchema>;
 export type Part = Piece['drawing']['parts'][number];
 export type Pass = NonNullable<Part['passes']>[number];
+export type PassRole = Pass['role'];
+export type PassDirection = Pass['direction'];
 export type PaletteColour = Piece['palette'][number];
 export type PieceUse = Piece['use'];
 export type Placement = Piece['placement'];
@@ -190,6 +228,7 @@ export function emptyPiece(id: string, name: string): Piece {
       start: 'waste-knot',
       cutMm: WORKING_LENGTH.cutMm,
       slack: DEFAULT_SLACK,
+      own: null,
     },
     cloth: { kind: DEFAULT_CLOTH, colour: '#ece5d6' },
     hoop: null,

@@ -5,17 +5,18 @@ export {
   colourName,
   PassWorker,
   sumUp,
+  USUAL_HAND,
   workSettings,
   type ColourNeed,
   type Plan,
   type PlannedPart,
 } from './planPiece.ts';
+export { canWork, isSmallRound, rolesOn } from './layers.ts';
 export {
-  canWork,
-  isSmallRound,
   passesAsWorked,
   planPass,
   type PlannedPass,
   type SettledPass,
+  type WorkedThread,
   type WorkSettings,
 } from './planPass.ts';

@@ -2,13 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { WORKING_LENGTH } from '../materials/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { MoveRecorder } from '../stitches/index.ts';
-import { countLoads, type Loads } from './loads.ts';
-import type { PlannedPass } from './planPass.ts';
+import { countLoads, type LoadedRun, type Loads } from './loads.ts';
 
 const SETTINGS = { cutMm: 500, startMm: 80, travelMm: 10 };
 
 /** A pass of separate stitches at given places, each taking a given length. */
-function passOf(stitches: readonly { x: number; takesMm: number; isBreak: boolean }[], strands = 2): PlannedPass {
+function passOf(stitches: readonly { x: number; takesMm: number; isBreak: boolean }[], strands = 2): LoadedRun {
   const recorder = new MoveRecorder();
   let used = 0;
   const usedMm = Float32Array.from(stitches, ({ x, takesMm }) => {
@@ -18,11 +17,11 @@ function passOf(stitches: readonly { x: number; takesMm: number; isBreak: boolea
     return (used += takesMm);
   });
   const breaks = stitches.flatMap(({ isBreak }, i) => (isBreak && i > 0 ? [i] : []));
-  return { stitch: 'back', strands, path: recorder.path(), usedMm, breaks } as unknown as PlannedPass;
+  return { pass: { stitch: 'back', strands }, path: recorder.path(), usedMm, breaks };
 }
 
 /** The slow, obvious way: one stitch after the other, with what is on the needle in hand. */
-function slowly(passes: readonly PlannedPass[]): Pick<Loads, 'loads' | 'restarts'> {
+function slowly(passes: readonly LoadedRun[]): Pick<Loads, 'loads' | 'restarts'> {
   const usable = SETTINGS.cutMm - SETTINGS.startMm - WORKING_LENGTH.stopMm;
   let [loads, restarts, left, lastX] = [0, 0, 0, -1e9];
   for (const { usedMm, breaks, path } of passes) {
@@ -64,7 +63,7 @@ describe('countLoads', () => {
   );
 
   it('goes on with one load while it lasts, and takes a new one when it does not', () => {
-    const stitches = (count: number): PlannedPass =>
+    const stitches = (count: number): LoadedRun =>
       passOf(Array.from({ length: count }, (_, i) => ({ x: i, takesMm: 10, isBreak: false })));
     expect(countLoads([stitches(31)], SETTINGS)).toMatchObject({ loads: 1, restarts: 0 });
     expect(countLoads([stitches(32)], SETTINGS)).toMatchObject({ loads: 2, restarts: 0 });

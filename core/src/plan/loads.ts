@@ -1,6 +1,6 @@
 import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
 import { Move, stitchKind } from '../stitches/index.ts';
-import type { PlannedPass } from './planPass.ts';
+import type { PlannedPass, WorkedThread } from './planPass.ts';
 
 /** How working lengths are cut and lost, from the person's schools. */
 export interface LoadSettings {
@@ -8,6 +8,11 @@ export interface LoadSettings {
   readonly startMm: number;
   readonly travelMm: number;
 }
+
+/** What of a needle path decides its working lengths. */
+export type LoadedRun = Pick<WorkedThread, 'path' | 'usedMm' | 'breaks'> & {
+  readonly pass: Pick<PlannedPass, 'stitch' | 'strands'>;
+};
 
 /** The needle loads that a run of passes in one colour, thread and strand count takes. */
 export interface Loads {
@@ -28,20 +33,21 @@ const LEAST_TO_RESTART_MM = 60;
  * Follows the needle through passes in their order of working: a length serves until what must stay for fastening off is
  * all that is left, at the end of a stitch. Near places are reached behind the cloth, far ones by fastening off.
  */
-export function countLoads(passes: readonly PlannedPass[], { cutMm, startMm, travelMm }: LoadSettings): Loads {
-  const isFolded = passes.some((pass) => pass.strands === FOLDED_STRANDS);
+export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelMm }: LoadSettings): Loads {
+  const isFolded = runs.some(({ pass }) => pass.strands === FOLDED_STRANDS);
   const takenMm = isFolded ? WORKING_LENGTH.foldedCutMm : cutMm;
   const needleMm = isFolded ? takenMm / 2 : takenMm;
   let [loads, restarts, left, worked] = [0, 0, 0, 0];
   let [lastX, lastY] = [0, 0];
-  for (const pass of passes) {
-    const stop = stitchKind(pass.stitch).needle === 'wrapping' ? WORKING_LENGTH.stopForKnotsMm : WORKING_LENGTH.stopMm;
+  for (const run of runs) {
+    const stop =
+      stitchKind(run.pass.stitch).needle === 'wrapping' ? WORKING_LENGTH.stopForKnotsMm : WORKING_LENGTH.stopMm;
     const usable = needleMm - startMm - stop;
-    const bounds = [0, ...pass.breaks, pass.usedMm.length];
+    const bounds = [0, ...run.breaks, run.usedMm.length];
     for (let i = 0; i + 1 < bounds.length; i++) {
       const [from, to] = [bounds[i]!, bounds[i + 1]!];
       if (from >= to) continue;
-      const [x, y] = firstPoint(pass, from);
+      const [x, y] = firstPoint(run, from);
       const way = Math.hypot(x - lastX, y - lastY);
       if (left > 0) {
         const afterRestart = left - WORKING_LENGTH.workedInMm - WORKING_LENGTH.restartMm;
@@ -53,19 +59,19 @@ export function countLoads(passes: readonly PlannedPass[], { cutMm, startMm, tra
       }
       let done = from;
       while (done < to) {
-        const before = done === 0 ? 0 : pass.usedMm[done - 1]!;
-        let next = left > 0 ? fitting(pass.usedMm, done, to, before + left) : done;
+        const before = done === 0 ? 0 : run.usedMm[done - 1]!;
+        let next = left > 0 ? fitting(run.usedMm, done, to, before + left) : done;
         if (next === done) {
           loads++;
           left = usable;
-          next = Math.max(done + 1, fitting(pass.usedMm, done, to, before + left));
+          next = Math.max(done + 1, fitting(run.usedMm, done, to, before + left));
         }
-        const used = pass.usedMm[next - 1]! - before;
+        const used = run.usedMm[next - 1]! - before;
         worked += used;
         left = Math.max(0, left - used);
         done = next;
       }
-      [lastX, lastY] = lastPoint(pass, to);
+      [lastX, lastY] = lastPoint(run, to);
     }
   }
   return { loads, restarts, cutMm: takenMm, lostMm: Math.max(0, loads * needleMm - worked) };
@@ -82,13 +88,16 @@ function fitting(usedMm: Float32Array, from: number, to: number, limit: number):
   return low;
 }
 
-function firstPoint({ path }: PlannedPass, stitch: number): [number, number] {
+function firstPoint({ path }: LoadedRun, stitch: number): [number, number] {
   const move = path.starts[stitch]!;
   return [path.xy[2 * move]!, path.xy[2 * move + 1]!];
 }
 
-function lastPoint({ path }: PlannedPass, stitch: number): [number, number] {
+/** Moves at which a stitch ends. */
+const PLACES: ReadonlySet<number> = new Set([Move.down, Move.via, Move.under]);
+
+function lastPoint({ path }: LoadedRun, stitch: number): [number, number] {
   let move = (path.starts[stitch] ?? path.codes.length) - 1;
-  while (move > 0 && path.codes[move] !== Move.down) move--;
+  while (move > 0 && !PLACES.has(path.codes[move]!)) move--;
   return [path.xy[2 * move]!, path.xy[2 * move + 1]!];
 }

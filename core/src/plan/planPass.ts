@@ -1,24 +1,30 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import {
+  bluntNeedle,
   bundleDiameterMm,
   laidWidthMm,
   needleFor,
   threadKind,
   wrappingNeedle,
   type Needle,
+  type ThreadKind,
 } from '../materials/index.ts';
 import { seedFrom } from '../measure/index.ts';
 import type { Part, Pass } from '../piece/index.ts';
 import {
   measurePath,
+  MoveRecorder,
   resolveParams,
+  splitByShade,
   stitchKind,
   workStitch,
   type GivenParams,
+  type MeasuredPath,
   type Quantities,
+  type StitchContext,
   type StitchPath,
-  type StitchShape,
 } from '../stitches/index.ts';
+import { directionOf, insetStepMm, liftOf, NOTHING_BELOW, shapeOfPass, type Below } from './layers.ts';
 
 /** A pass with nothing left open: its direction is settled and it knows why it is as it is. */
 export interface SettledPass extends Pass {
@@ -33,89 +39,145 @@ export interface WorkSettings {
   readonly slack: number;
   readonly travelMm: number;
   readonly satinFrom: 'middle' | 'edge';
+  readonly hand: 'right' | 'left';
   readonly seed: number;
+  /** How wide the person's thread lies and how long her stitches are, as shares of the usual. */
+  readonly own: { readonly width: number; readonly stitch: number };
+}
+
+/** A needle path in one colour. */
+export interface WorkedThread extends MeasuredPath {
+  /** The id of its colour; null: the part's own. */
+  readonly colour: string | null;
+  readonly path: StitchPath;
 }
 
 /** A pass as it is worked: its path and what that takes. */
 export interface PlannedPass {
+  readonly role: Pass['role'];
   readonly stitch: Pass['stitch'];
   readonly thread: string;
   readonly strands: number;
   readonly params: GivenParams;
   readonly angleDeg: number;
+  readonly direction: Pass['direction'];
+  readonly colour: Pass['colour'];
+  readonly points: Pass['points'];
+  readonly shades: Pass['shades'];
   readonly reason: string;
   readonly laidMm: number;
   readonly bundleMm: number;
   readonly needle: Needle;
   readonly path: StitchPath;
   readonly quantities: Quantities;
-  /** See MeasuredPath. */
-  readonly usedMm: Float32Array;
-  readonly breaks: readonly number[];
+  /** The path as it is threaded: one in each shade, in working order. */
+  readonly threads: readonly WorkedThread[];
+  /** How high what it lies on stands, mm. */
+  readonly liftMm: number;
 }
 
-/** A round area up to this wide is worked by a spot stitch as one stitch at its middle, mm. */
-const WIDEST_SPOT_MM = 4;
-/** An area is round where its widest circle fills at least this share of it. */
-const ROUND_SHARE = 0.8;
-
-/** Whether an area is so small and round that one spot stitch can stand for it. */
-export function isSmallRound({ kind, areaMm2, widest }: PlacedShape): boolean {
-  if (kind !== 'area' || !widest) return false;
-  const isRound = Math.PI * widest.r ** 2 >= ROUND_SHARE * areaMm2;
-  return isRound && 2 * Math.sqrt(areaMm2 / Math.PI) <= WIDEST_SPOT_MM;
+/** The needle with which a stitch is worked in a thread. */
+function needleOf(stitch: Pass['stitch'], kind: ThreadKind, strands: number): Needle {
+  const wanted = stitchKind(stitch).needle;
+  if (wanted === 'wrapping') return wrappingNeedle(strands);
+  return wanted === 'blunt' ? bluntNeedle(kind, strands) : needleFor(kind, strands);
 }
 
-/** Whether a stitch can be worked on a part. */
-export function canWork(stitch: Pass['stitch'], placed: PlacedShape): boolean {
-  const { worksOn } = stitchKind(stitch);
-  return worksOn === placed.kind || (worksOn === 'spot' && isSmallRound(placed));
-}
-
-/** Works one pass of a part. Pure; the seed and the part's id settle whatever is left to chance. */
-export function planPass(placed: PlacedShape, pass: SettledPass, settings: WorkSettings): PlannedPass {
+/**
+ * Works one pass of a part. Pure; the seed and the part's id settle whatever is left to chance.
+ * @param below what of the same part is worked before it and lies under it
+ */
+export function planPass(
+  placed: PlacedShape,
+  pass: SettledPass,
+  settings: WorkSettings,
+  below = NOTHING_BELOW,
+): PlannedPass {
   const kind = threadKind(pass.thread);
   if (!kind) throw new RangeError(`planPass: no thread of kind '${pass.thread}'`);
   const stitch = stitchKind(pass.stitch);
-  const needle = stitch.needle === 'wrapping' ? wrappingNeedle(pass.strands) : needleFor(kind, pass.strands);
-  const laidMm = laidWidthMm(kind, pass.strands);
+  const needle = needleOf(pass.stitch, kind, pass.strands);
+  const laidMm = laidWidthMm(kind, pass.strands) * settings.own.width;
   const bundleMm = bundleDiameterMm(kind, pass.strands);
-  const given = 'from' in stitch.params ? { from: settings.satinFrom, ...pass.params } : pass.params;
-  const path = workStitch(pass.stitch, shapeFor(pass.stitch, placed), given, {
+  const given = { ...schoolsOf(pass, settings, laidMm), ...pass.params };
+  const liftMm = liftOf(pass.role, below);
+  const context: StitchContext = {
     laidMm,
     bundleMm,
     coreMm: needle.shaftMm,
-    angleRad: (pass.angleDeg * Math.PI) / 180,
+    // What the bundle's section fills when it is spread to its laid width.
+    heightMm: (Math.PI * bundleMm ** 2) / (4 * laidMm),
     seed: seedFrom(settings.seed, placed.partId),
-  });
-  const { quantities, usedMm, breaks } = measurePath(path, { ...settings, bundleMm });
+    vein: placed.vein ?? undefined,
+    shades: pass.shades.length > 1 ? { count: pass.shades.length, borders: placed.borders } : undefined,
+    ...directionOf(placed, pass, pass.angleDeg),
+  };
+  const recorder = new MoveRecorder();
+  if (liftMm > 0) recorder.lift(liftMm);
+  const path = workStitch(pass.stitch, shapeOfPass(placed, pass, laidMm, below), given, context, recorder);
+  const measure = (part: StitchPath): MeasuredPath => measurePath(part, { ...settings, bundleMm });
+  const whole = measure(path);
+  const single: WorkedThread = { colour: pass.shades[0] ?? pass.colour, path, ...whole };
+  const byShade = pass.shades.length > 1 ? splitByShade(path, pass.shades.length) : [];
   return {
+    role: pass.role,
     stitch: pass.stitch,
     thread: pass.thread,
     strands: pass.strands,
     params: resolveParams(stitch.params, given, laidMm),
     angleDeg: pass.angleDeg,
+    direction: pass.direction,
+    colour: pass.colour,
+    points: pass.points,
+    shades: pass.shades,
     reason: pass.reason,
     laidMm,
     bundleMm,
     needle,
     path,
-    quantities,
-    usedMm,
-    breaks,
+    quantities: whole.quantities,
+    threads: byShade.some(({ starts }) => starts.length > 0)
+      ? byShade.map((part, i) => ({ colour: pass.shades[i]!, path: part, ...measure(part) }))
+      : [single],
+    liftMm,
   };
 }
 
-function shapeFor(stitch: Pass['stitch'], placed: PlacedShape): StitchShape {
-  if (stitchKind(stitch).worksOn !== 'spot' || !isSmallRound(placed)) return placed.shape;
-  const { x, y } = placed.widest!;
-  return { region: [], lines: [], spots: Float64Array.of(x, y) };
+/** What the person's schools and hand decide of a stitch's parameters, where they are left open. */
+function schoolsOf(pass: Pass, { satinFrom, hand, own }: WorkSettings, laidMm: number): GivenParams {
+  const { params } = stitchKind(pass.stitch);
+  const given: Record<string, number | string> = {};
+  if ('from' in params) given['from'] = satinFrom;
+  // Stem stitch keeps its thread on the side of the other hand.
+  if (params['side']?.type === 'choice' && hand === 'left' && params['side'].default === 'right')
+    given['side'] = 'left';
+  const length = params['stitchMm'];
+  if (length?.type === 'number' && own.stitch !== 1) {
+    given['stitchMm'] = own.stitch * (typeof length.default === 'number' ? length.default : length.default(laidMm));
+  }
+  return given;
+}
+
+/** What lies below the next pass of a part when this one is worked. */
+export function withPass(
+  below: Below,
+  placed: PlacedShape,
+  { role, stitch, laidMm, bundleMm, quantities }: PlannedPass,
+): Below {
+  if (placed.kind !== 'area' || placed.areaMm2 <= 0 || (role !== 'padding' && role !== 'filling')) return below;
+  const heightMm = (quantities.frontMm * Math.PI * bundleMm ** 2) / 4 / placed.areaMm2;
+  const isPadding = role === 'padding';
+  return {
+    insetMm: below.insetMm + (isPadding ? insetStepMm(stitch, laidMm) + (below.insetMm === 0 ? laidMm / 2 : 0) : 0),
+    paddingMm: below.paddingMm + (isPadding ? heightMm : 0),
+    allMm: below.allMm + heightMm,
+  };
 }
 
 /** The passes of a part as they are worked now, ready to be changed and written into the piece. */
 export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
-  return passes.map(
-    ({ stitch, thread, strands, angleDeg }, i): Pass =>
-      part.passes?.[i] ?? { stitch, params: {}, angleDeg, thread, strands },
-  );
+  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades }, i): Pass => {
+    const kept = part.passes?.[i];
+    return kept ?? { role, stitch, params: {}, angleDeg, direction, points, colour, shades, thread, strands };
+  });
 }

@@ -16,7 +16,15 @@ import type { Part, Piece } from '../piece/index.ts';
 import { countLoads } from './loads.ts';
 import { shareCuts } from './cuts.ts';
 import { cutOdds, hourOdds, type Odds } from './odds.ts';
-import { planPass, type PlannedPass, type SettledPass, type WorkSettings } from './planPass.ts';
+import { NOTHING_BELOW } from './layers.ts';
+import {
+  planPass,
+  withPass,
+  type PlannedPass,
+  type SettledPass,
+  type WorkedThread,
+  type WorkSettings,
+} from './planPass.ts';
 
 export interface PlannedPart {
   readonly part: Part;
@@ -72,25 +80,33 @@ export class PassWorker {
 
   work(placed: PlacedShape, passes: readonly SettledPass[], settings: WorkSettings): PlannedPass[] {
     const shared = JSON.stringify(settings);
+    let below = NOTHING_BELOW;
     return passes.map((pass, i) => {
       const slot = `${placed.partId}#${i}`;
-      const key = shared + JSON.stringify(pass);
+      const key = shared + JSON.stringify([pass, below]);
       const before = this.kept.get(slot);
-      if (before?.placed === placed && before.key === key) return before.planned;
-      const planned = planPass(placed, pass, settings);
-      this.kept.set(slot, { placed, key, planned });
+      const isSame = before?.placed === placed && before.key === key;
+      const planned = isSame ? before.planned : planPass(placed, pass, settings, below);
+      if (!isSame) this.kept.set(slot, { placed, key, planned });
+      below = withPass(below, placed, planned);
       return planned;
     });
   }
 }
 
-export function workSettings(piece: Piece, seed: number): WorkSettings {
+/** The person's own hand where nothing was measured: as usual. */
+export const USUAL_HAND = { width: 1, stitch: 1 } as const;
+
+/** @param own the person's figures, where the piece has none of its own */
+export function workSettings(piece: Piece, seed: number, own: WorkSettings['own'] = USUAL_HAND): WorkSettings {
   const cloth = clothOf(piece.cloth.kind)!;
   return {
     clothMm: cloth.thicknessMm,
     slack: piece.worker.slack,
     travelMm: travelMm(piece),
     satinFrom: piece.worker.satinFrom,
+    hand: piece.worker.hand,
+    own: piece.worker.own ?? own,
     seed,
   };
 }
@@ -143,25 +159,35 @@ function hoopRoom(piece: Piece, shapes: readonly PlacedShape[]): Plan['hoop'] {
   return { nominalMm: piece.hoop.nominalMm, innerMm, clearMm: innerMm / 2 - farthest };
 }
 
+/** A path in one colour with the thread that it is worked in. */
+export interface NeedleRun extends WorkedThread {
+  readonly pass: PlannedPass;
+}
+
 interface NeedleGroup {
   readonly colourId: string;
   readonly thread: string;
-  readonly byStrands: Map<number, PlannedPass[]>;
+  readonly byStrands: Map<number, NeedleRun[]>;
 }
 
-/** Passes by colour and kind of thread, in the order of the palette, each by strand count. */
+/** Paths by colour and kind of thread, in the order of the palette, each by strand count. */
 function needleGroups(piece: Piece, parts: readonly PlannedPart[]): Map<string, NeedleGroup> {
   const groups = new Map<string, NeedleGroup>();
-  const byColour = new Map<string, PlannedPass[]>(piece.palette.map(({ id }) => [id, []]));
-  for (const { part, passes } of parts) byColour.get(part.colour)?.push(...passes);
-  for (const [colourId, passes] of byColour) {
+  const byColour = new Map<string, NeedleRun[]>(piece.palette.map(({ id }) => [id, []]));
+  for (const { part, passes } of parts) {
     for (const pass of passes) {
-      const key = `${colourId}|${pass.thread}`;
-      const group = groups.get(key) ?? { colourId, thread: pass.thread, byStrands: new Map() };
+      for (const thread of pass.threads) byColour.get(thread.colour ?? part.colour)?.push({ ...thread, pass });
+    }
+  }
+  for (const [colourId, runs] of byColour) {
+    for (const run of runs) {
+      const { thread, strands } = run.pass;
+      const key = `${colourId}|${thread}`;
+      const group = groups.get(key) ?? { colourId, thread, byStrands: new Map() };
       groups.set(key, group);
-      const alike = group.byStrands.get(pass.strands) ?? [];
-      group.byStrands.set(pass.strands, alike);
-      alike.push(pass);
+      const alike = group.byStrands.get(strands) ?? [];
+      group.byStrands.set(strands, alike);
+      alike.push(run);
     }
   }
   return groups;
@@ -174,8 +200,8 @@ function colourNeed(piece: Piece, group: NeedleGroup, isOnlyThread: boolean): { 
     startMm: WORKING_LENGTH.startMm[piece.worker.start],
     travelMm: travelMm(piece),
   };
-  const passes = [...group.byStrands.values()].flat();
-  const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);
+  const runs = [...group.byStrands.values()].flat();
+  const sum = (pick: (run: NeedleRun) => number): number => runs.reduce((total, run) => total + pick(run), 0);
   const loadsOf: number[] = new Array<number>(FOLDED_STRANDS + 1).fill(0);
   let [loads, restarts, lostMm] = [0, 0, 0];
   for (const [strands, group_] of group.byStrands) {
@@ -206,7 +232,7 @@ function colourNeed(piece: Piece, group: NeedleGroup, isOnlyThread: boolean): { 
       throughMm: sum((p) => p.quantities.throughMm),
       slackMm: bareMm * piece.worker.slack,
       threadMm: sum((p) => p.quantities.threadMm),
-      strandMetres: sum((p) => (p.quantities.threadMm * p.strands) / 1000),
+      strandMetres: sum((p) => (p.quantities.threadMm * p.pass.strands) / 1000),
       lostMm,
       loads,
       cuts,

@@ -1,6 +1,6 @@
 export type { StitchContext, StitchKind, StitchShape, WorkedOn } from './kind.ts';
 export { measurePath, type MeasuredPath, type MeasureSettings, type Quantities } from './measurePath.ts';
-export { Move, MoveRecorder, type MoveSink, type StitchPath } from './moves.ts';
+export { Move, MoveRecorder, splitByShade, type MoveSink, type StitchPath } from './moves.ts';
 export {
   paramKey,
   paramsSchema,
@@ -11,5 +11,5 @@ export {
   type ParamTable,
 } from './params.ts';
 export { isStitchId, STITCH_IDS, STITCHES, stitchKind, type StitchId } from './registry.ts';
-export { knotDiameterMm } from './shared/knotSize.ts';
+export { knotDiameterMm, wrapsToCover } from './shared/knotSize.ts';
 export { workStitch } from './work.ts';

@@ -1,4 +1,4 @@
-import type { Polyline, Region } from '../geometry/index.ts';
+import type { DirectionField, Polyline, Region } from '../geometry/index.ts';
 import type { MoveSink } from './moves.ts';
 import type { GivenParams, ParamsOf, ParamTable } from './params.ts';
 
@@ -23,6 +23,16 @@ export interface StitchContext {
   /** The way the stitches lie, anticlockwise from the x axis as seen. */
   readonly angleRad: number;
   readonly seed: number;
+  /** How high the thread stands on the cloth, mm. */
+  readonly heightMm: number;
+  /** Directions that change from place to place take the place of the angle. */
+  readonly field?: DirectionField | undefined;
+  /** Rows follow the outline inward instead of a direction. */
+  readonly followsOutline?: boolean | undefined;
+  /** The line along the middle, where the person moved it. */
+  readonly vein?: Polyline | undefined;
+  /** Shades in which the area is worked, and the lines between them where they are drawn. */
+  readonly shades?: { readonly count: number; readonly borders: readonly Polyline[] } | undefined;
 }
 
 /** What a stitch says of itself, and the rule by which it is worked. */
@@ -34,7 +44,8 @@ export interface StitchKind {
   /** What it is good for, in a sentence. */
   readonly purpose: string;
   readonly params: ParamTable;
-  readonly needle: 'sharp' | 'wrapping';
+  /** Sharp, blunt for whipping and weaving, or straight and thin-eyed for wraps. */
+  readonly needle: 'sharp' | 'blunt' | 'wrapping';
   readonly usualStrands: number;
   readonly hasDirection: boolean;
   readonly followsCurves: boolean;

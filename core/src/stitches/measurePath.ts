@@ -41,6 +41,7 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
   const withSlack = 1 + settings.slack;
   let [front, back, wrap, stabs, laid, turns] = [0, 0, 0, 0, 0, 0];
   let [x, y, isUnder, isTravel] = [0, 0, false, false];
+  let [lift, passes] = [0, 0];
   let stitch = 0;
   for (let i = 0; i < codes.length; i++) {
     while (stitch < starts.length && starts[stitch] === i) {
@@ -61,6 +62,10 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       laid++;
       continue;
     }
+    if (code === Move.lift) {
+      lift = mx;
+      continue;
+    }
     const dx = mx - x;
     const dy = my - y;
     const way = Math.sqrt(dx * dx + dy * dy);
@@ -73,6 +78,11 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       isTravel = false;
     } else {
       front += way;
+      if (lift > 0) front += archMm(way, lift);
+      if (code === Move.under) {
+        front += bundleMm;
+        passes++;
+      }
       if (code === Move.down) {
         stabs++;
         isUnder = true;
@@ -92,9 +102,17 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       wrapMm: wrap,
       throughMm: through,
       threadMm,
-      seconds: stabs * SECONDS.stab + laid * SECONDS.loop + turns * SECONDS.wrap,
+      seconds: stabs * SECONDS.stab + laid * SECONDS.loop + turns * SECONDS.wrap + passes * SECONDS.under,
     },
     usedMm,
     breaks,
   };
+}
+
+/**
+ * What a run over a mound takes more than its span: the arc of a flat parabola is longer by 8h² / 3a; over a steep one the
+ * thread goes up and down, no more than 2h.
+ */
+function archMm(spanMm: number, heightMm: number): number {
+  return spanMm > 0 ? Math.min(2 * heightMm, (8 * heightMm * heightMm) / (3 * spanMm)) : 0;
 }

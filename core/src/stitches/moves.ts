@@ -10,6 +10,10 @@ export const Move = {
   wrap: 4,
   /** The next run behind only gets to another place; if it is too long, thread is fastened off and begun anew. */
   travel: 5,
+  /** The thread goes on to (x, y) below an earlier stitch, on top of the cloth. */
+  under: 6,
+  /** From here on runs in front lie over padding x mm high. */
+  lift: 7,
 } as const;
 
 /** Where a stitch writes its path, move by move. */
@@ -21,18 +25,24 @@ export interface MoveSink {
   down(x: number, y: number): void;
   wrap(turns: number, coreMm: number): void;
   travel(): void;
+  under(x: number, y: number): void;
+  lift(heightMm: number): void;
+  /** The stitches from here on are worked in this of several shades. */
+  shade(index: number): void;
 }
 
 /**
  * The path of a needle as flat arrays. Move i is `codes[i]` at `xy[2i], xy[2i + 1]` (mm, y downwards; for a wrap: turns and
- * core). Stitch k begins at move `starts[k]`. The arrays belong to the path and are never written again.
+ * core; for a lift: its height). Stitch k begins at move `starts[k]`, in shade `shades[k]`. The arrays belong to the path
+ * and are never written again.
  *
- * Example: one stitch from (0, 0) to (3, 0) is codes `[1, 2]`, xy `[0, 0, 3, 0]`, starts `[0]`.
+ * Example: one stitch from (0, 0) to (3, 0) is codes `[1, 2]`, xy `[0, 0, 3, 0]`, starts `[0]`, shades `[0]`.
  */
 export interface StitchPath {
   readonly codes: Uint8Array;
   readonly xy: Float32Array;
   readonly starts: Uint32Array;
+  readonly shades: Uint8Array;
 }
 
 /** A sink that keeps the moves. */
@@ -40,6 +50,8 @@ export class MoveRecorder implements MoveSink {
   private codes = new Uint8Array(256);
   private xy = new Float32Array(512);
   private starts = new Uint32Array(128);
+  private shades = new Uint8Array(128);
+  private shadeNow = 0;
   private moves = 0;
   private stitches = 0;
 
@@ -48,7 +60,11 @@ export class MoveRecorder implements MoveSink {
       const grown = new Uint32Array(this.starts.length * 2);
       grown.set(this.starts);
       this.starts = grown;
+      const shades = new Uint8Array(grown.length);
+      shades.set(this.shades);
+      this.shades = shades;
     }
+    this.shades[this.stitches] = this.shadeNow;
     this.starts[this.stitches++] = this.moves;
   }
 
@@ -72,15 +88,29 @@ export class MoveRecorder implements MoveSink {
     if (this.moves > 0) this.push(Move.travel, 0, 0);
   }
 
+  under(x: number, y: number): void {
+    this.push(Move.under, x, y);
+  }
+
+  lift(heightMm: number): void {
+    this.push(Move.lift, heightMm, 0);
+  }
+
+  shade(index: number): void {
+    this.shadeNow = index;
+  }
+
   path(): StitchPath {
     return {
       codes: this.codes.slice(0, this.moves),
       xy: this.xy.slice(0, this.moves * 2),
       starts: this.starts.slice(0, this.stitches),
+      shades: this.shades.slice(0, this.stitches),
     };
   }
 
-  private push(code: number, x: number, y: number): void {
+  /** Adds a move by its code. */
+  push(code: number, x: number, y: number): void {
     const i = this.moves++;
     if (i === this.codes.length) this.grow();
     this.codes[i] = code;
@@ -96,4 +126,38 @@ export class MoveRecorder implements MoveSink {
     xy.set(this.xy);
     this.xy = xy;
   }
+}
+
+/**
+ * The parts of a path that are worked in each of several shades, each in working order; a lift goes on through all of them.
+ * Stitches that go on without coming up belong to the stitch before them.
+ */
+export function splitByShade({ codes, xy, starts, shades }: StitchPath, count: number): StitchPath[] {
+  const recorders = Array.from({ length: count }, () => new MoveRecorder());
+  let lift = 0;
+  const lifts = new Float64Array(count);
+  for (let stitch = 0; stitch < starts.length; stitch++) {
+    const shade = Math.min(count - 1, shades[stitch]!);
+    const recorder = recorders[shade]!;
+    // A travel or lift before a stitch is its own.
+    const from = stitch === 0 ? 0 : leadIn(codes, starts[stitch]!);
+    const to = stitch + 1 < starts.length ? leadIn(codes, starts[stitch + 1]!) : codes.length;
+    for (let i = from; i < to; i++) {
+      if (i === starts[stitch]) {
+        if (lifts[shade] !== lift) recorder.lift(lift);
+        lifts[shade] = lift;
+        recorder.stitch();
+      }
+      if (codes[i] === Move.lift) lift = xy[2 * i]!;
+      else recorder.push(codes[i]!, xy[2 * i]!, xy[2 * i + 1]!);
+    }
+  }
+  return recorders.map((recorder) => recorder.path());
+}
+
+/** Where what leads into a stitch begins. */
+function leadIn(codes: Uint8Array, start: number): number {
+  let i = start;
+  while (i > 0 && (codes[i - 1] === Move.travel || codes[i - 1] === Move.lift)) i--;
+  return i;
 }

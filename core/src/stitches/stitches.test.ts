@@ -36,6 +36,7 @@ function work(id: StitchId, shape: StitchShape, given: GivenParams = {}, angleDe
     coreMm: 0.69,
     angleRad: (angleDeg * Math.PI) / 180,
     seed: 5,
+    heightMm: 0.32,
   });
 }
 function measured(id: StitchId, shape: StitchShape, given: GivenParams = {}, angleDeg = 0): MeasuredPath {
@@ -62,12 +63,26 @@ describe.each(STITCHES.map((kind) => kind.id))('%s', (id) => {
         expect(isUp).toBe(true);
         isUp = false;
       } else if (code === Move.travel) expect(isUp).toBe(false);
+      else if (code === Move.lift) expect(xy[2 * i]!).toBeGreaterThanOrEqual(0);
       else expect(isUp).toBe(true);
       expect(Number.isFinite(xy[2 * i]! + xy[2 * i + 1]!)).toBe(true);
     });
     expect(isUp).toBe(false);
     expect(starts.length).toBeGreaterThan(0);
-    for (const start of starts) expect(codes[start]).toBe(Move.up);
+    // A stitch begins where the needle comes up, or goes on over the cloth from the last.
+    for (const start of starts) expect([Move.up, Move.via]).toContain(codes[start]);
+  });
+
+  it.each(SEEDS.slice(0, 6))('goes under nothing but stitches that are there (seed %i)', (seed) => {
+    const { codes, xy } = work(id, shapeFor(id, seed), {}, seed * 13);
+    const runs: [number, number, number, number][] = [];
+    for (let i = 1; i < codes.length; i++) {
+      const [ax, ay, bx, by] = [xy[2 * i - 2]!, xy[2 * i - 1]!, xy[2 * i]!, xy[2 * i + 1]!];
+      if (codes[i] === Move.under) {
+        expect(runs.some((run) => distanceBetween(run, [ax, ay, bx, by]) < LAID / 2)).toBe(true);
+      } else if ((codes[i] === Move.down || codes[i] === Move.via) && codes[i - 1] !== Move.wrap)
+        runs.push([ax, ay, bx, by]);
+    }
   });
 
   it('gives the same path for the same input, and leaves its input alone', () => {
@@ -292,15 +307,17 @@ describe('measurePath', () => {
     const sums = { front: 0, back: 0, through: 0, wrap: 0 };
     const moves = [...codes].map((code, i) => ({ code, x: xy[2 * i]!, y: xy[2 * i + 1]! }));
     let at: { x: number; y: number } | null = null;
-    let isTravel = false;
+    let [isTravel, lift] = [false, 0];
     for (const move of moves) {
       if (move.code === Move.travel) isTravel = true;
+      else if (move.code === Move.lift) lift = move.x;
       else if (move.code === Move.wrap) sums.wrap += move.x * Math.PI * (move.y + SETTINGS.bundleMm);
       else {
         const way = at ? Math.hypot(move.x - at.x, move.y - at.y) : 0;
-        if (move.code !== Move.up) sums.front += way;
+        const arch = way > 0 ? Math.min(2 * lift, (8 * lift ** 2) / (3 * way)) : 0;
+        if (move.code !== Move.up) sums.front += way + arch + (move.code === Move.under ? SETTINGS.bundleMm : 0);
         else if (!(isTravel && way > SETTINGS.travelMm)) sums.back += way;
-        if (move.code !== Move.via) sums.through += SETTINGS.clothMm;
+        if (move.code === Move.up || move.code === Move.down) sums.through += SETTINGS.clothMm;
         if (move.code === Move.up) isTravel = false;
         at = move;
       }
@@ -384,4 +401,18 @@ function coverage({ codes, xy }: StitchPath, region: Region): { share: number; o
     }
   }
   return { share: covered / inside, overThrice: often / inside };
+}
+
+type Segment = readonly [ax: number, ay: number, bx: number, by: number];
+
+/** How near two straight stretches come to each other, taken at points along them. */
+function distanceBetween(a: Segment, b: Segment): number {
+  let least = Infinity;
+  for (let s = 0; s <= 1; s += 0.05) {
+    const [x, y] = [a[0] + s * (a[2] - a[0]), a[1] + s * (a[3] - a[1])];
+    const [ex, ey] = [b[2] - b[0], b[3] - b[1]];
+    const t = Math.min(1, Math.max(0, ((x - b[0]) * ex + (y - b[1]) * ey) / (ex * ex + ey * ey || 1)));
+    least = Math.min(least, Math.hypot(x - b[0] - t * ex, y - b[1] - t * ey));
+  }
+  return least;
 }

@@ -3,10 +3,18 @@ import { MoveRecorder, type StitchPath } from './moves.ts';
 import { resolveParams, type GivenParams } from './params.ts';
 import { stitchKind, type StitchId } from './registry.ts';
 
-/** The path of a stitch over a shape, with parameters completed by their defaults. */
-export function workStitch(id: StitchId, shape: StitchShape, given: GivenParams, context: StitchContext): StitchPath {
+/**
+ * The path of a stitch over a shape, with parameters completed by their defaults.
+ * @param recorder takes the path after what is already in it
+ */
+export function workStitch(
+  id: StitchId,
+  shape: StitchShape,
+  given: GivenParams,
+  context: StitchContext,
+  recorder = new MoveRecorder(),
+): StitchPath {
   const kind = stitchKind(id);
-  const recorder = new MoveRecorder();
   kind.work(shape, resolveParams(kind.params, given, context.laidMm), context, recorder);
   return recorder.path();
 }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { threadTones } from '@junctura/core/colour';
 import { clothOf, DEFAULT_CLOTH } from '@junctura/core/materials';
 import type { PlannedPass } from '@junctura/core/plan';
 import { Move } from '@junctura/core/stitches';
 import { onMounted, ref, watch } from 'vue';
 import { paintPicture, type Side } from '../picture/paintPicture.ts';
+import { looseScene } from '../picture/scene.ts';
 import type { Sample } from './sample.ts';
 
 /** A sample as it looks so far: worked up to a number of moves, from the front or from behind. */
@@ -22,14 +22,15 @@ const CLOTH_COLOUR = '#ece5d6';
 
 /** The pass cut short after some of its moves; a loop that is being laid is seen as far as it goes. */
 function upTo(pass: PlannedPass, moves: number): PlannedPass {
-  const { codes, xy, starts } = pass.path;
-  const isHeld = codes[moves - 1] === Move.via;
+  const { codes, xy } = pass.path;
+  const isHeld = codes[moves - 1] === Move.via || codes[moves - 1] === Move.under;
   const shown = { codes: [...codes.slice(0, moves)], xy: [...xy.slice(0, moves * 2)] };
   if (isHeld) {
     shown.codes.push(Move.down);
     shown.xy.push(...shown.xy.slice(-2));
   }
-  return { ...pass, path: { codes: Uint8Array.from(shown.codes), xy: Float32Array.from(shown.xy), starts } };
+  const path = { ...pass.path, codes: Uint8Array.from(shown.codes), xy: Float32Array.from(shown.xy) };
+  return { ...pass, path, threads: [{ ...pass.threads[0]!, path }] };
 }
 
 function paint(): void {
@@ -43,11 +44,8 @@ function paint(): void {
   const side = props.side ?? 'front';
   const middle = (box.minX + box.maxX) / 2;
   const view = { centreX: side === 'back' ? -middle : middle, centreY: (box.minY + box.maxY) / 2, pxPerMm };
-  const scene = {
-    cloth: clothOf(DEFAULT_CLOTH)!,
-    clothColour: CLOTH_COLOUR,
-    passes: [{ pass: props.moves === undefined ? pass : upTo(pass, props.moves), tones: threadTones(props.hex) }],
-  };
+  const shown = props.moves === undefined ? pass : upTo(pass, props.moves);
+  const scene = looseScene(clothOf(DEFAULT_CLOTH)!, CLOTH_COLOUR, [shown], props.hex);
   for (const _ of paintPicture(target.getContext('2d')!, scene, view, size, side));
 }
 

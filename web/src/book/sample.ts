@@ -1,8 +1,8 @@
-import type { PlacedShape } from '@junctura/core/drawing';
-import { boxOf, inscribedCircle, regionArea, type Box } from '@junctura/core/geometry';
-import { emptyPiece } from '@junctura/core/piece';
+import { looseShape } from '@junctura/core/drawing';
+import { boxOf, type Box } from '@junctura/core/geometry';
+import { emptyPiece, plainPass } from '@junctura/core/piece';
 import { planPass, workSettings, type PlannedPass } from '@junctura/core/plan';
-import { stitchKind, type StitchId, type StitchShape } from '@junctura/core/stitches';
+import { Move, stitchKind, type StitchId, type StitchPath, type StitchShape } from '@junctura/core/stitches';
 
 /** What a stitch is shown on in the book, mm. */
 const NONE = new Float64Array(0);
@@ -31,7 +31,9 @@ function shapeFor(id: StitchId): StitchShape {
   const { worksOn } = stitchKind(id);
   if (worksOn === 'area') return { region: [leaf(20, 11)], lines: [], spots: NONE };
   if (worksOn === 'line') return { region: [], lines: [{ points: wave(24, 2.4), closed: false }], spots: NONE };
-  return { region: [], lines: [], spots: Float64Array.of(-6, 0, 0, -1.2, 6, 0.6) };
+  const isWide = 'radiusMm' in stitchKind(id).params || 'outerMm' in stitchKind(id).params;
+  const spots = isWide ? Float64Array.of(0, 0) : Float64Array.of(-8, 0, 0, -1.2, 8, 0.6);
+  return { region: [], lines: [], spots };
 }
 
 /** A stitch worked on the book's own leaf, wave or spots. */
@@ -40,7 +42,7 @@ export interface Sample {
   readonly box: Box;
 }
 
-const ROOM_MM = 3.4;
+const ROOM_MM = 3;
 const piece = emptyPiece('book', 'Stitch book');
 const THREAD = 'stranded-cotton';
 
@@ -51,28 +53,29 @@ export function sampleOf(id: StitchId, strands = stitchKind(id).usualStrands): S
     ...shape.lines.map((line) => line.points),
     ...(shape.spots.length > 0 ? [shape.spots] : []),
   ];
-  const bounds = boxOf(arrays)!;
-  const placed: PlacedShape = {
-    partId: 'sample',
-    kind: stitchKind(id).worksOn,
-    shape,
-    areaMm2: regionArea(shape.region),
-    lengthMm: 0,
-    box: bounds,
-    widest: inscribedCircle(shape.region),
-    meanWidthMm: 0,
-    isPartlyHidden: false,
-  };
-  const pass = { stitch: id, params: {}, angleDeg: 60, thread: THREAD, strands, reason: '' };
-  return {
-    pass: planPass(placed, pass, workSettings(piece, 1)),
-    box: {
-      minX: bounds.minX - ROOM_MM,
-      minY: bounds.minY - ROOM_MM * 1.4,
-      maxX: bounds.maxX + ROOM_MM,
-      maxY: bounds.maxY + ROOM_MM,
-    },
-  };
+  const placed = looseShape('sample', stitchKind(id).worksOn, shape);
+  const pass = { ...plainPass(id, THREAD, strands), angleDeg: 60, reason: '' };
+  const planned = planPass(placed, pass, workSettings(piece, 1));
+  return { pass: planned, box: framed(boxOf([...arrays, placesOf(planned.path)])!) };
+}
+
+/** The places of a path, without what its other moves tell. */
+function placesOf({ codes, xy }: StitchPath): Float64Array {
+  const places: number[] = [];
+  codes.forEach((code, i) => {
+    if (code !== Move.wrap && code !== Move.travel && code !== Move.lift) places.push(xy[2 * i]!, xy[2 * i + 1]!);
+  });
+  return Float64Array.from(places);
+}
+
+/** A sample has air around it, and all of a family are seen at much the same size. */
+const LEAST_MM = { width: 24, height: 11 } as const;
+
+function framed({ minX, minY, maxX, maxY }: Box): Box {
+  const halfX = Math.max(LEAST_MM.width, maxX - minX + ROOM_MM) / 2;
+  const halfY = Math.max(LEAST_MM.height, maxY - minY + ROOM_MM) / 2;
+  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2];
+  return { minX: x - halfX, minY: y - halfY, maxX: x + halfX, maxY: y + halfY };
 }
 
 /** What 100 mm of a line, 10 cm² of an area or ten spots take, worked out on a shape of that size, mm of needle thread. */
@@ -91,18 +94,8 @@ export function threadFor(id: StitchId, strands: number): { amount: string; thre
     },
   };
   const { amount, shape } = shapes[worksOn];
-  const placed: PlacedShape = {
-    partId: 'measure',
-    kind: worksOn,
-    shape,
-    areaMm2: worksOn === 'area' ? 1000 : 0,
-    lengthMm: 100,
-    box: null,
-    widest: null,
-    meanWidthMm: 0,
-    isPartlyHidden: false,
-  };
-  const pass = { stitch: id, params: {}, angleDeg: 0, thread: THREAD, strands, reason: '' };
+  const placed = looseShape('measure', worksOn, shape);
+  const pass = { ...plainPass(id, THREAD, strands), angleDeg: 0, reason: '' };
   const { quantities } = planPass(placed, pass, workSettings(piece, 1));
   return { amount, threadMm: quantities.threadMm, seconds: quantities.seconds };
 }

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { threadTones } from '@junctura/core/colour';
 import type { PlacedShape } from '@junctura/core/drawing';
 import { intersect } from '@junctura/core/geometry';
 import { clothOf } from '@junctura/core/materials';
@@ -7,6 +6,7 @@ import type { Pass } from '@junctura/core/piece';
 import { planPass, workSettings } from '@junctura/core/plan';
 import { onMounted, ref, watch } from 'vue';
 import { paintPicture } from '../picture/paintPicture.ts';
+import { looseScene } from '../picture/scene.ts';
 import { useBench } from '../stores/bench.ts';
 
 /** A part as it would look worked this way, drawn by the stitch itself. */
@@ -34,11 +34,7 @@ function paint(): void {
     pxPerMm: pixels / across,
   };
   const { cloth } = bench.piece;
-  const scene = {
-    cloth: clothOf(cloth.kind)!,
-    clothColour: cloth.colour,
-    passes: [{ pass: planned, tones: threadTones(props.hex) }],
-  };
+  const scene = looseScene(clothOf(cloth.kind)!, cloth.colour, [planned], props.hex);
   for (const _ of paintPicture(target.getContext('2d')!, scene, view, { width: pixels, height: pixels }, 'front'));
 }
 

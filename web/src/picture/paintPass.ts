@@ -1,66 +1,125 @@
-import { knotDiameterMm, Move } from '@junctura/core/stitches';
+import { knotDiameterMm, Move, wrapsToCover } from '@junctura/core/stitches';
 import type { Brush, Lens } from './brush.ts';
-import { paintKnot, paintLoop, paintRun } from './paintRun.ts';
-import type { PaintedPass } from './scene.ts';
+import { paintCoil } from './paintCoil.ts';
+import { paintKnot, paintLoop } from './paintRun.ts';
+import { Crossings } from './crossings.ts';
+import { RunBatch } from './runBatch.ts';
+import type { PaintedThread } from './scene.ts';
+import { tailsOf } from './tails.ts';
 
 /** After this many moves the painter pauses to let others have their turn. */
 const SLICE = 400;
+/** Wound thread whose ends are further apart than this many times a knot is a coil over a span. */
+const COIL_FROM = 1.4;
 
-/** Paints what of a pass lies on top, in the order in which it was worked. */
-export function* paintFront(brush: Brush, { pass, tones }: PaintedPass, lens: Lens): Generator<void> {
-  const { codes, xy } = pass.path;
+/** Paints what of a thread lies on top, in the order in which it was worked. */
+export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): Generator<void> {
+  const { pass, thread, tones } = painted;
+  const { codes, xy } = thread.path;
   const width = pass.laidMm * lens.pxPerMm;
-  const margin = pass.laidMm;
+  const margin = pass.laidMm + 10;
+  const batch = new RunBatch(brush, tones, width, pass.strands);
+  const toX = (x: number): number => (x - lens.offsetX) * lens.pxPerMm;
+  const toY = (y: number): number => (y - lens.offsetY) * lens.pxPerMm;
+  /** The thread on top since it last came into view, px; null while it runs straight. */
   let loop: number[] | null = null;
-  let wrap: { turns: number; coreMm: number } | null = null;
-  let [x, y] = [0, 0];
+  let wrap: { turns: number; coreMm: number; x: number; y: number } | null = null;
+  let [x, y, lift] = [0, 0, 0];
+  const crossings = codes.includes(Move.under) ? new Crossings(brush, width) : null;
+  const finishLoop = (): void => {
+    if (!loop) return;
+    batch.flush();
+    const points = loop;
+    const paint = (): void => paintLoop(brush, points, width * 0.94, pass.strands, tones);
+    if (points.length > 2) paint();
+    crossings?.repaintOver();
+    crossings?.remember(points, paint);
+    loop = null;
+  };
   for (let i = 0; i < codes.length; i++) {
     if (i % SLICE === SLICE - 1) yield;
     const code = codes[i];
     if (code === Move.travel) continue;
     const mx = xy[2 * i]!;
     const my = xy[2 * i + 1]!;
-    if (code === Move.wrap) {
-      wrap = { turns: mx, coreMm: my };
-      continue;
-    }
-    if (code === Move.via) {
-      loop ??= [toX(lens, x), toY(lens, y)];
-      loop.push(toX(lens, mx), toY(lens, my));
-    } else if (code === Move.down) {
-      if (isSeen(lens, x, y, mx, my, margin + 10)) {
-        if (loop) {
-          loop.push(toX(lens, mx), toY(lens, my));
-          paintLoop(brush, loop, width * 0.8, pass.strands, tones);
-        } else if (wrap) {
-          const diameter = knotDiameterMm(wrap.turns, pass.bundleMm, wrap.coreMm) * lens.pxPerMm;
-          paintKnot(brush, toX(lens, (x + mx) / 2), toY(lens, (y + my) / 2), diameter, wrap.turns, pass.strands, tones);
-        } else {
-          const run = {
-            x0: toX(lens, x),
-            y0: toY(lens, y),
-            x1: toX(lens, mx),
-            y1: toY(lens, my),
-            width,
-            strands: pass.strands,
-          };
-          paintRun(brush, run, tones);
+    if (code === Move.lift) lift = mx;
+    else if (code === Move.wrap) wrap = { turns: mx, coreMm: my, x, y };
+    else if (code === Move.up) [x, y] = [mx, my];
+    else {
+      const isSeen =
+        Math.max(x, mx) + margin >= lens.minX &&
+        Math.min(x, mx) - margin <= lens.maxX &&
+        Math.max(y, my) + margin >= lens.minY &&
+        Math.min(y, my) - margin <= lens.maxY;
+      if (code === Move.via || code === Move.under) {
+        if (isSeen) (loop ??= [toX(x), toY(y)]).push(toX(mx), toY(my));
+        if (code === Move.under) {
+          // What is below is settled before the thread goes on, as it may lie over the same stitch next time round.
+          crossings?.goUnder(toX(x), toY(y), toX(mx), toY(my));
+          finishLoop();
+          if (isSeen) loop = [toX(mx), toY(my)];
         }
+      } else {
+        if (loop) {
+          loop.push(toX(mx), toY(my));
+          finishLoop();
+          if (wrap && isSeen) nub(wrap.x, wrap.y);
+        } else if (isSeen && wrap) wound(mx, my);
+        else if (isSeen) {
+          const run = [toX(x), toY(y), toX(mx), toY(my)] as const;
+          const isRaised = lift > 0;
+          batch.add(...run, isRaised);
+          crossings?.remember(run, () => {
+            batch.add(...run, isRaised);
+            batch.flush();
+          });
+        }
+        wrap = null;
       }
-      loop = null;
-      wrap = null;
-      [x, y] = [mx, my];
-    } else {
       [x, y] = [mx, my];
     }
   }
+  finishLoop();
+  batch.flush();
+
+  /** The wrap round the needle that sits between the links of a line. */
+  function nub(atX: number, atY: number): void {
+    paintKnot(brush, toX(atX), toY(atY), pass.laidMm * 1.25 * lens.pxPerMm, 1, pass.strands, tones);
+  }
+
+  /** Wound thread between two holes: a knot, or a coil over the span. */
+  function wound(toMmX: number, toMmY: number): void {
+    batch.flush();
+    const { turns, coreMm } = wrap!;
+    const diameterMm = knotDiameterMm(turns, pass.bundleMm, coreMm);
+    const spanMm = Math.hypot(toMmX - x, toMmY - y);
+    if (spanMm < diameterMm * COIL_FROM && turns <= 4) {
+      paintKnot(
+        brush,
+        toX((x + toMmX) / 2),
+        toY((y + toMmY) / 2),
+        diameterMm * lens.pxPerMm,
+        turns,
+        pass.strands,
+        tones,
+      );
+      return;
+    }
+    const coil = { x0: toX(x), y0: toY(y), x1: toX(toMmX), y1: toY(toMmY) };
+    const thickness = pass.bundleMm * 2.1 * lens.pxPerMm;
+    paintCoil(brush, coil, { thickness, turns, fullness: turns / wrapsToCover(spanMm, pass.bundleMm) }, tones);
+  }
 }
 
-/** Paints what of a pass lies behind: the runs from where the needle went down to where it came up next. */
-export function* paintBack(brush: Brush, { pass, tones }: PaintedPass, lens: Lens): Generator<void> {
-  const { codes, xy, starts } = pass.path;
+/** Paints what of a thread lies behind: the runs from where the needle went down to where it came up next, and its tails. */
+export function* paintBack(brush: Brush, painted: PaintedThread, lens: Lens): Generator<void> {
+  const { pass, thread, tones } = painted;
+  const { codes, xy, starts } = thread.path;
   const width = pass.laidMm * lens.pxPerMm * 0.94;
-  const breaks = new Set(pass.breaks.map((stitch) => starts[stitch]!));
+  const batch = new RunBatch(brush, tones, width, pass.strands);
+  const breaks = new Set(thread.breaks.map((stitch) => starts[stitch]!));
+  const toX = (x: number): number => (x - lens.offsetX) * lens.pxPerMm;
+  const toY = (y: number): number => (y - lens.offsetY) * lens.pxPerMm;
   let [x, y, isUnder] = [0, 0, false];
   for (let i = 0; i < codes.length; i++) {
     if (i % SLICE === SLICE - 1) yield;
@@ -70,30 +129,18 @@ export function* paintBack(brush: Brush, { pass, tones }: PaintedPass, lens: Len
     const my = xy[2 * i + 1]!;
     if (code === Move.down) [x, y, isUnder] = [mx, my, true];
     if (code !== Move.up) continue;
-    if (isUnder && isSeen(lens, x, y, mx, my, pass.laidMm)) {
-      paintRun(
-        brush,
-        { x0: toX(lens, x), y0: toY(lens, y), x1: toX(lens, mx), y1: toY(lens, my), width, strands: pass.strands },
-        tones,
-      );
-    }
+    if (isUnder) batch.add(toX(x), toY(y), toX(mx), toY(my), false);
     isUnder = false;
   }
-}
-
-function toX(lens: Lens, x: number): number {
-  return (x - lens.offsetX) * lens.pxPerMm;
-}
-
-function toY(lens: Lens, y: number): number {
-  return (y - lens.offsetY) * lens.pxPerMm;
-}
-
-function isSeen(lens: Lens, x0: number, y0: number, x1: number, y1: number, margin: number): boolean {
-  return (
-    Math.max(x0, x1) + margin >= lens.minX &&
-    Math.min(x0, x1) - margin <= lens.maxX &&
-    Math.max(y0, y1) + margin >= lens.minY &&
-    Math.min(y0, y1) - margin <= lens.maxY
-  );
+  batch.flush();
+  for (const tail of tailsOf(painted)) {
+    paintLoop(
+      brush,
+      tail.map((value, k) => (k % 2 ? toY(value) : toX(value))),
+      width * 0.9,
+      pass.strands,
+      tones,
+    );
+    yield;
+  }
 }

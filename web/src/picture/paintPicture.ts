@@ -16,8 +16,8 @@ export function* paintPicture(brush: Brush, scene: Scene, view: View, size: Size
   brush.setTransform(1, 0, 0, 1, 0, 0);
   paintCloth(brush, scene.cloth, scene.clothColour, lens);
   if (flip) brush.setTransform(-1, 0, 0, 1, size.width, 0);
-  const passes = flip ? [...scene.passes].reverse() : scene.passes;
-  for (const painted of passes) {
+  const threads = flip ? [...scene.threads].reverse() : scene.threads;
+  for (const painted of threads) {
     yield* flip ? paintBack(brush, painted, lens) : paintFront(brush, painted, lens);
     yield;
   }

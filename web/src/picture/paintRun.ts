@@ -3,11 +3,11 @@ import type { Brush } from './brush.ts';
 import { StrandBrush } from './strandTexture.ts';
 
 /** From which way the light comes, across the cloth: from the upper left. */
-const LIGHT_X = -0.55;
-const LIGHT_Y = -0.83;
+export const LIGHT_X = -0.55;
+export const LIGHT_Y = -0.83;
 
-/** Widths of the laid thread in pixels at which more of it is drawn. */
-const DETAIL_PX = { strands: 6.5 } as const;
+/** A loop this wide on screen is drawn strand by strand, px. */
+const STRANDS_FROM_PX = 6.5;
 
 /** Thread lies across the light when it is bright and along it when it is dull: the tone for a direction. */
 export function toneOf(dx: number, dy: number): number {
@@ -27,54 +27,11 @@ export interface Run {
   readonly strands: number;
 }
 
-/** Paints a run from simple to rich as it is seen larger: a stroke, a rounded stroke, strands with their twist. */
-export function paintRun(brush: Brush, run: Run, tones: ThreadTones): void {
-  if (run.width >= DETAIL_PX.strands) return paintStrands(brush, run, tones);
-  const { x0, y0, x1, y1, width } = run;
-  const [wayX, wayY] = [x1 - x0, y1 - y0];
-  const tone = toneOf(wayX, wayY);
-  if (width <= 1.3) {
-    brush.strokeStyle = tones.body[tone]!;
-    brush.lineWidth = Math.max(width, 0.7);
-    return line(brush, x0, y0, x1, y1);
-  }
-  // Round ends, drawn in by what they add: thread narrows where it dives into the cloth.
-  const length = Math.sqrt(wayX * wayX + wayY * wayY) || 1;
-  const inset = Math.min(width * ROUND_IN, length * 0.4) / length;
-  const [ax, ay, bx, by] = [x0 + wayX * inset, y0 + wayY * inset, x1 - wayX * inset, y1 - wayY * inset];
-  brush.lineCap = 'round';
-  brush.strokeStyle = tones.edge;
-  brush.lineWidth = width;
-  line(brush, ax, ay, bx, by);
-  brush.strokeStyle = tones.body[tone]!;
-  brush.lineWidth = width * 0.76;
-  line(brush, ax, ay, bx, by);
-  if (width > 2.6) {
-    // The sheen along the side that faces the light.
-    const side = (wayX * LIGHT_Y - wayY * LIGHT_X > 0 ? -1 : 1) * width * 0.13;
-    const [nx, ny] = [(-wayY / length) * side, (wayX / length) * side];
-    brush.strokeStyle = tones.body[Math.min(TONE_STEPS - 1, tone + 2)]!;
-    brush.lineWidth = width * 0.26;
-    line(brush, ax + nx, ay + ny, bx + nx, by + ny);
-  }
-  brush.lineCap = 'butt';
-}
-
-/** How far round ends are drawn in, in widths. */
-const ROUND_IN = 0.36;
-
-function line(brush: Brush, x0: number, y0: number, x1: number, y1: number): void {
-  brush.beginPath();
-  brush.moveTo(x0, y0);
-  brush.lineTo(x1, y1);
-  brush.stroke();
-}
-
 /** How far strands draw together where they go through the cloth. */
 const PINCH = 0.52;
 
 /** The strands of a run side by side, drawn together at its holes, each with an edge, a lit side and its twist. */
-function paintStrands(brush: Brush, run: Run, tones: ThreadTones): void {
+export function paintStrands(brush: Brush, run: Run, tones: ThreadTones, isRaised: boolean): void {
   const { x0, y0, x1, y1, width, strands } = run;
   const length = Math.hypot(x1 - x0, y1 - y0);
   if (length < 0.5) return;
@@ -101,7 +58,29 @@ function paintStrands(brush: Brush, run: Run, tones: ThreadTones): void {
     }
   }
   brush.lineCap = 'butt';
+  if (isRaised) shadeSlopes(brush, run);
 }
+
+/** Over padding a run falls away to either end, out of the light. */
+function shadeSlopes(brush: Brush, { x0, y0, x1, y1, width }: Run): void {
+  brush.lineWidth = width * 0.92;
+  for (const [share, depth] of SLOPES) {
+    brush.strokeStyle = `rgba(24, 16, 8, ${depth})`;
+    brush.beginPath();
+    brush.moveTo(x0, y0);
+    brush.lineTo(x0 + (x1 - x0) * share, y0 + (y1 - y0) * share);
+    brush.moveTo(x1, y1);
+    brush.lineTo(x1 - (x1 - x0) * share, y1 - (y1 - y0) * share);
+    brush.stroke();
+  }
+}
+
+/** How far up a slope its shade reaches, and how deep it is, laid over each other. */
+const SLOPES: readonly (readonly [share: number, depth: number])[] = [
+  [0.26, 0.07],
+  [0.16, 0.08],
+  [0.08, 0.1],
+];
 
 /**
  * How a strand opens out from its hole and closes again: places along it (up to a half from the one hole, from there on
@@ -136,10 +115,11 @@ export function paintLoop(
   strands: number,
   tones: ThreadTones,
 ): void {
-  if (width >= DETAIL_PX.strands) return paintLoopStrands(brush, points, width, strands, tones);
+  if (width >= STRANDS_FROM_PX) return paintLoopStrands(brush, points, width, strands, tones);
   const trace = (shiftX: number, shiftY: number): void => {
     brush.beginPath();
     brush.moveTo(points[0]! + shiftX, points[1]! + shiftY);
+    if (points.length < 6) brush.lineTo(points[2]! + shiftX, points[3]! + shiftY);
     for (let i = 2; i + 3 < points.length; i += 2) {
       const isLast = i + 5 > points.length;
       const ex = isLast ? points[i + 2]! : (points[i]! + points[i + 2]!) / 2;
@@ -209,6 +189,7 @@ const PIECES_PER_CURVE = 5;
 
 /** Points on the quadratic curves between the middles of a polyline's edges. */
 function smoothed(points: readonly number[]): number[] {
+  if (points.length < 6) return [...points];
   const curve = [points[0]!, points[1]!];
   for (let i = 2; i + 3 < points.length; i += 2) {
     const [sx, sy] = [curve.at(-2)!, curve.at(-1)!];
@@ -235,33 +216,33 @@ export function paintKnot(
   tones: ThreadTones,
 ): void {
   const r = diameter / 2;
-  disc(brush, x - LIGHT_X * r * 0.22, y - LIGHT_Y * r * 0.22, r * 1.04, 'rgba(30, 22, 12, 0.28)');
-  disc(brush, x, y, r, tones.edge);
-  disc(brush, x + LIGHT_X * r * 0.05, y + LIGHT_Y * r * 0.05, r * 0.9, tones.body[1]!);
-  if (r < 2.5) {
+  disc(brush, x - LIGHT_X * r * 0.24, y - LIGHT_Y * r * 0.24, r * 1.04, 'rgba(30, 22, 12, 0.28)');
+  disc(brush, x, y, r * (r < 4 ? 1 : 0.9), tones.edge);
+  if (r < 4) {
+    disc(brush, x + LIGHT_X * r * 0.06, y + LIGHT_Y * r * 0.06, r * 0.82, tones.body[3]!);
     disc(brush, x + LIGHT_X * r * 0.25, y + LIGHT_Y * r * 0.25, r * 0.5, tones.body[TONE_STEPS - 1]!);
     return;
   }
-  const turns = Math.max(3, Math.round(wraps) * Math.min(3, strands + 1));
-  brush.lineCap = 'round';
-  for (let i = 0; i < turns; i++) {
-    const ring = r * (0.86 - (0.72 * i) / turns);
-    const turn = 0.7 + i * 1.15;
-    const width = (r * 1.25) / turns;
+  // The thread itself, wound round and in to the dimple, each knot turned its own way; later windings lie on earlier ones.
+  const turn = ((x * 7.3 + y * 3.1) % 6.28) + 1;
+  const windings = Math.min(3, Math.max(1, wraps)) + 0.4;
+  const arcs = Math.ceil(windings * 3);
+  const width = r * (windings > 2 ? 0.52 : 0.64);
+  const place = (share: number): [number, number] => {
+    const angle = turn + share * windings * 2 * Math.PI;
+    const out = r * (0.68 - 0.42 * share);
+    return [x + out * Math.cos(angle), y + out * Math.sin(angle)];
+  };
+  for (let k = 0; k < arcs; k++) {
+    const points = [0, 0.25, 0.5, 0.75, 1, 1.12].flatMap((part) => place(Math.min(1, (k + part) / arcs)));
     brush.strokeStyle = tones.edge;
-    brush.lineWidth = width;
-    arc(brush, x, y, ring, turn, turn + 5.1);
-    brush.strokeStyle = tones.body[3 + (i % 3)]!;
-    brush.lineWidth = width * 0.76;
-    arc(brush, x, y, ring, turn, turn + 5.1);
-    brush.strokeStyle = tones.glint;
-    brush.globalAlpha = 0.5;
-    brush.lineWidth = width * 0.28;
-    arc(brush, x, y, ring + width * 0.08, Math.PI * 1.08, Math.PI * 1.55);
-    brush.globalAlpha = 1;
+    brush.lineWidth = width * 1.16;
+    brush.beginPath();
+    for (let i = 0; i < 10; i += 2) brush.lineTo(points[i]!, points[i + 1]!);
+    brush.stroke();
+    paintLoop(brush, points, width, Math.min(strands, 3), tones);
   }
-  disc(brush, x, y, r * 0.13, tones.edge);
-  brush.lineCap = 'butt';
+  disc(brush, x - LIGHT_X * r * 0.04, y - LIGHT_Y * r * 0.04, r * 0.13, tones.edge);
 }
 
 function disc(brush: Brush, x: number, y: number, r: number, style: string): void {
@@ -269,10 +250,4 @@ function disc(brush: Brush, x: number, y: number, r: number, style: string): voi
   brush.beginPath();
   brush.arc(x, y, r, 0, 2 * Math.PI);
   brush.fill();
-}
-
-function arc(brush: Brush, x: number, y: number, r: number, from: number, to: number): void {
-  brush.beginPath();
-  brush.arc(x, y, r, from, to);
-  brush.stroke();
 }

@@ -1,30 +1,68 @@
 import type { Workings } from '@junctura/core/advice';
 import { threadTones, type ThreadTones } from '@junctura/core/colour';
-import { clothOf, type Cloth } from '@junctura/core/materials';
+import { clothOf, WORKING_LENGTH, type Cloth } from '@junctura/core/materials';
 import type { Piece } from '@junctura/core/piece';
-import { colourName, type PlannedPass } from '@junctura/core/plan';
+import { colourName, type PlannedPass, type WorkedThread } from '@junctura/core/plan';
 
-/** One pass to be painted, in the tones of its thread. */
-export interface PaintedPass {
+/** One thread of a pass to be painted, in its tones. */
+export interface PaintedThread {
   readonly pass: PlannedPass;
+  readonly thread: WorkedThread;
   readonly tones: ThreadTones;
+  /** How much of a working length is worked before it is fastened off, mm; null: shown without its tails. */
+  readonly usableMm: number | null;
 }
 
 /** What a picture shows, from back to front. */
 export interface Scene {
   readonly cloth: Cloth;
   readonly clothColour: string;
-  readonly passes: readonly PaintedPass[];
+  readonly threads: readonly PaintedThread[];
 }
 
-/** @param only paint just these parts; null for all */
-export function sceneOf(piece: Piece, { plan }: Workings, only: ReadonlySet<string> | null = null): Scene {
+/** What is worked of a cut before it is fastened off. */
+export function usableMm({ cutMm, start }: Piece['worker']): number {
+  return Math.max(60, cutMm - WORKING_LENGTH.startMm[start] - WORKING_LENGTH.stopMm);
+}
+
+/** The threads of a pass, painted in the tones that its colours have. */
+export function threadsOf(
+  pass: PlannedPass,
+  tonesOf: (colour: string | null) => ThreadTones,
+  usable: number | null,
+): PaintedThread[] {
+  return pass.threads.map((thread) => ({ pass, thread, tones: tonesOf(thread.colour), usableMm: usable }));
+}
+
+/**
+ * @param only paint just these parts; null for all
+ * @param onlyColour paint just what is worked in this colour; null for all
+ */
+export function sceneOf(
+  piece: Piece,
+  { plan }: Workings,
+  only: ReadonlySet<string> | null = null,
+  onlyColour: string | null = null,
+): Scene {
   const tones = new Map(piece.palette.map((colour) => [colour.id, threadTones(colourName(colour).hex)]));
+  const usable = usableMm(piece.worker);
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: piece.cloth.colour,
-    passes: plan.parts
+    threads: plan.parts
       .filter(({ part }) => only === null || only.has(part.id))
-      .flatMap(({ part, passes }) => passes.map((pass) => ({ pass, tones: tones.get(part.colour)! }))),
+      .flatMap(({ part, passes }) =>
+        passes.flatMap((pass) =>
+          threadsOf(pass, (colour) => tones.get(colour ?? part.colour)!, usable).filter(
+            ({ thread }) => onlyColour === null || (thread.colour ?? part.colour) === onlyColour,
+          ),
+        ),
+      ),
   };
+}
+
+/** A picture of passes that belong to no piece, all in one colour. */
+export function looseScene(cloth: Cloth, clothColour: string, passes: readonly PlannedPass[], hex: string): Scene {
+  const tones = threadTones(hex);
+  return { cloth, clothColour, threads: passes.flatMap((pass) => threadsOf(pass, () => tones, null)) };
 }

@@ -31,17 +31,22 @@ export function workChain(shape: StitchShape, stitchMm: number, { laidMm }: Stit
 
 /** One loop from a place to the next, held down where it came up. */
 export function workLink(from: Place, to: Place, laidMm: number, sink: MoveSink): void {
+  sink.stitch();
+  sink.up(from.x, from.y);
+  loopSides(from, to, laidMm, sink);
+  sink.down(from.x, from.y);
+}
+
+/** The thread of a loop, out along one side, round the place where it is held, and back along the other. */
+export function loopSides(from: Place, to: Place, laidMm: number, sink: MoveSink): void {
   const length = Math.hypot(to.x - from.x, to.y - from.y) || 1;
   const [dx, dy] = [(to.x - from.x) / length, (to.y - from.y) / length];
   const half = Math.min(HALF_LOOP * laidMm, length * 0.28);
   const via = (along: number, out: number): void =>
     sink.via(from.x + dx * length * along - dy * half * out, from.y + dy * length * along + dx * half * out);
-  sink.stitch();
-  sink.up(from.x, from.y);
   for (const [along, out] of SIDES) via(along, out);
   via(1 + (ROUND_THREAD * laidMm) / length, 0);
   for (let i = SIDES.length - 1; i >= 0; i--) via(SIDES[i]![0], -SIDES[i]![1]);
-  sink.down(from.x, from.y);
 }
 
 /** A small stitch over a loop's end. */

@@ -1,23 +1,28 @@
 import { NearestPoints, type ScanCell } from '../../geometry/index.ts';
 
 /**
- * The order in which the cells of a filling are worked, and from which end: always on to the nearest end of a cell that is
- * not yet worked, beginning with the first.
+ * The order in which stretches are worked, and from which end: always on to the nearest end that is not yet worked.
+ * @param ends both ends of each stretch, `x, y, x, y`: end 2i is the start of stretch i, end 2i + 1 its end
+ * @returns the end at which each stretch is begun, in order
  */
-export function cellOrder(cells: readonly ScanCell[]): { cell: ScanCell; fromTop: boolean }[] {
-  const ends = Float64Array.from(cells.flatMap((cell) => [...middleOf(cell, true), ...middleOf(cell, false)]));
+export function nearestEndFirst(ends: Float64Array): number[] {
   const waiting = new NearestPoints(ends);
-  const order: { cell: ScanCell; fromTop: boolean }[] = [];
-  let end: number | null = cells.length > 0 ? 0 : null;
+  const order: number[] = [];
+  let end: number | null = ends.length > 0 ? 0 : null;
   while (end !== null) {
-    const fromTop = end % 2 === 0;
-    order.push({ cell: cells[end >> 1]!, fromTop });
+    order.push(end);
     waiting.remove(end);
     const other: number = end ^ 1;
     waiting.remove(other);
     end = waiting.nearest(ends[2 * other]!, ends[2 * other + 1]!);
   }
   return order;
+}
+
+/** The order in which the cells of a filling are worked, and from which end. */
+export function cellOrder(cells: readonly ScanCell[]): { cell: ScanCell; fromTop: boolean }[] {
+  const ends = Float64Array.from(cells.flatMap((cell) => [...middleOf(cell, true), ...middleOf(cell, false)]));
+  return nearestEndFirst(ends).map((end) => ({ cell: cells[end >> 1]!, fromTop: end % 2 === 0 }));
 }
 
 function middleOf({ left, right }: ScanCell, top: boolean): [u: number, v: number] {

@@ -11,3 +11,8 @@ export function knotDiameterMm(wraps: number, bundleMm: number, coreMm: number):
   const volume = ((Math.PI / 4) * bundleMm ** 2 * threadMm) / FILLED;
   return Math.cbrt((6 * volume) / Math.PI);
 }
+
+/** The wraps of a coil that cover a span: each takes 0.85 of the round bundle. */
+export function wrapsToCover(spanMm: number, bundleMm: number): number {
+  return Math.max(1, Math.round(spanMm / (0.85 * bundleMm)));
+}

@@ -61,3 +61,15 @@ export function lengthParam(
 export function wrapsParam(hint: string): NumberParam {
   return { type: 'number', label: 'Wraps', symbol: 'n', unit: 'turns', min: 1, max: 3, step: 1, default: 2, hint };
 }
+
+/** How close packed knots lie. */
+export const closenessParam: NumberParam = {
+  type: 'number',
+  label: 'Knots apart',
+  unit: 'widths',
+  min: 0.8,
+  max: 3,
+  step: 0.05,
+  default: 0.95,
+  hint: 'In widths of a knot: below one, they press on one another.',
+};

@@ -1,11 +1,34 @@
-import type { Polyline, Region } from '../../geometry/index.ts';
-import type { StitchShape } from '../kind.ts';
+import {
+  fieldRows,
+  middleLine,
+  NearestPoints,
+  offset,
+  ringArea,
+  subtract,
+  type Polyline,
+  type Region,
+} from '../../geometry/index.ts';
+import type { StitchContext, StitchShape } from '../kind.ts';
+import { nearestEndFirst } from './fillOrder.ts';
 import { fillRows } from './fillRows.ts';
 
 const NO_SPOTS = new Float64Array(0);
 
-/** A region as rows to be worked in a line stitch, to and fro along a direction. */
-export function rowsAsLines(region: Region, angleRad: number, spacingMm: number): StitchShape {
+/** What decides how rows lie. */
+export type RowDirection = Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline'>;
+
+/** A region as rows to be worked in a line stitch: to and fro along a direction or field, or round and round inward. */
+export function rowsAsLines(region: Region, direction: RowDirection, spacingMm: number): StitchShape {
+  return { region: [], lines: rowsOf(region, direction, spacingMm), spots: NO_SPOTS };
+}
+
+function rowsOf(region: Region, direction: RowDirection, spacingMm: number): Polyline[] {
+  if (direction.followsOutline) return ringsInward(region, spacingMm);
+  if (direction.field) return toAndFro(fieldRows(region, direction.field, spacingMm));
+  return straightRows(region, direction.angleRad, spacingMm);
+}
+
+function straightRows(region: Region, angleRad: number, spacingMm: number): Polyline[] {
   const { blocks, ux, uy } = fillRows(region, angleRad, spacingMm);
   const lines: Polyline[] = [];
   for (const { rows, count } of blocks) {
@@ -16,5 +39,113 @@ export function rowsAsLines(region: Region, angleRad: number, spacingMm: number)
       lines.push({ points, closed: false });
     }
   }
-  return { region: [], lines, spots: NO_SPOTS };
+  return lines;
+}
+
+/** More rings than this lie in nothing that fits a hoop. */
+const MOST_RINGS = 2000;
+
+/** A gap between rings is worth a line of its own from this size on, in squares of the distance of rows. */
+const LEAST_GAP = 0.6;
+
+/** Rings that follow the outline inward; the gaps that they leave, in the middle and in necks, get a line along them. */
+function ringsInward(region: Region, spacingMm: number): Polyline[] {
+  const lines: Polyline[] = [];
+  let ring: Region = offset(region, -spacingMm / 2);
+  lines.push(...linesInGaps(region, ring, spacingMm));
+  for (let i = 0; i < MOST_RINGS && ring.length > 0; i++) {
+    lines.push(...ring.map((points) => ({ points, closed: true })));
+    const inner = offset(ring, -spacingMm);
+    lines.push(...linesInGaps(offset(ring, -spacingMm / 2), inner, spacingMm));
+    ring = inner;
+  }
+  return lines;
+}
+
+/** Lines along the middle of what thread on the rings does not reach. */
+function linesInGaps(around: Region, rings: Region, spacingMm: number): Polyline[] {
+  const gaps = rings.length > 0 ? subtract(around, offset(rings, spacingMm * 0.52)) : around;
+  return gaps.flatMap((gap): Polyline[] => {
+    const middle = Math.abs(ringArea(gap)) > LEAST_GAP * spacingMm * spacingMm ? middleLine([gap]) : null;
+    return middle ? [{ points: middle.points, closed: false }] : [];
+  });
+}
+
+/** Rows in the order of working, each from the end that is nearest to where the last one ended. */
+export function toAndFro(rows: readonly Polyline[]): Polyline[] {
+  const ends = Float64Array.from(
+    rows.flatMap(({ points }) => [points[0]!, points[1]!, points.at(-2)!, points.at(-1)!]),
+  );
+  return nearestEndFirst(ends).map((end) => {
+    const row = rows[end >> 1]!;
+    return end % 2 === 0 ? row : reversedLine(row);
+  });
+}
+
+/** Rows in the order of working, all begun from the same side as their neighbours. */
+export function sideBySide(rows: readonly Polyline[]): Polyline[] {
+  const middles = Float64Array.from(
+    rows.flatMap(({ points }) => [(points[0]! + points.at(-2)!) / 2, (points[1]! + points.at(-1)!) / 2]),
+  );
+  const waiting = new NearestPoints(middles);
+  const order: Polyline[] = [];
+  let [x, y] = farthestOut(middles);
+  let [hx, hy] = [0, 0];
+  for (let next = waiting.nearest(x, y); next !== null; next = waiting.nearest(x, y)) {
+    waiting.remove(next);
+    const row = rows[next]!;
+    const [dx, dy] = [row.points.at(-2)! - row.points[0]!, row.points.at(-1)! - row.points[1]!];
+    const isAgainst = dx * hx + dy * hy < 0;
+    order.push(isAgainst ? reversedLine(row) : row);
+    [hx, hy] = isAgainst ? [-dx, -dy] : [dx, dy];
+    [x, y] = [middles[2 * next]!, middles[2 * next + 1]!];
+  }
+  return order;
+}
+
+export function reversedLine({ points, closed }: Polyline): Polyline {
+  const out = new Float64Array(points.length);
+  for (let i = 0; i < points.length; i += 2) {
+    out[i] = points[points.length - 2 - i]!;
+    out[i + 1] = points[points.length - 1 - i]!;
+  }
+  return { points: out, closed };
+}
+
+/** The point farthest from the middle of all: where one can begin and not have to come back. */
+function farthestOut(points: Float64Array): [x: number, y: number] {
+  let [mx, my] = [0, 0];
+  for (let i = 0; i < points.length; i += 2)
+    [mx, my] = [mx + points[i]! / (points.length / 2), my + points[i + 1]! / (points.length / 2)];
+  let [x, y, far] = [mx, my, -1];
+  for (let i = 0; i < points.length; i += 2) {
+    const distance = Math.hypot(points[i]! - mx, points[i + 1]! - my);
+    if (distance > far) [x, y, far] = [points[i]!, points[i + 1]!, distance];
+  }
+  return [x, y];
+}
+
+/** The length along a polyline at each of its points. */
+export function lengthsOf(points: Float64Array): Float64Array {
+  const lengths = new Float64Array(points.length / 2);
+  for (let i = 1; i < lengths.length; i++) {
+    lengths[i] =
+      lengths[i - 1]! + Math.hypot(points[2 * i]! - points[2 * i - 2]!, points[2 * i + 1]! - points[2 * i - 1]!);
+  }
+  return lengths;
+}
+
+/** The place at a length along a polyline. */
+export function placeOn(points: Float64Array, lengths: Float64Array, mm: number): [x: number, y: number] {
+  let [low, high] = [0, lengths.length - 1];
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (lengths[middle]! <= mm) low = middle;
+    else high = middle;
+  }
+  const share = Math.min(1, Math.max(0, (mm - lengths[low]!) / (lengths[high]! - lengths[low]! || 1)));
+  return [
+    points[2 * low]! + share * (points[2 * high]! - points[2 * low]!),
+    points[2 * low + 1]! + share * (points[2 * high + 1]! - points[2 * low + 1]!),
+  ];
 }

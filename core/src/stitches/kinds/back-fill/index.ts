@@ -12,5 +12,5 @@ export const backFill = describeStitch({
   purpose: 'Firm, flat surfaces with an even grain.',
   params,
   work: (shape, values, context, sink) =>
-    workBack(rowsAsLines(shape.region, context.angleRad, values.spacingMm), values.stitchMm, sink),
+    workBack(rowsAsLines(shape.region, context, values.spacingMm), values.stitchMm, sink),
 });

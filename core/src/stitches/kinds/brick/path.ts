@@ -9,7 +9,7 @@ const SHORTEST = 0.3;
 export function workBrick(
   shape: StitchShape,
   { stitchMm, spacingMm }: { stitchMm: number; spacingMm: number },
-  { angleRad }: StitchContext,
+  context: StitchContext,
   sink: MoveSink,
 ): void {
   const divide = (u0: number, u1: number, row: number): BandStitch[] => {
@@ -26,5 +26,5 @@ export function workBrick(
     }
     return stitches;
   };
-  workBands(shape.region, angleRad, spacingMm, divide, sink);
+  workBands(shape.region, context, spacingMm, divide, sink);
 }

@@ -14,5 +14,5 @@ export const chainFill = describeStitch({
   isRaised: true,
   snags: true,
   work: (shape, values, context, sink) =>
-    workChain(rowsAsLines(shape.region, context.angleRad, values.spacingMm), values.stitchMm, context, sink),
+    workChain(rowsAsLines(shape.region, context, values.spacingMm), values.stitchMm, context, sink),
 });

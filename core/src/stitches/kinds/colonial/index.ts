@@ -1,10 +1,7 @@
 import { describeStitch } from '../../kind.ts';
-import { workKnots } from '../../shared/knot.ts';
+import { FIGURE_OF_EIGHT, workKnots } from '../../shared/knot.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
-
-/** A figure of eight takes as much thread as two wraps. */
-const FIGURE_OF_EIGHT = 2;
 
 export const colonial = describeStitch({
   ...RAISED_SPOT,

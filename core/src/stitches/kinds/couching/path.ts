@@ -8,7 +8,12 @@ const LAID_STEP_MM = 1;
 const TIE_REACH = 0.7;
 
 /** A thread laid along the whole line, then tied down at intervals by small stitches across it. */
-export function workCouching(shape: StitchShape, tieMm: number, { laidMm }: StitchContext, sink: MoveSink): void {
+export function workCouching(
+  shape: StitchShape,
+  tieMm: number,
+  { laidMm, heightMm }: StitchContext,
+  sink: MoveSink,
+): void {
   for (const line of shape.lines) {
     const laid: Place[] = [];
     const ties: Place[] = [];
@@ -26,11 +31,13 @@ export function workCouching(shape: StitchShape, tieMm: number, { laidMm }: Stit
     for (const { x, y } of laid.slice(1, -1)) sink.via(x, y);
     sink.down(last.x, last.y);
     const reach = TIE_REACH * laidMm;
+    sink.lift(heightMm);
     for (const { x, y, dx, dy } of ties.reverse()) {
       sink.travel();
       sink.stitch();
       sink.up(x - dy * reach, y + dx * reach);
       sink.down(x + dy * reach, y - dx * reach);
     }
+    sink.lift(0);
   }
 }

@@ -2,6 +2,7 @@ import { seededRandom, seedFrom } from '../../../measure/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { workBands, type BandStitch } from '../../shared/bands.ts';
+import { shadesOf } from '../../shared/shading.ts';
 
 /** Short stitches of the first row, and how much lengths differ in the later ones. */
 const SHORT = 0.62;
@@ -14,11 +15,11 @@ const SHORTEST = 0.35;
 export function workLongShort(
   shape: StitchShape,
   { stitchMm, spacingMm }: { stitchMm: number; spacingMm: number },
-  { angleRad, seed }: StitchContext,
+  context: StitchContext,
   sink: MoveSink,
 ): void {
   const divide = (u0: number, u1: number, row: number): BandStitch[] => {
-    const random = seededRandom(seedFrom(seed, String(row)));
+    const random = seededRandom(seedFrom(context.seed, String(row)));
     const stitches: BandStitch[] = [];
     let at = u0;
     for (let band = 0; at < u1; band++) {
@@ -31,5 +32,5 @@ export function workLongShort(
     }
     return stitches;
   };
-  workBands(shape.region, angleRad, spacingMm, divide, sink);
+  workBands(shape.region, context, spacingMm, divide, sink, shadesOf(context));
 }

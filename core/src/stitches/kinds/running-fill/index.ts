@@ -13,5 +13,5 @@ export const runningFill = describeStitch({
   params,
   coverWidths: 0,
   work: (shape, values, context, sink) =>
-    workRunning(rowsAsLines(shape.region, context.angleRad, values.spacingMm), values, sink),
+    workRunning(rowsAsLines(shape.region, context, values.spacingMm), values, sink),
 });

@@ -10,7 +10,6 @@ export const seed = describeStitch({
   otherNames: ['seeding', 'speckling', 'rice grain stitch'],
   purpose: 'A light scatter: sand, shade, far-off texture.',
   params,
-  hasDirection: false,
   followsCurves: true,
   coverWidths: 0,
   start: 'Two tiny stitches on one spot, covered by the first seed.',

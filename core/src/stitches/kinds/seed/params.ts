@@ -23,4 +23,14 @@ export const params = {
     default: 8,
     hint: 'Few for a light scatter, many for shade.',
   },
+  lie: {
+    type: 'choice',
+    label: 'Each lies',
+    options: [
+      { value: 'any', label: 'any which way' },
+      { value: 'direction', label: 'about along the direction' },
+    ],
+    default: 'any',
+    hint: 'Any which way for sand; along a direction for fur, grass and moving water.',
+  },
 } as const satisfies ParamTable;

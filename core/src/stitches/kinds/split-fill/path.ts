@@ -1,5 +1,7 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { rowsAsLines } from '../../shared/rowsAsLines.ts';
+import { workSplit } from '../../shared/splitLine.ts';
 import { fillRows } from '../../shared/fillRows.ts';
 import { SPLIT_ADVANCE, splitEnd } from '../../shared/splitSteps.ts';
 
@@ -10,10 +12,13 @@ const STAGGER = [1, 1 / 3, 2 / 3] as const;
 export function workSplitFill(
   shape: StitchShape,
   { stitchMm, spacingMm }: { stitchMm: number; spacingMm: number },
-  { angleRad }: StitchContext,
+  context: StitchContext,
   sink: MoveSink,
 ): void {
-  const { blocks, ux, uy } = fillRows(shape.region, angleRad, spacingMm);
+  if (context.field || context.followsOutline) {
+    return workSplit(rowsAsLines(shape.region, context, spacingMm), stitchMm, sink);
+  }
+  const { blocks, ux, uy } = fillRows(shape.region, context.angleRad, spacingMm);
   for (const { rows, count } of blocks) {
     sink.travel();
     for (let k = 0; k < count; k++) {

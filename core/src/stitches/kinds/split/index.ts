@@ -2,7 +2,7 @@ import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workSplit } from './path.ts';
+import { workSplit } from '../../shared/splitLine.ts';
 
 export const split = describeStitch({
   ...FLAT_LINE,

@@ -13,7 +13,7 @@ export const stemFill = describeStitch({
   params,
   work: (shape, values, context, sink) =>
     workStem(
-      rowsAsLines(shape.region, context.angleRad, values.spacingMm),
+      rowsAsLines(shape.region, context, values.spacingMm),
       { stitchMm: values.stitchMm, side: 'right' },
       context,
       sink,

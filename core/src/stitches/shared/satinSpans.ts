@@ -1,18 +1,21 @@
-import type { StitchContext, StitchShape } from '../../kind.ts';
-import type { MoveSink } from '../../moves.ts';
-import { fillRows, type RowBlock } from '../../shared/fillRows.ts';
+import { fieldRows, type DirectionField, type Region } from '../../geometry/index.ts';
+import type { StitchContext } from '../kind.ts';
+import type { MoveSink } from '../moves.ts';
+import { fillRows, type RowBlock } from './fillRows.ts';
+import { sideBySide } from './rowsAsLines.ts';
 
 /** Fewer rows than this are worked straight through, whatever the school. */
 const FEWEST_FROM_MIDDLE = 6;
 
 /** From edge to edge along the direction, back to the first side underneath. */
 export function workSatin(
-  shape: StitchShape,
+  region: Region,
   { spacingMm, from }: { spacingMm: number; from: 'middle' | 'edge' },
-  { angleRad }: StitchContext,
+  { angleRad, field }: StitchContext,
   sink: MoveSink,
 ): void {
-  const { blocks, ux, uy } = fillRows(shape.region, angleRad, spacingMm);
+  if (field) return workSatinAlong(region, spacingMm, field, sink);
+  const { blocks, ux, uy } = fillRows(region, angleRad, spacingMm);
   for (const block of blocks) {
     sink.travel();
     const workRows = (first: number, last: number, step: number): void =>
@@ -41,5 +44,15 @@ function writeRows(
     sink.stitch();
     sink.up(u0 * ux - v * uy, u0 * uy + v * ux);
     sink.down(u1 * ux - v * uy, u1 * uy + v * ux);
+  }
+}
+
+/** Straight spans in directions that turn from place to place: each begins on the side where its neighbour did. */
+function workSatinAlong(region: Region, spacingMm: number, field: DirectionField, sink: MoveSink): void {
+  for (const { points } of sideBySide(fieldRows(region, field, spacingMm, { straight: true }))) {
+    sink.travel();
+    sink.stitch();
+    sink.up(points[0]!, points[1]!);
+    sink.down(points.at(-2)!, points.at(-1)!);
   }
 }

@@ -1,7 +1,7 @@
-import type { StitchShape } from '../../kind.ts';
-import type { MoveSink } from '../../moves.ts';
-import { forEachRun } from '../../shared/alongLines.ts';
-import { SPLIT_ADVANCE, splitEnd } from '../../shared/splitSteps.ts';
+import type { StitchShape } from '../kind.ts';
+import type { MoveSink } from '../moves.ts';
+import { forEachRun } from './alongLines.ts';
+import { SPLIT_ADVANCE, splitEnd } from './splitSteps.ts';
 
 /** Forward a stitch, up through the last third of it, forward again. */
 export function workSplit(shape: StitchShape, stitchMm: number, sink: MoveSink): void {

@@ -1,0 +1,105 @@
+import { sampleBox } from './middleLine.ts';
+import type { Polyline, Region } from './shapes.ts';
+
+/** Which way stitches lie at each place. A direction is axial: turned by half a turn it is the same. */
+export interface DirectionField {
+  /** The direction at a place, from the x axis, anticlockwise as seen, in (−π/2, π/2]. */
+  angleAt(x: number, y: number): number;
+}
+
+/** Samples of all guides together, at the most. */
+const MOST_SAMPLES = 240;
+/** How fast a guide's say falls off with distance: the power of the distance. */
+const FALL_OFF = 3;
+/** A field is worked out on a grid of so many cells to a side, and read off between them. */
+const GRID = 36;
+
+/** Everything runs from or to one point. */
+export function radialField(centreX: number, centreY: number): DirectionField {
+  return { angleAt: (x, y) => Math.atan2(-(y - centreY), x - centreX) };
+}
+
+/**
+ * Directions that follow guides, smoothly in between: each place takes the mean of the guides' directions, weighted by
+ * nearness. Angles are averaged doubled, as a direction and its opposite are one.
+ * @param turnRad turns the whole field: a quarter turn makes stitches lie across the guides
+ */
+export function guidedField(guides: readonly Polyline[], region: Region, turnRad = 0): DirectionField {
+  const samples = samplesOf(guides);
+  const { x: x0, y: y0, width, height } = sampleBox(region);
+  const columns = GRID + 1;
+  const cosines = new Float64Array(columns * columns);
+  const sines = new Float64Array(columns * columns);
+  for (let r = 0; r < columns; r++) {
+    for (let c = 0; c < columns; c++) {
+      const mean = meanDirection(samples, x0 + (c * width) / GRID, y0 + (r * height) / GRID);
+      cosines[r * columns + c] = mean[0];
+      sines[r * columns + c] = mean[1];
+    }
+  }
+  const read = (grid: Float64Array, u: number, v: number): number => {
+    const [c, r] = [Math.min(GRID - 1, Math.floor(u)), Math.min(GRID - 1, Math.floor(v))];
+    const [s, t] = [u - c, v - r];
+    const at = r * columns + c;
+    return (
+      (grid[at]! * (1 - s) + grid[at + 1]! * s) * (1 - t) +
+      (grid[at + columns]! * (1 - s) + grid[at + columns + 1]! * s) * t
+    );
+  };
+  const within = (value: number): number => Math.min(GRID, Math.max(0, value));
+  return {
+    angleAt: (x, y) => {
+      const [u, v] = [within(((x - x0) / width) * GRID), within(((y - y0) / height) * GRID)];
+      return Math.atan2(read(sines, u, v), read(cosines, u, v)) / 2 + turnRad;
+    },
+  };
+}
+
+interface Sample {
+  readonly x: number;
+  readonly y: number;
+  /** Cosine and sine of the doubled angle. */
+  readonly c: number;
+  readonly s: number;
+  readonly weight: number;
+}
+
+function samplesOf(guides: readonly Polyline[]): Sample[] {
+  const edges: [ax: number, ay: number, bx: number, by: number, length: number][] = [];
+  for (const { points, closed } of guides) {
+    const count = points.length / 2;
+    for (let i = 0; i < (closed ? count : count - 1); i++) {
+      const j = (i + 1) % count;
+      const edge = [points[2 * i]!, points[2 * i + 1]!, points[2 * j]!, points[2 * j + 1]!] as const;
+      const length = Math.hypot(edge[2] - edge[0], edge[3] - edge[1]);
+      if (length > 1e-9) edges.push([...edge, length]);
+    }
+  }
+  const step = Math.max(1e-6, edges.reduce((sum, edge) => sum + edge[4], 0) / MOST_SAMPLES);
+  return edges.flatMap(([ax, ay, bx, by, length]) => {
+    const pieces = Math.max(1, Math.round(length / step));
+    const double = 2 * Math.atan2(-(by - ay), bx - ax);
+    return Array.from({ length: pieces }, (_, k) => {
+      const share = (k + 0.5) / pieces;
+      return {
+        x: ax + share * (bx - ax),
+        y: ay + share * (by - ay),
+        c: Math.cos(double),
+        s: Math.sin(double),
+        weight: length / pieces,
+      };
+    });
+  });
+}
+
+function meanDirection(samples: readonly Sample[], x: number, y: number): [cosine: number, sine: number] {
+  let [c, s] = [0, 0];
+  for (const sample of samples) {
+    const distance2 = (sample.x - x) ** 2 + (sample.y - y) ** 2 + 1e-4;
+    const weight = sample.weight / distance2 ** (FALL_OFF / 2);
+    c += weight * sample.c;
+    s += weight * sample.s;
+  }
+  const length = Math.hypot(c, s);
+  return length > 1e-12 ? [c / length, s / length] : [1, 0];
+}

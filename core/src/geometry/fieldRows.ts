@@ -1,0 +1,245 @@
+import type { DirectionField } from './directionField.ts';
+import { distanceToOutline, sampleBox } from './middleLine.ts';
+import { boxOf, isInside, type Polyline, type Region } from './shapes.ts';
+import { simplifyRegion } from './simplify.ts';
+
+/**
+ * Rows end where they crowd (nearer than `crowded` to another), and a new one begins wherever the cloth would show (further
+ * than `open` from every other). In distances of neighbours.
+ */
+const ROOM = { crowded: 0.45, beside: 0.72, open: 0.6 } as const;
+/** Rows are traced in steps of this share of their distance. */
+const STEP = 0.5;
+/** Rows shorter than this are left to their neighbours, in distances of neighbours. */
+const SHORTEST = 1.2;
+const WOBBLE_MM = 0.03;
+
+export interface FieldRowOptions {
+  /** Each row is one straight line in the direction of its first place, as satin is. */
+  readonly straight?: boolean;
+}
+
+/**
+ * Covers a region with rows that follow a field, evenly spaced (Jobard and Lefer 1997). Where rows converge every other
+ * one ends; where they spread, new ones begin. All run the same way as their neighbours.
+ * @returns open polylines in no particular order
+ */
+export function fieldRows(
+  region: Region,
+  field: DirectionField,
+  spacingMm: number,
+  options: FieldRowOptions = {},
+): Polyline[] {
+  const outline = simplifyRegion(region, WOBBLE_MM);
+  if (!boxOf(outline)) return [];
+  const tracer = new Tracer(outline, field, spacingMm, options.straight ?? false);
+  const queue: Float64Array[] = [];
+  const take = (x: number, y: number, room: number): void => {
+    if (!tracer.isFree(x, y, room * spacingMm)) return;
+    const row = tracer.trace(x, y);
+    if (row) queue.push(row);
+  };
+  for (const [x, y] of tracer.openPlaces()) {
+    take(x, y, ROOM.open);
+    for (let row = queue.shift(); row; row = queue.shift()) {
+      for (let i = 0; i + 3 < row.length; i += 2) {
+        const [dx, dy] = [row[i + 2]! - row[i]!, row[i + 3]! - row[i + 1]!];
+        const length = Math.hypot(dx, dy) || 1;
+        const [nx, ny] = [(-dy / length) * spacingMm, (dx / length) * spacingMm];
+        for (const side of [1, -1]) {
+          const [sx, sy] = [row[i]! + side * nx, row[i + 1]! + side * ny];
+          if (tracer.isInside(sx, sy)) take(sx, sy, ROOM.beside);
+        }
+      }
+    }
+  }
+  return tracer.rows.map((points) => ({ points, closed: false }));
+}
+
+class Tracer {
+  readonly rows: Float64Array[] = [];
+  private readonly cellMm: number;
+  private readonly columns: number;
+  private readonly rowsOfCells: number;
+  private readonly x0: number;
+  private readonly y0: number;
+  /** Places on rows, by cell: `x, y` flat, and the row each belongs to. */
+  private readonly cells: number[][];
+  private readonly mask: Uint8Array;
+
+  constructor(
+    private readonly region: Region,
+    private readonly field: DirectionField,
+    private readonly spacingMm: number,
+    private readonly straight: boolean,
+  ) {
+    const { x, y, width, height } = sampleBox(region);
+    this.cellMm = Math.max(spacingMm, Math.sqrt((width * height) / 4e6));
+    this.x0 = x - this.cellMm;
+    this.y0 = y - this.cellMm;
+    this.columns = Math.ceil(width / this.cellMm) + 3;
+    this.rowsOfCells = Math.ceil(height / this.cellMm) + 3;
+    this.cells = new Array<number[]>(this.columns * this.rowsOfCells);
+    this.mask = this.coarseMask();
+  }
+
+  /** Places over the region, close enough together that no open patch is missed; the widest place comes first. */
+  *openPlaces(): Generator<[x: number, y: number]> {
+    const step = this.cellMm / 2;
+    let best: [number, number] | null = null;
+    let widest = 0;
+    const coarse = Math.max(step, Math.sqrt(this.columns * this.rowsOfCells) * this.cellMm * 0.05);
+    for (let y = this.y0; y < this.y0 + this.rowsOfCells * this.cellMm; y += coarse) {
+      for (let x = this.x0; x < this.x0 + this.columns * this.cellMm; x += coarse) {
+        if (!this.isInside(x, y)) continue;
+        const room = distanceToOutline(this.region, x, y);
+        if (room > widest) [best, widest] = [[x, y], room];
+      }
+    }
+    if (best) yield best;
+    for (let r = 0; r < this.rowsOfCells * 2; r++) {
+      for (let c = 0; c < this.columns * 2; c++) {
+        const [x, y] = [this.x0 + (c + 0.5) * step, this.y0 + (r + 0.5) * step];
+        if (this.isInside(x, y)) yield [x, y];
+      }
+    }
+  }
+
+  isInside(x: number, y: number): boolean {
+    const known = this.mask[this.cellAt(x, y)];
+    return known === 2 || (known === 1 && isInside(this.region, x, y));
+  }
+
+  /** Whether no row comes nearer than a distance. */
+  isFree(x: number, y: number, distanceMm: number, except = -1): boolean {
+    const [c, r] = [Math.floor((x - this.x0) / this.cellMm), Math.floor((y - this.y0) / this.cellMm)];
+    const limit = distanceMm * distanceMm;
+    for (let j = Math.max(0, r - 1); j <= Math.min(this.rowsOfCells - 1, r + 1); j++) {
+      for (let i = Math.max(0, c - 1); i <= Math.min(this.columns - 1, c + 1); i++) {
+        const cell = this.cells[j * this.columns + i];
+        if (!cell) continue;
+        for (let k = 0; k < cell.length; k += 3) {
+          if (cell[k + 2] === except) continue;
+          const [dx, dy] = [cell[k]! - x, cell[k + 1]! - y];
+          if (dx * dx + dy * dy < limit) return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  /** Traces a row through a place, both ways, and keeps it; null where it would be too short. */
+  trace(x: number, y: number): Float64Array | null {
+    const start = this.field.angleAt(x, y);
+    const back = this.walk(x, y, start + Math.PI);
+    const on = this.walk(x, y, start);
+    const points: number[] = [];
+    for (let i = back.length - 2; i >= 0; i -= 2) points.push(back[i]!, back[i + 1]!);
+    points.push(x, y, ...on);
+    const row = Float64Array.from(points);
+    const length = Math.hypot(row.at(-2)! - row[0]!, row.at(-1)! - row[1]!);
+    this.keep(row);
+    if (length < SHORTEST * this.spacingMm) return null;
+    this.rows.push(row);
+    return row;
+  }
+
+  private walk(x: number, y: number, heading: number): number[] {
+    const step = STEP * this.spacingMm;
+    const most = (4 * (this.columns + this.rowsOfCells) * this.cellMm) / step;
+    const points: number[] = [];
+    let angle = heading;
+    for (let i = 0; i < most; i++) {
+      // A midpoint step keeps to curved fields.
+      if (!this.straight) {
+        angle = this.turned(x, y, angle);
+        angle = this.turned(x + (Math.cos(angle) * step) / 2, y - (Math.sin(angle) * step) / 2, angle);
+      }
+      const [dx, dy] = [Math.cos(angle) * step, -Math.sin(angle) * step];
+      const [nx, ny] = [x + dx, y + dy];
+      if (!this.isInside(nx, ny)) {
+        const share = this.lastInside(x, y, dx, dy);
+        if (share > 0.05) points.push(x + share * dx, y + share * dy);
+        break;
+      }
+      if (!this.isFree(nx, ny, ROOM.crowded * this.spacingMm)) break;
+      if (!this.straight && i > 8 && this.meetsItself(points, nx, ny)) break;
+      points.push(nx, ny);
+      [x, y] = [nx, ny];
+    }
+    return points;
+  }
+
+  /** A row that follows a ring ends before it lies on its own beginning. */
+  private meetsItself(points: readonly number[], x: number, y: number): boolean {
+    const near = ROOM.beside * this.spacingMm;
+    for (let i = 0; i < points.length - 12; i += 2) {
+      if (Math.hypot(points[i]! - x, points[i + 1]! - y) < near) return true;
+    }
+    return false;
+  }
+
+  /** The direction at a place, the way round that goes on from a heading. */
+  private turned(x: number, y: number, heading: number): number {
+    const angle = this.field.angleAt(x, y);
+    return Math.cos(angle - heading) < 0 ? angle + Math.PI : angle;
+  }
+
+  private lastInside(x: number, y: number, dx: number, dy: number): number {
+    let [low, high] = [0, 1];
+    for (let i = 0; i < 12; i++) {
+      const middle = (low + high) / 2;
+      if (isInside(this.region, x + middle * dx, y + middle * dy)) low = middle;
+      else high = middle;
+    }
+    return low;
+  }
+
+  /** Rows are remembered at places close enough together that nothing slips between them. */
+  private keep(row: Float64Array): void {
+    const number = this.rows.length;
+    for (let i = 0; i < row.length; i += 2) this.mark(row[i]!, row[i + 1]!, number);
+  }
+
+  private mark(x: number, y: number, number: number): void {
+    const at = this.cellAt(x, y);
+    (this.cells[at] ??= []).push(x, y, number);
+  }
+
+  private cellAt(x: number, y: number): number {
+    const c = Math.floor((x - this.x0) / this.cellMm);
+    const r = Math.floor((y - this.y0) / this.cellMm);
+    if (c < 0 || r < 0 || c >= this.columns || r >= this.rowsOfCells) return 0;
+    return r * this.columns + c;
+  }
+
+  /** Which cells lie wholly inside (2), may be cut by the outline (1), or lie outside (0). */
+  private coarseMask(): Uint8Array {
+    const mask = new Uint8Array(this.columns * this.rowsOfCells);
+    const { cellMm } = this;
+    for (const ring of this.region) {
+      for (let i = 0; i < ring.length; i += 2) {
+        const j = (i + 2) % ring.length;
+        const pieces = Math.ceil(Math.hypot(ring[j]! - ring[i]!, ring[j + 1]! - ring[i + 1]!) / (cellMm / 2)) + 1;
+        for (let k = 0; k <= pieces; k++) {
+          const x = ring[i]! + ((ring[j]! - ring[i]!) * k) / pieces;
+          const y = ring[i + 1]! + ((ring[j + 1]! - ring[i + 1]!) * k) / pieces;
+          const at = this.cellAt(x, y);
+          for (const near of [at, at - 1, at + 1, at - this.columns, at + this.columns]) mask[near] = 1;
+        }
+      }
+    }
+    for (let r = 0; r < this.rowsOfCells; r++) {
+      let inside: boolean | null = null;
+      for (let c = 0; c < this.columns; c++) {
+        const at = r * this.columns + c;
+        if (mask[at] === 1) inside = null;
+        else {
+          inside ??= isInside(this.region, this.x0 + (c + 0.5) * cellMm, this.y0 + (r + 0.5) * cellMm);
+          mask[at] = inside ? 2 : 0;
+        }
+      }
+    }
+    return mask;
+  }
+}

@@ -1,0 +1,277 @@
+import { Delaunay } from 'd3-delaunay';
+import {
+  boxOf,
+  isInside,
+  regionArea,
+  regionPerimeter,
+  ringArea,
+  type Point,
+  type Polyline,
+  type Region,
+} from './shapes.ts';
+
+/** The line along the middle of a shape, from end to end, and how wide the shape is at each of its points. */
+export interface MiddleLine extends Polyline {
+  /** The local width (mm) at each point: twice the distance to the outline. */
+  readonly widthsMm: Float64Array;
+}
+
+/** A branch that leaves less outline than this beside its chord is a wobble of the outline, as a share of the mean width. */
+const WOBBLE = 0.35;
+const FEWEST_SAMPLES = 60;
+const MOST_SAMPLES = 420;
+/** The outline is sampled this many times over its mean width. */
+const PER_WIDTH = 8;
+const SMOOTHINGS = 6;
+const POINTS = 48;
+
+/**
+ * The middle line of a region's largest outline: Voronoi corners of its sampled boundary, pruned, the longest path through
+ * what is left, drawn out to the outline at both ends (medial axis; Attali and Montanvert 1997). Null where there is none.
+ */
+export function middleLine(region: Region): MiddleLine | null {
+  const rings = largest(region);
+  if (rings.length === 0) return null;
+  const perimeter = regionPerimeter(rings);
+  const widthMm = (2 * regionArea(rings)) / perimeter;
+  if (!(widthMm > 1e-3)) return null;
+  const step = perimeter / Math.min(MOST_SAMPLES, Math.max(FEWEST_SAMPLES, (perimeter / widthMm) * PER_WIDTH));
+  const samples = sampled(rings, step);
+  const tree = medialAxis(rings, samples, WOBBLE * widthMm);
+  const path = longestPath(tree);
+  if (path.length < 2) return null;
+  const points = path.map((node) => tree.places[node]!);
+  const ends = drawnOut(points, rings, widthMm);
+  return finished(ends, rings);
+}
+
+/** The largest outline of a region with the holes in it. */
+function largest(region: Region): Region {
+  const turn = Math.sign(region.reduce((sum, ring) => sum + ringArea(ring), 0)) || 1;
+  const outlines = region.filter((ring) => ringArea(ring) * turn > 0);
+  if (outlines.length === 0) return [];
+  const outline = outlines.reduce((a, b) => (Math.abs(ringArea(b)) > Math.abs(ringArea(a)) ? b : a));
+  const holes = region.filter((ring) => ringArea(ring) * turn < 0 && isInside([outline], ring[0]!, ring[1]!));
+  return [outline, ...holes];
+}
+
+interface Samples {
+  readonly points: Float64Array;
+  readonly ring: Int32Array;
+  /** Length along its ring to each sample, and of each ring. */
+  readonly at: Float64Array;
+  readonly ringMm: readonly number[];
+}
+
+function sampled(rings: Region, step: number): Samples {
+  const points: number[] = [];
+  const ring: number[] = [];
+  const at: number[] = [];
+  const ringMm: number[] = [];
+  rings.forEach((corners, r) => {
+    let [length, next] = [0, 0];
+    for (let i = 0; i < corners.length; i += 2) {
+      const j = (i + 2) % corners.length;
+      const [ax, ay, bx, by] = [corners[i]!, corners[i + 1]!, corners[j]!, corners[j + 1]!];
+      const edge = Math.hypot(bx - ax, by - ay);
+      for (; next < length + edge; next += step) {
+        const share = (next - length) / edge;
+        points.push(ax + share * (bx - ax), ay + share * (by - ay));
+        ring.push(r);
+        at.push(next);
+      }
+      length += edge;
+    }
+    ringMm.push(length);
+  });
+  return { points: Float64Array.from(points), ring: Int32Array.from(ring), at: Float64Array.from(at), ringMm };
+}
+
+interface Axis {
+  readonly places: readonly Point[];
+  readonly links: readonly (readonly { readonly to: number; readonly mm: number }[])[];
+}
+
+function medialAxis(rings: Region, { points, ring, at, ringMm }: Samples, wobbleMm: number): Axis {
+  // The triangulation rewrites its points when they lie in a row: it gets its own.
+  const { triangles, halfedges } = new Delaunay(points.slice());
+  const count = triangles.length / 3;
+  const places = Array.from({ length: count }, (_, t) => circumcentre(points, triangles, t));
+  const inside = places.map(({ x, y }) => Number.isFinite(x + y) && isInside(rings, x, y));
+  const links: { to: number; mm: number }[][] = places.map(() => []);
+  for (let e = 0; e < halfedges.length; e++) {
+    const twin = halfedges[e]!;
+    if (twin < e) continue;
+    const [a, b] = [Math.floor(e / 3), Math.floor(twin / 3)];
+    if (!inside[a] || !inside[b]) continue;
+    const [p, q] = [triangles[e]!, triangles[e % 3 === 2 ? e - 2 : e + 1]!];
+    const chord = Math.hypot(points[2 * p]! - points[2 * q]!, points[2 * p + 1]! - points[2 * q + 1]!);
+    const apart = Math.abs(at[p]! - at[q]!);
+    const along = ring[p] === ring[q] ? Math.min(apart, ringMm[ring[p]!]! - apart) : Infinity;
+    if (along - chord < wobbleMm) continue;
+    const mm = Math.hypot(places[a]!.x - places[b]!.x, places[a]!.y - places[b]!.y);
+    links[a]!.push({ to: b, mm });
+    links[b]!.push({ to: a, mm });
+  }
+  if (links.every((list) => list.length === 0)) return widestPlaces(places, inside);
+  return { places, links };
+}
+
+/** A shape as round as a coin has no axis: its middle stands for it, drawn out to either side later. */
+function widestPlaces(places: readonly Point[], inside: readonly boolean[]): Axis {
+  const kept = places.filter((_, i) => inside[i]);
+  const middle = { x: mean(kept.map(({ x }) => x)), y: mean(kept.map(({ y }) => y)) };
+  const near = { x: middle.x, y: middle.y - 1e-3 };
+  return kept.length === 0
+    ? { places: [], links: [] }
+    : { places: [middle, near], links: [[{ to: 1, mm: 1e-3 }], [{ to: 0, mm: 1e-3 }]] };
+}
+
+function mean(values: readonly number[]): number {
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
+}
+
+function circumcentre(points: Float64Array, triangles: Uint32Array, t: number): Point {
+  const at = (k: number): [number, number] => [
+    points[2 * triangles[3 * t + k]!]!,
+    points[2 * triangles[3 * t + k]! + 1]!,
+  ];
+  const [ax, ay] = at(0);
+  const [bx, by] = at(1).map((value, k) => value - (k ? ay : ax)) as [number, number];
+  const [cx, cy] = at(2).map((value, k) => value - (k ? ay : ax)) as [number, number];
+  const d = 2 * (bx * cy - by * cx);
+  const [b2, c2] = [bx * bx + by * by, cx * cx + cy * cy];
+  return { x: ax + (cy * b2 - by * c2) / d, y: ay + (bx * c2 - cx * b2) / d };
+}
+
+/** The longest of all shortest paths of the axis, found by walking twice to the farthest node of its largest piece. */
+function longestPath({ places, links }: Axis): number[] {
+  let best: number[] = [];
+  let bestMm = -1;
+  const seen = new Uint8Array(places.length);
+  for (let start = 0; start < places.length; start++) {
+    if (seen[start] || links[start]!.length === 0) continue;
+    const first = farthest(links, start);
+    for (const node of first.reached) seen[node] = 1;
+    const second = farthest(links, first.node);
+    if (second.mm > bestMm) [best, bestMm] = [second.path, second.mm];
+  }
+  return best;
+}
+
+function farthest(
+  links: Axis['links'],
+  start: number,
+): { node: number; mm: number; path: number[]; reached: number[] } {
+  const mm = new Map<number, number>([[start, 0]]);
+  const from = new Map<number, number>();
+  const queue = [start];
+  while (queue.length > 0) {
+    const node = queue.shift()!;
+    for (const link of links[node]!) {
+      const way = mm.get(node)! + link.mm;
+      if (way >= (mm.get(link.to) ?? Infinity) - 1e-12) continue;
+      mm.set(link.to, way);
+      from.set(link.to, node);
+      queue.push(link.to);
+    }
+  }
+  const node = [...mm].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
+  const path = [node];
+  for (let at = from.get(node); at !== undefined; at = from.get(at)) path.push(at);
+  return { node, mm: mm.get(node)!, path, reached: [...mm.keys()] };
+}
+
+/** The axis stops short of the tips by about a radius: both ends go on to the outline. */
+function drawnOut(points: readonly Point[], rings: Region, widthMm: number): Point[] {
+  const line = [...points];
+  for (let end = 0; end < 2; end++) {
+    const tip = line.at(-1)!;
+    // Far enough back to know where the line is heading, whatever the last few corners do.
+    const back = [...line].reverse().find((p) => Math.hypot(p.x - tip.x, p.y - tip.y) > widthMm / 2) ?? line[0]!;
+    const length = Math.hypot(tip.x - back.x, tip.y - back.y) || 1;
+    const reach = reachInside(rings, tip.x, tip.y, (tip.x - back.x) / length, (tip.y - back.y) / length);
+    if (reach > 1e-6)
+      line.push({ x: tip.x + ((tip.x - back.x) / length) * reach, y: tip.y + ((tip.y - back.y) / length) * reach });
+    line.reverse();
+  }
+  return line;
+}
+
+/** How far one can go from a point in a direction (a unit vector) before the outline is met, mm; 0 where it never is. */
+export function reachInside(region: Region, x: number, y: number, dx: number, dy: number): number {
+  let nearest = Infinity;
+  for (const ring of region) {
+    for (let i = 0; i < ring.length; i += 2) {
+      const j = (i + 2) % ring.length;
+      const [ax, ay, ex, ey] = [ring[i]! - x, ring[i + 1]! - y, ring[j]! - ring[i]!, ring[j + 1]! - ring[i + 1]!];
+      const cross = dx * ey - dy * ex;
+      if (Math.abs(cross) < 1e-12) continue;
+      const along = (ax * ey - ay * ex) / cross;
+      const share = (ax * dy - ay * dx) / cross;
+      if (along > 1e-9 && share >= 0 && share <= 1 && along < nearest) nearest = along;
+    }
+  }
+  return Number.isFinite(nearest) ? nearest : 0;
+}
+
+/** Evenly spaced, smoothed between its ends, and measured. */
+function finished(points: readonly Point[], rings: Region): MiddleLine {
+  let even = evenly(points, POINTS);
+  for (let i = 0; i < SMOOTHINGS; i++) {
+    even = even.map((p, k) => {
+      if (k === 0 || k === even.length - 1) return p;
+      const [a, b] = [even[k - 1]!, even[k + 1]!];
+      return { x: (a.x + 2 * p.x + b.x) / 4, y: (a.y + 2 * p.y + b.y) / 4 };
+    });
+  }
+  const flat = Float64Array.from(even.flatMap(({ x, y }) => [x, y]));
+  return {
+    points: flat,
+    closed: false,
+    widthsMm: Float64Array.from(even, ({ x, y }) => 2 * distanceToOutline(rings, x, y)),
+  };
+}
+
+function evenly(points: readonly Point[], count: number): Point[] {
+  const lengths = [0];
+  for (let i = 1; i < points.length; i++) {
+    lengths.push(lengths[i - 1]! + Math.hypot(points[i]!.x - points[i - 1]!.x, points[i]!.y - points[i - 1]!.y));
+  }
+  const total = lengths.at(-1)!;
+  let edge = 0;
+  return Array.from({ length: count }, (_, k) => {
+    const at = (total * k) / (count - 1);
+    while (edge < points.length - 2 && lengths[edge + 1]! < at) edge++;
+    const span = lengths[edge + 1]! - lengths[edge]! || 1;
+    const share = Math.min(1, (at - lengths[edge]!) / span);
+    const [a, b] = [points[edge]!, points[edge + 1]!];
+    return { x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) };
+  });
+}
+
+/** The distance from a point to the nearest edge of a region, mm. */
+export function distanceToOutline(region: Region, x: number, y: number): number {
+  let least = Infinity;
+  for (const ring of region) {
+    for (let i = 0; i < ring.length; i += 2) {
+      const j = (i + 2) % ring.length;
+      const [ax, ay, ex, ey] = [ring[i]!, ring[i + 1]!, ring[j]! - ring[i]!, ring[j + 1]! - ring[i + 1]!];
+      const length2 = ex * ex + ey * ey;
+      const t = length2 > 0 ? Math.min(1, Math.max(0, ((x - ax) * ex + (y - ay) * ey) / length2)) : 0;
+      least = Math.min(least, (x - ax - t * ex) ** 2 + (y - ay - t * ey) ** 2);
+    }
+  }
+  return Math.sqrt(least);
+}
+
+/** The box of a region grown to hold something, so that fields can be sampled over it. */
+export function sampleBox(region: Region): { x: number; y: number; width: number; height: number } {
+  const box = boxOf(region) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
+  return {
+    x: box.minX,
+    y: box.minY,
+    width: Math.max(1e-6, box.maxX - box.minX),
+    height: Math.max(1e-6, box.maxY - box.minY),
+  };
+}

@@ -1,0 +1,120 @@
+import { middleOf, type PlacedShape } from '../drawing/index.ts';
+import { guidedField, mapPoints, offset, radialField, type Polyline } from '../geometry/index.ts';
+import type { Part, Pass, PassRole } from '../piece/index.ts';
+import { stitchKind, type StitchContext, type StitchId, type StitchShape, type WorkedOn } from '../stitches/index.ts';
+
+/** A round area up to this wide is worked by a spot stitch as one stitch at its middle, mm. */
+const WIDEST_SPOT_MM = 4;
+/** An area is round where its widest circle fills at least this share of it. */
+const ROUND_SHARE = 0.8;
+
+/** Whether an area is so small and round that one spot stitch can stand for it. */
+export function isSmallRound({ kind, areaMm2, widest }: PlacedShape): boolean {
+  if (kind !== 'area' || !widest) return false;
+  const isRound = Math.PI * widest.r ** 2 >= ROUND_SHARE * areaMm2;
+  return isRound && 2 * Math.sqrt(areaMm2 / Math.PI) <= WIDEST_SPOT_MM;
+}
+
+/** The roles that a pass can have on a part of a kind. */
+export function rolesOn(kind: Part['kind']): readonly PassRole[] {
+  if (kind === 'area') return ['padding', 'edge', 'filling', 'outline', 'vein', 'accent'];
+  return kind === 'line' ? ['padding', 'filling', 'accent'] : ['filling'];
+}
+
+/** What a pass of a role is worked on. */
+function target(role: PassRole, kind: Part['kind']): WorkedOn {
+  if (role === 'accent') return 'spot';
+  if (role === 'padding' || role === 'filling') return kind;
+  return 'line';
+}
+
+/** Whether a stitch can be worked on a part, as a layer of a role. */
+export function canWork(stitch: StitchId, placed: PlacedShape, role: PassRole = 'filling'): boolean {
+  if (!rolesOn(placed.kind).includes(role)) return false;
+  const { worksOn } = stitchKind(stitch);
+  return worksOn === target(role, placed.kind) || (role === 'filling' && worksOn === 'spot' && isSmallRound(placed));
+}
+
+/** What lies below a pass in its part. */
+export interface Below {
+  /** How far padding below is set in from the outline, mm: the next layer goes further in. */
+  readonly insetMm: number;
+  /** How high the layers below stand, mm: padding alone, and all of them. */
+  readonly paddingMm: number;
+  readonly allMm: number;
+}
+
+export const NOTHING_BELOW: Below = { insetMm: 0, paddingMm: 0, allMm: 0 };
+
+/** How high the ground is that a pass lies on. Lines round an area lie beside what fills it. */
+export function liftOf(role: PassRole, { paddingMm, allMm }: Below): number {
+  if (role === 'vein' || role === 'accent') return allMm;
+  return role === 'filling' || role === 'padding' ? paddingMm : 0;
+}
+
+/** How far a layer of padding lies inside the last one: half the width of its stitch. */
+export function insetStepMm(stitch: StitchId, laidMm: number): number {
+  return (Math.max(1, stitchKind(stitch).coverWidths) * laidMm) / 2;
+}
+
+const NO_SPOTS = new Float64Array(0);
+/** A firm edge lies so far inside the outline that what is worked over it covers it, in laid widths. */
+const EDGE_INSIDE = 0.6;
+
+/** What of a part a pass is worked on. */
+export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, below: Below): StitchShape {
+  const { shape } = placed;
+  const lines = (drawn: readonly Polyline[]): StitchShape => ({ region: [], lines: drawn, spots: NO_SPOTS });
+  const outlineAt = (insideMm: number): Polyline[] =>
+    (insideMm === 0 ? shape.region : offset(shape.region, -insideMm)).map((points) => ({ points, closed: true }));
+  switch (pass.role) {
+    case 'accent':
+      return { region: [], lines: [], spots: mapPoints(placed.toCloth, Float64Array.from(pass.points.flat())) };
+    case 'padding': {
+      if (placed.kind !== 'area') return shape;
+      const inset = below.insetMm + insetStepMm(pass.stitch, laidMm) + (below.insetMm === 0 ? laidMm / 2 : 0);
+      return { ...shape, region: offset(shape.region, -inset) };
+    }
+    case 'edge':
+      return lines(outlineAt(EDGE_INSIDE * laidMm));
+    case 'outline':
+      return lines(outlineAt(0));
+    case 'vein': {
+      const vein = placed.vein ?? middleOf(placed);
+      return lines(vein ? [{ points: vein.points, closed: false }] : []);
+    }
+    case 'filling': {
+      if (stitchKind(pass.stitch).worksOn !== 'spot' || !isSmallRound(placed)) return shape;
+      return { region: [], lines: [], spots: Float64Array.of(placed.widest!.x, placed.widest!.y) };
+    }
+  }
+}
+
+/** Which way the stitches of a pass lie, from place to place. */
+export function directionOf(
+  placed: PlacedShape,
+  pass: Pass,
+  angleDeg: number,
+): Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline'> {
+  const angleRad = (angleDeg * Math.PI) / 180;
+  const isArea = placed.kind === 'area' && (pass.role === 'filling' || pass.role === 'padding');
+  if (!isArea || pass.direction === 'straight') return { angleRad };
+  const { region } = placed.shape;
+  if (pass.direction === 'outline') return { angleRad, followsOutline: true };
+  if (pass.direction === 'radial') {
+    const [x, y] = centreOf(placed, pass);
+    return { angleRad, field: radialField(x, y) };
+  }
+  const middle = pass.direction === 'guides' ? null : (placed.vein ?? middleOf(placed));
+  const guides = pass.direction === 'guides' ? placed.guides : middle ? [middle] : [];
+  if (guides.length === 0) return { angleRad };
+  return { angleRad, field: guidedField(guides, region, pass.direction === 'across' ? Math.PI / 2 : 0) };
+}
+
+/** The point of a radial direction: as given, or the widest place. */
+function centreOf(placed: PlacedShape, pass: Pass): [x: number, y: number] {
+  const [given] = pass.points;
+  if (!given) return [placed.widest?.x ?? 0, placed.widest?.y ?? 0];
+  const [x, y] = mapPoints(placed.toCloth, Float64Array.from(given));
+  return [x!, y!];
+}

@@ -1,0 +1,24 @@
+import { describeStitch } from '../../kind.ts';
+import { workBlockShading } from './path.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const blockShading = describeStitch({
+  ...FLAT_FILLING,
+  id: 'block-shading',
+  name: 'Block shading',
+  otherNames: ['banded satin', 'shaded satin blocks'],
+  purpose: 'Clear bands of shade, side by side, without blending.',
+  params,
+
+  start: 'Two tiny stitches where the first band will cover them.',
+  end: 'Slide the tail under the stitches behind.',
+  faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
+  steps: [
+    'Work a band of satin along the edge, all stitches of one length.',
+    'Begin the next band in the gaps between the ends of the first.',
+    'Go on inward, a shade to each band.',
+  ],
+  work: (shape, values, context, sink) => workBlockShading(shape, values, context, sink),
+});

@@ -1,0 +1,7 @@
+import { lengthParam, spacing } from '../../shared/params.ts';
+import type { ParamTable } from '../../params.ts';
+
+export const params = {
+  bandMm: lengthParam('Band', 5, [1.5, 12], 'How wide each band is, along the stitches.', 's'),
+  spacingMm: spacing(),
+} as const satisfies ParamTable;

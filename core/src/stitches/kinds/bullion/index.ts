@@ -1,0 +1,29 @@
+import { describeStitch } from '../../kind.ts';
+import { workBullion } from './path.ts';
+import { RAISED_SPOT } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const bullion = describeStitch({
+  ...RAISED_SPOT,
+  id: 'bullion',
+  name: 'Bullion knot',
+  otherNames: ['caterpillar knot', 'coil stitch', 'grub knot'],
+  purpose: 'Coils: petals, ears of corn, tentacles, small roses.',
+  params,
+  hasDirection: true,
+
+  faults: [
+    { fault: 'The coil is loose', cure: 'Push the wraps together on the needle before you draw it through.' },
+    {
+      fault: 'The needle sticks',
+      cure: 'Use a straight needle whose eye is no wider than its shaft, and turn it a little.',
+    },
+  ],
+  steps: [
+    'Come up at one end and go down at the other, leaving the thread slack.',
+    'Come up again at the first end, but leave the needle in the cloth.',
+    'Wind the thread round the point until the wraps are as long as the span.',
+    'Hold the wraps, draw the needle through, and go down at the far end.',
+  ],
+  work: (shape, values, context, sink) => workBullion(shape, values, context, sink),
+});

@@ -1,0 +1,33 @@
+import { describeStitch } from '../../kind.ts';
+import { workCableChain } from './path.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+import { THREAD_TWISTS } from '../../shared/texts.ts';
+
+export const cableChain = describeStitch({
+  ...FLAT_LINE,
+  id: 'cable-chain',
+  name: 'Cable chain stitch',
+  otherNames: ['chain with bars', 'linked chain'],
+  purpose: 'Stems with texture: links joined by short bars, like a fine chain.',
+  params,
+  isRaised: true,
+  snags: true,
+  coverWidths: 2.2,
+  start: 'A waste knot beside the line.',
+  end: 'Tie the last link down, then weave the tail in.',
+  faults: [
+    THREAD_TWISTS,
+    {
+      fault: 'The bar pulls into the link',
+      cure: 'Draw the wrap close round the needle before the needle goes through.',
+    },
+  ],
+  steps: [
+    'Come up at the start of the line.',
+    'Wind the thread once round the needle.',
+    'Go down a little ahead and come up one link further, the thread under the point.',
+    'Draw through: a bar and a link. Wind again for the next.',
+  ],
+  work: (shape, values, context, sink) => workCableChain(shape, values.stitchMm, context, sink),
+});

@@ -1,0 +1,27 @@
+import { describeStitch } from '../../kind.ts';
+import { workCablePlait } from './path.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+import { PULLED_IN } from '../../shared/texts.ts';
+
+export const cablePlait = describeStitch({
+  ...FLAT_LINE,
+  id: 'cable-plait',
+  name: 'Cable plait stitch',
+  otherNames: ['plaited band', 'two-sided braid stitch'],
+  purpose: 'Broad, raised, plaited bands: edges on whitework, rims, borders.',
+  params,
+  isRaised: true,
+  snags: true,
+  coverWidths: 8,
+  start: 'A waste knot beside the band.',
+  end: 'Weave the tail in behind the plait.',
+  faults: [PULLED_IN, { fault: 'The edges waver', cure: 'Draw both edges of the band before you begin.' }],
+  steps: [
+    'Come up on one edge of the band and go slanting down on the other.',
+    'Take a small stitch back along that edge.',
+    'Slant across to the first edge, below the thread that you have just laid.',
+    'Take a small stitch back and go on, side by side.',
+  ],
+  work: (shape, values, context, sink) => workCablePlait(shape, values, context, sink),
+});

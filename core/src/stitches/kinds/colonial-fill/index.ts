@@ -1,0 +1,29 @@
+import { describeStitch } from '../../kind.ts';
+import { FIGURE_OF_EIGHT } from '../../shared/knot.ts';
+import { packKnots } from '../../shared/packKnots.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const colonialFill = describeStitch({
+  ...FLAT_FILLING,
+  id: 'colonial-fill',
+  name: 'Colonial knot filling',
+  otherNames: ['candlewick ground', 'figure-of-eight filling'],
+  purpose: 'Firm, even fleece and seed heads, quicker than twisted knots.',
+  params,
+  needle: 'wrapping',
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: true,
+  snags: true,
+  start: 'Two tiny stitches at the edge.',
+  end: 'Weave the tail in among the knots behind.',
+  faults: [{ fault: 'Cloth shows between knots', cure: 'A twisted knot of one wrap closes the gap.' }],
+  steps: [
+    'Work a row of knots close together along the edge.',
+    'Work the next row inside it, each knot in a hollow of the last row.',
+    'Go on inward; close the last gaps with smaller knots.',
+  ],
+  work: (shape, values, context, sink) =>
+    packKnots(shape, { ...values, wraps: FIGURE_OF_EIGHT, gapWraps: 1 }, context, sink),
+});

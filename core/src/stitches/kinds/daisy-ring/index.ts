@@ -1,0 +1,24 @@
+import { describeStitch } from '../../kind.ts';
+import { workDaisyRing } from './path.ts';
+import { RAISED_SPOT } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const daisyRing = describeStitch({
+  ...RAISED_SPOT,
+  id: 'daisy-ring',
+  name: 'Daisy ring',
+  otherNames: ['ring of loops', 'loop flower'],
+  purpose: 'Flowers and urchins: loops round a ring, the four compass points first.',
+  params,
+  needle: 'sharp',
+  hasDirection: true,
+  start: 'Two tiny stitches on the inner ring.',
+  end: 'Weave the tail in behind the ring.',
+  faults: [{ fault: 'Petals of uneven distance', cure: 'Draw both rings and the compass points first.' }],
+  steps: [
+    'Draw two rings and mark the compass points.',
+    'Work a loop at the top, at the bottom, and at either side.',
+    'Fill each quarter with the same number of loops, evenly.',
+  ],
+  work: (shape, values, context, sink) => workDaisyRing(shape, values, context, sink),
+});

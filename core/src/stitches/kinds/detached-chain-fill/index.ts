@@ -1,0 +1,27 @@
+import { describeStitch } from '../../kind.ts';
+import { workDetachedChainFill } from './path.ts';
+import { PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const detachedChainFill = describeStitch({
+  ...FLAT_FILLING,
+  id: 'detached-chain-fill',
+  name: 'Detached chain filling',
+  otherNames: ['loop filling', 'scattered loops'],
+  purpose: 'Leaves and petals in whitework: loops side by side, in rows set between each other.',
+  params,
+  followsCurves: true,
+  isRaised: true,
+  snags: true,
+  coverWidths: 0,
+  start: 'Two tiny stitches under the first loop.',
+  end: 'Weave the tail in behind the loops.',
+  faults: [{ fault: 'Loops too tight', cure: 'Stop pulling before the loop lies flat.' }, PULLED_IN],
+  steps: [
+    'Work a single loop at the end of a row and tie it down.',
+    'Work the next one ahead of it.',
+    'Set the loops of the next row between those of the first.',
+  ],
+  work: (shape, values, context, sink) => workDetachedChainFill(shape, values, context, sink),
+});

@@ -1,0 +1,29 @@
+import { describeStitch } from '../../kind.ts';
+import { workFlyLeaf } from './path.ts';
+import { CLOTH_SHOWS } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const flyLeaf = describeStitch({
+  ...FLAT_FILLING,
+  id: 'fly-leaf',
+  name: 'Fly stitch leaf',
+  otherNames: ['closed fly leaf', 'tied V leaf'],
+  purpose: 'Almond-shaped leaves with a vein of small tie stitches.',
+  params,
+
+  start: 'A waste knot beyond the tip.',
+  end: 'Slide the tail under the stitches behind.',
+  faults: [
+    CLOTH_SHOWS,
+    { fault: 'One side gapes', cure: 'It bulges: slip an extra straight stitch in between two arms.' },
+    { fault: 'The angle grows flat', cure: 'Begin beyond the tip and keep the angle of the first V.' },
+  ],
+  steps: [
+    'Begin with a straight stitch from beyond the tip down the vein.',
+    'Come up on the left edge and go down on the right, leaving a loop.',
+    'Come up on the vein inside the loop, draw it into a V, and tie it down along the vein.',
+    'Go on, V close to V, at the same steep angle to the foot.',
+  ],
+  work: (shape, values, context, sink) => workFlyLeaf(shape, values, context, sink),
+});

@@ -1,0 +1,124 @@
+import { isInside, reachInside } from '../../../geometry/index.ts';
+import type { StitchContext, StitchShape } from '../../kind.ts';
+import type { MoveSink } from '../../moves.ts';
+import { workSatin } from '../../shared/satinSpans.ts';
+import { veinOf } from '../../shared/vein.ts';
+
+/** A side whose arms end further apart than this many spacings bulges: an extra straight stitch is slipped in. */
+const BULGES = 1.55;
+/** Beyond the tip the first stitch lies along the vein for this share of it. */
+const TIP_SHARE = 0.1;
+/** Every other stitch of the fan at the foot goes down this share of its way out. */
+const FAN_STOPS = 0.35;
+
+/** Close to the vein the arms run straight to it: from this share of their length. */
+const CORNER = 0.1;
+
+interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+/**
+ * Closed fly stitches from the tip down the vein: each V is caught on the vein and tied down along it. Where a side bulges
+ * an extra straight stitch fills the gap between two arms.
+ */
+export function workFlyLeaf(
+  { region }: StitchShape,
+  values: { spacingMm: number; tieMm: number; angleDeg: number; tip: 'narrow' | 'other' },
+  context: StitchContext,
+  sink: MoveSink,
+): void {
+  const { spacingMm, tieMm, angleDeg, tip } = values;
+  const vein = veinOf(region, context.vein, tip === 'other');
+  if (!vein) return workSatin(region, { spacingMm, from: 'edge' }, context, sink);
+  const steep = (angleDeg * Math.PI) / 180;
+  // Arms lie a spacing apart when they leave the vein this far apart.
+  const step = spacingMm / Math.sin(steep);
+  const { lengthMm } = vein;
+  const top = vein.place(lengthMm);
+  const firstMm = lengthMm * (1 - TIP_SHARE);
+  const first = vein.place(firstMm);
+  sink.travel();
+  sink.stitch();
+  sink.up(top.x, top.y);
+  sink.down(first.x, first.y);
+  let last: [Point, Point] | null = null;
+  for (let at = firstMm; at > step * 0.5; at -= step) {
+    const { x, y, dx, dy } = vein.place(at);
+    if (!isInside(region, x, y)) continue;
+    const arm = (side: number): Point => {
+      const [cos, sin] = [Math.cos(steep), Math.sin(steep) * side];
+      const [ax, ay] = [dx * cos - dy * sin, dx * sin + dy * cos];
+      const reach = reachInside(region, x, y, ax, ay);
+      return { x: x + ax * reach, y: y + ay * reach };
+    };
+    const ends: [Point, Point] = [arm(-1), arm(1)];
+    if (last) slipIn(last, ends, { x, y }, spacingMm, sink);
+    const foot = vein.place(Math.max(0, at - Math.min(tieMm, at)));
+    sink.travel();
+    sink.stitch();
+    sink.up(ends[0].x, ends[0].y);
+    // The thread turns sharply where the tie holds it.
+    const towards = ({ x: ex, y: ey }: Point): void => sink.via(x + (ex - x) * CORNER, y + (ey - y) * CORNER);
+    towards(ends[0]);
+    sink.via(x, y);
+    towards(ends[1]);
+    sink.down(ends[1].x, ends[1].y);
+    sink.stitch();
+    sink.up(x, y);
+    sink.down(foot.x, foot.y);
+    last = ends;
+  }
+  // What is left below the last arms on either side takes straight stitches to the foot.
+  const foot = vein.place(0);
+  if (last) fanToFoot(last, foot, region, spacingMm, sink);
+}
+
+function slipIn(last: readonly Point[], ends: readonly Point[], to: Point, spacingMm: number, sink: MoveSink): void {
+  last.forEach((before, side) => {
+    const now = ends[side]!;
+    const gap = Math.hypot(now.x - before.x, now.y - before.y);
+    const extra = Math.floor(gap / (spacingMm * BULGES));
+    for (let k = 1; k <= Math.min(extra, 6); k++) {
+      const share = k / (extra + 1);
+      const [x, y] = [before.x + share * (now.x - before.x), before.y + share * (now.y - before.y)];
+      sink.travel();
+      sink.stitch();
+      sink.up(x, y);
+      // It goes down short of the vein, tucked in between its neighbours.
+      sink.down(x + (to.x - x) * 0.72, y + (to.y - y) * 0.72);
+    }
+  });
+}
+
+function fanToFoot(
+  last: readonly Point[],
+  foot: Point,
+  region: StitchShape['region'],
+  spacingMm: number,
+  sink: MoveSink,
+): void {
+  for (const from of last) {
+    const [ax, ay] = [from.x - foot.x, from.y - foot.y];
+    const [bx, by] = [-(last[0]!.x + last[1]!.x) / 2 + foot.x, -(last[0]!.y + last[1]!.y) / 2 + foot.y];
+    const wide = Math.atan2(ax * by - ay * bx, ax * bx + ay * by);
+    const reachMm = Math.hypot(ax, ay);
+    const count = Math.ceil((Math.abs(wide) * reachMm) / spacingMm);
+    for (let k = 1; k < Math.min(count, 120); k++) {
+      const turn = (wide * k) / count;
+      const [dx, dy] = [
+        (ax * Math.cos(turn) - ay * Math.sin(turn)) / reachMm,
+        (ax * Math.sin(turn) + ay * Math.cos(turn)) / reachMm,
+      ];
+      if (!isInside(region, foot.x + dx * spacingMm, foot.y + dy * spacingMm)) break;
+      const reach = reachInside(region, foot.x + dx * spacingMm, foot.y + dy * spacingMm, dx, dy) + spacingMm;
+      // Every other one stops short of the foot, so that the fan does not pile up there.
+      const inner = reach * (k % 2 === 0 ? 0.06 : FAN_STOPS);
+      sink.travel();
+      sink.stitch();
+      sink.up(foot.x + dx * reach, foot.y + dy * reach);
+      sink.down(foot.x + dx * inner, foot.y + dy * inner);
+    }
+  }
+}

@@ -1,0 +1,25 @@
+import { describeStitch } from '../../kind.ts';
+import { workFeather } from '../../shared/featherLine.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+import { PULLED_IN } from '../../shared/texts.ts';
+
+export const longArmFeather = describeStitch({
+  ...FLAT_LINE,
+  id: 'long-arm-feather',
+  name: 'Long-armed feather stitch',
+  otherNames: ['cretan feather', 'spined feather'],
+  purpose: 'Growth with long arms: grasses, fins, fine branches, open fillings.',
+  params,
+  snags: true,
+  coverWidths: 3,
+  start: 'A waste knot beside the line.',
+  end: 'Tie the last loop down, then weave the tail in.',
+  faults: [PULLED_IN, { fault: 'Arms of uneven length', cure: 'Draw a line on either side for the arms to end on.' }],
+  steps: [
+    'Come up on the line and go down far out to one side, leaving a loop.',
+    'Come up on the line a stitch ahead, inside the loop, and draw it close.',
+    'Go down far out on the other side, and catch that loop in turn.',
+  ],
+  work: (shape, values, context, sink) => workFeather(shape, values, context, sink),
+});

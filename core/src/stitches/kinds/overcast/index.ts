@@ -1,0 +1,25 @@
+import { describeStitch } from '../../kind.ts';
+import { workOvercast } from './path.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+import { CLOTH_SHOWS } from '../../shared/texts.ts';
+
+export const overcast = describeStitch({
+  ...FLAT_LINE,
+  id: 'overcast',
+  name: 'Overcast stitch',
+  otherNames: ['whipped edge', 'cording stitch'],
+  purpose: 'Patch edges, raised lines, thorns: over and over, close together.',
+  params,
+  isRaised: true,
+  coverWidths: 5,
+  start: 'A waste knot along the line, to be covered.',
+  end: 'Slide the tail under the stitches behind.',
+  faults: [CLOTH_SHOWS, { fault: 'The edge rolls', cure: 'Do not pull; lay each stitch.' }],
+  steps: [
+    'Come up on one side of the line.',
+    'Go down straight across, on the other side.',
+    'Come up beside the first hole and go over again, close against the last.',
+  ],
+  work: (shape, values, context, sink) => workOvercast(shape, values, context, sink),
+});

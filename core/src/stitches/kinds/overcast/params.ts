@@ -1,0 +1,17 @@
+import { lengthParam, spacing } from '../../shared/params.ts';
+import type { ParamTable } from '../../params.ts';
+
+export const params = {
+  pitchMm: { ...spacing(1), label: 'Pitch' },
+  heightMm: lengthParam('Height', 3, [0.6, 10], 'From one side of the line to the other.'),
+  side: {
+    type: 'choice',
+    label: 'Lies',
+    options: [
+      { value: 'middle', label: 'over the line' },
+      { value: 'inside', label: 'to the left of it: an edge' },
+    ],
+    default: 'middle',
+    hint: 'Over a line or cord, or from an edge inward.',
+  },
+} as const satisfies ParamTable;

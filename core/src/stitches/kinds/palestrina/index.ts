@@ -1,0 +1,28 @@
+import { describeStitch } from '../../kind.ts';
+import { workPalestrina } from './path.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+import { THREAD_TWISTS } from '../../shared/texts.ts';
+
+export const palestrina = describeStitch({
+  ...FLAT_LINE,
+  id: 'palestrina',
+  name: 'Palestrina stitch',
+  otherNames: ['double knot line', 'old knotted line'],
+  purpose: 'Raised, knotted veins and outlines; its arms may be long.',
+  params,
+  needle: 'blunt',
+  isRaised: true,
+  snags: true,
+  coverWidths: 2.6,
+  start: 'A waste knot beside the line.',
+  end: 'Go down beside the last knot and weave the tail in behind.',
+  faults: [{ fault: 'Knots of uneven size', cure: 'Draw both loops close before going on.' }, THREAD_TWISTS],
+  steps: [
+    'Come up on the line; go down a stitch ahead, a little above it, and come up straight below.',
+    'Slide the needle under the bar from above, not through the cloth.',
+    'Slide it under the bar once more, the thread under the point, and draw the knot close.',
+    'Go on along the line from the knot.',
+  ],
+  work: (shape, values, context, sink) => workPalestrina(shape, values, context, sink),
+});

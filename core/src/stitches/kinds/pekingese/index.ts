@@ -1,0 +1,31 @@
+import { describeStitch } from '../../kind.ts';
+import { workPekingese } from './path.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+import { THREAD_TWISTS } from '../../shared/texts.ts';
+
+export const pekingese = describeStitch({
+  ...FLAT_LINE,
+  id: 'pekingese',
+  name: 'Pekingese stitch',
+  otherNames: ['looped back stitch', 'interlaced back stitch'],
+  purpose: 'Corded, looped borders and rims.',
+  params,
+  needle: 'blunt',
+  isRaised: true,
+  snags: true,
+  coverWidths: 2.4,
+  start: 'The line begins as back stitch does; the lacing thread below its first stitch.',
+  end: 'Take the lacing thread down at the end of the line and weave it in behind.',
+  faults: [
+    THREAD_TWISTS,
+    { fault: 'Loops of uneven size', cure: 'Draw each loop to the same finger’s width before the next.' },
+  ],
+  steps: [
+    'Work the line in back stitch, a little loosely.',
+    'Bring a second thread up below the first stitch, on a blunt needle.',
+    'Slide it up under the second stitch, back over, and down under the first.',
+    'Go on: up under the next stitch, back and down under the one before; even the loops as you go.',
+  ],
+  work: (shape, values, context, sink) => workPekingese(shape, values, context, sink),
+});

@@ -1,0 +1,26 @@
+import { describeStitch } from '../../kind.ts';
+import { workRomanian } from './path.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const romanian = describeStitch({
+  ...FLAT_FILLING,
+  id: 'romanian',
+  name: 'Romanian stitch',
+  otherNames: ['oriental stitch', 'tied span'],
+  purpose: 'Wide leaves and bands, fast: long spans, each tied in its middle, with a spine.',
+  params,
+  snags: false,
+
+  start: 'Two tiny stitches on the spine, to be covered.',
+  end: 'Weave the tail in along the spine behind.',
+  faults: [CLOTH_SHOWS, EDGE_RAGGED, { fault: 'The spine wanders', cure: 'Draw it first and tie every span on it.' }],
+  steps: [
+    'Come up on one edge and go down on the other, straight across.',
+    'Come up in the middle, above the span.',
+    'Go down slanting over it, a little to the other side.',
+    'Lay the next span close beside it.',
+  ],
+  work: (shape, values, context, sink) => workRomanian(shape, values, context, sink),
+});

@@ -1,0 +1,28 @@
+import { describeStitch } from '../../kind.ts';
+import { workSatinLeaf } from './path.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const satinLeaf = describeStitch({
+  ...FLAT_FILLING,
+  id: 'satin-leaf',
+  name: 'Satin leaf',
+  otherNames: ['slanting satin leaf', 'veined satin'],
+  purpose: 'Leaves and feathers: two halves that meet slanting at the vein.',
+  params,
+  snags: true,
+  start: 'Tiny stitches on the vein, where they will be covered.',
+  end: 'Slide the tail under the stitches behind.',
+  faults: [
+    CLOTH_SHOWS,
+    EDGE_RAGGED,
+    { fault: 'The vein wanders', cure: 'Draw it first, and go down exactly on it from either side.' },
+  ],
+  steps: [
+    'Begin at one end of a half; come up on the edge and go down slanting on the vein.',
+    'Work that half close to its other end, at one angle.',
+    'Work the other half to meet it, going down in the same holes along the vein.',
+  ],
+  work: (shape, values, context, sink) => workSatinLeaf(shape, values, context, sink),
+});

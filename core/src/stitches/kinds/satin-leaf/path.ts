@@ -1,0 +1,38 @@
+import { guidedField, splitByLine, type Region } from '../../../geometry/index.ts';
+import type { StitchContext, StitchShape } from '../../kind.ts';
+import type { MoveSink } from '../../moves.ts';
+import { workSatin } from '../../shared/satinSpans.ts';
+import { veinOf, type Vein } from '../../shared/vein.ts';
+
+/** A vein that turns by less than this from end to end is straight, and so are the stitches on either side of it. */
+const STRAIGHT_RAD = 0.14;
+
+/** Two halves of satin, each from its edge slanting down to the vein. */
+export function workSatinLeaf(
+  { region }: StitchShape,
+  { spacingMm, slantDeg, tip }: { spacingMm: number; slantDeg: number; tip: 'narrow' | 'other' },
+  context: StitchContext,
+  sink: MoveSink,
+): void {
+  const vein = veinOf(region, context.vein, tip === 'other');
+  if (!vein) return workSatin(region, { spacingMm, from: 'edge' }, context, sink);
+  const { left, right } = splitByLine(region, vein.line.points);
+  const slant = (slantDeg * Math.PI) / 180;
+  const half = (side: Region, turn: number): void =>
+    workSatin(side, { spacingMm, from: 'edge' }, { ...context, ...slanting(vein, side, turn) }, sink);
+  half(left, slant);
+  half(right, -slant);
+}
+
+/** The direction of one half: at one angle to the vein, all along it. */
+function slanting(vein: Vein, side: Region, turn: number): Pick<StitchContext, 'angleRad' | 'field'> {
+  const angles = [0.1, 0.3, 0.5, 0.7, 0.9].map((share) => {
+    const { dx, dy } = vein.place(share * vein.lengthMm);
+    return Math.atan2(-dy, dx);
+  });
+  const [first] = angles;
+  const apart = angles.map((angle) => Math.atan2(Math.sin(angle - first!), Math.cos(angle - first!)));
+  const isStraight = Math.max(...apart) - Math.min(...apart) < STRAIGHT_RAD;
+  if (isStraight) return { angleRad: first! + apart[2]! + turn, field: undefined };
+  return { angleRad: 0, field: guidedField([vein.line], side, turn) };
+}

@@ -1,0 +1,24 @@
+import { describeStitch } from '../../kind.ts';
+import { workSplitBack } from './path.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+import { CORNERS_CUT } from '../../shared/texts.ts';
+
+export const splitBack = describeStitch({
+  ...FLAT_LINE,
+  id: 'split-back',
+  name: 'Split back stitch',
+  otherNames: ['backward split stitch', 'pierced back stitch'],
+  purpose: 'Smooth, dark outlines without a gap or a step.',
+  params,
+
+  start: 'A waste knot ahead on the line: the first stitches bind its thread.',
+  end: 'Whip the tail through the long stitches behind.',
+  faults: [CORNERS_CUT, { fault: 'Strands part unevenly', cure: 'Use an even number of strands and a sharp needle.' }],
+  steps: [
+    'Come up one stitch ahead of the start of the line and go down at the start.',
+    'Come up one stitch ahead of the last.',
+    'Go back down into the very end of the last stitch, between its strands.',
+  ],
+  work: (shape, values, context, sink) => workSplitBack(shape, values.stitchMm, context, sink),
+});

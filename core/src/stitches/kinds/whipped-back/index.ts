@@ -1,0 +1,31 @@
+import { describeStitch } from '../../kind.ts';
+import { workWhippedBack } from './path.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
+
+export const whippedBack = describeStitch({
+  ...FLAT_LINE,
+  id: 'whipped-back',
+  name: 'Whipped back stitch',
+  otherNames: ['corded back stitch', 'wound line'],
+  purpose: 'Lettering and cords: a smooth, raised, unbroken line.',
+  params,
+  needle: 'blunt',
+  isRaised: true,
+  coverWidths: 1.5,
+  start: 'The line itself begins as back stitch does; the second thread behind its first stitch.',
+  end: 'Take the second thread down beside the last stitch and weave it in behind.',
+  faults: [
+    CORNERS_CUT,
+    PULLED_IN,
+    { fault: 'The whipping splits the line', cure: 'Change to a blunt needle, or push the eye through first.' },
+  ],
+  steps: [
+    'Work the line in back stitch.',
+    'Bring a second thread up at its start, on a blunt needle.',
+    'Slide it under the next stitch, always from the same side, not through the cloth.',
+    'Take it over the line and under the stitch after; go down at the end.',
+  ],
+  work: (shape, values, context, sink) => workWhippedBack(shape, values.stitchMm, context, sink),
+});

@@ -1,0 +1,28 @@
+import { describeStitch } from '../../kind.ts';
+import { workWovenWheel } from './path.ts';
+import { RAISED_SPOT } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const wovenWheel = describeStitch({
+  ...RAISED_SPOT,
+  id: 'woven-wheel',
+  name: 'Woven wheel',
+  otherNames: ['woven rose', 'spider wheel'],
+  purpose: 'Raised round flowers, urchins, wheels: a spiral woven over and under spokes.',
+  params,
+  needle: 'blunt',
+  hasDirection: true,
+  start: 'Two tiny stitches under the middle.',
+  end: 'Take the thread down under the last round and fasten off behind.',
+  faults: [
+    { fault: 'Spokes show', cure: 'Weave another round, loosely, until their ends are covered.' },
+    { fault: 'The wheel cups', cure: 'Draw each round less tight.' },
+  ],
+  steps: [
+    'Work an odd number of spokes from the rim into the middle.',
+    'Come up close to the middle, between two spokes; change to a blunt needle.',
+    'Weave over one and under the next, round and round, not through the cloth.',
+    'Go down under the last round when the spokes are covered.',
+  ],
+  work: (shape, values, context, sink) => workWovenWheel(shape, values, context, sink),
+});

@@ -1,0 +1,28 @@
+import type { Polyline } from '../../geometry/index.ts';
+import type { StitchContext } from '../kind.ts';
+import type { ShadeAt } from './bands.ts';
+
+/**
+ * Which of several shades a stitch takes: where borders are drawn, as many as lie between it and the start of its row; else
+ * equal shares of the row.
+ */
+export function shadesOf({ shades }: StitchContext): ShadeAt | undefined {
+  if (!shades || shades.count < 2) return undefined;
+  const { count, borders } = shades;
+  const last = count - 1;
+  if (borders.length === 0) return (_x, _y, along) => Math.min(last, Math.floor(along * count));
+  return (x, y, _along, start) =>
+    Math.min(last, borders.filter((border) => crosses(border, start.x, start.y, x, y)).length);
+}
+
+/** Whether the way from one place to another crosses a line. */
+function crosses({ points }: Polyline, ax: number, ay: number, bx: number, by: number): boolean {
+  const side = (px: number, py: number, qx: number, qy: number, x: number, y: number): number =>
+    (qx - px) * (y - py) - (qy - py) * (x - px);
+  for (let i = 0; i + 3 < points.length; i += 2) {
+    const [cx, cy, dx, dy] = [points[i]!, points[i + 1]!, points[i + 2]!, points[i + 3]!];
+    const isSplit = side(ax, ay, bx, by, cx, cy) * side(ax, ay, bx, by, dx, dy) < 0;
+    if (isSplit && side(cx, cy, dx, dy, ax, ay) * side(cx, cy, dx, dy, bx, by) < 0) return true;
+  }
+  return false;
+}

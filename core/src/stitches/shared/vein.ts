@@ -1,0 +1,56 @@
+import { middleLine, type Polyline, type Region } from '../../geometry/index.ts';
+import { lengthsOf, placeOn, reversedLine } from './rowsAsLines.ts';
+
+/** The line along the middle of a leaf, from its foot to its tip, with places by length. */
+export interface Vein {
+  readonly line: Polyline;
+  readonly lengthMm: number;
+  /** A place and the unit direction there. */
+  place(mm: number): { x: number; y: number; dx: number; dy: number };
+}
+
+/** Directions are taken over this length to either side, mm. */
+const LOOK_MM = 0.6;
+
+/**
+ * The vein of a leaf: as the person laid it, or found. Its tip is the end towards which it narrows more.
+ * @param turned takes the other end for the tip
+ */
+export function veinOf(region: Region, given: Polyline | undefined, turned: boolean): Vein | null {
+  const found = given ?? middleLine(region);
+  if (!found || found.points.length < 4) return null;
+  const tipIsFirst = 'widthsMm' in found && narrowsToStart(found.widthsMm as Float64Array);
+  const line = tipIsFirst === turned ? found : reversedLine(found);
+  const lengths = lengthsOf(line.points);
+  const lengthMm = lengths.at(-1)!;
+  if (lengthMm < 1e-6) return null;
+  return {
+    line,
+    lengthMm,
+    place: (mm) => {
+      const [x, y] = placeOn(line.points, lengths, mm);
+      const [ax, ay] = placeOn(line.points, lengths, mm - LOOK_MM);
+      const [bx, by] = placeOn(line.points, lengths, mm + LOOK_MM);
+      const length = Math.hypot(bx - ax, by - ay) || 1;
+      return { x, y, dx: (bx - ax) / length, dy: (by - ay) / length };
+    },
+  };
+}
+
+function narrowsToStart(widths: Float64Array): boolean {
+  const quarter = Math.ceil(widths.length / 4);
+  const mean = (part: Float64Array): number => part.reduce((sum, width) => sum + width, 0) / part.length;
+  return mean(widths.subarray(0, quarter)) < mean(widths.subarray(-quarter)) * 0.98;
+}
+
+/** Which end of a leaf is its tip: what stitches that have a vein can be told. */
+export const tipParam = {
+  type: 'choice',
+  label: 'Tip',
+  options: [
+    { value: 'narrow', label: 'the narrower end' },
+    { value: 'other', label: 'the other end' },
+  ],
+  default: 'narrow',
+  hint: 'Stitches slant towards the tip.',
+} as const;

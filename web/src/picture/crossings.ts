@@ -1,0 +1,64 @@
+import type { Brush } from './brush.ts';
+
+/** Thread narrower than this on screen shows no crossings, px. */
+const SEEN_FROM_PX = 2;
+
+interface Painted {
+  /** Its way, `x, y` in pixels. */
+  readonly points: readonly number[];
+  readonly paint: () => void;
+}
+
+/**
+ * Where thread goes below an earlier stitch on top of the cloth: it is painted whole, and what it passes below is painted
+ * once more over it, there alone.
+ */
+export class Crossings {
+  private readonly painted: Painted[] = [];
+  private waiting: [x0: number, y0: number, x1: number, y1: number][] = [];
+
+  constructor(
+    private readonly brush: Brush,
+    private readonly width: number,
+  ) {}
+
+  /** Something was painted that later thread may go below. */
+  remember(points: readonly number[], paint: () => void): void {
+    if (this.width >= SEEN_FROM_PX) this.painted.push({ points, paint });
+  }
+
+  /** The thread that is under way goes below what crosses this stretch. */
+  goUnder(x0: number, y0: number, x1: number, y1: number): void {
+    if (this.width >= SEEN_FROM_PX) this.waiting.push([x0, y0, x1, y1]);
+  }
+
+  /** Paints what the thread went below once more, over it. */
+  repaintOver(): void {
+    const { brush, width, waiting } = this;
+    this.waiting = [];
+    for (const [x0, y0, x1, y1] of waiting) {
+      const over = this.painted.filter(({ points }) => crosses(points, x0, y0, x1, y1));
+      if (over.length === 0) continue;
+      brush.save();
+      brush.beginPath();
+      brush.arc((x0 + x1) / 2, (y0 + y1) / 2, Math.max(width * 0.85, Math.hypot(x1 - x0, y1 - y0) / 2), 0, 2 * Math.PI);
+      brush.clip();
+      for (const { paint } of over) paint();
+      brush.restore();
+    }
+  }
+}
+
+function crosses(points: readonly number[], x0: number, y0: number, x1: number, y1: number): boolean {
+  for (let i = 0; i + 3 < points.length; i += 2) {
+    const [ax, ay, bx, by] = [points[i]!, points[i + 1]!, points[i + 2]!, points[i + 3]!];
+    const [p, q] = [turn(x0, y0, x1, y1, ax, ay), turn(x0, y0, x1, y1, bx, by)];
+    const [r, s] = [turn(ax, ay, bx, by, x0, y0), turn(ax, ay, bx, by, x1, y1)];
+    if (p * q <= 0 && r * s <= 0) return true;
+  }
+  return false;
+}
+
+function turn(ax: number, ay: number, bx: number, by: number, px: number, py: number): number {
+  return (bx - ax) * (py - ay) - (by - ay) * (px - ax);
+}

@@ -1,0 +1,73 @@
+import { Move } from '@junctura/core/stitches';
+import type { PaintedThread } from './scene.ts';
+
+/** Of a tail so much is worked in under stitches behind, mm. */
+const WORKED_IN_MM = 30;
+/** A tail goes over and under the runs that it is worked in under by this much, in laid widths. */
+const SWING = 0.9;
+const kept = new WeakMap<object, number[][]>();
+
+/**
+ * Where thread was begun and fastened off: its tail, worked in under the runs beside it, as `x, y` along its way (mm). One
+ * at each start and end of a path, where it is fastened off on the way, and where a length runs out.
+ */
+export function tailsOf({ thread, pass, usableMm }: PaintedThread): number[][] {
+  if (usableMm === null) return [];
+  const known = kept.get(thread);
+  if (known) return known;
+  const { codes, xy, starts } = thread.path;
+  const ends: number[] = [];
+  let from = 0;
+  const breaks = new Set(thread.breaks);
+  for (let stitch = 1; stitch < starts.length; stitch++) {
+    const used = thread.usedMm[stitch]! - (from === 0 ? 0 : thread.usedMm[from - 1]!);
+    if (!breaks.has(stitch) && used <= usableMm) continue;
+    ends.push(stitch);
+    from = stitch;
+  }
+  const bounds = [0, ...ends, starts.length];
+  const tails: number[][] = [];
+  for (let i = 0; i + 1 < bounds.length; i++) {
+    const first = starts[bounds[i]!]!;
+    const last = (starts[bounds[i + 1]!] ?? codes.length) - 1;
+    tails.push(workedIn(codes, xy, first, last, 1, pass.laidMm), workedIn(codes, xy, first, last, -1, pass.laidMm));
+  }
+  const drawn = tails.filter((tail) => tail.length >= 6);
+  kept.set(thread, drawn);
+  return drawn;
+}
+
+/** From one end of a load along the middles of its runs behind, swinging to either side of them by turns. */
+function workedIn(
+  codes: Uint8Array,
+  xy: Float32Array,
+  first: number,
+  last: number,
+  step: 1 | -1,
+  laidMm: number,
+): number[] {
+  const way: number[] = [];
+  let [length, side, px, py] = [0, 1, NaN, NaN];
+  for (let i = step > 0 ? first : last; i >= first && i <= last && length < WORKED_IN_MM; i += step) {
+    const code = codes[i];
+    if (code !== Move.up && code !== Move.down) continue;
+    const [x, y] = [xy[2 * i]!, xy[2 * i + 1]!];
+    if (Number.isNaN(px)) {
+      way.push(x, y);
+      [px, py] = [x, y];
+      continue;
+    }
+    const [mx, my] = [(px + x) / 2, (py + y) / 2];
+    const span = Math.hypot(x - px, y - py);
+    if (span > 1e-6) {
+      const [lastX, lastY] = [way.at(-2)!, way.at(-1)!];
+      const along = Math.hypot(mx - lastX, my - lastY) || 1;
+      const swing = Math.min(SWING * laidMm, span * 0.35) * side;
+      way.push(mx - ((my - lastY) / along) * swing, my + ((mx - lastX) / along) * swing);
+      length += along;
+      side = -side;
+    }
+    [px, py] = [x, y];
+  }
+  return way;
+}

@@ -2,6 +2,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { pieceSchema, writePiece, type Piece } from '@junctura/core/piece';
 import { kitePiece, kiteSvg } from './kite.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
+import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
 import { tramPiece, tramSvg } from './tram.ts';
 import { writeRange } from './makeRange.ts';
 
@@ -13,6 +14,7 @@ function write(folder: string, name: string, text: string): void {
 }
 
 const pieces: readonly [name: string, piece: Piece, drawing: string][] = [
+  ['rock-pool', rockPoolPiece(), rockPoolSvg()],
   ['kite', kitePiece(), kiteSvg()],
   ['market-radishes', radishesPiece(), radishesSvg()],
   ['night-tram', tramPiece(), tramSvg()],

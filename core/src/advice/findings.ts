@@ -110,8 +110,9 @@ function partFindings(piece: Piece, planned: PlannedPart): Finding[] {
 
 type Found = readonly [FindingId, Figures];
 
-function sizeFindings(placed: PlacedShape, { stitch, laidMm, params }: PlannedPass): Found[] {
+function sizeFindings(placed: PlacedShape, { stitch, laidMm, params, role }: PlannedPass): Found[] {
   const kind = stitchKind(stitch);
+  if (role !== 'filling') return [];
   if (kind.worksOn === 'area') {
     const widestMm = round((placed.widest?.r ?? 0) * 2);
     const wantedMm = round(THRESHOLDS.leastWidths * laidMm);
@@ -134,7 +135,9 @@ function coverFindings(piece: Piece, placed: PlacedShape, pass: PlannedPass): Fo
   const found: Found[] = [];
   const mark = markOf(piece.mark)!;
   const coverMm = round(kind.coverWidths * pass.laidMm);
-  if (kind.worksOn === 'line' && coverMm < mark.lineMm) {
+  // Under a filling the mark is covered by what lies over it.
+  const isSeen = pass.role === 'filling' || pass.role === 'outline';
+  if (isSeen && kind.worksOn === 'line' && placed.kind === 'line' && coverMm < mark.lineMm) {
     found.push(['line-not-covered', { coverMm, markMm: mark.lineMm, strands: pass.strands }]);
   }
   const spacingMm = pass.params['spacingMm'];

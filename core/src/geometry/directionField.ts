@@ -5,6 +5,8 @@ import type { Polyline, Region } from './shapes.ts';
 export interface DirectionField {
   /** The direction at a place, from the x axis, anticlockwise as seen, in (−π/2, π/2]. */
   angleAt(x: number, y: number): number;
+  /** Which of its two ways rows run at a place, as a vector: as the guides were drawn, or outwards. */
+  senseAt(x: number, y: number): readonly [dx: number, dy: number];
 }
 
 /** Samples of all guides together, at the most. */
@@ -16,7 +18,7 @@ const GRID = 36;
 
 /** Everything runs from or to one point. */
 export function radialField(centreX: number, centreY: number): DirectionField {
-  return { angleAt: (x, y) => Math.atan2(-(y - centreY), x - centreX) };
+  return { angleAt: (x, y) => Math.atan2(-(y - centreY), x - centreX), senseAt: (x, y) => [x - centreX, y - centreY] };
 }
 
 /**
@@ -52,6 +54,12 @@ export function guidedField(guides: readonly Polyline[], region: Region, turnRad
       const [u, v] = [within(((x - x0) / width) * GRID), within(((y - y0) / height) * GRID)];
       return Math.atan2(read(sines, u, v), read(cosines, u, v)) / 2 + turnRad;
     },
+    senseAt: (x, y) => {
+      const nearest = nearestSample(samples, x, y);
+      if (!nearest) return [1, 0];
+      const [cos, sin] = [Math.cos(turnRad), -Math.sin(turnRad)];
+      return [nearest.dx * cos - nearest.dy * sin, nearest.dx * sin + nearest.dy * cos];
+    },
   };
 }
 
@@ -62,6 +70,9 @@ interface Sample {
   readonly c: number;
   readonly s: number;
   readonly weight: number;
+  /** As it was drawn. */
+  readonly dx: number;
+  readonly dy: number;
 }
 
 function samplesOf(guides: readonly Polyline[]): Sample[] {
@@ -87,9 +98,19 @@ function samplesOf(guides: readonly Polyline[]): Sample[] {
         c: Math.cos(double),
         s: Math.sin(double),
         weight: length / pieces,
+        dx: (bx - ax) / length,
+        dy: (by - ay) / length,
       };
     });
   });
+}
+
+function nearestSample(samples: readonly Sample[], x: number, y: number): Sample | null {
+  const distance = (sample: Sample): number => (sample.x - x) ** 2 + (sample.y - y) ** 2;
+  return samples.reduce<Sample | null>(
+    (best, sample) => (best && distance(best) <= distance(sample) ? best : sample),
+    null,
+  );
 }
 
 function meanDirection(samples: readonly Sample[], x: number, y: number): [cosine: number, sine: number] {

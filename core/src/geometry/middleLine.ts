@@ -10,7 +10,10 @@ import {
   type Region,
 } from './shapes.ts';
 
-/** The line along the middle of a shape, from end to end, and how wide the shape is at each of its points. */
+/**
+ * The line along the middle of a shape, from the end where it is wider to the one towards which it narrows, and how wide the
+ * shape is at each of its points.
+ */
 export interface MiddleLine extends Polyline {
   /** The local width (mm) at each point: twice the distance to the outline. */
   readonly widthsMm: Float64Array;
@@ -225,11 +228,17 @@ function finished(points: readonly Point[], rings: Region): MiddleLine {
       return { x: (a.x + 2 * p.x + b.x) / 4, y: (a.y + 2 * p.y + b.y) / 4 };
     });
   }
-  const flat = Float64Array.from(even.flatMap(({ x, y }) => [x, y]));
+  let widths = even.map(({ x, y }) => 2 * distanceToOutline(rings, x, y));
+  const quarter = Math.ceil(POINTS / 4);
+  const sum = (part: readonly number[]): number => part.reduce((total, width) => total + width, 0);
+  if (sum(widths.slice(0, quarter)) < sum(widths.slice(-quarter)) * 0.98) {
+    even = [...even].reverse();
+    widths = [...widths].reverse();
+  }
   return {
-    points: flat,
+    points: Float64Array.from(even.flatMap(({ x, y }) => [x, y])),
     closed: false,
-    widthsMm: Float64Array.from(even, ({ x, y }) => 2 * distanceToOutline(rings, x, y)),
+    widthsMm: Float64Array.from(widths),
   };
 }
 

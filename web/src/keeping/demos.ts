@@ -1,5 +1,6 @@
 import { failure, type Outcome } from '@junctura/core/measure';
 import { readPiece, type Piece } from '@junctura/core/piece';
+import rockPool from '@junctura/demo/pieces/rock-pool.junctura.json?url';
 import kite from '@junctura/demo/pieces/kite.junctura.json?url';
 import radishes from '@junctura/demo/pieces/market-radishes.junctura.json?url';
 import tram from '@junctura/demo/pieces/night-tram.junctura.json?url';
@@ -13,6 +14,12 @@ export interface Demo {
 
 /** The pieces that come with Junctura. Each is opened as a copy, so the original can always be had again. */
 export const DEMOS: readonly Demo[] = [
+  {
+    id: 'demo-rock-pool',
+    name: 'Rock Pool',
+    about: 'A tide pool in a 150 mm hoop: every family of stitches, fourteen colours.',
+    url: rockPool,
+  },
   { id: 'demo-kite', name: 'Kite', about: 'A first piece: four stitches, two colours, a 100 mm hoop.', url: kite },
   {
     id: 'demo-radishes',

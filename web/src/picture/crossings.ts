@@ -41,7 +41,7 @@ export class Crossings {
       if (over.length === 0) continue;
       brush.save();
       brush.beginPath();
-      brush.arc((x0 + x1) / 2, (y0 + y1) / 2, Math.max(width * 0.85, Math.hypot(x1 - x0, y1 - y0) / 2), 0, 2 * Math.PI);
+      brush.arc((x0 + x1) / 2, (y0 + y1) / 2, Math.max(width * 0.7, Math.hypot(x1 - x0, y1 - y0) / 2), 0, 2 * Math.PI);
       brush.clip();
       for (const { paint } of over) paint();
       brush.restore();

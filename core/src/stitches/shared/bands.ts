@@ -1,7 +1,7 @@
-import { fieldRows, type DirectionField, type Region } from '../../geometry/index.ts';
+import { fieldRows, type DirectionField, type Polyline, type Region } from '../../geometry/index.ts';
 import type { MoveSink } from '../moves.ts';
 import { fillRows } from './fillRows.ts';
-import { lengthsOf, placeOn, sideBySide } from './rowsAsLines.ts';
+import { lengthsOf, placeOn, reversedLine, sideBySide } from './rowsAsLines.ts';
 
 /** One stitch of a row: its band and where it begins and ends along the row. */
 export interface BandStitch {
@@ -104,16 +104,18 @@ function bandsAlong(
   shadeAt?: ShadeAt,
 ): Bands {
   const bands: Bands = new Map();
-  sideBySide(fieldRows(region, field, spacingMm)).forEach((row, k) => {
-    const lengths = lengthsOf(row.points);
-    const total = lengths.at(-1)!;
-    const at = (mm: number): [number, number] => placeOn(row.points, lengths, mm);
-    for (const { band, from, to } of divide(0, total, k)) {
-      const [[x0, y0], [x1, y1], [mx, my]] = [at(from), at(to), at((from + to) / 2)];
-      const shade = shadeAt?.(mx, my, (from + to) / 2 / total, { x: row.points[0]!, y: row.points[1]! }) ?? 0;
-      put(bands, band, { x0, y0, x1, y1, shade });
-    }
-  });
+  sideBySide(fieldRows(region, field, spacingMm))
+    .map((row) => inSense(row, field))
+    .forEach((row, k) => {
+      const lengths = lengthsOf(row.points);
+      const total = lengths.at(-1)!;
+      const at = (mm: number): [number, number] => placeOn(row.points, lengths, mm);
+      for (const { band, from, to } of divide(0, total, k)) {
+        const [[x0, y0], [x1, y1], [mx, my]] = [at(from), at(to), at((from + to) / 2)];
+        const shade = shadeAt?.(mx, my, (from + to) / 2 / total, { x: row.points[0]!, y: row.points[1]! }) ?? 0;
+        put(bands, band, { x0, y0, x1, y1, shade });
+      }
+    });
   return bands;
 }
 
@@ -160,4 +162,13 @@ function dropByHalf(bands: Bands): void {
     );
     bands.set(number, [...(ends[0] ? [ends[0]] : []), ...kept, ...ends.slice(1)]);
   }
+}
+
+/** A row begun at the end from which the field runs. */
+function inSense(row: Polyline, field: DirectionField): Polyline {
+  const { points } = row;
+  const middle = 2 * (points.length >> 2);
+  const [sx, sy] = field.senseAt(points[middle]!, points[middle + 1]!);
+  const isAgainst = (points.at(-2)! - points[0]!) * sx + (points.at(-1)! - points[1]!) * sy < 0;
+  return isAgainst ? reversedLine(row) : row;
 }

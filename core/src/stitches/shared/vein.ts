@@ -13,14 +13,13 @@ export interface Vein {
 const LOOK_MM = 0.6;
 
 /**
- * The vein of a leaf: as the person laid it, or found. Its tip is the end towards which it narrows more.
+ * The vein of a leaf: as the person laid it, from foot to tip, or found.
  * @param turned takes the other end for the tip
  */
 export function veinOf(region: Region, given: Polyline | undefined, turned: boolean): Vein | null {
   const found = given ?? middleLine(region);
   if (!found || found.points.length < 4) return null;
-  const tipIsFirst = 'widthsMm' in found && narrowsToStart(found.widthsMm as Float64Array);
-  const line = tipIsFirst === turned ? found : reversedLine(found);
+  const line = turned ? reversedLine(found) : found;
   const lengths = lengthsOf(line.points);
   const lengthMm = lengths.at(-1)!;
   if (lengthMm < 1e-6) return null;
@@ -35,12 +34,6 @@ export function veinOf(region: Region, given: Polyline | undefined, turned: bool
       return { x, y, dx: (bx - ax) / length, dy: (by - ay) / length };
     },
   };
-}
-
-function narrowsToStart(widths: Float64Array): boolean {
-  const quarter = Math.ceil(widths.length / 4);
-  const mean = (part: Float64Array): number => part.reduce((sum, width) => sum + width, 0) / part.length;
-  return mean(widths.subarray(0, quarter)) < mean(widths.subarray(-quarter)) * 0.98;
 }
 
 /** Which end of a leaf is its tip: what stitches that have a vein can be told. */

@@ -4,26 +4,27 @@ import { workBack } from '../../shared/backLine.ts';
 import { forEachRun, type Place } from '../../shared/alongLines.ts';
 
 /** The whipping thread lies this far beside the line where it goes under a stitch, in laid widths. */
-const BESIDE = 0.62;
+const BESIDE = 0.5;
+/** Where it begins and ends it lies almost on the line, in laid widths. */
+const AT_ENDS = 0.12;
 
 /** Back stitch, then a second thread wound round it: over the line and under each stitch, never through the cloth. */
 export function workWhippedBack(shape: StitchShape, stitchMm: number, { laidMm }: StitchContext, sink: MoveSink): void {
   workBack(shape, stitchMm, sink);
-  const out = BESIDE * laidMm;
+  const beside = ({ x, y, dx, dy }: Place, out: number): [number, number] => [
+    x - dy * out * laidMm,
+    y + dx * out * laidMm,
+  ];
   forEachRun(shape.lines, stitchMm, 1, ({ stations, place }) => {
-    const beside = ({ x, y, dx, dy }: Place, side: number): [number, number] => [
-      x - dy * side * out,
-      y + dx * side * out,
-    ];
     const start = place(stations[0]!);
     sink.travel();
     for (let i = 1; i < stations.length; i++) {
       const middle = place((stations[i - 1]! + stations[i]!) / 2);
       sink.stitch();
-      if (i === 1) sink.up(...beside(start, 1));
-      sink.via(...beside(middle, 1));
-      sink.under(...beside(middle, -1));
+      if (i === 1) sink.up(...beside(start, AT_ENDS));
+      sink.via(...beside(middle, BESIDE));
+      sink.under(...beside(middle, -BESIDE));
     }
-    sink.down(...beside(place(stations.at(-1)!), 1));
+    sink.down(...beside(place(stations.at(-1)!), AT_ENDS));
   });
 }

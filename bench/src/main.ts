@@ -1,10 +1,19 @@
-import { readPiece } from '@junctura/core/piece';
+import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
+import { groundPiece } from './grounds.ts';
 import { benchPainting } from './painting.ts';
-import { benchPlanning } from './planning.ts';
+import { benchGrowth, benchMemory, benchPlanning } from './planning.ts';
 
 /** Prints one line for each ratio; each is the quotient of two medians taken in this run. */
-const read = readPiece(readFileSync(new URL('../../demo/pieces/kite.junctura.json', import.meta.url), 'utf8'));
-if (!read.ok) throw new Error(read.problem);
-for (const line of benchPlanning(read.value)) process.stdout.write(`${line}\n`);
-for (const line of await benchPainting(read.value)) process.stdout.write(`${line}\n`);
+function demo(name: string): Piece {
+  const read = readPiece(readFileSync(new URL(`../../demo/pieces/${name}.junctura.json`, import.meta.url), 'utf8'));
+  if (!read.ok) throw new Error(read.problem);
+  return read.value;
+}
+
+const print = (lines: readonly string[]): void => lines.forEach((line) => process.stdout.write(`${line}\n`));
+print(benchMemory());
+print(benchPlanning(demo('rock-pool')));
+print(benchPlanning(demo('kite')));
+print(benchGrowth());
+print(await benchPainting([demo('rock-pool'), groundPiece(100_000)]));

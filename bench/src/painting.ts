@@ -2,9 +2,10 @@ import type { Piece } from '@junctura/core/piece';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
 import { fileURLToPath } from 'node:url';
+import type { PaintingTimes } from './paintingInPage.ts';
 
-/** Lines for the bench: painting the stitched view in a browser against plain strokes on the same canvas. */
-export async function benchPainting(piece: Piece): Promise<string[]> {
+/** Lines for the bench: painting stitched views in a browser against plain strokes on the same canvas, and moving them. */
+export async function benchPainting(pieces: readonly Piece[]): Promise<string[]> {
   const bundle = await build({
     entryPoints: [fileURLToPath(new URL('./paintingInPage.ts', import.meta.url))],
     bundle: true,
@@ -18,11 +19,18 @@ export async function benchPainting(piece: Piece): Promise<string[]> {
   });
   const page = await browser.newPage();
   await page.addScriptTag({ content: bundle.outputFiles[0]!.text });
-  const { stitches, ratio } = await page.evaluate(
-    (given) =>
-      (window as unknown as { paintingRatio(piece: Piece): { stitches: number; ratio: number } }).paintingRatio(given),
-    piece,
-  );
+  const lines: string[] = [];
+  for (const piece of pieces) {
+    const { stitches, paintingMs, plainMs, movingMs } = await page.evaluate(
+      (given) => (window as unknown as { paintingTimes(piece: Piece): PaintingTimes }).paintingTimes(given),
+      piece,
+    );
+    const ratio = (a: number, b: number): string => (a / b).toFixed(2);
+    lines.push(
+      `painting ${piece.name} (${stitches} stitches) / stroking as many plain segments: ${ratio(paintingMs, plainMs)}`,
+      `a frame of moving or enlarging it / painting it: ${ratio(movingMs, paintingMs)}`,
+    );
+  }
   await browser.close();
-  return [`painting ${piece.name} (${stitches} stitches) / stroking as many plain segments: ${ratio.toFixed(1)}`];
+  return lines;
 }

@@ -1,10 +1,10 @@
 import { Planner } from '@junctura/core/advice';
 import { plainPass, type Piece } from '@junctura/core/piece';
+import { groundPiece } from './grounds.ts';
 import { medianMs } from './median.ts';
 
-/** How many times over the small demo piece is planned in one round, so that the clock can tell. */
-const TIMES = 40;
-const LOOP_TIMES = 20 * TIMES;
+const LOOP_TIMES = 200;
+const MB = 1024 * 1024;
 
 /** A bare loop that writes as many points to typed arrays and sums their distances. */
 function bareLoop(points: number, xy: Float32Array): number {
@@ -20,35 +20,69 @@ function bareLoop(points: number, xy: Float32Array): number {
   return sum;
 }
 
+function movesOf(piece: Piece): number {
+  const { plan } = new Planner().plan(piece);
+  return plan.parts.flatMap((part) => part.passes).reduce((sum, pass) => sum + pass.path.codes.length, 0);
+}
+
 /** Lines for the bench: planning a piece whole, and again after an edit of one part, against the bare loop. */
 export function benchPlanning(piece: Piece): string[] {
-  const { plan } = new Planner().plan(piece);
-  const moves = plan.parts.flatMap((part) => part.passes).reduce((sum, pass) => sum + pass.path.codes.length, 0);
+  const moves = movesOf(piece);
   const xy = new Float32Array(moves * 2);
   let sink = 0;
-  const loop = medianMs(() => {
-    for (let i = 0; i < LOOP_TIMES; i++) sink += bareLoop(moves, xy);
-  });
+  const loop =
+    medianMs(() => {
+      for (let i = 0; i < LOOP_TIMES; i++) sink += bareLoop(moves, xy);
+    }) / LOOP_TIMES;
   const whole = medianMs(() => {
-    for (let i = 0; i < TIMES; i++) sink += new Planner().plan(piece).plan.totals.stitches;
+    sink += new Planner().plan(piece).plan.totals.stitches;
   });
   const area = piece.drawing.parts.findIndex((part) => part.kind === 'area');
   const planner = new Planner();
   let strands = 1;
   const again = medianMs(() => {
-    for (let i = 0; i < TIMES; i++) {
-      strands = (strands % 6) + 1;
-      const parts = piece.drawing.parts.with(area, {
-        ...piece.drawing.parts[area]!,
-        passes: [plainPass('satin', 'stranded-cotton', strands)],
-      });
-      sink += planner.plan({ ...piece, drawing: { ...piece.drawing, parts } }).plan.totals.stitches;
-    }
+    strands = (strands % 6) + 1;
+    const parts = piece.drawing.parts.with(area, {
+      ...piece.drawing.parts[area]!,
+      passes: [plainPass('satin', 'stranded-cotton', strands)],
+    });
+    sink += planner.plan({ ...piece, drawing: { ...piece.drawing, parts } }).plan.totals.stitches;
   });
   if (!Number.isFinite(sink)) throw new Error('benchPlanning: a figure is not a number');
-  const perLoop = loop / LOOP_TIMES;
   return [
-    `planning ${piece.name} (${moves} moves) / bare loop of as many points: ${(whole / TIMES / perLoop).toFixed(0)}`,
-    `planning again after an edit of one part / planning whole: ${(again / whole).toFixed(2)}`,
+    `planning ${piece.name} (${moves} moves) / bare loop of as many points: ${(whole / loop).toFixed(0)}`,
+    `planning ${piece.name} again after an edit of one part / planning it whole: ${(again / whole).toFixed(3)}`,
+  ];
+}
+
+/** How planning grows with the number of stitches: the exponent between the smallest and the largest ground. */
+export function benchGrowth(): string[] {
+  const sizes = [1000, 10_000, 100_000];
+  const times = sizes.map((stitches) => {
+    const piece = groundPiece(stitches, 1);
+    return medianMs(() => new Planner().plan(piece), 7);
+  });
+  const exponent = Math.log(times.at(-1)! / times[0]!) / Math.log(sizes.at(-1)! / sizes[0]!);
+  const piece = groundPiece(100_000, 16);
+  const moves = movesOf(piece);
+  const xy = new Float32Array(moves * 2);
+  const loop = medianMs(() => bareLoop(moves, xy));
+  const whole = medianMs(() => new Planner().plan(piece), 7);
+  return [
+    `planning 100,000 stitches (${moves} moves) / bare loop of as many points: ${(whole / loop).toFixed(1)}`,
+    `growth of planning time from 1,000 to 100,000 stitches, exponent: ${exponent.toFixed(2)}`,
+  ];
+}
+
+/** The memory that planning a thousand parts takes; run with the collector in hand (`node --expose-gc`). */
+export function benchMemory(): string[] {
+  const piece = groundPiece(60_000, 1024);
+  globalThis.gc?.();
+  const before = process.memoryUsage().rss;
+  const planner = new Planner();
+  const workings = planner.plan(piece);
+  const taken = (process.memoryUsage().rss - before) / MB;
+  return [
+    `memory for planning ${workings.plan.parts.length} parts (${workings.plan.totals.stitches} stitches) / 400 MB: ${(taken / 400).toFixed(2)}`,
   ];
 }

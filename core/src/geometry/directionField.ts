@@ -10,11 +10,9 @@ export interface DirectionField {
 }
 
 /** Samples of all guides together, at the most. */
-const MOST_SAMPLES = 240;
-/** How fast a guide's say falls off with distance: the power of the distance. */
-const FALL_OFF = 3;
+const MOST_SAMPLES = 90;
 /** A field is worked out on a grid of so many cells to a side, and read off between them. */
-const GRID = 36;
+const GRID = 24;
 
 /** Everything runs from or to one point. */
 export function radialField(centreX: number, centreY: number): DirectionField {
@@ -117,7 +115,8 @@ function meanDirection(samples: readonly Sample[], x: number, y: number): [cosin
   let [c, s] = [0, 0];
   for (const sample of samples) {
     const distance2 = (sample.x - x) ** 2 + (sample.y - y) ** 2 + 1e-4;
-    const weight = sample.weight / distance2 ** (FALL_OFF / 2);
+    // A guide's say falls off with the third power of its distance.
+    const weight = sample.weight / (distance2 * Math.sqrt(distance2));
     c += weight * sample.c;
     s += weight * sample.s;
   }

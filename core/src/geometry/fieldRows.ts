@@ -10,6 +10,10 @@ import { simplifyRegion } from './simplify.ts';
 const ROOM = { crowded: 0.45, beside: 0.72, open: 0.6 } as const;
 /** Rows are traced in steps of this share of their distance. */
 const STEP = 0.5;
+/** Beside every second place of a row a neighbour is looked for. */
+const BESIDE_EVERY = 2;
+/** Only a row that has turned by this much can come back to its own beginning, radians. */
+const COMES_ROUND_RAD = 4;
 /** Rows shorter than this are left to their neighbours, in distances of neighbours. */
 const SHORTEST = 1.2;
 const WOBBLE_MM = 0.03;
@@ -42,7 +46,7 @@ export function fieldRows(
   for (const [x, y] of tracer.openPlaces()) {
     take(x, y, ROOM.open);
     for (let row = queue.shift(); row; row = queue.shift()) {
-      for (let i = 0; i + 3 < row.length; i += 2) {
+      for (let i = 0; i + 3 < row.length; i += 2 * BESIDE_EVERY) {
         const [dx, dy] = [row[i + 2]! - row[i]!, row[i + 3]! - row[i + 1]!];
         const length = Math.hypot(dx, dy) || 1;
         const [nx, ny] = [(-dy / length) * spacingMm, (dx / length) * spacingMm];
@@ -149,11 +153,14 @@ class Tracer {
     const most = (4 * (this.columns + this.rowsOfCells) * this.cellMm) / step;
     const points: number[] = [];
     let angle = heading;
+    let turned = 0;
     for (let i = 0; i < most; i++) {
       // A midpoint step keeps to curved fields.
       if (!this.straight) {
+        const before = angle;
         angle = this.turned(x, y, angle);
         angle = this.turned(x + (Math.cos(angle) * step) / 2, y - (Math.sin(angle) * step) / 2, angle);
+        turned += Math.abs(Math.atan2(Math.sin(angle - before), Math.cos(angle - before)));
       }
       const [dx, dy] = [Math.cos(angle) * step, -Math.sin(angle) * step];
       const [nx, ny] = [x + dx, y + dy];
@@ -163,7 +170,7 @@ class Tracer {
         break;
       }
       if (!this.isFree(nx, ny, ROOM.crowded * this.spacingMm)) break;
-      if (!this.straight && i > 8 && this.meetsItself(points, nx, ny)) break;
+      if (turned > COMES_ROUND_RAD && this.meetsItself(points, nx, ny)) break;
       points.push(nx, ny);
       [x, y] = [nx, ny];
     }

@@ -5,7 +5,7 @@ import { LIGHT_X, LIGHT_Y, paintStrands, toneOf } from './paintRun.ts';
 /** So many runs of one tone are stroked together: enough to be quick, few enough that the order on top stays true. */
 const MOST_RUNS = 32;
 /** Widths of the laid thread in pixels from which more of it is drawn. */
-export const DETAIL_PX = { edged: 1.25, sheen: 2.6, round: 3.2, strands: 6.5 } as const;
+export const DETAIL_PX = { edged: 1.6, sheen: 2.6, round: 3.2, strands: 6.5 } as const;
 /** How far round ends are drawn in, in widths: thread narrows where it dives into the cloth. */
 const ROUND_IN = 0.36;
 /** Runs over padding are shaded this far in from either end, as a share of their length. */

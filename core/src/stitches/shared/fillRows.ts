@@ -2,7 +2,7 @@ import { cellRows, scanCells, scanFrame, simplifyRegion, type Region, type ScanC
 import { cellOrder } from './fillOrder.ts';
 
 /** Wobble of the outline below this is not worth a stitch of its own, mm. */
-const WOBBLE_MM = 0.03;
+export const WOBBLE_MM = 0.03;
 
 /** The rows of one cell of a filling in the order of working, `u0, u1, v` for each: from u0 to u1 along the rows, at v across. */
 export interface RowBlock {

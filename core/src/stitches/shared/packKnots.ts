@@ -1,6 +1,7 @@
-import { boxOf, isInside, offset, polylineLength, type Region } from '../../geometry/index.ts';
+import { boxOf, isInside, offset, polylineLength, simplifyRegion, type Region } from '../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../kind.ts';
 import type { MoveSink } from '../moves.ts';
+import { WOBBLE_MM } from './fillRows.ts';
 import { workKnot } from './knot.ts';
 import { knotDiameterMm } from './knotSize.ts';
 
@@ -18,15 +19,16 @@ export function packKnots(
   const across = knotDiameterMm(turns, bundleMm, coreMm);
   const pitch = across * closeness;
   const knots: Knot[] = [];
-  let row: Region = offset(region, -across / 2);
+  const outline = simplifyRegion(region, WOBBLE_MM);
+  let row: Region = offset(outline, -across / 2);
   for (let i = 0; i < MOST_ROWS && row.length > 0; i++) {
     for (const ring of row) {
       for (const [x, y] of evenly(ring, pitch)) knots.push({ x, y, turns, across });
     }
-    row = offset(row, -pitch * ROW_CLOSENESS);
+    row = simplifyRegion(offset(row, -pitch * ROW_CLOSENESS), WOBBLE_MM / 2);
   }
   const gaps =
-    closeness <= MOST_CLOSED ? gapsBetween(region, knots, knotDiameterMm(gapWraps, bundleMm, coreMm), gapWraps) : [];
+    closeness <= MOST_CLOSED ? gapsBetween(outline, knots, knotDiameterMm(gapWraps, bundleMm, coreMm), gapWraps) : [];
   for (const knot of [...knots, ...gaps]) workKnot(knot.x, knot.y, knot.turns, coreMm, sink);
 }
 

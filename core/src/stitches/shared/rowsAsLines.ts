@@ -4,13 +4,14 @@ import {
   NearestPoints,
   offset,
   ringArea,
+  simplifyRegion,
   subtract,
   type Polyline,
   type Region,
 } from '../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../kind.ts';
 import { nearestEndFirst } from './fillOrder.ts';
-import { fillRows } from './fillRows.ts';
+import { fillRows, WOBBLE_MM } from './fillRows.ts';
 
 const NO_SPOTS = new Float64Array(0);
 
@@ -51,11 +52,12 @@ const LEAST_GAP = 0.6;
 /** Rings that follow the outline inward; the gaps that they leave, in the middle and in necks, get a line along them. */
 function ringsInward(region: Region, spacingMm: number): Polyline[] {
   const lines: Polyline[] = [];
-  let ring: Region = offset(region, -spacingMm / 2);
-  lines.push(...linesInGaps(region, ring, spacingMm));
+  const outline = simplifyRegion(region, WOBBLE_MM);
+  let ring: Region = offset(outline, -spacingMm / 2);
+  lines.push(...linesInGaps(outline, ring, spacingMm));
   for (let i = 0; i < MOST_RINGS && ring.length > 0; i++) {
     lines.push(...ring.map((points) => ({ points, closed: true })));
-    const inner = offset(ring, -spacingMm);
+    const inner = simplifyRegion(offset(ring, -spacingMm), WOBBLE_MM / 2);
     lines.push(...linesInGaps(offset(ring, -spacingMm / 2), inner, spacingMm));
     ring = inner;
   }

@@ -42,6 +42,20 @@ function worked(piece: Piece, change: Partial<Piece['drawing']['parts'][number]>
 }
 
 const square = '<rect x="-20" y="-20" width="40" height="40" fill="#a33"/>';
+const twins = '<rect width="8" height="20" fill="#a33"/><rect x="8" width="8" height="20" fill="#a33"/>';
+function shaded(body: string, count: number): Piece {
+  const piece = pieceOf(body);
+  const shades = Array.from({ length: count }, (_, i) => piece.palette[i % 2]!.id);
+  const passes = [{ ...plainPass('long-short', 'stranded-cotton', 1), angleDeg: 0, shades }];
+  const [area, line] = piece.drawing.parts;
+  return { ...piece, drawing: { ...piece.drawing, parts: [{ ...area!, passes }, line!] } };
+}
+function guided(body: string, guide: string): Piece {
+  return worked(pieceOf(body), {
+    guides: [guide],
+    passes: [{ ...plainPass('satin', 'stranded-cotton'), direction: 'guides' }],
+  });
+}
 const hoop = { nominalMm: 100, airMm: 12 };
 const CASES: [FindingId, Piece][] = [
   ['outside-hoop', pieceOf('<circle r="60" fill="#a33"/>', { hoop })],
@@ -61,6 +75,9 @@ const CASES: [FindingId, Piece][] = [
     'no-stitches',
     worked(pieceOf('<rect width="0.8" height="0.8" fill="#a33"/>'), { passes: [plainPass('seed', 'stranded-cotton')] }),
   ],
+  ['direction-vanishes', worked(pieceOf(twins), pass('satin', 2))],
+  ['too-many-shades', shaded('<rect width="7" height="30" fill="#a33"/><path d="M50 0H60" stroke="#3a3"/>', 4)],
+  ['guide-outside', guided('<rect width="9" height="9" fill="#a33"/>', 'M40 0L50 9')],
   ['not-read', pieceOf(`${square}<text>hi</text>`)],
 ];
 
@@ -173,6 +190,7 @@ describe('proposals', () => {
   it.each([
     ['a small petal in satin', '<ellipse rx="4" ry="9"/>', 'satin'],
     ['a wide area in split stitch', square, 'split-fill'],
+    ['an almond leaf in slanting halves', '<path d="M0 0C8 -9 22 -9 30 0C22 9 8 9 0 0Z"/>', 'satin-leaf'],
     ['a small round area as a knot', '<circle r="1"/>', 'french'],
     ['a dashed line in running stitch', '<path d="M0 0H40" stroke="#000" stroke-dasharray="3 2"/>', 'running'],
     ['a straight line in back stitch', '<path d="M0 0H40" stroke="#000"/>', 'back'],
@@ -189,6 +207,28 @@ describe('proposals', () => {
     const [proposal] = new Planner().plan(piece).proposals.get('part-1')!;
     // The long side runs 30° clockwise as seen, so its cross direction is 60° anticlockwise.
     expect(proposal!.pass.angleDeg).toBe(60);
+  });
+
+  it('turn satin with a curved strip, and away from a touching part of the same colour', () => {
+    const strip = pieceOf('<path d="M0 0A30 30 0 0 1 60 0L56 0A26 26 0 0 0 4 0Z"/>');
+    expect(new Planner().plan(strip).proposals.get('part-1')![0]!.pass).toMatchObject({
+      stitch: 'satin',
+      direction: 'across',
+    });
+    const { plan } = new Planner().plan(pieceOf(twins));
+    const [one, other] = plan.parts.map(({ passes }) => passes[0]!.angleDeg);
+    expect(Math.abs(one! - other!) % 180).toBeGreaterThanOrEqual(20);
+    expect(found(pieceOf(twins))).not.toContain('direction-vanishes');
+  });
+
+  it('follow the schools of the person', () => {
+    const dot = '<path d="M1 1h0" stroke="#000" stroke-linecap="round"/>';
+    const base = pieceOf(dot);
+    const school = { ...base, worker: { ...base.worker, knots: 'colonial', strands: 'fine' } } as const;
+    expect(new Planner().plan(school).proposals.get('part-1')![0]!.pass).toMatchObject({
+      stitch: 'colonial',
+      strands: 1,
+    });
   });
 
   it('keep within what the use allows', () => {

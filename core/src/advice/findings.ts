@@ -4,6 +4,7 @@ import { AIR_MM, clothOf, leavesHole, markOf, strandChoices, threadKind } from '
 import {
   groupMembers,
   plainPass,
+  setGuides,
   setHoop,
   setPasses,
   type Edit,
@@ -13,6 +14,8 @@ import {
 } from '../piece/index.ts';
 import { colourName, passesAsWorked, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
+import { longestSpan } from './direction.ts';
+import { areNearEqual, degreesApart, straightFilling, touch } from './neighbours.ts';
 import { longestFrontRunMm, tightestBendMm } from './measures.ts';
 import { coveringStrands } from './proposals.ts';
 import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
@@ -25,6 +28,9 @@ export type FindingId =
   | 'span-too-long'
   | 'span-too-short'
   | 'cloth-shows'
+  | 'direction-vanishes'
+  | 'too-many-shades'
+  | 'guide-outside'
   | 'too-many-strands'
   | 'snags'
   | 'needle-hole'
@@ -53,7 +59,13 @@ export interface Remedy {
 export function findAll(piece: Piece, plan: Plan): Finding[] {
   const notes = piece.drawing.notes.map((note): Finding => ({ id: 'not-read', part: null, figures: { note } }));
   const byPart = plan.parts.flatMap((planned) => partFindings(piece, planned));
-  return [...hoopFindings(piece, plan), ...byPart, ...colourFindings(piece, plan), ...notes];
+  return [
+    ...hoopFindings(piece, plan),
+    ...byPart,
+    ...neighbourFindings(piece, plan),
+    ...colourFindings(piece, plan),
+    ...notes,
+  ];
 }
 
 /** Whether the person has said of this finding, with these figures, that they know. */
@@ -103,6 +115,7 @@ function partFindings(piece: Piece, planned: PlannedPart): Finding[] {
     if (pass.quantities.stitches === 0) found.push(at('no-stitches', { stitch: pass.stitch }));
     found.push(...sizeFindings(placed, pass).map(([id, figures]) => at(id, figures)));
     found.push(...coverFindings(piece, placed, pass).map(([id, figures]) => at(id, figures)));
+    found.push(...fieldFindings(placed, pass).map(([id, figures]) => at(id, figures)));
     found.push(...useFindings(piece, pass).map(([id, figures]) => at(id, figures)));
   }
   return found;
@@ -170,6 +183,50 @@ function useFindings(piece: Piece, pass: PlannedPass): Found[] {
   return found;
 }
 
+/** Touching areas in near-equal colours whose stitches lie nearly the same way. */
+function neighbourFindings(piece: Piece, { parts }: Plan): Finding[] {
+  const filled = parts.flatMap(({ part, placed, passes }) => {
+    const filling = placed.kind === 'area' && placed.box ? straightFilling(passes) : undefined;
+    const outlined = passes.some(({ role }) => role === 'outline');
+    return filling && !outlined ? [{ part, placed, filling }] : [];
+  });
+  const found: Finding[] = [];
+  filled.forEach((one, i) => {
+    for (const other of filled.slice(0, i)) {
+      const apartDeg = round(degreesApart(one.filling.angleDeg, other.filling.angleDeg));
+      if (apartDeg >= THRESHOLDS.leastTurnDeg || !areNearEqual(piece, one.part.colour, other.part.colour)) continue;
+      if (!touch(one.placed, other.placed)) continue;
+      found.push({ id: 'direction-vanishes', part: one.part.id, figures: { other: other.part.name, apartDeg } });
+      break;
+    }
+  });
+  return found;
+}
+
+/** More shades than the width can show, and strokes that lie wholly outside what they shall direct. */
+function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
+  const found: Found[] = [];
+  if (pass.shades.length > 1) {
+    const spanMm = round(
+      pass.direction === 'straight' ? longestSpan(placed.shape.region, pass.angleDeg) : (placed.widest?.r ?? 0) * 4,
+    );
+    const room = Math.max(1, Math.floor(spanMm / THRESHOLDS.shadeRowMm));
+    if (pass.shades.length > room) found.push(['too-many-shades', { shades: pass.shades.length, room, spanMm }]);
+  }
+  if (pass.direction === 'guides' && placed.box) {
+    const { minX, minY, maxX, maxY } = placed.box;
+    const isOutside = ({ points }: { points: Float64Array }): boolean => {
+      for (let i = 0; i < points.length; i += 2) {
+        if (points[i]! >= minX && points[i]! <= maxX && points[i + 1]! >= minY && points[i + 1]! <= maxY) return false;
+      }
+      return true;
+    };
+    const outside = placed.guides.filter(isOutside).length;
+    if (outside > 0) found.push(['guide-outside', { outside }]);
+  }
+  return found;
+}
+
 function colourFindings(piece: Piece, plan: Plan): Finding[] {
   const cloth = labOf(piece.cloth.colour);
   if (piece.use === 'whitework') return [];
@@ -217,11 +274,28 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
       const close = (pass: Pass): Pass => ({ ...pass, params: without(pass.params, 'spacingMm') });
       offers.push(['Let neighbours touch', changePasses(piece, plan, planned.part, close, 'Close the rows')]);
     }
+    if (finding.id === 'direction-vanishes') {
+      const turn = (pass: Pass): Pass =>
+        pass.role === 'filling' ? { ...pass, angleDeg: ((pass.angleDeg ?? 0) + STANDS_OUT_DEG) % 180 } : pass;
+      const turned = passesAsWorked(planned).map(turn);
+      offers.push(['Turn its stitches', setPasses(piece, new Map([[planned.part.id, turned]]), 'Turn the stitches')]);
+    }
+    if (finding.id === 'too-many-shades') {
+      const room = Number(finding.figures['room']);
+      const fewer = (pass: Pass): Pass => ({ ...pass, shades: room < 2 ? [] : pass.shades.slice(0, room) });
+      offers.push(['Work in fewer shades', changePasses(piece, plan, planned.part, fewer, 'Work in fewer shades')]);
+    }
+    if (finding.id === 'guide-outside') {
+      offers.push(['Remove the strokes', setGuides(piece, [planned.part.id], [], 'Remove the direction strokes')]);
+    }
     if (finding.id === 'snags' && planned.placed.kind === 'line')
       offers.push(['Work in back stitch', switchTo('back')]);
   }
   return offers.flatMap(([label, edit]) => (edit ? [{ label, edit }] : []));
 }
+
+/** Turned by this much, stitches stand out from any neighbour that they lay like, degrees. */
+const STANDS_OUT_DEG = 50;
 
 function without(params: Pass['params'], key: string): Pass['params'] {
   return Object.fromEntries(Object.entries(params).filter(([name]) => name !== key));

@@ -7,11 +7,13 @@ import {
   USUAL_HAND,
   workSettings,
   type Plan,
+  type PlannedPart,
   type SettledPass,
   type WorkSettings,
 } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { findAll, type Finding } from './findings.ts';
+import { turnedFromNeighbours } from './neighbours.ts';
 import { propose, proposalSettings, satinDirection, type Proposal, type ProposalSettings } from './proposals.ts';
 
 /** All that is computed of a piece. */
@@ -41,12 +43,16 @@ export class Planner {
     const advice = proposalSettings(piece);
     const proposals = new Map<string, readonly Proposal[]>();
     const advised: typeof this.advised = new Map();
+    const laid: PlannedPart[] = [];
     const parts = piece.drawing.parts.map((part, i) => {
       const placed = shapes[i]!;
       const offered = this.advise(part, placed, advice, advised);
       proposals.set(part.id, offered);
       const passes = placed.box ? settledPasses(part, placed, offered) : [];
-      return { part, placed, passes: this.worker.work(placed, passes, settings) };
+      const apart = part.passes === null ? turnedFromNeighbours(piece, laid, { part, placed, passes }) : passes;
+      const planned = { part, placed, passes: this.worker.work(placed, apart, settings) };
+      laid.push(planned);
+      return planned;
     });
     this.advised = advised;
     const plan = sumUp(piece, parts);

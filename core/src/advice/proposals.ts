@@ -1,9 +1,10 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import { bundleDiameterMm, laidWidthMm, markOf, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine } from '../measure/index.ts';
-import { plainPass, type Part, type Pass, type Piece } from '../piece/index.ts';
+import { plainPass, type Part, type Pass, type PassDirection, type Piece } from '../piece/index.ts';
 import { isSmallRound } from '../plan/index.ts';
 import { knotDiameterMm, stitchKind, type StitchId } from '../stitches/index.ts';
+import { formOf, type Form } from './forms.ts';
 import { tightestBendMm } from './measures.ts';
 import { shortestSpans, type Direction } from './direction.ts';
 import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
@@ -21,17 +22,26 @@ export interface ProposalSettings {
   readonly use: Piece['use'];
   readonly markMm: number;
   readonly scale: number;
+  /** The person's schools. */
+  readonly knots: Piece['worker']['knots'];
+  readonly strands: Piece['worker']['strands'];
 }
 
 export function proposalSettings(piece: Piece): ProposalSettings {
-  return { use: piece.use, markMm: markOf(piece.mark)!.lineMm, scale: piece.placement.scale };
+  return {
+    use: piece.use,
+    markMm: markOf(piece.mark)!.lineMm,
+    scale: piece.placement.scale,
+    knots: piece.worker.knots,
+    strands: piece.worker.strands,
+  };
 }
 
 /** The best treatments of a part, best first. */
 export function propose(part: Part, placed: PlacedShape, settings: ProposalSettings): Proposal[] {
   if (placed.kind === 'area') return areaProposals(placed, settings);
   if (placed.kind === 'line') return lineProposals(part, placed, settings);
-  return [spotProposal(2)];
+  return spotProposals(settings);
 }
 
 /** The direction that satin takes on an area when none is set. */
@@ -47,11 +57,18 @@ function proposal(stitch: StitchId, strands: number, angleDeg: number, reason: s
   return { pass: { ...plainPass(stitch, THREAD, strands), angleDeg }, reason };
 }
 
-function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal[] {
+/** A strand more or fewer than usual, by school: fine works in one, bold in twice as many. */
+function bySchool(strands: number, school: ProposalSettings['strands']): number {
+  return school === 'fine' ? 1 : school === 'bold' ? Math.min(6, strands * 2) : strands;
+}
+
+function areaProposals(placed: PlacedShape, settings: ProposalSettings): Proposal[] {
+  const { use, strands: school } = settings;
   const direction = shortestSpans(placed.shape.region);
   const limit = SPAN_LIMIT_MM[use];
   const span = direction.spanMm;
-  const strands = placed.meanWidthMm < THRESHOLDS.narrowMm ? 1 : placed.areaMm2 > THRESHOLDS.largeMm2 ? 3 : 2;
+  const usual = placed.meanWidthMm < THRESHOLDS.narrowMm ? 1 : placed.areaMm2 > THRESHOLDS.largeMm2 ? 3 : 2;
+  const strands = bySchool(usual, school);
   const along = (direction.angleDeg + 90) % 180;
   const widthText = formatFine(span);
   const satin = (why: string): Proposal => proposal('satin', strands, direction.angleDeg, why);
@@ -71,10 +88,13 @@ function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal
         ),
       ]
     : light;
+  const shaped = isSmallRound(placed) ? [] : byForm(formOf(placed), use, strands);
+  if (shaped.length > 0)
+    return [...shaped, rows('Firmer and flatter; the direction runs along the shape.')].slice(0, 3);
   if (isSmallRound(placed)) {
     const across = 2 * Math.sqrt(placed.areaMm2 / Math.PI);
     return [
-      knotFor(across),
+      knotFor(across, settings.knots),
       satin(`Flat instead of raised: spans of ${widthText} at ${direction.angleDeg}°.`),
       rows('Even rows where a knot would catch.'),
     ];
@@ -105,7 +125,44 @@ function areaProposals(placed: PlacedShape, { use }: ProposalSettings): Proposal
   ];
 }
 
-function knotFor(acrossMm: number): Proposal {
+/** What the form of an area calls for: halves and a vein for a leaf, satin that turns with a curved strip. */
+function byForm({ kind, widthMm, turnDeg }: Form, use: Piece['use'], strands: number): Proposal[] {
+  const limit = SPAN_LIMIT_MM[use];
+  const width = formatFine(widthMm);
+  if (kind === 'leaf' && widthMm >= THRESHOLDS.shortestSatinMm * 1.5) {
+    const halves = proposal(
+      'satin-leaf',
+      strands,
+      0,
+      `A leaf ${width} wide: two slanting halves that meet at its vein keep every span short.`,
+    );
+    const fly = proposal(
+      'fly-leaf',
+      strands,
+      0,
+      `Narrow enough (${width}) for closed fly stitches, tied along the vein.`,
+    );
+    const isWithin = (widthMm / 2) * Math.SQRT2 <= limit;
+    return [...(isWithin ? [halves] : []), ...(widthMm <= THRESHOLDS.widestFlyLeafMm ? [fly] : [])];
+  }
+  if (kind === 'strip' && widthMm >= THRESHOLDS.shortestSatinMm && widthMm <= Math.min(limit, THRESHOLDS.easySatinMm)) {
+    const turning = proposal(
+      'satin',
+      strands,
+      0,
+      `A strip ${width} wide that turns by ${Math.round(turnDeg)}°: satin across it turns with it.`,
+    );
+    const along = proposal('stem-fill', strands, 0, 'Rows of stem stitch along the strip: ropy, and firm in use.');
+    return [withDirection(turning, 'across'), withDirection(along, 'along')];
+  }
+  return [];
+}
+
+function withDirection(offer: Proposal, direction: PassDirection): Proposal {
+  return { ...offer, pass: { ...offer.pass, direction } };
+}
+
+function knotFor(acrossMm: number, school: ProposalSettings['knots']): Proposal {
   const kind = threadKind(THREAD)!;
   const sizes = [1, 2, 3, 4, 6].map((strands) => ({
     strands,
@@ -113,17 +170,31 @@ function knotFor(acrossMm: number): Proposal {
   }));
   const best = sizes.reduce((a, b) => (Math.abs(b.mm - acrossMm) < Math.abs(a.mm - acrossMm) ? b : a));
   const reason = `${formatFine(acrossMm)} across and round: one knot of two wraps in ${strandText(best.strands)} comes to ${formatFine(best.mm)}.`;
-  return proposal('french', best.strands, 0, reason);
+  return proposal(school, best.strands, 0, reason);
 }
 
-function spotProposal(strands: number): Proposal {
-  return proposal('french', strands, 0, `A spot: one knot of two wraps in ${strandText(strands)}.`);
+function spotProposals({ knots, strands: school, use }: ProposalSettings): Proposal[] {
+  const strands = bySchool(2, school);
+  const other = knots === 'french' ? 'colonial' : 'french';
+  const knot = proposal(knots, strands, 0, `A spot: one knot of two wraps in ${strandText(strands)}.`);
+  const flat = proposal('seed-pair', strands, 60, 'Two short stitches side by side: they lie flat.');
+  if (WORN_USES.has(use))
+    return [knot, flat, proposal('star', strands, 0, 'A small star: flat, and it holds in the wash.')];
+  return [
+    knot,
+    proposal(other, strands, 0, 'The other round knot, as large.'),
+    proposal('detached-chain', strands, 90, 'A single loop: a bud or a drop.'),
+  ];
 }
 
-function lineProposals(part: Part, placed: PlacedShape, { markMm, scale }: ProposalSettings): Proposal[] {
+function lineProposals(
+  part: Part,
+  placed: PlacedShape,
+  { markMm, scale, strands: school }: ProposalSettings,
+): Proposal[] {
   const drawnMm = (part.strokeMm ?? 0) * scale;
   const radius = tightestBendMm(placed);
-  const fine = drawnMm < THRESHOLDS.fineLineMm ? 1 : drawnMm < THRESHOLDS.boldLineMm ? 2 : 3;
+  const fine = bySchool(drawnMm < THRESHOLDS.fineLineMm ? 1 : drawnMm < THRESHOLDS.boldLineMm ? 2 : 3, school);
   const make = (stitch: StitchId, why: string): Proposal => {
     const strands = coveringStrands(stitch, fine, markMm);
     const width = stitchKind(stitch).coverWidths * laid(strands);

@@ -55,6 +55,23 @@ export const SENTENCES: Readonly<Record<FindingId, Sentence>> = {
       `Rows lie ${mm(spacingMm)} apart and the thread ${mm(laidMm)} wide: cloth shows between.`,
     why: 'Good for a light filling, a fault in a solid one.',
   },
+  'direction-vanishes': {
+    severity: 'note',
+    text: ({ other, apartDeg }) =>
+      `It touches “${other}” in a near-equal colour, and their stitches lie only ${apartDeg}° apart.`,
+    why: 'Without a line between them two such areas look like one. Turn one of them, or outline it.',
+  },
+  'too-many-shades': {
+    severity: 'note',
+    text: ({ shades, room, spanMm }) => `${shades} shades over ${mm(spanMm)}: there is room for ${room}.`,
+    why: 'A shade needs a row of its own, about 3 mm, to be seen.',
+  },
+  'guide-outside': {
+    severity: 'note',
+    text: ({ outside }) =>
+      (outside === 1 ? 'A direction stroke lies' : `${outside} direction strokes lie`) + ' outside the part.',
+    why: 'It still turns the stitches, but less than one drawn inside.',
+  },
   'too-many-strands': {
     severity: 'warn',
     text: ({ radiusMm, laidMm }) => `It bends at ${mm(radiusMm)} radius; the thread is ${mm(laidMm)} wide.`,

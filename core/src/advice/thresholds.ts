@@ -27,6 +27,21 @@ export const THRESHOLDS = {
   fineLineMm: 0.45,
   /** Areas narrower than this want a single strand, mm. */
   narrowMm: 1.8,
+  /** A leaf is so many times longer than wide, this narrow near its tip, and fills so much of its length and width (an oval fills 0.79). */
+  leafSlenderness: 1.6,
+  leafTip: 0.32,
+  leafFullness: { least: 0.45, most: 0.73 },
+  /** Leaves up to this width take fly stitches, mm. */
+  widestFlyLeafMm: 14,
+  /** A strip is so many times longer than wide; from this turn on its satin turns with it, degrees. */
+  stripSlenderness: 3,
+  stripTurnDeg: 40,
+  /** Touching areas in near-equal colours want directions this far apart, degrees. */
+  leastTurnDeg: 20,
+  /** Colours nearer than this (ΔE2000) are near-equal. */
+  nearEqual: 6,
+  /** Parts nearer than this touch, mm. */
+  touchingMm: 0.5,
   /** Areas smaller than this have no room for a scatter of seeds, mm². */
   leastSeededMm2: 60,
   /** From this width on an area has room for two rows of long-and-short, mm. */
@@ -37,6 +52,8 @@ export const THRESHOLDS = {
   openWidths: 1.02,
   /** Closer to the cloth than this (ΔE2000) a colour is lost. */
   lostInCloth: 8,
+  /** One row of long-and-short needs this much to show its shade, mm. */
+  shadeRowMm: 3,
   /** A bend tighter than this many laid widths cannot be drawn with the bundle. */
   drawableRadiusWidths: 0.8,
 } as const;

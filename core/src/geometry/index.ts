@@ -5,7 +5,7 @@ export { fieldRows } from './fieldRows.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
 export { inscribedCircle } from './inscribedCircle.ts';
 export { distanceToOutline, middleLine, reachInside, type MiddleLine } from './middleLine.ts';
-export { compose, IDENTITY, mapPoints, meanScale, type Matrix } from './matrix.ts';
+export { compose, inverse, IDENTITY, mapPoints, meanScale, type Matrix } from './matrix.ts';
 export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from './scanCells.ts';
 export {
   boxesMeet,

@@ -10,6 +10,13 @@ export function compose(outer: Matrix, inner: Matrix): Matrix {
   return [a * p + c * q, b * p + d * q, a * r + c * s, b * r + d * s, a * t + c * u + e, b * t + d * u + f];
 }
 
+/** The map that undoes another. @throws RangeError where it flattens everything onto a line */
+export function inverse([a, b, c, d, e, f]: Matrix): Matrix {
+  const det = a * d - b * c;
+  if (det === 0) throw new RangeError('inverse: expected a map that keeps areas apart, got one of factor 0');
+  return [d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det];
+}
+
 /** The factor by which a map enlarges lengths, averaged over directions: the root of its area factor. */
 export function meanScale([a, b, c, d]: Matrix): number {
   return Math.sqrt(Math.abs(a * d - b * c));

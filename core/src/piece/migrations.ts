@@ -7,7 +7,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   2: { name: 'layerPasses', up: layerPasses },
 };
 
-/** Version 2: passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
+/** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
 function layerPasses(data: Data): Data {
   const drawing = record(data['drawing']);
   const layered = (pass: unknown): Data => ({
@@ -24,7 +24,11 @@ function layerPasses(data: Data): Data {
     return { differs: false, guides: [], vein: null, borders: [], ...part, passes };
   };
   const parts = Array.isArray(drawing['parts']) ? drawing['parts'].map(grown) : drawing['parts'];
-  return { ...data, worker: { own: null, ...record(data['worker']) }, drawing: { ...drawing, parts } };
+  return {
+    ...data,
+    worker: { own: null, knots: 'french', strands: 'usual', ...record(data['worker']) },
+    drawing: { ...drawing, parts },
+  };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

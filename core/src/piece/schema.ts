@@ -143,6 +143,8 @@ export const pieceSchema = z
     worker: z.strictObject({
       hand: z.enum(['right', 'left']),
       satinFrom: z.enum(['middle', 'edge']),
+      knots: z.enum(['french', 'colonial']),
+      strands: z.enum(['fine', 'usual', 'bold']),
       start: z.enum(['waste-knot', 'knot', 'tiny-stitches']),
       cutMm: z.number().min(200).max(1500),
       slack: z.number().min(0).max(1),
@@ -225,6 +227,8 @@ export function emptyPiece(id: string, name: string): Piece {
     worker: {
       hand: 'right',
       satinFrom: 'middle',
+      knots: 'french',
+      strands: 'usual',
       start: 'waste-knot',
       cutMm: WORKING_LENGTH.cutMm,
       slack: DEFAULT_SLACK,

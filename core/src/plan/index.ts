@@ -1,4 +1,5 @@
 export { shareCuts } from './cuts.ts';
+export { withLayer } from './newLayer.ts';
 export { countLoads, type Loads } from './loads.ts';
 export { cutOdds, type Odds } from './odds.ts';
 export {

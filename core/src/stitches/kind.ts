@@ -48,6 +48,12 @@ export interface StitchKind {
   readonly needle: 'sharp' | 'blunt' | 'wrapping';
   readonly usualStrands: number;
   readonly hasDirection: boolean;
+  /** Whether its rows can follow the outline inward. */
+  readonly canFollowOutline: boolean;
+  /** Whether it lies by a vein along the middle of its shape, which the person can move. */
+  readonly hasVein: boolean;
+  /** Whether it can be worked in several shades. */
+  readonly canShade: boolean;
   readonly followsCurves: boolean;
   readonly isRaised: boolean;
   readonly snags: boolean;

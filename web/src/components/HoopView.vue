@@ -5,6 +5,7 @@ import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { usePainting } from '../composables/usePainting.ts';
+import { usePen } from '../composables/usePen.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
 import { panned, viewOf, zoomed, type View } from '../picture/view.ts';
@@ -12,6 +13,7 @@ import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
 import HoopRing from './HoopRing.vue';
 import PartsOverlay from './PartsOverlay.vue';
+import PenOverlay from './PenOverlay.vue';
 
 /** What the hoop shows: the drawing alone, its fit, the stitches, or the lines to be transferred. */
 const props = defineProps<{ show: 'drawing' | 'fit' | 'stitches' | 'lines'; only?: ReadonlySet<string> | null }>();
@@ -67,12 +69,39 @@ const viewBox = computed(() => {
 const hairline = computed(() => 1.2 / view.value.pxPerMm);
 const stripe = computed(() => 10 / view.value.pxPerMm);
 
+/** With the pen out a drag draws, in place of moving the view; from behind nothing is drawn. */
+const pen = usePen();
+const isPenOut = computed(() => bench.pen !== null && props.show === 'stitches' && !isBack.value);
+const shownPart = computed(
+  () => bench.workings?.plan.parts.find(({ part }) => part.id === bench.picked[0] && part.kind !== 'spot') ?? null,
+);
+const PEN_WORDS = {
+  guides: 'Draw strokes along which the stitches shall lie.',
+  vein: 'Take hold of the vein and move it, or draw it anew from foot to tip.',
+  borders: 'Draw the lines between the shades, from edge to edge.',
+  points: 'Press where each highlight shall stand.',
+  centre: 'Press where the stitches run to.',
+} as const;
+function onCloth(event: PointerEvent): [x: number, y: number] {
+  const box = frame.value!.getBoundingClientRect();
+  const { centreX, centreY, pxPerMm } = view.value;
+  return [
+    centreX + (event.clientX - box.left - width.value / 2) / pxPerMm,
+    centreY + (event.clientY - box.top - height.value / 2) / pxPerMm,
+  ];
+}
+
 /** A drag with the pointer moves the view; a press without one picks a part. */
 let drag: { x: number; y: number; moved: boolean } | null = null;
 function press(event: PointerEvent): void {
+  if (isPenOut.value) return pen.start(...onCloth(event));
   drag = { x: event.clientX, y: event.clientY, moved: false };
 }
 function move(event: PointerEvent): void {
+  if (isPenOut.value) {
+    if (event.buttons !== 0) pen.move(...onCloth(event));
+    return;
+  }
   if (!drag || event.buttons === 0) return;
   const [dx, dy] = [event.clientX - drag.x, event.clientY - drag.y];
   if (!drag.moved && Math.hypot(dx, dy) < 4) return;
@@ -81,6 +110,7 @@ function move(event: PointerEvent): void {
   isWhole.value = false;
 }
 function release(event: PointerEvent): void {
+  if (isPenOut.value) return pen.end();
   const wasDrag = drag?.moved;
   drag = null;
   if (wasDrag) return;
@@ -113,8 +143,10 @@ function key(event: KeyboardEvent): void {
   else if (event.key === '-') zoom(1 / 1.4);
   else if (event.key === '0') showAll();
   else if (event.key === '1') showTrueSize();
+  else if ((event.key === 'Escape' || event.key === 'Enter') && bench.pen) bench.pen = null;
   else if (event.key === 'Escape') bench.pick([]);
   else return;
+  event.stopPropagation();
   if (pan) isWhole.value = false;
   event.preventDefault();
 }
@@ -136,6 +168,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
   <section
     ref="frame"
     class="hoop-view"
+    :class="{ drawing: isPenOut }"
     tabindex="0"
     aria-label="The hoop: arrow keys move, plus and minus enlarge, 0 shows all, 1 shows true size"
     @pointerdown="press"
@@ -157,6 +190,12 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         />
         <path :d="`M0 ${-stripe}V${stripe}M${-stripe} 0H${stripe}`" class="air-circle" />
       </g>
+      <PenOverlay
+        v-if="show === 'stitches' && shownPart && !isBack && (!only || isPenOut)"
+        :planned="shownPart"
+        :stroke="pen.points.value"
+        :dot-mm="4 / view.pxPerMm"
+      />
       <PartsOverlay :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
     </svg>
     <div class="scale" aria-hidden="true">
@@ -172,6 +211,10 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
       <NButton size="small" aria-label="Smaller" @click="zoom(1 / 1.5)">−</NButton>
       <NButton size="small" aria-label="Larger" @click="zoom(1.5)">+</NButton>
     </div>
+    <p v-if="isPenOut && bench.pen" class="side-note pen-note" role="status" @pointerdown.stop @pointerup.stop>
+      {{ PEN_WORDS[bench.pen.draws] }}
+      <NButton size="tiny" type="primary" @click="bench.pen = null">Done</NButton>
+    </p>
     <p v-if="isBack" class="side-note">The back, as it lies when the hoop is turned over</p>
     <slot />
   </section>
@@ -190,6 +233,17 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
 }
 .hoop-view:active {
   cursor: grabbing;
+}
+.hoop-view.drawing,
+.hoop-view.drawing :deep(path) {
+  cursor: crosshair;
+}
+.pen-note {
+  pointer-events: auto !important;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  white-space: nowrap;
 }
 .hoop-view:focus-visible {
   outline-offset: -3px;

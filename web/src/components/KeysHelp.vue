@@ -15,7 +15,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['+  −', 'larger, smaller'],
   ['Arrows', 'move the view (with the hoop in focus)'],
   ['Shift and a press', 'pick several parts'],
-  ['Esc', 'let go of what is picked'],
+  ['Esc', 'put the pen down; let go of what is picked'],
   ['F', 'show the findings'],
   ['?', 'this list'],
 ];

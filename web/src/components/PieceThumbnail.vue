@@ -5,6 +5,7 @@ import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { paintPicture } from '../picture/paintPicture.ts';
 import { sceneOf } from '../picture/scene.ts';
 import { viewOf } from '../picture/view.ts';
+import { useSettings } from '../stores/settings.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import HoopRing from './HoopRing.vue';
 
@@ -14,12 +15,13 @@ const props = defineProps<{ piece: Piece }>();
 const canvas = ref<HTMLCanvasElement | null>(null);
 const innerMm = props.piece.hoop ? innerDiameterMm(props.piece.hoop.nominalMm) : null;
 const reachMm = ref(innerMm === null ? 60 : (innerMm / 2) * 1.17);
+const settings = useSettings();
 let planner: PlannerClient | null = null;
 let frame = 0;
 
 onMounted(async () => {
   planner = new PlannerClient();
-  const planned = await planner.plan(props.piece);
+  const planned = await planner.plan(props.piece, { ...settings.own });
   planner.close();
   planner = null;
   const target = canvas.value;

@@ -83,6 +83,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     if (event.key === '?') keysShown.value = true;
     else if (letter === 'f') findingsShown.value = !findingsShown.value;
     else if (letter === 't') hoopView.value?.turnOver();
+    else if (event.key === 'Escape' && bench.pen) bench.pen = null;
     else if (event.key === 'Escape') bench.pick([]);
   }
 });

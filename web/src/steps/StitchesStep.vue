@@ -1,13 +1,24 @@
 <script setup lang="ts">
 import type { Proposal } from '@junctura/core/advice';
-import { formatDuration, formatThread } from '@junctura/core/measure';
-import { groupMembers, setPartColour, setPasses, workInShade, type Edit, type Pass } from '@junctura/core/piece';
-import { colourName, passesAsWorked } from '@junctura/core/plan';
-import { stitchKind } from '@junctura/core/stitches';
+import { inverse } from '@junctura/core/geometry';
+import { formatDuration, formatThread, roundTo } from '@junctura/core/measure';
+import {
+  groupMembers,
+  setDiffers,
+  setPartColour,
+  setPasses,
+  workInShade,
+  type Edit,
+  type Pass,
+  type PassRole,
+} from '@junctura/core/piece';
+import { colourName, passesAsWorked, withLayer } from '@junctura/core/plan';
+import { stitchKind, type Quantities } from '@junctura/core/stitches';
 import { NButton, NCheckbox } from 'naive-ui';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import ChoiceField from '../components/ChoiceField.vue';
 import { RouterLink } from 'vue-router';
+import LayerList from '../components/LayerList.vue';
 import FindingsList from '../components/FindingsList.vue';
 import PartsList from '../components/PartsList.vue';
 import PassEditor from '../components/PassEditor.vue';
@@ -16,7 +27,7 @@ import ShadePicker from '../components/ShadePicker.vue';
 import ThreadBar from '../components/ThreadBar.vue';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
-import { partSize } from './partWords.ts';
+import { partSize, ROLE_WORDS } from './partWords.ts';
 
 const bench = useBench();
 const settings = useSettings();
@@ -47,25 +58,75 @@ function passesOf(partId: string): Pass[] {
   return part ? passesAsWorked(part) : [];
 }
 
-/**
- * The same change for every member. Like parts may be turned: their stitches are turned by as much, not to the same angle.
- */
-function change(index: number, part: Partial<Pass>, label: string, mergeKey: string | null): void {
-  const turnDeg = (part.angleDeg ?? 0) - planned.value!.passes[index]!.angleDeg;
+/** The same change of layers for every member that has the same kind, each from its own passes. */
+function changeLayers(
+  label: string,
+  change: (passes: Pass[], member: string) => Pass[],
+  mergeKey: string | null = null,
+): void {
   const changed = members.value
     .filter((member) => member.kind === planned.value?.part.kind)
-    .map((member): [string, Pass[]] => [
-      member.id,
-      passesOf(member.id).map((pass, i) =>
-        i === index ? changedPass(pass, part, angleOf(member.id, i) + turnDeg) : pass,
-      ),
-    ]);
+    .map((member): [string, Pass[]] => [member.id, change(passesOf(member.id), member.id)]);
   bench.edit(setPasses(bench.piece, new Map(changed), label, mergeKey));
+}
+
+/** Like parts may be turned: their stitches are turned by as much, not to the same angle. */
+function change(index: number, part: Partial<Pass>, label: string, mergeKey: string | null): void {
+  const turnDeg = (part.angleDeg ?? 0) - planned.value!.passes[index]!.angleDeg;
+  changeLayers(
+    label,
+    (passes, member) =>
+      passes.map((pass, i) => (i === index ? changedPass(pass, part, angleOf(member, i) + turnDeg) : pass)),
+    mergeKey,
+  );
 }
 
 function changedPass(pass: Pass, part: Partial<Pass>, turnedDeg: number): Pass {
   if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (turnedDeg + 360) % 180 };
   return { ...pass, ...part, params: part.stitch ? {} : { ...pass.params, ...part.params } };
+}
+
+/** The layer that is open on the card: the filling, until another is chosen. */
+const openLayer = ref<number | null>(null);
+const openIndex = computed(() => {
+  const passes = planned.value?.passes ?? [];
+  if (openLayer.value !== null && openLayer.value < passes.length) return openLayer.value;
+  return Math.max(
+    0,
+    passes.findIndex((pass) => pass.role === 'filling'),
+  );
+});
+watch(
+  () => bench.picked,
+  () => (openLayer.value = null),
+);
+
+function addLayer(role: PassRole): void {
+  const placedOf = new Map(bench.workings?.plan.parts.map((entry) => [entry.part.id, entry.placed]));
+  const grown = (passes: Pass[], member: string): Pass[] => {
+    const placed = placedOf.get(member)!;
+    const [a, b, c, d, e, f] = inverse(placed.toCloth);
+    return withLayer(passes, role, placed, (x, y) => [roundTo(a * x + c * y + e, 2), roundTo(b * x + d * y + f, 2)]);
+  };
+  const before = passesOf(planned.value!.part.id);
+  openLayer.value = grown(before, planned.value!.part.id).findIndex((pass, i) => pass !== before[i]);
+  changeLayers(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);
+}
+function removeLayer(index: number): void {
+  openLayer.value = null;
+  changeLayers('Remove a layer', (passes) => passes.filter((_, i) => i !== index));
+}
+function moveLayer(index: number, by: 1 | -1): void {
+  openLayer.value = index + by;
+  changeLayers('Change the order of layers', (passes) => {
+    const moved = [...passes];
+    if (moved[index] && moved[index + by]) [moved[index], moved[index + by]] = [moved[index + by]!, moved[index]!];
+    return moved;
+  });
+}
+
+function setDiffering(differs: boolean): void {
+  bench.edit(setDiffers(bench.piece, bench.picked, differs));
 }
 
 /** The direction in which a pass is worked now. */
@@ -74,16 +135,30 @@ function angleOf(partId: string, index: number): number {
   return part?.passes[index]?.angleDeg ?? 0;
 }
 
+function barOf({ frontMm, backMm, wrapMm, throughMm, threadMm }: Quantities): InstanceType<typeof ThreadBar>['$props'] {
+  return {
+    frontMm,
+    backMm,
+    wrapMm,
+    throughMm,
+    slackMm: threadMm - threadMm / (1 + bench.piece.worker.slack),
+    lostMm: 0,
+  };
+}
+
 function choose(offer: Proposal): void {
   const chosen = members.value.map((member): [string, Pass[]] => {
     const own = bench.workings?.proposals.get(member.id)?.find(({ pass }) => pass.stitch === offer.pass.stitch);
-    return [member.id, [own?.pass ?? offer.pass]];
+    const filling = own?.pass ?? offer.pass;
+    const layers = passesOf(member.id);
+    const hasFilling = layers.some((pass) => pass.role === 'filling');
+    return [member.id, hasFilling ? layers.map((pass) => (pass.role === 'filling' ? filling : pass)) : [filling]];
   });
   bench.edit(setPasses(bench.piece, new Map(chosen), `Work in ${stitchKind(offer.pass.stitch).name.toLowerCase()}`));
 }
 
 function isNow({ pass }: Proposal): boolean {
-  const [now] = planned.value?.passes ?? [];
+  const now = planned.value?.passes.find(({ role }) => role === 'filling');
   return now?.stitch === pass.stitch && now.strands === pass.strands;
 }
 
@@ -117,29 +192,45 @@ function recolour(id: string): void {
       >Choose for all {{ groupSize }} that are alike</NCheckbox
     >
 
-    <template v-for="(pass, i) in planned.passes" :key="i">
-      <p class="reason">
-        {{ pass.reason }}
-        <RouterLink class="small" :to="{ name: 'book', params: { id: pass.stitch } }">How it is worked</RouterLink>
-      </p>
-      <PassEditor :planned="planned" :index="i" @change="(part, label, key) => change(i, part, label, key)" />
-      <div class="why">
-        <p>
-          <strong class="figure">{{ formatThread(pass.quantities.threadMm, settings.units) }}</strong> of thread,
-          <strong class="figure">{{ pass.quantities.stitches.toLocaleString('en') }}</strong>
-          {{ pass.quantities.stitches === 1 ? 'stitch' : 'stitches' }},
-          <strong class="figure">{{ formatDuration(pass.quantities.seconds / 3600) }}</strong> of stitching
+    <div v-if="planned.part.group !== null" class="row small">
+      <span v-if="planned.part.differs">Differs from its group on purpose.</span>
+      <NButton size="tiny" data-test="differs" @click="setDiffering(!planned.part.differs)">{{
+        planned.part.differs ? 'Follow the group again' : 'Let this one differ'
+      }}</NButton>
+    </div>
+
+    <LayerList
+      v-if="planned.passes.length > 0"
+      :planned="planned"
+      :open="openIndex"
+      @open="(index) => (openLayer = index)"
+      @add="addLayer"
+      @remove="removeLayer"
+      @move="moveLayer"
+    >
+      <template #default="{ index }">
+        <p class="reason">
+          {{ planned.passes[index]!.reason }}
+          <RouterLink class="small" :to="{ name: 'book', params: { id: planned.passes[index]!.stitch } }"
+            >How it is worked</RouterLink
+          >
         </p>
-        <ThreadBar
-          :front-mm="pass.quantities.frontMm"
-          :back-mm="pass.quantities.backMm"
-          :wrap-mm="pass.quantities.wrapMm"
-          :through-mm="pass.quantities.throughMm"
-          :slack-mm="pass.quantities.threadMm - pass.quantities.threadMm / (1 + bench.piece.worker.slack)"
-          :lost-mm="0"
-        />
-      </div>
-    </template>
+        <PassEditor :planned="planned" :index="index" @change="(part, label, key) => change(index, part, label, key)" />
+        <div class="why">
+          <p>
+            <strong class="figure">{{
+              formatThread(planned.passes[index]!.quantities.threadMm, settings.units)
+            }}</strong>
+            of thread,
+            <strong class="figure">{{ planned.passes[index]!.quantities.stitches.toLocaleString('en') }}</strong>
+            {{ planned.passes[index]!.quantities.stitches === 1 ? 'stitch' : 'stitches' }},
+            <strong class="figure">{{ formatDuration(planned.passes[index]!.quantities.seconds / 3600) }}</strong> of
+            stitching
+          </p>
+          <ThreadBar v-bind="barOf(planned.passes[index]!.quantities)" />
+        </div>
+      </template>
+    </LayerList>
     <p v-if="planned.passes.length === 0" class="soft">This part is not worked: it lies wholly behind others.</p>
 
     <div class="stack tight">

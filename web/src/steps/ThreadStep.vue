@@ -28,6 +28,20 @@ const SATIN: { value: Piece['worker']['satinFrom']; label: string }[] = [
   { value: 'edge', label: 'From edge to edge' },
 ];
 
+const KNOTS: { value: Piece['worker']['knots']; label: string }[] = [
+  { value: 'french', label: 'French, wound' },
+  { value: 'colonial', label: 'Colonial, a figure of eight' },
+];
+const STRANDS: { value: Piece['worker']['strands']; label: string }[] = [
+  { value: 'fine', label: 'Fine: one' },
+  { value: 'usual', label: 'Usual: two or three' },
+  { value: 'bold', label: 'Bold: up to six' },
+];
+const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
+  { value: 'right', label: 'Right-handed' },
+  { value: 'left', label: 'Left-handed' },
+];
+
 /** Strands that were drawn out and are kept for a finer line. */
 function kept(strands: number, cutMm: number): string {
   return `${strands} ${strands === 1 ? 'strand' : 'strands'} of ${cutMm / 10} cm left over and kept`;
@@ -94,6 +108,24 @@ function pick(colourId: string): void {
         :value="bench.piece.worker.satinFrom"
         :options="SATIN"
         @change="(satinFrom) => bench.edit(setWorker(bench.piece, { satinFrom }))"
+      />
+      <ChoiceField
+        label="Round knots"
+        :value="bench.piece.worker.knots"
+        :options="KNOTS"
+        @change="(knots) => bench.edit(setWorker(bench.piece, { knots }))"
+      />
+      <ChoiceField
+        label="Strands proposed"
+        :value="bench.piece.worker.strands"
+        :options="STRANDS"
+        @change="(strands) => bench.edit(setWorker(bench.piece, { strands }))"
+      />
+      <ChoiceField
+        label="Your hand"
+        :value="bench.piece.worker.hand"
+        :options="HANDS"
+        @change="(hand) => bench.edit(setWorker(bench.piece, { hand }))"
       />
       <NumberField
         label="Slack of your hand"

@@ -1,4 +1,5 @@
 import type { PlacedShape } from '@junctura/core/drawing';
+import type { PassRole } from '@junctura/core/piece';
 import { formatFine, formatLength, type UnitSystem } from '@junctura/core/measure';
 
 /** The size of a part in words: an area by its area and widest place, a line by its length. */
@@ -17,3 +18,15 @@ export function partSize(placed: PlacedShape, units: UnitSystem): string {
 }
 
 export const KIND_WORDS = { area: 'Area', line: 'Line', spot: 'Spot' } as const;
+
+type Kind = PlacedShape['kind'];
+
+/** The layers of a part: what each is called on the card, and in the list of what can be added. */
+export const ROLE_WORDS: Readonly<Record<PassRole, { readonly name: (kind: Kind) => string; readonly add: string }>> = {
+  padding: { name: () => 'Padding', add: 'Padding underneath' },
+  edge: { name: () => 'Firm edge', add: 'Firm edge, under the filling' },
+  filling: { name: (kind) => ({ area: 'Filling', line: 'Line', spot: 'Spot' })[kind], add: 'Filling' },
+  outline: { name: () => 'Outline', add: 'Outline, over the edge' },
+  vein: { name: () => 'Vein', add: 'Vein along the middle' },
+  accent: { name: () => 'Highlights', add: 'Single highlights' },
+};

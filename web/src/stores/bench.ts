@@ -1,11 +1,12 @@
 import type { Workings } from '@junctura/core/advice';
 import { emptyPiece, type Edit, type Piece } from '@junctura/core/piece';
 import { defineStore } from 'pinia';
-import { computed, markRaw, ref, shallowRef } from 'vue';
+import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { loadDemo } from '../keeping/demos.ts';
 import { PieceStore } from '../keeping/pieceStore.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { History } from './history.ts';
+import { useSettings } from './settings.ts';
 import { tallyOf, type Tally } from './tally.ts';
 
 const SAVE_AFTER_MS = 400;
@@ -14,10 +15,19 @@ const SHOW_BUSY_AFTER_MS = 500;
 /** From this share of the browser's storage on, the person is told. */
 const FULL_SHARE = 0.95;
 
+/** What a stroke or press on the hoop means while the pen is out. */
+export interface Pen {
+  readonly draws: 'guides' | 'vein' | 'borders' | 'points' | 'centre';
+  readonly part: string;
+  /** The layer that points belong to. */
+  readonly pass: number;
+}
+
 export type SaveState = 'saved' | 'saving' | 'unsaved';
 
 /** The piece on the bench: it, its history, its workings, and whether it is kept. */
 export const useBench = defineStore('bench', () => {
+  const settings = useSettings();
   const store = markRaw(new PieceStore(() => Date.now()));
   const planner = markRaw(new PlannerClient());
   let history = new History();
@@ -35,6 +45,8 @@ export const useBench = defineStore('bench', () => {
   const undoLabel = ref<string | null>(null);
   const redoLabel = ref<string | null>(null);
   const picked = ref<string[]>([]);
+  /** What is being drawn on the hoop for a part, in place of picking. */
+  const pen = ref<Pen | null>(null);
   /** What the last change made of the tally: its label, and the tally before it. */
   const lastChange = shallowRef<{ label: string; before: Tally } | null>(null);
 
@@ -76,6 +88,7 @@ export const useBench = defineStore('bench', () => {
     piece.value = markRaw(next);
     workings.value = null;
     picked.value = [];
+    pen.value = null;
     lastChange.value = null;
     conflict.value = false;
     problem.value = null;
@@ -132,7 +145,7 @@ export const useBench = defineStore('bench', () => {
 
   async function replan(): Promise<void> {
     const timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
-    const planned = await planner.plan(piece.value);
+    const planned = await planner.plan(piece.value, { ...settings.own });
     clearTimeout(timer);
     if (planned === null) return;
     isBusy.value = false;
@@ -200,8 +213,14 @@ export const useBench = defineStore('bench', () => {
 
   function pick(ids: string[]): void {
     picked.value = ids;
+    pen.value = null;
   }
 
+  watch(
+    () => settings.own,
+    () => void replan(),
+    { deep: true },
+  );
   window.addEventListener('pagehide', () => void flush());
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'hidden') void flush();
@@ -222,6 +241,7 @@ export const useBench = defineStore('bench', () => {
     redoLabel,
     picked,
     pickedPart,
+    pen,
     open,
     adopt,
     edit,

@@ -9,6 +9,10 @@ const schema = z.object({
   theme: z.enum(['light', 'lamp']).catch('light'),
   /** What a bar of 100 mm measures on this screen, for true size. */
   screenBarMm: z.number().min(40).max(250).catch(100),
+  /** How wide the person's thread lies and how long her stitches are, as shares of the usual. */
+  own: z
+    .object({ width: z.number().min(0.5).max(2), stitch: z.number().min(0.5).max(2) })
+    .catch({ width: 1, stitch: 1 }),
 });
 
 /** What the person likes, kept in this browser. */
@@ -17,18 +21,24 @@ export const useSettings = defineStore('settings', () => {
   const units = ref<UnitSystem>(stored.units);
   const theme = ref(stored.theme);
   const screenBarMm = ref(stored.screenBarMm);
-  watch([units, theme, screenBarMm], () => {
+  const own = ref(stored.own);
+  watch([units, theme, screenBarMm, own], () => {
     try {
       localStorage.setItem(
         KEY,
-        JSON.stringify({ units: units.value, theme: theme.value, screenBarMm: screenBarMm.value }),
+        JSON.stringify({
+          units: units.value,
+          theme: theme.value,
+          screenBarMm: screenBarMm.value,
+          own: own.value,
+        }),
       );
     } catch {
       // Without storage the choice holds until the page is closed.
     }
   });
   watch(theme, (name) => (document.documentElement.dataset['theme'] = name), { immediate: true });
-  return { units, theme, screenBarMm };
+  return { units, theme, screenBarMm, own };
 });
 
 function readStored(): object {

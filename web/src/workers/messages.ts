@@ -5,9 +5,12 @@ import type { Outcome } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
 import type { Plan, PlannedPass } from '@junctura/core/plan';
 
+/** How the person works, where the piece does not say. */
+export type OwnHand = NonNullable<Piece['worker']['own']>;
+
 /** What the page asks of the planner's worker. The ticket comes back with the answer. */
 export type PlannerRequest =
-  | { readonly type: 'plan'; readonly ticket: number; readonly piece: Piece }
+  | { readonly type: 'plan'; readonly ticket: number; readonly piece: Piece; readonly own: OwnHand }
   | {
       readonly type: 'readDrawing';
       readonly ticket: number;

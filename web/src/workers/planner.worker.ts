@@ -19,7 +19,8 @@ function readDrawing(text: string, id: string, name: string): Outcome<Piece> {
 function answer(request: PlannerRequest): PlannerReply {
   const { ticket } = request;
   try {
-    if (request.type === 'plan') return { type: 'planned', ticket, news: writer.write(planner.plan(request.piece)) };
+    if (request.type === 'plan')
+      return { type: 'planned', ticket, news: writer.write(planner.plan(request.piece, 1, request.own)) };
     return { type: 'read', ticket, outcome: readDrawing(request.text, request.id, request.name) };
   } catch (error) {
     return { type: 'failed', ticket, problem: error instanceof Error ? error.message : String(error) };

@@ -1,7 +1,7 @@
 import type { Workings } from '@junctura/core/advice';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
-import type { PlannerReply, PlannerRequest } from './messages.ts';
+import type { OwnHand, PlannerReply, PlannerRequest } from './messages.ts';
 import { NewsReader } from './planNews.ts';
 
 type Request = PlannerRequest extends infer R ? (R extends PlannerRequest ? Omit<R, 'ticket'> : never) : never;
@@ -18,14 +18,14 @@ export class PlannerClient {
   private reader = new NewsReader();
   private ticket = 0;
   private waiting = new Map<number, (reply: PlannerReply) => void>();
-  private newest: { piece: Piece; done: (outcome: Outcome<Workings> | null) => void } | null = null;
+  private newest: { piece: Piece; own: OwnHand; done: (outcome: Outcome<Workings> | null) => void } | null = null;
   private isPlanning = false;
 
   /** The workings of a piece, or null where a newer piece took its place. */
-  plan(piece: Piece): Promise<Outcome<Workings> | null> {
+  plan(piece: Piece, own: OwnHand): Promise<Outcome<Workings> | null> {
     return new Promise((done) => {
       this.newest?.done(null);
-      this.newest = { piece, done };
+      this.newest = { piece, own, done };
       if (!this.isPlanning) void this.planNewest();
     });
   }
@@ -44,9 +44,9 @@ export class PlannerClient {
   private async planNewest(): Promise<void> {
     this.isPlanning = true;
     while (this.newest) {
-      const { piece, done } = this.newest;
+      const { piece, own, done } = this.newest;
       this.newest = null;
-      const reply = await this.ask({ type: 'plan', piece });
+      const reply = await this.ask({ type: 'plan', piece, own });
       if (reply.type === 'planned') done(success(this.reader.read(piece, reply.news)));
       else done(failure(reply.type === 'failed' ? reply.problem : 'The piece could not be planned.'));
     }

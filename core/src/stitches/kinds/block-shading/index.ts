@@ -11,6 +11,7 @@ export const blockShading = describeStitch({
   otherNames: ['banded satin', 'shaded satin blocks'],
   purpose: 'Clear bands of shade, side by side, without blending.',
   params,
+  canShade: true,
 
   start: 'Two tiny stitches where the first band will cover them.',
   end: 'Slide the tail under the stitches behind.',

@@ -11,6 +11,8 @@ export const flyLeaf = describeStitch({
   otherNames: ['closed fly leaf', 'tied V leaf'],
   purpose: 'Almond-shaped leaves with a vein of small tie stitches.',
   params,
+  hasDirection: false,
+  hasVein: true,
 
   start: 'A waste knot beyond the tip.',
   end: 'Slide the tail under the stitches behind.',

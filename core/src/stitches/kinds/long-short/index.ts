@@ -11,6 +11,7 @@ export const longShort = describeStitch({
   otherNames: ['needle painting', 'soft shading', 'plumage stitch'],
   purpose: 'Soft surfaces without rows: petals, fur, feathers. One strand blends best.',
   params,
+  canShade: true,
   usualStrands: 1,
   start: 'A firm line of split stitch along the edge, begun with tiny stitches inside.',
   end: 'Slide the tail under the stitches behind.',

@@ -11,6 +11,8 @@ export const satinLeaf = describeStitch({
   otherNames: ['slanting satin leaf', 'veined satin'],
   purpose: 'Leaves and feathers: two halves that meet slanting at the vein.',
   params,
+  hasDirection: false,
+  hasVein: true,
   snags: true,
   start: 'Tiny stitches on the vein, where they will be covered.',
   end: 'Slide the tail under the stitches behind.',

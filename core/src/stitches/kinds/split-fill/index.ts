@@ -11,6 +11,7 @@ export const splitFill = describeStitch({
   otherNames: ['split rows', 'filled split stitch'],
   purpose: 'Even, hard-wearing filling for areas of any width.',
   params,
+  canFollowOutline: true,
   start: 'A waste knot outside the shape, cut off when its thread is bound.',
   end: 'Weave back under the rows behind.',
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],

@@ -1,0 +1,128 @@
+import { middleOf } from '@junctura/core/drawing';
+import { inverse, pathData, type Matrix } from '@junctura/core/geometry';
+import { setBorders, setGuides, setPasses, setVein, type Edit } from '@junctura/core/piece';
+import { passesAsWorked, type PlannedPart } from '@junctura/core/plan';
+import { computed, ref, type ComputedRef, type Ref } from 'vue';
+import { useBench } from '../stores/bench.ts';
+
+/** A stroke is kept by places at least this far apart on the cloth, mm. */
+const STEP_MM = 0.6;
+/** Shorter than this a stroke was a slip, mm. */
+const SHORTEST_MM = 1.5;
+/** A press this near to the vein takes hold of it, mm on the cloth at the most. */
+const HOLD_MM = 3;
+/** Moving one place of a vein takes this share of it along, less and less with distance. */
+const TAKES_ALONG = 0.3;
+const DECIMALS = 3;
+
+interface Stroke {
+  /** Places on the cloth, `x, y` flat. */
+  readonly points: Ref<number[]>;
+  readonly planned: ComputedRef<PlannedPart | null>;
+  start(x: number, y: number): void;
+  move(x: number, y: number): void;
+  end(): void;
+}
+
+/** What is drawn on the hoop for a part: guides, borders between shades, its vein, points. Places are mm on the cloth. */
+export function usePen(): Stroke {
+  const bench = useBench();
+  const points = ref<number[]>([]);
+  /** Where the vein was taken hold of, and how it lay then. */
+  let held: { at: number; x: number; y: number; vein: Float64Array } | null = null;
+
+  const planned = computed(() => bench.workings?.plan.parts.find(({ part }) => part.id === bench.pen?.part) ?? null);
+
+  function start(x: number, y: number): void {
+    points.value = [x, y];
+    held = bench.pen?.draws === 'vein' ? holdOfVein(x, y) : null;
+    if (held) points.value = [...held.vein];
+  }
+
+  function holdOfVein(x: number, y: number): typeof held {
+    const vein = planned.value && (planned.value.placed.vein ?? middleOf(planned.value.placed));
+    if (!vein) return null;
+    let [at, nearest] = [0, HOLD_MM];
+    for (let i = 0; i < vein.points.length; i += 2) {
+      const distance = Math.hypot(vein.points[i]! - x, vein.points[i + 1]! - y);
+      if (distance < nearest) [at, nearest] = [i / 2, distance];
+    }
+    return nearest < HOLD_MM ? { at, x, y, vein: vein.points } : null;
+  }
+
+  function move(x: number, y: number): void {
+    if (held) points.value = movedVein(held, x - held.x, y - held.y);
+    else {
+      const [lastX, lastY] = [points.value.at(-2) ?? x, points.value.at(-1) ?? y];
+      if (Math.hypot(x - lastX, y - lastY) >= STEP_MM) points.value = [...points.value, x, y];
+    }
+  }
+
+  function end(): void {
+    if (bench.pen && planned.value && points.value.length >= 2) {
+      bench.edit(editFor(planned.value, bench.pen.draws, points.value));
+      if (bench.pen.draws === 'centre') bench.pen = null;
+    }
+    points.value = [];
+    held = null;
+  }
+
+  function editFor(
+    { part, placed, passes }: PlannedPart,
+    draws: NonNullable<typeof bench.pen>['draws'],
+    drawn: number[],
+  ): Edit | null {
+    const toDrawing = inverse(placed.toCloth);
+    const path = strokePath(drawn, toDrawing);
+    if (draws === 'points' || draws === 'centre') {
+      const [x, y] = onDrawing(toDrawing, drawn.at(-2)!, drawn.at(-1)!);
+      const changed = passesAsWorked({ part, passes }).map((pass, i) => {
+        if (i !== bench.pen!.pass) return pass;
+        return draws === 'centre'
+          ? { ...pass, direction: 'radial' as const, points: [[x, y] as [number, number]] }
+          : { ...pass, points: [...pass.points, [x, y] as [number, number]] };
+      });
+      return setPasses(
+        bench.piece,
+        new Map([[part.id, changed]]),
+        draws === 'centre' ? 'Move where the stitches run to' : 'Add a highlight',
+      );
+    }
+    if (lengthOf(drawn) < SHORTEST_MM) return null;
+    if (draws === 'guides') return setGuides(bench.piece, [part.id], [...part.guides, path], 'Draw a direction stroke');
+    if (draws === 'borders')
+      return setBorders(bench.piece, [part.id], [...part.borders, path], 'Draw a border of shades');
+    return setVein(bench.piece, [part.id], path);
+  }
+
+  return { points, planned, start, move, end };
+}
+
+function movedVein({ at, vein }: { at: number; vein: Float64Array }, dx: number, dy: number): number[] {
+  const count = vein.length / 2;
+  return [...vein].map((value, k) => {
+    const away = Math.abs((k >> 1) - at) / (count * TAKES_ALONG);
+    const share = away >= 1 ? 0 : 0.5 + 0.5 * Math.cos(Math.PI * away);
+    return value + share * (k % 2 ? dy : dx);
+  });
+}
+
+function onDrawing([a, b, c, d, e, f]: Matrix, x: number, y: number): [number, number] {
+  const round = (value: number): number => Number(value.toFixed(DECIMALS));
+  return [round(a * x + c * y + e), round(b * x + d * y + f)];
+}
+
+function strokePath(points: readonly number[], toDrawing: Matrix): string {
+  const drawn = Float64Array.from(
+    { length: points.length },
+    (_, i) => onDrawing(toDrawing, points[i - (i % 2)]!, points[i - (i % 2) + 1]!)[i % 2]!,
+  );
+  return pathData({ points: drawn, closed: false }, DECIMALS);
+}
+
+function lengthOf(points: readonly number[]): number {
+  let length = 0;
+  for (let i = 2; i < points.length; i += 2)
+    length += Math.hypot(points[i]! - points[i - 2]!, points[i + 1]! - points[i - 1]!);
+  return length;
+}

@@ -42,7 +42,7 @@ function worked(piece: Piece, change: Partial<Piece['drawing']['parts'][number]>
 }
 
 const square = '<rect x="-20" y="-20" width="40" height="40" fill="#a33"/>';
-const twins = '<rect width="8" height="20" fill="#a33"/><rect x="8" width="8" height="20" fill="#a33"/>';
+const twins = '<rect width="8" height="20" fill="#a33"/><rect x="8" width="8" height="26" fill="#a33"/>';
 function shaded(body: string, count: number): Piece {
   const piece = pieceOf(body);
   const shades = Array.from({ length: count }, (_, i) => piece.palette[i % 2]!.id);

@@ -91,6 +91,7 @@ export function turnedFromNeighbours(
   const filling = placed.kind === 'area' ? straightFilling(passes) : undefined;
   if (!filling) return passes;
   const angles = laid.flatMap((other) => {
+    if (part.group !== null && part.group === other.part.group) return [];
     const theirs = other.placed.kind === 'area' ? straightFilling(other.passes) : undefined;
     const meets = theirs && areNearEqual(piece, part.colour, other.part.colour) && touch(placed, other.placed);
     return meets ? [theirs.angleDeg] : [];

@@ -17,23 +17,29 @@ export function degreesApart(a: number, b: number): number {
   return Math.min(apart, 180 - apart);
 }
 
-/** Whether two areas touch, by their outlines' corners. */
+/** Outlines are looked at in steps of this, mm. */
+const LOOK_MM = 0.5;
+
+/** Whether two areas touch along a stretch of their outlines; corners that meet are no neighbours. */
 export function touch(a: PlacedShape, b: PlacedShape): boolean {
   const near = THRESHOLDS.touchingMm;
   if (!a.box || !b.box) return false;
   if (a.box.minX > b.box.maxX + near || b.box.minX > a.box.maxX + near) return false;
   if (a.box.minY > b.box.maxY + near || b.box.minY > a.box.maxY + near) return false;
-  return comesNear(a, b, near) || comesNear(b, a, near);
-}
-
-/** Whether a corner of one outline comes near an edge of the other. */
-function comesNear(a: PlacedShape, b: PlacedShape, near: number): boolean {
-  const box = b.box!;
+  const box = b.box;
+  let alongMm = 0;
   for (const ring of a.shape.region) {
     for (let i = 0; i < ring.length; i += 2) {
-      const [x, y] = [ring[i]!, ring[i + 1]!];
-      if (x < box.minX - near || x > box.maxX + near || y < box.minY - near || y > box.maxY + near) continue;
-      for (const other of b.shape.region) if (isNearRing(other, x, y, near)) return true;
+      const k = (i + 2) % ring.length;
+      const [ax, ay, ex, ey] = [ring[i]!, ring[i + 1]!, ring[k]! - ring[i]!, ring[k + 1]! - ring[i + 1]!];
+      const length = Math.hypot(ex, ey);
+      const pieces = Math.max(1, Math.ceil(length / LOOK_MM));
+      for (let j = 0; j < pieces; j++) {
+        const [x, y] = [ax + (ex * (j + 0.5)) / pieces, ay + (ey * (j + 0.5)) / pieces];
+        if (x < box.minX - near || x > box.maxX + near || y < box.minY - near || y > box.maxY + near) continue;
+        if (b.shape.region.some((other) => isNearRing(other, x, y, near))) alongMm += length / pieces;
+        if (alongMm >= THRESHOLDS.touchingAlongMm) return true;
+      }
     }
   }
   return false;

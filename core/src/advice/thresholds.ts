@@ -42,6 +42,8 @@ export const THRESHOLDS = {
   nearEqual: 6,
   /** Parts nearer than this touch, mm. */
   touchingMm: 0.5,
+  /** Along less than this they only meet at a corner, mm. */
+  touchingAlongMm: 3,
   /** Areas smaller than this have no room for a scatter of seeds, mm². */
   leastSeededMm2: 60,
   /** From this width on an area has room for two rows of long-and-short, mm. */

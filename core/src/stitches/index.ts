@@ -1,3 +1,4 @@
+export { clothShowing } from './coverage.ts';
 export type { StitchContext, StitchKind, StitchShape, WorkedOn } from './kind.ts';
 export { measurePath, type MeasuredPath, type MeasureSettings, type Quantities } from './measurePath.ts';
 export { Move, MoveRecorder, splitByShade, type MoveSink, type StitchPath } from './moves.ts';

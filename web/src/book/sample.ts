@@ -2,7 +2,14 @@ import { looseShape } from '@junctura/core/drawing';
 import { boxOf, type Box } from '@junctura/core/geometry';
 import { emptyPiece, plainPass } from '@junctura/core/piece';
 import { planPass, workSettings, type PlannedPass } from '@junctura/core/plan';
-import { Move, stitchKind, type StitchId, type StitchPath, type StitchShape } from '@junctura/core/stitches';
+import {
+  Move,
+  stitchKind,
+  type GivenParams,
+  type StitchId,
+  type StitchPath,
+  type StitchShape,
+} from '@junctura/core/stitches';
 
 /** What a stitch is shown on in the book, mm. */
 const NONE = new Float64Array(0);
@@ -57,6 +64,13 @@ export function sampleOf(id: StitchId, strands = stitchKind(id).usualStrands): S
   const pass = { ...plainPass(id, THREAD, strands), angleDeg: 60, reason: '' };
   const planned = planPass(placed, pass, workSettings(piece, 1));
   return { pass: planned, box: framed(boxOf([...arrays, placesOf(planned.path)])!) };
+}
+
+/** A spot stitch alone, with a little room around it. */
+export function oneSpot(id: StitchId, strands: number, params: GivenParams): Sample {
+  const placed = looseShape('spot', 'spot', { region: [], lines: [], spots: Float64Array.of(0, 0) });
+  const pass = { ...plainPass(id, THREAD, strands), params, angleDeg: 0, reason: '' };
+  return { pass: planPass(placed, pass, workSettings(piece, 1)), box: { minX: -2, minY: -2, maxX: 2, maxY: 2 } };
 }
 
 /** The places of a path, without what its other moves tell. */

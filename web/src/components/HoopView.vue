@@ -8,7 +8,7 @@ import { usePainting } from '../composables/usePainting.ts';
 import { usePen } from '../composables/usePen.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
-import { panned, viewOf, zoomed, type View } from '../picture/view.ts';
+import { panned, truePxPerMm, viewOf, zoomed, type View } from '../picture/view.ts';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
 import HoopRing from './HoopRing.vue';
@@ -45,10 +45,10 @@ function showAll(): void {
 watch([size, reachMm], () => isWhole.value && showAll(), { immediate: true });
 
 /** CSS pixels that make a millimetre on this screen. */
-const truePxPerMm = computed(() => (96 / 25.4) * (100 / settings.screenBarMm));
-const isTrueSize = computed(() => Math.abs(view.value.pxPerMm / truePxPerMm.value - 1) < 0.001);
+const truePx = computed(() => truePxPerMm(settings.screenBarMm));
+const isTrueSize = computed(() => Math.abs(view.value.pxPerMm / truePx.value - 1) < 0.001);
 function showTrueSize(): void {
-  view.value = { ...view.value, pxPerMm: truePxPerMm.value };
+  view.value = { ...view.value, pxPerMm: truePx.value };
   isWhole.value = false;
 }
 

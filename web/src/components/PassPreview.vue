@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { PlacedShape } from '@junctura/core/drawing';
-import { intersect } from '@junctura/core/geometry';
 import { clothOf } from '@junctura/core/materials';
 import type { Pass } from '@junctura/core/piece';
 import { planPass, workSettings } from '@junctura/core/plan';
 import { onMounted, ref, watch } from 'vue';
+import { cropped } from '../picture/cropped.ts';
 import { paintPicture } from '../picture/paintPicture.ts';
 import { looseScene } from '../picture/scene.ts';
 import { useBench } from '../stores/bench.ts';
@@ -26,7 +26,11 @@ function paint(): void {
   target.width = target.height = pixels;
   const across = Math.min(WIDEST_MM, Math.max(LEAST_MM, box.maxX - box.minX, box.maxY - box.minY) * 1.12);
   const centre = props.placed.widest ?? { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
-  const planned = planPass(cropped(props.placed, centre), { ...props.pass, reason: '' }, workSettings(bench.piece, 1));
+  const planned = planPass(
+    cropped(props.placed, WIDEST_MM),
+    { ...props.pass, reason: '' },
+    workSettings(bench.piece, 1),
+  );
   const isWhole = across < WIDEST_MM;
   const view = {
     centreX: isWhole ? (box.minX + box.maxX) / 2 : centre.x,
@@ -36,14 +40,6 @@ function paint(): void {
   const { cloth } = bench.piece;
   const scene = looseScene(clothOf(cloth.kind)!, cloth.colour, [planned], props.hex);
   for (const _ of paintPicture(target.getContext('2d')!, scene, view, { width: pixels, height: pixels }, 'front'));
-}
-
-/** Of a large area only what is shown is worked, so that typing never waits for it. */
-function cropped(placed: PlacedShape, { x, y }: { x: number; y: number }): PlacedShape {
-  if (placed.areaMm2 < WIDEST_MM ** 2) return placed;
-  const half = WIDEST_MM * 0.6;
-  const frame = Float64Array.of(x - half, y - half, x + half, y - half, x + half, y + half, x - half, y + half);
-  return { ...placed, shape: { ...placed.shape, region: intersect(placed.shape.region, [frame]) } };
 }
 
 onMounted(paint);

@@ -5,6 +5,10 @@ import type { View } from '../picture/view.ts';
 
 /** Painting takes at most this much of a frame, ms. */
 const BUDGET_MS = 9;
+/** The first picture is painted small at once, for no longer than this, and shown again as it is painted sharp. */
+const COARSE = 0.25;
+const COARSE_MS = 60;
+const SHOW_EVERY_MS = 120;
 
 export interface Painting {
   readonly canvas: Ref<HTMLCanvasElement | null>;
@@ -21,6 +25,7 @@ export interface Painting {
  */
 export function usePainting({ canvas, scene, view, side, size }: Painting): void {
   let paintedView: View | null = null;
+  let paintedScene: Scene | null = null;
   let frame = 0;
   let spare: HTMLCanvasElement | null = null;
 
@@ -47,17 +52,49 @@ export function usePainting({ canvas, scene, view, side, size }: Painting): void
     const wanted = view.value;
     const brush = spare.getContext('2d')!;
     const strokes = paintPicture(brush, now, { ...wanted, pxPerMm: wanted.pxPerMm * ratio }, pixels, side.value);
+    const isFirst = paintedScene === null;
+    if (isFirst) paintCoarse(shown, now, wanted);
+    let shownAt = performance.now();
     const paintOn = (): void => {
       const until = performance.now() + BUDGET_MS;
       while (performance.now() < until) {
-        if (strokes.next().done) return finish(shown, spare!, wanted);
+        if (strokes.next().done) return finish(shown, spare!, wanted, now);
+      }
+      // The first picture is seen growing.
+      if (isFirst && performance.now() - shownAt > SHOW_EVERY_MS) {
+        shown.getContext('2d')!.drawImage(spare!, 0, 0);
+        shownAt = performance.now();
       }
       frame = requestAnimationFrame(paintOn);
     };
     paintOn();
   }
 
-  function finish(shown: HTMLCanvasElement, painted: HTMLCanvasElement, forView: View): void {
+  /** At once, at a quarter of the size: enough to see what comes. */
+  function paintCoarse(shown: HTMLCanvasElement, now: Scene, forView: View): void {
+    const { width, height } = size.value;
+    const small = { width: Math.ceil(width * COARSE), height: Math.ceil(height * COARSE) };
+    const coarse = Object.assign(document.createElement('canvas'), small);
+    const until = performance.now() + COARSE_MS;
+    const strokes = paintPicture(
+      coarse.getContext('2d')!,
+      now,
+      { ...forView, pxPerMm: forView.pxPerMm * COARSE },
+      small,
+      side.value,
+    );
+    while (performance.now() < until && !strokes.next().done);
+    Object.assign(shown, {
+      width: Math.round(width * (window.devicePixelRatio || 1)),
+      height: Math.round(height * (window.devicePixelRatio || 1)),
+    });
+    shown.getContext('2d')!.drawImage(coarse, 0, 0, shown.width, shown.height);
+    paintedView = forView;
+    follow();
+  }
+
+  function finish(shown: HTMLCanvasElement, painted: HTMLCanvasElement, forView: View, forScene: Scene): void {
+    paintedScene = forScene;
     shown.width = painted.width;
     shown.height = painted.height;
     shown.getContext('2d')!.drawImage(painted, 0, 0);

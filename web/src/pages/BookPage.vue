@@ -10,7 +10,7 @@ import SampleCanvas from '../book/SampleCanvas.vue';
 import { sampleOf, threadFor } from '../book/sample.ts';
 import WorkingDrawing from '../book/WorkingDrawing.vue';
 import ChoiceField from '../components/ChoiceField.vue';
-import SettingsMenu from '../components/SettingsMenu.vue';
+import BookHeader from '../components/BookHeader.vue';
 import { useSettings } from '../stores/settings.ts';
 
 const props = defineProps<{ id?: string }>();
@@ -29,6 +29,13 @@ const strandsWanted = ref<number | null>(null);
 const strands = computed(() => strandsWanted.value ?? kind.value.usualStrands);
 const STRANDS = [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) }));
 const sample = computed(() => sampleOf(chosen.value, strands.value));
+/** The same stitch in one to six strands, all at one scale. */
+const byStrands = computed(() =>
+  [1, 2, 3, 4, 5, 6].map((n) => ({
+    strands: n,
+    sample: { ...sampleOf(chosen.value, n), box: sampleOf(chosen.value, 2).box },
+  })),
+);
 const need = computed(() => threadFor(chosen.value, strands.value));
 const needle = computed(() => sample.value.pass.needle);
 
@@ -46,6 +53,7 @@ const families = computed(() => {
 
 const drawing = ref<HTMLElement | null>(null);
 const { width } = useElementSize(drawing);
+const strandWidth = computed(() => Math.max(120, Math.min(290, (width.value - 40) / 3)));
 /** Front and back side by side where there is room for both. */
 const pictureWidth = computed(() =>
   width.value > 560 ? Math.min(460, (width.value - 20) / 2) : Math.max(200, width.value),
@@ -54,11 +62,7 @@ const pictureWidth = computed(() =>
 
 <template>
   <main class="book">
-    <header>
-      <RouterLink to="/" class="home">Junctura</RouterLink>
-      <h1>Stitch book</h1>
-      <div class="settings"><SettingsMenu /></div>
-    </header>
+    <BookHeader class="head" />
     <nav class="list" aria-label="Stitches">
       <NInput
         v-model:value="search"
@@ -103,7 +107,7 @@ const pictureWidth = computed(() =>
             {{ formatThread(need.threadMm, settings.units) }}, {{ formatDuration(need.seconds / 3600) }}
           </dd>
           <dt>Needle</dt>
-          <dd>{{ NEEDLE_NAMES[needle.family] }} {{ needle.size }}, {{ formatFine(needle.shaftMm) }} thick and sharp</dd>
+          <dd>{{ NEEDLE_NAMES[needle.family] }} {{ needle.size }}, {{ formatFine(needle.shaftMm) }} thick</dd>
           <dt>Worn and washed</dt>
           <dd>
             {{ kind.snags ? 'may catch: better framed' : 'holds'
@@ -112,6 +116,18 @@ const pictureWidth = computed(() =>
         </dl>
       </div>
       <div ref="drawing"><WorkingDrawing :sample="sample" :hex="HEX" :width="pictureWidth" /></div>
+      <section>
+        <h3>One to six strands, side by side</h3>
+        <ul class="strands">
+          <li v-for="{ strands: n, sample: shown } in byStrands" :key="n">
+            <SampleCanvas :sample="shown" :width="strandWidth" :hex="HEX" />
+            <span class="small"
+              ><span class="figure">{{ n }}</span> {{ n === 1 ? 'strand' : 'strands' }},
+              {{ formatFine(shown.pass.laidMm) }} wide</span
+            >
+          </li>
+        </ul>
+      </section>
       <div class="columns">
         <section>
           <h3>How it is worked</h3>
@@ -141,20 +157,8 @@ const pictureWidth = computed(() =>
   display: grid;
   grid-template: auto minmax(0, 1fr) / 360px minmax(0, 1fr);
 }
-header {
+.head {
   grid-column: 1 / -1;
-  display: flex;
-  align-items: baseline;
-  gap: 18px;
-  padding: 10px 24px;
-  border-bottom: 1px solid var(--chalk);
-  background: var(--paper);
-}
-h1 {
-  font-size: 21px;
-}
-.settings {
-  margin-left: auto;
 }
 .list {
   overflow-y: auto;
@@ -218,6 +222,18 @@ article {
 }
 dd {
   margin: 0;
+}
+.strands {
+  list-style: none;
+  margin: 6px 0 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 16px;
+}
+.strands li {
+  display: grid;
+  gap: 2px;
 }
 .columns {
   display: grid;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { PIECE_EXTENSION, renamePiece, writePiece, checkPiece } from '@junctura/core/piece';
+import { pictureSvg } from '@junctura/core/paper';
 import { Redo2, Undo2, X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NAlert, NButton, NDropdown, NModal } from 'naive-ui';
@@ -11,6 +12,7 @@ import KeysHelp from '../components/KeysHelp.vue';
 import SettingsMenu from '../components/SettingsMenu.vue';
 import TheTally from '../components/TheTally.vue';
 import TheTape from '../components/TheTape.vue';
+import type { Side } from '../picture/paintPicture.ts';
 import { fileName, saveFile } from '../keeping/files.ts';
 import type { Snapshot } from '../keeping/pieceStore.ts';
 import ColoursStep from '../steps/ColoursStep.vue';
@@ -28,6 +30,7 @@ const bench = useBench();
 const intake = useIntake();
 const router = useRouter();
 const hoopView = ref<InstanceType<typeof HoopView> | null>(null);
+const card = ref<HTMLElement | null>(null);
 const keysShown = ref(false);
 const findingsShown = ref(false);
 const missing = ref<string | null>(null);
@@ -39,7 +42,10 @@ watch(
 );
 watch(
   () => [props.step, bench.picked],
-  () => (findingsShown.value = false),
+  () => {
+    findingsShown.value = false;
+    card.value?.scrollTo({ top: 0 });
+  },
 );
 
 const CARDS: Readonly<Record<StepId, Component>> = {
@@ -92,6 +98,32 @@ function exportPiece(): void {
   saveFile(fileName(bench.piece.name, PIECE_EXTENSION), writePiece(bench.piece), 'application/json');
 }
 
+/** How much of a picture is painted, from 0 to 1; null while none is under way. */
+const painted = ref<number | null>(null);
+const pictureProblem = ref<string | null>(null);
+async function exportPicture(side: Side): Promise<void> {
+  if (!bench.workings || painted.value !== null) return;
+  painted.value = 0;
+  pictureProblem.value = null;
+  try {
+    const { pictureToPng } = await import('../files/pictureToPng.ts');
+    const png = await pictureToPng(bench.piece, bench.workings, side, (share) => {
+      if (painted.value === null) return false;
+      painted.value = share;
+      return true;
+    });
+    const ending = side === 'front' ? '.png' : '-back.png';
+    if (png) saveFile(fileName(bench.piece.name, ending), png as BlobPart, 'image/png');
+  } catch (error) {
+    pictureProblem.value = `The picture could not be made: ${error instanceof Error ? error.message : String(error)}. Try a smaller hoop.`;
+  }
+  painted.value = null;
+}
+function exportSvg(): void {
+  if (bench.workings)
+    saveFile(fileName(bench.piece.name, '-picture.svg'), pictureSvg(bench.piece, bench.workings.plan), 'image/svg+xml');
+}
+
 const snapshots = shallowRef<Snapshot[] | null>(null);
 async function showSnapshots(): Promise<void> {
   const found = await bench.store.snapshots(bench.piece.id);
@@ -109,12 +141,18 @@ function when(at: number): string {
 const MENU = [
   { key: 'bring', label: 'Bring in a drawing…' },
   { key: 'export', label: 'Export to a file' },
+  { key: 'png', label: 'Picture as PNG, 300 dpi at true size' },
+  { key: 'png-back', label: 'Picture of the back as PNG' },
+  { key: 'svg', label: 'Picture as SVG' },
   { key: 'earlier', label: 'Earlier states…' },
   { key: 'keys', label: 'Keys…' },
 ];
 function menu(key: string): void {
   if (key === 'bring') intake.choose();
   else if (key === 'export') exportPiece();
+  else if (key === 'png') void exportPicture('front');
+  else if (key === 'png-back') void exportPicture('back');
+  else if (key === 'svg') exportSvg();
   else if (key === 'earlier') void showSnapshots();
   else keysShown.value = true;
 }
@@ -169,6 +207,13 @@ async function settle(keepMine: boolean): Promise<void> {
     </header>
 
     <div class="notices">
+      <NAlert v-if="painted !== null" type="info" :show-icon="false">
+        Painting the picture: {{ Math.round(painted * 100) }} %
+        <NButton size="tiny" @click="painted = null">Cancel</NButton>
+      </NAlert>
+      <NAlert v-if="pictureProblem" type="error" closable :show-icon="false" @close="pictureProblem = null">{{
+        pictureProblem
+      }}</NAlert>
       <NAlert v-if="bench.storageProblem" type="warning" :show-icon="false">
         {{ bench.storageProblem }} <NButton size="tiny" @click="exportPiece">Export now</NButton>
       </NAlert>
@@ -190,7 +235,7 @@ async function settle(keepMine: boolean): Promise<void> {
           <NButton v-if="bench.undoLabel" size="tiny" @click="bench.undo">Undo “{{ bench.undoLabel }}”</NButton>
         </p>
       </HoopView>
-      <aside class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
+      <aside ref="card" class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
         <div v-if="findingsShown" class="stack">
           <div class="row between">
             <h2>Findings</h2>

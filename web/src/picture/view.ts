@@ -32,3 +32,8 @@ export function zoomed(view: View, factor: number, atX: number, atY: number, { w
 export function panned(view: View, dxPx: number, dyPx: number): View {
   return { ...view, centreX: view.centreX - dxPx / view.pxPerMm, centreY: view.centreY - dyPx / view.pxPerMm };
 }
+
+/** CSS pixels that make a millimetre on a screen where a bar of 100 mm measures so much. */
+export function truePxPerMm(screenBarMm: number): number {
+  return (96 / 25.4) * (100 / screenBarMm);
+}

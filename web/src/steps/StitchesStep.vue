@@ -250,6 +250,9 @@ function recolour(id: string): void {
         >As proposed</NButton
       >
     </div>
+    <RouterLink v-if="planned.placed.kind === 'area'" class="small" :to="{ name: 'compare' }" data-test="compare"
+      >Compare fillings on this part, side by side</RouterLink
+    >
     <button
       v-for="offer in offers"
       :key="offer.pass.stitch"

@@ -78,6 +78,12 @@ const CASES: [FindingId, Piece][] = [
   ['direction-vanishes', worked(pieceOf(twins), pass('satin', 2))],
   ['too-many-shades', shaded('<rect width="7" height="30" fill="#a33"/><path d="M50 0H60" stroke="#3a3"/>', 4)],
   ['guide-outside', guided('<rect width="9" height="9" fill="#a33"/>', 'M40 0L50 9')],
+  [
+    'too-large-for-direction',
+    worked(pieceOf('<rect width="400" height="400" fill="#a33"/>'), {
+      passes: [{ ...plainPass('brick', 'stranded-cotton', 6), direction: 'along' }],
+    }),
+  ],
   ['not-read', pieceOf(`${square}<text>hi</text>`)],
 ];
 

@@ -13,7 +13,7 @@ import {
   type Piece,
 } from '../piece/index.ts';
 import { colourName, passesAsWorked, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
-import { stitchKind, type StitchId } from '../stitches/index.ts';
+import { stitchKind, WIDEST_FIELD_MM2, type StitchId } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
 import { areNearEqual, degreesApart, straightFilling, touch } from './neighbours.ts';
 import { longestFrontRunMm, tightestBendMm } from './measures.ts';
@@ -31,6 +31,7 @@ export type FindingId =
   | 'direction-vanishes'
   | 'too-many-shades'
   | 'guide-outside'
+  | 'too-large-for-direction'
   | 'too-many-strands'
   | 'snags'
   | 'needle-hole'
@@ -213,6 +214,12 @@ function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
     const room = Math.max(1, Math.floor(spanMm / THRESHOLDS.shadeRowMm));
     if (pass.shades.length > room) found.push(['too-many-shades', { shades: pass.shades.length, room, spanMm }]);
   }
+  if (pass.direction !== 'straight' && placed.areaMm2 > WIDEST_FIELD_MM2) {
+    found.push([
+      'too-large-for-direction',
+      { areaCm2: Math.round(placed.areaMm2 / 100), mostCm2: WIDEST_FIELD_MM2 / 100 },
+    ]);
+  }
   if (pass.direction === 'guides' && placed.box) {
     const { minX, minY, maxX, maxY } = placed.box;
     const isOutside = ({ points }: { points: Float64Array }): boolean => {
@@ -284,6 +291,10 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
       const room = Number(finding.figures['room']);
       const fewer = (pass: Pass): Pass => ({ ...pass, shades: room < 2 ? [] : pass.shades.slice(0, room) });
       offers.push(['Work in fewer shades', changePasses(piece, plan, planned.part, fewer, 'Work in fewer shades')]);
+    }
+    if (finding.id === 'too-large-for-direction') {
+      const straight = (pass: Pass): Pass => ({ ...pass, direction: 'straight', points: [] });
+      offers.push(['Lay them straight', changePasses(piece, plan, planned.part, straight, 'Lay stitches straight')]);
     }
     if (finding.id === 'guide-outside') {
       offers.push(['Remove the strokes', setGuides(piece, [planned.part.id], [], 'Remove the direction strokes')]);

@@ -66,6 +66,12 @@ export const SENTENCES: Readonly<Record<FindingId, Sentence>> = {
     text: ({ shades, room, spanMm }) => `${shades} shades over ${mm(spanMm)}: there is room for ${room}.`,
     why: 'A shade needs a row of its own, about 3 mm, to be seen.',
   },
+  'too-large-for-direction': {
+    severity: 'note',
+    text: ({ areaCm2, mostCm2 }) =>
+      `It measures ${areaCm2} cm²: up to ${mostCm2} cm² stitches follow a direction that turns.`,
+    why: 'No hoop holds so much. Its stitches lie straight; divide it to turn them.',
+  },
   'guide-outside': {
     severity: 'note',
     text: ({ outside }) =>

@@ -7,6 +7,7 @@ export { inscribedCircle } from './inscribedCircle.ts';
 export { distanceToOutline, middleLine, reachInside, type MiddleLine } from './middleLine.ts';
 export { compose, inverse, IDENTITY, mapPoints, meanScale, type Matrix } from './matrix.ts';
 export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from './scanCells.ts';
+export { scanRows } from './scanRows.ts';
 export {
   boxesMeet,
   boxOf,

@@ -9,6 +9,7 @@ import {
   type Polyline,
   type Region,
 } from './shapes.ts';
+import { simplifyRegion } from './simplify.ts';
 
 /**
  * The line along the middle of a shape, from the end where it is wider to the one towards which it narrows, and how wide the
@@ -21,6 +22,8 @@ export interface MiddleLine extends Polyline {
 
 /** A branch that leaves less outline than this beside its chord is a wobble of the outline, as a share of the mean width. */
 const WOBBLE = 0.35;
+/** Corners nearer than this to the outline without them tell nothing of its middle, mm. */
+const WOBBLE_MM = 0.02;
 const FEWEST_SAMPLES = 60;
 const MOST_SAMPLES = 420;
 /** The outline is sampled this many times over its mean width. */
@@ -33,7 +36,7 @@ const POINTS = 48;
  * what is left, drawn out to the outline at both ends (medial axis; Attali and Montanvert 1997). Null where there is none.
  */
 export function middleLine(region: Region): MiddleLine | null {
-  const rings = largest(region);
+  const rings = largest(simplifyRegion(region, WOBBLE_MM));
   if (rings.length === 0) return null;
   const perimeter = regionPerimeter(rings);
   const widthMm = (2 * regionArea(rings)) / perimeter;

@@ -1,3 +1,4 @@
+import { unite } from './clip.ts';
 import type { Region, Ring } from './shapes.ts';
 
 /** Leaves out corners nearer than a tolerance to the line without them (Ramer 1972, Douglas and Peucker 1973). */
@@ -23,8 +24,37 @@ export function simplifyRing(ring: Ring, toleranceMm: number): Ring {
   return out.length >= 6 ? Float64Array.from(out) : ring;
 }
 
+/** Rings of more corners than this are thinned first: no hand follows them. */
+const MOST_CORNERS = 3000;
+/** Corners that lie within this many tolerances of each other are taken as one. */
+const CLUSTER = 6;
+
 export function simplifyRegion(region: Region, toleranceMm: number): Region {
-  return region.map((ring) => simplifyRing(ring, toleranceMm));
+  const isDense = region.some((ring) => ring.length / 2 > MOST_CORNERS);
+  const rings = isDense
+    ? unite(
+        region.map((ring) => thinned(ring, CLUSTER * toleranceMm)),
+        'evenodd',
+      )
+    : region;
+  return rings.map((ring) => simplifyRing(ring, toleranceMm));
+}
+
+/** Runs of corners that stay within a small square become the mean of them. */
+function thinned(ring: Ring, sizeMm: number): Ring {
+  const out: number[] = [];
+  for (let i = 0; i < ring.length;) {
+    let [minX, minY, maxX, maxY] = [ring[i]!, ring[i + 1]!, ring[i]!, ring[i + 1]!];
+    let [sumX, sumY, count] = [0, 0, 0];
+    for (; i < ring.length; i += 2) {
+      [minX, maxX] = [Math.min(minX, ring[i]!), Math.max(maxX, ring[i]!)];
+      [minY, maxY] = [Math.min(minY, ring[i + 1]!), Math.max(maxY, ring[i + 1]!)];
+      if (maxX - minX > sizeMm || maxY - minY > sizeMm) break;
+      [sumX, sumY, count] = [sumX + ring[i]!, sumY + ring[i + 1]!, count + 1];
+    }
+    out.push(sumX / count, sumY / count);
+  }
+  return out.length >= 6 ? Float64Array.from(out) : ring;
 }
 
 function farthestFromStart(ring: Ring): number {

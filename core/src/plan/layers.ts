@@ -1,7 +1,14 @@
 import { middleOf, type PlacedShape } from '../drawing/index.ts';
-import { guidedField, mapPoints, offset, radialField, type Polyline } from '../geometry/index.ts';
+import { guidedField, mapPoints, offset, radialField, simplifyRegion, type Polyline } from '../geometry/index.ts';
 import type { Part, Pass, PassRole } from '../piece/index.ts';
-import { stitchKind, type StitchContext, type StitchId, type StitchShape, type WorkedOn } from '../stitches/index.ts';
+import {
+  stitchKind,
+  type StitchContext,
+  type StitchId,
+  type StitchShape,
+  type WorkedOn,
+  WIDEST_FIELD_MM2,
+} from '../stitches/index.ts';
 
 /** A round area up to this wide is worked by a spot stitch as one stitch at its middle, mm. */
 const WIDEST_SPOT_MM = 4;
@@ -58,6 +65,8 @@ export function insetStepMm(stitch: StitchId, laidMm: number): number {
 }
 
 const NO_SPOTS = new Float64Array(0);
+/** Wobble of the outline below this is not followed by layers inside it, mm. */
+const WOBBLE_MM = 0.03;
 /** A firm edge lies so far inside the outline that what is worked over it covers it, in laid widths. */
 const EDGE_INSIDE = 0.6;
 
@@ -65,15 +74,17 @@ const EDGE_INSIDE = 0.6;
 export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, below: Below): StitchShape {
   const { shape } = placed;
   const lines = (drawn: readonly Polyline[]): StitchShape => ({ region: [], lines: drawn, spots: NO_SPOTS });
+  const outline =
+    pass.role === 'padding' || pass.role === 'edge' ? simplifyRegion(shape.region, WOBBLE_MM) : shape.region;
   const outlineAt = (insideMm: number): Polyline[] =>
-    (insideMm === 0 ? shape.region : offset(shape.region, -insideMm)).map((points) => ({ points, closed: true }));
+    (insideMm === 0 ? shape.region : offset(outline, -insideMm)).map((points) => ({ points, closed: true }));
   switch (pass.role) {
     case 'accent':
       return { region: [], lines: [], spots: mapPoints(placed.toCloth, Float64Array.from(pass.points.flat())) };
     case 'padding': {
       if (placed.kind !== 'area') return shape;
       const inset = below.insetMm + insetStepMm(pass.stitch, laidMm) + (below.insetMm === 0 ? laidMm / 2 : 0);
-      return { ...shape, region: offset(shape.region, -inset) };
+      return { ...shape, region: offset(outline, -inset) };
     }
     case 'edge':
       return lines(outlineAt(EDGE_INSIDE * laidMm));
@@ -98,7 +109,7 @@ export function directionOf(
 ): Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline'> {
   const angleRad = (angleDeg * Math.PI) / 180;
   const isArea = placed.kind === 'area' && (pass.role === 'filling' || pass.role === 'padding');
-  if (!isArea || pass.direction === 'straight') return { angleRad };
+  if (!isArea || pass.direction === 'straight' || placed.areaMm2 > WIDEST_FIELD_MM2) return { angleRad };
   const { region } = placed.shape;
   if (pass.direction === 'outline') return { angleRad, followsOutline: true };
   if (pass.direction === 'radial') {

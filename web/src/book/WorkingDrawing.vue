@@ -52,7 +52,7 @@ const needle = computed(() => {
   const { box, pass } = props.sample;
   const { codes, xy } = pass.path;
   let at = moves.value - 1;
-  while (at >= 0 && (codes[at] === Move.wrap || codes[at] === Move.travel)) at--;
+  while (at >= 0 && (codes[at] === Move.wrap || codes[at] === Move.travel || codes[at] === Move.lift)) at--;
   if (at < 0) return null;
   const x = (xy[2 * at]! - box.minX) / (box.maxX - box.minX);
   const y = (xy[2 * at + 1]! - box.minY) / (box.maxY - box.minY);
@@ -65,6 +65,8 @@ const WORDS: Readonly<Record<number, string>> = {
   [Move.via]: 'The thread is held in a loop.',
   [Move.wrap]: 'The thread is wound round the needle.',
   [Move.travel]: 'Behind, on to the next place.',
+  [Move.under]: 'The needle slides under a stitch, not through the cloth.',
+  [Move.lift]: 'What follows lies higher, over padding.',
 };
 const word = computed(() =>
   moves.value === 0 ? 'Play, or step with the arrow keys.' : WORDS[props.sample.pass.path.codes[moves.value - 1]!],

@@ -43,13 +43,15 @@ interface Knot {
 const ROW_CLOSENESS = 0.92;
 /** Knots that are wanted further apart than this leave their gaps open. */
 const MOST_CLOSED = 1.1;
+/** Beyond so many knots nobody looks for gaps. */
+const MOST_WITH_GAPS = 20_000;
 /** A gap takes a small knot when the knots around it are pressed aside by no more than this. */
 const PRESSED = 0.8;
 
 /** Small knots for the gaps that are left between others, nearest to the start first. */
 function gapsBetween(region: Region, knots: readonly Knot[], smallMm: number, turns: number): Knot[] {
   const box = boxOf(offset(region, -smallMm / 2));
-  if (!box || knots.length === 0) return [];
+  if (!box || knots.length === 0 || knots.length > MOST_WITH_GAPS) return [];
   const inner = offset(region, -smallMm / 2);
   const cellMm = Math.max(...knots.map(({ across }) => across));
   const cells = new Map<string, Knot[]>();

@@ -1,7 +1,9 @@
-import { guidedField, splitByLine, type Region } from '../../../geometry/index.ts';
+import { guidedField, regionArea, simplifyRegion, splitByLine, type Region } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { WOBBLE_MM } from '../../shared/fillRows.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
+import { WIDEST_FIELD_MM2 } from '../../shared/limits.ts';
 import { veinOf, type Vein } from '../../shared/vein.ts';
 
 /** A vein that turns by less than this from end to end is straight, and so are the stitches on either side of it. */
@@ -16,7 +18,7 @@ export function workSatinLeaf(
 ): void {
   const vein = veinOf(region, context.vein, tip === 'other');
   if (!vein) return workSatin(region, { spacingMm, from: 'edge' }, context, sink);
-  const { left, right } = splitByLine(region, vein.line.points);
+  const { left, right } = splitByLine(simplifyRegion(region, WOBBLE_MM), vein.line.points);
   const slant = (slantDeg * Math.PI) / 180;
   const half = (side: Region, turn: number): void =>
     workSatin(side, { spacingMm, from: 'edge' }, { ...context, ...slanting(vein, side, turn) }, sink);
@@ -32,7 +34,8 @@ function slanting(vein: Vein, side: Region, turn: number): Pick<StitchContext, '
   });
   const [first] = angles;
   const apart = angles.map((angle) => Math.atan2(Math.sin(angle - first!), Math.cos(angle - first!)));
-  const isStraight = Math.max(...apart) - Math.min(...apart) < STRAIGHT_RAD;
+  const turns = Math.max(...apart) - Math.min(...apart);
+  const isStraight = turns < STRAIGHT_RAD || regionArea(side) > WIDEST_FIELD_MM2;
   if (isStraight) return { angleRad: first! + apart[2]! + turn, field: undefined };
   return { angleRad: 0, field: guidedField([vein.line], side, turn) };
 }

@@ -1,6 +1,7 @@
-import { offset } from '../../../geometry/index.ts';
+import { offset, simplifyRegion } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { WOBBLE_MM } from '../../shared/fillRows.ts';
 import { workPadding, type Padding } from '../../shared/padding.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { workSplit } from '../../shared/splitLine.ts';
@@ -16,10 +17,11 @@ export function workSatinPadded(
   sink: MoveSink,
 ): void {
   const { spacingMm, padding, layers, edge } = values;
-  const heightMm = workPadding(region, { padding, layers: Math.round(layers) }, context, sink);
+  const outline = simplifyRegion(region, WOBBLE_MM);
+  const heightMm = workPadding(outline, { padding, layers: Math.round(layers) }, context, sink);
   if (edge === 'split') {
     sink.lift(0);
-    const lines = offset(region, -context.laidMm * 0.6).map((points) => ({ points, closed: true }));
+    const lines = offset(outline, -context.laidMm * 0.6).map((points) => ({ points, closed: true }));
     workSplit({ region: [], lines, spots: NO_SPOTS }, EDGE_STITCH_MM, sink);
   }
   sink.lift(heightMm);

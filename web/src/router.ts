@@ -1,13 +1,23 @@
-import { createRouter, createWebHistory } from 'vue-router';
+import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-router';
+import { DEMOS } from './keeping/demos.ts';
 import BenchPage from './pages/BenchPage.vue';
 import { STEPS } from './steps/steps.ts';
+import { useSettings } from './stores/settings.ts';
 
 const stepIds = STEPS.map((step) => step.id).join('|');
+
+/** The very first visit opens on a piece to look at; from then on this is the bench. */
+function welcome(): RouteLocationRaw | true {
+  const settings = useSettings();
+  if (settings.welcomed) return true;
+  settings.welcomed = true;
+  return { name: 'piece', params: { id: DEMOS[0]!.id, step: 'stitches' } };
+}
 
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', name: 'bench', component: BenchPage },
+    { path: '/', name: 'bench', component: BenchPage, beforeEnter: welcome },
     {
       path: `/piece/:id/:step(${stepIds})`,
       name: 'piece',

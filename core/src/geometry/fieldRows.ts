@@ -5,9 +5,10 @@ import { simplifyRegion } from './simplify.ts';
 
 /**
  * Rows end where they crowd (nearer than `crowded` to another), and a new one begins wherever the cloth would show (further
- * than `open` from every other). In distances of neighbours.
+ * than `open` from every other). Straight spans cannot make way for each other and may come a little closer. In distances of
+ * neighbours.
  */
-const ROOM = { crowded: 0.45, beside: 0.72, open: 0.6 } as const;
+const ROOM = { crowded: 0.5, crowdedSpans: 0.45, beside: 0.72, open: 0.57 } as const;
 /** Rows are traced in steps of this share of their distance. */
 const STEP = 0.5;
 /** Beside every second place of a row a neighbour is looked for. */
@@ -15,7 +16,7 @@ const BESIDE_EVERY = 2;
 /** Only a row that has turned by this much can come back to its own beginning, radians. */
 const COMES_ROUND_RAD = 4;
 /** Rows shorter than this are left to their neighbours, in distances of neighbours. */
-const SHORTEST = 1.2;
+const SHORTEST = 0.9;
 const WOBBLE_MM = 0.03;
 
 export interface FieldRowOptions {
@@ -169,7 +170,7 @@ class Tracer {
         if (share > 0.05) points.push(x + share * dx, y + share * dy);
         break;
       }
-      if (!this.isFree(nx, ny, ROOM.crowded * this.spacingMm)) break;
+      if (!this.isFree(nx, ny, (this.straight ? ROOM.crowdedSpans : ROOM.crowded) * this.spacingMm)) break;
       if (turned > COMES_ROUND_RAD && this.meetsItself(points, nx, ny)) break;
       points.push(nx, ny);
       [x, y] = [nx, ny];

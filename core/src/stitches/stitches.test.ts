@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { isInside, polylineLength, regionArea, type Region } from '../geometry/index.ts';
 import { bundleDiameterMm, laidWidthMm, SECONDS, threadKind } from '../materials/index.ts';
+import { coverage } from '../testing/coverage.ts';
 import { blob, circle, rectangle, turnedBy, wander } from '../testing/shapes.ts';
 import {
   knotDiameterMm,
@@ -146,6 +147,9 @@ describe('line stitches on a straight line of 120 mm', () => {
     ['split', 2],
     ['stem', 3],
     ['chain', 3],
+    ['split-back', 3],
+    ['whipped-back', 4.3],
+    ['pekingese', 5.7],
   ] as const)('%s takes about %f times the line', (id, factor) => {
     const { frontMm, backMm } = measured(id, straight).quantities;
     expect((frontMm + backMm) / 120 / factor).toBeGreaterThan(0.94);
@@ -217,7 +221,7 @@ describe('fillings', () => {
     for (const id of ['satin', 'satin-surface', 'brick', 'long-short', 'split-fill'] as const) {
       for (const seed of SEEDS.slice(0, 8)) {
         const region = blob(seed);
-        const { share, overThrice } = coverage(work(id, area(region), {}, seed * 31), region);
+        const { share, overThrice } = coverage(work(id, area(region), {}, seed * 31), region, LAID);
         expect(share, `${id}, seed ${seed}`).toBeGreaterThan(0.97);
         // Split stitches overlap over half of their advance: where two rows share a ninth of their pitch, a quarter of
         // that, about 3 %, lies under two overlaps at once.
@@ -369,39 +373,6 @@ it('straight stitches of a closed line come back to where they began', () => {
   const { frontMm } = measured('back', { region: [], lines: [ring], spots: new Float64Array(0) }).quantities;
   expect(frontMm / polylineLength(ring)).toBeGreaterThan(0.98);
 });
-
-/** Front runs rasterised: the shares of cells inside the region that thread covers, and covers more than thrice. */
-function coverage({ codes, xy }: StitchPath, region: Region): { share: number; overThrice: number } {
-  const cell = 0.12;
-  const hits = new Map<string, number>();
-  for (let i = 1; i < codes.length; i++) {
-    if (codes[i] !== Move.down || codes[i - 1] !== Move.up) continue;
-    const [ax, ay, bx, by] = [xy[2 * i - 2]!, xy[2 * i - 1]!, xy[2 * i]!, xy[2 * i + 1]!];
-    const length = Math.hypot(bx - ax, by - ay) || 1e-9;
-    const half = LAID / 2;
-    for (let cx = Math.floor((Math.min(ax, bx) - half) / cell); cx * cell <= Math.max(ax, bx) + half; cx++) {
-      for (let cy = Math.floor((Math.min(ay, by) - half) / cell); cy * cell <= Math.max(ay, by) + half; cy++) {
-        const [px, py] = [(cx + 0.5) * cell - ax, (cy + 0.5) * cell - ay];
-        const along = (px * (bx - ax) + py * (by - ay)) / length;
-        const across = Math.abs(px * (by - ay) - py * (bx - ax)) / length;
-        if (along >= 0 && along <= length && across <= half)
-          hits.set(`${cx},${cy}`, (hits.get(`${cx},${cy}`) ?? 0) + 1);
-      }
-    }
-  }
-  let [inside, covered, often] = [0, 0, 0];
-  const reach = Math.max(...region.flatMap((ring) => [...ring].map(Math.abs)));
-  for (let cx = -Math.ceil(reach / cell); cx * cell < reach; cx++) {
-    for (let cy = -Math.ceil(reach / cell); cy * cell < reach; cy++) {
-      if (!isInside(region, (cx + 0.5) * cell, (cy + 0.5) * cell)) continue;
-      inside++;
-      const count = hits.get(`${cx},${cy}`) ?? 0;
-      if (count > 0) covered++;
-      if (count > 3) often++;
-    }
-  }
-  return { share: covered / inside, overThrice: often / inside };
-}
 
 type Segment = readonly [ax: number, ay: number, bx: number, by: number];
 

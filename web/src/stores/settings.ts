@@ -7,6 +7,8 @@ const KEY = 'junctura-settings';
 const schema = z.object({
   units: z.enum(['metric', 'inch']).catch('metric'),
   theme: z.enum(['light', 'lamp']).catch('light'),
+  /** Whether the first visit is over: it opens a piece to look at. */
+  welcomed: z.boolean().catch(false),
   /** What a bar of 100 mm measures on this screen, for true size. */
   screenBarMm: z.number().min(40).max(250).catch(100),
   /** How wide the person's thread lies and how long her stitches are, as shares of the usual. */
@@ -22,7 +24,8 @@ export const useSettings = defineStore('settings', () => {
   const theme = ref(stored.theme);
   const screenBarMm = ref(stored.screenBarMm);
   const own = ref(stored.own);
-  watch([units, theme, screenBarMm, own], () => {
+  const welcomed = ref(stored.welcomed);
+  watch([units, theme, screenBarMm, own, welcomed], () => {
     try {
       localStorage.setItem(
         KEY,
@@ -31,6 +34,7 @@ export const useSettings = defineStore('settings', () => {
           theme: theme.value,
           screenBarMm: screenBarMm.value,
           own: own.value,
+          welcomed: welcomed.value,
         }),
       );
     } catch {
@@ -38,7 +42,7 @@ export const useSettings = defineStore('settings', () => {
     }
   });
   watch(theme, (name) => (document.documentElement.dataset['theme'] = name), { immediate: true });
-  return { units, theme, screenBarMm, own };
+  return { units, theme, screenBarMm, own, welcomed };
 });
 
 function readStored(): object {

@@ -111,9 +111,13 @@ function bandsAlong(
       const total = lengths.at(-1)!;
       const at = (mm: number): [number, number] => placeOn(row.points, lengths, mm);
       for (const { band, from, to } of divide(0, total, k)) {
-        const [[x0, y0], [x1, y1], [mx, my]] = [at(from), at(to), at((from + to) / 2)];
-        const shade = shadeAt?.(mx, my, (from + to) / 2 / total, { x: row.points[0]!, y: row.points[1]! }) ?? 0;
-        put(bands, band, { x0, y0, x1, y1, shade });
+        const pieces = piecesOf(at, from, to, MOST_SAG * spacingMm);
+        for (let piece = 0; piece < pieces; piece++) {
+          const [start, end] = [from + ((to - from) * piece) / pieces, from + ((to - from) * (piece + 1)) / pieces];
+          const [[x0, y0], [x1, y1], [mx, my]] = [at(start), at(end), at((start + end) / 2)];
+          const shade = shadeAt?.(mx, my, (start + end) / 2 / total, { x: row.points[0]!, y: row.points[1]! }) ?? 0;
+          put(bands, band + piece / pieces, { x0, y0, x1, y1, shade });
+        }
       }
     });
   return bands;
@@ -162,6 +166,18 @@ function dropByHalf(bands: Bands): void {
     );
     bands.set(number, [...(ends[0] ? [ends[0]] : []), ...kept, ...ends.slice(1)]);
   }
+}
+
+/** A stitch on a curved row may leave it by this share of the distance of rows; else it is worked as several shorter ones. */
+const MOST_SAG = 0.2;
+const MOST_PIECES = 8;
+
+/** In how many stitches a stretch of a row is worked, so that none leaves the row too far. */
+function piecesOf(at: (mm: number) => [number, number], from: number, to: number, sagMm: number): number {
+  const [[ax, ay], [mx, my], [bx, by]] = [at(from), at((from + to) / 2), at(to)];
+  const sag = Math.hypot(mx - (ax + bx) / 2, my - (ay + by) / 2);
+  // The sag falls with the square of the number of pieces.
+  return Math.min(MOST_PIECES, Math.max(1, Math.ceil(Math.sqrt(sag / sagMm))));
 }
 
 /** A row begun at the end from which the field runs. */

@@ -7,8 +7,8 @@ import { forEachRun } from '../../shared/alongLines.ts';
 const BELOW = 0.8;
 const DIVES = 0.42;
 /** Where under a stitch the thread goes up, and where it comes down, as shares of the stitch. */
-const GOES_UP = 0.62;
-const COMES_DOWN = 0.34;
+const GOES_UP = 0.3;
+const COMES_DOWN = 0.7;
 
 /** Back stitch, then a second thread laced through it: up under the next stitch but one, back, and down under the one between. */
 export function workPekingese(
@@ -35,9 +35,9 @@ export function workPekingese(
       sink.via(...at(k + 1, GOES_UP - 0.1, dive));
       sink.under(...at(k + 1, GOES_UP, -dive));
       sink.via(...at(k + 1, GOES_UP - 0.04, -loopMm));
-      sink.via(...at(k + 1, 0.2, -loopMm - below));
-      sink.via(...at(k, COMES_DOWN + 0.42, -loopMm - below * 0.6));
-      sink.via(...at(k, COMES_DOWN + 0.1, -loopMm * 0.7));
+      sink.via(...at(k + 1, 0.06, -loopMm - below * 0.5));
+      sink.via(...at(k, COMES_DOWN + 0.2, -loopMm - below * 0.4));
+      sink.via(...at(k, COMES_DOWN + 0.05, -loopMm * 0.8));
       sink.via(...at(k, COMES_DOWN, -dive));
       sink.under(...at(k, COMES_DOWN + 0.03, dive));
     }

@@ -14,6 +14,22 @@ export class Bench {
     await this.goTo(step);
   }
 
+  async openPart(piece: string, part: string): Promise<void> {
+    await this.open(`/piece/${piece}/stitches`);
+    await expect(this.page.locator('.picture[data-painted]')).toBeVisible();
+    await this.pick(part);
+  }
+
+  /** Draws a stroke over a part in the hoop, through places given as shares of its box. */
+  async drawOver(part: string, places: readonly (readonly [x: number, y: number])[]): Promise<void> {
+    const box = (await this.page.locator(`path[data-part="${part}"]`).boundingBox())!;
+    const at = ([x, y]: readonly [number, number]): [number, number] => [box.x + x * box.width, box.y + y * box.height];
+    await this.page.mouse.move(...at(places[0]!));
+    await this.page.mouse.down();
+    for (const place of places.slice(1)) await this.page.mouse.move(...at(place), { steps: 6 });
+    await this.page.mouse.up();
+  }
+
   async goTo(step: string): Promise<void> {
     await this.page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
     await expect(this.tally).toContainText('Stitches');
@@ -58,14 +74,21 @@ export class Bench {
   }
 }
 
-export const test = base.extend<{ bench: Bench }>({
-  bench: async ({ page }, use) => {
+export const test = base.extend<{ bench: Bench; isFirstVisit: boolean }>({
+  isFirstVisit: [false, { option: true }],
+  bench: async ({ page, isFirstVisit }, use) => {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(String(error)));
     page.on('console', (message) => message.type() === 'error' && faults.push(message.text()));
     await page.addInitScript(() => {
       addEventListener('securitypolicyviolation', (event) => console.error(`policy: ${event.violatedDirective}`));
     });
+    if (!isFirstVisit) {
+      await page.addInitScript(() => {
+        const kept = localStorage.getItem('junctura-settings');
+        if (kept === null) localStorage.setItem('junctura-settings', JSON.stringify({ welcomed: true }));
+      });
+    }
     await use(new Bench(page));
     expect(faults).toEqual([]);
   },

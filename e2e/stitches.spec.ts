@@ -1,0 +1,217 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from './bench.ts';
+
+test.describe('the first visit', () => {
+  test.use({ isFirstVisit: true });
+  test('opens on Rock Pool, and on the bench from then on', async ({ bench, page }) => {
+    await bench.open();
+    await expect(page).toHaveURL(/demo-rock-pool\/stitches/);
+    await expect(page.locator('.picture[data-painted]')).toBeVisible();
+    await expect(bench.figure('Parts')).toHaveText('68');
+    await page.getByRole('link', { name: 'Junctura' }).click();
+    await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Rock Pool/ })).toBeVisible();
+  });
+});
+
+test('strokes drawn in the hoop turn the stitches, and can be undone', async ({ bench, page }) => {
+  await bench.openPart('demo-kite', 'Lower right panel');
+  const straight = await bench.figure('Stitches').textContent();
+  await bench.choose('Stitches lie', 'along strokes that I draw');
+  await expect(page.getByText('Draw strokes along which')).toBeVisible();
+  await bench.drawOver('lower-right-panel', [
+    [0.2, 0.1],
+    [0.45, 0.3],
+    [0.4, 0.7],
+  ]);
+  await expect(bench.tally).toContainText('Draw a direction stroke: ');
+  await expect(bench.card).toContainText('1 drawn.');
+  await page.getByRole('button', { name: 'Done' }).click();
+  const drawn = await bench.figure('Stitches').textContent();
+  expect(drawn).not.toBe(straight);
+  await bench.choose('Stitches lie', 'from a point');
+  await page.getByTestId('pick-centre').click();
+  await bench.drawOver('lower-right-panel', [[0.1, 0.1]]);
+  await expect(bench.tally).toContainText('Move where the stitches run to');
+  await page.getByLabel('Point across').fill('3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Point across')).toHaveValue('3');
+  while (await page.getByRole('button', { name: 'Undo', exact: true }).isEnabled()) {
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  }
+  await expect(bench.figure('Stitches')).toHaveText(straight!);
+});
+
+test('a vein can be moved, and is found again', async ({ bench, page }) => {
+  await bench.openPart('demo-rock-pool', 'Kelp 1');
+  const before = await bench.figure('Thread').textContent();
+  await page.getByTestId('move-vein').first().click();
+  await bench.drawOver('kelp-1', [
+    [0.3, 0.95],
+    [0.2, 0.5],
+    [0.6, 0.05],
+  ]);
+  await expect(bench.tally).toContainText('Move the vein');
+  await page.keyboard.press('Escape');
+  await expect(bench.card.getByRole('heading', { name: 'Kelp 1' })).toBeVisible();
+  await bench.card.getByRole('button', { name: 'As it was found' }).click();
+  await expect(bench.tally).toContainText('Find the vein again');
+  await expect(bench.figure('Thread')).toHaveText(before!);
+});
+
+test('layers are added where they are worked, moved, coloured and removed', async ({ bench, page }) => {
+  await bench.openPart('demo-kite', 'Top left panel');
+  const layers = bench.card.getByRole('list').first().locator('> li');
+  await expect(layers).toHaveCount(1);
+  for (const layer of ['Padding underneath', 'Firm edge', 'Outline', 'Vein', 'Single highlights']) {
+    await page.getByTestId('add-layer').click();
+    await page.getByText(layer, { exact: false }).last().click();
+    await expect(bench.tally).toContainText(`Add: ${layer.toLowerCase()}`);
+  }
+  await expect(layers.locator('strong').first()).toHaveText('Highlights');
+  await expect(layers).toHaveCount(6);
+  const names = await layers.locator('.name strong').allTextContents();
+  expect(names).toEqual(['Highlights', 'Vein', 'Outline', 'Filling', 'Firm edge', 'Padding']);
+
+  await page.getByTestId('place-points').click();
+  await bench.drawOver('top-left-panel', [[0.7, 0.7]]);
+  await expect(bench.card).toContainText('2 placed.');
+  await page.getByRole('button', { name: 'Done' }).click();
+
+  await page.getByTestId('layer-outline').click();
+  await bench.choose('Colour of this layer', 'Wet slate');
+  await expect(bench.tally).toContainText('Change a layer’s colour');
+  const thread = await bench.figure('Thread').textContent();
+  await layers.nth(5).getByRole('button', { name: 'Remove this layer' }).click();
+  await expect(layers).toHaveCount(5);
+  await expect(bench.figure('Thread')).not.toHaveText(thread!);
+  await layers.nth(1).getByRole('button', { name: 'Work this layer sooner: down' }).click();
+  await expect(layers.locator('.name strong').nth(2)).toHaveText('Vein');
+  await bench.saved();
+  await page.reload();
+  await bench.pick('Top left panel');
+  await expect(layers).toHaveCount(5);
+});
+
+test('one of a group differs on purpose, and follows again', async ({ bench, page }) => {
+  await bench.openPart('demo-rock-pool', 'Tentacle 3');
+  await page.getByTestId('differs').click();
+  await expect(bench.card).toContainText('Differs from its group on purpose');
+  await page.getByRole('button', { name: '‹ All parts' }).click();
+  await bench.pick('Tentacle 5');
+  await bench.choose('Strands', '3');
+  await page.getByRole('button', { name: '‹ All parts' }).click();
+  await expect(bench.card.getByText('Bullion knot, 3 strands')).toHaveCount(9);
+  await expect(bench.card.getByText('Bullion knot, 2 strands')).toHaveCount(1);
+  await bench.pick('Tentacle 3');
+  await page.getByTestId('differs').click();
+  await expect(bench.card).not.toContainText('on purpose');
+});
+
+test('an area is worked in several shades, each with a thread of its own', async ({ bench, page }) => {
+  await bench.openPart('demo-kite', 'Top right panel');
+  await bench.choose('Stitch', 'Long-and-short stitch');
+  const colours = page.getByLabel(/^Shade \d/);
+  await page.getByTestId('add-shade').click();
+  await expect(colours).toHaveCount(2);
+  await page.getByTestId('add-shade').click();
+  await expect(colours).toHaveCount(3);
+  await page.getByRole('button', { name: 'Draw the borders' }).click();
+  await bench.drawOver('top-right-panel', [
+    [-0.1, 0.5],
+    [1.1, 0.5],
+  ]);
+  await expect(bench.tally).toContainText('Draw a border of shades');
+  await page.getByRole('button', { name: 'Remove shade 3' }).click();
+  await page.getByRole('button', { name: 'Remove shade 2' }).click();
+  await expect(colours).toHaveCount(0);
+});
+
+test('fillings are compared on a part of one’s own and on shipped shapes', async ({ bench, page }) => {
+  await bench.openPart('demo-kite', 'Lower left panel');
+  await page.getByTestId('compare').click();
+  await expect(page.getByLabel('Shape')).toHaveValue('part-lower-left-panel');
+  const tiles = page.getByTestId('compared');
+  await expect(tiles).toHaveCount(6);
+  await expect(tiles.locator('canvas')).toHaveCount(12);
+  const figures = tiles.first().locator('dd');
+  const satin = await figures.allTextContents();
+  await page.getByLabel('Filling 1').selectOption({ label: 'Seed stitch' });
+  await expect(figures.first()).not.toHaveText(satin[0]!);
+  await expect(tiles.first().getByTestId('showing')).toHaveText(/[6-9]\d %/);
+  await page.getByRole('button', { name: 'Leave out Seed stitch' }).click();
+  await expect(tiles).toHaveCount(5);
+  await page.getByRole('button', { name: 'One more filling' }).click();
+  await expect(tiles).toHaveCount(6);
+  const thread = tiles.first().locator('dd').nth(1);
+  const inLeaf = await thread.textContent();
+  await page.getByLabel('Shape').selectOption({ label: 'A disc' });
+  await expect(thread).not.toHaveText(inLeaf!);
+});
+
+test('the working drawing goes step by step, says what the needle does, and mirrors for the left hand', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/stitches/whipped-back');
+  const drawing = page.getByLabel(/^Working drawing/);
+  await drawing.focus();
+  const seen = new Set<string>();
+  for (let i = 0; i < 60; i++) {
+    await page.keyboard.press('ArrowRight');
+    seen.add((await drawing.locator('.word').textContent())!.trim());
+  }
+  expect(seen).toContain('The needle comes up.');
+  expect(seen).toContain('The needle goes down.');
+  expect(seen).toContain('The needle slides under a stitch, not through the cloth.');
+  const needle = drawing.locator('.needle');
+  const right = await needle.evaluate((element) => parseFloat((element as HTMLElement).style.left));
+  await drawing.getByLabel('For the').selectOption({ label: 'left hand' });
+  const left = await needle.evaluate((element) => parseFloat((element as HTMLElement).style.left));
+  expect(left + right).toBeCloseTo(100, 1);
+  await expect(page.getByRole('heading', { name: 'One to six strands' })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Chapters' }).getByRole('link', { name: 'Knots' }).click();
+  await expect(page.getByRole('row')).toHaveCount(6);
+});
+
+test('what was practised is reckoned with from then on', async ({ bench, page }) => {
+  await bench.open('/piece/demo-kite/stitches');
+  await expect(bench.figure('Stitches')).toContainText(/\d/);
+  const usual = Number((await bench.figure('Stitches').textContent())!.replace(/\D/g, ''));
+  await page.goto('/stitches/practice');
+  await expect(page.getByTestId('keep-hand')).toBeDisabled();
+  await page.getByLabel(/^Width of 10 satin/).fill('6');
+  await page.keyboard.press('Tab');
+  await page.getByTestId('keep-hand').click();
+  await expect(page.getByTestId('own-hand')).toContainText('wider than usual');
+  await page.goto('/piece/demo-kite/stitches');
+  await expect
+    .poll(async () => Number((await bench.figure('Stitches').textContent())!.replace(/\D/g, '')))
+    .toBeLessThan(usual * 0.95);
+  await page.goto('/stitches/practice');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as PDF' }).click();
+  expect((await readFile(await (await download).path())).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByRole('button', { name: 'Back to the usual hand' }).click();
+  await expect(page.getByTestId('own-hand')).toHaveCount(0);
+});
+
+test('the picture is saved as PNG at 300 dpi and true size, and as SVG', async ({ bench, page }) => {
+  await bench.open('/piece/demo-kite/stitches');
+  await expect(page.locator('.picture[data-painted]')).toBeVisible();
+  const save = async (item: string): Promise<Buffer> => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'File' }).click();
+    await page.getByText(item, { exact: true }).click();
+    return readFile(await (await download).path());
+  };
+  const png = await save('Picture as PNG, 300 dpi at true size');
+  const width = png.readUInt32BE(16);
+  const density = png.indexOf('pHYs');
+  const perMm = png.readUInt32BE(density + 4) / 1000;
+  expect(perMm).toBeCloseTo(300 / 25.4, 1);
+  expect(width / perMm).toBeCloseTo(94, 0);
+  const picture = (await save('Picture as SVG')).toString();
+  expect(picture).toContain('data-part="spar"');
+  expect(picture).toContain('data-stitch="satin"');
+});

@@ -165,6 +165,8 @@ test('everything is there after closing, in a file, and in another browser', asy
   const other = await browser.newContext();
   const second = new Bench(await other.newPage());
   await second.open(page.url().replace(/\/piece.*/, '/'));
+  // There it is the first visit: from the piece to look at on to the bench.
+  await second.page.getByRole('link', { name: 'Junctura' }).click();
   await second.bring('my-kite.junctura.json', text);
   await expect(second.page.getByLabel('Name of the piece')).toHaveValue('My kite');
   await expect(second.figure('Stitches')).toHaveText(stitches!);

@@ -16,6 +16,10 @@ async function settled(page: Page): Promise<void> {
 async function takeAll(page: Page): Promise<void> {
   const shot = (name: string): Promise<Buffer> => page.screenshot({ path: `${folder}${name}.png` });
   await page.goto(base);
+  await settled(page);
+  await page.waitForTimeout(2500);
+  await shot('rock-pool');
+  await page.goto(base);
   await page.locator('canvas[data-painted]').first().waitFor();
   await page.waitForTimeout(600);
   await shot('bench');
@@ -24,6 +28,13 @@ async function takeAll(page: Page): Promise<void> {
   for (let i = 0; i < 14; i++) await page.getByRole('button', { name: 'Back a step' }).click();
   await page.waitForTimeout(500);
   await shot('stitch-book');
+  await page.goto(`${base}/stitches/compare`);
+  await page.locator('[data-test=compared]').first().waitFor();
+  await page.waitForTimeout(600);
+  await shot('compare');
+  await page.goto(`${base}/stitches/practice`);
+  await page.waitForTimeout(400);
+  await shot('practice');
   for (const step of ['drawing', 'hoop', 'thread', 'transfer']) {
     await page.goto(`${base}/piece/demo-kite/${step}`);
     await settled(page);
@@ -34,9 +45,9 @@ async function takeAll(page: Page): Promise<void> {
   await page.locator('.colour').first().click();
   await settled(page);
   await shot('colours');
-  await page.goto(`${base}/piece/demo-kite/stitches`);
+  await page.goto(`${base}/piece/demo-rock-pool/stitches`);
   await settled(page);
-  await page.getByRole('complementary').getByRole('button', { name: 'Top left panel' }).click();
+  await page.getByRole('complementary').getByRole('button', { name: 'Star arm 1' }).click();
   await settled(page);
   await shot('stitches');
   await page.keyboard.press('Escape');
@@ -44,7 +55,9 @@ async function takeAll(page: Page): Promise<void> {
   for (let i = 0; i < 4; i++) await page.mouse.wheel(0, -400);
   await page.waitForTimeout(1800);
   await shot('stitches-close');
-  await page.evaluate(() => localStorage.setItem('junctura-settings', JSON.stringify({ theme: 'lamp' })));
+  await page.evaluate(() =>
+    localStorage.setItem('junctura-settings', JSON.stringify({ theme: 'lamp', welcomed: true })),
+  );
   await page.reload();
   await settled(page);
   await page.keyboard.press('t');
@@ -61,6 +74,9 @@ const server = spawn('npx', ['tsx', 'server/src/main.ts'], {
 });
 await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
-await takeAll(await browser.newPage({ viewport: { width: 1280, height: 800 } }));
-await browser.close();
-process.kill(-server.pid!);
+try {
+  await takeAll(await browser.newPage({ viewport: { width: 1280, height: 800 } }));
+} finally {
+  await browser.close();
+  process.kill(-server.pid!);
+}

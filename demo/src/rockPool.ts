@@ -1,4 +1,5 @@
 import { flattenPath, mapPoints, pathData } from '@junctura/core/geometry';
+import { nearestShade } from '@junctura/core/materials';
 import type { Part, Pass, Piece } from '@junctura/core/piece';
 import { area, dots, drawing, group, line, pieceOf, worked } from './draw.ts';
 
@@ -252,7 +253,8 @@ export function rockPoolPiece(): Piece {
     differs: part.kind === 'spot' && !part.id.startsWith('tentacle') && !part.id.startsWith('star'),
     passes: passesOf(part.id, shades, colourOf),
   }));
-  return { ...piece, palette: [...piece.palette, dark], drawing: { ...piece.drawing, parts } };
+  const palette = [...piece.palette, dark].map((entry) => ({ ...entry, shade: nearestShade(entry.hex).item.code }));
+  return { ...piece, palette, drawing: { ...piece.drawing, parts } };
 }
 
 function passesOf(id: string, ambers: string[], colourOf: ReadonlyMap<string, string>): Pass[] | null {

@@ -57,6 +57,8 @@ export interface StitchKind {
   readonly followsCurves: boolean;
   readonly isRaised: boolean;
   readonly snags: boolean;
+  /** Whether it works loose on things that are worn and washed. */
+  readonly loosens: boolean;
   /** The width that it covers, in laid widths. */
   readonly coverWidths: number;
   readonly start: string;

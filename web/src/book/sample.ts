@@ -1,6 +1,6 @@
 import { looseShape } from '@junctura/core/drawing';
 import { boxOf, type Box } from '@junctura/core/geometry';
-import { emptyPiece, plainPass } from '@junctura/core/piece';
+import { emptyPiece, plainPass, type Piece } from '@junctura/core/piece';
 import { planPass, workSettings, type PlannedPass } from '@junctura/core/plan';
 import {
   Move,
@@ -10,6 +10,8 @@ import {
   type StitchPath,
   type StitchShape,
 } from '@junctura/core/stitches';
+
+type OwnHand = NonNullable<Piece['worker']['own']>;
 
 /** What a stitch is shown on in the book, mm. */
 const NONE = new Float64Array(0);
@@ -53,7 +55,7 @@ const ROOM_MM = 3;
 const piece = emptyPiece('book', 'Stitch book');
 const THREAD = 'stranded-cotton';
 
-export function sampleOf(id: StitchId, strands = stitchKind(id).usualStrands): Sample {
+export function sampleOf(id: StitchId, strands = stitchKind(id).usualStrands, thread: string = THREAD): Sample {
   const shape = shapeFor(id);
   const arrays = [
     ...shape.region,
@@ -61,7 +63,7 @@ export function sampleOf(id: StitchId, strands = stitchKind(id).usualStrands): S
     ...(shape.spots.length > 0 ? [shape.spots] : []),
   ];
   const placed = looseShape('sample', stitchKind(id).worksOn, shape);
-  const pass = { ...plainPass(id, THREAD, strands), angleDeg: 60, reason: '' };
+  const pass = { ...plainPass(id, thread, strands), angleDeg: 60, reason: '' };
   const planned = planPass(placed, pass, workSettings(piece, 1));
   return { pass: planned, box: framed(boxOf([...arrays, placesOf(planned.path)])!) };
 }
@@ -93,7 +95,12 @@ function framed({ minX, minY, maxX, maxY }: Box): Box {
 }
 
 /** What 100 mm of a line, 10 cm² of an area or ten spots take, worked out on a shape of that size, mm of needle thread. */
-export function threadFor(id: StitchId, strands: number): { amount: string; threadMm: number; seconds: number } {
+export function threadFor(
+  id: StitchId,
+  strands: number,
+  thread: string,
+  own: OwnHand,
+): { amount: string; threadMm: number; seconds: number } {
   const { worksOn } = stitchKind(id);
   const square = Float64Array.of(0, 0, 31.62, 0, 31.62, 31.62, 0, 31.62);
   const shapes: Record<typeof worksOn, { amount: string; shape: StitchShape }> = {
@@ -109,7 +116,7 @@ export function threadFor(id: StitchId, strands: number): { amount: string; thre
   };
   const { amount, shape } = shapes[worksOn];
   const placed = looseShape('measure', worksOn, shape);
-  const pass = { ...plainPass(id, THREAD, strands), angleDeg: 0, reason: '' };
-  const { quantities } = planPass(placed, pass, workSettings(piece, 1));
+  const pass = { ...plainPass(id, thread, strands), angleDeg: 0, reason: '' };
+  const { quantities } = planPass(placed, pass, workSettings(piece, 1, own));
   return { amount, threadMm: quantities.threadMm, seconds: quantities.seconds };
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NEEDLE_NAMES } from '@junctura/core/materials';
+import { laidWidthMm, NEEDLE_NAMES, strandChoices, THREAD_KINDS, threadKind } from '@junctura/core/materials';
 import { formatDuration, formatFine, formatThread } from '@junctura/core/measure';
 import { isStitchId, STITCHES, stitchKind, type StitchId, type WorkedOn } from '@junctura/core/stitches';
 import { useElementSize } from '@vueuse/core';
@@ -26,17 +26,29 @@ const FAMILIES: readonly { readonly on: WorkedOn; readonly name: string }[] = [
 const chosen = computed<StitchId>(() => (props.id !== undefined && isStitchId(props.id) ? props.id : 'chain'));
 const kind = computed(() => stitchKind(chosen.value));
 const strandsWanted = ref<number | null>(null);
-const strands = computed(() => strandsWanted.value ?? kind.value.usualStrands);
-const STRANDS = [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) }));
-const sample = computed(() => sampleOf(chosen.value, strands.value));
+const thread = ref('stranded-cotton');
+const THREADS = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
+/** What the thread can give, nearest to what is wanted. */
+const choices = computed(() => strandChoices(threadKind(thread.value)!).filter((n) => n <= 6));
+const strands = computed(() => {
+  const wanted = strandsWanted.value ?? kind.value.usualStrands;
+  return choices.value.includes(wanted) ? wanted : choices.value.at(-1)!;
+});
+const strandOptions = computed(() => choices.value.map((n) => ({ value: n, label: String(n) })));
+const sample = computed(() => sampleOf(chosen.value, strands.value, thread.value));
 /** The same stitch in one to six strands, all at one scale. */
 const byStrands = computed(() =>
-  [1, 2, 3, 4, 5, 6].map((n) => ({
+  choices.value.map((n) => ({
     strands: n,
-    sample: { ...sampleOf(chosen.value, n), box: sampleOf(chosen.value, 2).box },
+    sample: { ...sampleOf(chosen.value, n, thread.value), box: sampleOf(chosen.value).box },
   })),
 );
-const need = computed(() => threadFor(chosen.value, strands.value));
+const need = computed(() => threadFor(chosen.value, strands.value, thread.value, settings.own));
+const worn = computed(() => {
+  const { snags, loosens, isRaised } = kind.value;
+  const words = [snags ? 'may catch' : '', loosens ? 'works loose' : '', isRaised ? 'stands up: work it last' : ''];
+  return words.filter(Boolean).join('; ') || 'holds';
+});
 const needle = computed(() => sample.value.pass.needle);
 
 /** Found by name, by other names, by what it is good for. */
@@ -95,12 +107,8 @@ const pictureWidth = computed(() =>
       <p class="soft">Also called {{ kind.otherNames.join(', ') }}.</p>
       <p class="purpose">{{ kind.purpose }}</p>
       <div class="facts">
-        <ChoiceField
-          label="Strands of cotton"
-          :value="strands"
-          :options="STRANDS"
-          @change="(n) => (strandsWanted = n)"
-        />
+        <ChoiceField label="Thread" :value="thread" :options="THREADS" @change="(next) => (thread = next)" />
+        <ChoiceField label="Strands" :value="strands" :options="strandOptions" @change="(n) => (strandsWanted = n)" />
         <dl>
           <dt>{{ need.amount === 'ten' ? 'Ten of them take' : `${need.amount} takes` }}</dt>
           <dd class="figure">
@@ -109,15 +117,20 @@ const pictureWidth = computed(() =>
           <dt>Needle</dt>
           <dd>{{ NEEDLE_NAMES[needle.family] }} {{ needle.size }}, {{ formatFine(needle.shaftMm) }} thick</dd>
           <dt>Worn and washed</dt>
-          <dd>
-            {{ kind.snags ? 'may catch: better framed' : 'holds'
-            }}{{ kind.isRaised ? '; stands up, so work it last' : '' }}
-          </dd>
+          <dd>{{ worn }}</dd>
+          <dt>Follows</dt>
+          <dd>{{ kind.followsCurves ? 'curves of any kind' : 'straight edges and gentle curves' }}</dd>
+          <template v-if="kind.coverWidths > 0 && kind.worksOn === 'line'">
+            <dt>Hides</dt>
+            <dd>
+              a drawn line up to {{ formatFine(kind.coverWidths * laidWidthMm(threadKind(thread)!, strands)) }} wide
+            </dd>
+          </template>
         </dl>
       </div>
       <div ref="drawing"><WorkingDrawing :sample="sample" :hex="HEX" :width="pictureWidth" /></div>
       <section>
-        <h3>One to six strands, side by side</h3>
+        <h3>{{ choices.length > 1 ? 'One to six strands, side by side' : 'In this thread' }}</h3>
         <ul class="strands">
           <li v-for="{ strands: n, sample: shown } in byStrands" :key="n">
             <SampleCanvas :sample="shown" :width="strandWidth" :hex="HEX" />

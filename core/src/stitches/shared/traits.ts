@@ -12,6 +12,7 @@ export const FLAT_LINE = {
   followsCurves: true,
   isRaised: false,
   snags: false,
+  loosens: false,
   coverWidths: 1,
 } as const;
 
@@ -44,6 +45,7 @@ export const RAISED_SPOT = {
   followsCurves: true,
   isRaised: true,
   snags: true,
+  loosens: false,
   coverWidths: 3,
   start: 'Two tiny stitches under the place of the knot.',
   end: 'Fasten off behind each knot that stands alone.',

@@ -10,6 +10,7 @@ export const bullion = describeStitch({
   otherNames: ['caterpillar knot', 'coil stitch', 'grub knot'],
   purpose: 'Coils: petals, ears of corn, tentacles, small roses.',
   params,
+  loosens: true,
   hasDirection: true,
 
   faults: [

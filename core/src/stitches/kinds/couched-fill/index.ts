@@ -11,6 +11,7 @@ export const couchedFill = describeStitch({
   otherNames: ['laid work', 'trellis-tied ground'],
   purpose: 'Large areas in few threads: laid from edge to edge, then tied.',
   params,
+  loosens: true,
   canFollowOutline: true,
   followsCurves: true,
   start: 'A waste knot outside the shape.',

@@ -11,6 +11,7 @@ export const couching = describeStitch({
   otherNames: ['laid thread', 'tied line'],
   purpose: 'Long curves in one unbroken thread, tied down: strings, scrolls, feathers.',
   params,
+  loosens: true,
   isRaised: true,
   coverWidths: 1.3,
   start: 'A waste knot beside the line.',

@@ -10,6 +10,7 @@ export const daisyRing = describeStitch({
   otherNames: ['ring of loops', 'loop flower'],
   purpose: 'Flowers and urchins: loops round a ring, the four compass points first.',
   params,
+  loosens: true,
   needle: 'sharp',
   hasDirection: true,
   start: 'Two tiny stitches on the inner ring.',

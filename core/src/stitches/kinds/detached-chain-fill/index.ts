@@ -11,6 +11,7 @@ export const detachedChainFill = describeStitch({
   otherNames: ['loop filling', 'scattered loops'],
   purpose: 'Leaves and petals in whitework: loops side by side, in rows set between each other.',
   params,
+  loosens: true,
   canFollowOutline: true,
   followsCurves: true,
   isRaised: true,

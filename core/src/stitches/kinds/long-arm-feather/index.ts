@@ -11,6 +11,7 @@ export const longArmFeather = describeStitch({
   otherNames: ['cretan feather', 'spined feather'],
   purpose: 'Growth with long arms: grasses, fins, fine branches, open fillings.',
   params,
+  loosens: true,
   snags: true,
   coverWidths: 3,
   start: 'A waste knot beside the line.',

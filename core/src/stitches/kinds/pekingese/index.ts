@@ -11,6 +11,7 @@ export const pekingese = describeStitch({
   otherNames: ['looped back stitch', 'interlaced back stitch'],
   purpose: 'Corded, looped borders and rims.',
   params,
+  loosens: true,
   needle: 'blunt',
   isRaised: true,
   snags: true,

@@ -11,6 +11,7 @@ export const romanian = describeStitch({
   otherNames: ['oriental stitch', 'tied span'],
   purpose: 'Wide leaves and bands, fast: long spans, each tied in its middle, with a spine.',
   params,
+  loosens: true,
   snags: false,
 
   start: 'Two tiny stitches on the spine, to be covered.',

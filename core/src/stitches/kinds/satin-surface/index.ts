@@ -11,6 +11,7 @@ export const satinSurface = describeStitch({
   otherNames: ['thread-saving satin', 'one-sided satin'],
   purpose: 'Looks like satin and takes little more than half its thread; it moves more easily.',
   params,
+  loosens: true,
   snags: true,
   start: 'Two tiny stitches inside the shape.',
   end: 'Tiny stitches behind the edge: there is little to slide the tail under.',

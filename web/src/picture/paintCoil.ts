@@ -1,12 +1,13 @@
 import { TONE_STEPS, type ThreadTones } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
-import { LIGHT_X, LIGHT_Y, toneOf } from './paintRun.ts';
+import { LIGHT_X, LIGHT_Y, paintLoop, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
 
 export interface CoilShape {
   readonly thickness: number;
   readonly turns: number;
   /** How many wraps there are for those that would cover the span: over one it stands up in a bow. */
   readonly fullness: number;
+  readonly strands: number;
 }
 
 /** How far wraps lean, in thicknesses. */
@@ -16,7 +17,7 @@ const LEAN = 0.3;
 export function paintCoil(
   brush: Brush,
   { x0, y0, x1, y1 }: { x0: number; y0: number; x1: number; y1: number },
-  { thickness, turns, fullness }: CoilShape,
+  { thickness, turns, fullness, strands }: CoilShape,
   tones: ThreadTones,
 ): void {
   const length = Math.hypot(x1 - x0, y1 - y0) || 1;
@@ -30,7 +31,8 @@ export function paintCoil(
   const core = (style: string, width: number, shift: number): void => {
     brush.strokeStyle = style;
     brush.lineWidth = width;
-    brush.lineCap = 'round';
+    // Where wraps are seen one by one they end the coil themselves.
+    brush.lineCap = thickness < 3 ? 'round' : 'butt';
     brush.beginPath();
     for (let k = 0; k <= 12; k++) {
       const [x, y] = at(0.04 + (0.92 * k) / 12);
@@ -62,6 +64,16 @@ export function paintCoil(
       brush.lineTo(x + sx * to, y + sy * to);
       brush.stroke();
     };
+    if (wide >= STRANDS_FROM_PX) {
+      stroke(tones.edge, wide * 1.12, -0.88, 0.88);
+      // Over the top of the coil a wrap bows a little towards where it came from.
+      const over = [-0.9, -0.4, 0.4, 0.9].flatMap((s) => [
+        x + sx * s - ux * wide * 0.12 * (1 - s * s),
+        y + sy * s - uy * wide * 0.12 * (1 - s * s),
+      ]);
+      paintLoop(brush, over, wide, Math.min(strands, 3), tones);
+      continue;
+    }
     const tone = toneOf(sx, sy);
     const isLit = sx * LIGHT_X + sy * LIGHT_Y > 0 ? 1 : -1;
     stroke(tones.edge, wide * 1.05, -0.84, 0.84);

@@ -107,7 +107,12 @@ export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): G
     }
     const coil = { x0: toX(x), y0: toY(y), x1: toX(toMmX), y1: toY(toMmY) };
     const thickness = pass.bundleMm * 2.1 * lens.pxPerMm;
-    paintCoil(brush, coil, { thickness, turns, fullness: turns / wrapsToCover(spanMm, pass.bundleMm) }, tones);
+    paintCoil(
+      brush,
+      coil,
+      { thickness, turns, fullness: turns / wrapsToCover(spanMm, pass.bundleMm), strands: pass.strands },
+      tones,
+    );
   }
 }
 

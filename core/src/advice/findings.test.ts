@@ -129,6 +129,26 @@ describe('findings', () => {
     }
   });
 
+  it('remedies change the filling and leave the other layers alone', () => {
+    const edge = { ...plainPass('split', 'stranded-cotton', 1), role: 'edge' } as const;
+    const outline = { ...plainPass('stem', 'stranded-cotton', 1), role: 'outline' } as const;
+    const piece = worked(pieceOf(square, { use: 'worn' }), {
+      passes: [edge, plainPass('satin', 'stranded-cotton'), outline],
+    });
+    const { plan, findings } = new Planner().plan(piece);
+    const [remedy] = remediesFor(
+      piece,
+      plan,
+      findings.find(({ id }) => id === 'span-too-long')!,
+    );
+    const mended = after(piece, remedy!.edit).drawing.parts[0]!.passes!;
+    expect(mended.map(({ role, stitch }) => [role, stitch])).toEqual([
+      ['edge', 'split'],
+      ['filling', 'split-fill'],
+      ['outline', 'stem'],
+    ]);
+  });
+
   it('offer no strand count that the thread cannot give, and leave like parts their own direction', () => {
     for (const [thread, strands, stitch] of [
       ['pearl-12', 1, 'back'],

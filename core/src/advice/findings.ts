@@ -12,7 +12,14 @@ import {
   type Pass,
   type Piece,
 } from '../piece/index.ts';
-import { colourName, passesAsWorked, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
+import {
+  colourName,
+  passesAsWorked,
+  usesColour,
+  type Plan,
+  type PlannedPart,
+  type PlannedPass,
+} from '../plan/index.ts';
 import { stitchKind, WIDEST_FIELD_MM2, type StitchId } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
 import { areNearEqual, degreesApart, straightFilling, touch } from './neighbours.ts';
@@ -147,11 +154,11 @@ function sizeFindings(placed: PlacedShape, { stitch, laidMm, params, role }: Pla
 function coverFindings(piece: Piece, placed: PlacedShape, pass: PlannedPass): Found[] {
   const kind = stitchKind(pass.stitch);
   const found: Found[] = [];
+  // What lies under the filling or over it is not judged by the cloth between its threads.
+  if (pass.role !== 'filling') return found;
   const mark = markOf(piece.mark)!;
   const coverMm = round(kind.coverWidths * pass.laidMm);
-  // Under a filling the mark is covered by what lies over it.
-  const isSeen = pass.role === 'filling' || pass.role === 'outline';
-  if (isSeen && kind.worksOn === 'line' && placed.kind === 'line' && coverMm < mark.lineMm) {
+  if (kind.worksOn === 'line' && placed.kind === 'line' && coverMm < mark.lineMm) {
     found.push(['line-not-covered', { coverMm, markMm: mark.lineMm, strands: pass.strands }]);
   }
   const spacingMm = pass.params['spacingMm'];
@@ -238,7 +245,7 @@ function colourFindings(piece: Piece, plan: Plan): Finding[] {
   const cloth = labOf(piece.cloth.colour);
   if (piece.use === 'whitework') return [];
   return piece.palette.flatMap((colour): Finding[] => {
-    const worked = plan.parts.find(({ part, passes }) => part.colour === colour.id && passes.length > 0);
+    const worked = plan.parts.find((planned) => usesColour(planned, colour.id));
     const { name, hex } = colourName(colour);
     const difference = round(deltaE(cloth, labOf(hex)));
     if (!worked || difference >= THRESHOLDS.lostInCloth) return [];
@@ -265,8 +272,8 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
       return changePasses(piece, plan, planned.part, toPass, `Work in ${stitchKind(stitch).name.toLowerCase()}`);
     };
     const withStrands = (by: 1 | -1): Edit | null => {
-      const [first] = planned.passes;
-      if (!first || nextStrands(first, by) === null) return null;
+      const filling = planned.passes.find(({ role }) => role === 'filling');
+      if (!filling || nextStrands(filling, by) === null) return null;
       const change = (pass: Pass): Pass => ({ ...pass, strands: nextStrands(pass, by) ?? pass.strands });
       return changePasses(piece, plan, planned.part, change, by > 0 ? 'Add a strand' : 'Take a strand out');
     };
@@ -312,12 +319,15 @@ function without(params: Pass['params'], key: string): Pass['params'] {
   return Object.fromEntries(Object.entries(params).filter(([name]) => name !== key));
 }
 
-/** The same change for a part and its group, each from its own passes: like parts may be turned. */
+/** The same change of the filling for a part and its group, each from its own passes: like parts may be turned. */
 function changePasses(piece: Piece, plan: Plan, part: Part, change: (pass: Pass) => Pass, label: string): Edit | null {
   const members = new Set(groupMembers(piece, part).map(({ id }) => id));
   const changed = plan.parts
     .filter((planned) => members.has(planned.part.id))
-    .map((planned) => [planned.part.id, passesAsWorked(planned).map(change)] as const);
+    .map((planned) => {
+      const passes = passesAsWorked(planned).map((pass) => (pass.role === 'filling' ? change(pass) : pass));
+      return [planned.part.id, passes] as const;
+    });
   return setPasses(piece, new Map(changed), label);
 }
 

@@ -1,7 +1,9 @@
+import { middleOf } from '../drawing/index.ts';
 import { boxOf, clipToBox, type Box, type Polyline } from '../geometry/index.ts';
 import { innerDiameterMm, markOf } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { Plan, PlannedPart } from '../plan/index.ts';
+import { stitchKind } from '../stitches/index.ts';
 import { SHEETS, type Page, type PageItem, type Sheet } from './sheets.ts';
 
 export interface PatternOptions {
@@ -112,11 +114,17 @@ function outlines({ placed }: PlannedPart): Polyline[] {
   return [...region.map((points) => ({ points, closed: true })), ...lines, ...dots];
 }
 
-/** A short stroke through the widest place, along the stitches. */
+/** A short stroke through the widest place, along the stitches; where they follow strokes or the middle line, those. */
 function directionStrokes({ placed, passes }: PlannedPart): Polyline[] {
-  const [pass] = passes;
+  const pass = passes.find(({ role }) => role === 'filling');
   const { widest } = placed;
-  if (!pass || !widest || !('spacingMm' in pass.params)) return [];
+  if (!pass || !widest) return [];
+  if (pass.direction === 'guides' && placed.guides.length > 0) return [...placed.guides];
+  if (pass.direction === 'along' || stitchKind(pass.stitch).hasVein) {
+    const middle = placed.vein ?? middleOf(placed);
+    return middle ? [{ points: middle.points, closed: false }] : [];
+  }
+  if (!stitchKind(pass.stitch).hasDirection || pass.direction !== 'straight') return [];
   const angle = (pass.angleDeg * Math.PI) / 180;
   const [dx, dy] = [Math.cos(angle) * widest.r * 0.6, -Math.sin(angle) * widest.r * 0.6];
   const points = Float64Array.of(widest.x - dx, widest.y - dy, widest.x + dx, widest.y + dy);

@@ -2,7 +2,16 @@ import { shadeOf } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { editOf, type Edit, type EditPath } from './edits.ts';
-import type { Part, Pass, Piece, Placement } from './schema.ts';
+import {
+  MOST_GUIDES,
+  MOST_LAYERS,
+  MOST_POINTS,
+  MOST_SHADES,
+  type Part,
+  type Pass,
+  type Piece,
+  type Placement,
+} from './schema.ts';
 
 /** What a person can do to a piece. Each gives an edit, or null where nothing would change. */
 
@@ -95,9 +104,14 @@ export function setPasses(
   mergeKey: string | null = null,
 ): Edit | null {
   const changes = piece.drawing.parts.flatMap((part, i): (readonly [EditPath, unknown])[] =>
-    passesOf.has(part.id) ? [[['drawing', 'parts', i, 'passes'], passesOf.get(part.id)]] : [],
+    passesOf.has(part.id) ? [[['drawing', 'parts', i, 'passes'], withinLimits(passesOf.get(part.id)!)]] : [],
   );
   return editOf(piece, label, changes, mergeKey);
+}
+
+/** Layers and highlights beyond what a part can have are left out. */
+function withinLimits(passes: Pass[] | null): Pass[] | null {
+  return passes?.slice(0, MOST_LAYERS).map((pass) => ({ ...pass, points: pass.points.slice(-MOST_POINTS) })) ?? null;
 }
 
 /** Lets a part differ from its group, or follow it again. */
@@ -105,14 +119,14 @@ export function setDiffers(piece: Piece, partIds: readonly string[], differs: bo
   return editParts(piece, differs ? 'Let it differ from its group' : 'Follow its group again', partIds, { differs });
 }
 
-/** Strokes along which the stitches of parts lie. */
+/** Strokes along which the stitches of parts lie; of more than a part can have, the newest. */
 export function setGuides(
   piece: Piece,
   partIds: readonly string[],
   guides: Part['guides'],
   label: string,
 ): Edit | null {
-  return editParts(piece, label, partIds, { guides });
+  return editParts(piece, label, partIds, { guides: guides.slice(-MOST_GUIDES) });
 }
 
 /** The middle line of a part, or (null) as it is found. */
@@ -127,7 +141,7 @@ export function setBorders(
   borders: Part['borders'],
   label: string,
 ): Edit | null {
-  return editParts(piece, label, partIds, { borders });
+  return editParts(piece, label, partIds, { borders: borders.slice(-(MOST_SHADES - 1)) });
 }
 
 /** Makes one group of parts, or (null) takes them out of theirs. */

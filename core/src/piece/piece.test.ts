@@ -13,6 +13,7 @@ import {
   renamePart,
   setCloth,
   setGroup,
+  setGuides,
   setHidden,
   setPasses,
   setShade,
@@ -151,5 +152,24 @@ describe('edits', () => {
     const piece = kite();
     const wing = piece.drawing.parts.find((part) => part.id === 'bow-1-left')!;
     expect(groupMembers(piece, wing)).toHaveLength(6);
+  });
+
+  it('keeps strokes, layers and highlights within what a file can hold', () => {
+    const piece = kite();
+    const part = piece.drawing.parts.find(({ kind }) => kind === 'area')!;
+    const many = applied(
+      piece,
+      setGuides(
+        piece,
+        [part.id],
+        Array.from({ length: 90 }, (_, i) => `M0 ${i}L5 ${i}`),
+        'x',
+      )!,
+    );
+    const points = Array.from({ length: 900 }, (_, i): [number, number] => [i, 0]);
+    const layers = Array.from({ length: 50 }, () => ({ ...plainPass('satin', 'stranded-cotton'), points }));
+    const full = applied(many, setPasses(many, new Map([[part.id, layers]]), 'x')!);
+    expect(readPiece(writePiece(full))).toEqual({ ok: true, value: full });
+    expect(full.drawing.parts.find(({ id }) => id === part.id)!.guides.at(-1)).toBe('M0 89L5 89');
   });
 });

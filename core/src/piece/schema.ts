@@ -54,6 +54,10 @@ function pathProblem(data: string): string | null {
 export const PASS_ROLES = ['padding', 'edge', 'filling', 'outline', 'vein', 'accent'] as const;
 /** What decides the way that the stitches of an area lie. */
 export const DIRECTIONS = ['straight', 'guides', 'along', 'across', 'radial', 'outline'] as const;
+/** No part needs more direction strokes, layers or highlights than this. */
+export const MOST_GUIDES = 40;
+export const MOST_LAYERS = 20;
+export const MOST_POINTS = 400;
 /** An area can be worked in so many shades. */
 export const MOST_SHADES = 8;
 
@@ -71,7 +75,7 @@ const passSchema = z
     /** Straight at the angle, or by the part's guides, its middle line, a point, its outline. */
     direction: z.enum(DIRECTIONS),
     /** On the drawing: where the stitches of a radial direction run to, or where accents stand. */
-    points: z.array(point).max(400),
+    points: z.array(point).max(MOST_POINTS),
     /** The id of a colour of its own; null: the part's. */
     colour: id.nullable(),
     /** The ids of the colours of several shades, from where the rows begin; empty: one colour. */
@@ -110,13 +114,13 @@ const partSchema = z.strictObject({
   /** Whether choices made for its group leave it as it is. */
   differs: z.boolean(),
   /** Strokes along which its stitches shall lie. */
-  guides: z.array(pathData).max(40),
+  guides: z.array(pathData).max(MOST_GUIDES),
   /** Its middle line, where the person laid it; null: as found. */
   vein: pathData.nullable(),
   /** Lines between its shades; empty: even shares. */
   borders: z.array(pathData).max(MOST_SHADES - 1),
   /** What the person chose, in working order; null: as proposed. */
-  passes: z.array(passSchema).max(20).nullable(),
+  passes: z.array(passSchema).max(MOST_LAYERS).nullable(),
 });
 
 const colourSchema = z.strictObject({

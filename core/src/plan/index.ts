@@ -7,6 +7,7 @@ export {
   PassWorker,
   sumUp,
   USUAL_HAND,
+  usesColour,
   workSettings,
   type ColourNeed,
   type Plan,

@@ -35,6 +35,8 @@ export interface PlannedPart {
 /** What one colour takes. Lengths are of the needle thread; strand-metres are of single strands. */
 export interface ColourNeed {
   readonly id: string;
+  /** The id in the palette: a colour worked in several threads has a need for each. */
+  readonly colour: string;
   readonly name: string;
   readonly hex: string;
   readonly thread: string;
@@ -223,6 +225,7 @@ function colourNeed(piece: Piece, group: NeedleGroup, isOnlyThread: boolean): { 
   return {
     need: {
       id: isOnlyThread ? colour.id : `${colour.id}-${group.thread}`,
+      colour: colour.id,
       ...colourName(colour),
       thread: group.thread,
       stitches: sum((p) => p.quantities.stitches),
@@ -242,6 +245,11 @@ function colourNeed(piece: Piece, group: NeedleGroup, isOnlyThread: boolean): { 
     },
     seconds: loads * (SECONDS.thread + SECONDS.fastenOff) + restarts * SECONDS.fastenOff + SECONDS.changeColour,
   };
+}
+
+/** Whether a colour is worked in a part: in one of its layers or shades. */
+export function usesColour({ part, passes }: PlannedPart, colourId: string): boolean {
+  return passes.some(({ threads }) => threads.some(({ colour }) => (colour ?? part.colour) === colourId));
 }
 
 /** A colour by its shade, or by the shade that it is nearest to. */

@@ -55,7 +55,7 @@ function showTrueSize(): void {
 const scene = computed<Scene | null>(() => {
   if (!bench.workings) return null;
   const only = props.show === 'stitches' ? (props.only ?? null) : new Set<string>();
-  return sceneOf(bench.piece, bench.workings, only);
+  return sceneOf(bench.piece, bench.workings, only, props.only ? bench.colourPicked : null);
 });
 const paintedSide = computed<Side>(() => (props.show === 'stitches' ? side.value : 'front'));
 usePainting({ canvas, scene, view, side: paintedSide, size });

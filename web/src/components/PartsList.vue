@@ -20,7 +20,8 @@ const entries = computed(() =>
     stitch:
       passes.length === 0
         ? 'not worked'
-        : passes
+        : [...passes]
+            .reverse()
             .map(
               (pass) => `${stitchKind(pass.stitch).name}, ${pass.strands} ${pass.strands === 1 ? 'strand' : 'strands'}`,
             )

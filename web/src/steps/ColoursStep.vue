@@ -2,7 +2,7 @@
 import { deltaE, differenceInWords, labOf } from '@junctura/core/colour';
 import { nearestShade, shadeOf } from '@junctura/core/materials';
 import { setShade, setShades } from '@junctura/core/piece';
-import { colourName } from '@junctura/core/plan';
+import { colourName, usesColour } from '@junctura/core/plan';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import ShadePicker from '../components/ShadePicker.vue';
@@ -16,7 +16,9 @@ const entries = computed(() =>
     .map((colour) => ({
       colour,
       ...colourName(colour),
-      parts: bench.piece.drawing.parts.filter((part) => part.colour === colour.id),
+      parts: (bench.workings?.plan.parts ?? [])
+        .filter((planned) => planned.part.colour === colour.id || usesColour(planned, colour.id))
+        .map(({ part }) => part),
       fromDrawn:
         colour.shade === null ? null : differenceInWords(deltaE(labOf(colour.hex), shadeOf(colour.shade)!.lab)),
     }))
@@ -30,8 +32,7 @@ function chooseAll(): void {
 }
 function show(id: string): void {
   openId.value = openId.value === id ? null : id;
-  const parts = entries.value.find(({ colour }) => colour.id === id)?.parts ?? [];
-  bench.pick(openId.value === null ? [] : parts.map((part) => part.id));
+  bench.pickColour(openId.value);
 }
 </script>
 

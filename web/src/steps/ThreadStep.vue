@@ -47,7 +47,7 @@ function kept(strands: number, cutMm: number): string {
   return `${strands} ${strands === 1 ? 'strand' : 'strands'} of ${cutMm / 10} cm left over and kept`;
 }
 function pick(colourId: string): void {
-  bench.pick(bench.piece.drawing.parts.filter((part) => part.colour === colourId).map((part) => part.id));
+  bench.pickColour(colourId);
 }
 </script>
 
@@ -60,7 +60,7 @@ function pick(colourId: string): void {
       needles threaded and thread fastened off included.
     </p>
     <section v-for="need in needs" :key="need.id" class="need">
-      <button type="button" class="plain name" @click="pick(need.id)">
+      <button type="button" class="plain name" @click="pick(need.colour)">
         <span class="swatch" :style="{ background: need.hex }"></span>
         <strong>{{ need.name }}</strong>
         <span class="small soft">{{ threadKind(need.thread)?.name }}</span>

@@ -1,5 +1,6 @@
 import type { Workings } from '@junctura/core/advice';
 import { emptyPiece, type Edit, type Piece } from '@junctura/core/piece';
+import { usesColour } from '@junctura/core/plan';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { loadDemo } from '../keeping/demos.ts';
@@ -45,6 +46,8 @@ export const useBench = defineStore('bench', () => {
   const undoLabel = ref<string | null>(null);
   const redoLabel = ref<string | null>(null);
   const picked = ref<string[]>([]);
+  /** The colour whose thread alone is looked at. */
+  const colourPicked = ref<string | null>(null);
   /** What is being drawn on the hoop for a part, in place of picking. */
   const pen = ref<Pen | null>(null);
   /** What the last change made of the tally: its label, and the tally before it. */
@@ -211,7 +214,15 @@ export const useBench = defineStore('bench', () => {
     return mine.id;
   }
 
+  /** Picks every part in which a colour is worked; the hoop can then show its thread alone. */
+  function pickColour(id: string | null): void {
+    const using = workings.value?.plan.parts.filter((planned) => id !== null && usesColour(planned, id)) ?? [];
+    pick(using.map(({ part }) => part.id));
+    colourPicked.value = id;
+  }
+
   function pick(ids: string[]): void {
+    colourPicked.value = null;
     picked.value = ids;
     pen.value = null;
   }
@@ -242,6 +253,8 @@ export const useBench = defineStore('bench', () => {
     picked,
     pickedPart,
     pen,
+    colourPicked,
+    pickColour,
     open,
     adopt,
     edit,

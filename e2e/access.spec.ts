@@ -38,6 +38,11 @@ for (const theme of ['light', 'lamp'] as const) {
     await page.goto('/stitches/couching');
     await expect(page.getByRole('heading', { name: 'Couching' })).toBeVisible();
     await check('the stitch book');
+    for (const chapter of ['compare', 'knots', 'practice']) {
+      await page.goto(`/stitches/${chapter}`);
+      await page.waitForTimeout(400);
+      await check(chapter);
+    }
     await page.goto('/');
     await page.getByRole('button', { name: /^Night tram/ }).click();
     for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer']) {
@@ -53,5 +58,8 @@ for (const theme of ['light', 'lamp'] as const) {
     await page.keyboard.press('f');
     await expect(bench.card.getByRole('heading', { name: 'Findings' })).toBeVisible();
     await check('findings');
+    await bench.openPart('demo-rock-pool', 'Star arm 1');
+    await page.getByTestId('move-vein').first().click();
+    await check('a part in layers, with the pen out');
   });
 }

@@ -124,7 +124,7 @@ test('the stitch book finds stitches by any name and shows how they are worked, 
   await expect(page.getByText('10 cm² takes')).toBeVisible();
   const taken = page.locator('.facts dd').first();
   const one = await taken.textContent();
-  await page.getByLabel('Strands of cotton').selectOption('3');
+  await page.getByLabel('Strands', { exact: true }).selectOption('3');
   await expect(taken).not.toHaveText(one!);
   await page.getByLabel('Search the stitches').fill('whatever');
   await expect(page.getByText('No stitch is called that')).toBeVisible();

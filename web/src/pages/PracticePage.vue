@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { formatFine } from '@junctura/core/measure';
+import { formatFine, roundTo } from '@junctura/core/measure';
 import { ownHand, PRACTICE, practiceSheet, practiceTargets, SHEETS, type Sheet } from '@junctura/core/paper';
-import { NButton, NInputNumber } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import BookHeader from '../components/BookHeader.vue';
 import ChoiceField from '../components/ChoiceField.vue';
+import NumberField from '../components/NumberField.vue';
 import PagePreview from '../components/PagePreview.vue';
 import { saveFile } from '../keeping/files.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -61,30 +62,24 @@ async function savePdf(): Promise<void> {
           reckons with your own hand from then on, in thread, hours and pictures.
         </p>
         <form class="record" @submit.prevent="keep">
-          <div class="field">
-            <label for="stitches">Back stitches within {{ PRACTICE.lineMm }} mm (usual: {{ targets.stitches }})</label>
-            <NInputNumber
-              v-model:value="stitches"
-              :min="4"
-              :max="16"
-              :step="0.5"
-              :input-props="{ id: 'stitches' }"
-              placeholder="count them"
-            />
-          </div>
-          <div class="field">
-            <label for="satin"
-              >Width of {{ PRACTICE.satinStitches }} satin stitches, mm (usual: {{ targets.satinMm.toFixed(1) }})</label
-            >
-            <NInputNumber
-              v-model:value="satinMm"
-              :min="2.3"
-              :max="9"
-              :step="0.1"
-              :input-props="{ id: 'satin' }"
-              placeholder="measure them"
-            />
-          </div>
+          <NumberField
+            :label="`Back stitches within ${PRACTICE.lineMm} mm (usual: ${targets.stitches})`"
+            :value="stitches ?? targets.stitches"
+            :min="4"
+            :max="16"
+            :step="0.5"
+            unit=""
+            @change="(n) => (stitches = n)"
+          />
+          <NumberField
+            :label="`Width of ${PRACTICE.satinStitches} satin stitches (usual: ${targets.satinMm.toFixed(1)} mm)`"
+            :value="roundTo(satinMm ?? targets.satinMm, 1)"
+            :min="2.3"
+            :max="9"
+            :step="0.1"
+            unit="mm"
+            @change="(n) => (satinMm = n)"
+          />
           <p v-if="isMeasured" class="small" role="status">
             Your thread lies {{ words(measured.width, 'wider', 'narrower') }}; your stitches are
             {{ words(measured.stitch, 'longer', 'shorter') }}.

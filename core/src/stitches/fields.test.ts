@@ -189,6 +189,30 @@ describe('the rules of single stitches', () => {
     expect(((frontMm + backMm) * 0.45) / regionArea(region) / 2).toBeCloseTo(1, 0.7);
   });
 
+  it('a side of a leaf that bulges is filled by extra straight stitches, whichever end is its tip', () => {
+    const side = (height: number): number[] =>
+      Array.from({ length: 40 }, (_, i) => [i * 0.6, height * Math.sin((Math.PI * i) / 39) ** 1.3]).flat();
+    const backwards = (points: number[]): number[] =>
+      points.map((_, i) => points[points.length - 2 - (i - (i % 2)) + (i % 2)]!);
+    /** Straight stitches that lie wholly on one side of the vein. */
+    const slipped = ({ codes, xy }: StitchPath, way: 1 | -1): number =>
+      [...codes].filter((code, i) => {
+        const isStraight = code === Move.down && codes[i - 1] === Move.up;
+        return isStraight && xy[2 * i - 1]! * way > 0.4 && xy[2 * i + 1]! * way > 0.4;
+      }).length;
+    for (const vein of [Float64Array.of(0, 0, 23.4, 0), Float64Array.of(23.4, 0, 0, 0)]) {
+      for (const [upper, lower, way] of [
+        [4, 9, 1],
+        [9, 4, -1],
+      ] as const) {
+        const region = [Float64Array.from([...side(-upper), ...backwards(side(lower))])];
+        const path = work('fly-leaf', region, { vein: { points: vein, closed: false } });
+        expect(clothShowing(path, LAID, region)).toBeLessThan(0.02);
+        expect(slipped(path, way)).toBeGreaterThan(3);
+      }
+    }
+  });
+
   it.each([
     ['block-shading', 2, 0.2],
     ['romanian', 2.3, 0.15],

@@ -1,15 +1,14 @@
-import { isInside, reachInside } from '../../../geometry/index.ts';
+import { isInside, reachInside, simplifyRegion, splitByLine } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { WOBBLE_MM } from '../../shared/fillRows.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
-import { veinOf } from '../../shared/vein.ts';
+import { veinOf, type Vein } from '../../shared/vein.ts';
 
 /** A side whose arms end further apart than this many spacings bulges: an extra straight stitch is slipped in. */
 const BULGES = 1.55;
 /** Beyond the tip the first stitch lies along the vein for this share of it. */
 const TIP_SHARE = 0.1;
-/** Every other stitch of the fan at the foot goes down this share of its way out. */
-const FAN_STOPS = 0.35;
 
 /** Close to the vein the arms run straight to it: from this share of their length. */
 const CORNER = 0.1;
@@ -44,6 +43,7 @@ export function workFlyLeaf(
   sink.up(top.x, top.y);
   sink.down(first.x, first.y);
   let last: [Point, Point] | null = null;
+  let lastCaught: Point | null = null;
   for (let at = firstMm; at > step * 0.5; at -= step) {
     const { x, y, dx, dy } = vein.place(at);
     if (!isInside(region, x, y)) continue;
@@ -69,10 +69,9 @@ export function workFlyLeaf(
     sink.up(x, y);
     sink.down(foot.x, foot.y);
     last = ends;
+    lastCaught = { x, y };
   }
-  // What is left below the last arms on either side takes straight stitches to the foot.
-  const foot = vein.place(0);
-  if (last) fanToFoot(last, foot, region, spacingMm, sink);
+  if (last && lastCaught) fillToFoot(region, vein, lastCaught, last, { spacingMm, context }, sink);
 }
 
 function slipIn(last: readonly Point[], ends: readonly Point[], to: Point, spacingMm: number, sink: MoveSink): void {
@@ -92,33 +91,31 @@ function slipIn(last: readonly Point[], ends: readonly Point[], to: Point, spaci
   });
 }
 
-function fanToFoot(
-  last: readonly Point[],
-  foot: Point,
+/** What is left between the last arms and the foot takes straight stitches beside them, from edge to edge. */
+function fillToFoot(
   region: StitchShape['region'],
-  spacingMm: number,
+  vein: Vein,
+  caught: Point,
+  arms: readonly [Point, Point],
+  { spacingMm, context }: { spacingMm: number; context: StitchContext },
   sink: MoveSink,
 ): void {
-  for (const from of last) {
-    const [ax, ay] = [from.x - foot.x, from.y - foot.y];
-    const [bx, by] = [-(last[0]!.x + last[1]!.x) / 2 + foot.x, -(last[0]!.y + last[1]!.y) / 2 + foot.y];
-    const wide = Math.atan2(ax * by - ay * bx, ax * bx + ay * by);
-    const reachMm = Math.hypot(ax, ay);
-    const count = Math.ceil((Math.abs(wide) * reachMm) / spacingMm);
-    for (let k = 1; k < Math.min(count, 120); k++) {
-      const turn = (wide * k) / count;
-      const [dx, dy] = [
-        (ax * Math.cos(turn) - ay * Math.sin(turn)) / reachMm,
-        (ax * Math.sin(turn) + ay * Math.cos(turn)) / reachMm,
-      ];
-      if (!isInside(region, foot.x + dx * spacingMm, foot.y + dy * spacingMm)) break;
-      const reach = reachInside(region, foot.x + dx * spacingMm, foot.y + dy * spacingMm, dx, dy) + spacingMm;
-      // Every other one stops short of the foot, so that the fan does not pile up there.
-      const inner = reach * (k % 2 === 0 ? 0.06 : FAN_STOPS);
-      sink.travel();
-      sink.stitch();
-      sink.up(foot.x + dx * reach, foot.y + dy * reach);
-      sink.down(foot.x + dx * inner, foot.y + dy * inner);
-    }
+  const { left, right } = splitByLine(simplifyRegion(region, WOBBLE_MM), vein.line.points);
+  const { dx, dy } = vein.place(0);
+  // As one walks the vein to the tip its right hand is on the first arm's side, y pointing down.
+  for (const [half, end] of [
+    [left, arms[0]],
+    [right, arms[1]],
+  ] as const) {
+    const parts = splitByLine(half, Float64Array.of(caught.x, caught.y, end.x, end.y));
+    const [ax, ay] = [end.x - caught.x, end.y - caught.y];
+    const isFootLeft = ax * -dy - ay * -dx < 0;
+    const angleRad = Math.atan2(-ay, ax);
+    workSatin(
+      isFootLeft ? parts.left : parts.right,
+      { spacingMm, from: 'edge' },
+      { ...context, angleRad, field: undefined },
+      sink,
+    );
   }
 }

@@ -305,7 +305,7 @@ describe('hard outlines', () => {
     ['a hole that touches the edge', unite([rectangle(20, 20), rectangle(6, 6)], 'evenodd')],
     ['a hundredth of a square millimetre', [rectangle(0.1, 0.1)]],
     ['repeated corners', [Float64Array.of(0, 0, 0, 0, 10, 0, 10, 0, 10, 10, 10, 10, 0, 10)]],
-    ['fur of 900 hairs', jagged(1800, 14, 0.9)],
+    ['fur of 300 hairs', jagged(600, 14, 0.9)],
     ['fifty thousand corners', jagged(50_000, 14, 0.12)],
   ];
   const AREA_STITCHES = STITCHES.filter(({ worksOn }) => worksOn === 'area');

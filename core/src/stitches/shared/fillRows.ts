@@ -32,7 +32,10 @@ export function fillRows(
   const frame = scanFrame(angleRad);
   const outline = simplifyRegion(region, WOBBLE_MM);
   const byCells = blocksOfCells(outline, frame, spacingMm);
-  const blocks = byCells && coversAll(byCells, spacingMm, outline) ? byCells : blocksOnGrid(outline, frame, spacingMm);
+  const blocks =
+    byCells && !isBroken(byCells) && coversAll(byCells, spacingMm, outline)
+      ? byCells
+      : blocksOnGrid(outline, frame, spacingMm);
   return { blocks, ux: frame.ux, uy: frame.uy };
 }
 
@@ -51,6 +54,14 @@ function blocksOfCells(outline: Region, frame: ScanFrame, spacingMm: number): Ro
     if (rows.length > 0) worked.set(cell, rows);
   }
   return cellOrder([...worked.keys()]).map(({ cell, fromTop }) => blockOf(worked.get(cell)!, fromTop));
+}
+
+/** More blocks than this of fewer rows each: thread would be fastened off at every turn of the outline. */
+const BROKEN = { blocks: 12, rows: 6 } as const;
+
+function isBroken(blocks: readonly RowBlock[]): boolean {
+  const rows = blocks.reduce((sum, { count }) => sum + count, 0);
+  return blocks.length > BROKEN.blocks && rows < BROKEN.rows * blocks.length;
 }
 
 /** Where the outline turns between nearly all rows, cells are too low to hold them, and rows would be lost. */

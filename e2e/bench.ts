@@ -1,3 +1,6 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { basename, join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 /** The bench as a person uses it. Every test also fails on errors in the page and on breaches of the content policy. */
@@ -37,10 +40,13 @@ export class Bench {
 
   /** Brings in the text of a file through the file chooser. */
   async bring(name: string, text: string | Buffer): Promise<void> {
-    const buffer = typeof text === 'string' ? Buffer.from(text) : text;
+    // From the disk, as people do it: a large file is not carried through the test's own connection.
+    const folder = await mkdtemp(join(tmpdir(), 'junctura-'));
+    const path = join(folder, basename(name));
+    await writeFile(path, text);
     const chooser = this.page.waitForEvent('filechooser');
     await this.page.getByRole('button', { name: 'Choose a drawing or piece' }).click();
-    await (await chooser).setFiles({ name, mimeType: 'application/octet-stream', buffer });
+    await (await chooser).setFiles(path);
   }
 
   get tally(): Locator {

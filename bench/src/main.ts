@@ -2,7 +2,7 @@ import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
 import { groundPiece } from './grounds.ts';
 import { benchPainting } from './painting.ts';
-import { benchGrowth, benchMemory, benchPlanning } from './planning.ts';
+import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
 
 /** Prints one line for each ratio; each is the quotient of two medians taken in this run. */
 function demo(name: string): Piece {
@@ -16,4 +16,5 @@ print(benchMemory());
 print(benchPlanning(demo('rock-pool')));
 print(benchPlanning(demo('kite')));
 print(benchGrowth());
+print(benchManyParts());
 print(await benchPainting([demo('rock-pool'), groundPiece(100_000)]));

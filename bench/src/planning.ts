@@ -74,6 +74,25 @@ export function benchGrowth(): string[] {
   ];
 }
 
+/** An edit of one among many parts of many colours: nothing may look at every pair of them again. */
+export function benchManyParts(): string[] {
+  const piece = groundPiece(60_000, 2025);
+  const loose = {
+    ...piece,
+    drawing: { ...piece.drawing, parts: piece.drawing.parts.map((part) => ({ ...part, passes: null })) },
+  };
+  const planner = new Planner();
+  const whole = medianMs(() => new Planner().plan(loose), 7);
+  let turn = 0;
+  const again = medianMs(() => {
+    const parts = loose.drawing.parts.with(7, { ...loose.drawing.parts[7]!, name: `Ground ${turn++}` });
+    planner.plan({ ...loose, drawing: { ...loose.drawing, parts } });
+  }, 7);
+  return [
+    `planning ${loose.drawing.parts.length} parts again after an edit of one / planning them whole: ${(again / whole).toFixed(3)}`,
+  ];
+}
+
 /** The memory that planning a thousand parts takes; run with the collector in hand (`node --expose-gc`). */
 export function benchMemory(): string[] {
   const piece = groundPiece(60_000, 1024);

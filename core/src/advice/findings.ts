@@ -22,7 +22,7 @@ import {
 } from '../plan/index.ts';
 import { stitchKind, WIDEST_FIELD_MM2, type StitchId } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
-import { areNearEqual, degreesApart, straightFilling, touch } from './neighbours.ts';
+import { degreesApart, straightFilling, type Neighbours } from './neighbours.ts';
 import { longestFrontRunMm, tightestBendMm } from './measures.ts';
 import { coveringStrands } from './proposals.ts';
 import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
@@ -64,13 +64,13 @@ export interface Remedy {
 }
 
 /** Everything that a plan gives cause to say, worst first within a part. */
-export function findAll(piece: Piece, plan: Plan): Finding[] {
+export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours): Finding[] {
   const notes = piece.drawing.notes.map((note): Finding => ({ id: 'not-read', part: null, figures: { note } }));
   const byPart = plan.parts.flatMap((planned) => partFindings(piece, planned));
   return [
     ...hoopFindings(piece, plan),
     ...byPart,
-    ...neighbourFindings(piece, plan),
+    ...neighbourFindings(plan, neighbours),
     ...colourFindings(piece, plan),
     ...notes,
   ];
@@ -192,23 +192,20 @@ function useFindings(piece: Piece, pass: PlannedPass): Found[] {
 }
 
 /** Touching areas in near-equal colours whose stitches lie nearly the same way. */
-function neighbourFindings(piece: Piece, { parts }: Plan): Finding[] {
-  const filled = parts.flatMap(({ part, placed, passes }) => {
-    const filling = placed.kind === 'area' && placed.box ? straightFilling(passes) : undefined;
-    const outlined = passes.some(({ role }) => role === 'outline');
-    return filling && !outlined ? [{ part, placed, filling }] : [];
-  });
-  const found: Finding[] = [];
-  filled.forEach((one, i) => {
-    for (const other of filled.slice(0, i)) {
-      const apartDeg = round(degreesApart(one.filling.angleDeg, other.filling.angleDeg));
-      if (apartDeg >= THRESHOLDS.leastTurnDeg || !areNearEqual(piece, one.part.colour, other.part.colour)) continue;
-      if (!touch(one.placed, other.placed)) continue;
-      found.push({ id: 'direction-vanishes', part: one.part.id, figures: { other: other.part.name, apartDeg } });
-      break;
+function neighbourFindings({ parts }: Plan, neighbours: Neighbours): Finding[] {
+  const seenFilling = ({ passes }: PlannedPart): PlannedPass | undefined =>
+    passes.some(({ role }) => role === 'outline') ? undefined : straightFilling(passes);
+  return parts.flatMap((one, i): Finding[] => {
+    const filling = seenFilling(one);
+    if (!filling) return [];
+    for (const j of neighbours.alikeBefore(i)) {
+      const other = seenFilling(parts[j]!);
+      const apartDeg = other ? round(degreesApart(filling.angleDeg, other.angleDeg)) : Infinity;
+      if (apartDeg >= THRESHOLDS.leastTurnDeg) continue;
+      return [{ id: 'direction-vanishes', part: one.part.id, figures: { other: parts[j]!.part.name, apartDeg } }];
     }
+    return [];
   });
-  return found;
 }
 
 /** More shades than the width can show, and strokes that lie wholly outside what they shall direct. */

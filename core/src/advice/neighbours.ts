@@ -1,5 +1,6 @@
-import { deltaE, labOf } from '../colour/index.ts';
+import { deltaE, labOf, type Lab } from '../colour/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
+import { distanceToOutline, earlierMeeting } from '../geometry/index.ts';
 import type { Part, Piece } from '../piece/index.ts';
 import { colourName, type PlannedPart, type SettledPass } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -20,13 +21,10 @@ export function degreesApart(a: number, b: number): number {
 /** Outlines are looked at in steps of this, mm. */
 const LOOK_MM = 0.5;
 
-/** Whether two areas touch along a stretch of their outlines; corners that meet are no neighbours. */
-export function touch(a: PlacedShape, b: PlacedShape): boolean {
+/** Whether two areas whose boxes meet touch along a stretch of their outlines; corners that meet are no neighbours. */
+function touchAlong(a: PlacedShape, b: PlacedShape): boolean {
   const near = THRESHOLDS.touchingMm;
-  if (!a.box || !b.box) return false;
-  if (a.box.minX > b.box.maxX + near || b.box.minX > a.box.maxX + near) return false;
-  if (a.box.minY > b.box.maxY + near || b.box.minY > a.box.maxY + near) return false;
-  const box = b.box;
+  const box = b.box!;
   let alongMm = 0;
   for (const ring of a.shape.region) {
     for (let i = 0; i < ring.length; i += 2) {
@@ -37,7 +35,7 @@ export function touch(a: PlacedShape, b: PlacedShape): boolean {
       for (let j = 0; j < pieces; j++) {
         const [x, y] = [ax + (ex * (j + 0.5)) / pieces, ay + (ey * (j + 0.5)) / pieces];
         if (x < box.minX - near || x > box.maxX + near || y < box.minY - near || y > box.maxY + near) continue;
-        if (b.shape.region.some((other) => isNearRing(other, x, y, near))) alongMm += length / pieces;
+        if (distanceToOutline(b.shape.region, x, y) < near) alongMm += length / pieces;
         if (alongMm >= THRESHOLDS.touchingAlongMm) return true;
       }
     }
@@ -45,25 +43,54 @@ export function touch(a: PlacedShape, b: PlacedShape): boolean {
   return false;
 }
 
-function isNearRing(ring: Float64Array, x: number, y: number, near: number): boolean {
-  for (let j = 0; j < ring.length; j += 2) {
-    const k = (j + 2) % ring.length;
-    const [ax, ay, ex, ey] = [ring[j]!, ring[j + 1]!, ring[k]! - ring[j]!, ring[k + 1]! - ring[j + 1]!];
-    const t = Math.min(1, Math.max(0, ((x - ax) * ex + (y - ay) * ey) / (ex * ex + ey * ey || 1)));
-    if (Math.hypot(x - ax - t * ex, y - ay - t * ey) < near) return true;
-  }
-  return false;
+const touching = new WeakMap<PlacedShape, WeakMap<PlacedShape, boolean>>();
+
+/** Shapes never change, so whether two of them touch is found once. */
+function touch(a: PlacedShape, b: PlacedShape): boolean {
+  const known = touching.get(a) ?? new WeakMap<PlacedShape, boolean>();
+  touching.set(a, known);
+  const answer = known.get(b) ?? touchAlong(a, b);
+  known.set(b, answer);
+  return answer;
 }
 
-/** Whether two colours of a piece are hardly told apart. */
-export function areNearEqual(piece: Piece, a: string, b: string): boolean {
-  if (a === b) return true;
-  const hex = (id: string): string | undefined => {
-    const colour = piece.palette.find((entry) => entry.id === id);
-    return colour && colourName(colour).hex;
-  };
-  const [first, second] = [hex(a), hex(b)];
-  return first !== undefined && second !== undefined && deltaE(labOf(first), labOf(second)) < THRESHOLDS.nearEqual;
+/** Which areas of a piece touch and are worked in colours that are hardly told apart. */
+export class Neighbours {
+  private readonly earlier: readonly (readonly number[])[];
+  private readonly labs = new Map<string, Lab>();
+  private readonly nearEqual = new Map<string, boolean>();
+
+  /** @param shapes one for each part of the piece, in its order */
+  constructor(
+    private readonly piece: Piece,
+    private readonly shapes: readonly PlacedShape[],
+  ) {
+    const areas = shapes.map(({ kind, box }) => (kind === 'area' ? box : null));
+    this.earlier = earlierMeeting(areas, THRESHOLDS.touchingMm);
+  }
+
+  /** The parts before part i that touch it in a near-equal colour. */
+  alikeBefore(i: number): number[] {
+    const { parts } = this.piece.drawing;
+    return this.earlier[i]!.filter(
+      (j) => this.areNearEqual(parts[i]!.colour, parts[j]!.colour) && touch(this.shapes[i]!, this.shapes[j]!),
+    );
+  }
+
+  private areNearEqual(a: string, b: string): boolean {
+    if (a === b) return true;
+    const pair = `${a} ${b}`;
+    const known = this.nearEqual.get(pair) ?? deltaE(this.labOf(a), this.labOf(b)) < THRESHOLDS.nearEqual;
+    this.nearEqual.set(pair, known);
+    return known;
+  }
+
+  private labOf(id: string): Lab {
+    const colour = this.piece.palette.find((entry) => entry.id === id)!;
+    const known = this.labs.get(id) ?? labOf(colourName(colour).hex);
+    this.labs.set(id, known);
+    return known;
+  }
 }
 
 /** The straight filling of a part whose direction can be seen; undefined where it has none. */
@@ -87,20 +114,19 @@ interface Settled {
 
 /**
  * The passes of a part as proposed, its filling turned where a touching one in a near-equal colour lies the same way: the angle
- * alone tells them apart. Parts alike keep to each other, as they are worked alike.
+ * alone tells them apart. Parts of its group keep to each other, as they are worked alike.
+ * @param alike the parts worked before it that touch it in a near-equal colour
  */
 export function turnedFromNeighbours(
-  piece: Piece,
-  laid: readonly PlannedPart[],
   { part, placed, passes }: Settled,
+  alike: readonly PlannedPart[],
 ): readonly SettledPass[] {
   const filling = placed.kind === 'area' ? straightFilling(passes) : undefined;
   if (!filling) return passes;
-  const angles = laid.flatMap((other) => {
-    if (part.group !== null && part.group === other.part.group) return [];
-    const theirs = other.placed.kind === 'area' ? straightFilling(other.passes) : undefined;
-    const meets = theirs && areNearEqual(piece, part.colour, other.part.colour) && touch(placed, other.placed);
-    return meets ? [theirs.angleDeg] : [];
+  const angles = alike.flatMap((other) => {
+    const isOfGroup = part.group !== null && part.group === other.part.group;
+    const theirs = isOfGroup ? undefined : straightFilling(other.passes);
+    return theirs ? [theirs.angleDeg] : [];
   });
   const isApart = (angle: number): boolean =>
     angles.every((other) => degreesApart(angle, other) >= THRESHOLDS.leastTurnDeg);

@@ -13,7 +13,7 @@ import {
 } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { findAll, type Finding } from './findings.ts';
-import { turnedFromNeighbours } from './neighbours.ts';
+import { Neighbours, turnedFromNeighbours } from './neighbours.ts';
 import { propose, proposalSettings, satinDirection, type Proposal, type ProposalSettings } from './proposals.ts';
 
 /** All that is computed of a piece. */
@@ -43,20 +43,22 @@ export class Planner {
     const advice = proposalSettings(piece);
     const proposals = new Map<string, readonly Proposal[]>();
     const advised: typeof this.advised = new Map();
-    const laid: PlannedPart[] = [];
-    const parts = piece.drawing.parts.map((part, i) => {
+    const neighbours = new Neighbours(piece, shapes);
+    const parts: PlannedPart[] = [];
+    piece.drawing.parts.forEach((part, i) => {
       const placed = shapes[i]!;
       const offered = this.advise(part, placed, advice, advised);
       proposals.set(part.id, offered);
-      const passes = placed.box ? settledPasses(part, placed, offered) : [];
-      const apart = part.passes === null ? turnedFromNeighbours(piece, laid, { part, placed, passes }) : passes;
-      const planned = { part, placed, passes: this.worker.work(placed, apart, settings) };
-      laid.push(planned);
-      return planned;
+      let passes: readonly SettledPass[] = placed.box ? settledPasses(part, placed, offered) : [];
+      if (part.passes === null) {
+        const alike = neighbours.alikeBefore(i).map((j) => parts[j]!);
+        passes = turnedFromNeighbours({ part, placed, passes }, alike);
+      }
+      parts.push({ part, placed, passes: this.worker.work(placed, passes, settings) });
     });
     this.advised = advised;
     const plan = sumUp(piece, parts);
-    return { plan, proposals, findings: findAll(piece, plan) };
+    return { plan, proposals, findings: findAll(piece, plan, neighbours) };
   }
 
   private advise(

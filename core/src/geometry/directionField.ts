@@ -1,5 +1,4 @@
-import { sampleBox } from './middleLine.ts';
-import type { Polyline, Region } from './shapes.ts';
+import { boxOf, type Polyline, type Region } from './shapes.ts';
 
 /** Which way stitches lie at each place. A direction is axial: turned by half a turn it is the same. */
 export interface DirectionField {
@@ -13,6 +12,8 @@ export interface DirectionField {
 const MOST_SAMPLES = 90;
 /** A field is worked out on a grid of so many cells to a side, and read off between them. */
 const GRID = 24;
+/** A field over less than this is as wide, so that places in it have a share of it, mm. */
+const LEAST_MM = 1e-6;
 
 /** Everything runs from or to one point. */
 export function radialField(centreX: number, centreY: number): DirectionField {
@@ -26,7 +27,8 @@ export function radialField(centreX: number, centreY: number): DirectionField {
  */
 export function guidedField(guides: readonly Polyline[], region: Region, turnRad = 0): DirectionField {
   const samples = samplesOf(guides);
-  const { x: x0, y: y0, width, height } = sampleBox(region);
+  const { minX: x0, minY: y0, maxX, maxY } = boxOf(region) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
+  const [width, height] = [Math.max(LEAST_MM, maxX - x0), Math.max(LEAST_MM, maxY - y0)];
   const columns = GRID + 1;
   const cosines = new Float64Array(columns * columns);
   const sines = new Float64Array(columns * columns);

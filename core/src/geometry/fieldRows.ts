@@ -1,7 +1,7 @@
 import type { DirectionField } from './directionField.ts';
-import { distanceToOutline, sampleBox } from './middleLine.ts';
-import { boxOf, isInside, type Polyline, type Region } from './shapes.ts';
-import { simplifyRegion } from './simplify.ts';
+import { distanceToOutline } from './outline.ts';
+import { boxOf, isInside, type Box, type Polyline, type Region } from './shapes.ts';
+import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
 
 /**
  * Rows end where they crowd (nearer than `crowded` to another), and a new one begins wherever the cloth would show (further
@@ -17,7 +17,6 @@ const BESIDE_EVERY = 2;
 const COMES_ROUND_RAD = 4;
 /** Rows shorter than this are left to their neighbours, in distances of neighbours. */
 const SHORTEST = 0.9;
-const WOBBLE_MM = 0.03;
 
 export interface FieldRowOptions {
   /** Each row is one straight line in the direction of its first place, as satin is. */
@@ -36,8 +35,9 @@ export function fieldRows(
   options: FieldRowOptions = {},
 ): Polyline[] {
   const outline = simplifyRegion(region, WOBBLE_MM);
-  if (!boxOf(outline)) return [];
-  const tracer = new Tracer(outline, field, spacingMm, options.straight ?? false);
+  const box = boxOf(outline);
+  if (!box) return [];
+  const tracer = new Tracer(outline, box, field, spacingMm, options.straight ?? false);
   const queue: Float64Array[] = [];
   const take = (x: number, y: number, room: number): void => {
     if (!tracer.isFree(x, y, room * spacingMm)) return;
@@ -68,20 +68,21 @@ class Tracer {
   private readonly rowsOfCells: number;
   private readonly x0: number;
   private readonly y0: number;
-  /** Places on rows, by cell: `x, y` flat, and the row each belongs to. */
+  /** Places on rows, by cell: `x, y` flat. */
   private readonly cells: number[][];
   private readonly mask: Uint8Array;
 
   constructor(
     private readonly region: Region,
+    { minX, minY, maxX, maxY }: Box,
     private readonly field: DirectionField,
     private readonly spacingMm: number,
     private readonly straight: boolean,
   ) {
-    const { x, y, width, height } = sampleBox(region);
+    const [width, height] = [maxX - minX, maxY - minY];
     this.cellMm = Math.max(spacingMm, Math.sqrt((width * height) / 4e6));
-    this.x0 = x - this.cellMm;
-    this.y0 = y - this.cellMm;
+    this.x0 = minX - this.cellMm;
+    this.y0 = minY - this.cellMm;
     this.columns = Math.ceil(width / this.cellMm) + 3;
     this.rowsOfCells = Math.ceil(height / this.cellMm) + 3;
     this.cells = new Array<number[]>(this.columns * this.rowsOfCells);
@@ -116,15 +117,14 @@ class Tracer {
   }
 
   /** Whether no row comes nearer than a distance. */
-  isFree(x: number, y: number, distanceMm: number, except = -1): boolean {
+  isFree(x: number, y: number, distanceMm: number): boolean {
     const [c, r] = [Math.floor((x - this.x0) / this.cellMm), Math.floor((y - this.y0) / this.cellMm)];
     const limit = distanceMm * distanceMm;
     for (let j = Math.max(0, r - 1); j <= Math.min(this.rowsOfCells - 1, r + 1); j++) {
       for (let i = Math.max(0, c - 1); i <= Math.min(this.columns - 1, c + 1); i++) {
         const cell = this.cells[j * this.columns + i];
         if (!cell) continue;
-        for (let k = 0; k < cell.length; k += 3) {
-          if (cell[k + 2] === except) continue;
+        for (let k = 0; k < cell.length; k += 2) {
           const [dx, dy] = [cell[k]! - x, cell[k + 1]! - y];
           if (dx * dx + dy * dy < limit) return false;
         }
@@ -205,13 +205,8 @@ class Tracer {
 
   /** Rows are remembered at places close enough together that nothing slips between them. */
   private keep(row: Float64Array): void {
-    const number = this.rows.length;
-    for (let i = 0; i < row.length; i += 2) this.mark(row[i]!, row[i + 1]!, number);
-  }
-
-  private mark(x: number, y: number, number: number): void {
-    const at = this.cellAt(x, y);
-    (this.cells[at] ??= []).push(x, y, number);
+    for (let i = 0; i < row.length; i += 2)
+      (this.cells[this.cellAt(row[i]!, row[i + 1]!)] ??= []).push(row[i]!, row[i + 1]!);
   }
 
   private cellAt(x: number, y: number): number {

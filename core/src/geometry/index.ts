@@ -4,7 +4,9 @@ export { guidedField, radialField, type DirectionField } from './directionField.
 export { fieldRows } from './fieldRows.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
 export { inscribedCircle } from './inscribedCircle.ts';
-export { distanceToOutline, middleLine, reachInside, type MiddleLine } from './middleLine.ts';
+export { earlierMeeting } from './meetingBoxes.ts';
+export { middleLine, type MiddleLine } from './middleLine.ts';
+export { distanceToOutline, reachInside } from './outline.ts';
 export { compose, inverse, IDENTITY, mapPoints, meanScale, type Matrix } from './matrix.ts';
 export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from './scanCells.ts';
 export { scanRows } from './scanRows.ts';
@@ -24,7 +26,7 @@ export {
 } from './shapes.ts';
 export { pathData } from './pathData.ts';
 export { NearestPoints } from './nearestPoints.ts';
-export { simplifyRegion } from './simplify.ts';
+export { simplifyRegion, WOBBLE_MM } from './simplify.ts';
 export { convexHull, smallestCircle, type Circle } from './smallestCircle.ts';
 export {
   CHORD_TOLERANCE_MM,

@@ -1,14 +1,6 @@
 import { Delaunay } from 'd3-delaunay';
-import {
-  boxOf,
-  isInside,
-  regionArea,
-  regionPerimeter,
-  ringArea,
-  type Point,
-  type Polyline,
-  type Region,
-} from './shapes.ts';
+import { distanceToOutline, reachInside } from './outline.ts';
+import { isInside, regionArea, regionPerimeter, ringArea, type Point, type Polyline, type Region } from './shapes.ts';
 import { simplifyRegion } from './simplify.ts';
 
 /**
@@ -23,7 +15,7 @@ export interface MiddleLine extends Polyline {
 /** A branch that leaves less outline than this beside its chord is a wobble of the outline, as a share of the mean width. */
 const WOBBLE = 0.35;
 /** Corners nearer than this to the outline without them tell nothing of its middle, mm. */
-const WOBBLE_MM = 0.02;
+const FINE_WOBBLE_MM = 0.02;
 const FEWEST_SAMPLES = 60;
 const MOST_SAMPLES = 420;
 /** The outline is sampled this many times over its mean width. */
@@ -36,7 +28,7 @@ const POINTS = 48;
  * what is left, drawn out to the outline at both ends (medial axis; Attali and Montanvert 1997). Null where there is none.
  */
 export function middleLine(region: Region): MiddleLine | null {
-  const rings = largest(simplifyRegion(region, WOBBLE_MM));
+  const rings = largest(simplifyRegion(region, FINE_WOBBLE_MM));
   if (rings.length === 0) return null;
   const perimeter = regionPerimeter(rings);
   const widthMm = (2 * regionArea(rings)) / perimeter;
@@ -204,23 +196,6 @@ function drawnOut(points: readonly Point[], rings: Region, widthMm: number): Poi
   return line;
 }
 
-/** How far one can go from a point in a direction (a unit vector) before the outline is met, mm; 0 where it never is. */
-export function reachInside(region: Region, x: number, y: number, dx: number, dy: number): number {
-  let nearest = Infinity;
-  for (const ring of region) {
-    for (let i = 0; i < ring.length; i += 2) {
-      const j = (i + 2) % ring.length;
-      const [ax, ay, ex, ey] = [ring[i]! - x, ring[i + 1]! - y, ring[j]! - ring[i]!, ring[j + 1]! - ring[i + 1]!];
-      const cross = dx * ey - dy * ex;
-      if (Math.abs(cross) < 1e-12) continue;
-      const along = (ax * ey - ay * ex) / cross;
-      const share = (ax * dy - ay * dx) / cross;
-      if (along > 1e-9 && share >= 0 && share <= 1 && along < nearest) nearest = along;
-    }
-  }
-  return Number.isFinite(nearest) ? nearest : 0;
-}
-
 /** Evenly spaced, smoothed between its ends, and measured. */
 function finished(points: readonly Point[], rings: Region): MiddleLine {
   let even = evenly(points, POINTS);
@@ -260,30 +235,4 @@ function evenly(points: readonly Point[], count: number): Point[] {
     const [a, b] = [points[edge]!, points[edge + 1]!];
     return { x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) };
   });
-}
-
-/** The distance from a point to the nearest edge of a region, mm. */
-export function distanceToOutline(region: Region, x: number, y: number): number {
-  let least = Infinity;
-  for (const ring of region) {
-    for (let i = 0; i < ring.length; i += 2) {
-      const j = (i + 2) % ring.length;
-      const [ax, ay, ex, ey] = [ring[i]!, ring[i + 1]!, ring[j]! - ring[i]!, ring[j + 1]! - ring[i + 1]!];
-      const length2 = ex * ex + ey * ey;
-      const t = length2 > 0 ? Math.min(1, Math.max(0, ((x - ax) * ex + (y - ay) * ey) / length2)) : 0;
-      least = Math.min(least, (x - ax - t * ex) ** 2 + (y - ay - t * ey) ** 2);
-    }
-  }
-  return Math.sqrt(least);
-}
-
-/** The box of a region grown to hold something, so that fields can be sampled over it. */
-export function sampleBox(region: Region): { x: number; y: number; width: number; height: number } {
-  const box = boxOf(region) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
-  return {
-    x: box.minX,
-    y: box.minY,
-    width: Math.max(1e-6, box.maxX - box.minX),
-    height: Math.max(1e-6, box.maxY - box.minY),
-  };
 }

@@ -1,6 +1,9 @@
 import { unite } from './clip.ts';
 import type { Region, Ring } from './shapes.ts';
 
+/** Wobble of an outline below this is not worth a stitch of its own, mm. */
+export const WOBBLE_MM = 0.03;
+
 /** Leaves out corners nearer than a tolerance to the line without them (Ramer 1972, Douglas and Peucker 1973). */
 export function simplifyRing(ring: Ring, toleranceMm: number): Ring {
   const count = ring.length / 2;

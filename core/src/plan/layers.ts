@@ -1,5 +1,13 @@
 import { middleOf, type PlacedShape } from '../drawing/index.ts';
-import { guidedField, mapPoints, offset, radialField, simplifyRegion, type Polyline } from '../geometry/index.ts';
+import {
+  guidedField,
+  mapPoints,
+  offset,
+  radialField,
+  simplifyRegion,
+  WOBBLE_MM,
+  type Polyline,
+} from '../geometry/index.ts';
 import type { Part, Pass, PassRole } from '../piece/index.ts';
 import {
   stitchKind,
@@ -65,8 +73,6 @@ export function insetStepMm(stitch: StitchId, laidMm: number): number {
 }
 
 const NO_SPOTS = new Float64Array(0);
-/** Wobble of the outline below this is not followed by layers inside it, mm. */
-const WOBBLE_MM = 0.03;
 /** A firm edge lies so far inside the outline that what is worked over it covers it, in laid widths. */
 const EDGE_INSIDE = 0.6;
 

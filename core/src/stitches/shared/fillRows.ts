@@ -5,14 +5,12 @@ import {
   scanFrame,
   scanRows,
   simplifyRegion,
+  WOBBLE_MM,
   type Region,
   type ScanCell,
   type ScanFrame,
 } from '../../geometry/index.ts';
 import { cellOrder, nearestEndFirst } from './fillOrder.ts';
-
-/** Wobble of the outline below this is not worth a stitch of its own, mm. */
-export const WOBBLE_MM = 0.03;
 
 /** The rows of one cell of a filling in the order of working, `u0, u1, v` for each: from u0 to u1 along the rows, at v across. */
 export interface RowBlock {

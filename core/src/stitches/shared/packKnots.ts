@@ -1,7 +1,14 @@
-import { boxOf, isInside, offset, polylineLength, simplifyRegion, type Region } from '../../geometry/index.ts';
+import {
+  boxOf,
+  isInside,
+  offset,
+  polylineLength,
+  simplifyRegion,
+  WOBBLE_MM,
+  type Region,
+} from '../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../kind.ts';
 import type { MoveSink } from '../moves.ts';
-import { WOBBLE_MM } from './fillRows.ts';
 import { workKnot } from './knot.ts';
 import { knotDiameterMm } from './knotSize.ts';
 

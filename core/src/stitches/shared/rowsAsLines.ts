@@ -6,12 +6,13 @@ import {
   ringArea,
   simplifyRegion,
   subtract,
+  WOBBLE_MM,
   type Polyline,
   type Region,
 } from '../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../kind.ts';
 import { nearestEndFirst } from './fillOrder.ts';
-import { fillRows, WOBBLE_MM } from './fillRows.ts';
+import { fillRows } from './fillRows.ts';
 
 const NO_SPOTS = new Float64Array(0);
 

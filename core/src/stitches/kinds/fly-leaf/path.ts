@@ -1,7 +1,6 @@
-import { isInside, reachInside, simplifyRegion, splitByLine } from '../../../geometry/index.ts';
+import { isInside, reachInside, simplifyRegion, splitByLine, WOBBLE_MM } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { WOBBLE_MM } from '../../shared/fillRows.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { veinOf, type Vein } from '../../shared/vein.ts';
 

@@ -1,7 +1,13 @@
-import { guidedField, regionArea, simplifyRegion, splitByLine, type Region } from '../../../geometry/index.ts';
+import {
+  guidedField,
+  regionArea,
+  simplifyRegion,
+  splitByLine,
+  WOBBLE_MM,
+  type Region,
+} from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { WOBBLE_MM } from '../../shared/fillRows.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { WIDEST_FIELD_MM2 } from '../../shared/limits.ts';
 import { veinOf, type Vein } from '../../shared/vein.ts';

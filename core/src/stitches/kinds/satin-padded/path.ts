@@ -1,7 +1,6 @@
-import { offset, simplifyRegion } from '../../../geometry/index.ts';
+import { offset, simplifyRegion, WOBBLE_MM } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { WOBBLE_MM } from '../../shared/fillRows.ts';
 import { workPadding, type Padding } from '../../shared/padding.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { workSplit } from '../../shared/splitLine.ts';

@@ -88,9 +88,6 @@ function areaProposals(placed: PlacedShape, settings: ProposalSettings): Proposa
         ),
       ]
     : light;
-  const shaped = isSmallRound(placed) ? [] : byForm(formOf(placed), use, strands);
-  if (shaped.length > 0)
-    return [...shaped, rows('Firmer and flatter; the direction runs along the shape.')].slice(0, 3);
   if (isSmallRound(placed)) {
     const across = 2 * Math.sqrt(placed.areaMm2 / Math.PI);
     return [
@@ -98,6 +95,10 @@ function areaProposals(placed: PlacedShape, settings: ProposalSettings): Proposa
       satin(`Flat instead of raised: spans of ${widthText} at ${direction.angleDeg}°.`),
       rows('Even rows where a knot would catch.'),
     ];
+  }
+  const shaped = byForm(formOf(placed), use, strands);
+  if (shaped.length > 0) {
+    return [...shaped, rows('Firmer and flatter; the direction runs along the shape.')].slice(0, 3);
   }
   if (span < THRESHOLDS.shortestSatinMm) {
     return [

@@ -5,9 +5,11 @@ export {
   designCircle,
   looseShape,
   middleOf,
+  onDrawing,
   placementMatrix,
   pointsOf,
   ShapePlacer,
+  veinLineOf,
   type PlacedShape,
 } from './placedShapes.ts';
 export { readSvg } from './readSvg.ts';

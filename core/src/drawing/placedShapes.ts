@@ -4,6 +4,7 @@ import {
   flattenPath,
   IDENTITY,
   inscribedCircle,
+  inverse,
   mapPoints,
   middleLine,
   polylineLength,
@@ -22,6 +23,7 @@ import {
   type Polyline,
   type Region,
 } from '../geometry/index.ts';
+import { roundTo } from '../measure/index.ts';
 import type { Part, Piece, Placement } from '../piece/index.ts';
 import type { StitchShape } from '../stitches/index.ts';
 
@@ -249,4 +251,18 @@ export function middleOf(placed: PlacedShape): MiddleLine | null {
   const found = middleLine(placed.shape.region);
   middles.set(placed, found);
   return found;
+}
+
+/** The line along the middle of an area: as the person laid it, or as it is found. */
+export function veinLineOf(placed: PlacedShape): Polyline | null {
+  return placed.vein ?? middleOf(placed);
+}
+
+/** Places on the drawing are kept to a thousandth of a millimetre. */
+const DECIMALS = 3;
+
+/** Where on the drawing a place on the cloth lies, mm. */
+export function onDrawing(toCloth: Matrix, x: number, y: number): [x: number, y: number] {
+  const [drawnX, drawnY] = mapPoints(inverse(toCloth), Float64Array.of(x, y));
+  return [roundTo(drawnX!, DECIMALS), roundTo(drawnY!, DECIMALS)];
 }

@@ -1,3 +1,4 @@
+export { lengthsOf, placeOn, reversedLine, wayRound } from './alongPolyline.ts';
 export { intersect, offset, splitByLine, subtract, subtractFromLines, unite, type FillRuleName } from './clip.ts';
 export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';

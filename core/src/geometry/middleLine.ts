@@ -1,4 +1,5 @@
 import { Delaunay } from 'd3-delaunay';
+import { lengthsOf, placeOn } from './alongPolyline.ts';
 import { distanceToOutline, reachInside } from './outline.ts';
 import { isInside, regionArea, regionPerimeter, ringArea, type Point, type Polyline, type Region } from './shapes.ts';
 import { simplifyRegion } from './simplify.ts';
@@ -221,18 +222,10 @@ function finished(points: readonly Point[], rings: Region): MiddleLine {
 }
 
 function evenly(points: readonly Point[], count: number): Point[] {
-  const lengths = [0];
-  for (let i = 1; i < points.length; i++) {
-    lengths.push(lengths[i - 1]! + Math.hypot(points[i]!.x - points[i - 1]!.x, points[i]!.y - points[i - 1]!.y));
-  }
-  const total = lengths.at(-1)!;
-  let edge = 0;
+  const flat = Float64Array.from(points.flatMap(({ x, y }) => [x, y]));
+  const lengths = lengthsOf(flat);
   return Array.from({ length: count }, (_, k) => {
-    const at = (total * k) / (count - 1);
-    while (edge < points.length - 2 && lengths[edge + 1]! < at) edge++;
-    const span = lengths[edge + 1]! - lengths[edge]! || 1;
-    const share = Math.min(1, (at - lengths[edge]!) / span);
-    const [a, b] = [points[edge]!, points[edge + 1]!];
-    return { x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) };
+    const [x, y] = placeOn(flat, lengths, (lengths.at(-1)! * k) / (count - 1));
+    return { x, y };
   });
 }

@@ -1,3 +1,4 @@
+import { lengthsOf } from './alongPolyline.ts';
 import type { Polyline } from './shapes.ts';
 
 /** Where a line turns by more than this, a stitch must end there. */
@@ -64,10 +65,7 @@ function cutAt(points: Float64Array, cuts: readonly number[]): Run[] {
   const runs: Run[] = [];
   for (let i = 0; i + 1 < cuts.length; i++) {
     const run = points.slice(2 * cuts[i]!, 2 * cuts[i + 1]! + 2);
-    const lengths = new Float64Array(run.length / 2);
-    for (let j = 1; j < lengths.length; j++) {
-      lengths[j] = lengths[j - 1]! + Math.hypot(run[2 * j]! - run[2 * j - 2]!, run[2 * j + 1]! - run[2 * j - 1]!);
-    }
+    const lengths = lengthsOf(run);
     runs.push({ points: run, lengths, lengthMm: lengths.at(-1) ?? 0 });
   }
   return runs;

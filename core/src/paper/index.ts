@@ -1,4 +1,4 @@
 export { patternPages, type PatternOptions } from './patternPages.ts';
 export { ownHand, PRACTICE, practiceSheet, practiceTargets } from './practiceSheet.ts';
-export { pictureSvg } from './pictureSvg.ts';
+export { pictureCircle, pictureSvg } from './pictureSvg.ts';
 export { SHEETS, type Page, type PageItem, type Sheet } from './sheets.ts';

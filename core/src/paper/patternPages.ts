@@ -1,4 +1,4 @@
-import { middleOf } from '../drawing/index.ts';
+import { veinLineOf } from '../drawing/index.ts';
 import { boxOf, clipToBox, type Box, type Polyline } from '../geometry/index.ts';
 import { innerDiameterMm, markOf } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
@@ -121,7 +121,7 @@ function directionStrokes({ placed, passes }: PlannedPart): Polyline[] {
   if (!pass || !widest) return [];
   if (pass.direction === 'guides' && placed.guides.length > 0) return [...placed.guides];
   if (pass.direction === 'along' || stitchKind(pass.stitch).hasVein) {
-    const middle = placed.vein ?? middleOf(placed);
+    const middle = veinLineOf(placed);
     return middle ? [{ points: middle.points, closed: false }] : [];
   }
   if (!stitchKind(pass.stitch).hasDirection || pass.direction !== 'straight') return [];

@@ -1,4 +1,5 @@
 import { threadTones } from '../colour/index.ts';
+import type { Circle } from '../geometry/index.ts';
 import { innerDiameterMm } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { colourName, type Plan, type PlannedPass, type WorkedThread } from '../plan/index.ts';
@@ -7,18 +8,25 @@ import { knotDiameterMm, Move } from '../stitches/index.ts';
 /** Coordinates are written to a hundredth of a millimetre. */
 const mm = (value: number): string => String(Math.round(value * 100) / 100);
 const AIR_MM = 8;
+/** Nothing at all is shown as large as this, mm. */
+const LEAST_MM = 20;
 /** The body of a thread within its darker edge. */
 const BODY = 0.78;
 /** A coil is as wide as its core and the thread wound round it, in bundles. */
 const COIL_WIDTHS = 2.1;
+
+/** What a picture that is taken away shows: the inside of the ring, or the design with some air. */
+export function pictureCircle({ hoop }: Piece, { design: { circle } }: Plan): Circle {
+  if (hoop) return { x: 0, y: 0, r: innerDiameterMm(hoop.nominalMm) / 2 };
+  return { x: circle?.x ?? 0, y: circle?.y ?? 0, r: (circle?.r ?? LEAST_MM) + AIR_MM };
+}
 
 /**
  * The stitched front as an SVG drawing at true size: every run of thread is a stroke, knots are discs. Parts and passes are
  * groups that say what they are in `data-` attributes.
  */
 export function pictureSvg(piece: Piece, plan: Plan): string {
-  const reach = piece.hoop ? innerDiameterMm(piece.hoop.nominalMm) / 2 : (plan.design.circle?.r ?? 20) + AIR_MM;
-  const [x, y] = piece.hoop ? [0, 0] : [plan.design.circle?.x ?? 0, plan.design.circle?.y ?? 0];
+  const { x, y, r: reach } = pictureCircle(piece, plan);
   const tones = new Map(piece.palette.map((colour) => [colour.id, threadTones(colourName(colour).hex)]));
   const lines = [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(2 * reach)}mm" height="${mm(2 * reach)}mm" viewBox="${mm(x - reach)} ${mm(y - reach)} ${mm(2 * reach)} ${mm(2 * reach)}">`,

@@ -87,7 +87,7 @@ describe('layers of a part', () => {
     const placed = area([circle(6)]);
     let passes: Pass[] = [plainPass('satin', 'stranded-cotton')];
     for (const role of ['accent', 'outline', 'padding', 'vein', 'edge'] as const) {
-      passes = withLayer(passes, role, placed, (x, y) => [x, y]);
+      passes = withLayer(passes, role, placed);
     }
     expect(passes.map(({ role }) => role)).toEqual(['padding', 'edge', 'filling', 'outline', 'vein', 'accent']);
     for (const pass of passes) expect(canWork(pass.stitch, placed, pass.role)).toBe(true);

@@ -1,4 +1,4 @@
-import { middleOf, type PlacedShape } from '../drawing/index.ts';
+import { veinLineOf, type PlacedShape } from '../drawing/index.ts';
 import {
   guidedField,
   mapPoints,
@@ -7,6 +7,7 @@ import {
   simplifyRegion,
   WOBBLE_MM,
   type Polyline,
+  type Region,
 } from '../geometry/index.ts';
 import type { Part, Pass, PassRole } from '../piece/index.ts';
 import {
@@ -67,9 +68,10 @@ export function liftOf(role: PassRole, { paddingMm, allMm }: Below): number {
   return role === 'filling' || role === 'padding' ? paddingMm : 0;
 }
 
-/** How far a layer of padding lies inside the last one: half the width of its stitch. */
-export function insetStepMm(stitch: StitchId, laidMm: number): number {
-  return (Math.max(1, stitchKind(stitch).coverWidths) * laidMm) / 2;
+/** How far inside the outline the next layer of padding lies: half the width of its stitch inside the last one. */
+export function paddingInsetMm(below: Below, stitch: StitchId, laidMm: number): number {
+  const last = below.insetMm === 0 ? laidMm / 2 : below.insetMm;
+  return last + (Math.max(1, stitchKind(stitch).coverWidths) * laidMm) / 2;
 }
 
 const NO_SPOTS = new Float64Array(0);
@@ -80,24 +82,19 @@ const EDGE_INSIDE = 0.6;
 export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, below: Below): StitchShape {
   const { shape } = placed;
   const lines = (drawn: readonly Polyline[]): StitchShape => ({ region: [], lines: drawn, spots: NO_SPOTS });
-  const outline =
-    pass.role === 'padding' || pass.role === 'edge' ? simplifyRegion(shape.region, WOBBLE_MM) : shape.region;
-  const outlineAt = (insideMm: number): Polyline[] =>
-    (insideMm === 0 ? shape.region : offset(outline, -insideMm)).map((points) => ({ points, closed: true }));
+  const outlines = (region: Region): StitchShape => lines(region.map((points) => ({ points, closed: true })));
+  const inside = (mm: number): Region => offset(simplifyRegion(shape.region, WOBBLE_MM), -mm);
   switch (pass.role) {
     case 'accent':
       return { region: [], lines: [], spots: mapPoints(placed.toCloth, Float64Array.from(pass.points.flat())) };
-    case 'padding': {
-      if (placed.kind !== 'area') return shape;
-      const inset = below.insetMm + insetStepMm(pass.stitch, laidMm) + (below.insetMm === 0 ? laidMm / 2 : 0);
-      return { ...shape, region: offset(outline, -inset) };
-    }
+    case 'padding':
+      return placed.kind === 'area' ? { ...shape, region: inside(paddingInsetMm(below, pass.stitch, laidMm)) } : shape;
     case 'edge':
-      return lines(outlineAt(EDGE_INSIDE * laidMm));
+      return outlines(inside(EDGE_INSIDE * laidMm));
     case 'outline':
-      return lines(outlineAt(0));
+      return outlines(shape.region);
     case 'vein': {
-      const vein = placed.vein ?? middleOf(placed);
+      const vein = veinLineOf(placed);
       return lines(vein ? [{ points: vein.points, closed: false }] : []);
     }
     case 'filling': {
@@ -122,7 +119,7 @@ export function directionOf(
     const [x, y] = centreOf(placed, pass);
     return { angleRad, field: radialField(x, y) };
   }
-  const middle = pass.direction === 'guides' ? null : (placed.vein ?? middleOf(placed));
+  const middle = pass.direction === 'guides' ? null : veinLineOf(placed);
   const guides = pass.direction === 'guides' ? placed.guides : middle ? [middle] : [];
   if (guides.length === 0) return { angleRad };
   return { angleRad, field: guidedField(guides, region, pass.direction === 'across' ? Math.PI / 2 : 0) };

@@ -1,4 +1,4 @@
-import type { PlacedShape } from '../drawing/index.ts';
+import { onDrawing, type PlacedShape } from '../drawing/index.ts';
 import { PASS_ROLES, plainPass, type Pass, type PassRole } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { rolesOn } from './layers.ts';
@@ -19,12 +19,7 @@ const UNDER_A_LINE: readonly [stitch: StitchId, strands: number] = ['running', 2
  * The passes of a part with one more layer, put where it is usually worked: padding first, then the firm edge, the filling, the
  * outline, the vein, accents last.
  */
-export function withLayer(
-  passes: readonly Pass[],
-  role: PassRole,
-  { kind, widest }: PlacedShape,
-  toDrawing: (x: number, y: number) => [number, number],
-): Pass[] {
+export function withLayer(passes: readonly Pass[], role: PassRole, { kind, widest, toCloth }: PlacedShape): Pass[] {
   if (!rolesOn(kind).includes(role)) return [...passes];
   const [stitch, strands] = role === 'padding' && kind === 'line' ? UNDER_A_LINE : FIRST_CHOICE[role];
   const filling = passes.find((pass) => pass.role === 'filling');
@@ -33,7 +28,7 @@ export function withLayer(
     role,
     // Padding lies across what covers it.
     angleDeg: role === 'padding' && filling?.angleDeg != null ? (filling.angleDeg + 90) % 180 : null,
-    points: role === 'accent' && widest ? [toDrawing(widest.x, widest.y)] : [],
+    points: role === 'accent' && widest ? [onDrawing(toCloth, widest.x, widest.y)] : [],
   };
   const order = (given: PassRole): number => PASS_ROLES.indexOf(given);
   const at = passes.findIndex((pass) => order(pass.role) > order(role));

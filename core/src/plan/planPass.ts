@@ -16,6 +16,7 @@ import {
   MoveRecorder,
   resolveParams,
   splitByShade,
+  standardOf,
   stitchKind,
   workStitch,
   type GivenParams,
@@ -24,7 +25,7 @@ import {
   type StitchContext,
   type StitchPath,
 } from '../stitches/index.ts';
-import { directionOf, insetStepMm, liftOf, NOTHING_BELOW, shapeOfPass, type Below } from './layers.ts';
+import { directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './layers.ts';
 
 /** A pass with nothing left open: its direction is settled and it knows why it is as it is. */
 export interface SettledPass extends Pass {
@@ -52,19 +53,8 @@ export interface WorkedThread extends MeasuredPath {
   readonly path: StitchPath;
 }
 
-/** A pass as it is worked: its path and what that takes. */
-export interface PlannedPass {
-  readonly role: Pass['role'];
-  readonly stitch: Pass['stitch'];
-  readonly thread: string;
-  readonly strands: number;
-  readonly params: GivenParams;
-  readonly angleDeg: number;
-  readonly direction: Pass['direction'];
-  readonly colour: Pass['colour'];
-  readonly points: Pass['points'];
-  readonly shades: Pass['shades'];
-  readonly reason: string;
+/** A pass as it is worked: its path and what that takes. Its parameters are completed by their defaults. */
+export interface PlannedPass extends SettledPass {
   readonly laidMm: number;
   readonly bundleMm: number;
   readonly needle: Needle;
@@ -120,17 +110,8 @@ export function planPass(
   const single: WorkedThread = { colour: pass.shades[0] ?? pass.colour, path, ...whole };
   const byShade = pass.shades.length > 1 ? splitByShade(path, pass.shades.length) : [];
   return {
-    role: pass.role,
-    stitch: pass.stitch,
-    thread: pass.thread,
-    strands: pass.strands,
+    ...pass,
     params: resolveParams(stitch.params, given, laidMm),
-    angleDeg: pass.angleDeg,
-    direction: pass.direction,
-    colour: pass.colour,
-    points: pass.points,
-    shades: pass.shades,
-    reason: pass.reason,
     laidMm,
     bundleMm,
     needle,
@@ -153,7 +134,7 @@ function schoolsOf(pass: Pass, { satinFrom, hand, own }: WorkSettings, laidMm: n
     given['side'] = 'left';
   const length = params['stitchMm'];
   if (length?.type === 'number' && own.stitch !== 1) {
-    given['stitchMm'] = own.stitch * (typeof length.default === 'number' ? length.default : length.default(laidMm));
+    given['stitchMm'] = own.stitch * standardOf(length, laidMm);
   }
   return given;
 }
@@ -168,7 +149,7 @@ export function withPass(
   const heightMm = (quantities.frontMm * Math.PI * bundleMm ** 2) / 4 / placed.areaMm2;
   const isPadding = role === 'padding';
   return {
-    insetMm: below.insetMm + (isPadding ? insetStepMm(stitch, laidMm) + (below.insetMm === 0 ? laidMm / 2 : 0) : 0),
+    insetMm: isPadding ? paddingInsetMm(below, stitch, laidMm) : below.insetMm,
     paddingMm: below.paddingMm + (isPadding ? heightMm : 0),
     allMm: below.allMm + heightMm,
   };

@@ -6,6 +6,7 @@ export {
   paramKey,
   paramsSchema,
   resolveParams,
+  standardOf,
   type ChoiceParam,
   type GivenParams,
   type NumberParam,

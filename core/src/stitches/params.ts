@@ -62,9 +62,13 @@ function resolveOne(
   if (param.type === 'choice') {
     return param.options.some((option) => option.value === given) ? given! : param.default;
   }
-  const standard = typeof param.default === 'function' ? param.default(laidMm) : param.default;
-  const value = typeof given === 'number' && Number.isFinite(given) ? given : standard;
+  const value = typeof given === 'number' && Number.isFinite(given) ? given : standardOf(param, laidMm);
   return Math.min(param.max, Math.max(param.min, value));
+}
+
+/** What a number is where nothing is given, for a thread of this laid width. */
+export function standardOf({ default: standard }: NumberParam, laidMm: number): number {
+  return typeof standard === 'function' ? standard(laidMm) : standard;
 }
 
 /** The key of a parameter by its key or symbol, or undefined where the stitch has none such. */

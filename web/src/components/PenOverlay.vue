@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { middleOf } from '@junctura/core/drawing';
+import { veinLineOf } from '@junctura/core/drawing';
 import { mapPoints, pathData, type Polyline } from '@junctura/core/geometry';
 import type { PlannedPart } from '@junctura/core/plan';
 import { stitchKind } from '@junctura/core/stitches';
@@ -21,7 +21,7 @@ const vein = computed(() => {
     ({ stitch, role, direction }) =>
       stitchKind(stitch).hasVein || role === 'vein' || direction === 'along' || direction === 'across',
   );
-  const line = usesVein ? (props.planned.placed.vein ?? middleOf(props.planned.placed)) : null;
+  const line = usesVein ? veinLineOf(props.planned.placed) : null;
   return line ? pathData(line, DECIMALS) : '';
 });
 const points = computed(() =>

@@ -1,5 +1,5 @@
-import { middleOf } from '@junctura/core/drawing';
-import { inverse, pathData, type Matrix } from '@junctura/core/geometry';
+import { onDrawing, veinLineOf } from '@junctura/core/drawing';
+import { inverse, mapPoints, pathData, polylineLength } from '@junctura/core/geometry';
 import { setBorders, setGuides, setPasses, setVein, type Edit } from '@junctura/core/piece';
 import { passesAsWorked, type PlannedPart } from '@junctura/core/plan';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
@@ -40,7 +40,7 @@ export function usePen(): Stroke {
   }
 
   function holdOfVein(x: number, y: number): typeof held {
-    const vein = planned.value && (planned.value.placed.vein ?? middleOf(planned.value.placed));
+    const vein = planned.value && veinLineOf(planned.value.placed);
     if (!vein) return null;
     let [at, nearest] = [0, HOLD_MM];
     for (let i = 0; i < vein.points.length; i += 2) {
@@ -72,10 +72,8 @@ export function usePen(): Stroke {
     draws: NonNullable<typeof bench.pen>['draws'],
     drawn: number[],
   ): Edit | null {
-    const toDrawing = inverse(placed.toCloth);
-    const path = strokePath(drawn, toDrawing);
     if (draws === 'points' || draws === 'centre') {
-      const [x, y] = onDrawing(toDrawing, drawn.at(-2)!, drawn.at(-1)!);
+      const [x, y] = onDrawing(placed.toCloth, drawn.at(-2)!, drawn.at(-1)!);
       const changed = passesAsWorked({ part, passes }).map((pass, i) => {
         if (i !== bench.pen!.pass) return pass;
         return draws === 'centre'
@@ -88,7 +86,9 @@ export function usePen(): Stroke {
         draws === 'centre' ? 'Move where the stitches run to' : 'Add a highlight',
       );
     }
-    if (lengthOf(drawn) < SHORTEST_MM) return null;
+    const stroke = { points: Float64Array.from(drawn), closed: false };
+    if (polylineLength(stroke) < SHORTEST_MM) return null;
+    const path = pathData({ ...stroke, points: mapPoints(inverse(placed.toCloth), stroke.points) }, DECIMALS);
     if (draws === 'guides') return setGuides(bench.piece, [part.id], [...part.guides, path], 'Draw a direction stroke');
     if (draws === 'borders')
       return setBorders(bench.piece, [part.id], [...part.borders, path], 'Draw a border of shades');
@@ -105,24 +105,4 @@ function movedVein({ at, vein }: { at: number; vein: Float64Array }, dx: number,
     const share = away >= 1 ? 0 : 0.5 + 0.5 * Math.cos(Math.PI * away);
     return value + share * (k % 2 ? dy : dx);
   });
-}
-
-function onDrawing([a, b, c, d, e, f]: Matrix, x: number, y: number): [number, number] {
-  const round = (value: number): number => Number(value.toFixed(DECIMALS));
-  return [round(a * x + c * y + e), round(b * x + d * y + f)];
-}
-
-function strokePath(points: readonly number[], toDrawing: Matrix): string {
-  const drawn = Float64Array.from(
-    { length: points.length },
-    (_, i) => onDrawing(toDrawing, points[i - (i % 2)]!, points[i - (i % 2) + 1]!)[i % 2]!,
-  );
-  return pathData({ points: drawn, closed: false }, DECIMALS);
-}
-
-function lengthOf(points: readonly number[]): number {
-  let length = 0;
-  for (let i = 2; i < points.length; i += 2)
-    length += Math.hypot(points[i]! - points[i - 2]!, points[i + 1]! - points[i - 1]!);
-  return length;
 }

@@ -1,12 +1,11 @@
-import { innerDiameterMm } from '@junctura/core/materials';
+import { pictureCircle } from '@junctura/core/paper';
 import type { Piece } from '@junctura/core/piece';
 import type { Workings } from '@junctura/core/advice';
 import { paintPicture, type Side } from '../picture/paintPicture.ts';
 import { sceneOf } from '../picture/scene.ts';
 
-export const PICTURE_DPI = 300;
+const PICTURE_DPI = 300;
 const MM_PER_INCH = 25.4;
-const AIR_MM = 8;
 /** No browser paints larger squares than this, px. */
 const MOST_PX = 12_000;
 /** The painter lets others have their turn after this long, ms. */
@@ -22,14 +21,12 @@ export async function pictureToPng(
   side: Side,
   going: (share: number) => boolean,
 ): Promise<Uint8Array | null> {
-  const { circle } = workings.plan.design;
-  const reachMm = piece.hoop ? innerDiameterMm(piece.hoop.nominalMm) / 2 : (circle?.r ?? 20) + AIR_MM;
+  const { x, y, r: reachMm } = pictureCircle(piece, workings.plan);
   const pxPerMm = Math.min(PICTURE_DPI / MM_PER_INCH, MOST_PX / (2 * reachMm));
   const pixels = Math.round(2 * reachMm * pxPerMm);
   const canvas = new OffscreenCanvas(pixels, pixels);
   const brush = canvas.getContext('2d')!;
-  const centre = piece.hoop ? { x: 0, y: 0 } : { x: circle?.x ?? 0, y: circle?.y ?? 0 };
-  const view = { centreX: side === 'back' ? -centre.x : centre.x, centreY: centre.y, pxPerMm };
+  const view = { centreX: side === 'back' ? -x : x, centreY: y, pxPerMm };
   const scene = sceneOf(piece, workings);
   const strokes = paintPicture(brush, scene, view, { width: pixels, height: pixels }, side);
   const steps = Math.max(
@@ -50,7 +47,7 @@ export async function pictureToPng(
 const SIGNATURE_AND_HEADER = 33;
 
 /** A PNG with a pHYs chunk after its header (PNG specification, 11.3.4.3): pixels per metre, so that it prints at true size. */
-export function withDensity(png: Uint8Array, perMetre: number): Uint8Array {
+function withDensity(png: Uint8Array, perMetre: number): Uint8Array {
   const chunk = new Uint8Array(21);
   const view = new DataView(chunk.buffer);
   view.setUint32(0, 9);

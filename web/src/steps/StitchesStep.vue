@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Proposal } from '@junctura/core/advice';
-import { inverse } from '@junctura/core/geometry';
-import { formatDuration, formatThread, roundTo } from '@junctura/core/measure';
+import { formatDuration, formatThread } from '@junctura/core/measure';
 import {
   groupMembers,
   setDiffers,
@@ -103,11 +102,7 @@ watch(
 
 function addLayer(role: PassRole): void {
   const placedOf = new Map(bench.workings?.plan.parts.map((entry) => [entry.part.id, entry.placed]));
-  const grown = (passes: Pass[], member: string): Pass[] => {
-    const placed = placedOf.get(member)!;
-    const [a, b, c, d, e, f] = inverse(placed.toCloth);
-    return withLayer(passes, role, placed, (x, y) => [roundTo(a * x + c * y + e, 2), roundTo(b * x + d * y + f, 2)]);
-  };
+  const grown = (passes: Pass[], member: string): Pass[] => withLayer(passes, role, placedOf.get(member)!);
   const before = passesOf(planned.value!.part.id);
   openLayer.value = grown(before, planned.value!.part.id).findIndex((pass, i) => pass !== before[i]);
   changeLayers(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);

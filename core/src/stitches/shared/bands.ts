@@ -1,7 +1,15 @@
-import { fieldRows, type DirectionField, type Polyline, type Region } from '../../geometry/index.ts';
+import {
+  fieldRows,
+  lengthsOf,
+  placeOn,
+  reversedLine,
+  type DirectionField,
+  type Polyline,
+  type Region,
+} from '../../geometry/index.ts';
 import type { MoveSink } from '../moves.ts';
 import { fillRows } from './fillRows.ts';
-import { lengthsOf, placeOn, reversedLine, sideBySide } from './rowsAsLines.ts';
+import { sideBySide } from './rowsAsLines.ts';
 
 /** One stitch of a row: its band and where it begins and ends along the row. */
 export interface BandStitch {
@@ -43,16 +51,15 @@ export function workBands(
   shadeAt?: ShadeAt,
   { halfDrop = false }: { halfDrop?: boolean } = {},
 ): void {
-  const groups = direction.field
-    ? [bandsAlong(region, direction.field, spacingMm, divide, shadeAt)]
-    : bandsAcross(region, direction.angleRad, spacingMm, divide, shadeAt);
+  const blocks = direction.field
+    ? [curvedRows(region, direction.field, spacingMm)]
+    : straightRows(region, direction.angleRad, spacingMm);
+  const groups = blocks.map((rows) => bandsOf(rows, divide, shadeAt));
   if (halfDrop) groups.forEach(dropByHalf);
-  const shades = new Set(
-    shadeAt ? groups.flatMap((bands) => [...bands.values()].flat().map(({ shade }) => shade)) : [0],
-  );
+  const shades = new Set(groups.flatMap((bands) => [...bands.values()].flat().map(({ shade }) => shade)));
   for (const shade of [...shades].sort((a, b) => a - b)) {
-    if (shadeAt) sink.shade(shade);
-    for (const bands of groups) writeBands(bands, shadeAt ? shade : null, sink);
+    sink.shade(shade);
+    for (const bands of groups) writeBands(bands, shade, sink);
   }
 }
 
@@ -64,73 +71,74 @@ function put(bands: Bands, band: number, stitch: PlacedStitch): void {
   else bands.set(band, [stitch]);
 }
 
-function bandsAcross(
-  region: Region,
-  angleRad: number,
-  spacingMm: number,
-  divide: DivideRow,
-  shadeAt?: ShadeAt,
-): Bands[] {
+/** A row to be divided into stitches. */
+interface Row {
+  readonly number: number;
+  readonly from: number;
+  readonly to: number;
+  /** The place on the cloth at a length along it. */
+  at(u: number): [x: number, y: number];
+  /** How far a stitch may leave it, mm, before it is worked as several shorter ones; null: it is straight. */
+  readonly sagMm: number | null;
+}
+
+function straightRows(region: Region, angleRad: number, spacingMm: number): Row[][] {
   const { blocks, ux, uy } = fillRows(region, angleRad, spacingMm);
-  return blocks.map(({ rows, count }) => {
-    const bands: Bands = new Map();
-    for (let k = 0; k < count; k++) {
-      const [u0, u1, v] = [rows[3 * k]!, rows[3 * k + 1]!, rows[3 * k + 2]!];
-      for (const { band, from, to } of divide(u0, u1, Math.round(v / spacingMm))) {
-        const middle = (from + to) / 2;
-        const shade =
-          shadeAt?.(middle * ux - v * uy, middle * uy + v * ux, (middle - u0) / (u1 - u0), {
-            x: u0 * ux - v * uy,
-            y: u0 * uy + v * ux,
-          }) ?? 0;
-        put(bands, band, {
-          x0: from * ux - v * uy,
-          y0: from * uy + v * ux,
-          x1: to * ux - v * uy,
-          y1: to * uy + v * ux,
-          shade,
-        });
-      }
-    }
-    return bands;
+  return blocks.map(({ rows, count }) =>
+    Array.from({ length: count }, (_, k) => {
+      const v = rows[3 * k + 2]!;
+      return {
+        number: Math.round(v / spacingMm),
+        from: rows[3 * k]!,
+        to: rows[3 * k + 1]!,
+        at: (u) => [u * ux - v * uy, u * uy + v * ux],
+        sagMm: null,
+      };
+    }),
+  );
+}
+
+function curvedRows(region: Region, field: DirectionField, spacingMm: number): Row[] {
+  return sideBySide(fieldRows(region, field, spacingMm)).map((row, number) => {
+    const { points } = inSense(row, field);
+    const lengths = lengthsOf(points);
+    return {
+      number,
+      from: 0,
+      to: lengths.at(-1)!,
+      at: (mm) => placeOn(points, lengths, mm),
+      sagMm: MOST_SAG * spacingMm,
+    };
   });
 }
 
-function bandsAlong(
-  region: Region,
-  field: DirectionField,
-  spacingMm: number,
-  divide: DivideRow,
-  shadeAt?: ShadeAt,
-): Bands {
+function bandsOf(rows: readonly Row[], divide: DivideRow, shadeAt: ShadeAt | undefined): Bands {
   const bands: Bands = new Map();
-  sideBySide(fieldRows(region, field, spacingMm))
-    .map((row) => inSense(row, field))
-    .forEach((row, k) => {
-      const lengths = lengthsOf(row.points);
-      const total = lengths.at(-1)!;
-      const at = (mm: number): [number, number] => placeOn(row.points, lengths, mm);
-      for (const { band, from, to } of divide(0, total, k)) {
-        const pieces = piecesOf(at, from, to, MOST_SAG * spacingMm);
-        for (let piece = 0; piece < pieces; piece++) {
-          const [start, end] = [from + ((to - from) * piece) / pieces, from + ((to - from) * (piece + 1)) / pieces];
-          const [[x0, y0], [x1, y1], [mx, my]] = [at(start), at(end), at((start + end) / 2)];
-          const shade = shadeAt?.(mx, my, (start + end) / 2 / total, { x: row.points[0]!, y: row.points[1]! }) ?? 0;
-          put(bands, band + piece / pieces, { x0, y0, x1, y1, shade });
-        }
+  for (const row of rows) {
+    const { number, at } = row;
+    const [startX, startY] = at(row.from);
+    for (const { band, from, to } of divide(row.from, row.to, number)) {
+      const pieces = row.sagMm === null ? 1 : piecesOf(at, from, to, row.sagMm);
+      for (let piece = 0; piece < pieces; piece++) {
+        const [start, end] = [from + ((to - from) * piece) / pieces, from + ((to - from) * (piece + 1)) / pieces];
+        const [[x0, y0], [x1, y1]] = [at(start), at(end)];
+        const middle = (start + end) / 2;
+        const along = (middle - row.from) / (row.to - row.from);
+        const shade = shadeAt?.(...at(middle), along, { x: startX, y: startY }) ?? 0;
+        put(bands, band + piece / pieces, { x0, y0, x1, y1, shade });
       }
-    });
+    }
+  }
   return bands;
 }
 
-function writeBands(bands: Bands, shade: number | null, sink: MoveSink): void {
+function writeBands(bands: Bands, shade: number, sink: MoveSink): void {
   let isBack = false;
   for (const number of [...bands.keys()].sort((a, b) => a - b)) {
-    const all = bands.get(number)!;
-    const band = shade === null ? all : all.filter((stitch) => stitch.shade === shade);
+    const band = bands.get(number)!.filter((stitch) => stitch.shade === shade);
     if (band.length === 0) continue;
     sink.travel();
-    for (const { x0, y0, x1, y1 } of isBack ? [...band].reverse() : band) {
+    for (const { x0, y0, x1, y1 } of isBack ? band.reverse() : band) {
       sink.stitch();
       sink.up(x0, y0);
       sink.down(x1, y1);
@@ -139,33 +147,27 @@ function writeBands(bands: Bands, shade: number | null, sink: MoveSink): void {
   }
 }
 
+/** A gap between neighbours so many times wider than usual is where a band breaks off and begins again. */
+const BREAKS_OFF = 2;
+
 /** Every second band is moved over by half a stitch, into the gaps between the ends of the last. */
 function dropByHalf(bands: Bands): void {
   for (const [number, band] of bands) {
-    if (number % 2 === 0) continue;
-    const between = band.slice(1).map((stitch, i): PlacedStitch => {
-      const last = band[i]!;
-      const half = (a: number, b: number): number => (a + b) / 2;
-      return {
-        x0: half(last.x0, stitch.x0),
-        y0: half(last.y0, stitch.y0),
-        x1: half(last.x1, stitch.x1),
-        y1: half(last.y1, stitch.y1),
-        shade: stitch.shade,
-      };
-    });
-    const gapMm = (a: PlacedStitch, b: PlacedStitch): number => Math.hypot(a.x0 - b.x0, a.y0 - b.y0);
-    const usual =
-      between.length > 0
-        ? between.map((_, i) => gapMm(band[i]!, band[i + 1]!)).sort((a, b) => a - b)[between.length >> 1]!
-        : 0;
-    // Where a band breaks off and begins again there is no gap to go into: those stitches stay.
-    const kept = between.filter((_, i) => gapMm(band[i]!, band[i + 1]!) < usual * 2);
-    const ends = band.filter(
-      (stitch, i) => i === 0 || i === band.length - 1 || gapMm(band[i - 1]!, stitch) >= usual * 2,
-    );
-    bands.set(number, [...(ends[0] ? [ends[0]] : []), ...kept, ...ends.slice(1)]);
+    const [first, ...others] = band;
+    if (number % 2 === 0 || !first || others.length === 0) continue;
+    const gaps = others.map(({ x0, y0 }, i) => Math.hypot(band[i]!.x0 - x0, band[i]!.y0 - y0));
+    const usual = [...gaps].sort((a, b) => a - b)[gaps.length >> 1]!;
+    const isBreak = (i: number): boolean => gaps[i]! >= usual * BREAKS_OFF;
+    const between = others.flatMap((stitch, i) => (isBreak(i) ? [] : [halfWay(band[i]!, stitch)]));
+    // Where there is no gap to go into, and at the end, stitches stay.
+    const ends = others.filter((_, i) => i === others.length - 1 || isBreak(i));
+    bands.set(number, [first, ...between, ...ends]);
   }
+}
+
+function halfWay(a: PlacedStitch, b: PlacedStitch): PlacedStitch {
+  const half = (one: number, other: number): number => (one + other) / 2;
+  return { x0: half(a.x0, b.x0), y0: half(a.y0, b.y0), x1: half(a.x1, b.x1), y1: half(a.y1, b.y1), shade: b.shade };
 }
 
 /** A stitch on a curved row may leave it by this share of the distance of rows; else it is worked as several shorter ones. */

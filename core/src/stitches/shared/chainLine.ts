@@ -1,3 +1,4 @@
+import type { Point } from '../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../kind.ts';
 import type { MoveSink } from '../moves.ts';
 import { forEachRun, type Place } from './alongLines.ts';
@@ -49,9 +50,20 @@ export function loopSides(from: Place, to: Place, laidMm: number, sink: MoveSink
   for (let i = SIDES.length - 1; i >= 0; i--) via(SIDES[i]![0], -SIDES[i]![1]);
 }
 
-/** A small stitch over a loop's end. */
+/** A single loop, held down at its end by a small stitch over it that goes down at `anchor`. */
+export function workTiedLink(from: Place, to: Place, anchor: Point, laidMm: number, sink: MoveSink): void {
+  sink.travel();
+  workLink(from, to, laidMm, sink);
+  tieTo(to, anchor, sink);
+}
+
+/** A small stitch over the end of the last loop of a line. */
 export function tieDown(end: Place, laidMm: number, sink: MoveSink): void {
+  tieTo(end, { x: end.x + end.dx * TIE * laidMm, y: end.y + end.dy * TIE * laidMm }, sink);
+}
+
+function tieTo(end: Point, anchor: Point, sink: MoveSink): void {
   sink.stitch();
   sink.up(end.x, end.y);
-  sink.down(end.x + end.dx * TIE * laidMm, end.y + end.dy * TIE * laidMm);
+  sink.down(anchor.x, anchor.y);
 }

@@ -1,9 +1,11 @@
 import {
   boxOf,
   isInside,
+  lengthsOf,
   offset,
-  polylineLength,
+  placeOn,
   simplifyRegion,
+  wayRound,
   WOBBLE_MM,
   type Region,
 } from '../../geometry/index.ts';
@@ -57,9 +59,9 @@ const PRESSED = 0.8;
 
 /** Small knots for the gaps that are left between others, nearest to the start first. */
 function gapsBetween(region: Region, knots: readonly Knot[], smallMm: number, turns: number): Knot[] {
-  const box = boxOf(offset(region, -smallMm / 2));
-  if (!box || knots.length === 0 || knots.length > MOST_WITH_GAPS) return [];
   const inner = offset(region, -smallMm / 2);
+  const box = boxOf(inner);
+  if (!box || knots.length === 0 || knots.length > MOST_WITH_GAPS) return [];
   const cellMm = Math.max(...knots.map(({ across }) => across));
   const cells = new Map<string, Knot[]>();
   const cellOf = (x: number, y: number): [number, number] => [Math.floor(x / cellMm), Math.floor(y / cellMm)];
@@ -94,24 +96,13 @@ function gapsBetween(region: Region, knots: readonly Knot[], smallMm: number, tu
 
 /** Places on a ring, evenly apart whatever its corners; a ring too short for two has one in its middle. */
 function evenly(ring: Float64Array, pitchMm: number): [x: number, y: number][] {
-  const length = polylineLength({ points: ring, closed: true });
+  const way = wayRound(ring);
+  const lengths = lengthsOf(way);
+  const length = lengths.at(-1)!;
   const count = Math.floor(length / pitchMm + 0.1);
   if (count < 2) {
     const box = boxOf([ring])!;
     return [[(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]];
   }
-  const places: [number, number][] = [];
-  const step = length / count;
-  let [walked, next] = [0, 0];
-  for (let i = 0; i < ring.length && places.length < count; i += 2) {
-    const [ax, ay] = [ring[i]!, ring[i + 1]!];
-    const [bx, by] = [ring[(i + 2) % ring.length]!, ring[(i + 3) % ring.length]!];
-    const edge = Math.hypot(bx - ax, by - ay);
-    for (; next <= walked + edge && places.length < count; next += step) {
-      const share = edge > 0 ? (next - walked) / edge : 0;
-      places.push([ax + share * (bx - ax), ay + share * (by - ay)]);
-    }
-    walked += edge;
-  }
-  return places;
+  return Array.from({ length: count }, (_, i) => placeOn(way, lengths, (i * length) / count));
 }

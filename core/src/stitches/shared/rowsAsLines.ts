@@ -3,6 +3,7 @@ import {
   middleLine,
   NearestPoints,
   offset,
+  reversedLine,
   ringArea,
   simplifyRegion,
   subtract,
@@ -106,15 +107,6 @@ export function sideBySide(rows: readonly Polyline[]): Polyline[] {
   return order;
 }
 
-export function reversedLine({ points, closed }: Polyline): Polyline {
-  const out = new Float64Array(points.length);
-  for (let i = 0; i < points.length; i += 2) {
-    out[i] = points[points.length - 2 - i]!;
-    out[i + 1] = points[points.length - 1 - i]!;
-  }
-  return { points: out, closed };
-}
-
 /** The point farthest from the middle of all: where one can begin and not have to come back. */
 function farthestOut(points: Float64Array): [x: number, y: number] {
   let [mx, my] = [0, 0];
@@ -126,29 +118,4 @@ function farthestOut(points: Float64Array): [x: number, y: number] {
     if (distance > far) [x, y, far] = [points[i]!, points[i + 1]!, distance];
   }
   return [x, y];
-}
-
-/** The length along a polyline at each of its points. */
-export function lengthsOf(points: Float64Array): Float64Array {
-  const lengths = new Float64Array(points.length / 2);
-  for (let i = 1; i < lengths.length; i++) {
-    lengths[i] =
-      lengths[i - 1]! + Math.hypot(points[2 * i]! - points[2 * i - 2]!, points[2 * i + 1]! - points[2 * i - 1]!);
-  }
-  return lengths;
-}
-
-/** The place at a length along a polyline. */
-export function placeOn(points: Float64Array, lengths: Float64Array, mm: number): [x: number, y: number] {
-  let [low, high] = [0, lengths.length - 1];
-  while (high - low > 1) {
-    const middle = (low + high) >> 1;
-    if (lengths[middle]! <= mm) low = middle;
-    else high = middle;
-  }
-  const share = Math.min(1, Math.max(0, (mm - lengths[low]!) / (lengths[high]! - lengths[low]! || 1)));
-  return [
-    points[2 * low]! + share * (points[2 * high]! - points[2 * low]!),
-    points[2 * low + 1]! + share * (points[2 * high + 1]! - points[2 * low + 1]!),
-  ];
 }

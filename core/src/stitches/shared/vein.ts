@@ -1,5 +1,4 @@
-import { middleLine, type Polyline, type Region } from '../../geometry/index.ts';
-import { lengthsOf, placeOn, reversedLine } from './rowsAsLines.ts';
+import { lengthsOf, middleLine, placeOn, reversedLine, type Polyline, type Region } from '../../geometry/index.ts';
 
 /** The line along the middle of a leaf, from its foot to its tip, with places by length. */
 export interface Vein {

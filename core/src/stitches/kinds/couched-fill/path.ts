@@ -1,6 +1,7 @@
+import { lengthsOf, placeOn } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { lengthsOf, placeOn, rowsAsLines } from '../../shared/rowsAsLines.ts';
+import { rowsAsLines } from '../../shared/rowsAsLines.ts';
 
 /** A tie reaches this far to either side of the laid thread, in laid widths. */
 const TIE_REACH = 0.62;

@@ -1,6 +1,6 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { workLink } from '../../shared/chainLine.ts';
+import { workTiedLink } from '../../shared/chainLine.ts';
 
 /** The stitch over a loop's end, as a share of the loop. */
 const ANCHOR = 0.14;
@@ -19,18 +19,13 @@ export function workDaisyRing(
       const angle = angleRad + 2 * Math.PI * turn;
       const [dx, dy] = [Math.cos(angle), -Math.sin(angle)];
       const at = (r: number) => ({ x: spots[i]! + dx * r, y: spots[i + 1]! + dy * r, dx, dy });
-      const [tip, end] = [at(tipMm), at(tipMm + anchorMm)];
-      sink.travel();
-      workLink(at(innerMm), tip, laidMm * 1.5, sink);
-      sink.stitch();
-      sink.up(tip.x, tip.y);
-      sink.down(end.x, end.y);
+      workTiedLink(at(innerMm), at(tipMm), at(tipMm + anchorMm), laidMm * 1.5, sink);
     }
   }
 }
 
 /** Where the petals lie, in turns, in working order: the compass points, then quarter by quarter. */
-export function turnsInOrder(petals: number): number[] {
+function turnsInOrder(petals: number): number[] {
   const between = petals - 4;
   const quarters = [0, 1, 2, 3].map((quarter) => {
     const count = Math.floor((between * (quarter + 1)) / 4) - Math.floor((between * quarter) / 4);

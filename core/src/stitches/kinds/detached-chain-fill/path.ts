@@ -1,7 +1,8 @@
+import { lengthsOf, placeOn, wayRound } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { workLink } from '../../shared/chainLine.ts';
-import { lengthsOf, placeOn, rowsAsLines } from '../../shared/rowsAsLines.ts';
+import { workTiedLink } from '../../shared/chainLine.ts';
+import { rowsAsLines } from '../../shared/rowsAsLines.ts';
 
 /** Single loops along rows, each tied down; every second row begins half a loop later. */
 export function workDetachedChainFill(
@@ -12,7 +13,7 @@ export function workDetachedChainFill(
 ): void {
   const pitch = lengthMm + anchorMm * 0.6;
   rowsAsLines(region, context, rowMm).lines.forEach(({ points, closed }, row) => {
-    const way = closed ? Float64Array.of(...points, points[0]!, points[1]!) : points;
+    const way = closed ? wayRound(points) : points;
     const lengths = lengthsOf(way);
     const room = lengths.at(-1)!;
     const count = Math.floor((room - lengthMm - anchorMm) / pitch + 1);
@@ -24,11 +25,11 @@ export function workDetachedChainFill(
       const [x1, y1] = placeOn(way, lengths, at + lengthMm);
       const [x2, y2] = placeOn(way, lengths, at + lengthMm + anchorMm);
       const [dx, dy] = [(x1 - x0) / lengthMm, (y1 - y0) / lengthMm];
-      sink.travel();
-      workLink({ x: x0, y: y0, dx, dy }, { x: x1, y: y1, dx, dy }, context.laidMm * 1.5, sink);
-      sink.stitch();
-      sink.up(x1, y1);
-      sink.down(x2, y2);
+      const [foot, tip] = [
+        { x: x0, y: y0, dx, dy },
+        { x: x1, y: y1, dx, dy },
+      ];
+      workTiedLink(foot, tip, { x: x2, y: y2 }, context.laidMm * 1.5, sink);
     }
   });
 }

@@ -1,6 +1,6 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { workLink } from '../../shared/chainLine.ts';
+import { workTiedLink } from '../../shared/chainLine.ts';
 
 /** A single loop along the direction, its middle on the spot, tied down by an anchor. */
 export function workDetachedChain(
@@ -14,10 +14,7 @@ export function workDetachedChain(
     const [x, y] = [spots[i]! - (dx * lengthMm) / 2, spots[i + 1]! - (dy * lengthMm) / 2];
     const foot = { x, y, dx, dy };
     const tip = { x: x + dx * lengthMm, y: y + dy * lengthMm, dx, dy };
-    sink.travel();
-    workLink(foot, tip, laidMm * 1.6, sink);
-    sink.stitch();
-    sink.up(tip.x, tip.y);
-    sink.down(tip.x + dx * anchorMm, tip.y + dy * anchorMm);
+    const anchor = { x: tip.x + dx * anchorMm, y: tip.y + dy * anchorMm };
+    workTiedLink(foot, tip, anchor, laidMm * 1.6, sink);
   }
 }

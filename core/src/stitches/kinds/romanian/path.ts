@@ -1,6 +1,7 @@
+import { lengthsOf, placeOn } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { placeOn, lengthsOf, rowsAsLines, sideBySide } from '../../shared/rowsAsLines.ts';
+import { rowsAsLines, sideBySide } from '../../shared/rowsAsLines.ts';
 
 /** The tie's share of the span, and the least and most that it is, mm. */
 const TIE = { narrow: { share: 0.12, most: 2 }, wide: { share: 0.32, most: 6 } } as const;

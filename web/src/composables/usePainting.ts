@@ -1,7 +1,7 @@
 import { onScopeDispose, watch, type Ref } from 'vue';
 import { paintPicture, type Side } from '../picture/paintPicture.ts';
 import type { Scene } from '../picture/scene.ts';
-import type { View } from '../picture/view.ts';
+import type { Size, View } from '../picture/view.ts';
 
 /** Painting takes at most this much of a frame, ms. */
 const BUDGET_MS = 9;
@@ -25,7 +25,7 @@ export interface Painting {
  */
 export function usePainting({ canvas, scene, view, side, size }: Painting): void {
   let paintedView: View | null = null;
-  let paintedScene: Scene | null = null;
+  let isFirst = true;
   let frame = 0;
   let spare: HTMLCanvasElement | null = null;
 
@@ -52,13 +52,12 @@ export function usePainting({ canvas, scene, view, side, size }: Painting): void
     const wanted = view.value;
     const brush = spare.getContext('2d')!;
     const strokes = paintPicture(brush, now, { ...wanted, pxPerMm: wanted.pxPerMm * ratio }, pixels, side.value);
-    const isFirst = paintedScene === null;
-    if (isFirst) paintCoarse(shown, now, wanted);
+    if (isFirst) paintCoarse(shown, now, wanted, pixels);
     let shownAt = performance.now();
     const paintOn = (): void => {
       const until = performance.now() + BUDGET_MS;
       while (performance.now() < until) {
-        if (strokes.next().done) return finish(shown, spare!, wanted, now);
+        if (strokes.next().done) return finish(shown, spare!, wanted);
       }
       // The first picture is seen growing.
       if (isFirst && performance.now() - shownAt > SHOW_EVERY_MS) {
@@ -71,30 +70,21 @@ export function usePainting({ canvas, scene, view, side, size }: Painting): void
   }
 
   /** At once, at a quarter of the size: enough to see what comes. */
-  function paintCoarse(shown: HTMLCanvasElement, now: Scene, forView: View): void {
-    const { width, height } = size.value;
-    const small = { width: Math.ceil(width * COARSE), height: Math.ceil(height * COARSE) };
+  function paintCoarse(shown: HTMLCanvasElement, now: Scene, forView: View, pixels: Size): void {
+    const small = { width: Math.ceil(size.value.width * COARSE), height: Math.ceil(size.value.height * COARSE) };
     const coarse = Object.assign(document.createElement('canvas'), small);
+    const brush = coarse.getContext('2d')!;
     const until = performance.now() + COARSE_MS;
-    const strokes = paintPicture(
-      coarse.getContext('2d')!,
-      now,
-      { ...forView, pxPerMm: forView.pxPerMm * COARSE },
-      small,
-      side.value,
-    );
+    const strokes = paintPicture(brush, now, { ...forView, pxPerMm: forView.pxPerMm * COARSE }, small, side.value);
     while (performance.now() < until && !strokes.next().done);
-    Object.assign(shown, {
-      width: Math.round(width * (window.devicePixelRatio || 1)),
-      height: Math.round(height * (window.devicePixelRatio || 1)),
-    });
+    Object.assign(shown, pixels);
     shown.getContext('2d')!.drawImage(coarse, 0, 0, shown.width, shown.height);
     paintedView = forView;
     follow();
   }
 
-  function finish(shown: HTMLCanvasElement, painted: HTMLCanvasElement, forView: View, forScene: Scene): void {
-    paintedScene = forScene;
+  function finish(shown: HTMLCanvasElement, painted: HTMLCanvasElement, forView: View): void {
+    isFirst = false;
     shown.width = painted.width;
     shown.height = painted.height;
     shown.getContext('2d')!.drawImage(painted, 0, 0);

@@ -1,5 +1,5 @@
 import { knotDiameterMm, Move, wrapsToCover } from '@junctura/core/stitches';
-import type { Brush, Lens } from './brush.ts';
+import { through, type Brush, type Lens } from './brush.ts';
 import { paintCoil } from './paintCoil.ts';
 import { paintKnot, paintLoop } from './paintRun.ts';
 import { Crossings } from './crossings.ts';
@@ -19,8 +19,7 @@ export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): G
   const width = pass.laidMm * lens.pxPerMm;
   const margin = pass.laidMm + 10;
   const batch = new RunBatch(brush, tones, width, pass.strands);
-  const toX = (x: number): number => (x - lens.offsetX) * lens.pxPerMm;
-  const toY = (y: number): number => (y - lens.offsetY) * lens.pxPerMm;
+  const { toX, toY, sees } = through(lens);
   /** The thread on top since it last came into view, px; null while it runs straight. */
   let loop: number[] | null = null;
   let wrap: { turns: number; coreMm: number; x: number; y: number } | null = null;
@@ -46,11 +45,7 @@ export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): G
     else if (code === Move.wrap) wrap = { turns: mx, coreMm: my, x, y };
     else if (code === Move.up) [x, y] = [mx, my];
     else {
-      const isSeen =
-        Math.max(x, mx) + margin >= lens.minX &&
-        Math.min(x, mx) - margin <= lens.maxX &&
-        Math.max(y, my) + margin >= lens.minY &&
-        Math.min(y, my) - margin <= lens.maxY;
+      const isSeen = sees(x, y, mx, my, margin);
       if (code === Move.via || code === Move.under) {
         if (isSeen) (loop ??= [toX(x), toY(y)]).push(toX(mx), toY(my));
         if (code === Move.under) {
@@ -123,8 +118,7 @@ export function* paintBack(brush: Brush, painted: PaintedThread, lens: Lens): Ge
   const width = pass.laidMm * lens.pxPerMm * 0.94;
   const batch = new RunBatch(brush, tones, width, pass.strands);
   const breaks = new Set(thread.breaks.map((stitch) => starts[stitch]!));
-  const toX = (x: number): number => (x - lens.offsetX) * lens.pxPerMm;
-  const toY = (y: number): number => (y - lens.offsetY) * lens.pxPerMm;
+  const { toX, toY, sees } = through(lens);
   let [x, y, isUnder] = [0, 0, false];
   for (let i = 0; i < codes.length; i++) {
     if (i % SLICE === SLICE - 1) yield;
@@ -134,11 +128,14 @@ export function* paintBack(brush: Brush, painted: PaintedThread, lens: Lens): Ge
     const my = xy[2 * i + 1]!;
     if (code === Move.down) [x, y, isUnder] = [mx, my, true];
     if (code !== Move.up) continue;
-    if (isUnder) batch.add(toX(x), toY(y), toX(mx), toY(my), false);
+    // What is out of view is passed over, as in front.
+    if (isUnder && sees(x, y, mx, my, pass.laidMm)) batch.add(toX(x), toY(y), toX(mx), toY(my), false);
     isUnder = false;
   }
   batch.flush();
   for (const tail of tailsOf(painted)) {
+    const isSeen = tail.some((x, k) => k % 2 === 0 && sees(x, tail[k + 1]!, x, tail[k + 1]!, pass.laidMm));
+    if (!isSeen) continue;
     paintLoop(
       brush,
       tail.map((value, k) => (k % 2 ? toY(value) : toX(value))),

@@ -6,7 +6,7 @@ import { StrandBrush } from './strandTexture.ts';
 export const LIGHT_X = -0.55;
 export const LIGHT_Y = -0.83;
 
-/** A loop this wide on screen is drawn strand by strand, px. */
+/** Thread this wide on screen is drawn strand by strand, px. */
 export const STRANDS_FROM_PX = 6.5;
 
 /** Thread lies across the light when it is bright and along it when it is dull: the tone for a direction. */

@@ -92,9 +92,9 @@ describe('the painter', () => {
     }
   });
 
-  it('paints no stitch that is out of view', () => {
+  it.each(['front', 'back'] as const)('paints no stitch that is out of view (%s)', (side) => {
     const part = { ...whole, centreX: -5, centreY: 2, pxPerMm: 7 };
-    const { strokes } = paint(part);
+    const { strokes } = paint(part, side);
     expect(strokes.length).toBeGreaterThan(100);
     const margin = 10.5 * part.pxPerMm;
     for (const { points } of strokes) {
@@ -104,7 +104,7 @@ describe('the painter', () => {
         expect(Math.min(...places)).toBeLessThan(400 + margin);
       }
     }
-    expect(paint({ ...whole, centreX: 500 }).strokes).toEqual([]);
+    expect(paint({ ...whole, centreX: 500 }, side).strokes).toEqual([]);
   });
 
   it('puts stitches where they are on the cloth', () => {

@@ -1,11 +1,11 @@
 import { TONE_STEPS, type ThreadTones } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
-import { LIGHT_X, LIGHT_Y, paintStrands, toneOf } from './paintRun.ts';
+import { LIGHT_X, LIGHT_Y, paintStrands, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
 
 /** So many runs of one tone are stroked together: enough to be quick, few enough that the order on top stays true. */
 const MOST_RUNS = 32;
 /** Widths of the laid thread in pixels from which more of it is drawn. */
-export const DETAIL_PX = { edged: 1.6, sheen: 2.6, round: 3.2, strands: 6.5 } as const;
+const DETAIL_PX = { edged: 1.6, sheen: 2.6, round: 3.2, strands: STRANDS_FROM_PX } as const;
 /** How far round ends are drawn in, in widths: thread narrows where it dives into the cloth. */
 const ROUND_IN = 0.36;
 /** Runs over padding are shaded this far in from either end, as a share of their length. */
@@ -17,6 +17,7 @@ const RISES = 0.2;
  */
 export class RunBatch {
   private readonly ends: number[] = [];
+  private readonly shades: number[] = [];
   private tone = 0;
 
   constructor(
@@ -58,8 +59,6 @@ export class RunBatch {
     this.strokeShades();
     this.ends.length = 0;
   }
-
-  private readonly shades: number[] = [];
 
   private shadeEnds(x0: number, y0: number, x1: number, y1: number): void {
     const [dx, dy] = [(x1 - x0) * RISES, (y1 - y0) * RISES];

@@ -21,12 +21,12 @@ export interface Scene {
 }
 
 /** What is worked of a cut before it is fastened off. */
-export function usableMm({ cutMm, start }: Piece['worker']): number {
+function usableMm({ cutMm, start }: Piece['worker']): number {
   return Math.max(60, cutMm - WORKING_LENGTH.startMm[start] - WORKING_LENGTH.stopMm);
 }
 
 /** The threads of a pass, painted in the tones that its colours have. */
-export function threadsOf(
+function threadsOf(
   pass: PlannedPass,
   tonesOf: (colour: string | null) => ThreadTones,
   usable: number | null,

@@ -5,12 +5,14 @@ import { offset, subtract, subtractFromLines, unite } from './clip.ts';
 import { clipToBox } from './clipToBox.ts';
 import { flattenPath } from './flatten.ts';
 import { inscribedCircle } from './inscribedCircle.ts';
-import { compose, mapPoints } from './matrix.ts';
+import { lengthsOf, placeOn, reversedLine, wayRound } from './alongPolyline.ts';
+import { compose, inverse, mapPoints } from './matrix.ts';
 import { cellRows, scanCells, scanFrame } from './scanCells.ts';
 import { isInside, polylineLength, regionArea } from './shapes.ts';
-import { simplifyRegion } from './simplify.ts';
+import { scanRows } from './scanRows.ts';
+import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
 import { smallestCircle } from './smallestCircle.ts';
-import { runsOf, stationsAlong, tightestRadiusMm } from './stations.ts';
+import { runsOf, RunWalker, stationsAlong, tightestRadiusMm } from './stations.ts';
 
 const SEEDS = Array.from({ length: 40 }, (_, i) => i + 1);
 
@@ -183,5 +185,78 @@ describe('lines', () => {
 
   it('finds the widest place of a ring half-way between its edges', () => {
     expect(inscribedCircle(unite([circle(10), circle(4)], 'evenodd'))!.r).toBeCloseTo(3, 0);
+  });
+});
+
+describe('ways along a polyline', () => {
+  it.each(SEEDS.slice(0, 10))('places agree with walking along it (seed %i)', (seed) => {
+    const line = wander(seed);
+    const lengths = lengthsOf(line.points);
+    expect(lengths.at(-1)!).toBeCloseTo(polylineLength({ ...line, closed: false }), 9);
+    const place = { x: 0, y: 0, dx: 0, dy: 0 };
+    let before = 0;
+    for (const run of runsOf({ ...line, closed: false })) {
+      const walker = new RunWalker(run);
+      for (let mm = 0; mm <= run.lengthMm; mm += 0.37) {
+        walker.at(mm, place);
+        const [x, y] = placeOn(line.points, lengths, before + mm);
+        expect(Math.hypot(x - place.x, y - place.y)).toBeLessThan(1e-6);
+      }
+      before += run.lengthMm;
+    }
+  });
+
+  it('a way walked back is as long and ends where it began; one round a ring closes it', () => {
+    const line = wander(4);
+    const back = reversedLine(line);
+    expect(polylineLength(back)).toBeCloseTo(polylineLength(line), 9);
+    expect(reversedLine(back)).toEqual(line);
+    const ring = rectangle(3, 4);
+    expect(lengthsOf(wayRound(ring)).at(-1)).toBe(14);
+  });
+});
+
+describe('rows on one grid', () => {
+  it.each(SEEDS.slice(0, 20))('hold the area of any shape, each within it (seed %i)', (seed) => {
+    const region = blob(seed);
+    const frame = scanFrame(seed * 0.7);
+    const pitch = 0.2;
+    let covered = 0;
+    for (const run of scanRows(region, frame, pitch)) {
+      for (let i = 0; i < run.length; i += 3) {
+        const [u0, u1, v] = [run[i]!, run[i + 1]!, run[i + 2]!];
+        covered += (u1 - u0) * pitch;
+        const middle = (u0 + u1) / 2;
+        expect(isInside(region, middle * frame.ux - v * frame.uy, middle * frame.uy + v * frame.ux)).toBe(true);
+        // Within a run every row is the next one of the last.
+        if (i > 0) expect(v - run[i - 1]!).toBeCloseTo(pitch, 9);
+      }
+    }
+    expect(covered / regionArea(region)).toBeCloseTo(1, 1);
+  });
+});
+
+describe('an outline of too many corners', () => {
+  it('is thinned to within what a hand can follow', () => {
+    const r = 20;
+    const rough = circle(r, 0, 0, 40_000).map((value, i) => value * (1 + ((i >> 1) % 2 ? 0.05 / r : 0)));
+    const [thin] = simplifyRegion([rough], WOBBLE_MM);
+    expect(thin!.length / 2).toBeLessThan(1500);
+    for (let i = 0; i < thin!.length; i += 2) {
+      expect(Math.abs(Math.hypot(thin![i]!, thin![i + 1]!) - r)).toBeLessThan(0.15);
+    }
+    expect(regionArea([thin!]) / (Math.PI * r * r)).toBeCloseTo(1, 2);
+  });
+});
+
+describe('the inverse of a map', () => {
+  it.each(SEEDS.slice(0, 10))('takes every place back (seed %i)', (seed) => {
+    const random = seededRandom(seed);
+    const matrix = [1.2, random.between(-1, 1), random.between(-1, 1), -0.8, seed, -seed] as const;
+    const places = Float64Array.from({ length: 20 }, () => random.between(-50, 50));
+    mapPoints(inverse(matrix), mapPoints(matrix, places)).forEach((value, i) =>
+      expect(value).toBeCloseTo(places[i]!, 8),
+    );
+    expect(() => inverse([1, 2, 2, 4, 0, 0])).toThrow(RangeError);
   });
 });

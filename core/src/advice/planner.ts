@@ -1,7 +1,6 @@
 import { ShapePlacer, type PlacedShape } from '../drawing/index.ts';
 import type { Part, Pass, Piece } from '../piece/index.ts';
 import {
-  canWork,
   PassWorker,
   sumUp,
   USUAL_HAND,
@@ -82,9 +81,11 @@ function settledPasses(part: Part, placed: PlacedShape, offered: readonly Propos
   if (part.passes === null) {
     return offered.slice(0, 1).map(({ pass, reason }) => ({ ...pass, reason }));
   }
-  return part.passes
-    .filter((pass) => canWork(pass.stitch, placed, pass.role))
-    .map((pass) => ({ ...pass, angleDeg: pass.angleDeg ?? usualAngle(pass, placed, offered), reason: CHOSEN }));
+  return part.passes.map((pass) => ({
+    ...pass,
+    angleDeg: pass.angleDeg ?? usualAngle(pass, placed, offered),
+    reason: CHOSEN,
+  }));
 }
 
 /** The direction of a pass that was given none: as proposed for its stitch, else as satin lies, else level. */

@@ -24,8 +24,11 @@ import {
   type Quantities,
   type StitchContext,
   type StitchPath,
+  type StitchShape,
 } from '../stitches/index.ts';
-import { directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './layers.ts';
+import { canWork, directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './layers.ts';
+
+const NOTHING: StitchShape = { region: [], lines: [], spots: new Float64Array(0) };
 
 /** A pass with nothing left open: its direction is settled and it knows why it is as it is. */
 export interface SettledPass extends Pass {
@@ -104,7 +107,9 @@ export function planPass(
   };
   const recorder = new MoveRecorder();
   if (liftMm > 0) recorder.lift(liftMm);
-  const path = workStitch(pass.stitch, shapeOfPass(placed, pass, laidMm, below), given, context, recorder);
+  // A layer that its part can no longer be worked in stays in its place, bare: layers are known by their order.
+  const shape = canWork(pass.stitch, placed, pass.role) ? shapeOfPass(placed, pass, laidMm, below) : NOTHING;
+  const path = workStitch(pass.stitch, shape, given, context, recorder);
   const measure = (part: StitchPath): MeasuredPath => measurePath(part, { ...settings, bundleMm });
   const whole = measure(path);
   const single: WorkedThread = { colour: pass.shades[0] ?? pass.colour, path, ...whole };

@@ -1,26 +1,17 @@
-import { emptyPiece, plainPass, type Part, type Piece } from '@junctura/core/piece';
+import { emptyPiece, newPart, plainHoop, plainPass, type Part, type Piece } from '@junctura/core/piece';
 
 /** Colours of a ground, so that it is painted in more than one. */
 const HEXES = ['#9c3a3f', '#325674', '#77792f', '#e3ad45'];
 
 function partOf(n: number, path: string, colour: string): Part {
-  return {
+  return newPart({
     id: `ground-${n}`,
     name: `Ground ${n}`,
     kind: 'area',
     path,
-    fillRule: 'nonzero',
     colour,
-    opaque: true,
-    strokeMm: null,
-    dashed: false,
-    group: null,
-    differs: false,
-    guides: [],
-    vein: null,
-    borders: [],
     passes: [{ ...plainPass('brick', 'stranded-cotton', 1), params: { stitchMm: 2 }, angleDeg: (n * 37) % 180 }],
-  };
+  });
 }
 
 /** A square ground of brick stitch in patches, with about as many stitches as asked for. */
@@ -37,7 +28,7 @@ export function groundPiece(stitches: number, patches = 16): Piece {
   const piece = emptyPiece('ground', `a ground of ${parts.length} parts`);
   return {
     ...piece,
-    hoop: { nominalMm: Math.min(900, Math.max(100, side * 1.05)), airMm: 0 },
+    hoop: plainHoop(Math.min(900, Math.max(100, side * 1.05)), 0),
     palette: HEXES.map((hex, i) => ({ id: `c${i + 1}`, hex, shade: null })),
     drawing: { ...piece.drawing, parts },
   };

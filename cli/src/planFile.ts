@@ -2,7 +2,7 @@ import { Planner, type Workings } from '@junctura/core/advice';
 import { centred, designCircle, fitToHoop, readSvg } from '@junctura/core/drawing';
 import { AIR_MM } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
+import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import { canWork, passesAsWorked, type PlannedPart } from '@junctura/core/plan';
 import { paramKey, stitchKind } from '@junctura/core/stitches';
 import { paramsFor, strandProblem, type PlanOptions } from './options.ts';
@@ -34,10 +34,10 @@ function applySettings(piece: Piece, { cloth, slack }: PlanOptions): Piece {
 /** Hoop and size: everything stays where it is unless a size is asked for. */
 function placed(piece: Piece, { hoopMm, fit, scale }: PlanOptions): Piece {
   const nominalMm = hoopMm ?? piece.hoop?.nominalMm ?? (fit ? USUAL_HOOP_MM : null);
-  const hoop = nominalMm === null ? null : { nominalMm, airMm: piece.hoop?.airMm ?? AIR_MM.usual };
+  const hoop = nominalMm === null ? null : plainHoop(nominalMm, piece.hoop?.airMm ?? AIR_MM.usual);
   const circle = designCircle(piece);
   if (!circle) return { ...piece, hoop };
-  if (fit && hoop && circle.r > 0) return { ...piece, hoop, placement: fitToHoop(piece.placement, circle, hoop) };
+  if (fit && hoop && circle.r > 0) return { ...piece, hoop, placement: fitToHoop(piece, hoop) };
   if (scale === null) return { ...piece, hoop };
   const wanted = scale / (piece.drawing.unitMm * piece.placement.scale);
   return { ...piece, hoop, placement: centred(piece.placement, circle, wanted) };

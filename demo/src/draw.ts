@@ -1,4 +1,4 @@
-import { designCircle, fitToHoop, readSvg } from '@junctura/core/drawing';
+import { fitToHoop, readSvg } from '@junctura/core/drawing';
 import { plainPass, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import type { StitchId } from '@junctura/core/stitches';
 
@@ -60,11 +60,10 @@ export function pieceOf(svg: string, file: string, setting: Setting): Piece {
     const name = setting.names?.[part.id] ?? titled(part.id);
     return { ...part, name, passes: setting.passes?.(part.id) ?? null };
   });
-  const circle = designCircle(piece)!;
   return {
     ...piece,
     drawing: { ...piece.drawing, source: file, parts },
-    placement: piece.hoop ? fitToHoop(piece.placement, circle, piece.hoop) : piece.placement,
+    placement: piece.hoop ? fitToHoop(piece, piece.hoop) : piece.placement,
     palette: piece.palette.map((colour) => ({ ...colour, shade: setting.shades[colour.hex] ?? null })),
   };
 }

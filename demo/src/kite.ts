@@ -1,4 +1,4 @@
-import type { Part, Piece } from '@junctura/core/piece';
+import { plainHoop, type Part, type Piece } from '@junctura/core/piece';
 import { area, dots, drawing, group, line, pieceOf, worked } from './draw.ts';
 
 const RED = '#b12f40';
@@ -40,7 +40,7 @@ export function kitePiece(): Piece {
   return pieceOf(kiteSvg(), 'kite.svg', {
     id: 'demo-kite',
     name: 'Kite',
-    change: { hoop: { nominalMm: 100, airMm: 10 } },
+    change: { hoop: plainHoop(100, 10) },
     shades: { [RED]: 'rh-41', [BLUE]: 'sl-35' },
     passes: passesOf,
   });

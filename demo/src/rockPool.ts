@@ -1,6 +1,6 @@
 import { flattenPath, mapPoints, pathData } from '@junctura/core/geometry';
 import { nearestShade } from '@junctura/core/materials';
-import type { Part, Pass, Piece } from '@junctura/core/piece';
+import { plainHoop, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import { area, dots, drawing, group, line, pieceOf, worked } from './draw.ts';
 
 /** Fourteen colours. */
@@ -238,7 +238,7 @@ export function rockPoolPiece(): Piece {
   const piece = pieceOf(rockPoolSvg(), 'rock-pool.svg', {
     id: 'demo-rock-pool',
     name: 'Rock Pool',
-    change: { hoop: { nominalMm: 150, airMm: 12 }, cloth: { kind: 'fine-linen', colour: '#d2d9cd' } },
+    change: { hoop: plainHoop(150, 12), cloth: { kind: 'fine-linen', colour: '#d2d9cd' } },
     shades: {},
     names: { slack: 'Lettering: slack', water: 'Lettering: water' },
   });

@@ -1,4 +1,4 @@
-import type { Part, Piece } from '@junctura/core/piece';
+import { plainHoop, type Part, type Piece } from '@junctura/core/piece';
 import { area, dots, drawing, line, pieceOf, worked } from './draw.ts';
 
 const YELLOW = '#e3b13c';
@@ -51,7 +51,7 @@ export function tramPiece(): Piece {
     change: {
       use: 'patch',
       cloth: { kind: 'felt', colour: '#27304a' },
-      hoop: { nominalMm: 100, airMm: 12 },
+      hoop: plainHoop(100, 12),
       mark: 'cloth-pencil',
     },
     shades: { [YELLOW]: 'go-78', [CREAM]: 'fl-94', [RED]: 'ru-41', [GREY]: 'pb-64', [GLOW]: 'oc-86' },

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readSvg } from '../drawing/index.ts';
-import { acceptFinding, applyEdit, pieceSchema, plainPass, setPasses, type Edit, type Piece } from '../piece/index.ts';
+import { acceptFinding, applyEdit, pieceSchema, plainHoop, plainPass, setPasses, type Edit, type Piece } from '../piece/index.ts';
 import {
   figuresKey,
   isAccepted,
@@ -56,7 +56,7 @@ function guided(body: string, guide: string): Piece {
     passes: [{ ...plainPass('satin', 'stranded-cotton'), direction: 'guides' }],
   });
 }
-const hoop = { nominalMm: 100, airMm: 12 };
+const hoop = plainHoop(100, 12);
 const CASES: [FindingId, Piece][] = [
   ['outside-hoop', pieceOf('<circle r="60" fill="#a33"/>', { hoop })],
   ['near-ring', pieceOf('<circle r="44" fill="#a33"/>', { hoop })],

@@ -112,6 +112,7 @@ function hoopFindings(piece: Piece, { hoop, design }: Plan): Finding[] {
 function partFindings(piece: Piece, planned: PlannedPart): Finding[] {
   const { part, placed, passes } = planned;
   const at = (id: FindingId, figures: Figures): Finding => ({ id, part: part.id, figures });
+  if (!part.shown) return [];
   if (!placed.box) {
     const isHidden = placed.isPartlyHidden;
     return [
@@ -256,7 +257,7 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
   const offers: [label: string, edit: Edit | null][] = [];
   if ((finding.id === 'outside-hoop' || finding.id === 'near-ring') && piece.hoop && plan.design.circle) {
     const hoop = { ...piece.hoop, airMm: Math.max(piece.hoop.airMm, AIR_MM.usual) };
-    const placement = fitToHoop(piece.placement, plan.design.circle, hoop);
+    const placement = fitToHoop(piece, hoop);
     offers.push([`Fit it with ${hoop.airMm} mm of air`, setHoop(piece, hoop, placement, 'Fit to the hoop')]);
   }
   if (planned) {

@@ -3,7 +3,7 @@ import { deltaE, labOf } from '../colour/index.ts';
 import { ShapePlacer, type PlacedShape } from '../drawing/index.ts';
 import { distanceToOutline, earlierMeeting, type Box } from '../geometry/index.ts';
 import { seededRandom } from '../measure/index.ts';
-import { emptyPiece, type Part, type Piece } from '../piece/index.ts';
+import { emptyPiece, newPart, type Part, type Piece } from '../piece/index.ts';
 import { colourName } from '../plan/index.ts';
 import { Neighbours } from './neighbours.ts';
 import { THRESHOLDS } from './thresholds.ts';
@@ -16,23 +16,15 @@ function patchwork(seed: number): Piece {
   const random = seededRandom(seed);
   const parts = Array.from({ length: 36 }, (_, i): Part => {
     const [x, y] = [(i % 6) * 6 + random.between(-0.6, 0.6), Math.floor(i / 6) * 6 + random.between(-0.6, 0.6)];
-    return {
+    return newPart({
       id: `p${i}`,
       name: `p${i}`,
       kind: i % 7 === 0 ? 'line' : 'area',
       path: `M${x} ${y}h6v${random.between(3, 6)}h-6z`,
-      fillRule: 'nonzero',
       colour: `c${Math.floor(random.next() * HEXES.length)}`,
       opaque: true,
       strokeMm: null,
-      dashed: false,
-      group: null,
-      differs: false,
-      guides: [],
-      vein: null,
-      borders: [],
-      passes: null,
-    };
+    });
   });
   const piece = emptyPiece('x', 'x');
   const palette = HEXES.map((hex, i) => ({ id: `c${i}`, hex, shade: null }));

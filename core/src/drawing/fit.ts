@@ -1,11 +1,58 @@
-import type { Circle } from '../geometry/index.ts';
-import { AIR_MM, HOOP_SIZES_MM, innerDiameterMm } from '../materials/index.ts';
-import type { Piece, Placement } from '../piece/index.ts';
+import { convexHull, mapPoints, smallestCircle, type Circle } from '../geometry/index.ts';
+import { AIR_MM, HOOP_SIZES_MM, innerDiameterMm, innerHalvesMm, type HoopSize } from '../materials/index.ts';
+import { plainHoop, type Piece, type Placement } from '../piece/index.ts';
+import { designPoints } from './placedShapes.ts';
 
-/** The placement under which a design, now within `circle`, fills a hoop up to its air, in the middle. */
-export function fitToHoop(placement: Placement, circle: Circle, hoop: { nominalMm: number; airMm: number }): Placement {
-  const radius = innerDiameterMm(hoop.nominalMm) / 2 - hoop.airMm;
-  return centred(placement, circle, radius / circle.r);
+/** A hoop to fit into, with the air that is wanted to its ring. */
+export interface Room extends HoopSize {
+  readonly airMm: number;
+}
+
+/** Half the room that is left inside the air, across and up and down, mm; no less than a hair. */
+export function roomHalvesMm(hoop: Room): readonly [across: number, upright: number] {
+  const [a, b] = innerHalvesMm(hoop);
+  return [Math.max(0.5, a - hoop.airMm), Math.max(0.5, b - hoop.airMm)];
+}
+
+/** The placement under which a design fills a hoop up to its air, in the middle: an oval by its best turn. */
+export function fitToHoop(piece: Piece, hoop: Room): Placement {
+  const points = designPoints(piece);
+  const [a, b] = roomHalvesMm(hoop);
+  const circle = smallestCircle([points]);
+  if (!circle || circle.r === 0) return piece.placement;
+  if (a === b) return centred(piece.placement, circle, a / circle.r);
+  const best = bestTurn(points, a / b);
+  const turnedPlacement = turned(piece.placement, best.turnDeg);
+  return centred(turnedPlacement, { x: best.x, y: best.y, r: best.r }, a / best.r);
+}
+
+/** A full turn brings nothing new after a half. */
+const TURN_STEP_DEG = 3;
+
+/**
+ * The turn under which points take least room in an oval. Squeezed by its aspect the oval is a circle, so that for any turn the smallest
+ * circle around the squeezed points says how large it must be.
+ */
+function bestTurn(points: Float64Array, aspect: number): Circle & { turnDeg: number } {
+  const hull = Float64Array.from(convexHull([points]).flatMap(({ x, y }) => [x, y]));
+  const at = (turnDeg: number): Circle & { turnDeg: number } => {
+    const turn = (-turnDeg * Math.PI) / 180;
+    const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+    const squeezed = mapPoints([cos, sin * aspect, -sin, cos * aspect, 0, 0], hull);
+    const { x, y, r } = smallestCircle([squeezed])!;
+    return { x, y: y / aspect, r, turnDeg };
+  };
+  let best = at(0);
+  for (let step = TURN_STEP_DEG; step > 0.05; step /= 4) {
+    const around = best.turnDeg;
+    const reach = step === TURN_STEP_DEG ? 90 : step * 4;
+    for (let turnDeg = around - reach; turnDeg <= around + reach; turnDeg += step) {
+      const tried = at(turnDeg);
+      // A turn off the grain must be worth it.
+      if (tried.r < best.r * 0.9999) best = tried;
+    }
+  }
+  return best;
 }
 
 /** The placement under which a design becomes `factor` times as large, in the middle of the hoop. */
@@ -17,6 +64,11 @@ export function centred(placement: Placement, circle: Circle, factor: number): P
     xMm: (placement.xMm - circle.x) * bounded,
     yMm: (placement.yMm - circle.y) * bounded,
   };
+}
+
+/** The placement turned back onto the straight grain: as it was drawn. */
+export function onTheGrain(placement: Placement): Placement {
+  return turned(placement, -placement.turnDeg);
 }
 
 /** The placement turned about the middle of the hoop, anticlockwise as seen. */
@@ -47,8 +99,8 @@ export function settleInHoop(piece: Piece, circle: Circle): Piece {
   const room = (nominalMm: number): number => innerDiameterMm(nominalMm) / 2 - AIR_MM.usual;
   const own = HOOP_SIZES_MM.find((nominalMm) => room(nominalMm) >= circle.r);
   const isTiny = circle.r < room(HOOP_SIZES_MM[0]) / 2;
-  const hoop = { nominalMm: own ?? USUAL_HOOP_MM, airMm: AIR_MM.usual };
+  const hoop = plainHoop(own ?? USUAL_HOOP_MM, AIR_MM.usual);
   const placement =
-    own !== undefined && !isTiny ? centred(piece.placement, circle, 1) : fitToHoop(piece.placement, circle, hoop);
+    own !== undefined && !isTiny ? centred(piece.placement, circle, 1) : fitToHoop(piece, hoop);
   return { ...piece, hoop, placement };
 }

@@ -1,8 +1,10 @@
-export { centred, fitToHoop, mirrored, settleInHoop, turned } from './fit.ts';
+export { centred, fitToHoop, mirrored, onTheGrain, roomHalvesMm, settleInHoop, turned, type Room } from './fit.ts';
+export { clearInHoopMm, insideEllipseMm, positionsOf } from './hoopRoom.ts';
 export { groupLikeParts } from './likeParts.ts';
 export {
   circleAround,
   designCircle,
+  designPoints,
   looseShape,
   middleOf,
   onDrawing,

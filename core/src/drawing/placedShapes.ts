@@ -92,7 +92,7 @@ export class ShapePlacer {
     const whole = new Map<string, Kept<StitchShape>>();
     for (const part of piece.drawing.parts) {
       const lines = [...part.guides, '', part.vein, '', ...part.borders].join('|');
-      const key = `${frame}|${part.kind}|${part.fillRule}|${part.path}|${lines}`;
+      const key = `${frame}|${part.kind}|${part.fillRule}|${part.path}|${lines}|${part.shown}`;
       const before = this.whole.get(part.id);
       whole.set(part.id, before?.key === key ? before : { key, value: layOnCloth(part, piece.placement) });
     }
@@ -141,13 +141,28 @@ export function circleAround(shapes: readonly PlacedShape[]): Circle | null {
 /** Flattened this finely, a design's circle is right to a hundredth of a millimetre. */
 const COARSE_MM = 0.01;
 
-/** The smallest circle around a whole design as placed, hidden portions too: all that is needed to place it anew. */
-export function designCircle({ drawing, placement }: Piece): Circle | null {
+/** The corners of a whole design as placed, hidden portions too: all that is needed to place it anew. */
+export function designPoints({ drawing, placement }: Piece): Float64Array {
   const matrix = placementMatrix(placement);
-  const arrays = drawing.parts.flatMap((part) =>
-    flattenPath(part.path, COARSE_MM / placement.scale).map((run) => mapPoints(matrix, run.points)),
-  );
-  return smallestCircle(arrays);
+  const arrays = drawing.parts
+    .filter((part) => part.shown)
+    .flatMap((part) => flattenPath(part.path, COARSE_MM / placement.scale).map((run) => mapPoints(matrix, run.points)));
+  return joined(arrays);
+}
+
+function joined(arrays: readonly Float64Array[]): Float64Array {
+  const all = new Float64Array(arrays.reduce((sum, array) => sum + array.length, 0));
+  let at = 0;
+  for (const array of arrays) {
+    all.set(array, at);
+    at += array.length;
+  }
+  return all;
+}
+
+/** The smallest circle around a whole design as placed. */
+export function designCircle(piece: Piece): Circle | null {
+  return smallestCircle([designPoints(piece)]);
 }
 
 /** The coordinate arrays of a shape. */
@@ -163,7 +178,10 @@ function boxOfShape(shape: StitchShape): Box | null {
 
 const NO_SPOTS = new Float64Array(0);
 
+const NOTHING: StitchShape = { region: [], lines: [], spots: NO_SPOTS };
+
 function layOnCloth(part: Part, placement: Placement): StitchShape {
+  if (!part.shown) return NOTHING;
   const matrix = placementMatrix(placement);
   const runs = flattenPath(part.path, FLATTEN_MM / placement.scale);
   const points = (run: FlatRun): Float64Array => mapPoints(matrix, run.points);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { regionArea } from '../geometry/index.ts';
 import type { Piece } from '../piece/index.ts';
-import { pieceSchema, readPiece, writePiece } from '../piece/index.ts';
+import { pieceSchema, plainHoop, readPiece, writePiece } from '../piece/index.ts';
 import { circleAround, readSvg, settleInHoop, ShapePlacer, type PlacedShape } from './index.ts';
 import { fitToHoop } from './fit.ts';
 
@@ -198,8 +198,7 @@ describe('what lies behind', () => {
 describe('hoop', () => {
   it('fits by the smallest circle with its air, in the middle', () => {
     const piece = read(wrap('<rect x="40" y="10" width="30" height="40"/>'));
-    const circle = circleAround(new ShapePlacer().place(piece))!;
-    const placement = fitToHoop(piece.placement, circle, { nominalMm: 150, airMm: 12 });
+    const placement = fitToHoop(piece, plainHoop(150, 12));
     const fitted = circleAround(new ShapePlacer().place({ ...piece, placement }))!;
     expect(fitted.r).toBeCloseTo((150 - 6) / 2 - 12, 2);
     expect(Math.hypot(fitted.x, fitted.y)).toBeLessThan(0.01);

@@ -48,7 +48,14 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
     }
     const piece = inTheMiddle({
       ...emptyPiece(id, name.slice(0, 200)),
-      drawing: { source: name.slice(0, 200), unitMm, hidden: 'cut', notes, parts: groupLikeParts(parts) },
+      drawing: {
+        source: name.slice(0, 200),
+        unitMm,
+        hidden: 'cut',
+        notes,
+        underlay: null,
+        parts: groupLikeParts(parts),
+      },
       palette,
     });
     // What could not be opened again must not be taken in.

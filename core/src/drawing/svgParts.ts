@@ -10,7 +10,7 @@ import {
   type Region,
 } from '../geometry/index.ts';
 import { flattenPath } from '../geometry/index.ts';
-import type { PaletteColour, Part } from '../piece/index.ts';
+import { newPart, type PaletteColour, type Part } from '../piece/index.ts';
 import type { ClipShape, DrawnShape } from './svg/walk.ts';
 
 /** Curves that must be flattened for cutting keep within this, mm on the drawing. */
@@ -40,22 +40,19 @@ export function partsOf(shapes: readonly DrawnShape[]): { parts: Part[]; palette
     const base = shape.id === null ? `part-${parts.length + 1}` : shape.id.slice(0, 100);
     const plain = `${kind[0]!.toUpperCase()}${kind.slice(1)} ${++counts[kind]}`;
     const name = (shape.label ?? (shape.id === null ? plain : shape.id)).slice(0, 200);
-    parts.push({
+    const part = newPart({
       id: uniqueId(isOutline ? `${base}-outline` : base),
       name: isOutline ? `${name}, outline` : name,
       kind,
       path,
-      fillRule: shape.fillRule,
       colour: colourOf(hex),
+    });
+    parts.push({
+      ...part,
+      fillRule: shape.fillRule,
       opaque: kind === 'area' && shape.fill!.isOpaque,
       strokeMm: kind === 'area' ? null : Math.min(1000, Math.round(shape.strokeMm * 1000) / 1000),
       dashed: kind === 'line' && shape.dashed,
-      group: null,
-      differs: false,
-      guides: [],
-      vein: null,
-      borders: [],
-      passes: null,
     });
   };
   for (const shape of shapes) {

@@ -131,6 +131,17 @@ export function clothOf(id: string): Cloth | undefined {
   return CLOTHS.find((cloth) => cloth.id === id);
 }
 
+/** Cloth that is pale and no heavier than this lets a drawing show through; a light box manages a little more. */
+const TRACED_GSM = 200;
+const LIGHT_BOX_GSM = 240;
+const PALE_LIGHTNESS = 70;
+
+/** Whether a drawing shows through a cloth: against a window, only on a light box, or not at all. */
+export function tracingThrough(cloth: Cloth, lightness: number): 'window' | 'light-box' | 'no' {
+  if (lightness < PALE_LIGHTNESS || cloth.weightGsm > LIGHT_BOX_GSM) return 'no';
+  return cloth.weightGsm <= TRACED_GSM ? 'window' : 'light-box';
+}
+
 /** A shaft over this leaves a hole in cloth up to this weight. */
 const FINE_CLOTH_GSM = 150;
 const HOLE_SHAFT_MM = 0.8;

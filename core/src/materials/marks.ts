@@ -1,54 +1,138 @@
+/** What brings a mark out, in the words of the ways below. */
+export type Remover = 'nothing' | 'heat' | 'cold-water' | 'washing' | 'warm-water' | 'tearing';
+
 /** A way of getting the drawing onto the cloth, and the line that it leaves. */
 export interface Mark {
   readonly id: string;
   readonly name: string;
   readonly lineMm: number;
   readonly onDark: boolean;
+  readonly comesOutBy: Remover;
   readonly comesOut: string;
   readonly beware: string;
+  /** Whether the drawing must be seen through the cloth to be traced. */
+  readonly traced: boolean;
+  /** Whether the pattern is turned left for right before it is laid on. */
+  readonly mirrored: boolean;
+  /** How many days it can be trusted to stay before it fades by itself; null: it stays. */
+  readonly staysDays: number | null;
+  /** Whether heat makes it stay for good. */
+  readonly heatSets: boolean;
+  /** Whether it can soil pale thread. */
+  readonly soils: boolean;
+  /** Whether it lies on the cloth and is stitched through. */
+  readonly isLaidOn: boolean;
 }
 
-/** General craft figures; the maker's instructions for a marker come first. */
+const BASE = {
+  onDark: false,
+  traced: true,
+  mirrored: false,
+  staysDays: null,
+  heatSets: false,
+  soils: false,
+  isLaidOn: false,
+} as const;
+
+/** General craft figures; the maker’s instructions for a marker come first. */
 export const MARKS: readonly Mark[] = [
   {
+    ...BASE,
     id: 'pencil',
     name: 'Hard fine pencil',
     lineMm: 0.4,
-    onDark: false,
+    comesOutBy: 'nothing',
     comesOut: 'hardly: cover it with stitches',
     beware: 'soils pale thread when soft or heavy',
+    soils: true,
   },
   {
+    ...BASE,
     id: 'heat-pen',
     name: 'Heat-erasable pen',
     lineMm: 0.6,
-    onDark: false,
+    comesOutBy: 'heat',
     comesOut: 'by iron or hot air',
-    beware: 'may come back in the cold or leave a pale line: try it on a scrap',
+    beware: 'may come back in the cold or leave a pale line: try it on a scrap. Goes in a hot car or strong sun',
   },
   {
+    ...BASE,
+    id: 'heat-pen-white',
+    name: 'Heat-erasable pen, white',
+    lineMm: 0.7,
+    onDark: true,
+    traced: false,
+    comesOutBy: 'heat',
+    comesOut: 'by iron or hot air',
+    beware: 'shows only when dry; may leave a pale line: try it on a scrap',
+  },
+  {
+    ...BASE,
     id: 'water-pen',
     name: 'Water-erasable pen',
     lineMm: 0.9,
-    onDark: false,
+    comesOutBy: 'cold-water',
     comesOut: 'in cold water, all of it',
-    beware: 'heat sets it: rinse before ironing. Fades in light or damp air within days',
+    beware: 'heat sets it: rinse before ironing. Fades in light or damp air within days, sometimes in a night',
+    staysDays: 3,
+    heatSets: true,
   },
   {
+    ...BASE,
     id: 'cloth-pencil',
     name: 'Wash-out cloth pencil',
     lineMm: 0.8,
     onDark: true,
+    traced: false,
+    comesOutBy: 'washing',
     comesOut: 'by washing',
-    beware: 'keep the point sharp',
+    beware: 'keep the point sharp; it rubs away slowly',
+    staysDays: 30,
   },
   {
+    ...BASE,
     id: 'film',
     name: 'Film that dissolves',
     lineMm: 0.4,
     onDark: true,
+    traced: false,
+    comesOutBy: 'warm-water',
     comesOut: 'in warm water, long enough',
-    beware: 'tack it in the middle and all round; not for felt or silk; the ink must be water-safe',
+    beware: 'tack it in the middle and all round; not for felt, silk or papers that can’t be wet; the ink must be water-safe',
+    isLaidOn: true,
+  },
+  {
+    ...BASE,
+    id: 'tissue',
+    name: 'Tissue and running stitch',
+    lineMm: 0.5,
+    onDark: true,
+    traced: false,
+    comesOutBy: 'tearing',
+    comesOut: 'torn away; the running stitches are covered or pulled',
+    beware: 'slow; for velvets and dark cloth. Tear along the stitches, holding them down',
+    isLaidOn: true,
+  },
+  {
+    ...BASE,
+    id: 'transfer-ink',
+    name: 'Transfer pen and iron',
+    lineMm: 0.7,
+    traced: false,
+    mirrored: true,
+    comesOutBy: 'nothing',
+    comesOut: 'not at all: cover it with stitches',
+    beware: 'drawn on paper and ironed over face down, so the pattern is mirrored. A hot iron burns: follow the maker’s sheet',
+  },
+  {
+    ...BASE,
+    id: 'printed',
+    name: 'Printed cloth',
+    lineMm: 0.5,
+    traced: false,
+    comesOutBy: 'nothing',
+    comesOut: 'not at all: it must be covered',
+    beware: 'check its size before stitching: prints may be off',
   },
 ];
 

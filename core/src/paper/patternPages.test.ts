@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
 import { readSvg } from '../drawing/index.ts';
 import { polylineLength } from '../geometry/index.ts';
-import type { Piece } from '../piece/index.ts';
+import { plainHoop, type Piece } from '../piece/index.ts';
 import { patternPages, SHEETS, type Page, type PatternOptions } from './index.ts';
 
 const OPTIONS: PatternOptions = { sheet: 'a4', mirrored: false, numbers: false, directions: false, ring: false };
@@ -66,7 +66,7 @@ describe('the pattern on paper', () => {
 
   it('adds numbers, directions and the ring when asked', () => {
     const body = '<rect x="-10" y="-10" width="20" height="20"/>';
-    const hoop = { nominalMm: 100, airMm: 12 };
+    const hoop = plainHoop(100, 12);
     const [plain] = pages(body, {}, { hoop });
     const [full] = pages(body, { numbers: true, directions: true, ring: true }, { hoop });
     expect(full!.items.length).toBe(plain!.items.length + 3);

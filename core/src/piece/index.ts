@@ -28,6 +28,11 @@ export { checkPiece, MAX_PIECE_CHARACTERS, PIECE_EXTENSION, readPiece, writePiec
 export {
   DIRECTIONS,
   emptyPiece,
+  MOST_POSITIONS,
+  newPart,
+  plainHoop,
+  type Hoop,
+  type Underlay,
   FARTHEST_MM,
   MAX_PARTS,
   MOST_SHADES,

@@ -5,6 +5,7 @@ type Data = Record<string, unknown>;
 /** What each version changed, numbered by the version it makes. Shipped ones are never edited. */
 export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(data: Data): Data }>> = {
   2: { name: 'layerPasses', up: layerPasses },
+  3: { name: 'mountAndShow', up: mountAndShow },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -28,6 +29,22 @@ function layerPasses(data: Data): Data {
     ...data,
     worker: { own: null, knots: 'french', strands: 'usual', ...record(data['worker']) },
     drawing: { ...drawing, parts },
+  };
+}
+
+/** Version 3: oval and bound hoops, their positions and warp, sittings, a picture below the drawing, parts left out or locked. */
+function mountAndShow(data: Data): Data {
+  const drawing = record(data['drawing']);
+  const hoop = data['hoop'];
+  const parts = Array.isArray(drawing['parts'])
+    ? drawing['parts'].map((part) => ({ shown: true, locked: false, ...record(part) }))
+    : drawing['parts'];
+  return {
+    ...data,
+    worker: { sittingMin: 60, sittingsPerWeek: 3, ...record(data['worker']) },
+    hoop: typeof hoop === 'object' && hoop !== null ? { shortMm: null, bound: false, warp: null, ...hoop } : hoop,
+    positions: [],
+    drawing: { underlay: null, ...drawing, parts },
   };
 }
 

@@ -17,7 +17,7 @@ import {
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 2;
+export const PIECE_VERSION = 3;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -58,6 +58,10 @@ export const DIRECTIONS = ['straight', 'guides', 'along', 'across', 'radial', 'o
 export const MOST_GUIDES = 40;
 export const MOST_LAYERS = 20;
 export const MOST_POINTS = 400;
+/** Hoop positions that a person would go through for one piece. */
+export const MOST_POSITIONS = 60;
+/** The picture below a drawing, as text; about 4.5 MB of picture. */
+const MOST_UNDERLAY_CHARACTERS = 6_000_000;
 /** An area can be worked in so many shades. */
 export const MOST_SHADES = 8;
 
@@ -119,6 +123,10 @@ const partSchema = z.strictObject({
   vein: pathData.nullable(),
   /** Lines between its shades; empty: even shares. */
   borders: z.array(pathData).max(MOST_SHADES - 1),
+  /** Whether it belongs to the piece for now: what is not shown is not worked and hides nothing. */
+  shown: z.boolean(),
+  /** Whether it is kept from being picked in the hoop, cut, moved and removed. */
+  locked: z.boolean(),
   /** What the person chose, in working order; null: as proposed. */
   passes: z.array(passSchema).max(MOST_LAYERS).nullable(),
 });
@@ -134,7 +142,24 @@ const colourSchema = z.strictObject({
     .nullable(),
 });
 
+/** A picture to draw over, in mm on the drawing. */
+const underlaySchema = z.strictObject({
+  /** A data address: nothing outside the file is ever fetched. */
+  picture: z
+    .string()
+    .max(MOST_UNDERLAY_CHARACTERS)
+    .regex(/^data:image\/(png|jpeg|webp);base64,[A-Za-z0-9+/=]+$/, 'expected a PNG, JPEG or WebP as a data address'),
+  widthPx: z.number().int().min(1).max(20_000),
+  heightPx: z.number().int().min(1).max(20_000),
+  mmPerPx: z.number().min(1e-5).max(1e4),
+  xMm: finite,
+  yMm: finite,
+  strength: z.number().min(0).max(1),
+});
+
 const acceptedSchema = z.strictObject({ finding: id, part: id.nullable(), figures: z.string(), why: label });
+
+const warpMm = z.number().min(5).max(1200);
 
 /** Everything that is stored of a piece. Lengths are mm, angles degrees. */
 export const pieceSchema = z
@@ -152,6 +177,9 @@ export const pieceSchema = z
       start: z.enum(['waste-knot', 'knot', 'tiny-stitches']),
       cutMm: z.number().min(200).max(1500),
       slack: z.number().min(0).max(1),
+      /** How long she sits at a piece, and how often in a week. */
+      sittingMin: z.number().min(10).max(600),
+      sittingsPerWeek: z.number().min(0.25).max(21),
       /** How wide the person's thread lies and how long her stitches are, as shares of the usual; null: as measured last. */
       own: z.strictObject({ width: z.number().min(0.5).max(2), stitch: z.number().min(0.5).max(2) }).nullable(),
     }),
@@ -162,9 +190,18 @@ export const pieceSchema = z
     hoop: z
       .strictObject({
         nominalMm: z.number().min(HOOP_RANGE_MM.min).max(HOOP_RANGE_MM.max),
+        /** The short way of an oval; null: round. */
+        shortMm: z.number().min(HOOP_RANGE_MM.min).max(HOOP_RANGE_MM.max).nullable(),
         airMm: z.number().min(0).max(100),
+        bound: z.boolean(),
+        /** What a circle drawn on the mounted cloth measures, up and down and across; null: not measured. */
+        warp: z
+          .strictObject({ drawnMm: z.number().min(10).max(600), uprightMm: warpMm, acrossMm: warpMm })
+          .nullable(),
       })
       .nullable(),
+    /** The middles of the hoop on the cloth, in the order in which it is moved, mm; empty: one, in the middle. */
+    positions: z.array(point).max(MOST_POSITIONS),
     drawing: z.strictObject({
       source: label,
       /** mm of the drawing for one user unit of the file it came from. */
@@ -173,6 +210,7 @@ export const pieceSchema = z
       hidden: z.enum(['cut', 'keep']),
       /** What was in the file and could not be read. */
       notes: z.array(label).max(100),
+      underlay: underlaySchema.nullable(),
       /** From back to front. */
       parts: z.array(partSchema).max(MAX_PARTS),
     }),
@@ -216,9 +254,37 @@ export type Part = Piece['drawing']['parts'][number];
 export type Pass = NonNullable<Part['passes']>[number];
 export type PassRole = Pass['role'];
 export type PassDirection = Pass['direction'];
+export type Hoop = NonNullable<Piece['hoop']>;
+export type Underlay = NonNullable<Piece['drawing']['underlay']>;
 export type PaletteColour = Piece['palette'][number];
 export type PieceUse = Piece['use'];
 export type Placement = Piece['placement'];
+
+/** A part as it is first drawn: nothing chosen of it yet. */
+export function newPart(
+  part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colour'> & Partial<Part>,
+): Part {
+  return {
+    fillRule: 'nonzero',
+    opaque: part.kind === 'area',
+    strokeMm: part.kind === 'area' ? null : 0.5,
+    dashed: false,
+    group: null,
+    differs: false,
+    guides: [],
+    vein: null,
+    borders: [],
+    shown: true,
+    locked: false,
+    passes: null,
+    ...part,
+  };
+}
+
+/** A hoop of a size, bare, round, not yet measured. */
+export function plainHoop(nominalMm: number, airMm: number): Hoop {
+  return { nominalMm, shortMm: null, airMm, bound: false, warp: null };
+}
 
 /** A piece with nothing drawn, on pale linen, in no hoop. */
 export function emptyPiece(id: string, name: string): Piece {
@@ -236,11 +302,14 @@ export function emptyPiece(id: string, name: string): Piece {
       start: 'waste-knot',
       cutMm: WORKING_LENGTH.cutMm,
       slack: DEFAULT_SLACK,
+      sittingMin: 60,
+      sittingsPerWeek: 3,
       own: null,
     },
     cloth: { kind: DEFAULT_CLOTH, colour: '#ece5d6' },
     hoop: null,
-    drawing: { source: '', unitMm: 1, hidden: 'cut', notes: [], parts: [] },
+    positions: [],
+    drawing: { source: '', unitMm: 1, hidden: 'cut', notes: [], underlay: null, parts: [] },
     placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
     palette: [],
     mark: DEFAULT_MARK,

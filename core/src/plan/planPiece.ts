@@ -1,4 +1,4 @@
-import { circleAround, pointsOf, type PlacedShape } from '../drawing/index.ts';
+import { circleAround, clearInHoopMm, pointsOf, positionsOf, type PlacedShape } from '../drawing/index.ts';
 import { boxOf, type Box, type Circle } from '../geometry/index.ts';
 import { labOf } from '../colour/index.ts';
 import {
@@ -151,14 +151,9 @@ export function sumUp(piece: Piece, parts: readonly PlannedPart[]): Plan {
 
 function hoopRoom(piece: Piece, shapes: readonly PlacedShape[]): Plan['hoop'] {
   if (!piece.hoop) return null;
-  const innerMm = innerDiameterMm(piece.hoop.nominalMm);
-  let farthest = 0;
-  for (const { shape } of shapes) {
-    for (const points of pointsOf(shape)) {
-      for (let i = 0; i < points.length; i += 2) farthest = Math.max(farthest, Math.hypot(points[i]!, points[i + 1]!));
-    }
-  }
-  return { nominalMm: piece.hoop.nominalMm, innerMm, clearMm: innerMm / 2 - farthest };
+  const points = shapes.flatMap(({ shape }) => [...pointsOf(shape)]);
+  const clearMm = clearInHoopMm(points, piece.hoop, positionsOf(piece));
+  return { nominalMm: piece.hoop.nominalMm, innerMm: innerDiameterMm(piece.hoop.nominalMm), clearMm };
 }
 
 /** A path in one colour with the thread that it is worked in. */

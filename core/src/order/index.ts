@@ -1,0 +1,9 @@
+export {
+  crushedParts,
+  findPositions,
+  isRaised,
+  orderPositions,
+  worksOf,
+  type Crushed,
+  type HoopPosition,
+} from './positions.ts';

@@ -1,0 +1,290 @@
+import { insideEllipseMm, pointsOf, roomHalvesMm, type PlacedShape } from '../drawing/index.ts';
+import { smallestCircle, type Circle } from '../geometry/index.ts';
+import { innerHalvesMm, outerHalvesMm } from '../materials/index.ts';
+import { MOST_POSITIONS, type Hoop } from '../piece/index.ts';
+import type { Plan, PlannedPart } from '../plan/index.ts';
+import { stitchKind } from '../stitches/index.ts';
+
+/** The stitches that a ring crushes stand higher than this over the cloth, mm. */
+const RAISED_MM = 0.8;
+
+/** Whether a part is raised work: its stitches stand up, or lie over padding. */
+export function isRaised({ passes }: PlannedPart): boolean {
+  return passes.some((pass) => pass.liftMm > RAISED_MM || stitchKind(pass.stitch).isRaised);
+}
+
+/** A hoop position with what is worked in it. */
+export interface HoopPosition {
+  readonly x: number;
+  readonly y: number;
+  /** Ids of the parts that lie wholly in it, and of those of which only a portion does. */
+  readonly whole: readonly string[];
+  readonly portions: readonly string[];
+}
+
+/** What must lie inside one position: a part, or a portion of one that is larger than the hoop. */
+interface Unit extends Circle {
+  readonly partId: string;
+  readonly isPortion: boolean;
+  readonly points: readonly Float64Array[];
+}
+
+/**
+ * Where the hoop must be set so that everything is reached with its air: the fewest positions, each part in one of them where it fits.
+ * The middles that matter are those where two units touch the edge of the room (or one lies in the middle); among them the fewest are
+ * found exactly for up to a few, else greedily with those that turn out needless taken out again.
+ * @returns the middles in mm on the cloth, in working order (see {@link orderPositions}); null where even so many as can be kept do not reach all
+ */
+export function findPositions(plan: Plan, hoop: Hoop): [number, number][] | null {
+  const room = roomHalvesMm(hoop);
+  const units = plan.parts.flatMap((part) => unitsOf(part.placed, room));
+  if (units.length === 0) return [];
+  const candidates = candidateMiddles(units, room);
+  const covers = candidates.map(([x, y]) => units.map((unit) => holds(unit, x, y, room)));
+  const chosen = fewestCovering(covers, units.length);
+  if (!chosen || chosen.length > MOST_POSITIONS) return null;
+  const middles = chosen.map((c) => candidates[c]!);
+  const centred = middles.map((middle, k) => centredOn(middle, ownUnits(units, middles, k, room), room));
+  return orderPositions(plan, hoop, centred);
+}
+
+function unitsOf({ partId, shape }: PlacedShape, room: readonly [number, number]): Unit[] {
+  const points = [...pointsOf(shape)].filter((array) => array.length > 0);
+  const circle = smallestCircle(points);
+  if (!circle) return [];
+  const least = Math.min(...room);
+  if (circle.r <= least || holds({ ...circle, partId, isPortion: false, points }, circle.x, circle.y, room)) {
+    return [{ ...circle, partId, isPortion: false, points }];
+  }
+  return portions(points, least / 3).map((portion) => ({
+    ...smallestCircle([portion])!,
+    partId,
+    isPortion: true,
+    points: [portion],
+  }));
+}
+
+/** Points gathered by squares of a grid, with the sides between far corners filled in. */
+function portions(arrays: readonly Float64Array[], cellMm: number): Float64Array[] {
+  const cells = new Map<string, number[]>();
+  const put = (x: number, y: number): void => {
+    const key = `${Math.floor(x / cellMm)},${Math.floor(y / cellMm)}`;
+    const cell = cells.get(key);
+    if (cell) cell.push(x, y);
+    else cells.set(key, [x, y]);
+  };
+  for (const points of arrays) {
+    for (let i = 0; i < points.length; i += 2) {
+      const [x, y] = [points[i]!, points[i + 1]!];
+      put(x, y);
+      const [nextX, nextY] = [points[i + 2] ?? points[0]!, points[i + 3] ?? points[1]!];
+      const steps = Math.min(400, Math.ceil(Math.hypot(nextX - x, nextY - y) / cellMm));
+      for (let k = 1; k < steps; k++) put(x + ((nextX - x) * k) / steps, y + ((nextY - y) * k) / steps);
+    }
+  }
+  return [...cells.values()].map((cell) => Float64Array.from(cell));
+}
+
+const HAIR_MM = 0.02;
+
+function holds({ points, x: ux, y: uy, r }: Unit, x: number, y: number, [a, b]: readonly [number, number]): boolean {
+  if (a === b) {
+    const apart = Math.hypot(ux - x, uy - y);
+    if (apart + r <= a + HAIR_MM) return true;
+    if (apart - r > a) return false;
+  }
+  return points.every((array) => {
+    for (let i = 0; i < array.length; i += 2) {
+      if (insideEllipseMm(array[i]! - x, array[i + 1]! - y, a, b) < -HAIR_MM) return false;
+    }
+    return true;
+  });
+}
+
+/** More units than this are paired only with those that lie near. */
+const MOST_PAIRED = 120;
+
+/** In the space squeezed to a circle: the middle of every unit, and for every pair the two places where both just fit. */
+function candidateMiddles(units: readonly Unit[], [a, b]: readonly [number, number]): [number, number][] {
+  const squeeze = a / b;
+  const disks = units.map((unit) => ({ x: unit.x, y: unit.y * squeeze, reach: Math.max(0, a - unit.r * Math.max(1, squeeze)) }));
+  const found: [number, number][] = disks.map(({ x, y }) => [x, y / squeeze]);
+  const step = Math.max(1, Math.ceil(units.length / MOST_PAIRED));
+  for (let i = 0; i < disks.length; i += step) {
+    for (let j = 0; j < i; j += step) {
+      const [p, q] = [disks[i]!, disks[j]!];
+      const [dx, dy] = [q.x - p.x, q.y - p.y];
+      const apart = Math.hypot(dx, dy);
+      if (apart < 1e-6 || apart > p.reach + q.reach) continue;
+      const along = (apart ** 2 + p.reach ** 2 - q.reach ** 2) / (2 * apart);
+      const aside = p.reach ** 2 - along ** 2;
+      found.push([(p.x + q.x) / 2, (p.y + q.y) / 2 / squeeze]);
+      if (aside < 0) continue;
+      const h = Math.sqrt(aside);
+      for (const side of [1, -1]) {
+        const x = p.x + (along * dx - side * h * dy) / apart;
+        const y = p.y + (along * dy + side * h * dx) / apart;
+        found.push([x, y / squeeze]);
+      }
+    }
+  }
+  return found;
+}
+
+/** Trials of the exact search before the greedy answer is taken. */
+const MOST_TRIALS = 40_000;
+
+/** The fewest rows that together cover every column: greedy first, then an exact search for fewer, as far as its trials go. */
+function fewestCovering(covers: readonly (readonly boolean[])[], count: number): number[] | null {
+  const greedy = greedyCovering(covers, count);
+  if (!greedy) return null;
+  let trials = 0;
+  const search = (left: readonly number[], room: number): number[] | null => {
+    if (left.length === 0) return [];
+    if (room === 0 || ++trials > MOST_TRIALS) return null;
+    // The column with the fewest rows leaves the fewest ways to go on.
+    const rowsOf = (column: number): number[] => covers.flatMap((row, r) => (row[column] ? [r] : []));
+    const rows = left.map(rowsOf).reduce((best, next) => (next.length < best.length ? next : best));
+    const byGain = rows
+      .map((row) => ({ row, rest: left.filter((column) => !covers[row]![column]) }))
+      .sort((p, q) => p.rest.length - q.rest.length);
+    for (const { row, rest } of byGain) {
+      const more = search(rest, room - 1);
+      if (more) return [row, ...more];
+      if (trials > MOST_TRIALS) return null;
+    }
+    return null;
+  };
+  const all = Array.from({ length: count }, (_, i) => i);
+  for (let wanted = 1; wanted < greedy.length; wanted++) {
+    const found = search(all, wanted);
+    if (found) return found;
+    if (trials > MOST_TRIALS) break;
+  }
+  return greedy;
+}
+
+function greedyCovering(covers: readonly (readonly boolean[])[], count: number): number[] | null {
+  const left = new Set(Array.from({ length: count }, (_, i) => i));
+  const chosen: number[] = [];
+  while (left.size > 0) {
+    let [best, gain] = [-1, 0];
+    covers.forEach((row, r) => {
+      let sum = 0;
+      for (const column of left) if (row[column]) sum++;
+      if (sum > gain) [best, gain] = [r, sum];
+    });
+    if (best < 0) return null;
+    chosen.push(best);
+    for (const column of left) if (covers[best]![column]) left.delete(column);
+  }
+  // Taken one by one: two that are each needless beside the other must not both go.
+  return chosen.reduce((kept, row) => {
+    const others = kept.filter((other) => other !== row);
+    const isNeedless = covers[row]!.every((_, column) => others.some((other) => covers[other]![column]));
+    return isNeedless ? others : kept;
+  }, chosen);
+}
+
+/** The units that no other position holds: these say where the position must lie. */
+function ownUnits(
+  units: readonly Unit[],
+  middles: readonly (readonly [number, number])[],
+  k: number,
+  room: readonly [number, number],
+): Unit[] {
+  return units.filter((unit) => middles.every(([x, y], j) => (j === k) === holds(unit, x, y, room)));
+}
+
+/** A position moved to the middle of what only it holds, where it then still holds it. */
+function centredOn(middle: readonly [number, number], own: readonly Unit[], room: readonly [number, number]): [number, number] {
+  const circle = smallestCircle(own.flatMap((unit) => unit.points));
+  const isBetter = circle && own.every((unit) => holds(unit, circle.x, circle.y, room));
+  const [x, y] = isBetter ? [circle.x, circle.y] : middle;
+  return [Math.round(x * 10) / 10, Math.round(y * 10) / 10];
+}
+
+/** What is worked in each position: every part in the first that holds it, or in portions. */
+export function worksOf(plan: Plan, hoop: Hoop, middles: readonly (readonly [number, number])[]): HoopPosition[] {
+  const room = innerHalvesMm(hoop);
+  const works = middles.map(([x, y]) => ({ x, y, whole: [] as string[], portions: [] as string[] }));
+  for (const { placed } of plan.parts) {
+    const units = unitsOf(placed, room);
+    const whole = works.find(({ x, y }) => units.length > 0 && units.every((unit) => holds(unit, x, y, room)));
+    if (whole) whole.whole.push(placed.partId);
+    else {
+      for (const work of works) {
+        if (units.some((unit) => holds(unit, work.x, work.y, room))) work.portions.push(placed.partId);
+      }
+    }
+  }
+  return works;
+}
+
+/** A raised part on which a later position lays the ring. */
+export interface Crushed {
+  readonly partId: string;
+  /** Positions by their number, from 1. */
+  readonly workedIn: number;
+  readonly crushedBy: number;
+}
+
+/** Raised work that would lie under the ring of a position that comes after it. */
+export function crushedParts(plan: Plan, hoop: Hoop, middles: readonly (readonly [number, number])[]): Crushed[] {
+  if (middles.length < 2) return [];
+  const works = worksOf(plan, hoop, middles);
+  return plan.parts.filter(isRaised).flatMap(({ placed }): Crushed[] => {
+    const workedIn = works.findIndex((work) => [...work.whole, ...work.portions].includes(placed.partId));
+    const crushedBy = middles.findIndex((middle, k) => workedIn >= 0 && k > workedIn && isUnderRing(placed, hoop, middle));
+    return crushedBy < 0 ? [] : [{ partId: placed.partId, workedIn: workedIn + 1, crushedBy: crushedBy + 1 }];
+  });
+}
+
+function isUnderRing({ shape }: PlacedShape, hoop: Hoop, [x, y]: readonly [number, number]): boolean {
+  const [innerA, innerB] = innerHalvesMm(hoop);
+  const [outerA, outerB] = outerHalvesMm(hoop);
+  for (const points of pointsOf(shape)) {
+    for (let i = 0; i < points.length; i += 2) {
+      const [px, py] = [points[i]! - x, points[i + 1]! - y];
+      if (insideEllipseMm(px, py, innerA, innerB) < 0 && insideEllipseMm(px, py, outerA, outerB) > 0) return true;
+    }
+  }
+  return false;
+}
+
+/** Up to so many positions every order is tried. */
+const MOST_ORDERED = 7;
+
+/**
+ * Positions in the order that crushes least raised work, and among those the one that moves the hoop least, beginning at the top left.
+ */
+export function orderPositions(
+  plan: Plan,
+  hoop: Hoop,
+  middles: readonly (readonly [number, number])[],
+): [number, number][] {
+  const reading = [...middles].sort((p, q) => p[1] - q[1] || p[0] - q[0]);
+  const cost = (order: readonly (readonly [number, number])[]): number => {
+    const way = order.reduce((sum, [x, y], k) => sum + (k ? Math.hypot(x - order[k - 1]![0], y - order[k - 1]![1]) : 0), 0);
+    return crushedParts(plan, hoop, order).length * 1e6 + way;
+  };
+  let best: readonly (readonly [number, number])[] = reading;
+  if (reading.length > 1 && reading.length <= MOST_ORDERED) {
+    let least = cost(best);
+    for (const order of permutations(reading)) {
+      const tried = cost(order);
+      if (tried < least - 1e-6) [best, least] = [order, tried];
+    }
+  }
+  return best.map(([x, y]) => [x, y]);
+}
+
+function* permutations<T>(items: readonly T[]): Generator<T[]> {
+  if (items.length < 2) {
+    yield [...items];
+    return;
+  }
+  for (let i = 0; i < items.length; i++) {
+    for (const rest of permutations([...items.slice(0, i), ...items.slice(i + 1)])) yield [items[i]!, ...rest];
+  }
+}

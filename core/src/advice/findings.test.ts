@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { readSvg } from '../drawing/index.ts';
-import { acceptFinding, applyEdit, pieceSchema, plainHoop, plainPass, setPasses, type Edit, type Piece } from '../piece/index.ts';
+import {
+  acceptFinding,
+  applyEdit,
+  pieceSchema,
+  plainHoop,
+  plainPass,
+  setPasses,
+  type Edit,
+  type Piece,
+} from '../piece/index.ts';
 import {
   figuresKey,
   isAccepted,

@@ -100,7 +100,6 @@ export function settleInHoop(piece: Piece, circle: Circle): Piece {
   const own = HOOP_SIZES_MM.find((nominalMm) => room(nominalMm) >= circle.r);
   const isTiny = circle.r < room(HOOP_SIZES_MM[0]) / 2;
   const hoop = plainHoop(own ?? USUAL_HOOP_MM, AIR_MM.usual);
-  const placement =
-    own !== undefined && !isTiny ? centred(piece.placement, circle, 1) : fitToHoop(piece, hoop);
+  const placement = own !== undefined && !isTiny ? centred(piece.placement, circle, 1) : fitToHoop(piece, hoop);
   return { ...piece, hoop, placement };
 }

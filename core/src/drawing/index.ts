@@ -15,3 +15,29 @@ export {
   type PlacedShape,
 } from './placedShapes.ts';
 export { readSvg } from './readSvg.ts';
+export {
+  checkPictureSize,
+  isConvex,
+  MOST_PIXELS,
+  readPicture,
+  shrunk,
+  WHOLE,
+  type Corner,
+  type Corners,
+  type PictureOptions,
+  type Progress,
+  type Raster,
+} from './pictures/index.ts';
+export {
+  addParts,
+  freeId,
+  HELPERS,
+  layOutLetters,
+  leastHeightMm,
+  lineFont,
+  outlineFont,
+  type Helper,
+  type HelperPart,
+  type LetterFont,
+  type LetterLayout,
+} from './helpers/index.ts';

@@ -98,7 +98,8 @@ export const MARKS: readonly Mark[] = [
     traced: false,
     comesOutBy: 'warm-water',
     comesOut: 'in warm water, long enough',
-    beware: 'tack it in the middle and all round; not for felt, silk or papers that can’t be wet; the ink must be water-safe',
+    beware:
+      'tack it in the middle and all round; not for felt, silk or papers that can’t be wet; the ink must be water-safe',
     isLaidOn: true,
   },
   {
@@ -122,7 +123,8 @@ export const MARKS: readonly Mark[] = [
     mirrored: true,
     comesOutBy: 'nothing',
     comesOut: 'not at all: cover it with stitches',
-    beware: 'drawn on paper and ironed over face down, so the pattern is mirrored. A hot iron burns: follow the maker’s sheet',
+    beware:
+      'drawn on paper and ironed over face down, so the pattern is mirrored. A hot iron burns: follow the maker’s sheet',
   },
   {
     ...BASE,

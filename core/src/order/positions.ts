@@ -107,7 +107,11 @@ const MOST_PAIRED = 120;
 /** In the space squeezed to a circle: the middle of every unit, and for every pair the two places where both just fit. */
 function candidateMiddles(units: readonly Unit[], [a, b]: readonly [number, number]): [number, number][] {
   const squeeze = a / b;
-  const disks = units.map((unit) => ({ x: unit.x, y: unit.y * squeeze, reach: Math.max(0, a - unit.r * Math.max(1, squeeze)) }));
+  const disks = units.map((unit) => ({
+    x: unit.x,
+    y: unit.y * squeeze,
+    reach: Math.max(0, a - unit.r * Math.max(1, squeeze)),
+  }));
   const found: [number, number][] = disks.map(({ x, y }) => [x, y / squeeze]);
   const step = Math.max(1, Math.ceil(units.length / MOST_PAIRED));
   for (let i = 0; i < disks.length; i += step) {
@@ -197,7 +201,11 @@ function ownUnits(
 }
 
 /** A position moved to the middle of what only it holds, where it then still holds it. */
-function centredOn(middle: readonly [number, number], own: readonly Unit[], room: readonly [number, number]): [number, number] {
+function centredOn(
+  middle: readonly [number, number],
+  own: readonly Unit[],
+  room: readonly [number, number],
+): [number, number] {
   const circle = smallestCircle(own.flatMap((unit) => unit.points));
   const isBetter = circle && own.every((unit) => holds(unit, circle.x, circle.y, room));
   const [x, y] = isBetter ? [circle.x, circle.y] : middle;
@@ -235,7 +243,9 @@ export function crushedParts(plan: Plan, hoop: Hoop, middles: readonly (readonly
   const works = worksOf(plan, hoop, middles);
   return plan.parts.filter(isRaised).flatMap(({ placed }): Crushed[] => {
     const workedIn = works.findIndex((work) => [...work.whole, ...work.portions].includes(placed.partId));
-    const crushedBy = middles.findIndex((middle, k) => workedIn >= 0 && k > workedIn && isUnderRing(placed, hoop, middle));
+    const crushedBy = middles.findIndex(
+      (middle, k) => workedIn >= 0 && k > workedIn && isUnderRing(placed, hoop, middle),
+    );
     return crushedBy < 0 ? [] : [{ partId: placed.partId, workedIn: workedIn + 1, crushedBy: crushedBy + 1 }];
   });
 }
@@ -265,7 +275,10 @@ export function orderPositions(
 ): [number, number][] {
   const reading = [...middles].sort((p, q) => p[1] - q[1] || p[0] - q[0]);
   const cost = (order: readonly (readonly [number, number])[]): number => {
-    const way = order.reduce((sum, [x, y], k) => sum + (k ? Math.hypot(x - order[k - 1]![0], y - order[k - 1]![1]) : 0), 0);
+    const way = order.reduce(
+      (sum, [x, y], k) => sum + (k ? Math.hypot(x - order[k - 1]![0], y - order[k - 1]![1]) : 0),
+      0,
+    );
     return crushedParts(plan, hoop, order).length * 1e6 + way;
   };
   let best: readonly (readonly [number, number])[] = reading;

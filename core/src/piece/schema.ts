@@ -195,9 +195,7 @@ export const pieceSchema = z
         airMm: z.number().min(0).max(100),
         bound: z.boolean(),
         /** What a circle drawn on the mounted cloth measures, up and down and across; null: not measured. */
-        warp: z
-          .strictObject({ drawnMm: z.number().min(10).max(600), uprightMm: warpMm, acrossMm: warpMm })
-          .nullable(),
+        warp: z.strictObject({ drawnMm: z.number().min(10).max(600), uprightMm: warpMm, acrossMm: warpMm }).nullable(),
       })
       .nullable(),
     /** The middles of the hoop on the cloth, in the order in which it is moved, mm; empty: one, in the middle. */
@@ -261,9 +259,7 @@ export type PieceUse = Piece['use'];
 export type Placement = Piece['placement'];
 
 /** A part as it is first drawn: nothing chosen of it yet. */
-export function newPart(
-  part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colour'> & Partial<Part>,
-): Part {
+export function newPart(part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colour'> & Partial<Part>): Part {
   return {
     fillRule: 'nonzero',
     opaque: part.kind === 'area',

@@ -1,0 +1,78 @@
+import svgpath from 'svgpath';
+import { inverse } from '../../geometry/index.ts';
+import { editOf, MAX_PARTS, newPart, type Edit, type Part, type Piece } from '../../piece/index.ts';
+import { placementMatrix } from '../placedShapes.ts';
+import type { HelperPart } from './helper.ts';
+
+const DECIMALS = 4;
+
+/** A text as an id: small letters, digits and dashes, and not among those taken. */
+export function freeId(wanted: string, taken: ReadonlySet<string>): string {
+  const base =
+    wanted
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 80) || 'part';
+  let id = base;
+  for (let k = 2; taken.has(id); k++) id = `${base}-${k}`;
+  return id;
+}
+
+/**
+ * Lays drawn parts in front of everything, in a colour of the palette; the first part of an empty drawing gets a new colour.
+ * @param at the middle of what is drawn, on the cloth, mm
+ * @returns null where nothing would be added
+ */
+export function addParts(
+  piece: Piece,
+  drawn: readonly HelperPart[],
+  at: readonly [x: number, y: number],
+  label: string,
+  colour: string | null = null,
+): Edit | null {
+  const room = MAX_PARTS - piece.drawing.parts.length;
+  if (drawn.length === 0 || room <= 0) return null;
+  const taken = new Set(piece.drawing.parts.map(({ id }) => id));
+  const groups = new Set(piece.drawing.parts.flatMap(({ group }) => (group === null ? [] : [group])));
+  const groupOf = new Map<string, string>();
+  const toDrawing = inverse(placementMatrix(piece.placement));
+  const laid = (path: string): string =>
+    svgpath(path)
+      .abs()
+      .translate(...at)
+      .matrix([...toDrawing])
+      .round(DECIMALS)
+      .toString();
+  const palette = piece.palette.length > 0 ? piece.palette : [{ id: 'c1', hex: '#7a2f3d', shade: null }];
+  const known = palette.find(({ id }) => id === colour) ?? palette[0]!;
+  const parts = drawn.slice(0, room).map((part): Part => {
+    const id = freeId(part.name, taken);
+    taken.add(id);
+    let group: string | null = null;
+    if (part.alike !== undefined) {
+      group = groupOf.get(part.alike) ?? freeId(part.alike, groups);
+      groupOf.set(part.alike, group);
+      groups.add(group);
+    }
+    return newPart({
+      id,
+      name: part.name,
+      kind: part.kind,
+      path: laid(part.path),
+      colour: known.id,
+      fillRule: 'evenodd',
+      opaque: part.kind === 'area',
+      strokeMm: part.kind === 'area' ? null : (part.strokeMm ?? 0.6) / piece.placement.scale,
+      group,
+      vein: part.vein === undefined ? null : laid(part.vein),
+    });
+  });
+  return editOf(piece, label, [
+    [['palette'], palette],
+    [
+      ['drawing', 'parts'],
+      [...piece.drawing.parts, ...parts],
+    ],
+  ]);
+}

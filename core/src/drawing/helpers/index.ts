@@ -1,0 +1,11 @@
+export { addParts, freeId } from './addParts.ts';
+export type { Helper, HelperParam, HelperPart } from './helper.ts';
+export { HELPERS } from './helpers.ts';
+export {
+  layOutLetters,
+  leastHeightMm,
+  lineFont,
+  outlineFont,
+  type LetterFont,
+  type LetterLayout,
+} from './lettering.ts';

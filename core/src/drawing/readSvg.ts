@@ -1,4 +1,4 @@
-import { failure, type Outcome } from '../measure/index.ts';
+import { failure, success, type Outcome } from '../measure/index.ts';
 import { checkPiece, emptyPiece, MAX_PARTS, type Piece } from '../piece/index.ts';
 import { centred } from './fit.ts';
 import { groupLikeParts } from './likeParts.ts';
@@ -9,7 +9,7 @@ import { viewBoxTransform } from './svg/transforms.ts';
 import { DrawingFault, readViewBox, SvgWalker, type Told } from './svg/walk.ts';
 import { readXmlTree, type SvgElement } from './svg/xmlTree.ts';
 import { partsOf } from './svgParts.ts';
-import type { Matrix } from '../geometry/index.ts';
+import { IDENTITY, type Matrix } from '../geometry/index.ts';
 
 const TELL: Readonly<Record<string, (n: number) => string>> = {
   text: (n) => `${plural(n, 'text was', 'texts were')} left out: turn lettering into paths before saving the drawing.`,
@@ -34,6 +34,8 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
   if (!tree.ok) return tree;
   try {
     const { matrix, unitMm, viewport } = rootFrame(tree.value);
+    const restored = restoredPiece(tree.value, viewport, id);
+    if (restored) return success(restored);
     const walker = new SvgWalker(tree.value);
     walker.walk(matrix, viewport);
     const { parts, palette } = partsOf(walker.shapes);
@@ -72,6 +74,36 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
 function inTheMiddle(piece: Piece): Piece {
   const circle = designCircle(piece);
   return circle ? { ...piece, placement: centred(piece.placement, circle, 1) } : piece;
+}
+
+/**
+ * The piece that a file was written from, with its shapes as they are drawn now; null where the file kept none that makes sense: then
+ * only its shapes are read. In such a file a user unit is a millimetre of the drawing.
+ */
+function restoredPiece(root: SvgElement, viewport: Viewport, id: string): Piece | null {
+  const piece = keptPiece(root.attributes['data-junctura']);
+  if (!piece) return null;
+  const walker = new SvgWalker(root);
+  walker.walk(IDENTITY, viewport);
+  const { parts, palette } = partsOf(walker.shapes, piece.palette);
+  const checked = checkPiece({ ...piece, id, palette, drawing: { ...piece.drawing, parts } });
+  return checked.ok && parts.length > 0 ? checked.value : null;
+}
+
+/** Checked only as far as it is used here; the rest is checked with the whole piece. */
+function keptPiece(text: string | undefined): Piece | null {
+  if (text === undefined) return null;
+  try {
+    const { piece } = JSON.parse(text) as { piece?: Piece };
+    const isColour = (colour: unknown): boolean => {
+      const { id, hex } = (colour ?? {}) as Record<string, unknown>;
+      return typeof id === 'string' && typeof hex === 'string';
+    };
+    const isWhole = Array.isArray(piece?.palette) && piece.palette.every(isColour) && typeof piece.drawing === 'object';
+    return isWhole ? piece : null;
+  } catch {
+    return null;
+  }
 }
 
 /** How user units become millimetres: by the physical size of the drawing where it has one, else 96 to the inch. */

@@ -20,14 +20,25 @@ const LEAST_AREA_MM2 = 1e-3;
 const LEAST_LENGTH_MM = 1e-3;
 
 /** Makes parts of drawn shapes: a fill becomes an area, a stroke a line (or spots where it has no length). */
-export function partsOf(shapes: readonly DrawnShape[]): { parts: Part[]; palette: PaletteColour[] } {
+export function partsOf(
+  shapes: readonly DrawnShape[],
+  keptPalette: readonly PaletteColour[] | null = null,
+): { parts: Part[]; palette: PaletteColour[] } {
+  const known = keptPalette ?? [];
   const parts: Part[] = [];
-  const palette = new Map<string, PaletteColour>();
+  const palette = new Map<string, PaletteColour>(known.map((colour) => [colour.hex, colour]));
+  const colourIds = new Set(known.map(({ id }) => id));
+  const nextColour = (): string => {
+    let n = palette.size + 1;
+    while (colourIds.has(`c${n}`)) n++;
+    colourIds.add(`c${n}`);
+    return `c${n}`;
+  };
   const ids = new Set<string>();
   const colourOf = (hex: string): string => {
-    const known = palette.get(hex) ?? { id: `c${palette.size + 1}`, hex, shade: null };
-    palette.set(hex, known);
-    return known.id;
+    const colour = palette.get(hex) ?? { id: nextColour(), hex, shade: null };
+    palette.set(hex, colour);
+    return colour.id;
   };
   const uniqueId = (wanted: string): string => {
     let id = wanted;
@@ -47,6 +58,11 @@ export function partsOf(shapes: readonly DrawnShape[]): { parts: Part[]; palette
       path,
       colour: colourOf(hex),
     });
+    const kept = keptPalette ? keptOf(shape) : null;
+    if (kept) {
+      parts.push({ ...part, ...kept, id: part.id, kind, path });
+      return;
+    }
     parts.push({
       ...part,
       fillRule: shape.fillRule,
@@ -66,7 +82,19 @@ export function partsOf(shapes: readonly DrawnShape[]): { parts: Part[]; palette
     const spots = spotPath(runs);
     if (spots && shape.roundCaps) add(shape, 'spot', spots, shape.stroke.hex, false);
   }
-  return { parts, palette: [...palette.values()] };
+  const added = [...palette.values()].filter((colour) => !known.includes(colour));
+  return { parts, palette: [...known, ...added] };
+}
+
+/** What the file keeps of a part besides its shape. Whether it makes sense is checked with the whole piece. */
+function keptOf({ kept }: DrawnShape): Partial<Part> | null {
+  if (kept === null) return null;
+  try {
+    const value: unknown = JSON.parse(kept);
+    return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Partial<Part>) : null;
+  } catch {
+    return null;
+  }
 }
 
 function areaPath(shape: DrawnShape, runs: readonly FlatRun[], clip: Region | null): string | null {

@@ -64,6 +64,20 @@ export function offset(region: Region, distanceMm: number): Region {
   return toRegion(grown);
 }
 
+/** What a pen of a width draws along a line, with round ends and corners. */
+export function offsetLine({ points, closed }: Polyline, distanceMm: number): Region {
+  const end = closed ? EndType.Joined : EndType.Round;
+  const grown = Clipper.inflatePaths(
+    [toPath(points)],
+    distanceMm * PER_MM,
+    JoinType.Round,
+    end,
+    2,
+    ARC_TOLERANCE_MM * PER_MM,
+  );
+  return toRegion(grown);
+}
+
 /** The pieces of lines that lie outside a region. A closed line that is not cut stays closed. */
 export function subtractFromLines(lines: readonly Polyline[], region: Region): Polyline[] {
   return lines.flatMap((line) => cutLine(line, region));

@@ -1,5 +1,14 @@
 export { lengthsOf, placeOn, reversedLine, wayRound } from './alongPolyline.ts';
-export { intersect, offset, splitByLine, subtract, subtractFromLines, unite, type FillRuleName } from './clip.ts';
+export {
+  intersect,
+  offset,
+  offsetLine,
+  splitByLine,
+  subtract,
+  subtractFromLines,
+  unite,
+  type FillRuleName,
+} from './clip.ts';
 export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';
 export { fieldRows } from './fieldRows.ts';
@@ -27,7 +36,7 @@ export {
 } from './shapes.ts';
 export { pathData } from './pathData.ts';
 export { NearestPoints } from './nearestPoints.ts';
-export { simplifyRegion, WOBBLE_MM } from './simplify.ts';
+export { simplifyLine, simplifyRegion, WOBBLE_MM } from './simplify.ts';
 export { convexHull, smallestCircle, type Circle } from './smallestCircle.ts';
 export {
   CHORD_TOLERANCE_MM,

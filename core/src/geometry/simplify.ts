@@ -1,5 +1,5 @@
 import { unite } from './clip.ts';
-import type { Region, Ring } from './shapes.ts';
+import type { Polyline, Region, Ring } from './shapes.ts';
 
 /** Wobble of an outline below this is not worth a stitch of its own, mm. */
 export const WOBBLE_MM = 0.03;
@@ -9,22 +9,33 @@ export function simplifyRing(ring: Ring, toleranceMm: number): Ring {
   const count = ring.length / 2;
   if (count <= 4) return ring;
   const far = farthestFromStart(ring);
+  return kept(ring, [0, far, count], toleranceMm, 6) ?? ring;
+}
+
+/** The same for a line, whose ends stay where they are. */
+export function simplifyLine(line: Polyline, toleranceMm: number): Polyline {
+  if (line.closed) return { points: simplifyRing(line.points, toleranceMm), closed: true };
+  const count = line.points.length / 2;
+  if (count <= 2) return line;
+  return { points: kept(line.points, [0, count - 1], toleranceMm, 4) ?? line.points, closed: false };
+}
+
+/** The corners to keep between some that stay; null where fewer would be left than wanted. The place after the last is the first. */
+function kept(points: Ring, stay: readonly number[], toleranceMm: number, least: number): Ring | null {
+  const count = points.length / 2;
   const keep = new Uint8Array(count + 1);
-  keep[0] = keep[far] = keep[count] = 1;
-  const stack: [number, number][] = [
-    [0, far],
-    [far, count],
-  ];
+  for (const i of stay) keep[i] = 1;
+  const stack = stay.slice(1).map((to, i): [number, number] => [stay[i]!, to]);
   for (let range = stack.pop(); range; range = stack.pop()) {
     const [from, to] = range;
-    const [worst, distance] = farthestFromChord(ring, from, to);
+    const [worst, distance] = farthestFromChord(points, from, to);
     if (distance <= toleranceMm) continue;
     keep[worst] = 1;
     stack.push([from, worst], [worst, to]);
   }
   const out: number[] = [];
-  for (let i = 0; i < count; i++) if (keep[i]) out.push(ring[2 * i]!, ring[2 * i + 1]!);
-  return out.length >= 6 ? Float64Array.from(out) : ring;
+  for (let i = 0; i < count; i++) if (keep[i]) out.push(points[2 * i]!, points[2 * i + 1]!);
+  return out.length >= least ? Float64Array.from(out) : null;
 }
 
 /** Rings of more corners than this are thinned first: no hand follows them. */

@@ -22,6 +22,8 @@ export interface DrawnShape {
   readonly roundCaps: boolean;
   readonly fillRule: 'nonzero' | 'evenodd';
   readonly clips: readonly ClipShape[];
+  /** What Junctura wrote beside it when it wrote the file. */
+  readonly kept: string | null;
 }
 
 /** Path data of a clip path's shapes in mm. */
@@ -179,6 +181,7 @@ export class SvgWalker {
       roundCaps: style['stroke-linecap'] !== 'butt',
       fillRule: style['fill-rule'] === 'evenodd' ? 'evenodd' : 'nonzero',
       clips,
+      kept: element.attributes['data-junctura'] ?? null,
     });
   }
 

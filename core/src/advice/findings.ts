@@ -1,12 +1,37 @@
 import { deltaE, labOf } from '../colour/index.ts';
-import { fitToHoop, type PlacedShape } from '../drawing/index.ts';
-import { AIR_MM, clothOf, leavesHole, markOf, strandChoices, threadKind } from '../materials/index.ts';
+import {
+  clearInHoopMm,
+  fitToHoop,
+  joinParts,
+  nudgeParts,
+  onTheGrain,
+  outlineToLine,
+  pointsOf,
+  positionsOf,
+  type PlacedShape,
+} from '../drawing/index.ts';
+import {
+  AIR_MM,
+  clothOf,
+  leavesHole,
+  markOf,
+  strandChoices,
+  threadKind,
+  WARP_LIMIT,
+  warpOf,
+} from '../materials/index.ts';
+import { crushedParts, fadedParts, findPositions, isRaised, orderPositions } from '../order/index.ts';
+import { tooClose } from './closeness.ts';
+import { rankWays, showsOn } from './ways.ts';
 import {
   groupMembers,
   plainPass,
   setGuides,
   setHoop,
+  setMark,
   setPasses,
+  setPositions,
+  setShown,
   type Edit,
   type Part,
   type Pass,
@@ -30,6 +55,14 @@ import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
 export type FindingId =
   | 'outside-hoop'
   | 'near-ring'
+  | 'grain'
+  | 'warp'
+  | 'crushed'
+  | 'line-too-close'
+  | "can't-trace"
+  | 'fades-first'
+  | 'heat-sets'
+  | 'water-spoils'
   | 'part-too-small'
   | 'line-not-covered'
   | 'span-too-long'
@@ -71,6 +104,8 @@ export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours): Findi
     ...hoopFindings(piece, plan),
     ...byPart,
     ...neighbourFindings(plan, neighbours),
+    ...closeFindings(plan),
+    ...transferFindings(piece, plan),
     ...colourFindings(piece, plan),
     ...notes,
   ];
@@ -99,14 +134,88 @@ function round(value: number): number {
   return Math.round(value * 100) / 100;
 }
 
-function hoopFindings(piece: Piece, { hoop, design }: Plan): Finding[] {
-  if (!hoop || !piece.hoop || !design.circle) return [];
-  const clearMm = round(hoop.clearMm);
-  if (clearMm < 0) return [{ id: 'outside-hoop', part: null, figures: { overMm: -clearMm, innerMm: hoop.innerMm } }];
-  if (clearMm < Math.min(AIR_MM.least, piece.hoop.airMm) - 0.05) {
-    return [{ id: 'near-ring', part: null, figures: { clearMm, wantedMm: Math.min(AIR_MM.least, piece.hoop.airMm) } }];
+function hoopFindings(piece: Piece, plan: Plan): Finding[] {
+  const { hoop, design } = plan;
+  const found: Finding[] = [];
+  const offDeg = round(Math.abs(((piece.placement.turnDeg + 45) % 90) - 45));
+  if (offDeg > THRESHOLDS.offGrainDeg.least && offDeg < THRESHOLDS.offGrainDeg.most) {
+    found.push({ id: 'grain', part: null, figures: { offDeg } });
   }
-  return [];
+  if (!hoop || !piece.hoop || !design.circle) return found;
+  if (piece.hoop.warp) {
+    const share = round(100 * warpOf(piece.hoop.warp));
+    const { uprightMm, acrossMm } = piece.hoop.warp;
+    if (Math.abs(share) > 100 * WARP_LIMIT)
+      found.push({ id: 'warp', part: null, figures: { share, uprightMm, acrossMm } });
+  }
+  for (const { partId, workedIn, crushedBy } of crushedParts(plan, piece.hoop, piece.positions)) {
+    found.push({ id: 'crushed', part: partId, figures: { workedIn, crushedBy } });
+  }
+  const clearMm = round(hoop.clearMm);
+  const wantedMm = Math.min(AIR_MM.least, piece.hoop.airMm);
+  if (clearMm < 0) {
+    found.unshift({ id: 'outside-hoop', part: null, figures: { overMm: -clearMm, innerMm: hoop.innerMm } });
+  } else if (clearMm < wantedMm - 0.05) {
+    found.unshift({ id: 'near-ring', part: null, figures: { clearMm, wantedMm } });
+  } else found.unshift(...raisedNearRing(piece, plan));
+  return found;
+}
+
+/** Raised work wants more air than flat work. */
+function raisedNearRing(piece: Piece, plan: Plan): Finding[] {
+  const raised = plan.parts.filter(isRaised);
+  const clearMm = round(
+    clearInHoopMm(
+      raised.flatMap(({ placed }) => [...pointsOf(placed.shape)]),
+      piece.hoop!,
+      positionsOf(piece),
+    ),
+  );
+  const wantedMm = Math.min(AIR_MM.raised, piece.hoop!.airMm + AIR_MM.raised - AIR_MM.usual);
+  if (raised.length === 0 || clearMm >= wantedMm - 0.05) return [];
+  return [{ id: 'near-ring', part: null, figures: { clearMm, wantedMm, raised: 1 } }];
+}
+
+/** Lines and edges that come nearer to each other than their thread is wide. */
+function closeFindings(plan: Plan): Finding[] {
+  return tooClose(plan).map(({ a, b, gap, laidMm }) => ({
+    id: 'line-too-close',
+    part: a.part.id,
+    figures: { other: b.part.name, otherId: b.part.id, gapMm: round(gap.mm), laidMm: round(laidMm) },
+  }));
+}
+
+/** What speaks against the way of marking that is chosen. */
+function transferFindings(piece: Piece, plan: Plan): Finding[] {
+  const mark = markOf(piece.mark)!;
+  const cloth = clothOf(piece.cloth.kind)!;
+  const found: Finding[] = [];
+  const worked = plan.parts.some(({ passes }) => passes.length > 0);
+  if (!worked) return [];
+  if (!showsOn(mark, cloth, piece.cloth.colour)) {
+    found.push({
+      id: "can't-trace",
+      part: null,
+      figures: { mark: mark.name, cloth: cloth.name, grams: cloth.weightGsm },
+    });
+  }
+  const fading = mark.staysDays === null ? undefined : fadedParts(piece, plan, mark.staysDays)[0];
+  if (fading) {
+    const day = round(fading.day);
+    found.push({
+      id: 'fades-first',
+      part: fading.partId,
+      figures: { mark: mark.name, day, staysDays: mark.staysDays! },
+    });
+  }
+  const wet = mark.comesOutBy === 'cold-water' || mark.comesOutBy === 'warm-water' || mark.comesOutBy === 'washing';
+  if (wet && cloth.wash === 'no') {
+    found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, cloth: cloth.name } });
+  }
+  if (mark.heatSets && cloth.wash === 'no' && cloth.iron !== 'no') {
+    found.push({ id: 'heat-sets', part: null, figures: { mark: mark.name, cloth: cloth.name } });
+  }
+  return found;
 }
 
 function partFindings(piece: Piece, planned: PlannedPart): Finding[] {
@@ -255,8 +364,30 @@ function colourFindings(piece: Piece, plan: Plan): Finding[] {
 export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[] {
   const planned = plan.parts.find(({ part }) => part.id === finding.part);
   const offers: [label: string, edit: Edit | null][] = [];
+  if (finding.id === 'grain') {
+    offers.push(['Turn it to the grain', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Turn to the grain')]);
+  }
+  if (finding.id === 'crushed' && piece.hoop) {
+    const better = orderPositions(plan, piece.hoop, piece.positions);
+    if (crushedParts(plan, piece.hoop, better).length < crushedParts(plan, piece.hoop, piece.positions).length) {
+      offers.push(['Move the hoop in another order', setPositions(piece, better, 'Order the hoop positions')]);
+    }
+  }
+  if (finding.id === 'outside-hoop' && piece.hoop) {
+    const found = findPositions(plan, piece.hoop);
+    if (found && found.length > 1) {
+      offers.push([`Work it in ${found.length} hoop positions`, setPositions(piece, found, 'Find hoop positions')]);
+    }
+  }
+  if (["can't-trace", 'fades-first', 'water-spoils', 'heat-sets'].includes(finding.id)) {
+    const [best] = rankWays(piece, plan);
+    if (best && best.mark.id !== piece.mark) {
+      offers.push([`Mark with: ${best.mark.name.toLowerCase()}`, setMark(piece, best.mark.id)]);
+    }
+  }
   if ((finding.id === 'outside-hoop' || finding.id === 'near-ring') && piece.hoop && plan.design.circle) {
-    const hoop = { ...piece.hoop, airMm: Math.max(piece.hoop.airMm, AIR_MM.usual) };
+    const wanted = finding.figures['raised'] ? AIR_MM.raised : AIR_MM.usual;
+    const hoop = { ...piece.hoop, airMm: Math.max(piece.hoop.airMm, wanted) };
     const placement = fitToHoop(piece, hoop);
     offers.push([`Fit it with ${hoop.airMm} mm of air`, setHoop(piece, hoop, placement, 'Fit to the hoop')]);
   }
@@ -280,6 +411,27 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
     }
     if (finding.id === 'line-not-covered') offers.push(['Add a strand', withStrands(1)]);
     if (finding.id === 'too-many-strands' || finding.id === 'part-too-small') {
+      offers.push(['Take a strand out', withStrands(-1)]);
+    }
+    if (finding.id === 'part-too-small' && planned.part.kind === 'area') {
+      offers.push(['Work its outline as a line', outlineToLine(piece, [planned.part.id])]);
+    }
+    if (finding.id === 'part-too-small' || finding.id === 'line-too-close') {
+      offers.push(['Leave it out', setShown(piece, [planned.part.id], false)]);
+    }
+    if (finding.id === 'line-too-close') {
+      const { otherId, gapMm, laidMm } = finding.figures;
+      const close = tooClose(plan).find(({ a, b }) => a.part.id === planned.part.id && b.part.id === otherId);
+      if (close) {
+        const apart = Number(laidMm) - Number(gapMm) + APART_MM;
+        const [dx, dy] = [close.gap.from[0] - close.gap.to[0], close.gap.from[1] - close.gap.to[1]];
+        const share = apart / Math.max(1e-6, Math.hypot(dx, dy));
+        offers.push([
+          `Move it ${Math.ceil(apart * 10) / 10} mm away`,
+          nudgeParts(piece, [planned.part.id], dx * share, dy * share),
+        ]);
+      }
+      offers.push(['Join the two', joinParts(piece, [String(otherId), planned.part.id])]);
       offers.push(['Take a strand out', withStrands(-1)]);
     }
     if (finding.id === 'cloth-shows') {
@@ -309,6 +461,9 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
   }
   return offers.flatMap(([label, edit]) => (edit ? [{ label, edit }] : []));
 }
+
+/** Moved apart, parts leave this much of the cloth to be seen, mm. */
+const APART_MM = 0.1;
 
 /** Turned by this much, stitches stand out from any neighbour that they lay like, degrees. */
 const STANDS_OUT_DEG = 50;

@@ -22,8 +22,55 @@ export const SENTENCES: Readonly<Record<FindingId, Sentence>> = {
   },
   'near-ring': {
     severity: 'warn',
-    text: ({ clearMm, wantedMm }) => `Only ${mm(clearMm)} between the design and the ring; ${mm(wantedMm)} is wanted.`,
+    text: ({ clearMm, wantedMm, raised }) =>
+      `Only ${mm(clearMm)} between ${raised ? 'raised work' : 'the design'} and the ring; ${mm(wantedMm)} is wanted.`,
     why: 'Close to the ring the needle is cramped and the ring leaves its mark.',
+  },
+  grain: {
+    severity: 'note',
+    text: ({ offDeg }) => `The design lies ${Number(offDeg).toFixed(1)}° off the grain of the cloth.`,
+    why: 'Uprights that lean a little look like a mistake, and cloth gives off the grain.',
+  },
+  warp: {
+    severity: 'warn',
+    text: ({ share, uprightMm, acrossMm }) =>
+      `The drawn circle measures ${mm(uprightMm)} up and down and ${mm(acrossMm)} across: ${Math.abs(Number(share)).toFixed(1)} % out of true.`,
+    why: 'Stitched so, the design springs back crooked. Loosen the cloth the long way, even it out, and tighten again.',
+  },
+  crushed: {
+    severity: 'warn',
+    text: ({ workedIn, crushedBy }) =>
+      `It is raised work of hoop position ${workedIn}, and the ring lies on it at position ${crushedBy}.`,
+    why: 'A ring crushes what stands up. Work it after the last position that touches it, or pad the ring.',
+  },
+  'line-too-close': {
+    severity: 'note',
+    text: ({ other, gapMm, laidMm }) =>
+      `It comes within ${mm(gapMm)} of “${other}”; the thread is ${mm(laidMm)} wide, so they merge.`,
+    why: 'No cloth shows between them. Move them apart, join them, take strands out, or leave one out.',
+  },
+  "can't-trace": {
+    severity: 'warn',
+    text: ({ mark, cloth, grams }) =>
+      `${mark}: the drawing does not show well enough on ${String(cloth).toLowerCase()} (${grams} g/m²) in this colour.`,
+    why: 'Lines that are not seen are guessed.',
+  },
+  'fades-first': {
+    severity: 'warn',
+    text: ({ mark, day, staysDays }) =>
+      `${mark}: it is reached about day ${Math.ceil(Number(day))}; the mark can be trusted for ${staysDays} days.`,
+    why: 'Draw only what the next sittings reach, or take a mark that stays.',
+  },
+  'heat-sets': {
+    severity: 'warn',
+    text: ({ mark, cloth }) =>
+      `${mark} must be rinsed out before ironing, and ${String(cloth).toLowerCase()} cannot be rinsed.`,
+    why: 'An iron sets the mark for good. Take another way, or leave the piece unpressed.',
+  },
+  'water-spoils': {
+    severity: 'warn',
+    text: ({ mark, cloth }) => `${mark} comes out in water, which ${String(cloth).toLowerCase()} does not take.`,
+    why: 'Water marks or shrinks such cloth. Take a way that needs none.',
   },
   'part-too-small': {
     severity: 'warn',

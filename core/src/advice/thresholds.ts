@@ -14,6 +14,8 @@ export const SPAN_LIMIT_MM: Readonly<Record<PieceUse, number>> = {
 export const WORN_USES: ReadonlySet<PieceUse> = new Set(['worn', 'washed', 'handled', 'patch']);
 
 export const THRESHOLDS = {
+  /** A design turned by less is on the grain, by more it was turned on purpose, degrees. */
+  offGrainDeg: { least: 0.4, most: 12 },
   /** Satin under this is better a line stitch, mm. */
   shortestSatinMm: 1.5,
   /** Satin looks its best up to this, whatever the use allows, mm. */

@@ -41,6 +41,6 @@ export {
   type LetterFont,
   type LetterLayout,
 } from './helpers/index.ts';
-export { cornersOf, cutPart, joinParts, lineToArea, outlineToLine, simplifyParts } from './partTools.ts';
+export { cornersOf, cutPart, joinParts, lineToArea, nudgeParts, outlineToLine, simplifyParts } from './partTools.ts';
 export { reimport, type Reimport } from './reimport.ts';
 export { writeSvg } from './writeSvg.ts';

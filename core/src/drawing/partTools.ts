@@ -1,3 +1,4 @@
+import svgpath from 'svgpath';
 import {
   flattenPath,
   mapPoints,
@@ -139,6 +140,31 @@ export function simplifyParts(piece: Piece, partIds: readonly string[], toleranc
   });
 }
 
+/** Moves parts on the cloth, mm. */
+export function nudgeParts(piece: Piece, partIds: readonly string[], dxMm: number, dyMm: number): Edit | null {
+  const back = inverse(placementMatrix({ ...piece.placement, xMm: 0, yMm: 0 }));
+  const [dx, dy] = mapPoints(back, Float64Array.of(dxMm, dyMm));
+  const moved = (path: string): string =>
+    svgpath(path)
+      .abs()
+      .translate(dx!, dy!)
+      .round(DECIMALS + 1)
+      .toString();
+  return eachPart(
+    piece,
+    partIds,
+    'Move a part',
+    (part) => ({
+      ...part,
+      path: moved(part.path),
+      guides: part.guides.map(moved),
+      borders: part.borders.map(moved),
+      vein: part.vein && moved(part.vein),
+    }),
+    'nudge',
+  );
+}
+
 /** How many corners and curves a part’s path has. */
 export function cornersOf(part: Part): number {
   return part.path.match(/[MLHVCQSTAmlhvcqsta]/g)?.length ?? 0;
@@ -149,9 +175,10 @@ function eachPart(
   partIds: readonly string[],
   label: string,
   change: (part: Part) => Part | null,
+  mergeKey: string | null = null,
 ): Edit | null {
   const parts = piece.drawing.parts.map((part) =>
     partIds.includes(part.id) && !part.locked ? (change(part) ?? part) : part,
   );
-  return editOf(piece, label, [[['drawing', 'parts'], parts]]);
+  return editOf(piece, label, [[['drawing', 'parts'], parts]], mergeKey);
 }

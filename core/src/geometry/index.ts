@@ -13,6 +13,7 @@ export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';
 export { fieldRows } from './fieldRows.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
+export { narrowestGap, type Gap } from './gap.ts';
 export { inscribedCircle } from './inscribedCircle.ts';
 export { earlierMeeting } from './meetingBoxes.ts';
 export { middleLine, type MiddleLine } from './middleLine.ts';

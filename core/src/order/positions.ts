@@ -37,10 +37,15 @@ interface Unit extends Circle {
  */
 export function findPositions(plan: Plan, hoop: Hoop): [number, number][] | null {
   const room = roomHalvesMm(hoop);
+  const { box } = plan.design;
+  if (!box) return [];
+  // No more positions than can be kept could reach so far.
+  const wanted = ((box.maxX - box.minX) / (2 * room[0])) * ((box.maxY - box.minY) / (2 * room[1]));
+  if (wanted > MOST_POSITIONS) return null;
   const units = plan.parts.flatMap((part) => unitsOf(part.placed, room));
   if (units.length === 0) return [];
   const candidates = candidateMiddles(units, room);
-  const covers = candidates.map(([x, y]) => units.map((unit) => holds(unit, x, y, room)));
+  const covers = candidates.map(([x, y]) => Uint8Array.from(units, (unit) => Number(holds(unit, x, y, room))));
   const chosen = fewestCovering(covers, units.length);
   if (!chosen || chosen.length > MOST_POSITIONS) return null;
   const middles = chosen.map((c) => candidates[c]!);
@@ -102,7 +107,7 @@ function holds({ points, x: ux, y: uy, r }: Unit, x: number, y: number, [a, b]: 
 }
 
 /** More units than this are paired only with those that lie near. */
-const MOST_PAIRED = 120;
+const MOST_PAIRED = 90;
 
 /** In the space squeezed to a circle: the middle of every unit, and for every pair the two places where both just fit. */
 function candidateMiddles(units: readonly Unit[], [a, b]: readonly [number, number]): [number, number][] {
@@ -135,57 +140,72 @@ function candidateMiddles(units: readonly Unit[], [a, b]: readonly [number, numb
   return found;
 }
 
-/** Trials of the exact search before the greedy answer is taken. */
-const MOST_TRIALS = 40_000;
+/** Ways to set the hoop that are looked at, the most telling first, and trials of the exact search before the greedy answer is taken. */
+const MOST_ROWS = 500;
+const MOST_TRIALS = 3000;
 
-/** The fewest rows that together cover every column: greedy first, then an exact search for fewer, as far as its trials go. */
-function fewestCovering(covers: readonly (readonly boolean[])[], count: number): number[] | null {
-  const greedy = greedyCovering(covers, count);
+/**
+ * The fewest rows that together cover every column: greedy first, then an exact search for fewer, as far as its trials go.
+ * @returns the numbers of the rows; null where some column is covered by none
+ */
+export function fewestCovering(covers: readonly Uint8Array[], count: number): number[] | null {
+  const gain = covers.map((row) => row.reduce((sum, value) => sum + value, 0));
+  const seen = new Set<string>();
+  const rows = covers
+    .map((_, r) => r)
+    .sort((p, q) => gain[q]! - gain[p]!)
+    .filter((r) => {
+      const key = covers[r]!.join('');
+      return !seen.has(key) && seen.add(key);
+    });
+  const greedy = greedyCovering(covers, rows, count);
   if (!greedy) return null;
+  const short = rows.slice(0, MOST_ROWS);
+  const rowsOf = Array.from({ length: count }, (_, column) => short.filter((r) => covers[r]![column]));
+  // Columns with the fewest rows first: they leave the fewest ways to go on.
+  const columns = rowsOf.map((_, column) => column).sort((p, q) => rowsOf[p]!.length - rowsOf[q]!.length);
+  const times = new Uint8Array(count);
   let trials = 0;
-  const search = (left: readonly number[], room: number): number[] | null => {
-    if (left.length === 0) return [];
+  const search = (room: number): number[] | null => {
+    const column = columns.find((each) => times[each] === 0);
+    if (column === undefined) return [];
     if (room === 0 || ++trials > MOST_TRIALS) return null;
-    // The column with the fewest rows leaves the fewest ways to go on.
-    const rowsOf = (column: number): number[] => covers.flatMap((row, r) => (row[column] ? [r] : []));
-    const rows = left.map(rowsOf).reduce((best, next) => (next.length < best.length ? next : best));
-    const byGain = rows
-      .map((row) => ({ row, rest: left.filter((column) => !covers[row]![column]) }))
-      .sort((p, q) => p.rest.length - q.rest.length);
-    for (const { row, rest } of byGain) {
-      const more = search(rest, room - 1);
+    for (const row of rowsOf[column]!) {
+      covers[row]!.forEach((value, i) => (times[i]! += value));
+      const more = search(room - 1);
+      covers[row]!.forEach((value, i) => (times[i]! -= value));
       if (more) return [row, ...more];
       if (trials > MOST_TRIALS) return null;
     }
     return null;
   };
-  const all = Array.from({ length: count }, (_, i) => i);
-  for (let wanted = 1; wanted < greedy.length; wanted++) {
-    const found = search(all, wanted);
+  for (let wanted = 1; wanted < greedy.length && trials <= MOST_TRIALS; wanted++) {
+    const found = search(wanted);
     if (found) return found;
-    if (trials > MOST_TRIALS) break;
   }
   return greedy;
 }
 
-function greedyCovering(covers: readonly (readonly boolean[])[], count: number): number[] | null {
-  const left = new Set(Array.from({ length: count }, (_, i) => i));
+function greedyCovering(covers: readonly Uint8Array[], rows: readonly number[], count: number): number[] | null {
+  const isCovered = new Uint8Array(count);
   const chosen: number[] = [];
-  while (left.size > 0) {
-    let [best, gain] = [-1, 0];
-    covers.forEach((row, r) => {
+  for (let left = count; left > 0;) {
+    let [best, most] = [-1, 0];
+    for (const r of rows) {
+      const row = covers[r]!;
       let sum = 0;
-      for (const column of left) if (row[column]) sum++;
-      if (sum > gain) [best, gain] = [r, sum];
-    });
+      for (let i = 0; i < count; i++) if (row[i] && !isCovered[i]) sum++;
+      if (sum > most) [best, most] = [r, sum];
+    }
     if (best < 0) return null;
     chosen.push(best);
-    for (const column of left) if (covers[best]![column]) left.delete(column);
+    covers[best]!.forEach((value, i) => value && (isCovered[i] = 1));
+    left -= most;
   }
   // Taken one by one: two that are each needless beside the other must not both go.
   return chosen.reduce((kept, row) => {
     const others = kept.filter((other) => other !== row);
-    const isNeedless = covers[row]!.every((_, column) => others.some((other) => covers[other]![column]));
+    const isNeedless = covers[row]!.every((value, column) => !value || others.some((other) => covers[other]![column]));
     return isNeedless ? others : kept;
   }, chosen);
 }

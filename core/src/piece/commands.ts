@@ -6,6 +6,7 @@ import {
   MOST_GUIDES,
   MOST_LAYERS,
   MOST_POINTS,
+  MOST_POSITIONS,
   MOST_SHADES,
   type Part,
   type Pass,
@@ -149,8 +150,32 @@ export function setGroup(piece: Piece, partIds: readonly string[], group: string
   return editParts(piece, group === null ? 'Take out of the group' : 'Make a group', partIds, { group });
 }
 
+/** Leaves parts out of the piece for now, or takes them in again. */
+export function setShown(piece: Piece, partIds: readonly string[], shown: boolean): Edit | null {
+  return editParts(piece, shown ? 'Show it again' : 'Leave it out', partIds, { shown });
+}
+
+/** Keeps parts from being picked in the hoop, cut, moved and removed; or frees them. */
+export function setLocked(piece: Piece, partIds: readonly string[], locked: boolean): Edit | null {
+  return editParts(piece, locked ? 'Lock it' : 'Unlock it', partIds, { locked });
+}
+
+/** Where the hoop is set, in working order. */
+export function setPositions(
+  piece: Piece,
+  positions: readonly (readonly [number, number])[],
+  label = 'Move a hoop position',
+): Edit | null {
+  const kept = positions.slice(0, MOST_POSITIONS).map(([x, y]) => [x, y]);
+  return editOf(piece, label, [[['positions'], kept]], 'positions');
+}
+
+export function setUnderlay(piece: Piece, underlay: Piece['drawing']['underlay'], label: string): Edit | null {
+  return editOf(piece, label, [[['drawing', 'underlay'], underlay]], 'underlay');
+}
+
 export function removeParts(piece: Piece, partIds: readonly string[]): Edit | null {
-  const parts = piece.drawing.parts.filter((part) => !partIds.includes(part.id));
+  const parts = piece.drawing.parts.filter((part) => part.locked || !partIds.includes(part.id));
   const label = partIds.length === 1 ? 'Remove a part' : `Remove ${partIds.length} parts`;
   return editOf(piece, label, [[['drawing', 'parts'], parts]]);
 }
@@ -163,6 +188,20 @@ export function movePart(piece: Piece, partId: string, towards: 'front' | 'back'
   if (from < 0 || to < 0 || to >= parts.length) return null;
   [parts[from], parts[to]] = [parts[to]!, parts[from]!];
   return editOf(piece, `Move towards the ${towards}`, [[['drawing', 'parts'], parts]]);
+}
+
+/** Puts a part at a place in the order from back to front. */
+export function placePart(piece: Piece, partId: string, index: number): Edit | null {
+  const moved = piece.drawing.parts.find((part) => part.id === partId);
+  if (!moved) return null;
+  const others = piece.drawing.parts.filter((part) => part !== moved);
+  const at = Math.min(others.length, Math.max(0, index));
+  return editOf(piece, 'Move in the order', [
+    [
+      ['drawing', 'parts'],
+      [...others.slice(0, at), moved, ...others.slice(at)],
+    ],
+  ]);
 }
 
 export function acceptFinding(piece: Piece, accepted: Piece['accepted'][number]): Edit | null {

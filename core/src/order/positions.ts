@@ -49,8 +49,9 @@ export function findPositions(plan: Plan, hoop: Hoop): [number, number][] | null
   const chosen = fewestCovering(covers, units.length);
   if (!chosen || chosen.length > MOST_POSITIONS) return null;
   const middles = chosen.map((c) => candidates[c]!);
-  const centred = middles.map((middle, k) => centredOn(middle, ownUnits(units, middles, k, room), room));
-  return orderPositions(plan, hoop, centred);
+  // One after the other: what two of them hold must not be let go by both.
+  middles.forEach((middle, k) => (middles[k] = centredOn(middle, ownUnits(units, middles, k, room), room)));
+  return orderPositions(plan, hoop, middles);
 }
 
 function unitsOf({ partId, shape }: PlacedShape, room: readonly [number, number]): Unit[] {
@@ -257,17 +258,45 @@ export interface Crushed {
   readonly crushedBy: number;
 }
 
+/** Of every raised part: the positions that hold some of it, and those whose ring lies on it. */
+interface RaisedPart {
+  readonly partId: string;
+  readonly heldBy: readonly number[];
+  readonly underRingOf: readonly number[];
+}
+
+function raisedParts(plan: Plan, hoop: Hoop, middles: readonly (readonly [number, number])[]): RaisedPart[] {
+  const works = worksOf(plan, hoop, middles);
+  const numbers = middles.map((_, k) => k);
+  return plan.parts.filter(isRaised).map(({ placed }) => {
+    const { partId } = placed;
+    const room = innerHalvesMm(hoop);
+    const units = unitsOf(placed, room);
+    const whole = numbers.filter((k) => units.length > 0 && units.every((unit) => holds(unit, ...middles[k]!, room)));
+    return {
+      partId,
+      heldBy: whole.length > 0 ? whole : numbers.filter((k) => works[k]!.portions.includes(partId)),
+      underRingOf: numbers.filter((k) => isUnderRing(placed, hoop, middles[k]!)),
+    };
+  });
+}
+
+/** A raised part is worked in the first position that holds it; every later ring on it crushes it. */
+function crushedIn(order: readonly number[], raised: readonly RaisedPart[]): Crushed[] {
+  return raised.flatMap(({ partId, heldBy, underRingOf }): Crushed[] => {
+    const workedIn = order.findIndex((k) => heldBy.includes(k));
+    const crushedBy = order.findIndex((k, at) => workedIn >= 0 && at > workedIn && underRingOf.includes(k));
+    return crushedBy < 0 ? [] : [{ partId, workedIn: workedIn + 1, crushedBy: crushedBy + 1 }];
+  });
+}
+
 /** Raised work that would lie under the ring of a position that comes after it. */
 export function crushedParts(plan: Plan, hoop: Hoop, middles: readonly (readonly [number, number])[]): Crushed[] {
   if (middles.length < 2) return [];
-  const works = worksOf(plan, hoop, middles);
-  return plan.parts.filter(isRaised).flatMap(({ placed }): Crushed[] => {
-    const workedIn = works.findIndex((work) => [...work.whole, ...work.portions].includes(placed.partId));
-    const crushedBy = middles.findIndex(
-      (middle, k) => workedIn >= 0 && k > workedIn && isUnderRing(placed, hoop, middle),
-    );
-    return crushedBy < 0 ? [] : [{ partId: placed.partId, workedIn: workedIn + 1, crushedBy: crushedBy + 1 }];
-  });
+  return crushedIn(
+    middles.map((_, k) => k),
+    raisedParts(plan, hoop, middles),
+  );
 }
 
 function isUnderRing({ shape }: PlacedShape, hoop: Hoop, [x, y]: readonly [number, number]): boolean {
@@ -283,7 +312,7 @@ function isUnderRing({ shape }: PlacedShape, hoop: Hoop, [x, y]: readonly [numbe
 }
 
 /** Up to so many positions every order is tried. */
-const MOST_ORDERED = 7;
+const MOST_ORDERED = 6;
 
 /**
  * Positions in the order that crushes least raised work, and among those the one that moves the hoop least, beginning at the top left.
@@ -294,22 +323,22 @@ export function orderPositions(
   middles: readonly (readonly [number, number])[],
 ): [number, number][] {
   const reading = [...middles].sort((p, q) => p[1] - q[1] || p[0] - q[0]);
-  const cost = (order: readonly (readonly [number, number])[]): number => {
-    const way = order.reduce(
-      (sum, [x, y], k) => sum + (k ? Math.hypot(x - order[k - 1]![0], y - order[k - 1]![1]) : 0),
-      0,
-    );
-    return crushedParts(plan, hoop, order).length * 1e6 + way;
+  const raised = raisedParts(plan, hoop, reading);
+  const cost = (order: readonly number[]): number => {
+    const apart = (p: number, q: number): number =>
+      Math.hypot(reading[p]![0] - reading[q]![0], reading[p]![1] - reading[q]![1]);
+    const way = order.reduce((sum, place, k) => sum + (k ? apart(place, order[k - 1]!) : 0), 0);
+    return crushedIn(order, raised).length * 1e6 + way;
   };
-  let best: readonly (readonly [number, number])[] = reading;
+  let best: readonly number[] = reading.map((_, k) => k);
   if (reading.length > 1 && reading.length <= MOST_ORDERED) {
     let least = cost(best);
-    for (const order of permutations(reading)) {
+    for (const order of permutations(best)) {
       const tried = cost(order);
       if (tried < least - 1e-6) [best, least] = [order, tried];
     }
   }
-  return best.map(([x, y]) => [x, y]);
+  return best.map((k) => [reading[k]![0], reading[k]![1]]);
 }
 
 function* permutations<T>(items: readonly T[]): Generator<T[]> {

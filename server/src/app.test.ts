@@ -28,6 +28,12 @@ describe('the server', () => {
     },
   );
 
+  it('has a printer that says it is simulated, and shrinks the page the same every time', async () => {
+    const answers = await Promise.all([1, 2].map(async () => (await get('/stand-ins/printer')).json()));
+    expect(answers[0]).toEqual(answers[1]);
+    expect(answers[0]).toMatchObject({ simulated: true, across: 0.972, down: 0.984 });
+  });
+
   it.each(['/nothing', '/assets/none.js', '/assets/../../package.json'])('has nothing at %s', async (path) => {
     expect((await get(path)).status).toBe(404);
   });

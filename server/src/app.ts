@@ -2,6 +2,7 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { standIns } from './standIns.ts';
 
 /** Fonts, scripts and demo files carry a hash in their names. */
 const HASHED_MAX_AGE = '365d';
@@ -43,12 +44,13 @@ export function createApp({ dist }: { dist: string }): Express {
     response.json({ status: 'ok' });
   });
   app.use(compression());
+  app.use('/stand-ins', standIns());
   app.use(
     '/assets',
     express.static(join(dist, 'assets'), { immutable: true, maxAge: HASHED_MAX_AGE, fallthrough: false }),
   );
   app.use(express.static(dist, { index: false, maxAge: 0 }));
-  app.get(/^\/((piece|stitches)(\/.*)?)?$/, (_request, response) => {
+  app.get(/^\/((piece|stitches|light-table)(\/.*)?)?$/, (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'index.html'));
   });
   app.use((_request, response) => {

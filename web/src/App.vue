@@ -2,11 +2,14 @@
 import { X } from '@lucide/vue';
 import { useDropZone } from '@vueuse/core';
 import { NButton, NConfigProvider, NGlobalStyle } from 'naive-ui';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterView } from 'vue-router';
 import { useIntake } from './stores/intake.ts';
 import { useSettings } from './stores/settings.ts';
 import { componentTheme } from './theme.ts';
+
+/** Loaded when the first picture comes. */
+const PictureIntake = defineAsyncComponent(() => import('./components/PictureIntake.vue'));
 
 const settings = useSettings();
 const intake = useIntake();
@@ -19,10 +22,25 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
   <NConfigProvider :theme="theme.base" :theme-overrides="theme.overrides" class="whole">
     <NGlobalStyle />
     <RouterView />
-    <div v-if="isOverDropZone" class="drop" aria-hidden="true">Drop a drawing or a piece to put it on the bench</div>
+    <PictureIntake
+      v-if="intake.picture"
+      :key="intake.picture.name + intake.picture.lastModified"
+      :file="intake.picture"
+      @done="intake.adopt"
+      @close="intake.picture = null"
+    />
+    <div v-if="isOverDropZone" class="drop" aria-hidden="true">
+      Drop a drawing, a picture or a piece to put it on the bench
+    </div>
     <div v-if="intake.readingName" class="notice" role="status">
       <span>Reading {{ intake.readingName }}…</span>
       <NButton size="small" @click="intake.cancel">Stop</NButton>
+    </div>
+    <div v-if="intake.told" class="notice">
+      <span role="status">{{ intake.told }}</span>
+      <NButton quaternary size="small" aria-label="Close this message" @click="intake.told = null">
+        <X :size="18" />
+      </NButton>
     </div>
     <div v-if="intake.problem" class="notice problem">
       <span role="alert">{{ intake.problem }}</span>

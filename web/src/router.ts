@@ -25,6 +25,12 @@ export const router = createRouter({
       props: true,
     },
     { path: '/piece/:id', redirect: (to) => ({ name: 'piece', params: { ...to.params, step: STEPS[0]!.id } }) },
+    {
+      path: '/light-table/:id',
+      name: 'light-table',
+      component: () => import('./pages/LightTablePage.vue'),
+      props: true,
+    },
     { path: '/stitches/compare', name: 'compare', component: () => import('./pages/ComparePage.vue') },
     { path: '/stitches/knots', name: 'knots', component: () => import('./pages/KnotsPage.vue') },
     { path: '/stitches/practice', name: 'practice', component: () => import('./pages/PracticePage.vue') },

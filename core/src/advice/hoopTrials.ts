@@ -1,6 +1,6 @@
 import { fitToHoop } from '../drawing/index.ts';
 import type { Hoop, Piece } from '../piece/index.ts';
-import { findAll } from './findings.ts';
+import type { findAll } from './findings.ts';
 import type { Planner, Workings } from './planner.ts';
 import type { WorkSettings } from '../plan/index.ts';
 

@@ -19,6 +19,8 @@ export {
   checkPictureSize,
   isConvex,
   MOST_PIXELS,
+  pageAspect,
+  pageWidthMm,
   readPicture,
   shrunk,
   WHOLE,
@@ -30,6 +32,7 @@ export {
 } from './pictures/index.ts';
 export {
   addParts,
+  drawFreehand,
   freeId,
   HELPERS,
   layOutLetters,

@@ -1,4 +1,15 @@
 export { patternPages, type PatternOptions } from './patternPages.ts';
 export { ownHand, PRACTICE, practiceSheet, practiceTargets } from './practiceSheet.ts';
 export { pictureCircle, pictureSvg } from './pictureSvg.ts';
-export { SHEETS, type Page, type PageItem, type Sheet } from './sheets.ts';
+export {
+  BAR_MM,
+  FILM_RANGE_MM,
+  filmSheet,
+  printerScale,
+  SHEETS,
+  TRUE_PRINTER,
+  type PrinterScale,
+  type Page,
+  type PageItem,
+  type Sheet,
+} from './sheets.ts';

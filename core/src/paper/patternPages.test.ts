@@ -3,9 +3,26 @@ import { Planner } from '../advice/index.ts';
 import { readSvg } from '../drawing/index.ts';
 import { polylineLength } from '../geometry/index.ts';
 import { plainHoop, type Piece } from '../piece/index.ts';
-import { patternPages, SHEETS, type Page, type PatternOptions } from './index.ts';
+import {
+  filmSheet,
+  patternPages,
+  printerScale,
+  SHEETS,
+  TRUE_PRINTER,
+  type Page,
+  type PatternOptions,
+} from './index.ts';
 
-const OPTIONS: PatternOptions = { sheet: 'a4', mirrored: false, numbers: false, directions: false, ring: false };
+const OPTIONS: PatternOptions = {
+  sheet: SHEETS[0]!,
+  printer: TRUE_PRINTER,
+  outlines: true,
+  grain: false,
+  mirrored: false,
+  numbers: false,
+  directions: false,
+  ring: false,
+};
 
 function pages(body: string, options: Partial<PatternOptions> = {}, change: Partial<Piece> = {}): Page[] {
   const read = readSvg(
@@ -25,15 +42,18 @@ const drawn = (page: Page): number =>
     .reduce((sum, item) => sum + polylineLength(item), 0);
 
 describe('the pattern on paper', () => {
-  it.each(SHEETS.map((sheet) => [sheet.id, sheet] as const))('has true size on one page of %s', (id, sheet) => {
-    const [page, ...more] = pages('<rect x="5" y="5" width="60" height="40"/>', { sheet: id });
-    expect(more).toEqual([]);
-    expect([page!.widthMm, page!.heightMm]).toEqual([sheet.widthMm, sheet.heightMm]);
-    expect(drawn(page!)).toBeCloseTo(200, 6);
-  });
+  it.each([...SHEETS, filmSheet(180, 260)].map((sheet) => [sheet.id, sheet] as const))(
+    'has true size on one page of %s',
+    (_id, sheet) => {
+      const [page, ...more] = pages('<rect x="5" y="5" width="60" height="40"/>', { sheet });
+      expect(more).toEqual([]);
+      expect([page!.widthMm, page!.heightMm]).toEqual([sheet.widthMm, sheet.heightMm]);
+      expect(drawn(page!)).toBeCloseTo(200, 6);
+    },
+  );
 
   it('measures 100 mm across and 50 mm down on every page, all on the paper', () => {
-    for (const page of pages('<circle cx="250" cy="250" r="240"/>')) {
+    for (const page of pages('<circle cx="250" cy="250" r="240"/>').slice(1)) {
       const lengths = lines(page).map((item) => polylineLength(item));
       expect(lengths).toContain(100);
       expect(lengths).toContain(50);
@@ -47,11 +67,53 @@ describe('the pattern on paper', () => {
   });
 
   it('is tiled with overlaps: every line is on some page, and joins carry crosses', () => {
-    const tiles = pages('<path d="M10 100H410M10 150H410" stroke="#000"/>');
+    const [map, ...tiles] = pages('<path d="M10 100H410M10 150H410" stroke="#000"/>');
+    expect(map!.items.filter((item) => item.type === 'text').map(({ text }) => text)).toEqual([
+      expect.stringContaining('map of the 3 pages'),
+      '1',
+      '2',
+      '3',
+    ]);
     expect(tiles).toHaveLength(3);
     // Two lines of 400 mm, and 10 mm of each twice at each of two joins.
     expect(tiles.reduce((sum, tile) => sum + drawn(tile), 0)).toBeCloseTo(2 * 400 + 4 * 10, 3);
     expect(tiles.map((tile) => lines(tile).filter((item) => polylineLength(item) === 8).length)).toEqual([4, 8, 4]);
+  });
+
+  it.each([
+    [97.2, 49.1],
+    [102, 50.5],
+    [95, 51],
+  ])('comes out true on a printer that makes %d of 100 and %d of 50', (acrossMm, downMm) => {
+    const scale = printerScale(acrossMm, downMm);
+    if (!scale.ok) throw new Error(scale.problem);
+    const [page] = pages('<rect x="5" y="5" width="60" height="40"/>', { printer: scale.value });
+    const printed = {
+      ...page!,
+      items: lines(page!).map((item) => ({
+        ...item,
+        points: item.points.map((v, i) => v * (i % 2 ? scale.value.down : scale.value.across)),
+      })),
+    };
+    expect(drawn(printed)).toBeCloseTo(200, 6);
+    expect(lines(printed).map((item) => Math.round(polylineLength(item) * 1e6) / 1e6)).toEqual(
+      expect.arrayContaining([100, 50]),
+    );
+    for (const { points } of lines(page!)) {
+      points.forEach((value, i) => expect(value).toBeLessThanOrEqual(i % 2 ? page!.heightMm : page!.widthMm));
+    }
+  });
+
+  it.each([
+    [NaN, 50],
+    [0, 50],
+    [3.9, 1.97],
+    [100, 80],
+    [-100, 50],
+    [Infinity, 50],
+  ])('refuses a calibration of %d and %d in a sentence', (acrossMm, downMm) => {
+    const scale = printerScale(acrossMm, downMm);
+    expect(scale.ok ? '' : scale.problem).toMatch(/cannot be right/);
   });
 
   it('is mirrored left to right only when asked, and says so', () => {

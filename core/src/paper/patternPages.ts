@@ -1,13 +1,18 @@
-import { veinLineOf } from '../drawing/index.ts';
+import { positionsOf, veinLineOf } from '../drawing/index.ts';
 import { boxOf, clipToBox, type Box, type Polyline } from '../geometry/index.ts';
-import { innerDiameterMm, markOf } from '../materials/index.ts';
+import { innerHalvesMm, markOf } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { Plan, PlannedPart } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
-import { SHEETS, type Page, type PageItem, type Sheet } from './sheets.ts';
+import { BAR_MM, type Page, type PageItem, type PrinterScale, type Sheet } from './sheets.ts';
 
 export interface PatternOptions {
-  readonly sheet: Sheet['id'];
+  readonly sheet: Sheet;
+  /** What the printer makes of a length; the file is stretched so that it comes out true. */
+  readonly printer: PrinterScale;
+  readonly outlines: boolean;
+  /** An arrow along the grain of the cloth. */
+  readonly grain: boolean;
   /** Left and right exchanged, for ways that press or trace from behind. */
   readonly mirrored: boolean;
   readonly numbers: boolean;
@@ -20,7 +25,6 @@ const MARGIN_MM = 10;
 const FOOT_MM = 20;
 /** Neighbouring tiles repeat this much, for glueing. */
 const OVERLAP_MM = 10;
-const BAR_MM = 100;
 const CROSS_MM = 4;
 const HAIR_MM = 0.15;
 
@@ -38,25 +42,102 @@ interface Label {
 }
 
 /**
- * The pattern at true size, page by page: one page where it fits, else tiles that overlap and join at crosses.
- * Every page has a bar of 100 mm to measure, across and down.
+ * The pattern at true size, page by page: one page where it fits, else tiles that overlap and join at crosses, with a map of them
+ * before. Every page has a bar of 100 mm to measure across, and one of 50 mm down.
  */
 export function patternPages(piece: Piece, plan: Plan, options: PatternOptions): Page[] {
-  const sheet = SHEETS.find(({ id }) => id === options.sheet)!;
+  const { sheet, printer } = options;
+  // Laid out on what the sheet comes out as, then stretched by what the printer takes away.
+  const true_ = { ...sheet, widthMm: sheet.widthMm * printer.across, heightMm: sheet.heightMm * printer.down };
   const { inks, labels, box } = artwork(piece, plan, options);
   if (!box) return [];
-  const room = { width: sheet.widthMm - 2 * MARGIN_MM, height: sheet.heightMm - 2 * MARGIN_MM - FOOT_MM };
+  const room = { width: true_.widthMm - 2 * MARGIN_MM, height: true_.heightMm - 2 * MARGIN_MM - FOOT_MM };
   const columns = tileCount(box.maxX - box.minX, room.width);
   const rows = tileCount(box.maxY - box.minY, room.height);
+  if (columns * rows > MOST_PAGES) return [];
   const pages: Page[] = [];
+  const tiles: Box[] = [];
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
       const tile = tileBox(box, room, column, row, columns, rows);
+      tiles.push(tile);
       const caption = captionFor(piece, options, columns * rows, pages.length + 1, { column, row });
-      pages.push(drawPage(sheet, tile, inks, labels, { columns, rows, column, row }, caption));
+      pages.push(drawPage(true_, tile, inks, labels, { columns, rows, column, row }, caption));
     }
   }
-  return pages;
+  const all = tiles.length > 1 ? [mapPage(true_, tiles, inks, box, piece.name), ...pages] : pages;
+  return all.map((page) => stretched(page, sheet, printer));
+}
+
+/** A pattern on more pages than this is not printed but projected. */
+const MOST_PAGES = 120;
+
+function stretched(page: Page, sheet: Sheet, { across, down }: PrinterScale): Page {
+  if (across === 1 && down === 1) return page;
+  const items = page.items.map((item): PageItem =>
+    item.type === 'line'
+      ? { ...item, points: item.points.map((value, i) => value / (i % 2 ? down : across)) }
+      : { ...item, x: item.x / across, y: item.y / down },
+  );
+  return { widthMm: sheet.widthMm, heightMm: sheet.heightMm, items };
+}
+
+/** Which page goes where: all of the pattern, small, under the frames of its pages. */
+function mapPage(sheet: Sheet, tiles: readonly Box[], inks: readonly Ink[], box: Box, name: string): Page {
+  const whole = tiles.reduce(
+    (sum, tile) => ({
+      minX: Math.min(sum.minX, tile.minX),
+      minY: Math.min(sum.minY, tile.minY),
+      maxX: Math.max(sum.maxX, tile.maxX),
+      maxY: Math.max(sum.maxY, tile.maxY),
+    }),
+    box,
+  );
+  const head = 14;
+  const scale = Math.min(
+    (sheet.widthMm - 4 * MARGIN_MM) / (whole.maxX - whole.minX),
+    (sheet.heightMm - 4 * MARGIN_MM - head) / (whole.maxY - whole.minY),
+  );
+  const x = (value: number): number => 2 * MARGIN_MM + (value - whole.minX) * scale;
+  const y = (value: number): number => 2 * MARGIN_MM + head + (value - whole.minY) * scale;
+  const small = inks.map(({ line }): PageItem => ({
+    type: 'line',
+    points: line.points.map((value, i) => (i % 2 ? y(value) : x(value))),
+    closed: line.closed,
+    widthMm: HAIR_MM,
+    grey: 0.5,
+    dashMm: null,
+  }));
+  const frames = tiles.flatMap((tile, k): PageItem[] => [
+    {
+      type: 'line',
+      points: Float64Array.of(
+        x(tile.minX),
+        y(tile.minY),
+        x(tile.maxX),
+        y(tile.minY),
+        x(tile.maxX),
+        y(tile.maxY),
+        x(tile.minX),
+        y(tile.maxY),
+      ),
+      closed: true,
+      widthMm: 0.3,
+      grey: 0.2,
+      dashMm: 2,
+    },
+    {
+      type: 'text',
+      x: x((tile.minX + tile.maxX) / 2),
+      y: y((tile.minY + tile.maxY) / 2),
+      sizeMm: 8,
+      text: String(k + 1),
+      align: 'centre',
+      grey: 0.2,
+    },
+  ]);
+  const title = textItem(2 * MARGIN_MM, 2 * MARGIN_MM, `${name}: map of the ${tiles.length} pages. Not at true size.`);
+  return { widthMm: sheet.widthMm, heightMm: sheet.heightMm, items: [title, ...small, ...frames] };
 }
 
 function tileCount(size: number, room: number): number {
@@ -84,7 +165,7 @@ function tileBox(
 function artwork(
   piece: Piece,
   plan: Plan,
-  { mirrored, numbers, directions, ring }: PatternOptions,
+  { mirrored, numbers, directions, ring, outlines: isOutlined, grain }: PatternOptions,
 ): { inks: Ink[]; labels: Label[]; box: Box | null } {
   const flip = mirrored ? -1 : 1;
   const widthMm = Math.min(0.5, markOf(piece.mark)!.lineMm);
@@ -94,17 +175,35 @@ function artwork(
     inks.push({ line: mirrored ? { ...line, points: line.points.map((v, i) => (i % 2 ? v : -v)) } : line, ...ink });
   };
   plan.parts.forEach((planned, i) => {
-    for (const line of outlines(planned)) add(line, { widthMm, grey: 0, dashMm: null });
+    if (isOutlined) for (const line of outlines(planned)) add(line, { widthMm, grey: 0, dashMm: null });
     if (directions)
       for (const line of directionStrokes(planned)) add(line, { widthMm: HAIR_MM, grey: 0.45, dashMm: 1 });
     const place = numbers ? labelPlace(planned) : null;
     if (place) labels.push({ x: place.x * flip, y: place.y, text: String(i + 1) });
   });
   if (ring && piece.hoop) {
-    const circle = circleLine(innerDiameterMm(piece.hoop.nominalMm) / 2);
-    add(circle, { widthMm: HAIR_MM, grey: 0.4, dashMm: 3 });
+    const [a, b] = innerHalvesMm(piece.hoop);
+    for (const [x, y] of positionsOf(piece)) {
+      const points = circleLine(1).points.map((value, i) => (i % 2 ? y + b * value : x + a * value));
+      add({ points, closed: true }, { widthMm: HAIR_MM, grey: 0.4, dashMm: 3 });
+    }
+  }
+  if (grain && plan.design.box) {
+    for (const line of grainArrow(plan.design.box)) add(line, { widthMm: 0.25, grey: 0.3, dashMm: null });
   }
   return { inks, labels, box: inkBox(inks) };
+}
+
+/** An arrow up and down beside the design: this way the threads of the cloth run. */
+function grainArrow({ minX, minY, maxY }: Box): Polyline[] {
+  const [x, half, head] = [minX - 6, Math.min(25, (maxY - minY) / 2), 2.5];
+  const y = (minY + maxY) / 2;
+  const open = (...points: number[]): Polyline => ({ points: Float64Array.from(points), closed: false });
+  return [
+    open(x, y - half, x, y + half),
+    open(x - head / 2, y - half + head, x, y - half, x + head / 2, y - half + head),
+    open(x - head / 2, y + half - head, x, y + half, x + head / 2, y + half - head),
+  ];
 }
 
 function outlines({ placed }: PlannedPart): Polyline[] {
@@ -263,5 +362,5 @@ function captionFor(
     pages === 1
       ? ''
       : ` · page ${page} of ${pages} (row ${row + 1}, column ${column + 1}): lay the crosses on one another`;
-  return `${piece.name} · true size${mirrored ? ' · MIRRORED, left and right exchanged' : ''}${place}`;
+  return `${piece.name} · true size${mirrored ? ' · MIRRORED, left and right exchanged: lay it face down' : ''}${place}`;
 }

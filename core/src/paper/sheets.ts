@@ -1,6 +1,8 @@
-/** Paper that people print on. */
+import { failure, success, type Outcome } from '../measure/index.ts';
+
+/** Paper, or a sheet of film, that people print on. */
 export interface Sheet {
-  readonly id: 'a4' | 'letter';
+  readonly id: 'a4' | 'a3' | 'letter' | 'film';
   readonly name: string;
   readonly widthMm: number;
   readonly heightMm: number;
@@ -8,8 +10,48 @@ export interface Sheet {
 
 export const SHEETS: readonly Sheet[] = [
   { id: 'a4', name: 'A4', widthMm: 210, heightMm: 297 },
+  { id: 'a3', name: 'A3', widthMm: 297, heightMm: 420 },
   { id: 'letter', name: 'Letter', widthMm: 215.9, heightMm: 279.4 },
 ];
+
+/** A sheet of film of a person’s own size. */
+export function filmSheet(widthMm: number, heightMm: number): Sheet {
+  return { id: 'film', name: 'Film', widthMm, heightMm };
+}
+export const FILM_RANGE_MM = { min: 80, max: 1000 } as const;
+
+/** What a printer makes of a length: measured over wanted, across and down the page. */
+export interface PrinterScale {
+  readonly across: number;
+  readonly down: number;
+}
+
+export const TRUE_PRINTER: PrinterScale = { across: 1, down: 1 };
+/** Printers that are further off than this are set to “fit to page”, not askew. */
+const MOST_OFF = 0.12;
+
+/**
+ * The scale of a printer from what its bars measure.
+ * @param acrossMm of the bar across, which is 100 mm
+ * @param downMm of the bar down the page, which is 50 mm
+ */
+export function printerScale(acrossMm: number, downMm: number): Outcome<PrinterScale> {
+  const scale = { across: acrossMm / BAR_MM, down: downMm / (BAR_MM / 2) };
+  for (const [name, share, wanted] of [
+    ['across', scale.across, BAR_MM],
+    ['down the page', scale.down, BAR_MM / 2],
+  ] as const) {
+    if (!(Math.abs(share - 1) <= MOST_OFF)) {
+      return failure(
+        `The bar ${name} is ${wanted} mm long in the file, so ${Math.round(share * wanted * 10) / 10} mm cannot be right: print at 100 %, not “fit to page”, and measure again in millimetres.`,
+      );
+    }
+  }
+  return success(scale);
+}
+
+/** The bar across; the one down the page is half as long. */
+export const BAR_MM = 100;
 
 /** A stroke or a text on a page; all in mm from its top left corner. */
 export type PageItem =

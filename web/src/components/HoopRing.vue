@@ -2,10 +2,11 @@
 import { computed } from 'vue';
 
 /** The wooden hoop around the cloth: two rings and a screw; without a hoop, the cut edge of the cloth. */
-const props = defineProps<{ innerMm: number | null; reachMm: number }>();
+const props = defineProps<{ innerMm: number | null; reachMm: number; shortMm?: number | null }>();
 
 const FAR = 4000;
 const inner = computed(() => (props.innerMm ?? 0) / 2);
+const short = computed(() => (props.shortMm ?? props.innerMm ?? 0) / 2);
 const ring = computed(() => Math.max(3.4, inner.value * 0.075));
 const outer = computed(() => inner.value + ring.value);
 const outside = computed(() => {
@@ -15,7 +16,8 @@ const outside = computed(() => {
     const s = props.reachMm * 0.94;
     return `${big}M${-s} ${-s}V${s}H${s}V${-s}Z`;
   }
-  return `${big}M${-r} 0A${r} ${r} 0 1 0 ${r} 0A${r} ${r} 0 1 0 ${-r} 0Z`;
+  const low = r - inner.value + short.value;
+  return `${big}M${-r} 0A${r} ${low} 0 1 0 ${r} 0A${r} ${low} 0 1 0 ${-r} 0Z`;
 });
 </script>
 
@@ -23,20 +25,21 @@ const outside = computed(() => {
   <g class="hoop-ring">
     <path :d="outside" class="table" fill-rule="evenodd" />
     <g v-if="innerMm !== null" fill="none">
-      <circle :r="inner + ring * 0.5" class="shade" :stroke-width="ring * 1.5" />
-      <circle :r="inner + ring * 0.26" class="wood" :stroke-width="ring * 0.52" />
-      <circle :r="inner + ring * 0.08" class="light" :stroke-width="ring * 0.09" />
-      <circle :r="inner + ring * 0.52" class="gap" :stroke-width="ring * 0.05" />
-      <circle :r="inner + ring * 0.77" class="wood" :stroke-width="ring * 0.46" />
-      <circle :r="inner + ring * 0.68" class="light" :stroke-width="ring * 0.12" />
-      <circle
+      <ellipse :rx="inner + ring * 0.5" :ry="short + ring * 0.5" class="shade" :stroke-width="ring * 1.5" />
+      <ellipse :rx="inner + ring * 0.26" :ry="short + ring * 0.26" class="wood" :stroke-width="ring * 0.52" />
+      <ellipse :rx="inner + ring * 0.08" :ry="short + ring * 0.08" class="light" :stroke-width="ring * 0.09" />
+      <ellipse :rx="inner + ring * 0.52" :ry="short + ring * 0.52" class="gap" :stroke-width="ring * 0.05" />
+      <ellipse :rx="inner + ring * 0.77" :ry="short + ring * 0.77" class="wood" :stroke-width="ring * 0.46" />
+      <ellipse :rx="inner + ring * 0.68" :ry="short + ring * 0.68" class="light" :stroke-width="ring * 0.12" />
+      <ellipse
         v-for="grain in [0.3, 0.42, 0.84, 0.92]"
         :key="grain"
-        :r="inner + ring * grain"
+        :rx="inner + ring * grain"
+        :ry="short + ring * grain"
         class="grain"
         :stroke-width="ring * 0.018"
       />
-      <g :transform="`translate(0 ${-outer})`">
+      <g :transform="`translate(0 ${-(outer - inner + short)})`">
         <rect :x="-ring * 0.5" :y="-ring * 0.5" :width="ring" :height="ring" :rx="ring * 0.12" class="brass" />
         <rect
           :x="-ring * 1.05"

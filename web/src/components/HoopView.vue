@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { AIR_MM, innerDiameterMm } from '@junctura/core/materials';
-import { formatLength, MM_PER_INCH } from '@junctura/core/measure';
+import { placementMatrix, positionsOf, roomHalvesMm } from '@junctura/core/drawing';
+import { innerDiameterMm, innerHalvesMm, outerHalvesMm } from '@junctura/core/materials';
+import { pathData } from '@junctura/core/geometry';
+import { formatLength, MM_PER_INCH, roundTo } from '@junctura/core/measure';
+import { setHoop, setPositions } from '@junctura/core/piece';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { usePainting } from '../composables/usePainting.ts';
-import { usePen } from '../composables/usePen.ts';
+import { DRAWING_PENS, usePen } from '../composables/usePen.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
 import { panned, truePxPerMm, viewOf, zoomed, type View } from '../picture/view.ts';
@@ -14,6 +17,7 @@ import { useSettings } from '../stores/settings.ts';
 import HoopRing from './HoopRing.vue';
 import PartsOverlay from './PartsOverlay.vue';
 import PenOverlay from './PenOverlay.vue';
+import TransferOverlay from './TransferOverlay.vue';
 
 /** What the hoop shows: the drawing alone, its fit, the stitches, or the lines to be transferred. */
 const props = defineProps<{ show: 'drawing' | 'fit' | 'stitches' | 'lines'; only?: ReadonlySet<string> | null }>();
@@ -28,10 +32,18 @@ const side = ref<Side>('front');
 const RING_ROOM = 1.17;
 
 const plan = computed(() => bench.workings?.plan ?? null);
-const innerMm = computed(() => (bench.piece.hoop ? innerDiameterMm(bench.piece.hoop.nominalMm) : null));
+/** Worked in several positions, the cloth lies free and the hoop is shown where it will be set. */
+const positions = computed(() => (bench.piece.hoop && bench.piece.positions.length > 1 ? bench.piece.positions : []));
+const isMounted = computed(() => bench.piece.hoop !== null && positions.value.length === 0);
+const innerMm = computed(() => (isMounted.value ? innerDiameterMm(bench.piece.hoop!.nominalMm) : null));
+const shortMm = computed(() => (bench.piece.hoop?.shortMm == null ? null : innerDiameterMm(bench.piece.hoop.shortMm)));
 /** How far out there is something to see, mm. */
 const reachMm = computed(() => {
   if (innerMm.value !== null) return (innerMm.value / 2) * RING_ROOM;
+  if (positions.value.length > 0) {
+    const [a, b] = outerHalvesMm(bench.piece.hoop!);
+    return Math.max(...positions.value.map(([x, y]) => Math.max(Math.abs(x) + a, Math.abs(y) + b))) + 12;
+  }
   const circle = plan.value?.design.circle;
   return circle ? Math.hypot(circle.x, circle.y) + circle.r + 15 : 60;
 });
@@ -61,6 +73,13 @@ const paintedSide = computed<Side>(() => (props.show === 'stitches' ? side.value
 usePainting({ canvas, scene, view, side: paintedSide, size });
 
 const isBack = computed(() => paintedSide.value === 'back');
+/** What is left of the ring inside its air, about each position. */
+const rings = computed(() => {
+  if (!bench.piece.hoop) return [];
+  const [a, b] = innerHalvesMm(bench.piece.hoop);
+  const [airA, airB] = roomHalvesMm(bench.piece.hoop);
+  return positionsOf(bench.piece).map(([x, y], i) => ({ x, y, a, b, airA, airB, number: i + 1 }));
+});
 const viewBox = computed(() => {
   const { centreX, centreY, pxPerMm } = view.value;
   const [w, h] = [width.value / pxPerMm, height.value / pxPerMm];
@@ -69,9 +88,22 @@ const viewBox = computed(() => {
 const hairline = computed(() => 1.2 / view.value.pxPerMm);
 const stripe = computed(() => 10 / view.value.pxPerMm);
 
+/** The picture to draw over, where the drawing is looked at. */
+const underlay = computed(() => {
+  const { underlay: picture } = bench.piece.drawing;
+  return props.show === 'drawing' && picture && picture.strength > 0 ? picture : null;
+});
+const underlayTransform = computed(() => {
+  const { mmPerPx, xMm, yMm } = underlay.value!;
+  return `matrix(${placementMatrix(bench.piece.placement).join(' ')}) translate(${xMm} ${yMm}) scale(${mmPerPx})`;
+});
+
 /** With the pen out a drag draws, in place of moving the view; from behind nothing is drawn. */
 const pen = usePen();
-const isPenOut = computed(() => bench.pen !== null && props.show === 'stitches' && !isBack.value);
+const isPenOut = computed(() => {
+  if (bench.pen === null) return false;
+  return DRAWING_PENS.has(bench.pen.draws) ? props.show === 'drawing' : props.show === 'stitches' && !isBack.value;
+});
 const shownPart = computed(
   () => bench.workings?.plan.parts.find(({ part }) => part.id === bench.picked[0] && part.kind !== 'spot') ?? null,
 );
@@ -81,7 +113,16 @@ const PEN_WORDS = {
   borders: 'Draw the lines between the shades, from edge to edge.',
   points: 'Press where each highlight shall stand.',
   centre: 'Press where the stitches run to.',
+  area: 'Draw round an area; it closes by itself.',
+  line: 'Draw a line. Its ends set themselves upon what is near.',
+  spot: 'Press where each dot shall stand.',
+  knife: 'Draw a line right across the picked part to cut it in two.',
 } as const;
+const drawnPath = computed(() =>
+  isPenOut.value && props.show === 'drawing' && pen.points.value.length >= 4
+    ? pathData({ points: Float64Array.from(pen.points.value), closed: false }, 2)
+    : '',
+);
 function onCloth(event: PointerEvent): [x: number, y: number] {
   const box = frame.value!.getBoundingClientRect();
   const { centreX, centreY, pxPerMm } = view.value;
@@ -93,13 +134,28 @@ function onCloth(event: PointerEvent): [x: number, y: number] {
 
 /** A drag with the pointer moves the view; a press without one picks a part. */
 let drag: { x: number; y: number; moved: boolean } | null = null;
+/** The hoop position that is being dragged, and where it was taken hold of. */
+let gripped: { index: number; x: number; y: number; from: readonly [number, number] } | null = null;
 function press(event: PointerEvent): void {
   if (isPenOut.value) return pen.start(...onCloth(event));
+  const grip = (event.target as Element).closest('[data-position]');
+  if (grip) {
+    const index = Number(grip.getAttribute('data-position'));
+    const [x, y] = onCloth(event);
+    gripped = { index, x, y, from: bench.piece.positions[index]! };
+    return;
+  }
   drag = { x: event.clientX, y: event.clientY, moved: false };
 }
 function move(event: PointerEvent): void {
   if (isPenOut.value) {
     if (event.buttons !== 0) pen.move(...onCloth(event));
+    return;
+  }
+  if (gripped && event.buttons !== 0) {
+    const { index, x, y, from } = gripped;
+    const [nowX, nowY] = onCloth(event);
+    movePosition(index, roundTo(from[0] + nowX - x, 1), roundTo(from[1] + nowY - y, 1));
     return;
   }
   if (!drag || event.buttons === 0) return;
@@ -109,7 +165,21 @@ function move(event: PointerEvent): void {
   view.value = panned(view.value, dx, dy);
   isWhole.value = false;
 }
+function movePosition(index: number, x: number, y: number): void {
+  const moved = bench.piece.positions.map((position, i) => (i === index ? ([x, y] as const) : position));
+  bench.edit(setPositions(bench.piece, moved));
+}
+/** Moves the design on the cloth by keys: a millimetre, or with Alt a tenth. */
+function nudge(way: readonly [number, number], byMm: number): void {
+  const { placement, hoop } = bench.piece;
+  const moved = { ...placement, xMm: placement.xMm + way[0] * byMm, yMm: placement.yMm + way[1] * byMm };
+  bench.edit(setHoop(bench.piece, hoop, moved, 'Move the design'));
+}
 function release(event: PointerEvent): void {
+  if (gripped) {
+    gripped = null;
+    return;
+  }
   if (isPenOut.value) return pen.end();
   const wasDrag = drag?.moved;
   drag = null;
@@ -137,6 +207,12 @@ function key(event: KeyboardEvent): void {
     ArrowDown: [0, -step],
   };
   const pan = pans[event.key];
+  if (pan && event.shiftKey && props.show === 'fit' && !event.ctrlKey && !event.metaKey) {
+    nudge([-pan[0] / step, -pan[1] / step], event.altKey ? 0.1 : 1);
+    event.stopPropagation();
+    event.preventDefault();
+    return;
+  }
   if (event.ctrlKey || event.metaKey || event.altKey) return;
   if (pan) view.value = panned(view.value, ...pan);
   else if (event.key === '+' || event.key === '=') zoom(1.4);
@@ -179,15 +255,38 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
   >
     <canvas ref="canvas" class="picture" :data-show="show" aria-hidden="true"></canvas>
     <svg class="overlay" :viewBox="viewBox" aria-hidden="true">
-      <HoopRing :inner-mm="innerMm" :reach-mm="reachMm" />
+      <image
+        v-if="underlay"
+        :href="underlay.picture"
+        :width="underlay.widthPx"
+        :height="underlay.heightPx"
+        :transform="underlayTransform"
+        :opacity="underlay.strength"
+        preserveAspectRatio="none"
+      />
+      <HoopRing :inner-mm="innerMm" :short-mm="shortMm" :reach-mm="reachMm" />
+      <path v-if="drawnPath" :d="drawnPath" class="drawn" />
       <g v-if="show === 'fit' && plan?.design.circle" fill="none" :stroke-width="hairline">
         <circle :cx="plan.design.circle.x" :cy="plan.design.circle.y" :r="plan.design.circle.r" class="fit-circle" />
-        <circle
-          v-if="innerMm !== null"
-          :r="Math.max(0, innerMm / 2 - (bench.piece.hoop?.airMm ?? AIR_MM.usual))"
-          class="air-circle"
-          :stroke-dasharray="`${stripe} ${stripe / 2}`"
-        />
+        <g v-for="ring in rings" :key="ring.number">
+          <ellipse
+            v-if="positions.length > 0"
+            :cx="ring.x"
+            :cy="ring.y"
+            :rx="ring.a"
+            :ry="ring.b"
+            class="position"
+            :stroke-width="hairline * 2"
+          />
+          <ellipse
+            :cx="ring.x"
+            :cy="ring.y"
+            :rx="ring.airA"
+            :ry="ring.airB"
+            class="air-circle"
+            :stroke-dasharray="`${stripe} ${stripe / 2}`"
+          />
+        </g>
         <path :d="`M0 ${-stripe}V${stripe}M${-stripe} 0H${stripe}`" class="air-circle" />
       </g>
       <PenOverlay
@@ -196,7 +295,20 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         :stroke="pen.points.value"
         :dot-mm="4 / view.pxPerMm"
       />
+      <TransferOverlay v-if="show === 'lines'" :hairline="hairline" />
       <PartsOverlay :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
+      <g v-if="show === 'fit'">
+        <g
+          v-for="ring in positions.length > 0 ? rings : []"
+          :key="ring.number"
+          class="grip"
+          :data-position="ring.number - 1"
+          :transform="`translate(${ring.x} ${ring.y})`"
+        >
+          <circle :r="stripe * 1.5" />
+          <text text-anchor="middle" dominant-baseline="central" :font-size="stripe * 1.7">{{ ring.number }}</text>
+        </g>
+      </g>
     </svg>
     <div class="scale" aria-hidden="true">
       <span :style="{ width: `${ruleMm * view.pxPerMm}px` }"></span>
@@ -263,6 +375,29 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
 }
 .air-circle {
   stroke: #5a4a2c;
+}
+.position {
+  stroke: var(--madder);
+}
+.drawn {
+  fill: none;
+  stroke: #1d58b8;
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+}
+.grip {
+  cursor: move;
+}
+.grip circle {
+  fill: var(--paper);
+  stroke: var(--madder);
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+}
+.grip text {
+  font-family: var(--serif);
+  fill: var(--ink);
+  pointer-events: none;
 }
 .scale {
   position: absolute;

@@ -14,6 +14,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['1', 'true size'],
   ['+  −', 'larger, smaller'],
   ['Arrows', 'move the view (with the hoop in focus)'],
+  ['Shift Arrows', 'move the design by 1 mm, with Alt by 0.1 mm (in Hoop)'],
   ['Shift and a press', 'pick several parts'],
   ['Esc', 'put the pen down; let go of what is picked'],
   ['F', 'show the findings'],

@@ -31,7 +31,7 @@ function strokeMm({ part }: PlannedPart): number | undefined {
       :key="planned.part.id"
       :d="partPath(planned.placed)"
       :data-part="planned.part.id"
-      :class="planned.part.kind"
+      :class="[planned.part.kind, { locked: planned.part.locked }]"
       :fill="isDrawn && planned.part.kind !== 'line' ? hexOf.get(planned.part.colour) : 'none'"
       :stroke="isDrawn ? hexOf.get(planned.part.colour) : undefined"
       :stroke-width="strokeMm(planned)"
@@ -56,6 +56,10 @@ path {
 .lines path {
   stroke-width: 1.2px;
   vector-effect: non-scaling-stroke;
+}
+path.locked,
+.stitches path.locked {
+  pointer-events: none;
 }
 .drawing .area,
 .fit .area {

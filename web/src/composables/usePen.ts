@@ -1,4 +1,4 @@
-import { onDrawing, veinLineOf } from '@junctura/core/drawing';
+import { addParts, cutPart, drawFreehand, onDrawing, veinLineOf } from '@junctura/core/drawing';
 import { inverse, mapPoints, pathData, polylineLength } from '@junctura/core/geometry';
 import { setBorders, setGuides, setPasses, setVein, type Edit } from '@junctura/core/piece';
 import { passesAsWorked, type PlannedPart } from '@junctura/core/plan';
@@ -14,6 +14,14 @@ const HOLD_MM = 3;
 /** Moving one place of a vein takes this share of it along, less and less with distance. */
 const TAKES_ALONG = 0.3;
 const DECIMALS = 3;
+
+/** What a hand’s tremble is smoothed by, and how near ends set themselves upon what is there, mm. */
+const SMOOTH_MM = 0.35;
+const SNAP_MM = 2;
+const DRAW_LABELS = { area: 'Draw an area', line: 'Draw a line', spot: 'Draw a dot' } as const;
+
+/** Pens that draw or cut parts, as against those that say how a part is worked. */
+export const DRAWING_PENS: ReadonlySet<string> = new Set(['area', 'line', 'spot', 'knife']);
 
 interface Stroke {
   /** Places on the cloth, `x, y` flat. */
@@ -59,12 +67,27 @@ export function usePen(): Stroke {
   }
 
   function end(): void {
-    if (bench.pen && planned.value && points.value.length >= 2) {
+    const draws = bench.pen?.draws;
+    if (draws !== undefined && DRAWING_PENS.has(draws) && points.value.length >= 2) {
+      bench.edit(drawingEdit(draws, points.value));
+      if (draws === 'knife') bench.pen = null;
+    } else if (bench.pen && planned.value && points.value.length >= 2) {
       bench.edit(editFor(planned.value, bench.pen.draws, points.value));
       if (bench.pen.draws === 'centre') bench.pen = null;
     }
     points.value = [];
     held = null;
+  }
+
+  /** A stroke that is a part itself, or that cuts one. */
+  function drawingEdit(draws: string, drawn: readonly number[]): Edit | null {
+    if (draws === 'knife') {
+      return cutPart(bench.piece, bench.pen!.part, { points: Float64Array.from(drawn), closed: false });
+    }
+    const there = bench.workings?.plan.parts.map(({ placed }) => placed) ?? [];
+    const kind = draws as 'area' | 'line' | 'spot';
+    const part = drawFreehand(kind, drawn, there, { smoothMm: SMOOTH_MM, snapMm: SNAP_MM });
+    return part && addParts(bench.piece, [part], [0, 0], DRAW_LABELS[kind], bench.pickedPart?.colour ?? null);
   }
 
   function editFor(

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { AIR_MM } from '@junctura/core/materials';
+import { emptyPiece, plainHoop } from '@junctura/core/piece';
 import { checkPiece, type Piece } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { onMounted, ref, shallowRef } from 'vue';
@@ -11,6 +13,13 @@ import { useIntake } from '../stores/intake.ts';
 
 const bench = useBench();
 const intake = useIntake();
+
+/** A piece with nothing drawn yet, in a usual hoop. */
+function beginEmpty(): void {
+  const piece = emptyPiece(crypto.randomUUID(), 'A new piece');
+  void intake.adopt({ ...piece, hoop: plainHoop(USUAL_HOOP_MM, AIR_MM.usual) });
+}
+const USUAL_HOOP_MM = 150;
 const router = useRouter();
 const problem = ref<string | null>(null);
 
@@ -81,11 +90,15 @@ async function putBack(): Promise<void> {
       <div>
         <h2>Begin with a drawing</h2>
         <p class="soft">
-          Drop an SVG anywhere on this window, or choose one: closed shapes become areas to fill, strokes become lines,
-          dots become knots. A Junctura piece opens as it was saved.
+          Drop a drawing (SVG), a scan or a photograph (PNG, JPEG, WebP) anywhere on this window, or choose one. Closed
+          shapes become areas to fill, strokes become lines, dots become knots; a picture is read by its lines or its
+          colours. A Junctura piece opens as it was saved.
         </p>
       </div>
-      <NButton type="primary" @click="intake.choose">Choose a drawing or piece</NButton>
+      <div class="begin">
+        <NButton type="primary" @click="intake.choose">Choose a drawing, picture or piece</NButton>
+        <NButton @click="beginEmpty">Begin on empty cloth</NButton>
+      </div>
     </section>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="undoRemoval" class="problem" role="status">
@@ -162,6 +175,10 @@ h1 {
   gap: 40px;
   padding: 22px 0;
   border-block: 1px solid var(--chalk);
+}
+.begin {
+  display: grid;
+  gap: 8px;
 }
 .intake p {
   max-width: 60ch;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { PIECE_EXTENSION, renamePiece, writePiece, checkPiece } from '@junctura/core/piece';
+import { writeSvg } from '@junctura/core/drawing';
 import { pictureSvg } from '@junctura/core/paper';
 import { Redo2, Undo2, X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
@@ -144,6 +145,8 @@ const MENU = [
   { key: 'png', label: 'Picture as PNG, 300 dpi at true size' },
   { key: 'png-back', label: 'Picture of the back as PNG' },
   { key: 'svg', label: 'Picture as SVG' },
+  { key: 'drawing', label: 'Drawing as SVG, parts and stitches kept' },
+  { key: 'changed', label: 'Bring in this drawing, changed elsewhere…' },
   { key: 'earlier', label: 'Earlier states…' },
   { key: 'keys', label: 'Keys…' },
 ];
@@ -153,6 +156,8 @@ function menu(key: string): void {
   else if (key === 'png') void exportPicture('front');
   else if (key === 'png-back') void exportPicture('back');
   else if (key === 'svg') exportSvg();
+  else if (key === 'drawing') saveFile(fileName(bench.piece.name, '.svg'), writeSvg(bench.piece), 'image/svg+xml');
+  else if (key === 'changed') intake.chooseChanged();
   else if (key === 'earlier') void showSnapshots();
   else keysShown.value = true;
 }

@@ -1,9 +1,21 @@
 <script setup lang="ts">
-import { movePart, removeParts, renamePart, setGroup, setHidden } from '@junctura/core/piece';
+import { cornersOf, joinParts, lineToArea, nudgeParts, outlineToLine, simplifyParts } from '@junctura/core/drawing';
+import {
+  movePart,
+  removeParts,
+  renamePart,
+  setGroup,
+  setHidden,
+  setLocked,
+  setShown,
+  setUnderlay,
+} from '@junctura/core/piece';
 import { NButton, NInput, NRadio, NRadioGroup } from 'naive-ui';
-import { computed } from 'vue';
-import PartsList from '../components/PartsList.vue';
-import { useBench } from '../stores/bench.ts';
+import { computed, ref } from 'vue';
+import DrawingParts from '../components/DrawingParts.vue';
+import HelperPanel from '../components/HelperPanel.vue';
+import NumberField from '../components/NumberField.vue';
+import { useBench, type Pen } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
 import { KIND_WORDS, partSize } from './partWords.ts';
 
@@ -18,6 +30,8 @@ const like = computed(() => {
   return group === null ? [] : bench.piece.drawing.parts.filter((other) => other.group === group);
 });
 const several = computed(() => bench.picked.length > 1);
+const joined = computed(() => joinParts(bench.piece, bench.picked));
+const isHelping = ref(false);
 
 function makeGroup(): void {
   const taken = new Set(bench.piece.drawing.parts.map((other) => other.group));
@@ -25,17 +39,54 @@ function makeGroup(): void {
   while (taken.has(`g${n}`)) n++;
   bench.edit(setGroup(bench.piece, bench.picked, `g${n}`));
 }
+
+/** With nothing picked a pen draws parts; with the knife it cuts the picked one. */
+function draw(draws: Pen['draws']): void {
+  bench.pen =
+    bench.pen?.draws === draws ? null : { draws, part: draws === 'knife' ? (part.value?.id ?? '') : '', pass: 0 };
+}
+const PENS = [
+  { draws: 'area', label: 'Area' },
+  { draws: 'line', label: 'Line' },
+  { draws: 'spot', label: 'Dots' },
+] as const;
+
+const toleranceMm = ref(0.2);
+const simplified = computed(() => {
+  if (!part.value) return null;
+  const edit = simplifyParts(bench.piece, [part.value.id], toleranceMm.value);
+  const after = (edit?.steps[0]?.after as typeof bench.piece.drawing.parts | undefined)?.find(
+    ({ id }) => id === part.value!.id,
+  );
+  return edit && after ? { edit, corners: cornersOf(after) } : null;
+});
+const NUDGES = [
+  { label: 'Left', x: -0.5, y: 0, sign: '←' },
+  { label: 'Right', x: 0.5, y: 0, sign: '→' },
+  { label: 'Up', x: 0, y: -0.5, sign: '↑' },
+  { label: 'Down', x: 0, y: 0.5, sign: '↓' },
+] as const;
+
+const underlay = computed(() => bench.piece.drawing.underlay);
+function strengthen(percent: number): void {
+  if (underlay.value)
+    bench.edit(setUnderlay(bench.piece, { ...underlay.value, strength: percent / 100 }, 'Change the picture below'));
+}
 </script>
 
 <template>
-  <div v-if="several" class="stack">
+  <HelperPanel v-if="isHelping" @close="isHelping = false" />
+  <div v-else-if="several" class="stack">
     <h2>{{ bench.picked.length }} parts</h2>
     <p class="soft">Parts of one group are worked alike: what you choose for one is chosen for all.</p>
     <div class="row">
       <NButton size="small" type="primary" @click="makeGroup">Work them alike</NButton>
+      <NButton size="small" :disabled="!joined" @click="bench.edit(joined)">Join into one</NButton>
+      <NButton size="small" @click="bench.edit(setShown(bench.piece, bench.picked, false))">Leave out</NButton>
       <NButton size="small" @click="bench.edit(removeParts(bench.piece, bench.picked))">Remove them</NButton>
       <NButton size="small" quaternary @click="bench.pick([])">All parts</NButton>
     </div>
+    <p v-if="!joined" class="small soft">Only parts of one kind, none of them locked, can be joined.</p>
   </div>
 
   <div v-else-if="part && placed" class="stack">
@@ -52,7 +103,8 @@ function makeGroup(): void {
     </div>
     <p>
       {{ KIND_WORDS[part.kind] }}, {{ partSize(placed, settings.units) }}.
-      <span v-if="placed.isPartlyHidden" class="soft">Part of it lies behind other parts and is cut away.</span>
+      <span v-if="!part.shown" class="soft">Left out: it is not worked and hides nothing.</span>
+      <span v-else-if="placed.isPartlyHidden" class="soft">Part of it lies behind other parts and is cut away.</span>
     </p>
     <p v-if="like.length > 1">
       One of {{ like.length }} that are worked alike.
@@ -63,19 +115,100 @@ function makeGroup(): void {
     <div class="row">
       <NButton size="small" @click="bench.edit(movePart(bench.piece, part!.id, 'front'))">Bring forward</NButton>
       <NButton size="small" @click="bench.edit(movePart(bench.piece, part!.id, 'back'))">Send back</NButton>
-      <NButton size="small" @click="bench.edit(removeParts(bench.piece, [part!.id]))">Remove</NButton>
+      <NButton size="small" @click="bench.edit(setShown(bench.piece, [part!.id], !part!.shown))">
+        {{ part.shown ? 'Leave out' : 'Show again' }}
+      </NButton>
+      <NButton size="small" @click="bench.edit(setLocked(bench.piece, [part!.id], !part!.locked))">
+        {{ part.locked ? 'Unlock' : 'Lock' }}
+      </NButton>
+      <NButton size="small" :disabled="part.locked" @click="bench.edit(removeParts(bench.piece, [part!.id]))"
+        >Remove</NButton
+      >
     </div>
+    <hr class="rule" />
+    <h3>Its shape</h3>
+    <p v-if="part.locked" class="small soft">It is locked: unlock it to change its shape.</p>
+    <template v-else>
+      <div class="row">
+        <NButton
+          v-if="part.kind !== 'spot'"
+          size="small"
+          :type="bench.pen?.draws === 'knife' ? 'primary' : 'default'"
+          @click="draw('knife')"
+          >Cut in two</NButton
+        >
+        <NButton v-if="part.kind === 'area'" size="small" @click="bench.edit(outlineToLine(bench.piece, [part!.id]))"
+          >Turn into its outline</NButton
+        >
+        <NButton v-if="part.kind === 'line'" size="small" @click="bench.edit(lineToArea(bench.piece, [part!.id]))"
+          >Turn into an area</NButton
+        >
+      </div>
+      <div class="row">
+        <span class="small soft">Move by half a millimetre</span>
+        <NButton
+          v-for="way in NUDGES"
+          :key="way.label"
+          size="small"
+          :aria-label="`Move ${way.label.toLowerCase()}`"
+          @click="bench.edit(nudgeParts(bench.piece, [part!.id], way.x, way.y))"
+          >{{ way.sign }}</NButton
+        >
+      </div>
+      <div v-if="part.kind !== 'spot'" class="simplify">
+        <NumberField
+          label="Leave out wobble under"
+          :value="toleranceMm"
+          :min="0.05"
+          :max="5"
+          :step="0.05"
+          unit="mm"
+          @change="toleranceMm = $event"
+        />
+        <NButton size="small" :disabled="!simplified" @click="bench.edit(simplified!.edit)">
+          Simplify: {{ cornersOf(part) }} → {{ simplified?.corners ?? cornersOf(part) }} corners
+        </NButton>
+      </div>
+    </template>
   </div>
 
   <div v-else class="stack">
     <h2>Drawing</h2>
     <p class="soft">
-      {{ bench.piece.drawing.parts.length }} parts from “{{ bench.piece.drawing.source }}”, front to back. Pick one here
-      or in the hoop; hold Shift to pick several.
+      {{ bench.piece.drawing.parts.length }} parts{{
+        bench.piece.drawing.source ? ` from “${bench.piece.drawing.source}”` : ''
+      }}, front to back. Pick one here or in the hoop; hold Shift to pick several.
     </p>
+    <div class="row" role="group" aria-label="Draw a part">
+      <span class="small soft">Draw</span>
+      <NButton
+        v-for="pen in PENS"
+        :key="pen.draws"
+        size="small"
+        :type="bench.pen?.draws === pen.draws ? 'primary' : 'default'"
+        :aria-pressed="bench.pen?.draws === pen.draws"
+        @click="draw(pen.draws)"
+        >{{ pen.label }}</NButton
+      >
+      <NButton size="small" @click="isHelping = true">Petals, letters, borders…</NButton>
+    </div>
     <ul v-if="bench.piece.drawing.notes.length > 0" class="notes">
       <li v-for="note in bench.piece.drawing.notes" :key="note">{{ note }}</li>
     </ul>
+    <div v-if="underlay" class="simplify">
+      <NumberField
+        label="Picture below, strength"
+        :value="Math.round(underlay.strength * 100)"
+        :min="0"
+        :max="100"
+        :step="10"
+        unit="%"
+        @change="strengthen"
+      />
+      <NButton size="small" @click="bench.edit(setUnderlay(bench.piece, null, 'Remove the picture below'))"
+        >Remove it</NButton
+      >
+    </div>
     <fieldset>
       <legend class="small soft">Where one part lies behind another</legend>
       <NRadioGroup
@@ -87,7 +220,7 @@ function makeGroup(): void {
         <NRadio value="keep">stitch it all the same</NRadio>
       </NRadioGroup>
     </fieldset>
-    <PartsList detail="shape" />
+    <DrawingParts />
   </div>
 </template>
 
@@ -106,5 +239,11 @@ fieldset {
 .link {
   text-decoration: underline;
   text-underline-offset: 2px;
+}
+.simplify {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 12px;
+  align-items: end;
 }
 </style>

@@ -1,15 +1,28 @@
 <script setup lang="ts">
-import { centred, fitToHoop, mirrored, turned } from '@junctura/core/drawing';
-import { AIR_MM, clothCutMm, CLOTHS, HOOP_SIZES_MM } from '@junctura/core/materials';
+import { centred, fitToHoop, mirrored, onTheGrain, turned } from '@junctura/core/drawing';
+import { AIR_MM, CLOTHS, HOOP_SIZES_MM, OVAL_SIZES_MM, WARP_LIMIT, warpOf } from '@junctura/core/materials';
 import { formatLength, MM_PER_INCH, roundTo } from '@junctura/core/measure';
-import { setCloth, setHoop, setUse, type Piece, type Placement } from '@junctura/core/piece';
+import { findPositions, worksOf } from '@junctura/core/order';
+import {
+  plainHoop,
+  setCloth,
+  setHoop,
+  setPositions,
+  setUse,
+  type Hoop,
+  type Piece,
+  type Placement,
+} from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
-import { computed } from 'vue';
-import NumberField from '../components/NumberField.vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import ChoiceField from '../components/ChoiceField.vue';
+import ClothNeeds from '../components/ClothNeeds.vue';
 import LengthField from '../components/LengthField.vue';
+import NumberField from '../components/NumberField.vue';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
+
+const HoopComparison = defineAsyncComponent(() => import('../components/HoopComparison.vue'));
 
 const bench = useBench();
 const settings = useSettings();
@@ -19,13 +32,22 @@ const design = computed(() => bench.workings?.plan.design ?? null);
 const room = computed(() => bench.workings?.plan.hoop ?? null);
 const airMm = computed(() => hoop.value?.airMm ?? AIR_MM.usual);
 
-const hoops = computed(() => [
-  { value: 0, label: 'No hoop' },
-  ...HOOP_SIZES_MM.map((mm) => ({
-    value: mm as number,
-    label: settings.units === 'inch' ? `${Math.round(mm / MM_PER_INCH)} in (${mm} mm)` : `${mm / 10} cm`,
-  })),
-]);
+/** A hoop as one word: its nominal size, for ovals both. */
+const sizeKey = ({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>): string =>
+  shortMm === null ? String(nominalMm) : `${nominalMm}x${shortMm}`;
+const hoops = computed(() => {
+  const size = (mm: number): string =>
+    settings.units === 'inch' ? `${Math.round(mm / MM_PER_INCH)} in` : `${mm / 10}`;
+  const end = settings.units === 'inch' ? '' : ' cm';
+  return [
+    { value: '0', label: 'No hoop' },
+    ...HOOP_SIZES_MM.map((mm) => ({ value: String(mm), label: `Round, ${size(mm)}${end}` })),
+    ...OVAL_SIZES_MM.map((oval) => ({
+      value: sizeKey(oval),
+      label: `Oval, ${size(oval.nominalMm)} × ${size(oval.shortMm)}${end}`,
+    })),
+  ];
+});
 const cloths = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
 const USES: { value: Piece['use']; label: string }[] = [
   { value: 'framed', label: 'Framed, to look at' },
@@ -37,58 +59,109 @@ const USES: { value: Piece['use']; label: string }[] = [
   { value: 'whitework', label: 'Whitework' },
 ];
 
-function fitted(nominalMm: number, air: number): Placement {
-  const circle = design.value?.circle;
-  return circle && circle.r > 0
-    ? fitToHoop(bench.piece.placement, circle, { nominalMm, airMm: air })
-    : bench.piece.placement;
+const hasDesign = computed(() => (design.value?.circle?.r ?? 0) > 0);
+function fitted(next: Hoop): Placement {
+  return hasDesign.value ? fitToHoop(bench.piece, next) : bench.piece.placement;
 }
 
-/** A hoop is chosen for the design to fill; without one the design keeps its size. */
-function chooseHoop(nominalMm: number): void {
-  if (nominalMm === 0) return bench.edit(setHoop(bench.piece, null, bench.piece.placement, 'Work without a hoop'));
-  const next = { nominalMm, airMm: airMm.value };
-  bench.edit(setHoop(bench.piece, next, fitted(nominalMm, next.airMm), `Fit to the ${nominalMm / 10} cm hoop`));
+/** A hoop is chosen for the design to fill; without one, or in several positions, the design keeps its size. */
+function chooseHoop(key: string): void {
+  if (key === '0') return bench.edit(setHoop(bench.piece, null, bench.piece.placement, 'Work without a hoop'));
+  const [nominalMm, shortMm = null] = key.split('x').map(Number);
+  const next = { ...(hoop.value ?? plainHoop(nominalMm!, airMm.value)), nominalMm: nominalMm!, shortMm, warp: null };
+  const label = `Fit to the ${hoops.value.find(({ value }) => value === key)?.label.toLowerCase() ?? ''} hoop`;
+  bench.edit(setHoop(bench.piece, next, severalPositions.value ? bench.piece.placement : fitted(next), label));
 }
-
-function chooseAir(air: number): void {
+function changeHoop(change: Partial<Hoop>, label: string, fits = false): void {
   if (!hoop.value) return;
-  bench.edit(
-    setHoop(
-      bench.piece,
-      { ...hoop.value, airMm: air },
-      fitted(hoop.value.nominalMm, air),
-      'Change the air to the ring',
-    ),
-  );
+  const next = { ...hoop.value, ...change };
+  bench.edit(setHoop(bench.piece, next, fits ? fitted(next) : bench.piece.placement, label));
 }
 
 function place(placement: Placement, label: string): void {
   bench.edit(setHoop(bench.piece, hoop.value, placement, label));
 }
-
 function resize(sizeMm: number, nowMm: number): void {
   const circle = design.value?.circle;
   if (circle && nowMm > 0) place(centred(bench.piece.placement, circle, sizeMm / nowMm), 'Change the size');
 }
-
 function shift(axis: 'xMm' | 'yMm', byMm: number): void {
   place({ ...bench.piece.placement, [axis]: bench.piece.placement[axis] + byMm }, 'Move the design');
 }
-
 const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
+
+const severalPositions = computed(() => bench.piece.positions.length > 1);
+const works = computed(() =>
+  severalPositions.value && hoop.value && bench.workings
+    ? worksOf(bench.workings.plan, hoop.value, bench.piece.positions)
+    : [],
+);
+const positionsProblem = ref<string | null>(null);
+function findThem(): void {
+  if (!hoop.value || !bench.workings) return;
+  const found = findPositions(bench.workings.plan, hoop.value);
+  positionsProblem.value =
+    found === null
+      ? 'The design is too large to be reached by this hoop: choose a larger hoop or a smaller size.'
+      : null;
+  if (found && found.length === 1) positionsProblem.value = 'One position reaches everything.';
+  if (found) bench.edit(setPositions(bench.piece, found.length > 1 ? found : [], 'Find hoop positions'));
+}
+function movePosition(index: number, axis: 0 | 1, mm: number): void {
+  const moved = bench.piece.positions.map(([x, y], i): [number, number] =>
+    i !== index ? [x, y] : axis === 0 ? [mm, y] : [x, mm],
+  );
+  bench.edit(setPositions(bench.piece, moved));
+}
+function removePosition(index: number): void {
+  bench.edit(
+    setPositions(
+      bench.piece,
+      bench.piece.positions.filter((_, i) => i !== index),
+      'Remove a hoop position',
+    ),
+  );
+}
+const spread = computed<[number, number]>(() => {
+  const axis = (k: 0 | 1): number => {
+    const values = bench.piece.positions.map((position) => position[k]);
+    return values.length > 1 ? Math.max(...values) - Math.min(...values) : 0;
+  };
+  return [axis(0), axis(1)];
+});
+
+const warpShare = computed(() => (hoop.value?.warp ? warpOf(hoop.value.warp) : 0));
+const WARP_START_MM = 50;
+function measureWarp(change: Partial<NonNullable<Hoop['warp']>>): void {
+  const before = hoop.value?.warp ?? { drawnMm: WARP_START_MM, uprightMm: WARP_START_MM, acrossMm: WARP_START_MM };
+  changeHoop({ warp: { ...before, ...change } }, 'Check the warp');
+}
+const isComparing = ref(false);
 </script>
 
 <template>
   <div class="stack">
     <h2>Hoop and size</h2>
-    <ChoiceField label="Hoop" :value="hoop?.nominalMm ?? 0" :options="hoops" @change="chooseHoop" />
+    <ChoiceField label="Hoop" :value="hoop ? sizeKey(hoop) : '0'" :options="hoops" @change="chooseHoop" />
     <div v-if="hoop" class="pair">
-      <LengthField label="Air to the ring" :value-mm="hoop.airMm" :min-mm="0" :max-mm="60" @change="chooseAir" />
+      <LengthField
+        label="Air to the ring"
+        :value-mm="hoop.airMm"
+        :min-mm="0"
+        :max-mm="60"
+        @change="(mm) => changeHoop({ airMm: mm }, 'Change the air to the ring', !severalPositions)"
+      />
       <div class="field">
         <span class="label">&nbsp;</span>
-        <NButton size="small" type="primary" @click="chooseHoop(hoop!.nominalMm)">Fit to the hoop</NButton>
+        <NButton size="small" type="primary" :disabled="!hasDesign" @click="place(fitted(hoop!), 'Fit to the hoop')"
+          >Fit to the hoop</NButton
+        >
       </div>
+    </div>
+    <div class="row">
+      <NButton size="small" :disabled="!hasDesign" @click="isComparing = true"
+        >Compare hoop sizes side by side…</NButton
+      >
     </div>
     <p v-if="room && design" class="note">
       The smallest circle round the design is
@@ -136,9 +209,64 @@ const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
       />
       <div class="field">
         <span class="label">&nbsp;</span>
-        <NButton size="small" @click="place(mirrored(bench.piece.placement), 'Mirror the design')">Mirror</NButton>
+        <div class="row">
+          <NButton size="small" @click="place(mirrored(bench.piece.placement), 'Mirror the design')">Mirror</NButton>
+          <NButton
+            size="small"
+            :disabled="bench.piece.placement.turnDeg === 0"
+            @click="place(onTheGrain(bench.piece.placement), 'Turn to the grain')"
+            >To the grain</NButton
+          >
+        </div>
       </div>
     </div>
+    <p class="small soft">
+      With the hoop in focus, Shift and the arrow keys move the design by 1 mm, with Alt by 0.1 mm.
+    </p>
+
+    <template v-if="hoop">
+      <hr class="rule" />
+      <h3>Hoop positions</h3>
+      <p v-if="!severalPositions" class="small soft">
+        A design that is larger than its hoop is worked in several positions; flat work first, what stands up last.
+      </p>
+      <ol v-else class="positions">
+        <li v-for="(work, i) in works" :key="i">
+          <strong class="serif">{{ i + 1 }}</strong>
+          <LengthField
+            label="Right"
+            :value-mm="work.x"
+            :min-mm="-3000"
+            :max-mm="3000"
+            @change="(mm) => movePosition(i, 0, mm)"
+          />
+          <LengthField
+            label="Below"
+            :value-mm="work.y"
+            :min-mm="-3000"
+            :max-mm="3000"
+            @change="(mm) => movePosition(i, 1, mm)"
+          />
+          <span class="small soft"
+            >{{ work.whole.length }} whole{{
+              work.portions.length > 0 ? `, ${work.portions.length} in portions` : ''
+            }}</span
+          >
+          <button type="button" class="plain small soft" @click="removePosition(i)">Remove</button>
+        </li>
+      </ol>
+      <div class="row">
+        <NButton size="small" :disabled="!hasDesign" @click="findThem">Find hoop positions</NButton>
+        <NButton
+          v-if="severalPositions"
+          size="small"
+          @click="bench.edit(setPositions(bench.piece, [], 'Work in one position'))"
+          >One position</NButton
+        >
+      </div>
+      <p v-if="positionsProblem" class="small" role="status">{{ positionsProblem }}</p>
+    </template>
+
     <hr class="rule" />
     <h3>Cloth</h3>
     <div class="pair">
@@ -165,19 +293,74 @@ const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
       :options="USES"
       @change="(use) => bench.edit(setUse(bench.piece, use))"
     />
-    <p v-if="hoop" class="note">
-      Cut the cloth at least
-      <strong class="figure">{{ formatLength(clothCutMm(hoop.nominalMm), settings.units) }}</strong> square, the grain
-      straight up and down: 50 mm all round the hoop to work in.
-    </p>
+    <ClothNeeds
+      v-if="hoop"
+      :hoop="hoop"
+      :spread="spread"
+      @bound="(bound) => changeHoop({ bound }, bound ? 'Bind the ring' : 'Leave the ring bare')"
+    />
+    <template v-if="hoop">
+      <hr class="rule" />
+      <h3>Is the cloth true?</h3>
+      <p class="small soft">
+        Draw a circle on the cloth before mounting it, and measure it both ways in the hoop: tugged unevenly it becomes
+        an oval, and so does the design.
+      </p>
+      <div class="triple">
+        <LengthField
+          label="Drawn"
+          :value-mm="hoop.warp?.drawnMm ?? 50"
+          :min-mm="10"
+          :max-mm="600"
+          @change="(mm) => measureWarp({ drawnMm: mm })"
+        />
+        <LengthField
+          label="Up and down"
+          :value-mm="hoop.warp?.uprightMm ?? 50"
+          :min-mm="5"
+          :max-mm="1200"
+          :step-mm="0.5"
+          @change="(mm) => measureWarp({ uprightMm: mm })"
+        />
+        <LengthField
+          label="Across"
+          :value-mm="hoop.warp?.acrossMm ?? 50"
+          :min-mm="5"
+          :max-mm="1200"
+          :step-mm="0.5"
+          @change="(mm) => measureWarp({ acrossMm: mm })"
+        />
+      </div>
+      <div v-if="hoop.warp" class="warp" data-test="warp">
+        <svg viewBox="-30 -30 60 60" aria-hidden="true">
+          <circle r="22" class="true" />
+          <ellipse
+            :rx="22 * Math.max(0.6, Math.min(1.3, 1 + (hoop.warp.acrossMm / hoop.warp.drawnMm - 1) * 3))"
+            :ry="22 * Math.max(0.6, Math.min(1.3, 1 + (hoop.warp.uprightMm / hoop.warp.drawnMm - 1) * 3))"
+            class="now"
+          />
+        </svg>
+        <p v-if="Math.abs(warpShare) > WARP_LIMIT">
+          {{ (Math.abs(warpShare) * 100).toFixed(1) }} % out of true, drawn here three times as strong. Loosen the
+          screw, ease the cloth back {{ warpShare > 0 ? 'at the top and bottom' : 'at the left and right' }}, even it
+          out along the grain, and tighten again before the first stitch.
+        </p>
+        <p v-else>True within {{ WARP_LIMIT * 100 }} %. Stitch away.</p>
+      </div>
+    </template>
+    <HoopComparison v-if="isComparing" @close="isComparing = false" />
   </div>
 </template>
 
 <style scoped>
-.pair {
+.pair,
+.triple {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 10px 14px;
+}
+.triple {
+  grid-template-columns: repeat(3, 1fr);
 }
 .note {
   color: var(--ink-soft);
@@ -194,5 +377,46 @@ const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
   border: 1px solid var(--chalk);
   border-radius: 5px;
   background: var(--paper);
+}
+.positions {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 8px;
+}
+.positions li {
+  display: grid;
+  grid-template-columns: 20px 1fr 1fr;
+  gap: 2px 10px;
+  align-items: end;
+}
+.positions li > .small {
+  grid-column: 2;
+}
+.positions li > button {
+  justify-self: end;
+}
+.serif {
+  font-family: var(--serif);
+  font-size: 20px;
+}
+.warp {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 14px;
+  align-items: center;
+}
+.warp circle,
+.warp ellipse {
+  fill: none;
+  stroke-width: 1.2;
+}
+.true {
+  stroke: var(--chalk);
+  stroke-dasharray: 3 2;
+}
+.now {
+  stroke: var(--madder);
 }
 </style>

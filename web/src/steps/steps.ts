@@ -12,8 +12,9 @@ export type StepId = (typeof STEPS)[number]['id'];
 
 /** Where a finding is best looked at. */
 export function stepOfFinding(id: string): StepId {
-  if (['outside-hoop', 'near-ring'].includes(id)) return 'hoop';
-  if (['not-read', 'all-hidden'].includes(id)) return 'drawing';
+  if (['outside-hoop', 'near-ring', 'grain', 'warp', 'crushed'].includes(id)) return 'hoop';
+  if (['not-read', 'all-hidden', 'line-too-close', 'part-too-small'].includes(id)) return 'drawing';
   if (id === 'lost-in-cloth') return 'colours';
-  return id === 'line-not-covered' ? 'transfer' : 'stitches';
+  const ofTransfer = ['line-not-covered', "can't-trace", 'fades-first', 'heat-sets', 'water-spoils'];
+  return ofTransfer.includes(id) ? 'transfer' : 'stitches';
 }

@@ -18,7 +18,8 @@ const FULL_SHARE = 0.95;
 
 /** What a stroke or press on the hoop means while the pen is out. */
 export interface Pen {
-  readonly draws: 'guides' | 'vein' | 'borders' | 'points' | 'centre';
+  readonly draws: 'guides' | 'vein' | 'borders' | 'points' | 'centre' | 'area' | 'line' | 'spot' | 'knife';
+  /** Empty where what is drawn is to be a part itself. */
   readonly part: string;
   /** The layer that points belong to. */
   readonly pass: number;

@@ -1,6 +1,8 @@
+import { reimport } from '@junctura/core/drawing';
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
+import type { Piece } from '@junctura/core/piece';
 import { readFile } from '../keeping/intake.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { useBench } from './bench.ts';
@@ -8,12 +10,23 @@ import { useBench } from './bench.ts';
 /** Reading that takes longer than this shows that it is under way and can be stopped, ms. */
 const SHOW_AFTER_MS = 500;
 
+/** No picture that can be worked on is larger. */
+const MOST_PICTURE_BYTES = 80_000_000;
+
+function isPicture({ type, name }: File): boolean {
+  return /^image\/(png|jpeg|webp)$/.test(type) || /\.(png|jpe?g|webp)$/i.test(name);
+}
+
 /** Files that are chosen or dropped, wherever in the application: read, and put on the bench or refused in a sentence. */
 export const useIntake = defineStore('intake', () => {
   const bench = useBench();
   const router = useRouter();
   const readingName = ref<string | null>(null);
   const problem = ref<string | null>(null);
+  /** What was done, for the person to read. */
+  const told = ref<string | null>(null);
+  /** A picture that waits to be turned into parts. */
+  const picture = shallowRef<File | null>(null);
   let stop: (() => void) | null = null;
 
   async function take(files: readonly File[] | FileList | null): Promise<void> {
@@ -21,6 +34,12 @@ export const useIntake = defineStore('intake', () => {
     if (!file) return;
     problem.value = null;
     stop?.();
+    if (isPicture(file)) {
+      if (file.size > MOST_PICTURE_BYTES) {
+        problem.value = `${file.name}: the picture is too large (${Math.round(file.size / 1e6)} MB); up to 80 MB are read.`;
+      } else picture.value = file;
+      return;
+    }
     // A reader of its own: stopping it leaves the open piece's planner alone.
     const reader = new PlannerClient();
     let isStopped = false;
@@ -39,7 +58,13 @@ export const useIntake = defineStore('intake', () => {
       problem.value = read.problem;
       return;
     }
-    const id = await bench.adopt(read.value);
+    await adopt(read.value);
+  }
+
+  /** Puts a piece that was read on the bench, and opens it. */
+  async function adopt(piece: Piece): Promise<void> {
+    picture.value = null;
+    const id = await bench.adopt(piece);
     await router.push({ name: 'piece', params: { id, step: 'drawing' } });
   }
 
@@ -47,14 +72,38 @@ export const useIntake = defineStore('intake', () => {
   function choose(): void {
     const chooser = document.createElement('input');
     chooser.type = 'file';
-    chooser.accept = '.svg,.json,image/svg+xml,application/json';
+    chooser.accept = '.svg,.json,image/svg+xml,application/json,image/png,image/jpeg,image/webp';
     chooser.addEventListener('change', () => void take(chooser.files));
     chooser.click();
+  }
+
+  /** Lets the person choose the drawing of the open piece as it was changed elsewhere. */
+  function chooseChanged(): void {
+    const chooser = document.createElement('input');
+    chooser.type = 'file';
+    chooser.accept = '.svg,image/svg+xml';
+    chooser.addEventListener('change', () => void takeChanged(chooser.files?.[0]));
+    chooser.click();
+  }
+
+  async function takeChanged(file: File | undefined): Promise<void> {
+    if (!file) return;
+    problem.value = null;
+    const reader = new PlannerClient();
+    const read = await readFile(file, reader, () => crypto.randomUUID());
+    reader.close();
+    if (!read.ok) {
+      problem.value = read.problem;
+      return;
+    }
+    const { edit, kept, added, removed } = reimport(bench.piece, read.value);
+    bench.edit(edit);
+    told.value = `${kept} parts kept what was chosen for them, ${added} are new, ${removed} are gone. Undo brings the old drawing back.`;
   }
 
   function cancel(): void {
     stop?.();
   }
 
-  return { readingName, problem, take, choose, cancel };
+  return { readingName, problem, told, picture, take, adopt, choose, chooseChanged, cancel };
 });

@@ -15,6 +15,13 @@ const schema = z.object({
   own: z
     .object({ width: z.number().min(0.5).max(2), stitch: z.number().min(0.5).max(2) })
     .catch({ width: 1, stitch: 1 }),
+  /** What the bars of a printed page measure, 100 mm across and 50 mm down in the file. */
+  printer: z
+    .object({ acrossMm: z.number().min(50).max(150), downMm: z.number().min(25).max(75) })
+    .catch({ acrossMm: 100, downMm: 50 }),
+  film: z
+    .object({ widthMm: z.number().min(80).max(1000), heightMm: z.number().min(80).max(1000) })
+    .catch({ widthMm: 180, heightMm: 260 }),
 });
 
 /** What the person likes, kept in this browser. */
@@ -25,7 +32,9 @@ export const useSettings = defineStore('settings', () => {
   const screenBarMm = ref(stored.screenBarMm);
   const own = ref(stored.own);
   const welcomed = ref(stored.welcomed);
-  watch([units, theme, screenBarMm, own, welcomed], () => {
+  const printer = ref(stored.printer);
+  const film = ref(stored.film);
+  watch([units, theme, screenBarMm, own, welcomed, printer, film], () => {
     try {
       localStorage.setItem(
         KEY,
@@ -35,6 +44,8 @@ export const useSettings = defineStore('settings', () => {
           screenBarMm: screenBarMm.value,
           own: own.value,
           welcomed: welcomed.value,
+          printer: printer.value,
+          film: film.value,
         }),
       );
     } catch {
@@ -42,7 +53,7 @@ export const useSettings = defineStore('settings', () => {
     }
   });
   watch(theme, (name) => (document.documentElement.dataset['theme'] = name), { immediate: true });
-  return { units, theme, screenBarMm, own, welcomed };
+  return { units, theme, screenBarMm, own, welcomed, printer, film };
 });
 
 function readStored(): object {

@@ -1,7 +1,7 @@
 import { Planner } from '@junctura/core/advice';
 import { readPiece, renamePiece, setUse, type Piece } from '@junctura/core/piece';
 import { PDFDocument } from 'pdf-lib';
-import { patternPages } from '@junctura/core/paper';
+import { patternPages, SHEETS, TRUE_PRINTER } from '@junctura/core/paper';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { pagesToPdf } from '../files/pagesToPdf.ts';
@@ -81,7 +81,10 @@ describe('the view', () => {
 it('makes a PDF with a page for each page, at true size', async () => {
   const piece = { ...kite(), placement: { ...kite().placement, scale: 5 } };
   const pages = patternPages(piece, new Planner().plan(piece).plan, {
-    sheet: 'letter',
+    sheet: SHEETS.find(({ id }) => id === 'letter')!,
+    printer: TRUE_PRINTER,
+    outlines: true,
+    grain: true,
     mirrored: true,
     numbers: true,
     directions: true,

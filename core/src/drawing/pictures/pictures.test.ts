@@ -4,6 +4,7 @@ import { seededRandom } from '../../measure/index.ts';
 import type { Piece } from '../../piece/index.ts';
 import { outlinesOf } from './borders.ts';
 import {
+  pageWidthMm,
   project,
   projection,
   readPicture,
@@ -169,6 +170,13 @@ describe('a page squared up', () => {
       expect(x).toBeCloseTo(corners[i]![0], 9);
       expect(y).toBeCloseTo(corners[i]![1], 9);
     });
+  });
+
+  it('is as wide as a known length on it says', () => {
+    const map = projection(corners);
+    const [from, to] = [project(map, 0.2, 0.3), project(map, 0.7, 0.9)];
+    // On a page 200 mm wide and 300 high this stretch is so long.
+    expect(pageWidthMm(corners, from, to, 1.5, Math.hypot(0.5 * 200, 0.6 * 300))).toBeCloseTo(200, 6);
   });
 
   it('shows what lay on it where it lay', () => {

@@ -41,6 +41,30 @@ export function project(map: readonly number[], u: number, v: number): [x: numbe
   return [(map[0]! * u + map[1]! * v + map[2]!) / w, (map[3]! * u + map[4]! * v + map[5]!) / w];
 }
 
+/** How wide a page is when a stretch on its picture is known, mm. Places are shares of the picture. */
+export function pageWidthMm(corners: Corners, from: Corner, to: Corner, aspect: number, knownMm: number): number {
+  const map = projection(corners);
+  const [u, v] = unproject(map, ...from);
+  const [p, q] = unproject(map, ...to);
+  return knownMm / Math.hypot(p - u, (q - v) * aspect);
+}
+
+/** How high the page between four corners is for its width. */
+export function pageAspect(corners: Corners, width: number, height: number): number {
+  const side = (i: number, j: number): number =>
+    Math.hypot((corners[i]![0] - corners[j]![0]) * width, (corners[i]![1] - corners[j]![1]) * height);
+  return (side(0, 3) + side(1, 2)) / (side(0, 1) + side(3, 2));
+}
+
+/** The inverse of {@link project}, by the adjugate of its map. */
+function unproject([a, b, c, d, e, f, g, h, i]: readonly number[], x: number, y: number): [u: number, v: number] {
+  const w = (d! * h! - e! * g!) * x + (b! * g! - a! * h!) * y + (a! * e! - b! * d!);
+  return [
+    ((e! * i! - f! * h!) * x + (c! * h! - b! * i!) * y + (b! * f! - c! * e!)) / w,
+    ((f! * g! - d! * i!) * x + (a! * i! - c! * g!) * y + (c! * d! - a! * f!)) / w,
+  ];
+}
+
 /** The page between four corners as if seen from straight above; its sides are as long as those in the picture, on the mean. */
 export function squaredUp(raster: Raster, corners: Corners): Raster {
   if (corners.every((corner, i) => corner[0] === WHOLE[i]![0] && corner[1] === WHOLE[i]![1])) return raster;

@@ -1,0 +1,55 @@
+import { narrowestGap, polylineLength } from '../../geometry/index.ts';
+import type { PlacedShape } from '../placedShapes.ts';
+import { smoothPath, smoothRing, type XY } from '../pictures/smoothPath.ts';
+import { dots, type HelperPart } from './helper.ts';
+
+export interface FreehandOptions {
+  /** What wobbles by less is smoothed away, mm. */
+  readonly smoothMm: number;
+  /** Ends this near to what is there, or to where the stroke began, are set upon it, mm. */
+  readonly snapMm: number;
+}
+
+/** Shorter than this a stroke was a slip, mm. */
+const SHORTEST_MM = 1.5;
+
+/**
+ * What a person drew by hand as a part, smoothed, its ends set upon what is there.
+ * @param points `x, y` flat, mm on the cloth
+ * @returns null where it was a slip
+ */
+export function drawFreehand(
+  kind: HelperPart['kind'],
+  points: readonly number[],
+  there: readonly PlacedShape[],
+  { smoothMm, snapMm }: FreehandOptions,
+): HelperPart | null {
+  const places: XY[] = [];
+  for (let i = 0; i + 1 < points.length; i += 2) places.push([points[i]!, points[i + 1]!]);
+  if (kind === 'spot') return places.length === 0 ? null : { name: 'Dot', kind, path: dots(places.slice(-1)) };
+  const drawn = { points: Float64Array.from(points), closed: false };
+  if (places.length < 2 || polylineLength(drawn) < SHORTEST_MM) return null;
+  const [first, last] = [places[0]!, places.at(-1)!];
+  const isRing = places.length > 3 && Math.hypot(first[0] - last[0], first[1] - last[1]) < snapMm;
+  if (kind === 'area' || isRing) {
+    if (places.length < 3) return null;
+    const path = smoothRing(isRing ? places.slice(0, -1) : places, smoothMm);
+    return path === '' ? null : { name: kind === 'area' ? 'Area' : 'Ring', kind, path };
+  }
+  places[0] = snapped(first, there, snapMm);
+  places[places.length - 1] = snapped(last, there, snapMm);
+  return { name: 'Line', kind, path: smoothPath(places, smoothMm), strokeMm: 0.6 };
+}
+
+/** A place set upon the nearest edge or line of what is there. */
+function snapped([x, y]: XY, there: readonly PlacedShape[], snapMm: number): XY {
+  const here = [{ points: Float64Array.of(x, y, x, y), closed: false }];
+  let [place, reach]: [XY, number] = [[x, y], snapMm];
+  for (const { shape, box } of there) {
+    if (!box || x < box.minX - reach || x > box.maxX + reach || y < box.minY - reach || y > box.maxY + reach) continue;
+    const edges = [...shape.region.map((points) => ({ points, closed: true })), ...shape.lines];
+    const gap = narrowestGap(here, edges, reach);
+    if (gap && gap.mm < reach) [place, reach] = [[gap.to[0], gap.to[1]], gap.mm];
+  }
+  return place;
+}

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { inHoop, type HoopTrial } from '@junctura/core/advice';
+import { AIR_MM, HOOP_SIZES_MM } from '@junctura/core/materials';
+import { formatLength } from '@junctura/core/measure';
+import { plainHoop, setHoop } from '@junctura/core/piece';
+import { NButton, NModal, NProgress } from 'naive-ui';
+import { computed, onBeforeUnmount, ref, shallowRef, triggerRef } from 'vue';
+import { useBench } from '../stores/bench.ts';
+import { useSettings } from '../stores/settings.ts';
+import { TrialPool } from '../workers/trialPool.ts';
+import TrialChart from './TrialChart.vue';
+
+/** The design in every usual hoop at once: what it takes, and what is lost. */
+const emit = defineEmits<{ close: [] }>();
+const bench = useBench();
+const settings = useSettings();
+
+const hoops = HOOP_SIZES_MM.map((mm) => plainHoop(mm, bench.piece.hoop?.airMm ?? AIR_MM.usual));
+const trials = shallowRef<(HoopTrial | null)[]>(hoops.map(() => null));
+const problem = ref<string | null>(null);
+const isStopped = ref(false);
+const canvases = ref<HTMLCanvasElement[]>([]);
+const pool = new TrialPool();
+pool.run(
+  bench.piece,
+  hoops,
+  { ...settings.own },
+  (index, { trial, picture }) => {
+    trials.value[index] = trial;
+    triggerRef(trials);
+    const canvas = canvases.value[index];
+    if (canvas) {
+      [canvas.width, canvas.height] = [picture.width, picture.height];
+      canvas.getContext('2d')!.drawImage(picture, 0, 0);
+    }
+    picture.close();
+  },
+  () => (problem.value = 'The sizes could not be worked out. Close this and try once more.'),
+);
+onBeforeUnmount(() => pool.stop());
+
+const done = computed(() => trials.value.filter((trial) => trial !== null));
+const share = computed(() => done.value.length / hoops.length);
+function stop(): void {
+  pool.stop();
+  isStopped.value = true;
+}
+const mm = (value: number): string => formatLength(value, settings.units);
+const hoursText = ({ hours }: HoopTrial): string =>
+  hours.p90 < 2
+    ? `${Math.round(hours.p10 * 60)}–${Math.round(hours.p90 * 60)} min`
+    : `${Math.round(hours.p10)}–${Math.round(hours.p90)} h`;
+function losses(trial: HoopTrial): string[] {
+  const lines: string[] = [];
+  const parts = (n: number): string => (n === 1 ? '1 part' : `${n} parts`);
+  if (trial.tooSmall.length > 0) lines.push(`${parts(trial.tooSmall.length)} too small`);
+  if (trial.merging > 0) lines.push(`${trial.merging} ${trial.merging === 1 ? 'line merges' : 'lines merge'}`);
+  if (trial.tooLong.length > 0) lines.push(`${parts(trial.tooLong.length)} with satin too long`);
+  return lines;
+}
+function choose(trial: HoopTrial): void {
+  const { hoop, placement } = inHoop(bench.piece, { ...(bench.piece.hoop ?? trial.hoop), ...trial.hoop });
+  bench.edit(setHoop(bench.piece, hoop, placement, `Fit to the ${trial.hoop.nominalMm / 10} cm hoop`));
+  emit('close');
+}
+</script>
+
+<template>
+  <NModal
+    :show="true"
+    preset="card"
+    title="In every hoop"
+    style="width: min(1160px, 96vw)"
+    @update:show="emit('close')"
+  >
+    <div v-if="share < 1 && !problem" class="progress" role="status">
+      <NProgress type="line" :percentage="Math.round(share * 100)" :height="8" :show-indicator="false" />
+      <span class="small soft">{{ isStopped ? 'Stopped' : `${done.length} of ${hoops.length} sizes` }}</span>
+      <NButton v-if="!isStopped" size="tiny" @click="stop">Stop</NButton>
+    </div>
+    <p v-if="problem" role="alert">{{ problem }}</p>
+    <ul class="hoops">
+      <li
+        v-for="(hoop, i) in hoops"
+        :key="hoop.nominalMm"
+        :class="{ now: bench.piece.hoop?.nominalMm === hoop.nominalMm }"
+      >
+        <div class="picture">
+          <canvas ref="canvases" :aria-label="`The piece in a hoop of ${hoop.nominalMm / 10} cm`"></canvas>
+        </div>
+        <h3>{{ mm(hoop.nominalMm) }}</h3>
+        <template v-if="trials[i]">
+          <p class="small figure">
+            {{ mm(trials[i]!.widthMm) }} wide · {{ hoursText(trials[i]!) }}<br />
+            {{ trials[i]!.threadM.toFixed(1) }} m · {{ trials[i]!.skeins }} skeins
+          </p>
+          <p class="small" :class="losses(trials[i]!).length > 0 ? 'lost' : 'kept'">
+            <template v-if="losses(trials[i]!).length > 0">
+              <span v-for="loss in losses(trials[i]!)" :key="loss">{{ loss }}<br /></span>
+            </template>
+            <template v-else>nothing lost</template>
+          </p>
+          <NButton size="tiny" @click="choose(trials[i]!)">Take this one</NButton>
+        </template>
+      </li>
+    </ul>
+    <TrialChart v-if="done.length > 1" :trials="done" :chosen-mm="bench.piece.hoop?.nominalMm ?? null" class="chart" />
+  </NModal>
+</template>
+
+<style scoped>
+.progress {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 12px;
+  align-items: center;
+  margin-bottom: 12px;
+}
+.hoops {
+  list-style: none;
+  margin: 0 0 16px;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(8, 1fr);
+  gap: 12px;
+}
+li {
+  display: grid;
+  gap: 4px;
+  align-content: start;
+  padding: 6px;
+  border-radius: 8px;
+}
+li.now {
+  background: var(--linen-deep);
+}
+.picture {
+  aspect-ratio: 1;
+  border-radius: 50%;
+  overflow: hidden;
+  border: 5px solid var(--wood);
+  background: var(--linen);
+}
+canvas {
+  width: 100%;
+  height: 100%;
+}
+h3 {
+  font-size: 16px;
+}
+.lost {
+  color: var(--ink);
+  border-left: 3px solid var(--weld);
+  padding-left: 6px;
+}
+.kept {
+  color: var(--ink-soft);
+}
+.chart {
+  max-width: 620px;
+}
+@media (max-width: 1000px) {
+  .hoops {
+    grid-template-columns: repeat(4, 1fr);
+  }
+}
+</style>

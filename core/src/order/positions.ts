@@ -338,7 +338,28 @@ export function orderPositions(
       if (tried < least - 1e-6) [best, least] = [order, tried];
     }
   }
+  if (reading.length > MOST_ORDERED) best = improved(best, cost);
   return best.map((k) => [reading[k]![0], reading[k]![1]]);
+}
+
+/** Passes over an order in which one position at a time is put where it costs least. */
+const MOST_PASSES = 4;
+
+function improved(order: readonly number[], cost: (order: readonly number[]) => number): readonly number[] {
+  let [best, least] = [order, cost(order)];
+  for (let pass = 0; pass < MOST_PASSES; pass++) {
+    const before = least;
+    for (const moved of order) {
+      const others = best.filter((k) => k !== moved);
+      for (let at = 0; at <= others.length; at++) {
+        const tried = [...others.slice(0, at), moved, ...others.slice(at)];
+        const costs = cost(tried);
+        if (costs < least - 1e-6) [best, least] = [tried, costs];
+      }
+    }
+    if (least >= before) break;
+  }
+  return best;
 }
 
 function* permutations<T>(items: readonly T[]): Generator<T[]> {

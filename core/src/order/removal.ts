@@ -57,6 +57,7 @@ export function removalSteps(piece: Piece): RemovalStep[] {
       'Pass hot air or an iron over the back until the lines are gone.',
       `They may come back in the cold. ${IRON}`,
     );
+  if (mark.comesOutBy === 'nothing') add('check', 'Look for lines that still show, and cover them with a stitch.');
   if (cloth.iron !== 'no') {
     add(
       'press',
@@ -64,7 +65,6 @@ export function removalSteps(piece: Piece): RemovalStep[] {
       IRON,
     );
   }
-  if (mark.comesOutBy === 'nothing') add('check', 'Look for lines that still show, and cover them with a stitch.');
   return steps;
 }
 

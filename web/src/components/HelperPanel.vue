@@ -11,6 +11,7 @@ import { laidWidthMm, threadKind } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { NButton, NInput } from 'naive-ui';
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
+import { partPath } from '../composables/usePartPaths.ts';
 import { ALPHABETS, loadAlphabet, type AlphabetId } from '../keeping/letterFonts.ts';
 import { useBench } from '../stores/bench.ts';
 import ChoiceField from './ChoiceField.vue';
@@ -81,7 +82,9 @@ const drawn = computed<Outcome<HelperPart[]>>(() => {
 });
 const box = computed(() => {
   const circle = bench.workings?.plan.design.circle;
-  const reach = Math.max(circle ? Math.hypot(circle.x, circle.y) + circle.r : 40, 40);
+  const arc = chosen.value === LETTERING ? Math.abs(letters.arcMm) + letters.heightMm * 1.5 : 0;
+  const away = Math.max(Math.abs(at.x), Math.abs(at.y));
+  const reach = Math.max(circle ? Math.hypot(circle.x, circle.y) + circle.r : 40, 40, arc + away);
   return `${-reach} ${-reach} ${2 * reach} ${2 * reach}`;
 });
 /** Letters along a line that is picked lie on the cloth already. */
@@ -106,6 +109,12 @@ function add(): void {
     <ChoiceField label="What" :value="chosen" :options="choices" @change="chosen = $event" />
     <p v-if="helper" class="small soft">{{ helper.purpose }}</p>
     <svg class="preview" :viewBox="box" role="img" aria-label="What will be added">
+      <path
+        v-for="planned in bench.workings?.plan.parts ?? []"
+        :key="planned.part.id"
+        :d="partPath(planned.placed)"
+        class="there"
+      />
       <g :transform="`translate(${place[0]} ${place[1]})`">
         <path
           v-for="(part, i) in drawn.ok ? drawn.value : []"
@@ -170,7 +179,7 @@ function add(): void {
           @change="letters.spacingMm = $event"
         />
         <LengthField
-          label="On an arc, radius (0: straight)"
+          label="Arc, radius (0: none)"
           :value-mm="letters.arcMm"
           :min-mm="-400"
           :max-mm="400"
@@ -227,6 +236,10 @@ function add(): void {
   stroke-width: 1.3px;
   vector-effect: non-scaling-stroke;
   stroke-linecap: round;
+}
+.preview .there {
+  stroke: var(--chalk);
+  stroke-width: 1px;
 }
 .preview .area {
   fill: color-mix(in srgb, var(--madder) 30%, transparent);

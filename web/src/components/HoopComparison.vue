@@ -91,7 +91,7 @@ function choose(trial: HoopTrial): void {
         <h3>{{ mm(hoop.nominalMm) }}</h3>
         <template v-if="trials[i]">
           <p class="small figure">
-            {{ mm(trials[i]!.widthMm) }} wide · {{ hoursText(trials[i]!) }}<br />
+            {{ mm(trials[i]!.widthMm) }} wide<br />{{ hoursText(trials[i]!) }}<br />
             {{ trials[i]!.threadM.toFixed(1) }} m · {{ trials[i]!.skeins }} skeins
           </p>
           <p class="small" :class="losses(trials[i]!).length > 0 ? 'lost' : 'kept'">

@@ -45,40 +45,42 @@ const thread = computed(
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="Hours and metres of thread by the size of the hoop">
-    <g v-for="tick in hours.ticks(4)" :key="`h${tick}`">
-      <path :d="`M${EDGE.left} ${hours(tick)}H${WIDTH - EDGE.right}`" class="rule" />
-      <text :x="EDGE.left - 8" :y="hours(tick) + 4" text-anchor="end">{{ tick }}</text>
-    </g>
-    <text
-      v-for="tick in metres.ticks(4)"
-      :key="`m${tick}`"
-      :x="WIDTH - EDGE.right + 8"
-      :y="metres(tick) + 4"
-      class="metres"
-    >
-      {{ tick }}
-    </text>
-    <text :x="EDGE.left - 8" :y="EDGE.top - 3" text-anchor="end">h</text>
-    <text :x="WIDTH - EDGE.right + 8" :y="EDGE.top - 3" class="metres">m</text>
-    <path :d="band" class="band" />
-    <path :d="middle" class="hours" />
-    <path :d="thread" class="thread" />
-    <g v-for="trial in trials" :key="trial.hoop.nominalMm">
-      <path
-        v-if="trial.hoop.nominalMm === chosenMm"
-        :d="`M${x(trial.hoop.nominalMm)} ${EDGE.top}V${HEIGHT - EDGE.bottom}`"
-        class="chosen"
-      />
-      <circle :cx="x(trial.hoop.nominalMm)" :cy="hours(trial.hours.p50)" r="3.4" class="dot" />
-      <text :x="x(trial.hoop.nominalMm)" :y="HEIGHT - 10" text-anchor="middle">{{ trial.hoop.nominalMm / 10 }}</text>
-    </g>
-    <text :x="WIDTH - EDGE.right + 8" :y="HEIGHT - 10">cm</text>
-  </svg>
-  <p class="small soft legend">
-    <span class="key hours-key"></span> hours, the band from quick to slow <span class="key thread-key"></span> metres
-    of thread
-  </p>
+  <div>
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="Hours and metres of thread by the size of the hoop">
+      <g v-for="tick in hours.ticks(4)" :key="`h${tick}`">
+        <path :d="`M${EDGE.left} ${hours(tick)}H${WIDTH - EDGE.right}`" class="rule" />
+        <text :x="EDGE.left - 8" :y="hours(tick) + 4" text-anchor="end">{{ tick }}</text>
+      </g>
+      <text
+        v-for="tick in metres.ticks(4)"
+        :key="`m${tick}`"
+        :x="WIDTH - EDGE.right + 8"
+        :y="metres(tick) + 4"
+        class="metres"
+      >
+        {{ tick }}
+      </text>
+      <text :x="EDGE.left - 8" :y="EDGE.top - 3" text-anchor="end">h</text>
+      <text :x="WIDTH - EDGE.right + 8" :y="EDGE.top - 3" class="metres">m</text>
+      <path :d="band" class="band" />
+      <path :d="middle" class="hours" />
+      <path :d="thread" class="thread" />
+      <g v-for="trial in trials" :key="trial.hoop.nominalMm">
+        <path
+          v-if="trial.hoop.nominalMm === chosenMm"
+          :d="`M${x(trial.hoop.nominalMm)} ${EDGE.top}V${HEIGHT - EDGE.bottom}`"
+          class="chosen"
+        />
+        <circle :cx="x(trial.hoop.nominalMm)" :cy="hours(trial.hours.p50)" r="3.4" class="dot" />
+        <text :x="x(trial.hoop.nominalMm)" :y="HEIGHT - 10" text-anchor="middle">{{ trial.hoop.nominalMm / 10 }}</text>
+      </g>
+      <text :x="WIDTH - EDGE.right + 8" :y="HEIGHT - 10">cm</text>
+    </svg>
+    <p class="small soft legend">
+      <span class="key hours-key"></span> hours, the band from quick to slow <span class="key thread-key"></span> metres
+      of thread
+    </p>
+  </div>
 </template>
 
 <style scoped>

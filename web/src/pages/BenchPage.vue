@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { AIR_MM } from '@junctura/core/materials';
-import { emptyPiece, plainHoop } from '@junctura/core/piece';
-import { checkPiece, type Piece } from '@junctura/core/piece';
+import { checkPiece, emptyPiece, plainHoop, type Piece } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { onMounted, ref, shallowRef } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';

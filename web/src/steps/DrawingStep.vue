@@ -11,13 +11,16 @@ import {
   setUnderlay,
 } from '@junctura/core/piece';
 import { NButton, NInput, NRadio, NRadioGroup } from 'naive-ui';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import DrawingParts from '../components/DrawingParts.vue';
-import HelperPanel from '../components/HelperPanel.vue';
+
 import NumberField from '../components/NumberField.vue';
 import { useBench, type Pen } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
 import { KIND_WORDS, partSize } from './partWords.ts';
+
+/** Loaded when it is asked for: the alphabets’ reader is large. */
+const HelperPanel = defineAsyncComponent(() => import('../components/HelperPanel.vue'));
 
 const bench = useBench();
 const settings = useSettings();

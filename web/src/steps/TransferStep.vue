@@ -30,6 +30,10 @@ const plan = computed(() => bench.workings?.plan ?? null);
 const mark = computed(() => markOf(bench.piece.mark)!);
 const ways = computed(() => (plan.value ? rankWays(bench.piece, plan.value) : []));
 const way = computed(() => ways.value.find((entry) => entry.mark.id === bench.piece.mark));
+const better = computed(() => {
+  const [best] = ways.value;
+  return best && way.value && best.score > way.value.score ? best : null;
+});
 const showsAll = ref(false);
 const FITNESS = { good: 'fits well', fair: 'can be done', poor: 'fits badly' } as const;
 
@@ -99,6 +103,12 @@ async function savePdf(): Promise<void> {
         <li v-for="reason in way.reasons" :key="reason" class="for">{{ reason }}</li>
         <li v-for="caution in way.cautions" :key="caution" class="against">{{ caution }}</li>
       </ul>
+      <p v-if="better" class="small">
+        Fits better: {{ better.mark.name.toLowerCase() }}.
+        <button type="button" class="plain link" @click="bench.edit(setMark(bench.piece, better!.mark.id))">
+          Take it
+        </button>
+      </p>
       <p class="small soft">Comes out {{ mark.comesOut }}. The maker’s instructions come first.</p>
     </div>
     <div>
@@ -271,6 +281,9 @@ async function savePdf(): Promise<void> {
 .against::marker {
   content: '–  ';
   color: var(--madder);
+}
+.link {
+  text-decoration: underline;
 }
 .fitness {
   font-size: 13px;

@@ -75,6 +75,24 @@ describe('pictures by their colours', () => {
     expect(areas[2]! / (Math.PI * 20 ** 2)).toBeCloseTo(1, 1);
   });
 
+  it('keep a small but telling colour beside large ones', () => {
+    const eye = discs(
+      300,
+      [
+        [150, 150, 120, '#6b4a2f'],
+        [150, 60, 50, '#8a6a45'],
+        [170, 150, 9, '#3aa05a'],
+      ],
+      14,
+    );
+    const hexes = read(eye, { colours: 4, leastMm2: 1 }).palette.map(({ hex }) => hex);
+    const isGreen = (hex: string): boolean => {
+      const [r, g, b] = [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)) as [number, number, number];
+      return g > r + 40 && g > b + 30;
+    };
+    expect(hexes.some(isGreen)).toBe(true);
+  });
+
   it.each([1, 2, 3, 4])('share their borders: neighbours neither gap nor overlap (seed %i)', (seed) => {
     const random = seededRandom(seed);
     const size = 60;

@@ -45,7 +45,7 @@ export class Bench {
     const path = join(folder, basename(name));
     await writeFile(path, text);
     const chooser = this.page.waitForEvent('filechooser');
-    await this.page.getByRole('button', { name: 'Choose a drawing or piece' }).click();
+    await this.page.getByRole('button', { name: 'Choose a drawing, picture or piece' }).click();
     await (await chooser).setFiles(path);
   }
 

@@ -23,7 +23,7 @@ const props = defineProps<{ file: File }>();
 const emit = defineEmits<{ done: [piece: Piece]; close: [] }>();
 
 const client = new PictureClient(props.file);
-const src = URL.createObjectURL(props.file);
+const src = ref('');
 const size = shallowRef<{ width: number; height: number } | null>(null);
 const problem = ref<string | null>(null);
 const share = ref<number | null>(null);
@@ -91,12 +91,13 @@ void (async () => {
     return;
   }
   size.value = opened.value;
+  src.value = URL.createObjectURL(opened.value.preview);
   void read();
 })();
 watch([() => ({ ...options }), corners, widthMm], () => void readSoon());
 onBeforeUnmount(() => {
   client.stop();
-  URL.revokeObjectURL(src);
+  URL.revokeObjectURL(src.value);
 });
 
 const hexOf = computed(() => new Map(result.value?.palette.map(({ id, hex }) => [id, hex])));

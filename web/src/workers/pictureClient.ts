@@ -1,16 +1,18 @@
 import type { PictureOptions } from '@junctura/core/drawing';
 import { failure, type Outcome } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
-import type { PictureReply, PictureRequest } from './pictureMessages.ts';
+import type { OpenedPicture, PictureReply, PictureRequest } from './pictureMessages.ts';
 
 /** Reads one picture in a worker of its own; what is under way is stopped by starting it again, and the picture is opened anew. */
 export class PictureClient {
   private worker: Worker | null = null;
   private ticket = 0;
+  /** Ends the waiting for what is under way; null where nothing is. */
+  private giveUp: (() => void) | null = null;
 
   constructor(private readonly file: Blob) {}
 
-  open(): Promise<Outcome<{ width: number; height: number }>> {
+  open(): Promise<Outcome<OpenedPicture>> {
     const worker = this.start();
     return new Promise((resolve) => {
       worker.addEventListener('message', ({ data }: MessageEvent<PictureReply>) => {
@@ -28,20 +30,28 @@ export class PictureClient {
     name: string,
     progress: (share: number) => void,
   ): Promise<Outcome<Piece> | null> {
+    // What is overtaken is not waited for.
+    if (this.giveUp) this.stop();
     const ticket = ++this.ticket;
+    const stopped = new Promise<null>((resolve) => (this.giveUp = () => resolve(null)));
+    return Promise.race([stopped, this.readNow(ticket, options, id, name, progress)]);
+  }
+
+  private async readNow(
+    ticket: number,
+    options: PictureOptions,
+    id: string,
+    name: string,
+    progress: (share: number) => void,
+  ): Promise<Outcome<Piece> | null> {
     if (!this.worker) await this.open();
-    if (ticket !== this.ticket) return null;
     return new Promise((resolve) => {
       const worker = this.worker!;
       const hear = ({ data }: MessageEvent<PictureReply>): void => {
-        if (data.type === 'opened') return;
-        if (ticket !== this.ticket) {
-          worker.removeEventListener('message', hear);
-          return resolve(null);
-        }
-        if (data.ticket !== ticket) return;
+        if (data.type === 'opened' || data.ticket !== ticket) return;
         if (data.type === 'progress') return progress(data.share);
         worker.removeEventListener('message', hear);
+        this.giveUp = null;
         resolve(data.outcome);
       };
       worker.addEventListener('message', hear);
@@ -51,7 +61,8 @@ export class PictureClient {
 
   /** Stops what is under way. */
   stop(): void {
-    this.ticket++;
+    this.giveUp?.();
+    this.giveUp = null;
     this.worker?.terminate();
     this.worker = null;
   }

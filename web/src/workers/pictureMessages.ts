@@ -13,7 +13,14 @@ export type PictureRequest =
       readonly name: string;
     };
 
+export interface OpenedPicture {
+  readonly width: number;
+  readonly height: number;
+  /** The picture made small, to be looked at. */
+  readonly preview: Blob;
+}
+
 export type PictureReply =
-  | { readonly type: 'opened'; readonly outcome: Outcome<{ width: number; height: number }> }
+  | { readonly type: 'opened'; readonly outcome: Outcome<OpenedPicture> }
   | { readonly type: 'progress'; readonly ticket: number; readonly share: number }
   | { readonly type: 'read'; readonly ticket: number; readonly outcome: Outcome<Piece> };

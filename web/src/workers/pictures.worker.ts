@@ -1,15 +1,15 @@
 import { designCircle, MOST_PIXELS, readPicture, settleInHoop, type Raster } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { Underlay } from '@junctura/core/piece';
-import type { PictureReply, PictureRequest } from './pictureMessages.ts';
+import type { OpenedPicture, PictureReply, PictureRequest } from './pictureMessages.ts';
 
-/** The picture that stays below the drawing is kept no larger than this. */
-const UNDERLAY_PX = 1200;
+/** The picture that is looked at, and that stays below the drawing, is no larger than this. */
+const SHOWN_PX = 1200;
 
 let picture: Raster | null = null;
 let bitmap: ImageBitmap | null = null;
 
-async function open(file: Blob): Promise<Outcome<{ width: number; height: number }>> {
+async function open(file: Blob): Promise<Outcome<OpenedPicture>> {
   try {
     // Turned as the camera says; of an animation the first picture.
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
@@ -26,22 +26,27 @@ async function open(file: Blob): Promise<Outcome<{ width: number; height: number
   const context = canvas.getContext('2d', { willReadFrequently: true })!;
   context.drawImage(bitmap, 0, 0);
   picture = { width, height, rgba: context.getImageData(0, 0, width, height).data };
-  return success({ width, height });
+  return success({ width, height, preview: (await shown(bitmap)).blob });
 }
 
-async function underlayOf(image: ImageBitmap): Promise<Pick<Underlay, 'picture' | 'widthPx' | 'heightPx'>> {
-  const factor = Math.min(1, UNDERLAY_PX / Math.max(image.width, image.height));
+/** The picture made small enough to be shown without a stop. */
+async function shown(image: ImageBitmap): Promise<{ blob: Blob; widthPx: number; heightPx: number }> {
+  const factor = Math.min(1, SHOWN_PX / Math.max(image.width, image.height));
   const [widthPx, heightPx] = [image.width, image.height].map((size) => Math.max(1, Math.round(size * factor))) as [
     number,
     number,
   ];
   const canvas = new OffscreenCanvas(widthPx, heightPx);
   canvas.getContext('2d')!.drawImage(image, 0, 0, widthPx, heightPx);
-  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.8 });
+  return { blob: await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.8 }), widthPx, heightPx };
+}
+
+async function underlayOf(image: ImageBitmap): Promise<Pick<Underlay, 'picture' | 'widthPx' | 'heightPx'>> {
+  const { blob, ...size } = await shown(image);
   const bytes = new Uint8Array(await blob.arrayBuffer());
   let text = '';
   for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192));
-  return { picture: `data:image/jpeg;base64,${btoa(text)}`, widthPx, heightPx };
+  return { picture: `data:image/jpeg;base64,${btoa(text)}`, ...size };
 }
 
 async function read({ ticket, options, id, name }: Extract<PictureRequest, { type: 'read' }>): Promise<PictureReply> {

@@ -1,4 +1,3 @@
-import quantize, { type RgbPixel } from 'quantize';
 import { hexOf, labOf, type Lab } from '../../colour/index.ts';
 import type { Raster } from './raster.ts';
 
@@ -14,40 +13,34 @@ export interface ColourRegions {
 export type Progress = (share: number) => void;
 
 /** Colours are found among so many pixels, evenly taken: more say nothing new. */
-const SAMPLE_PIXELS = 120_000;
-
-/** So many more colours are found first, to be merged down to those wanted. */
-const FINER = 5;
-const MOST_FINE = 96;
+const SAMPLE_PIXELS = 200_000;
+/** Cells of colour from which merging begins, the fullest. */
+const MOST_CELLS = 220;
 /** Colours nearer than this in Lab are one with noise in it. */
 const SAME_COLOUR = 7;
 
 /**
- * The colours to which a picture is reduced: many by median cuts (Heckbert 1982, as modified by Bloomberg 2008), merged in Lab two by
- * two where that costs least (Ward 1963). Colours weigh by the root of their share, so that a small but telling one stays.
+ * The colours to which a picture is reduced: cells of like colour, merged in Lab two by two where that costs least (Ward 1963). Cells
+ * weigh by the root of their share, so that a small but telling colour stays.
  */
-export function paletteOf({ width, height, rgba }: Raster, count: number): string[] {
-  const pixels: RgbPixel[] = [];
-  const step = Math.max(1, Math.floor((width * height) / SAMPLE_PIXELS));
-  for (let i = 0; i < width * height; i += step) pixels.push([rgba[4 * i]!, rgba[4 * i + 1]!, rgba[4 * i + 2]!]);
-  const found = quantize(pixels, Math.min(MOST_FINE, Math.max(2, count) * FINER));
-  const fine = found ? found.palette() : pixels.slice(0, 1);
-  const hexes = [...new Set(fine.map(([r, g, b]) => hexOf(r / 255, g / 255, b / 255)))];
-  const shares = new Float64Array(hexes.length);
-  const sample = { width: pixels.length, height: 1, rgba: Uint8ClampedArray.from(pixels.flatMap((p) => [...p, 255])) };
-  for (const colour of nearestColourOf(sample, hexes)) shares[colour]!++;
-  const clusters = hexes.flatMap((hex, i) =>
-    shares[i]! > 0 ? [{ hex, lab: labOf(hex), share: shares[i]!, weight: Math.sqrt(shares[i]!) }] : [],
-  );
+export function paletteOf(raster: Raster, count: number): string[] {
+  const clusters = colourCells(raster).map(({ hex, share }) => ({
+    hex,
+    lab: labOf(hex),
+    share,
+    weight: Math.sqrt(share),
+  }));
   while (clusters.length > 1) {
     let [best, nearest, at, into] = [Infinity, 0, 0, 0];
-    clusters.forEach((a, i) => {
-      clusters.slice(0, i).forEach((b, j) => {
-        const apart = (a.lab.l - b.lab.l) ** 2 + (a.lab.a - b.lab.a) ** 2 + (a.lab.b - b.lab.b) ** 2;
-        const cost = (apart * a.weight * b.weight) / (a.weight + b.weight);
+    for (let i = 1; i < clusters.length; i++) {
+      const { lab, weight } = clusters[i]!;
+      for (let j = 0; j < i; j++) {
+        const other = clusters[j]!;
+        const apart = (lab.l - other.lab.l) ** 2 + (lab.a - other.lab.a) ** 2 + (lab.b - other.lab.b) ** 2;
+        const cost = (apart * weight * other.weight) / (weight + other.weight);
         if (cost < best) [best, nearest, at, into] = [cost, apart, i, j];
-      });
-    });
+      }
+    }
     if (clusters.length <= count && nearest > SAME_COLOUR ** 2) break;
     const [a, b] = [clusters[at]!, clusters[into]!];
     const share = a.share + b.share;
@@ -63,6 +56,28 @@ export function paletteOf({ width, height, rgba }: Raster, count: number): strin
     clusters.splice(at, 1);
   }
   return clusters.map(({ hex }) => hex);
+}
+
+/** The fullest cells of a cube of 16 steps for red, green and blue: the mean colour of each, and how many pixels it holds. */
+function colourCells({ width, height, rgba }: Raster): { hex: string; share: number }[] {
+  const cells = new Map<number, [red: number, green: number, blue: number, share: number]>();
+  const step = Math.max(1, Math.floor((width * height) / SAMPLE_PIXELS));
+  for (let i = 0; i < width * height; i += step) {
+    const [r, g, b] = [rgba[4 * i]!, rgba[4 * i + 1]!, rgba[4 * i + 2]!];
+    const key = ((r >> 4) << 8) | ((g >> 4) << 4) | (b >> 4);
+    const cell = cells.get(key);
+    if (!cell) cells.set(key, [r, g, b, 1]);
+    else {
+      cell[0] += r;
+      cell[1] += g;
+      cell[2] += b;
+      cell[3]++;
+    }
+  }
+  return [...cells.values()]
+    .sort((p, q) => q[3] - p[3])
+    .slice(0, MOST_CELLS)
+    .map(([r, g, b, share]) => ({ hex: hexOf(r / share / 255, g / share / 255, b / share / 255), share }));
 }
 
 /**
@@ -101,11 +116,36 @@ export function colourRegions(
     progress(Math.min(1, 0.3 + (0.7 * Math.log(crowd / found.sizes.length)) / Math.log(1 + crowd / mostRegions)));
     if (least >= leastPixels && found.sizes.length <= mostRegions) break;
   }
+  for (let round = 0; round < MOST_FRINGES; round++) {
+    const widths = widthsOf(found, width, height);
+    const sizes = found.sizes.map((size, label) => (widths[label]! < FRINGE_PX ? 1 : size));
+    const merged = takeSpecksIn({ ...found, sizes }, colours, width, height, 2);
+    if (!merged) break;
+    colours = merged;
+    found = components(colours, width);
+  }
   const regions = found.sizes.map((pixels, label) => ({ colour: found.colourOf[label]!, pixels }));
   return { labels: found.labels, regions, hexes };
 }
 
 const MOST_ROUNDS = 12;
+/** Where two colours meet, a decoder leaves a fringe of their blend: what is narrower than this on the mean belongs to its neighbour. */
+const FRINGE_PX = 1.8;
+const MOST_FRINGES = 3;
+
+/** The mean width of regions in pixels: twice their area over their outline. */
+function widthsOf({ labels, sizes }: Components, width: number, height: number): number[] {
+  const sides = new Float64Array(sizes.length);
+  for (let at = 0; at < labels.length; at++) {
+    const [x, y] = [at % width, Math.floor(at / width)];
+    if (x === 0 || labels[at - 1] !== labels[at]) sides[labels[at]!]!++;
+    if (x === width - 1 || labels[at + 1] !== labels[at]) sides[labels[at]!]!++;
+    if (y === 0 || labels[at - width] !== labels[at]) sides[labels[at]!]!++;
+    if (y === height - 1 || labels[at + width] !== labels[at]) sides[labels[at]!]!++;
+  }
+  return sizes.map((size, label) => (2 * size) / sides[label]!);
+}
+
 /** More regions than this are noise: it is smoothed once more before specks are looked at one by one. */
 const CROWD = 12_000;
 

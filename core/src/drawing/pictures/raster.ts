@@ -46,3 +46,33 @@ export function greyOf({ width, height, rgba }: Raster): Float32Array {
     (_, i) => 0.2126 * rgba[4 * i]! + 0.7152 * rgba[4 * i + 1]! + 0.0722 * rgba[4 * i + 2]!,
   );
 }
+
+/** Pixels that differ by more than this in all channels together belong to different things. */
+const EDGE = 70;
+
+/** A picture with its noise evened out: each pixel is the mean of those about it that are like it, so edges stay sharp. */
+export function calmed({ width, height, rgba }: Raster): Raster {
+  const out = Uint8ClampedArray.from(rgba);
+  for (let y = 1; y < height - 1; y++) {
+    for (let x = 1; x < width - 1; x++) {
+      const at = (y * width + x) * 4;
+      let [red, green, blue, count] = [0, 0, 0, 0];
+      for (let k = 0; k < 9; k++) {
+        const other = at + ((((k / 3) | 0) - 1) * width + (k % 3) - 1) * 4;
+        const apart =
+          Math.abs(rgba[other]! - rgba[at]!) +
+          Math.abs(rgba[other + 1]! - rgba[at + 1]!) +
+          Math.abs(rgba[other + 2]! - rgba[at + 2]!);
+        if (apart > EDGE) continue;
+        red += rgba[other]!;
+        green += rgba[other + 1]!;
+        blue += rgba[other + 2]!;
+        count++;
+      }
+      out[at] = red / count;
+      out[at + 1] = green / count;
+      out[at + 2] = blue / count;
+    }
+  }
+  return { width, height, rgba: out };
+}

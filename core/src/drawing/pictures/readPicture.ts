@@ -7,7 +7,7 @@ import svgpath from 'svgpath';
 import { outlinesOf } from './borders.ts';
 import { colourRegions, paletteOf, type Progress } from './colourRegions.ts';
 import { inkLines, inkOf } from './inkLines.ts';
-import { shrunk, type Raster } from './raster.ts';
+import { calmed, shrunk, type Raster } from './raster.ts';
 import { isConvex, squaredUp, type Corners } from './squareUp.ts';
 import { smoothPath, smoothRing } from './smoothPath.ts';
 
@@ -98,10 +98,11 @@ export function readPicture(
 type Found = Pick<Part, 'name' | 'kind' | 'path'> & Partial<Part> & { hex: string };
 
 function byColours(page: Raster, options: PictureOptions, mmPerPx: number, progress: Progress): Found[] {
-  const hexes = paletteOf(page, options.colours);
+  const calm = calmed(page);
+  const hexes = paletteOf(calm, options.colours);
   progress(0.25);
   const least = Math.max(6, options.leastMm2 / mmPerPx ** 2);
-  const { labels, regions } = colourRegions(page, hexes, least, MOST_REGIONS, (share) => progress(0.25 + 0.5 * share));
+  const { labels, regions } = colourRegions(calm, hexes, least, MOST_REGIONS, (share) => progress(0.25 + 0.5 * share));
   const ground = options.leavesGround ? groundOf(labels, page) : -1;
   const outlines = outlinesOf(labels, page.width, page.height, Math.max(0.6, options.smoothMm / mmPerPx));
   progress(1);

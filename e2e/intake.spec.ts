@@ -1,0 +1,236 @@
+import { deflateSync, crc32 } from 'node:zlib';
+import { expect, svg, test } from './bench.ts';
+
+/** A PNG made here: no picture of anybody’s. */
+function png(
+  width: number,
+  height: number,
+  colourAt: (x: number, y: number) => readonly [number, number, number],
+): Buffer {
+  const rows = Buffer.alloc(height * (1 + width * 3));
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) rows.set(colourAt(x, y), y * (1 + width * 3) + 1 + x * 3);
+  }
+  const chunk = (type: string, data: Buffer): Buffer => {
+    const body = Buffer.concat([Buffer.from(type, 'latin1'), data]);
+    const ends = Buffer.alloc(8);
+    ends.writeUInt32BE(data.length, 0);
+    ends.writeUInt32BE(crc32(body), 4);
+    return Buffer.concat([ends.subarray(0, 4), body, ends.subarray(4)]);
+  };
+  const head = Buffer.alloc(13);
+  head.writeUInt32BE(width, 0);
+  head.writeUInt32BE(height, 4);
+  head.set([8, 2, 0, 0, 0], 8);
+  return Buffer.concat([
+    Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]),
+    chunk('IHDR', head),
+    chunk('IDAT', deflateSync(rows)),
+    chunk('IEND', Buffer.alloc(0)),
+  ]);
+}
+/** A page of two discs and a bar, on cream. */
+const PAGE = png(640, 480, (x, y) => {
+  if (Math.hypot(x - 200, y - 200) < 110) return Math.hypot(x - 200, y - 200) < 40 ? [230, 180, 60] : [180, 50, 60];
+  if (Math.hypot(x - 470, y - 180) < 80) return [50, 90, 150];
+  return x > 250 && x < 560 && y > 370 && y < 410 ? [60, 110, 70] : [244, 239, 228];
+});
+
+test('a photograph becomes parts: squared up, sized by a known length, by colours or by lines', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await bench.bring('page.png', PAGE);
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('4 parts in 4 colours');
+  const corner = dialog.getByRole('button', { name: /^Top left corner/ });
+  await corner.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+  await dialog.getByText('A length on it is known').click();
+  await dialog.getByLabel('The red line measures').fill('80 mm');
+  await page.keyboard.press('Enter');
+  await expect(dialog).toContainText('4 parts in 4 colours');
+  await dialog.getByLabel('Read it').selectOption({ label: 'By its lines: as areas of ink' });
+  await expect(dialog.getByRole('status')).toContainText(/parts? in 1 colour/);
+  await dialog.getByLabel('Read it').selectOption({ label: 'By its colours: regions to fill' });
+  await expect(dialog).toContainText('4 parts in 4 colours');
+  await dialog.getByRole('button', { name: 'Make these parts' }).click();
+  await expect(bench.figure('Parts')).toHaveText('4');
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('page');
+});
+
+test('a picture that is kept below is drawn over, and can be made fainter', async ({ bench, page }) => {
+  await bench.open();
+  await bench.bring('page.png', PAGE);
+  await page.getByRole('button', { name: 'Make these parts' }).click();
+  await expect(page.locator('.overlay image')).toHaveAttribute('opacity', '0.5');
+  await page.getByLabel('Picture below, strength').fill('20');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.overlay image')).toHaveAttribute('opacity', '0.2');
+  const drawn = async (name: string, places: [number, number][]): Promise<void> => {
+    await bench.card.getByRole('button', { name, exact: true }).click();
+    const box = (await page.locator('.hoop-view').boundingBox())!;
+    const at = ([x, y]: [number, number]): [number, number] => [box.x + x * box.width, box.y + y * box.height];
+    await page.mouse.move(...at(places[0]!));
+    await page.mouse.down();
+    for (const place of places.slice(1)) await page.mouse.move(...at(place), { steps: 8 });
+    await page.mouse.up();
+    await page.keyboard.press('Escape');
+  };
+  await drawn('Area', [
+    [0.45, 0.45],
+    [0.55, 0.45],
+    [0.55, 0.55],
+    [0.45, 0.56],
+    [0.45, 0.46],
+  ]);
+  await expect(bench.figure('Parts')).toHaveText('5');
+  await drawn('Line', [
+    [0.3, 0.8],
+    [0.5, 0.85],
+    [0.7, 0.8],
+  ]);
+  await drawn('Dots', [[0.5, 0.75]]);
+  await expect(bench.figure('Parts')).toHaveText('7');
+  await bench.card.locator('.parts .part').filter({ hasText: 'Area' }).first().click();
+  await drawn('Cut in two', [
+    [0.4, 0.5],
+    [0.6, 0.5],
+  ]);
+  await expect(bench.figure('Parts')).toHaveText('8');
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(bench.figure('Parts')).toHaveText('4');
+});
+
+test.describe('pictures that cannot be read are refused in a sentence, and nothing is lost', () => {
+  const cases: [string, string, Buffer, RegExp][] = [
+    ['a damaged one', 'torn.jpg', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 4]), /damaged/],
+    ['one pixel', 'dot.png', png(1, 1, () => [200, 20, 20]), /one colour all over/],
+    ['text that says it is a picture', 'words.webp', Buffer.from('hello'), /damaged/],
+  ];
+  for (const [what, name, bytes, expected] of cases) {
+    test(what, async ({ bench, page }) => {
+      await bench.open();
+      await bench.bring(name, bytes);
+      await expect(page.getByRole('alert')).toContainText(expected);
+      await expect(page.getByRole('button', { name: 'Make these parts' })).toBeDisabled();
+      await page.getByRole('button', { name: 'Cancel' }).click();
+      await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
+    });
+  }
+});
+
+test('petals and lettering are drawn by rule on empty cloth', async ({ bench, page }) => {
+  await bench.open();
+  await page.getByRole('button', { name: 'Begin on empty cloth' }).click();
+  await expect(bench.figure('Parts')).toHaveText('0');
+  await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
+  await page.getByLabel('Petals', { exact: true }).fill('6');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Add 9 parts' }).click();
+  await expect(bench.figure('Parts')).toHaveText('9');
+  await page.getByRole('button', { name: 'All parts' }).click();
+  await expect(bench.card).toContainText('one of 6 alike');
+
+  await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
+  await bench.choose('What', 'Lettering');
+  await page.getByLabel('Text').fill('Tide ☃');
+  await expect(bench.card.getByRole('alert')).toContainText('no “☃”');
+  await page.getByLabel('Text').fill('Tide');
+  await page.getByLabel('Height of capitals').fill('2.5 mm');
+  await page.keyboard.press('Enter');
+  await expect(bench.card.getByRole('alert')).toContainText('cannot draw these letters under');
+  await page.getByLabel('Height of capitals').fill('12 mm');
+  await page.keyboard.press('Enter');
+  await bench.choose('Alphabet', 'Brush letters');
+  await page.getByLabel('Below the middle').fill('40 mm');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Add 4 parts' }).click();
+  await expect(bench.figure('Parts')).toHaveText('13');
+});
+
+test('parts are left out, locked and put in order; a drawing goes out and comes back', async ({ bench, page }) => {
+  await bench.openKite('Drawing');
+  const stitches = await bench.figure('Stitches').textContent();
+  await page.getByRole('button', { name: 'Leave out Top left panel' }).click();
+  await expect(bench.figure('Stitches')).not.toHaveText(stitches!);
+  await page.getByRole('button', { name: 'Show Top left panel again' }).click();
+  await expect(bench.figure('Stitches')).toHaveText(stitches!);
+  await page.getByRole('button', { name: 'Lock Top left panel' }).click();
+  await bench.card.getByRole('button', { name: /^Top left panel/ }).click();
+  await expect(bench.card).toContainText('It is locked');
+  await page.getByRole('button', { name: '‹ All parts' }).click();
+  const first = bench.card.locator('.parts li').first();
+  const name = await first.locator('.name').textContent();
+  await first.locator('button.part').focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(bench.card.locator('.parts li').nth(1).locator('.name')).toHaveText(name!);
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'File' }).click();
+  await page.getByText('Drawing as SVG').click();
+  const path = await (await download).path();
+  await page.getByRole('link', { name: 'Junctura' }).click();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a drawing, picture or piece' }).click();
+  await (
+    await chooser
+  ).setFiles({
+    name: 'kite.svg',
+    mimeType: 'image/svg+xml',
+    buffer: await (await import('node:fs/promises')).readFile(path),
+  });
+  await expect(bench.figure('Stitches')).toHaveText(stitches!);
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('Kite');
+});
+
+test('a drawing that was changed elsewhere keeps what was chosen', async ({ bench, page }) => {
+  const flower = (more: string): string =>
+    svg(
+      `<circle id="heart" cx="30" cy="30" r="9" fill="#b12f40"/><path id="stalk" d="M30 39V58" stroke="#48632f"/>${more}`,
+    );
+  await bench.open();
+  await bench.bring('flower.svg', flower(''));
+  await bench.goTo('Stitches');
+  await bench.pick('heart');
+  await bench.choose('Stitch', 'Split stitch filling');
+  await expect(bench.tally).toContainText('Work in split stitch filling');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'File' }).click();
+  await page.getByText('changed elsewhere').click();
+  const file = {
+    name: 'flower.svg',
+    mimeType: 'image/svg+xml',
+    buffer: Buffer.from(flower('<circle id="bud" cx="50" cy="10" r="4"/>')),
+  };
+  await (await chooser).setFiles(file);
+  await expect(page.getByText('2 parts kept what was chosen')).toBeVisible();
+  await expect(bench.figure('Parts')).toHaveText('3');
+  await expect(bench.card.getByText('Split stitch filling').first()).toBeVisible();
+});
+
+test('the page answers while a large photograph is read, and reading can be stopped', async ({ bench, page }) => {
+  const noisy = png(3000, 2200, (x, y) => [
+    (x * 7 + y * 3) % 256,
+    (x * y) % 200,
+    Math.floor(128 + 100 * Math.sin(x / 90 + y / 70)),
+  ]);
+  await bench.open();
+  await bench.bring('large.png', noisy);
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+  const worst = await page.evaluate(async () => {
+    let [worst, last] = [0, performance.now()];
+    for (let i = 0; i < 60; i++) {
+      await new Promise((done) => setTimeout(done, 16));
+      worst = Math.max(worst, performance.now() - last - 16);
+      last = performance.now();
+    }
+    return worst;
+  });
+  console.log(`worst wait for the page while a picture is read: ${Math.round(worst)} ms`);
+  const stop = page.getByRole('button', { name: 'Stop' });
+  if (await stop.isVisible()) await stop.click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
+});

@@ -1,0 +1,124 @@
+import { expect, test } from './bench.ts';
+
+test('hoop sizes are compared side by side, and one is taken', async ({ bench, page }) => {
+  await bench.openKite('Hoop');
+  await page.getByRole('button', { name: /^Compare hoop sizes/ }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
+  await expect(dialog.getByRole('img', { name: /^Hours and metres/ })).toBeVisible();
+  await expect(dialog).toContainText('10 cm');
+  const before = await bench.figure('Size').textContent();
+  await dialog.getByRole('button', { name: 'Take this one' }).nth(4).click();
+  await expect(bench.figure('Size')).not.toHaveText(before!);
+  await expect(bench.card.getByLabel('Hoop', { exact: true })).toHaveValue('200');
+  await expect(bench.tally).toContainText('Fit to the 20 cm hoop');
+});
+
+test('a design larger than its hoop gets positions, moved by dragging and by numbers', async ({ bench, page }) => {
+  await bench.openKite('Hoop');
+  await page.getByLabel('Height').fill('150 mm');
+  await page.keyboard.press('Enter');
+  await expect(bench.figure('Size')).toContainText('15 cm');
+  await page.getByRole('button', { name: 'Find hoop positions' }).click();
+  const rows = bench.card.locator('.positions li');
+  await expect.poll(() => rows.count()).toBeGreaterThan(2);
+  const right = rows.first().getByLabel('Right');
+  const before = await right.inputValue();
+  const grip = (await page.locator('[data-position="0"]').boundingBox())!;
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + grip.width / 2 + 40, grip.y + grip.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect(right).not.toHaveValue(before);
+  await right.fill('0 mm');
+  await page.keyboard.press('Enter');
+  await expect(right).toHaveValue('0 mm');
+  await page.getByRole('button', { name: 'One position' }).click();
+  await expect(rows).toHaveCount(0);
+});
+
+test('ovals, cloth and its warp; the design is nudged by keys', async ({ bench, page }) => {
+  await bench.openKite('Hoop');
+  await expect(page.getByTestId('cloth-cut')).toContainText('20.8 cm × 20.8 cm');
+  await bench.choose('Hoop', 'Oval, 20');
+  await expect(page.getByTestId('cloth-cut')).toContainText('30.8 cm × 23.8 cm');
+  await expect(bench.card).toContainText('10 mm stay free');
+  await page.getByLabel('Up and down', { exact: true }).fill('52 mm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('warp')).toContainText('4.0 % out of true');
+  await expect(page.getByTestId('warp')).toContainText('at the top and bottom');
+  await bench.choose('Hoop', 'Round, 15 cm');
+  await page.getByRole('button', { name: 'Fit to the hoop' }).click();
+  const right = page.getByLabel('Right of the middle');
+  await expect(right).toHaveValue('0 mm');
+  await page.locator('.hoop-view').focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(right).toHaveValue('2 mm');
+});
+
+test('ways of marking come with reasons; what fades is drawn anew; film is tacked; marks come out in order', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/piece/demo-rock-pool/transfer');
+  await expect(bench.card).toContainText('light enough to trace through');
+  await page.getByRole('button', { name: 'All ways to mark the cloth' }).click();
+  await bench.card.getByRole('button', { name: /^Water-erasable pen/ }).click();
+  await expect(page.getByTestId('removal')).toContainText('Before anything hot');
+  await page.getByLabel('Sittings in a week').fill('1');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => page.getByTestId('redraws').locator('li').count()).toBeGreaterThan(3);
+  await bench.card.getByRole('button', { name: /^Film that dissolves/ }).click();
+  await expect(page.getByTestId('tacks')).toContainText(/\d+ tacks: one in the middle/);
+  await expect(page.locator('.tacks path').first()).toBeAttached();
+  await bench.card.getByRole('button', { name: /^Transfer pen and iron/ }).click();
+  await expect(bench.card).toContainText('Mirrored, as this way needs it');
+});
+
+test('a printer that shrinks is corrected, and nonsense is refused', async ({ bench, page }) => {
+  await bench.openKite('Transfer');
+  await page.getByRole('button', { name: 'Try it on the simulated printer' }).click();
+  const printed = page.getByTestId('printed-bars');
+  await expect(printed).toContainText('97.2 mm across and 49.2 mm down');
+  await page.getByLabel('The bar of 100 mm measures').fill('3,9');
+  await page.keyboard.press('Enter');
+  await expect(bench.card.getByRole('alert')).toContainText('cannot be right');
+  await page.getByLabel('The bar of 100 mm measures').fill('97.2');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('The bar of 50 mm measures').fill('49.2 mm');
+  await page.keyboard.press('Enter');
+  await expect(printed).toContainText('100.0 mm across and 50.0 mm down');
+  await page.reload();
+  await expect(bench.card).toContainText('2.9 % wider');
+});
+
+test('the light table shows true size, is nudged and turned by keys, and unlocks only by a long press', async ({
+  bench,
+  page,
+}) => {
+  await bench.openKite('Transfer');
+  await page.getByRole('link', { name: 'Open the light table' }).click();
+  const table = page.getByTestId('light-table');
+  await expect(table.locator('[data-part]')).toHaveCount(20);
+  const sizeOf = async (): Promise<number> => (await table.locator('circle').boundingBox())!.width;
+  const before = await sizeOf();
+  await page.getByRole('button', { name: 'Measure the screen' }).click();
+  await page.getByLabel(/^Hold a bank card/).fill('50');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'It fits' }).click();
+  expect((await sizeOf()) / before).toBeCloseTo(2, 1);
+  const turn = table.locator('g').first();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press(']');
+  await expect(turn).toHaveAttribute('transform', /translate\(0\.5 0\) rotate\(1\)/);
+  await page.getByRole('button', { name: 'Lock' }).click();
+  await page.keyboard.press('ArrowRight');
+  await expect(turn).toHaveAttribute('transform', /translate\(0\.5 0\)/);
+  await page.mouse.click(600, 400);
+  await expect(page.getByText('Press long to unlock')).toBeVisible();
+  await page.mouse.move(600, 400);
+  await page.mouse.down();
+  await expect(page.getByText('Press long to unlock')).toBeHidden();
+  await page.mouse.up();
+});

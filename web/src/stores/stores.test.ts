@@ -1,10 +1,7 @@
 import { Planner } from '@junctura/core/advice';
 import { readPiece, renamePiece, setUse, type Piece } from '@junctura/core/piece';
-import { PDFDocument } from 'pdf-lib';
-import { patternPages, SHEETS, TRUE_PRINTER } from '@junctura/core/paper';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { pagesToPdf } from '../files/pagesToPdf.ts';
 import { panned, viewOf, zoomed } from '../picture/view.ts';
 import { NewsReader, NewsWriter } from '../workers/planNews.ts';
 import { History } from './history.ts';
@@ -76,23 +73,4 @@ describe('the view', () => {
     expect(under(zoomed(view, 3, 200, 100, size))).toBeCloseTo(under(view), 9);
     expect(panned(panned(view, 30, -20), -30, 20).centreX).toBeCloseTo(view.centreX, 9);
   });
-});
-
-it('makes a PDF with a page for each page, at true size', async () => {
-  const piece = { ...kite(), placement: { ...kite().placement, scale: 5 } };
-  const pages = patternPages(piece, new Planner().plan(piece).plan, {
-    sheet: SHEETS.find(({ id }) => id === 'letter')!,
-    printer: TRUE_PRINTER,
-    outlines: true,
-    grain: true,
-    mirrored: true,
-    numbers: true,
-    directions: true,
-    ring: true,
-  });
-  expect(pages.length).toBeGreaterThan(2);
-  const pdf = await PDFDocument.load(await pagesToPdf(pages, 'Kite – «Ł»'));
-  expect(pdf.getPageCount()).toBe(pages.length);
-  expect(pdf.getPage(0).getWidth()).toBeCloseTo(8.5 * 72, 3);
-  expect(pdf.getPage(0).getHeight()).toBeCloseTo(11 * 72, 3);
 });

@@ -19,7 +19,8 @@ const BAD: [name: string, file: string, text: string, message: RegExp][] = [
   ['cut short', 'a.junctura.json', '{"format": "junctura-piece", "ver', /breaks off at line 1/],
   ['of a later version', 'a.junctura.json', '{"format": "junctura-piece", "version": 99}', /later Junctura/],
   ['with a wrong type', 'a.junctura.json', '{"format": "junctura-piece", "version": 1, "id": 5}', /wrong at id/],
-  ['of another kind', 'a.png', '\u0089PNG', /neither an SVG drawing nor a Junctura piece/],
+  ['a picture in name only', 'a.png', '\u0089PNG', /the picture is damaged/],
+  ['of another kind', 'a.gif', '\u0089PNG', /neither an SVG drawing nor a Junctura piece/],
 ];
 
 test('a bad file gets one clear sentence, and the open piece is untouched', async ({ bench, page }) => {

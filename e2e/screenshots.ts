@@ -35,6 +35,7 @@ async function takeAll(page: Page): Promise<void> {
   await page.goto(`${base}/stitches/practice`);
   await page.waitForTimeout(400);
   await shot('practice');
+  await takeIntake(page, shot);
   for (const step of ['drawing', 'hoop', 'thread', 'transfer']) {
     await page.goto(`${base}/piece/demo-kite/${step}`);
     await settled(page);
@@ -63,6 +64,84 @@ async function takeAll(page: Page): Promise<void> {
   await page.keyboard.press('t');
   await page.waitForTimeout(1500);
   await shot('back-by-lamp-light');
+}
+
+/** Pictures of the ways in, of hoops and of transfer. */
+async function takeIntake(page: Page, shot: (name: string) => Promise<Buffer>): Promise<void> {
+  await page.goto(base);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: /^Choose a drawing, picture/ }).click();
+  await (await chooser).setFiles(await photograph(page));
+  await page.getByRole('button', { name: 'Make these parts', disabled: false }).waitFor();
+  await page.getByText(/parts in \d+ colours/).waitFor();
+  await page.waitForTimeout(800);
+  await shot('picture');
+  await page.goto(`${base}/piece/demo-rock-pool/hoop`);
+  await settled(page);
+  await page.getByRole('button', { name: /^Compare hoop sizes/ }).click();
+  await page.getByRole('button', { name: 'Take this one' }).nth(7).waitFor();
+  await page.waitForTimeout(600);
+  await shot('hoops');
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Width of the design').fill('220');
+  await page.keyboard.press('Enter');
+  await page.waitForTimeout(2500);
+  await page.getByRole('button', { name: 'Find hoop positions' }).click();
+  await page.waitForTimeout(3000);
+  await shot('positions');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.waitForTimeout(1500);
+  await page.goto(`${base}/light-table/demo-rock-pool`);
+  await page.locator('[data-part]').first().waitFor();
+  await page.waitForTimeout(600);
+  await shot('light-table');
+}
+
+/** A photographed page, painted in the browser: a jug of flowers on cream paper. */
+async function photograph(page: Page): Promise<{ name: string; mimeType: string; buffer: Buffer }> {
+  const address = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [900, 680];
+    const brush = canvas.getContext('2d')!;
+    const fill = (colour: string, path: string): void => {
+      brush.fillStyle = colour;
+      brush.fill(new Path2D(path));
+    };
+    fill('#efe7d6', 'M0 0H900V680H0Z');
+    fill('#6d8f8a', 'M360 400C330 480 340 600 390 620H520C570 600 580 480 545 400Z');
+    fill('#54736f', 'M545 440C630 430 630 560 552 560L556 530C595 530 595 465 545 468Z');
+    fill(
+      '#4c6a3c',
+      'M440 410C420 300 360 260 300 250L300 262C350 275 405 320 424 410ZM470 410C480 300 500 240 560 190L568 200C515 250 495 320 486 410Z',
+    );
+    fill(
+      '#7f9a54',
+      'M395 330C330 340 290 320 270 280C330 270 380 290 395 330ZM500 300C560 320 610 310 640 275C590 250 530 260 500 300Z',
+    );
+    for (const [x, y, r, petal, heart] of [
+      [285, 200, 62, '#b8443f', '#e2b23f'],
+      [590, 150, 70, '#d98a3a', '#7a3b2a'],
+      [450, 250, 54, '#8d5a86', '#e8d9a0'],
+    ] as const) {
+      for (let i = 0; i < 7; i++) {
+        brush.save();
+        brush.translate(x, y);
+        brush.rotate((i * 2 * Math.PI) / 7);
+        fill(
+          petal,
+          `M0 0C${-r * 0.5} ${-r * 0.4} ${-r * 0.4} ${-r} 0 ${-r}C${r * 0.4} ${-r} ${r * 0.5} ${-r * 0.4} 0 0Z`,
+        );
+        brush.restore();
+      }
+      brush.fillStyle = heart;
+      brush.beginPath();
+      brush.arc(x, y, r * 0.26, 0, 7);
+      brush.fill();
+    }
+    return canvas.toDataURL('image/jpeg', 0.9);
+  });
+  return { name: 'jug-of-flowers.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(address.split(',')[1]!, 'base64') };
 }
 
 mkdirSync(folder, { recursive: true });

@@ -1,6 +1,7 @@
 import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
 import { groundPiece } from './grounds.ts';
+import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchPainting } from './painting.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
 
@@ -17,4 +18,7 @@ print(benchPlanning(demo('rock-pool')));
 print(benchPlanning(demo('kite')));
 print(benchGrowth());
 print(benchManyParts());
+print(benchReading());
+print(benchTrials(demo('rock-pool')));
+print(benchPicture());
 print(await benchPainting([demo('rock-pool'), groundPiece(100_000)]));

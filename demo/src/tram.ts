@@ -51,8 +51,9 @@ export function tramPiece(): Piece {
     change: {
       use: 'patch',
       cloth: { kind: 'felt', colour: '#27304a' },
-      hoop: plainHoop(100, 12),
-      mark: 'cloth-pencil',
+      // Felt takes no water; the stars stand up, so the ring keeps well away.
+      hoop: plainHoop(125, 24.5),
+      mark: 'heat-pen-white',
     },
     shades: { [YELLOW]: 'go-78', [CREAM]: 'fl-94', [RED]: 'ru-41', [GREY]: 'pb-64', [GLOW]: 'oc-86' },
     passes: passesOf,

@@ -21,7 +21,7 @@ describe('the server', () => {
     expect(await response.json()).toEqual({ status: 'ok' });
   });
 
-  it.each(['/', '/piece/abc/stitches', '/stitches', '/stitches/chain'])(
+  it.each(['/', '/piece/abc/stitches', '/stitches', '/stitches/chain', '/light-table/abc'])(
     'answers %s with the application',
     async (path) => {
       expect(await (await get(path)).text()).toContain('Junctura');

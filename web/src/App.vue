@@ -27,6 +27,7 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
       :key="intake.picture.name + intake.picture.lastModified"
       :file="intake.picture"
       @done="intake.adopt"
+      @refused="intake.refuse"
       @close="intake.picture = null"
     />
     <div v-if="isOverDropZone" class="drop" aria-hidden="true">

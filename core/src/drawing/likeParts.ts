@@ -1,4 +1,4 @@
-import { flattenPath, polylineLength, regionArea, smallestCircle, unite } from '../geometry/index.ts';
+import { flattenPath, polylineLength, regionArea, ringArea, smallestCircle, unite } from '../geometry/index.ts';
 import type { Part } from '../piece/index.ts';
 
 /** Shapes whose measures differ by less than this share look alike to the eye. */
@@ -34,9 +34,13 @@ export function groupLikeParts(parts: readonly Part[]): Part[] {
 function measure(part: Part): number[] {
   const runs = flattenPath(part.path, TOLERANCE_MM);
   const rings = runs.map((run) => run.points);
-  const area = part.kind === 'area' ? regionArea(unite(rings, part.fillRule)) : 0;
+  const area = part.kind === 'area' ? areaOf(rings, part.fillRule) : 0;
   const length = runs.reduce((sum, run) => sum + polylineLength(run), 0);
   return [Math.sqrt(area), length, smallestCircle(rings)?.r ?? 0, part.strokeMm ?? 0];
+}
+
+function areaOf(rings: readonly Float64Array[], rule: Part['fillRule']): number {
+  return rings.length === 1 ? Math.abs(ringArea(rings[0]!)) : regionArea(unite(rings, rule));
 }
 
 function isLike(a: Measures, b: Measures): boolean {

@@ -3,6 +3,7 @@ import {
   pathData,
   polylineLength,
   regionArea,
+  ringArea,
   subtractFromLines,
   unite,
   type FlatRun,
@@ -100,6 +101,10 @@ function keptOf({ kept }: DrawnShape): Partial<Part> | null {
 function areaPath(shape: DrawnShape, runs: readonly FlatRun[], clip: Region | null): string | null {
   const rings = runs.filter((run) => run.points.length >= 6).map((run) => run.points);
   if (rings.length === 0) return null;
+  // One plain ring needs no uniting to be seen to have an area.
+  const isPlain =
+    rings.length === 1 && shape.fillRule === 'nonzero' && Math.abs(ringArea(rings[0]!)) > 10 * LEAST_AREA_MM2;
+  if (isPlain && !clip) return shape.path;
   const region = unite(rings, shape.fillRule);
   if (regionArea(region) < LEAST_AREA_MM2) return null;
   if (!clip) return shape.path;

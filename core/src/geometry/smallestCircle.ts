@@ -19,14 +19,43 @@ export function smallestCircle(arrays: Iterable<Float64Array>): Circle | null {
 
 /** The corners of the convex hull, by Andrew's monotone chain (1979), without points on its sides. */
 export function convexHull(arrays: Iterable<Float64Array>): Point[] {
-  const points: Point[] = [];
-  for (const array of arrays) {
-    for (let i = 0; i < array.length; i += 2) points.push({ x: array[i]!, y: array[i + 1]! });
-  }
+  const points = outerPoints([...arrays]);
   points.sort((a, b) => a.x - b.x || a.y - b.y);
   const distinct = points.filter((p, i) => i === 0 || p.x !== points[i - 1]!.x || p.y !== points[i - 1]!.y);
   if (distinct.length < 3) return distinct;
   return [...halfHull(distinct), ...halfHull(distinct.reverse())];
+}
+
+/** Fewer points than this are not worth looking through twice. */
+const WORTH_FILTERING = 64;
+
+/** The points but for those that lie well inside the four outermost ones (Akl and Toussaint 1978). */
+function outerPoints(arrays: readonly Float64Array[]): Point[] {
+  const count = arrays.reduce((sum, array) => sum + array.length / 2, 0);
+  const isInside = count > WORTH_FILTERING ? insideOfExtremes(arrays) : (): boolean => false;
+  const points: Point[] = [];
+  for (const array of arrays) {
+    for (let i = 0; i < array.length; i += 2) {
+      if (!isInside(array[i]!, array[i + 1]!)) points.push({ x: array[i]!, y: array[i + 1]! });
+    }
+  }
+  return points;
+}
+
+/** Whether a place lies strictly inside the quadrangle of the points that are outermost along x + y and x - y. */
+function insideOfExtremes(arrays: readonly Float64Array[]): (x: number, y: number) => boolean {
+  const best = [-Infinity, -Infinity, -Infinity, -Infinity];
+  const corners: Point[] = [0, 1, 2, 3].map(() => ({ x: 0, y: 0 }));
+  for (const array of arrays) {
+    for (let i = 0; i < array.length; i += 2) {
+      const [x, y] = [array[i]!, array[i + 1]!];
+      const reaches = [x + y, y - x, -x - y, x - y];
+      for (let k = 0; k < 4; k++) {
+        if (reaches[k]! > best[k]!) [best[k], corners[k]] = [reaches[k]!, { x, y }];
+      }
+    }
+  }
+  return (x, y) => corners.every((corner, k) => turn(corner, corners[(k + 1) % 4]!, { x, y }) > 0);
 }
 
 function halfHull(sorted: readonly Point[]): Point[] {

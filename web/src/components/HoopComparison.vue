@@ -3,11 +3,12 @@ import { inHoop, type HoopTrial } from '@junctura/core/advice';
 import { AIR_MM, HOOP_SIZES_MM } from '@junctura/core/materials';
 import { formatLength } from '@junctura/core/measure';
 import { plainHoop, setHoop } from '@junctura/core/piece';
-import { NButton, NModal, NProgress } from 'naive-ui';
+import { NButton, NProgress } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, triggerRef } from 'vue';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
 import { TrialPool } from '../workers/trialPool.ts';
+import TheDialog from './TheDialog.vue';
 import TrialChart from './TrialChart.vue';
 
 /** The design in every usual hoop at once: what it takes, and what is lost. */
@@ -66,13 +67,7 @@ function choose(trial: HoopTrial): void {
 </script>
 
 <template>
-  <NModal
-    :show="true"
-    preset="card"
-    title="In every hoop"
-    style="width: min(1160px, 96vw)"
-    @update:show="emit('close')"
-  >
+  <TheDialog title="In every hoop" width="1160px" @close="emit('close')">
     <div v-if="share < 1 && !problem" class="progress" role="status">
       <NProgress type="line" :percentage="Math.round(share * 100)" :height="8" :show-indicator="false" />
       <span class="small soft">{{ isStopped ? 'Stopped' : `${done.length} of ${hoops.length} sizes` }}</span>
@@ -105,7 +100,7 @@ function choose(trial: HoopTrial): void {
       </li>
     </ul>
     <TrialChart v-if="done.length > 1" :trials="done" :chosen-mm="bench.piece.hoop?.nominalMm ?? null" class="chart" />
-  </NModal>
+  </TheDialog>
 </template>
 
 <style scoped>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { NModal } from 'naive-ui';
+import TheDialog from './TheDialog.vue';
 
 /** The keys for what is done often. */
 defineProps<{ show: boolean }>();
@@ -23,20 +23,14 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
 </script>
 
 <template>
-  <NModal
-    :show="show"
-    preset="card"
-    title="Keys"
-    style="width: 440px"
-    @update:show="(value: boolean) => value || $emit('close')"
-  >
+  <TheDialog :show="show" title="Keys" width="440px" @close="$emit('close')">
     <dl>
       <template v-for="[keys, does] in KEYS" :key="keys">
         <dt>{{ keys }}</dt>
         <dd>{{ does }}</dd>
       </template>
     </dl>
-  </NModal>
+  </TheDialog>
 </template>
 
 <style scoped>

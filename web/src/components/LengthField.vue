@@ -22,13 +22,16 @@ const shown = computed(() =>
 );
 const text = ref(shown.value);
 const problem = ref<string | null>(null);
+/** What was passed on and has not come back yet: leaving the field must not pass it on once more. */
+let passedOn: string | null = null;
 watch(shown, (now) => {
+  passedOn = null;
   text.value = now;
   problem.value = null;
 });
 
 function commit(): void {
-  if (text.value === shown.value) return;
+  if (text.value === shown.value || text.value === passedOn) return;
   const value = parseLength(text.value, settings.units);
   if (value === null) {
     problem.value = 'A length such as 120 mm, 12 cm or 4 1/2 in';
@@ -39,6 +42,7 @@ function commit(): void {
     return;
   }
   problem.value = null;
+  passedOn = text.value;
   emit('change', value);
 }
 

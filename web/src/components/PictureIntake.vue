@@ -10,17 +10,18 @@ import {
 } from '@junctura/core/drawing';
 import type { Piece } from '@junctura/core/piece';
 import { useDebounceFn } from '@vueuse/core';
-import { NButton, NCheckbox, NModal, NProgress } from 'naive-ui';
+import { NButton, NCheckbox, NProgress } from 'naive-ui';
 import { computed, onBeforeUnmount, reactive, ref, shallowRef, watch } from 'vue';
 import { PictureClient } from '../workers/pictureClient.ts';
 import ChoiceField from './ChoiceField.vue';
 import LengthField from './LengthField.vue';
 import NumberField from './NumberField.vue';
 import PictureHandles from './PictureHandles.vue';
+import TheDialog from './TheDialog.vue';
 
 /** A picture on its way to becoming parts: squared up, sized, read by its lines or its colours. */
 const props = defineProps<{ file: File }>();
-const emit = defineEmits<{ done: [piece: Piece]; close: [] }>();
+const emit = defineEmits<{ done: [piece: Piece]; refused: [problem: string]; close: [] }>();
 
 const client = new PictureClient(props.file);
 const src = ref('');
@@ -87,7 +88,7 @@ function stop(): void {
 void (async () => {
   const opened = await client.open();
   if (!opened.ok) {
-    problem.value = `${props.file.name}: ${opened.problem}`;
+    emit('refused', `${props.file.name}: ${opened.problem}`);
     return;
   }
   size.value = opened.value;
@@ -114,14 +115,7 @@ function measure(isOn: boolean): void {
 </script>
 
 <template>
-  <NModal
-    :show="true"
-    preset="card"
-    title="From a picture"
-    style="width: min(1120px, 96vw)"
-    :mask-closable="false"
-    @update:show="emit('close')"
-  >
+  <TheDialog title="From a picture" width="1120px" stays-open @close="emit('close')">
     <div class="pictures">
       <figure>
         <PictureHandles
@@ -227,7 +221,7 @@ function measure(isOn: boolean): void {
         >Make these parts</NButton
       >
     </div>
-  </NModal>
+  </TheDialog>
 </template>
 
 <style scoped>

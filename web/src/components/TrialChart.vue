@@ -9,7 +9,7 @@ const props = defineProps<{ trials: readonly HoopTrial[]; chosenMm: number | nul
 
 const WIDTH = 520;
 const HEIGHT = 200;
-const EDGE = { left: 44, right: 48, top: 14, bottom: 30 };
+const EDGE = { left: 44, right: 48, top: 24, bottom: 30 };
 const x = computed(() => {
   const sizes = props.trials.map(({ hoop }) => hoop.nominalMm);
   return scaleLinear([Math.min(...sizes), Math.max(...sizes)], [EDGE.left, WIDTH - EDGE.right]);
@@ -60,8 +60,8 @@ const thread = computed(
       >
         {{ tick }}
       </text>
-      <text :x="EDGE.left - 8" :y="EDGE.top - 3" text-anchor="end">h</text>
-      <text :x="WIDTH - EDGE.right + 8" :y="EDGE.top - 3" class="metres">m</text>
+      <text :x="EDGE.left - 8" :y="EDGE.top - 12" text-anchor="end">h</text>
+      <text :x="WIDTH - EDGE.right + 8" :y="EDGE.top - 12" class="metres">m</text>
       <path :d="band" class="band" />
       <path :d="middle" class="hours" />
       <path :d="thread" class="thread" />

@@ -4,13 +4,14 @@ import { writeSvg } from '@junctura/core/drawing';
 import { pictureSvg } from '@junctura/core/paper';
 import { Redo2, Undo2, X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
-import { NAlert, NButton, NDropdown, NModal } from 'naive-ui';
+import { NAlert, NButton, NDropdown } from 'naive-ui';
 import { computed, ref, shallowRef, watch, type Component } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import FindingsList from '../components/FindingsList.vue';
 import HoopView from '../components/HoopView.vue';
 import KeysHelp from '../components/KeysHelp.vue';
 import SettingsMenu from '../components/SettingsMenu.vue';
+import TheDialog from '../components/TheDialog.vue';
 import TheTally from '../components/TheTally.vue';
 import TheTape from '../components/TheTape.vue';
 import type { Side } from '../picture/paintPicture.ts';
@@ -257,13 +258,7 @@ async function settle(keepMine: boolean): Promise<void> {
 
     <TheTally :findings-shown="findingsShown" @findings="findingsShown = !findingsShown" />
     <KeysHelp :show="keysShown" @close="keysShown = false" />
-    <NModal
-      :show="snapshots !== null"
-      preset="card"
-      title="Earlier states"
-      style="width: 420px"
-      @update:show="snapshots = null"
-    >
+    <TheDialog :show="snapshots !== null" title="Earlier states" width="420px" @close="snapshots = null">
       <p v-if="snapshots?.length === 0" class="soft">
         None yet. While you work, Junctura keeps one every five minutes; undo reaches what is newer.
       </p>
@@ -273,7 +268,7 @@ async function settle(keepMine: boolean): Promise<void> {
           <NButton size="small" @click="goBackTo(snapshot)">Go back to it</NButton>
         </li>
       </ul>
-    </NModal>
+    </TheDialog>
   </div>
 </template>
 

@@ -61,6 +61,12 @@ export const useIntake = defineStore('intake', () => {
     await adopt(read.value);
   }
 
+  /** Says why a picture is not taken. */
+  function refuse(why: string): void {
+    picture.value = null;
+    problem.value = why;
+  }
+
   /** Puts a piece that was read on the bench, and opens it. */
   async function adopt(piece: Piece): Promise<void> {
     picture.value = null;
@@ -105,5 +111,5 @@ export const useIntake = defineStore('intake', () => {
     stop?.();
   }
 
-  return { readingName, problem, told, picture, take, adopt, choose, chooseChanged, cancel };
+  return { readingName, problem, told, picture, take, adopt, refuse, choose, chooseChanged, cancel };
 });

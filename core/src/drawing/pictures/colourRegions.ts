@@ -101,11 +101,11 @@ export function colourRegions(
     found = components(colours, width);
   }
   const crowd = found.sizes.length;
-  // Taking specks in by doubling sizes lets a crowd of them find its own colour first.
+  // Taking specks in by growing sizes lets a crowd of them find its own colour first.
   for (
     let least = Math.min(2, leastPixels);
     ;
-    least = least < leastPixels ? Math.min(leastPixels, least * 2) : least * 2
+    least = least < leastPixels ? Math.min(leastPixels, least * 4) : least * 2
   ) {
     for (let round = 0; round < MOST_ROUNDS && found.sizes.some((size) => size < least); round++) {
       const merged = takeSpecksIn(found, colours, width, height, least);

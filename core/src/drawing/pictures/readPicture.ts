@@ -8,7 +8,7 @@ import { outlinesOf } from './borders.ts';
 import { colourRegions, paletteOf, type Progress } from './colourRegions.ts';
 import { inkLines, inkOf } from './inkLines.ts';
 import { calmed, shrunk, type Raster } from './raster.ts';
-import { isConvex, squaredUp, type Corners } from './squareUp.ts';
+import { isConvex, squaredUp, WHOLE, type Corners } from './squareUp.ts';
 import { smoothPath, smoothRing } from './smoothPath.ts';
 
 /** How a picture is to be read. */
@@ -31,7 +31,7 @@ export interface PictureOptions {
 }
 
 /** Enough for the hand, and quick: the longest side of the picture that is worked on. */
-const WORKING_PX = { lines: 1300, ink: 1300, colours: 900 } as const;
+const WORKING_PX = { lines: 1300, ink: 1300, colours: 800 } as const;
 /** More regions than this cannot be stitched; specks are merged until so many are left. */
 const MOST_REGIONS = 1200;
 
@@ -52,7 +52,10 @@ export function readPicture(
   }
   const longest = WORKING_PX[options.as];
   // A squared-up page takes a part of the picture: keep detail enough, but no more than is looked at.
-  const page = shrunk(squaredUp(shrunk(picture, longest * 2), options.corners), longest);
+  const isWhole = options.corners.every(([x, y], i) => x === WHOLE[i]![0] && y === WHOLE[i]![1]);
+  const page = isWhole
+    ? shrunk(picture, longest)
+    : shrunk(squaredUp(shrunk(picture, longest * 2), options.corners), longest);
   progress(0.15);
   const mmPerPx = options.widthMm / page.width;
   const inner: Progress = (share) => progress(0.15 + 0.75 * share);

@@ -67,7 +67,6 @@ function unproject([a, b, c, d, e, f, g, h, i]: readonly number[], x: number, y:
 
 /** The page between four corners as if seen from straight above; its sides are as long as those in the picture, on the mean. */
 export function squaredUp(raster: Raster, corners: Corners): Raster {
-  if (corners.every((corner, i) => corner[0] === WHOLE[i]![0] && corner[1] === WHOLE[i]![1])) return raster;
   const { width, height, rgba } = raster;
   const side = (i: number, j: number): number =>
     Math.hypot((corners[i]![0] - corners[j]![0]) * width, (corners[i]![1] - corners[j]![1]) * height);

@@ -104,21 +104,22 @@ async function photograph(page: Page): Promise<{ name: string; mimeType: string;
     const canvas = document.createElement('canvas');
     [canvas.width, canvas.height] = [900, 680];
     const brush = canvas.getContext('2d')!;
-    const fill = (colour: string, path: string): void => {
+    for (const [colour, path] of [
+      ['#efe7d6', 'M0 0H900V680H0Z'],
+      ['#6d8f8a', 'M360 400C330 480 340 600 390 620H520C570 600 580 480 545 400Z'],
+      ['#54736f', 'M545 440C630 430 630 560 552 560L556 530C595 530 595 465 545 468Z'],
+      [
+        '#4c6a3c',
+        'M440 410C420 300 360 260 300 250L300 262C350 275 405 320 424 410ZM470 410C480 300 500 240 560 190L568 200C515 250 495 320 486 410Z',
+      ],
+      [
+        '#7f9a54',
+        'M395 330C330 340 290 320 270 280C330 270 380 290 395 330ZM500 300C560 320 610 310 640 275C590 250 530 260 500 300Z',
+      ],
+    ] as const) {
       brush.fillStyle = colour;
       brush.fill(new Path2D(path));
-    };
-    fill('#efe7d6', 'M0 0H900V680H0Z');
-    fill('#6d8f8a', 'M360 400C330 480 340 600 390 620H520C570 600 580 480 545 400Z');
-    fill('#54736f', 'M545 440C630 430 630 560 552 560L556 530C595 530 595 465 545 468Z');
-    fill(
-      '#4c6a3c',
-      'M440 410C420 300 360 260 300 250L300 262C350 275 405 320 424 410ZM470 410C480 300 500 240 560 190L568 200C515 250 495 320 486 410Z',
-    );
-    fill(
-      '#7f9a54',
-      'M395 330C330 340 290 320 270 280C330 270 380 290 395 330ZM500 300C560 320 610 310 640 275C590 250 530 260 500 300Z',
-    );
+    }
     for (const [x, y, r, petal, heart] of [
       [285, 200, 62, '#b8443f', '#e2b23f'],
       [590, 150, 70, '#d98a3a', '#7a3b2a'],
@@ -128,9 +129,11 @@ async function photograph(page: Page): Promise<{ name: string; mimeType: string;
         brush.save();
         brush.translate(x, y);
         brush.rotate((i * 2 * Math.PI) / 7);
-        fill(
-          petal,
-          `M0 0C${-r * 0.5} ${-r * 0.4} ${-r * 0.4} ${-r} 0 ${-r}C${r * 0.4} ${-r} ${r * 0.5} ${-r * 0.4} 0 0Z`,
+        brush.fillStyle = petal;
+        brush.fill(
+          new Path2D(
+            `M0 0C${-r * 0.5} ${-r * 0.4} ${-r * 0.4} ${-r} 0 ${-r}C${r * 0.4} ${-r} ${r * 0.5} ${-r * 0.4} 0 0Z`,
+          ),
         );
         brush.restore();
       }

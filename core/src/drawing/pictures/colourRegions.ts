@@ -58,11 +58,19 @@ export function paletteOf(raster: Raster, count: number): string[] {
   return clusters.map(({ hex }) => hex);
 }
 
+/** Pixels that differ by more than this from the next, in all channels together, lie on an edge and are a blend. */
+const BLEND = 30;
+/** With fewer flat pixels than this share a picture has no flat colours to go by. */
+const LEAST_FLAT = 0.05;
+
 /** The fullest cells of a cube of 16 steps for red, green and blue: the mean colour of each, and how many pixels it holds. */
-function colourCells({ width, height, rgba }: Raster): { hex: string; share: number }[] {
-  const cells = new Map<number, [red: number, green: number, blue: number, share: number]>();
+function colourCells(raster: Raster): { hex: string; share: number }[] {
+  const { width, height, rgba } = raster;
   const step = Math.max(1, Math.floor((width * height) / SAMPLE_PIXELS));
-  for (let i = 0; i < width * height; i += step) {
+  const all = Array.from({ length: Math.ceil((width * height) / step) }, (_, k) => k * step);
+  const flat = all.filter((i) => isFlat(raster, i));
+  const cells = new Map<number, [red: number, green: number, blue: number, share: number]>();
+  for (const i of flat.length > LEAST_FLAT * all.length ? flat : all) {
     const [r, g, b] = [rgba[4 * i]!, rgba[4 * i + 1]!, rgba[4 * i + 2]!];
     const key = ((r >> 4) << 8) | ((g >> 4) << 4) | (b >> 4);
     const cell = cells.get(key);
@@ -78,6 +86,22 @@ function colourCells({ width, height, rgba }: Raster): { hex: string; share: num
     .sort((p, q) => q[3] - p[3])
     .slice(0, MOST_CELLS)
     .map(([r, g, b, share]) => ({ hex: hexOf(r / share / 255, g / share / 255, b / share / 255), share }));
+}
+
+/** Whether a pixel is like those on its four sides. */
+function isFlat({ width, height, rgba }: Raster, i: number): boolean {
+  const [x, y] = [i % width, Math.floor(i / width)];
+  const isLike = (other: number): boolean =>
+    Math.abs(rgba[4 * other]! - rgba[4 * i]!) +
+      Math.abs(rgba[4 * other + 1]! - rgba[4 * i + 1]!) +
+      Math.abs(rgba[4 * other + 2]! - rgba[4 * i + 2]!) <=
+    BLEND;
+  return (
+    (x === 0 || isLike(i - 1)) &&
+    (x === width - 1 || isLike(i + 1)) &&
+    (y === 0 || isLike(i - width)) &&
+    (y === height - 1 || isLike(i + width))
+  );
 }
 
 /**

@@ -37,6 +37,19 @@ test('a design larger than its hoop gets positions, moved by dragging and by num
   await expect(rows).toHaveCount(0);
 });
 
+test('what merges at this size is marked on the drawing, and mended in one action', async ({ bench, page }) => {
+  await bench.openKite('Drawing');
+  const marks = page.getByTestId('detail-marks').locator('> g');
+  await expect(marks).toHaveCount(2);
+  await page.keyboard.press('f');
+  await expect(bench.card).toContainText('so they merge');
+  await bench.card
+    .getByRole('button', { name: /^Move it .* away/ })
+    .first()
+    .click();
+  await expect(marks).toHaveCount(1);
+});
+
 test('ovals, cloth and its warp; the design is nudged by keys', async ({ bench, page }) => {
   await bench.openKite('Hoop');
   await expect(page.getByTestId('cloth-cut')).toContainText('20.8 cm × 20.8 cm');

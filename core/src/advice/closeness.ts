@@ -35,11 +35,19 @@ function laidMm({ passes }: PlannedPart): number {
   return Math.max(0, ...passes.filter(({ role }) => role !== 'padding' && role !== 'vein').map((pass) => pass.laidMm));
 }
 
+const found = new WeakMap<Plan, readonly TooClose[]>();
+
 /**
  * Pairs of lines and areas that do not meet, but come nearer to each other than their thread is wide. An area that lies within another
  * and parts that are drawn to touch are as they are wanted.
  */
-export function tooClose({ parts }: Plan): TooClose[] {
+export function tooClose(plan: Plan): readonly TooClose[] {
+  const known = found.get(plan) ?? findTooClose(plan);
+  found.set(plan, known);
+  return known;
+}
+
+function findTooClose({ parts }: Plan): TooClose[] {
   const widest = Math.max(0, ...parts.map(laidMm));
   const earlier = earlierMeeting(
     parts.map(({ placed }) => (placed.kind === 'spot' ? null : placed.box)),

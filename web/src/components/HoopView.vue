@@ -14,6 +14,7 @@ import { sceneOf, type Scene } from '../picture/scene.ts';
 import { panned, truePxPerMm, viewOf, zoomed, type View } from '../picture/view.ts';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
+import DetailMarks from './DetailMarks.vue';
 import HoopRing from './HoopRing.vue';
 import PartsOverlay from './PartsOverlay.vue';
 import PenOverlay from './PenOverlay.vue';
@@ -297,6 +298,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
       />
       <TransferOverlay v-if="show === 'lines'" :hairline="hairline" />
       <PartsOverlay :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
+      <DetailMarks v-if="show === 'drawing' || show === 'fit'" :hairline="hairline" />
       <g v-if="show === 'fit'">
         <g
           v-for="ring in positions.length > 0 ? rings : []"

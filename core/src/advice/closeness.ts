@@ -1,5 +1,5 @@
-import type { PlacedShape } from '../drawing/index.ts';
-import { boxesMeet, earlierMeeting, narrowestGap, type Gap, type Polyline } from '../geometry/index.ts';
+import { edgesOf, type PlacedShape } from '../drawing/index.ts';
+import { boxesMeet, earlierMeeting, narrowestGap, type Gap } from '../geometry/index.ts';
 import type { Plan, PlannedPart } from '../plan/index.ts';
 
 /** Parts nearer than this were drawn to meet, mm. */
@@ -21,13 +21,9 @@ function gapBetween(a: PlacedShape, b: PlacedShape, within: number): Gap | null 
   gaps.set(a, known);
   const before = known.get(b);
   if (before && before.within >= within) return before.gap;
-  const gap = narrowestGap(edgesOf(a), edgesOf(b), within);
+  const gap = narrowestGap(edgesOf(a.shape), edgesOf(b.shape), within);
   known.set(b, { within, gap });
   return gap;
-}
-
-function edgesOf({ shape }: PlacedShape): Polyline[] {
-  return [...shape.region.map((points) => ({ points, closed: true })), ...shape.lines];
 }
 
 /** What a part’s edge is worked with: the widest thread of it, mm. */

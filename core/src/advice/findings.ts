@@ -13,6 +13,7 @@ import {
 import {
   AIR_MM,
   clothOf,
+  comesOutInWater,
   leavesHole,
   markOf,
   strandChoices,
@@ -208,8 +209,7 @@ function transferFindings(piece: Piece, plan: Plan): Finding[] {
       figures: { mark: mark.name, day, staysDays: mark.staysDays! },
     });
   }
-  const wet = mark.comesOutBy === 'cold-water' || mark.comesOutBy === 'warm-water' || mark.comesOutBy === 'washing';
-  if (wet && cloth.wash === 'no') {
+  if (comesOutInWater(mark) && cloth.wash === 'no') {
     found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, cloth: cloth.name } });
   }
   if (mark.heatSets && cloth.wash === 'no' && cloth.iron !== 'no') {

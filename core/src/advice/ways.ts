@@ -1,5 +1,5 @@
 import { labOf } from '../colour/index.ts';
-import { clothOf, MARKS, tracingThrough, type Cloth, type Mark } from '../materials/index.ts';
+import { clothOf, comesOutInWater, MARKS, tracingThrough, type Cloth, type Mark } from '../materials/index.ts';
 import { checkRemoval, fadedParts, removalSteps } from '../order/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { usesColour, type Plan } from '../plan/index.ts';
@@ -63,8 +63,6 @@ function factsOf(piece: Piece, plan: Plan, cloth: Cloth): Facts {
   };
 }
 
-const WET = new Set(['cold-water', 'warm-water', 'washing']);
-
 function judge(piece: Piece, plan: Plan, mark: Mark, cloth: Cloth, facts: Facts): WayAdvice {
   const reasons: string[] = [];
   const cautions: string[] = [];
@@ -106,7 +104,7 @@ function judge(piece: Piece, plan: Plan, mark: Mark, cloth: Cloth, facts: Facts)
       );
     else good(4, 'It stays for as long as this piece takes.');
   } else good(3, 'It stays until it is taken out.');
-  if (WET.has(mark.comesOutBy)) {
+  if (comesOutInWater(mark)) {
     if (cloth.wash === 'no') bad(45, `It comes out in water, which ${name} does not take.`);
     else if (piece.use === 'washed' || piece.use === 'worn')
       good(8, 'It comes out in a wash that the piece gets anyway.');

@@ -5,6 +5,7 @@ export {
   circleAround,
   designCircle,
   designPoints,
+  edgesOf,
   looseShape,
   middleOf,
   onDrawing,
@@ -16,8 +17,8 @@ export {
 } from './placedShapes.ts';
 export { readSvg } from './readSvg.ts';
 export {
-  checkPictureSize,
   isConvex,
+  isWhole,
   MOST_PIXELS,
   pageAspect,
   pageWidthMm,
@@ -46,4 +47,4 @@ export {
 } from './helpers/index.ts';
 export { cornersOf, cutPart, joinParts, lineToArea, nudgeParts, outlineToLine, simplifyParts } from './partTools.ts';
 export { reimport, type Reimport } from './reimport.ts';
-export { writeSvg } from './writeSvg.ts';
+export { escapedXml, writeSvg } from './writeSvg.ts';

@@ -172,6 +172,11 @@ export function* pointsOf({ region, lines, spots }: StitchShape): Generator<Floa
   if (spots.length > 0) yield spots;
 }
 
+/** The lines and outlines of a shape; its spots have none. */
+export function edgesOf({ region, lines }: StitchShape): Polyline[] {
+  return [...region.map((points) => ({ points, closed: true })), ...lines];
+}
+
 function boxOfShape(shape: StitchShape): Box | null {
   return boxOf(pointsOf(shape));
 }

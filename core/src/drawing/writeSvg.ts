@@ -4,8 +4,9 @@ import type { Part, Piece } from '../piece/index.ts';
 /** Room round the drawing in the file, mm. */
 const EDGE_MM = 2;
 
-function escaped(text: string): string {
-  return text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+/** A text as it may stand in XML, in an attribute too. */
+export function escapedXml(text: string): string {
+  return text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
 }
 
 /**
@@ -21,8 +22,8 @@ export function writeSvg(piece: Piece): string {
   const rest = { piece: { ...piece, drawing: { ...drawing, underlay: null } } };
   const hexOf = new Map(piece.palette.map(({ id, hex }) => [id, hex]));
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width! * scale}mm" height="${height! * scale}mm" viewBox="${x} ${y} ${width} ${height}" data-junctura="${escaped(JSON.stringify(rest))}">`,
-    `  <title>${escaped(piece.name)}</title>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width! * scale}mm" height="${height! * scale}mm" viewBox="${x} ${y} ${width} ${height}" data-junctura="${escapedXml(JSON.stringify(rest))}">`,
+    `  <title>${escapedXml(piece.name)}</title>`,
     ...parts.map((part) => `  ${element(part, hexOf.get(part.colour) ?? '#000000')}`),
     '</svg>',
     '',
@@ -36,5 +37,5 @@ function element(part: Part, hex: string): string {
       ? `fill="${hex}" fill-rule="${part.fillRule}"`
       : `fill="none" stroke="${hex}" stroke-width="${part.strokeMm ?? 1}" stroke-linecap="round" stroke-linejoin="round"${part.dashed ? ' stroke-dasharray="2 2"' : ''}`;
   const hidden = part.shown ? '' : ' opacity="0.2"';
-  return `<path id="${escaped(part.id)}" d="${path}" ${paint}${hidden} data-junctura="${escaped(JSON.stringify(kept))}"><title>${escaped(part.name)}</title></path>`;
+  return `<path id="${escapedXml(part.id)}" d="${path}" ${paint}${hidden} data-junctura="${escapedXml(JSON.stringify(kept))}"><title>${escapedXml(part.name)}</title></path>`;
 }

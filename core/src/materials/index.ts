@@ -15,7 +15,7 @@ export {
   type HoopSize,
 } from './hoops.ts';
 export { DEFAULT_SLACK, SECONDS, WORKING_LENGTH } from './lengths.ts';
-export { DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
+export { comesOutInWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
 export { NEEDLE_NAMES, needleFor, bluntNeedle, wrappingNeedle, type Needle } from './needles.ts';
 export { nearestShade, nearestShades, shadeOf, THRUMWICK, type Shade, type ThreadRange } from './ranges.ts';
 export {

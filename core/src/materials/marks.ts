@@ -143,3 +143,8 @@ export const DEFAULT_MARK = 'pencil';
 export function markOf(id: string): Mark | undefined {
   return MARKS.find((mark) => mark.id === id);
 }
+
+/** Whether a mark comes out in water of any kind. */
+export function comesOutInWater({ comesOutBy }: Mark): boolean {
+  return comesOutBy === 'cold-water' || comesOutBy === 'warm-water' || comesOutBy === 'washing';
+}

@@ -24,8 +24,6 @@ export interface HoopPosition {
 
 /** What must lie inside one position: a part, or a portion of one that is larger than the hoop. */
 interface Unit extends Circle {
-  readonly partId: string;
-  readonly isPortion: boolean;
   readonly points: readonly Float64Array[];
 }
 
@@ -54,20 +52,14 @@ export function findPositions(plan: Plan, hoop: Hoop): [number, number][] | null
   return orderPositions(plan, hoop, middles);
 }
 
-function unitsOf({ partId, shape }: PlacedShape, room: readonly [number, number]): Unit[] {
+function unitsOf({ shape }: PlacedShape, room: readonly [number, number]): Unit[] {
   const points = [...pointsOf(shape)].filter((array) => array.length > 0);
   const circle = smallestCircle(points);
   if (!circle) return [];
   const least = Math.min(...room);
-  if (circle.r <= least || holds({ ...circle, partId, isPortion: false, points }, circle.x, circle.y, room)) {
-    return [{ ...circle, partId, isPortion: false, points }];
-  }
-  return portions(points, least / 3).map((portion) => ({
-    ...smallestCircle([portion])!,
-    partId,
-    isPortion: true,
-    points: [portion],
-  }));
+  const whole = { ...circle, points };
+  if (circle.r <= least || holds(whole, circle.x, circle.y, room)) return [whole];
+  return portions(points, least / 3).map((portion) => ({ ...smallestCircle([portion])!, points: [portion] }));
 }
 
 /** Points gathered by squares of a grid, with the sides between far corners filled in. */
@@ -266,16 +258,15 @@ interface RaisedPart {
 }
 
 function raisedParts(plan: Plan, hoop: Hoop, middles: readonly (readonly [number, number])[]): RaisedPart[] {
-  const works = worksOf(plan, hoop, middles);
+  const room = innerHalvesMm(hoop);
   const numbers = middles.map((_, k) => k);
   return plan.parts.filter(isRaised).map(({ placed }) => {
-    const { partId } = placed;
-    const room = innerHalvesMm(hoop);
     const units = unitsOf(placed, room);
-    const whole = numbers.filter((k) => units.length > 0 && units.every((unit) => holds(unit, ...middles[k]!, room)));
+    const isHeld = (k: number) => (unit: Unit) => holds(unit, ...middles[k]!, room);
+    const whole = units.length > 0 ? numbers.filter((k) => units.every(isHeld(k))) : [];
     return {
-      partId,
-      heldBy: whole.length > 0 ? whole : numbers.filter((k) => works[k]!.portions.includes(partId)),
+      partId: placed.partId,
+      heldBy: whole.length > 0 ? whole : numbers.filter((k) => units.some(isHeld(k))),
       underRingOf: numbers.filter((k) => isUnderRing(placed, hoop, middles[k]!)),
     };
   });

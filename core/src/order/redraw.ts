@@ -1,16 +1,10 @@
 import type { Piece } from '../piece/index.ts';
 import type { Plan } from '../plan/index.ts';
-import { isRaised } from './positions.ts';
 import { dayOf, timetable, type Timed } from './sittings.ts';
-
-function timetableOf(piece: Piece, plan: Plan): Timed[] {
-  const raised = new Set(plan.parts.filter(isRaised).map(({ part }) => part.id));
-  return timetable(piece, plan, (id) => raised.has(id));
-}
 
 /** Parts that would be reached after a mark, all drawn at the beginning, has faded; the soonest first. */
 export function fadedParts(piece: Piece, plan: Plan, staysDays: number): Timed[] {
-  return timetableOf(piece, plan).filter(({ to }) => dayOf(to, piece.worker.sittingsPerWeek) > staysDays);
+  return timetable(piece, plan).filter(({ to }) => dayOf(to, piece.worker.sittingsPerWeek) > staysDays);
 }
 
 /** What is drawn at one time, and for which sittings. */
@@ -30,7 +24,7 @@ export function redrawPlan(piece: Piece, plan: Plan, staysDays: number): Redraw[
   const perWeek = piece.worker.sittingsPerWeek;
   // A mark that stays less than from one sitting to the next serves that one.
   const sittings = Math.max(1, Math.floor((staysDays * perWeek) / 7 + 1e-9) + 1);
-  const times = timetableOf(piece, plan);
+  const times = timetable(piece, plan);
   const last = Math.max(0, ...times.map(({ to }) => to));
   const plans: Redraw[] = [];
   for (let before = 1; before <= last; before += sittings) {

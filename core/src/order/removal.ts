@@ -1,4 +1,4 @@
-import { clothOf, markOf, type Cloth, type Mark } from '../materials/index.ts';
+import { clothOf, comesOutInWater, markOf, type Cloth, type Mark } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 
 export type RemovalAct = 'untack' | 'tear' | 'rinse-cold' | 'rinse-warm' | 'wash' | 'dry' | 'heat' | 'press' | 'check';
@@ -44,7 +44,7 @@ export function removalSteps(piece: Piece): RemovalStep[] {
       `Wash ${cloth.wash === 'hot' ? 'warm' : 'cool'} with a mild soap until the lines are gone.`,
       'Strong colours may run: try a thread of each first.',
     );
-  const isWet = steps.some(({ act }) => act === 'rinse-cold' || act === 'rinse-warm' || act === 'wash');
+  const isWet = comesOutInWater(mark);
   if (isWet) add('check', 'Look at it wet against the light: what is left of the mark now stays.');
   if (isWet)
     add(

@@ -1,5 +1,6 @@
 import type { Piece } from '../piece/index.ts';
 import type { Plan } from '../plan/index.ts';
+import { isRaised } from './positions.ts';
 
 /** When a part is worked, reckoned from the first stitch. */
 export interface Timed {
@@ -15,14 +16,14 @@ export interface Timed {
  * When each part is reached: from back to front, raised work last, at the person's own pace. Threading and finishing are shared out by
  * the time of the stitches.
  */
-export function timetable({ worker }: Piece, { parts, totals }: Plan, isLast: (partId: string) => boolean): Timed[] {
+export function timetable({ worker }: Piece, { parts, totals }: Plan): Timed[] {
   const own = parts.map(({ passes }) => passes.reduce((sum, pass) => sum + pass.quantities.seconds, 0));
   const bare = own.reduce((sum, seconds) => sum + seconds, 0);
   const stretch = bare > 0 ? (totals.hours.p50 * 3600) / bare : 1;
   const sittingSeconds = worker.sittingMin * 60;
   const order = parts
     .map((_, i) => i)
-    .sort((a, b) => Number(isLast(parts[a]!.part.id)) - Number(isLast(parts[b]!.part.id)) || a - b);
+    .sort((a, b) => Number(isRaised(parts[a]!)) - Number(isRaised(parts[b]!)) || a - b);
   const timed: Timed[] = [];
   let seconds = 0;
   for (const i of order) {

@@ -1,4 +1,4 @@
-import { positionsOf, veinLineOf } from '../drawing/index.ts';
+import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
 import { boxOf, clipToBox, type Box, type Polyline } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
@@ -208,9 +208,9 @@ function grainArrow({ minX, minY, maxY }: Box): Polyline[] {
 
 function outlines({ placed }: PlannedPart): Polyline[] {
   const dots: Polyline[] = [];
-  const { region, lines, spots } = placed.shape;
+  const { spots } = placed.shape;
   for (let i = 0; i < spots.length; i += 2) dots.push(circleLine(0.6, spots[i]!, spots[i + 1]!));
-  return [...region.map((points) => ({ points, closed: true })), ...lines, ...dots];
+  return [...edgesOf(placed.shape), ...dots];
 }
 
 /** A short stroke through the widest place, along the stitches; where they follow strokes or the middle line, those. */

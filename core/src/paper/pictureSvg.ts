@@ -1,4 +1,5 @@
 import { threadTones } from '../colour/index.ts';
+import { escapedXml } from '../drawing/index.ts';
 import type { Circle } from '../geometry/index.ts';
 import { innerDiameterMm } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
@@ -30,12 +31,12 @@ export function pictureSvg(piece: Piece, plan: Plan): string {
   const tones = new Map(piece.palette.map((colour) => [colour.id, threadTones(colourName(colour).hex)]));
   const lines = [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${mm(2 * reach)}mm" height="${mm(2 * reach)}mm" viewBox="${mm(x - reach)} ${mm(y - reach)} ${mm(2 * reach)} ${mm(2 * reach)}">`,
-    `<title>${escaped(piece.name)}</title>`,
+    `<title>${escapedXml(piece.name)}</title>`,
     `<circle cx="${mm(x)}" cy="${mm(y)}" r="${mm(reach)}" fill="${piece.cloth.colour}"/>`,
   ];
   for (const { part, passes } of plan.parts) {
     if (passes.length === 0) continue;
-    lines.push(`<g data-part="${escaped(part.id)}" data-name="${escaped(part.name)}">`);
+    lines.push(`<g data-part="${escapedXml(part.id)}" data-name="${escapedXml(part.name)}">`);
     for (const pass of passes) {
       for (const thread of pass.threads) {
         const { edge, body } = tones.get(thread.colour ?? part.colour)!;
@@ -96,8 +97,4 @@ function drawn({ bundleMm, laidMm }: PlannedPass, { path }: WorkedThread): { run
     [x, y] = [mx, my];
   }
   return { runs, knots };
-}
-
-function escaped(text: string): string {
-  return text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
 }

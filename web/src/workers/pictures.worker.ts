@@ -1,4 +1,4 @@
-import { designCircle, MOST_PIXELS, readPicture, settleInHoop, type Raster } from '@junctura/core/drawing';
+import { designCircle, isWhole, MOST_PIXELS, readPicture, settleInHoop, type Raster } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { Underlay } from '@junctura/core/piece';
 import type { OpenedPicture, PictureReply, PictureRequest } from './pictureMessages.ts';
@@ -51,9 +51,8 @@ async function underlayOf(image: ImageBitmap): Promise<Pick<Underlay, 'picture' 
 
 async function read({ ticket, options, id, name }: Extract<PictureRequest, { type: 'read' }>): Promise<PictureReply> {
   if (!picture || !bitmap) return { type: 'read', ticket, outcome: failure('There is no picture.') };
-  const isSquare = options.corners.every(([x, y]) => (x === 0 || x === 1) && (y === 0 || y === 1));
   // A page that is squared up no longer lies on its photograph.
-  const underlay = isSquare ? await underlayOf(bitmap) : null;
+  const underlay = isWhole(options.corners) ? await underlayOf(bitmap) : null;
   const tell = (share: number): void => post({ type: 'progress', ticket, share });
   const outcome = readPicture(picture, options, underlay, id, name, tell);
   if (!outcome.ok) return { type: 'read', ticket, outcome };

@@ -1,5 +1,5 @@
 import { narrowestGap, polylineLength } from '../../geometry/index.ts';
-import type { PlacedShape } from '../placedShapes.ts';
+import { edgesOf, type PlacedShape } from '../placedShapes.ts';
 import { smoothPath, smoothRing, type XY } from '../pictures/smoothPath.ts';
 import { dots, type HelperPart } from './helper.ts';
 
@@ -47,8 +47,7 @@ function snapped([x, y]: XY, there: readonly PlacedShape[], snapMm: number): XY 
   let [place, reach]: [XY, number] = [[x, y], snapMm];
   for (const { shape, box } of there) {
     if (!box || x < box.minX - reach || x > box.maxX + reach || y < box.minY - reach || y > box.maxY + reach) continue;
-    const edges = [...shape.region.map((points) => ({ points, closed: true })), ...shape.lines];
-    const gap = narrowestGap(here, edges, reach);
+    const gap = narrowestGap(here, edgesOf(shape), reach);
     if (gap && gap.mm < reach) [place, reach] = [[gap.to[0], gap.to[1]], gap.mm];
   }
   return place;

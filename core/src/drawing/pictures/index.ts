@@ -1,8 +1,9 @@
 export { colourRegions, paletteOf, type Progress } from './colourRegions.ts';
 export { MOST_PIXELS, shrunk, type Raster } from './raster.ts';
-export { checkPictureSize, readPicture, type PictureOptions } from './readPicture.ts';
+export { readPicture, type PictureOptions } from './readPicture.ts';
 export {
   isConvex,
+  isWhole,
   pageAspect,
   pageWidthMm,
   project,

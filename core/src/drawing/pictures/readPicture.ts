@@ -1,4 +1,4 @@
-import { failure, success, type Outcome } from '../../measure/index.ts';
+import { failure, type Outcome } from '../../measure/index.ts';
 import { checkPiece, emptyPiece, MAX_PARTS, newPart, type Part, type Piece, type Underlay } from '../../piece/index.ts';
 import { centred } from '../fit.ts';
 import { groupLikeParts } from '../likeParts.ts';
@@ -8,7 +8,7 @@ import { outlinesOf } from './borders.ts';
 import { colourRegions, paletteOf, type Progress } from './colourRegions.ts';
 import { inkLines, inkOf } from './inkLines.ts';
 import { calmed, shrunk, type Raster } from './raster.ts';
-import { isConvex, squaredUp, WHOLE, type Corners } from './squareUp.ts';
+import { isConvex, isWhole, squaredUp, type Corners } from './squareUp.ts';
 import { smoothPath, smoothRing } from './smoothPath.ts';
 
 /** How a picture is to be read. */
@@ -52,8 +52,7 @@ export function readPicture(
   }
   const longest = WORKING_PX[options.as];
   // A squared-up page takes a part of the picture: keep detail enough, but no more than is looked at.
-  const isWhole = options.corners.every(([x, y], i) => x === WHOLE[i]![0] && y === WHOLE[i]![1]);
-  const page = isWhole
+  const page = isWhole(options.corners)
     ? shrunk(picture, longest)
     : shrunk(squaredUp(shrunk(picture, longest * 2), options.corners), longest);
   progress(0.15);
@@ -166,11 +165,4 @@ function byInk(page: Raster, options: PictureOptions, mmPerPx: number, progress:
       strokeMm: Math.min(1000, Math.max(0.2, Math.round(widthPx * mmPerPx * 10) / 10)),
       hex: INK_HEX,
     }));
-}
-
-/** What a picture of unknown size is taken to be, by the size that a person typed; a sentence where that is nonsense. */
-export function checkPictureSize(widthMm: number): Outcome<number> {
-  return widthMm >= 5 && widthMm <= 2000
-    ? success(widthMm)
-    : failure(`The picture would be ${Math.round(widthMm)} mm wide; expected 5 to 2000 mm.`);
 }

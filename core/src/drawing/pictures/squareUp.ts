@@ -12,6 +12,11 @@ export const WHOLE: Corners = [
   [0, 1],
 ];
 
+/** Whether corners leave the picture as it is. */
+export function isWhole(corners: Corners): boolean {
+  return corners.every(([x, y], i) => x === WHOLE[i]![0] && y === WHOLE[i]![1]);
+}
+
 /** Whether four corners go round one way without crossing: only such a page can be squared up. */
 export function isConvex(corners: Corners): boolean {
   return corners.every((corner, i) => {

@@ -1,40 +1,56 @@
 import { deflateSync, crc32 } from 'node:zlib';
 import { expect, svg, test } from './bench.ts';
 
-/** A PNG made here: no picture of anybody’s. */
-function png(
-  width: number,
-  height: number,
-  colourAt: (x: number, y: number) => readonly [number, number, number],
-): Buffer {
+type ColourAt = (x: number, y: number) => readonly [number, number, number];
+
+function pngChunk(type: string, data: Buffer): Buffer {
+  const body = Buffer.concat([Buffer.from(type, 'latin1'), data]);
+  const ends = Buffer.alloc(8);
+  ends.writeUInt32BE(data.length, 0);
+  ends.writeUInt32BE(crc32(body), 4);
+  return Buffer.concat([ends.subarray(0, 4), body, ends.subarray(4)]);
+}
+function pixels(width: number, height: number, colourAt: ColourAt): Buffer {
   const rows = Buffer.alloc(height * (1 + width * 3));
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) rows.set(colourAt(x, y), y * (1 + width * 3) + 1 + x * 3);
   }
-  const chunk = (type: string, data: Buffer): Buffer => {
-    const body = Buffer.concat([Buffer.from(type, 'latin1'), data]);
-    const ends = Buffer.alloc(8);
-    ends.writeUInt32BE(data.length, 0);
-    ends.writeUInt32BE(crc32(body), 4);
-    return Buffer.concat([ends.subarray(0, 4), body, ends.subarray(4)]);
-  };
+  return deflateSync(rows);
+}
+/** A PNG made here: no picture of anybody’s. With `after`, an animation that shows that second. */
+function png(width: number, height: number, colourAt: ColourAt, after?: ColourAt): Buffer {
   const head = Buffer.alloc(13);
   head.writeUInt32BE(width, 0);
   head.writeUInt32BE(height, 4);
   head.set([8, 2, 0, 0, 0], 8);
+  const words = (...numbers: number[]): Buffer => {
+    const out = Buffer.alloc(4 * numbers.length);
+    numbers.forEach((number, i) => out.writeUInt32BE(number, 4 * i));
+    return out;
+  };
+  const frame = (sequence: number): Buffer =>
+    pngChunk('fcTL', Buffer.concat([words(sequence, width, height, 0, 0), Buffer.from([0, 1, 0, 10, 0, 0])]));
   return Buffer.concat([
     Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]),
-    chunk('IHDR', head),
-    chunk('IDAT', deflateSync(rows)),
-    chunk('IEND', Buffer.alloc(0)),
+    pngChunk('IHDR', head),
+    ...(after ? [pngChunk('acTL', words(2, 0)), frame(0)] : []),
+    pngChunk('IDAT', pixels(width, height, colourAt)),
+    ...(after ? [frame(1), pngChunk('fdAT', Buffer.concat([words(2), pixels(width, height, after)]))] : []),
+    pngChunk('IEND', Buffer.alloc(0)),
   ]);
 }
+/** What a camera writes after the first two bytes of a JPEG: turn a quarter clockwise to be seen upright (Exif 2.3, 4.6.4). */
+const TURNED_A_QUARTER = Buffer.from(
+  'ffe10022457869660000' + '4d4d002a00000008' + '000101120003000000010006000000000000',
+  'hex',
+);
 /** A page of two discs and a bar, on cream. */
-const PAGE = png(640, 480, (x, y) => {
+const drawnPage: ColourAt = (x, y) => {
   if (Math.hypot(x - 200, y - 200) < 110) return Math.hypot(x - 200, y - 200) < 40 ? [230, 180, 60] : [180, 50, 60];
   if (Math.hypot(x - 470, y - 180) < 80) return [50, 90, 150];
   return x > 250 && x < 560 && y > 370 && y < 410 ? [60, 110, 70] : [244, 239, 228];
-});
+};
+const PAGE = png(640, 480, drawnPage);
 
 test('a photograph becomes parts: squared up, sized by a known length, by colours or by lines', async ({
   bench,
@@ -58,6 +74,35 @@ test('a photograph becomes parts: squared up, sized by a known length, by colour
   await dialog.getByRole('button', { name: 'Make these parts' }).click();
   await expect(bench.figure('Parts')).toHaveText('4');
   await expect(page.getByLabel('Name of the piece')).toHaveValue('page');
+  // The page as it was squared up stays below.
+  await expect(page.locator('.overlay image')).toHaveAttribute('opacity', '0.5');
+});
+
+test('a photograph is turned as its camera says, and of an animation the first picture is read', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  const stored = await page.evaluate(
+    async (bytes) => {
+      const image = await createImageBitmap(new Blob([Uint8Array.from(bytes)]));
+      const canvas = new OffscreenCanvas(image.width, image.height);
+      canvas.getContext('2d')!.drawImage(image, 0, 0);
+      const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.95 });
+      return [...new Uint8Array(await blob.arrayBuffer())];
+    },
+    [...PAGE],
+  );
+  const jpeg = Buffer.from(stored);
+  await bench.bring('turned.jpg', Buffer.concat([jpeg.subarray(0, 2), TURNED_A_QUARTER, jpeg.subarray(2)]));
+  await page.getByRole('button', { name: 'Make these parts' }).click();
+  await expect(page.locator('.overlay image')).toHaveAttribute('width', '480');
+  await expect(page.locator('.overlay image')).toHaveAttribute('height', '640');
+  await bench.bring(
+    'moving.png',
+    png(640, 480, drawnPage, () => [20, 20, 20]),
+  );
+  await expect(page.getByRole('dialog')).toContainText('4 parts in 4 colours');
 });
 
 test('a picture that is kept below is drawn over, and can be made fainter', async ({ bench, page }) => {

@@ -223,7 +223,7 @@ function partFindings(piece: Piece, planned: PlannedPart): Finding[] {
   const at = (id: FindingId, figures: Figures): Finding => ({ id, part: part.id, figures });
   if (!part.shown) return [];
   if (!placed.box) {
-    const isHidden = placed.isPartlyHidden;
+    const isHidden = placed.behind.length > 0;
     return [
       isHidden ? at('all-hidden', { name: part.name }) : at('part-too-small', { widestMm: 0, wantedMm: LEAST_PART_MM }),
     ];

@@ -19,6 +19,7 @@ export { readSvg } from './readSvg.ts';
 export {
   isConvex,
   isWhole,
+  squaredUp,
   MOST_PIXELS,
   pageAspect,
   pageWidthMm,

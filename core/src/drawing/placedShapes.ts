@@ -43,8 +43,8 @@ export interface PlacedShape {
   readonly widest: Circle | null;
   /** The mean width of an area: twice its area over its outline. */
   readonly meanWidthMm: number;
-  /** Whether a part of it lies hidden behind others. */
-  readonly isPartlyHidden: boolean;
+  /** Ids of the parts that hide some of it, the foremost first. */
+  readonly behind: readonly string[];
   /** Strokes along which stitches shall lie, the middle line where it was laid, and the lines between shades. */
   readonly guides: readonly Polyline[];
   readonly vein: Polyline | null;
@@ -56,7 +56,7 @@ export interface PlacedShape {
 /** A shape on the cloth that is no part of a drawing: for samples and comparisons. */
 export function looseShape(partId: string, kind: Part['kind'], shape: StitchShape): PlacedShape {
   return measuredShape(partId, kind, shape, {
-    isPartlyHidden: false,
+    behind: [],
     guides: [],
     vein: null,
     borders: [],
@@ -102,7 +102,7 @@ export class ShapePlacer {
 
   private cutHidden(piece: Piece, whole: ReadonlyMap<string, Kept<StitchShape>>): PlacedShape[] {
     const seen = new Map<string, Kept<PlacedShape>>();
-    const inFront: { key: string; region: Region; box: Box }[] = [];
+    const inFront: (Cover & { key: string; box: Box })[] = [];
     const placed: PlacedShape[] = [];
     for (const part of [...piece.drawing.parts].reverse()) {
       const { key: ownKey, value: shape } = whole.get(part.id)!;
@@ -115,17 +115,12 @@ export class ShapePlacer {
           ? before
           : {
               key,
-              value: measured(
-                part,
-                piece.placement,
-                shape,
-                covers.map((cover) => cover.region),
-              ),
+              value: measured(part, piece.placement, shape, covers),
             };
       seen.set(part.id, kept);
       placed.push(kept.value);
       if (piece.drawing.hidden === 'cut' && part.kind === 'area' && part.opaque && box) {
-        inFront.push({ key: ownKey, region: shape.region, box });
+        inFront.push({ id: part.id, key: ownKey, region: shape.region, box });
       }
     }
     this.seen = seen;
@@ -202,8 +197,14 @@ function layOnCloth(part: Part, placement: Placement): StitchShape {
   return { region: [], lines: [], spots: Float64Array.from(spots.flatMap((spot) => [...spot])) };
 }
 
-function measured(part: Part, placement: Placement, whole: StitchShape, covers: readonly Region[]): PlacedShape {
-  const shape = covers.length > 0 ? cutBehind(whole, covers.flat()) : whole;
+/** An area that hides what lies behind it. */
+interface Cover {
+  readonly id: string;
+  readonly region: Region;
+}
+
+function measured(part: Part, placement: Placement, whole: StitchShape, covers: readonly Cover[]): PlacedShape {
+  const shape = cutBehind(whole, covers);
   const toCloth = placementMatrix(placement);
   const laid = (path: string): Polyline[] =>
     flattenPath(path, FLATTEN_MM / placement.scale).map((run) => ({
@@ -211,7 +212,7 @@ function measured(part: Part, placement: Placement, whole: StitchShape, covers: 
       closed: run.closed,
     }));
   return measuredShape(part.id, part.kind, shape, {
-    isPartlyHidden: isLess(shape, whole, regionArea(shape.region)),
+    behind: isLess(shape, whole) ? hiding(whole, covers) : [],
     guides: part.guides.flatMap(laid),
     vein: part.vein === null ? null : (laid(part.vein)[0] ?? null),
     borders: part.borders.flatMap(laid),
@@ -219,7 +220,7 @@ function measured(part: Part, placement: Placement, whole: StitchShape, covers: 
   });
 }
 
-type Further = Pick<PlacedShape, 'isPartlyHidden' | 'guides' | 'vein' | 'borders' | 'toCloth'>;
+type Further = Pick<PlacedShape, 'behind' | 'guides' | 'vein' | 'borders' | 'toCloth'>;
 
 function measuredShape(partId: string, kind: Part['kind'], shape: StitchShape, further: Further): PlacedShape {
   const areaMm2 = regionArea(shape.region);
@@ -242,18 +243,32 @@ function lengthOf(lines: readonly Polyline[]): number {
   return lines.reduce((sum, line) => sum + polylineLength(line), 0);
 }
 
-function isLess(shape: StitchShape, whole: StitchShape, areaMm2: number): boolean {
+/** Those of some covers that hide anything of a shape. */
+function hiding(whole: StitchShape, covers: readonly Cover[]): string[] {
+  const all = covers.length === 1 ? covers : covers.filter((cover) => isLess(cutBehind(whole, [cover]), whole));
+  return all.map(({ id }) => id);
+}
+
+function isLess(shape: StitchShape, whole: StitchShape): boolean {
   if (shape === whole) return false;
   const [wholeArea, wholeLength] = [regionArea(whole.region), lengthOf(whole.lines)];
   return (
-    areaMm2 < wholeArea * 0.999 ||
+    regionArea(shape.region) < wholeArea * 0.999 ||
     lengthOf(shape.lines) < wholeLength * 0.999 ||
     shape.spots.length < whole.spots.length
   );
 }
 
-function cutBehind({ region, lines, spots }: StitchShape, front: Region): StitchShape {
-  const united = unite(front, 'nonzero');
+function cutBehind(whole: StitchShape, covers: readonly Cover[]): StitchShape {
+  if (covers.length === 0) return whole;
+  const { region, lines, spots } = whole;
+  const united =
+    covers.length === 1
+      ? covers[0]!.region
+      : unite(
+          covers.flatMap((cover) => cover.region),
+          'nonzero',
+        );
   const seenSpots: number[] = [];
   for (let i = 0; i < spots.length; i += 2) {
     if (!isInside(united, spots[i]!, spots[i + 1]!)) seenSpots.push(spots[i]!, spots[i + 1]!);

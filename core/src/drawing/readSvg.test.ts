@@ -155,7 +155,7 @@ describe('what lies behind', () => {
     expect(back!.areaMm2).toBeCloseTo(200, 2);
     expect(line!.lengthMm).toBeCloseTo(20, 2);
     expect(front!.areaMm2).toBeCloseTo(400, 2);
-    expect(back!.isPartlyHidden).toBe(true);
+    expect(back!.behind).toEqual([front!.partId]);
     const piece = read(wrap(overlapping));
     const kept = new ShapePlacer().place({ ...piece, drawing: { ...piece.drawing, hidden: 'keep' as const } });
     expect(kept[0]!.areaMm2).toBeCloseTo(400, 2);

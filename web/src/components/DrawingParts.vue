@@ -19,6 +19,7 @@ const rows = ref<PlannedPart[]>([]);
 watch(planned, (now) => (rows.value = [...now]), { immediate: true });
 
 const hexOf = computed(() => new Map(bench.piece.palette.map((colour) => [colour.id, colourName(colour).hex])));
+const nameOf = computed(() => new Map(bench.piece.drawing.parts.map(({ id, name }) => [id, name])));
 const groupSizes = computed(() => {
   const sizes = new Map<string, number>();
   for (const { group } of bench.piece.drawing.parts) if (group) sizes.set(group, (sizes.get(group) ?? 0) + 1);
@@ -30,7 +31,13 @@ function like(group: string | null): string {
 }
 function about({ part, placed }: PlannedPart): string {
   if (!part.shown) return 'left out';
-  return `${KIND_WORDS[part.kind]} · ${partSize(placed, settings.units)}${placed.isPartlyHidden ? ' · partly behind' : ''}`;
+  return `${KIND_WORDS[part.kind]} · ${partSize(placed, settings.units)}${hiddenBehind(placed.behind)}`;
+}
+/** What hides some of a part, by name: one, or one and how many more. */
+function hiddenBehind([first, ...others]: readonly string[]): string {
+  if (first === undefined) return '';
+  const more = others.length > 0 ? ` and ${others.length} more` : '';
+  return ` · partly behind ${nameOf.value.get(first) ?? first}${more}`;
 }
 function boxFor({ placed }: PlannedPart): string {
   const box = placed.box ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 };

@@ -107,7 +107,7 @@ function strengthen(percent: number): void {
     <p>
       {{ KIND_WORDS[part.kind] }}, {{ partSize(placed, settings.units) }}.
       <span v-if="!part.shown" class="soft">Left out: it is not worked and hides nothing.</span>
-      <span v-else-if="placed.isPartlyHidden" class="soft">Part of it lies behind other parts and is cut away.</span>
+      <span v-else-if="placed.behind.length > 0" class="soft">Part of it lies behind other parts and is cut away.</span>
     </p>
     <p v-if="like.length > 1">
       One of {{ like.length }} that are worked alike.

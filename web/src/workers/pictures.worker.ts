@@ -1,4 +1,13 @@
-import { designCircle, isWhole, MOST_PIXELS, readPicture, settleInHoop, type Raster } from '@junctura/core/drawing';
+import {
+  designCircle,
+  isWhole,
+  MOST_PIXELS,
+  readPicture,
+  settleInHoop,
+  squaredUp,
+  type PictureOptions,
+  type Raster,
+} from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { Underlay } from '@junctura/core/piece';
 import type { OpenedPicture, PictureReply, PictureRequest } from './pictureMessages.ts';
@@ -31,6 +40,12 @@ async function open(file: Blob): Promise<Outcome<OpenedPicture>> {
 
 /** The picture made small enough to be shown without a stop. */
 async function shown(image: ImageBitmap): Promise<{ blob: Blob; widthPx: number; heightPx: number }> {
+  const canvas = madeSmall(image);
+  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.8 });
+  return { blob, widthPx: canvas.width, heightPx: canvas.height };
+}
+
+function madeSmall(image: ImageBitmap): OffscreenCanvas {
   const factor = Math.min(1, SHOWN_PX / Math.max(image.width, image.height));
   const [widthPx, heightPx] = [image.width, image.height].map((size) => Math.max(1, Math.round(size * factor))) as [
     number,
@@ -38,11 +53,23 @@ async function shown(image: ImageBitmap): Promise<{ blob: Blob; widthPx: number;
   ];
   const canvas = new OffscreenCanvas(widthPx, heightPx);
   canvas.getContext('2d')!.drawImage(image, 0, 0, widthPx, heightPx);
-  return { blob: await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.8 }), widthPx, heightPx };
+  return canvas;
 }
 
-async function underlayOf(image: ImageBitmap): Promise<Pick<Underlay, 'picture' | 'widthPx' | 'heightPx'>> {
-  const { blob, ...size } = await shown(image);
+/** A page between four corners as it is seen from above, made small. */
+async function squaredSmall(image: ImageBitmap, corners: PictureOptions['corners']): Promise<ImageBitmap> {
+  const canvas = madeSmall(image);
+  const small = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
+  const page = squaredUp({ width: small.width, height: small.height, rgba: small.data }, corners);
+  return createImageBitmap(new ImageData(new Uint8ClampedArray(page.rgba), page.width, page.height));
+}
+
+/** The picture that stays below the drawing: as it is, or the page in it squared up. */
+async function underlayOf(
+  image: ImageBitmap,
+  corners: PictureOptions['corners'],
+): Promise<Pick<Underlay, 'picture' | 'widthPx' | 'heightPx'>> {
+  const { blob, ...size } = await shown(isWhole(corners) ? image : await squaredSmall(image, corners));
   const bytes = new Uint8Array(await blob.arrayBuffer());
   let text = '';
   for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192));
@@ -51,8 +78,7 @@ async function underlayOf(image: ImageBitmap): Promise<Pick<Underlay, 'picture' 
 
 async function read({ ticket, options, id, name }: Extract<PictureRequest, { type: 'read' }>): Promise<PictureReply> {
   if (!picture || !bitmap) return { type: 'read', ticket, outcome: failure('There is no picture.') };
-  // A page that is squared up no longer lies on its photograph.
-  const underlay = isWhole(options.corners) ? await underlayOf(bitmap) : null;
+  const underlay = await underlayOf(bitmap, options.corners);
   const tell = (share: number): void => post({ type: 'progress', ticket, share });
   const outcome = readPicture(picture, options, underlay, id, name, tell);
   if (!outcome.ok) return { type: 'read', ticket, outcome };

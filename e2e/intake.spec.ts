@@ -98,6 +98,7 @@ test('a photograph is turned as its camera says, and of an animation the first p
   await page.getByRole('button', { name: 'Make these parts' }).click();
   await expect(page.locator('.overlay image')).toHaveAttribute('width', '480');
   await expect(page.locator('.overlay image')).toHaveAttribute('height', '640');
+  await bench.open();
   await bench.bring(
     'moving.png',
     png(640, 480, drawnPage, () => [20, 20, 20]),

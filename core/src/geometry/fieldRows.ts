@@ -8,7 +8,7 @@ import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
  * than `open` from every other). Straight spans cannot make way for each other and may come a little closer. In distances of
  * neighbours.
  */
-const ROOM = { crowded: 0.5, crowdedSpans: 0.45, beside: 0.72, open: 0.57 } as const;
+const ROOM = { crowded: 0.5, crowdedSpans: 0.4, beside: 0.72, open: 0.55 } as const;
 /** Rows are traced in steps of this share of their distance. */
 const STEP = 0.5;
 /** Beside every second place of a row a neighbour is looked for. */
@@ -21,6 +21,8 @@ const SHORTEST = 0.9;
 export interface FieldRowOptions {
   /** Each row is one straight line in the direction of its first place, as satin is. */
   readonly straight?: boolean;
+  /** A row ends where it comes nearer than this to another, in distances of neighbours. */
+  readonly crowded?: number;
 }
 
 /**
@@ -37,7 +39,9 @@ export function fieldRows(
   const outline = simplifyRegion(region, WOBBLE_MM);
   const box = boxOf(outline);
   if (!box) return [];
-  const tracer = new Tracer(outline, box, field, spacingMm, options.straight ?? false);
+  const straight = options.straight ?? false;
+  const crowded = options.crowded ?? (straight ? ROOM.crowdedSpans : ROOM.crowded);
+  const tracer = new Tracer(outline, box, field, spacingMm, straight, crowded);
   const queue: Float64Array[] = [];
   const take = (x: number, y: number, room: number): void => {
     if (!tracer.isFree(x, y, room * spacingMm)) return;
@@ -78,6 +82,7 @@ class Tracer {
     private readonly field: DirectionField,
     private readonly spacingMm: number,
     private readonly straight: boolean,
+    private readonly crowded: number,
   ) {
     const [width, height] = [maxX - minX, maxY - minY];
     this.cellMm = Math.max(spacingMm, Math.sqrt((width * height) / 4e6));
@@ -170,7 +175,7 @@ class Tracer {
         if (share > 0.05) points.push(x + share * dx, y + share * dy);
         break;
       }
-      if (!this.isFree(nx, ny, (this.straight ? ROOM.crowdedSpans : ROOM.crowded) * this.spacingMm)) break;
+      if (!this.isFree(nx, ny, this.crowded * this.spacingMm)) break;
       if (turned > COMES_ROUND_RAD && this.meetsItself(points, nx, ny)) break;
       points.push(nx, ny);
       [x, y] = [nx, ny];

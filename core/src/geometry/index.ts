@@ -11,7 +11,7 @@ export {
 } from './clip.ts';
 export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';
-export { fieldRows } from './fieldRows.ts';
+export { fieldRows, type FieldRowOptions } from './fieldRows.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
 export { narrowestGap, type Gap } from './gap.ts';
 export { inscribedCircle } from './inscribedCircle.ts';

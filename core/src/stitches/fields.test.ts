@@ -74,10 +74,10 @@ describe('stitches that follow a field', () => {
   it.each(SHAPES)('cover %s as well as straight ones do, without piling up', (_name, region) => {
     for (const [way, field] of fieldsOf(region)) {
       for (const id of ['satin', 'brick', 'long-short', 'split-fill'] as const) {
-        const { share, overThrice } = coverage(work(id, region, { field }), region, LAID);
-        expect(share, `${id} ${way}`).toBeGreaterThan(0.965);
-        // Split stitches overlap over half of their advance; where rows draw together that is counted once more.
-        expect(overThrice, `${id} ${way}`).toBeLessThan(id === 'split-fill' ? 0.09 : 0.02);
+        const { share, mostRuns } = coverage(work(id, region, { field }), region, LAID);
+        expect(share, `${id} ${way}`).toBeGreaterThan(0.97);
+        // Where rows draw together, the overlaps of two split stitches can fall into one cell.
+        expect(mostRuns, `${id} ${way}`).toBeLessThanOrEqual(id === 'satin' || id === 'brick' ? 3 : 4);
       }
     }
   });

@@ -217,15 +217,13 @@ describe('fillings', () => {
     expect(rows.at(-1)).toBeCloseTo(12.34 - pitch / 2, 4);
   });
 
-  it('solid fillings cover at least 97 hundredths of a shape and hardly anything more than thrice', () => {
+  it('solid fillings cover at least 97 hundredths of a shape and no cell more than thrice', () => {
     for (const id of ['satin', 'satin-surface', 'brick', 'long-short', 'split-fill'] as const) {
       for (const seed of SEEDS.slice(0, 8)) {
         const region = blob(seed);
-        const { share, overThrice } = coverage(work(id, area(region), {}, seed * 31), region, LAID);
+        const { share, mostRuns } = coverage(work(id, area(region), {}, seed * 31), region, LAID);
         expect(share, `${id}, seed ${seed}`).toBeGreaterThan(0.97);
-        // Split stitches overlap over half of their advance: where two rows share a ninth of their pitch, a quarter of
-        // that, about 3 %, lies under two overlaps at once.
-        expect(overThrice, `${id}, seed ${seed}`).toBeLessThanOrEqual(id === 'split-fill' ? 0.04 : 0.004);
+        expect(mostRuns, `${id}, seed ${seed}`).toBeLessThanOrEqual(3);
       }
     }
   });

@@ -8,6 +8,7 @@ import {
   simplifyRegion,
   subtract,
   WOBBLE_MM,
+  type FieldRowOptions,
   type Polyline,
   type Region,
 } from '../../geometry/index.ts';
@@ -21,13 +22,18 @@ const NO_SPOTS = new Float64Array(0);
 export type RowDirection = Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline'>;
 
 /** A region as rows to be worked in a line stitch: to and fro along a direction or field, or round and round inward. */
-export function rowsAsLines(region: Region, direction: RowDirection, spacingMm: number): StitchShape {
-  return { region: [], lines: rowsOf(region, direction, spacingMm), spots: NO_SPOTS };
+export function rowsAsLines(
+  region: Region,
+  direction: RowDirection,
+  spacingMm: number,
+  options?: FieldRowOptions,
+): StitchShape {
+  return { region: [], lines: rowsOf(region, direction, spacingMm, options), spots: NO_SPOTS };
 }
 
-function rowsOf(region: Region, direction: RowDirection, spacingMm: number): Polyline[] {
+function rowsOf(region: Region, direction: RowDirection, spacingMm: number, options?: FieldRowOptions): Polyline[] {
   if (direction.followsOutline) return ringsInward(region, spacingMm);
-  if (direction.field) return toAndFro(fieldRows(region, direction.field, spacingMm));
+  if (direction.field) return toAndFro(fieldRows(region, direction.field, spacingMm, options));
   return straightRows(region, direction.angleRad, spacingMm);
 }
 

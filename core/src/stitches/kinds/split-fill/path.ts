@@ -8,6 +8,9 @@ import { SPLIT_ADVANCE, splitEnd } from '../../shared/splitSteps.ts';
 /** The first step of every row is a different share, so that stitch ends do not line up across rows. */
 const STAGGER = [1, 1 / 3, 2 / 3] as const;
 
+/** Each stitch lies half upon the last, so that rows have less room to draw together than others; in distances of rows. */
+const CROWDED = 0.57;
+
 /** Rows of split stitch to and fro along the direction. */
 export function workSplitFill(
   shape: StitchShape,
@@ -16,7 +19,9 @@ export function workSplitFill(
   sink: MoveSink,
 ): void {
   if (context.field || context.followsOutline) {
-    return workSplit(rowsAsLines(shape.region, context, spacingMm), stitchMm, sink);
+    return workSplit(rowsAsLines(shape.region, context, spacingMm, { crowded: CROWDED }), stitchMm, sink, {
+      stagger: true,
+    });
   }
   const { blocks, ux, uy } = fillRows(shape.region, context.angleRad, spacingMm);
   for (const { rows, count } of blocks) {

@@ -1,4 +1,4 @@
-import { emptyPiece, newPart, plainHoop, plainPass, type Part, type Piece } from '@junctura/core/piece';
+import { newColour, emptyPiece, newPart, plainHoop, plainPass, type Part, type Piece } from '@junctura/core/piece';
 
 /** Colours of a ground, so that it is painted in more than one. */
 const HEXES = ['#9c3a3f', '#325674', '#77792f', '#e3ad45'];
@@ -29,7 +29,7 @@ export function groundPiece(stitches: number, patches = 16): Piece {
   return {
     ...piece,
     hoop: plainHoop(Math.min(900, Math.max(100, side * 1.05)), 0),
-    palette: HEXES.map((hex, i) => ({ id: `c${i + 1}`, hex, shade: null })),
+    palette: HEXES.map((hex, i) => newColour({ id: `c${i + 1}`, hex })),
     drawing: { ...piece.drawing, parts },
   };
 }

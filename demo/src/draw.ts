@@ -1,5 +1,6 @@
 import { fitToHoop, readSvg } from '@junctura/core/drawing';
-import { plainPass, type Part, type Pass, type Piece } from '@junctura/core/piece';
+import { refOf, shadeOf } from '@junctura/core/materials';
+import { plainPass, type PaletteColour, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import type { StitchId } from '@junctura/core/stitches';
 
 /** Short ways to write the demo drawings. Sizes in mm. */
@@ -64,8 +65,13 @@ export function pieceOf(svg: string, file: string, setting: Setting): Piece {
     ...piece,
     drawing: { ...piece.drawing, source: file, parts },
     placement: piece.hoop ? fitToHoop(piece, piece.hoop) : piece.placement,
-    palette: piece.palette.map((colour) => ({ ...colour, shade: setting.shades[colour.hex] ?? null })),
+    palette: piece.palette.map((colour) => ({ ...colour, shade: shadeIn(setting, colour.hex) })),
   };
+}
+
+function shadeIn({ shades }: Setting, hex: string): PaletteColour['shade'] {
+  const shade = shades[hex] === undefined ? undefined : shadeOf(shades[hex]);
+  return shade ? refOf(shade) : null;
 }
 
 /** `leaf-2-vein` becomes `Leaf 2 vein`. */

@@ -4,7 +4,7 @@ import { kitePiece, kiteSvg } from './kite.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
 import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
 import { tramPiece, tramSvg } from './tram.ts';
-import { writeRange } from './makeRange.ts';
+import { writeRanges } from './makeRange.ts';
 
 /** Writes the demo's files: `npm run demo`. They are checked in, and the same every time. */
 function write(folder: string, name: string, text: string): void {
@@ -20,7 +20,7 @@ const pieces: readonly [name: string, piece: Piece, drawing: string][] = [
   ['night-tram', tramPiece(), tramSvg()],
 ];
 
-writeRange();
+writeRanges();
 for (const [name, piece, drawing] of pieces) {
   write('pieces', `${name}.junctura.json`, writePiece(pieceSchema.parse(piece)));
   write('drawings', `${name}.svg`, drawing);

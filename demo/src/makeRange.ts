@@ -49,7 +49,14 @@ const TONES: Record<number, readonly string[]> = {
 
 const toRgb = converter('rgb');
 
-function ladder(family: Family, steps: number, low: number, high: number, chroma: number): string[][] {
+function ladder(
+  family: Family,
+  steps: number,
+  low: number,
+  high: number,
+  chroma: number,
+  tones = TONES[steps]!,
+): string[][] {
   const [letters, noun, hue] = family;
   return Array.from({ length: steps }, (_, step) => {
     const l = low + ((high - low) * step) / (steps - 1);
@@ -57,7 +64,7 @@ function ladder(family: Family, steps: number, low: number, high: number, chroma
     const c = chroma * Math.sin(Math.PI * (0.18 + 0.64 * ((l - 0.2) / 0.8)));
     const rgb = toRgb(clampChroma({ mode: 'oklch', l, c, h: hue }, 'oklch'));
     const hex = hexOf(rgb.r, rgb.g, rgb.b);
-    const tone = TONES[steps]![step]!;
+    const tone = tones[step]!;
     const name = `${tone[0]!.toUpperCase()}${tone.slice(1)} ${noun}`;
     return [`${letters}-${String(Math.round(labOf(hex).l)).padStart(2, '0')}`, name, hex];
   });
@@ -72,8 +79,32 @@ export function makeRange(): string[][] {
   ];
 }
 
-export function writeRange(): void {
-  const rows = makeRange().map((row) => `  ${JSON.stringify(row)}`);
-  const file = new URL('../../core/src/materials/data/thrumwick.json', import.meta.url);
-  writeFileSync(file, `[\n${rows.join(',\n')}\n]\n`);
+/** The letters of the silk are its own: a code never means two shades. */
+const SILK: readonly Family[] = [
+  ['ey', 'eyebright', 300],
+  ['fx', 'foxglove', 350],
+  ['cn', 'cinder rose', 20],
+  ['mk', 'marigold', 65],
+  ['ss', 'straw', 92],
+  ['bw', 'bracken', 130],
+  ['kp', 'kelp', 165],
+  ['mr', 'mere', 215],
+  ['sk', 'skerry', 258],
+];
+const SILK_TONES = ['bottom', 'low', 'half', 'high'] as const;
+const SILK_GREYS = ['soot', 'ash', 'oyster', 'eider'] as const;
+
+/** The silk: dyed clearer than cotton, and lighter at its lights. */
+export function makeSilk(): string[][] {
+  return [
+    ...SILK.flatMap((family) => ladder(family, 4, 0.36, 0.9, 0.145, SILK_TONES)),
+    ...ladder(['ed', 'down', 80], 4, 0.32, 0.97, 0.02, SILK_GREYS),
+  ];
+}
+
+export function writeRanges(): void {
+  for (const [name, rows] of Object.entries({ thrumwick: makeRange(), eiderlight: makeSilk() })) {
+    const file = new URL(`../../core/src/materials/data/${name}.json`, import.meta.url);
+    writeFileSync(file, `[\n${rows.map((row) => `  ${JSON.stringify(row)}`).join(',\n')}\n]\n`);
+  }
 }

@@ -1,6 +1,6 @@
 import { flattenPath, mapPoints, pathData } from '@junctura/core/geometry';
-import { nearestShade } from '@junctura/core/materials';
-import { plainHoop, type Part, type Pass, type Piece } from '@junctura/core/piece';
+import { nearestShade, refOf } from '@junctura/core/materials';
+import { newColour, plainHoop, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import { area, dots, drawing, group, line, pieceOf, worked } from './draw.ts';
 
 /** Fourteen colours. */
@@ -244,7 +244,7 @@ export function rockPoolPiece(): Piece {
   });
   const colourOf = new Map(piece.palette.map(({ hex, id }) => [hex, id]));
   // The dark amber is only drawn as a shade of the arms.
-  const dark = { id: `c${piece.palette.length + 1}`, hex: AMBER_DARK, shade: null };
+  const dark = newColour({ id: `c${piece.palette.length + 1}`, hex: AMBER_DARK });
   const light = colourOf.get(AMBER_LIGHT)!;
   const middle = colourOf.get(AMBER)!;
   const shades = [dark.id, middle, light];
@@ -253,7 +253,7 @@ export function rockPoolPiece(): Piece {
     differs: part.kind === 'spot' && !part.id.startsWith('tentacle') && !part.id.startsWith('star'),
     passes: passesOf(part.id, shades, colourOf),
   }));
-  const palette = [...piece.palette, dark].map((entry) => ({ ...entry, shade: nearestShade(entry.hex).item.code }));
+  const palette = [...piece.palette, dark].map((entry) => ({ ...entry, shade: refOf(nearestShade(entry.hex).item) }));
   return { ...piece, palette, drawing: { ...piece.drawing, parts } };
 }
 

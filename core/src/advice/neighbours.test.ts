@@ -3,7 +3,7 @@ import { deltaE, labOf } from '../colour/index.ts';
 import { ShapePlacer, type PlacedShape } from '../drawing/index.ts';
 import { distanceToOutline, earlierMeeting, type Box } from '../geometry/index.ts';
 import { seededRandom } from '../measure/index.ts';
-import { emptyPiece, newPart, type Part, type Piece } from '../piece/index.ts';
+import { newColour, emptyPiece, newPart, type Part, type Piece } from '../piece/index.ts';
 import { colourName } from '../plan/index.ts';
 import { Neighbours } from './neighbours.ts';
 import { THRESHOLDS } from './thresholds.ts';
@@ -27,7 +27,7 @@ function patchwork(seed: number): Piece {
     });
   });
   const piece = emptyPiece('x', 'x');
-  const palette = HEXES.map((hex, i) => ({ id: `c${i}`, hex, shade: null }));
+  const palette = HEXES.map((hex, i) => newColour({ id: `c${i}`, hex }));
   return { ...piece, palette, drawing: { ...piece.drawing, parts } };
 }
 

@@ -1,3 +1,14 @@
 export { channelsOf, deltaE, differenceInWords, hexColour, hexOf, labOf, readCssColour, type Lab } from './colours.ts';
-export { nearestColours, type Match } from './nearest.ts';
+export { ladder } from './ladder.ts';
+export { nearestBlend, nearestColours, type Match } from './nearest.ts';
+export {
+  bestShades,
+  coloursOfPicture,
+  inColours,
+  type PictureColour,
+  type Pixels,
+  type ShadeChoice,
+} from './palette.ts';
+export { whiteBalanced, type Reference } from './whiteBalance.ts';
+export { keptAtArmsLength, mixed, SEEING, seenAs, separation, type Seeing, type Separation } from './seeing.ts';
 export { TONE_STEPS, threadTones, type ThreadTones } from './tones.ts';

@@ -1,4 +1,5 @@
-import { deltaE, type Lab } from './colours.ts';
+import { deltaE, labOf, type Lab } from './colours.ts';
+import { mixed } from './seeing.ts';
 
 export interface Match<T> {
   readonly item: T;
@@ -11,8 +12,38 @@ export function nearestColours<T extends { readonly lab: Lab }>(
   items: readonly T[],
   count: number,
 ): Match<T>[] {
-  return items
-    .map((item) => ({ item, difference: deltaE(wanted, item.lab) }))
-    .sort((a, b) => a.difference - b.difference)
-    .slice(0, count);
+  const best: Match<T>[] = [];
+  for (const item of items) {
+    const difference = deltaE(wanted, item.lab);
+    if (best.length === count && difference >= best[count - 1]!.difference) continue;
+    let at = best.length;
+    while (at > 0 && best[at - 1]!.difference > difference) at--;
+    best.splice(at, 0, { item, difference });
+    if (best.length > count) best.pop();
+  }
+  return best;
+}
+
+/** Strands that differ more than this do not mix in the eye: the stitch looks speckled. */
+const SPECKLED = 28;
+/** Only shades this near to the colour, in plain Lab, can be half of a mixture that meets it. */
+const REACH = 30;
+/** Pairs are made of so many of the nearest. */
+const MOST = 24;
+
+/** Two shades of different colours that, in one needle, come nearest to a colour. Null where no two mix. */
+export function nearestBlend<T extends { readonly lab: Lab; readonly hex: string }>(
+  wanted: Lab,
+  items: readonly T[],
+): Match<readonly [T, T]> | null {
+  const near = nearestColours(wanted, items, MOST).filter(({ difference }) => difference < REACH);
+  let best: Match<readonly [T, T]> | null = null;
+  near.forEach(({ item: one }, i) => {
+    for (const { item: two } of near.slice(i + 1)) {
+      if (deltaE(one.lab, two.lab) > SPECKLED) continue;
+      const difference = deltaE(wanted, labOf(mixed(one.hex, two.hex)));
+      if (!best || difference < best.difference) best = { item: [one, two], difference };
+    }
+  });
+  return best;
 }

@@ -2,12 +2,21 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { flattenPath, polylineLength, regionArea, unite } from '../geometry/index.ts';
 import { seededRandom } from '../measure/index.ts';
-import { applyEdit, emptyPiece, newPart, readPiece, type Edit, type Part, type Piece } from '../piece/index.ts';
+import {
+  newColour,
+  applyEdit,
+  emptyPiece,
+  newPart,
+  readPiece,
+  type Edit,
+  type Part,
+  type Piece,
+} from '../piece/index.ts';
 import { cutPart, joinParts, lineToArea, outlineToLine, readSvg, reimport, simplifyParts, writeSvg } from './index.ts';
 
 function piece(...parts: Part[]): Piece {
   const empty = emptyPiece('x', 'x');
-  return { ...empty, palette: [{ id: 'c1', hex: '#aa3344', shade: null }], drawing: { ...empty.drawing, parts } };
+  return { ...empty, palette: [newColour({ id: 'c1', hex: '#aa3344' })], drawing: { ...empty.drawing, parts } };
 }
 const part = (id: string, kind: Part['kind'], path: string, more: Partial<Part> = {}): Part =>
   newPart({ id, name: id, kind, path, colour: 'c1', ...more });

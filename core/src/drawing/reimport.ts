@@ -1,5 +1,5 @@
 import { boxOf, flattenPath } from '../geometry/index.ts';
-import { editOf, type Edit, type Part, type Piece } from '../piece/index.ts';
+import { newColour, editOf, type Edit, type Part, type Piece } from '../piece/index.ts';
 import { freeId } from './helpers/index.ts';
 
 /** What became of a drawing that was changed elsewhere and brought in again. */
@@ -45,7 +45,7 @@ export function reimport(piece: Piece, fresh: Piece): Reimport {
     const known = palette.find((colour) => colour.hex === hex);
     if (known) return known.id;
     const id = freeId('c1', new Set(palette.map((colour) => colour.id)));
-    palette.push({ id, hex, shade: null });
+    palette.push(newColour({ id, hex }));
     return id;
   };
   const taken = new Set([...matchOf.values()].map(({ id }) => id));

@@ -11,7 +11,7 @@ import {
   type Region,
 } from '../geometry/index.ts';
 import { flattenPath } from '../geometry/index.ts';
-import { newPart, type PaletteColour, type Part } from '../piece/index.ts';
+import { newColour, newPart, type PaletteColour, type Part } from '../piece/index.ts';
 import type { ClipShape, DrawnShape } from './svg/walk.ts';
 
 /** Curves that must be flattened for cutting keep within this, mm on the drawing. */
@@ -37,7 +37,7 @@ export function partsOf(
   };
   const ids = new Set<string>();
   const colourOf = (hex: string): string => {
-    const colour = palette.get(hex) ?? { id: nextColour(), hex, shade: null };
+    const colour = palette.get(hex) ?? newColour({ id: nextColour(), hex });
     palette.set(hex, colour);
     return colour.id;
   };

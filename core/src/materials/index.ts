@@ -17,7 +17,21 @@ export {
 export { DEFAULT_SLACK, SECONDS, WORKING_LENGTH } from './lengths.ts';
 export { comesOutInWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
 export { NEEDLE_NAMES, needleFor, bluntNeedle, wrappingNeedle, type Needle } from './needles.ts';
-export { nearestShade, nearestShades, shadeOf, THRUMWICK, type Shade, type ThreadRange } from './ranges.ts';
+export {
+  EIDERLIGHT,
+  isSameShade,
+  nearestShade,
+  nearestShades,
+  RANGES,
+  rangeOf,
+  refOf,
+  SCOURWHITE,
+  shadeOf,
+  THRUMWICK,
+  type Shade,
+  type ShadeRef,
+  type ThreadRange,
+} from './ranges.ts';
 export {
   bundleDiameterMm,
   FOLDED_STRANDS,

@@ -1,35 +1,68 @@
 import { labOf, nearestColours, type Lab, type Match } from '../colour/index.ts';
+import eiderlight from './data/eiderlight.json' with { type: 'json' };
 import thrumwick from './data/thrumwick.json' with { type: 'json' };
 
-/** One shade of a range of thread. */
-export interface Shade {
-  /** The letters of its family and its lightness: `sl-34`. */
+/** A shade as it is kept with a piece or in a thread box: enough to show and to buy it, wherever the file is opened. */
+export interface ShadeRef {
+  /** The id of its range, or of the person's own card. */
+  readonly range: string;
+  /** The letters of its family and its lightness, `sl-34`; on other cards whatever they call it. */
   readonly code: string;
   readonly name: string;
   readonly hex: string;
+}
+
+/** One shade of a range of thread. */
+export interface Shade extends ShadeRef {
   readonly lab: Lab;
 }
 
 export interface ThreadRange {
   readonly id: string;
   readonly name: string;
+  /** The kind of thread that it comes in. */
   readonly thread: string;
   readonly shades: readonly Shade[];
 }
 
-/** The invented range that ships with Junctura: even steps of hue, chroma and lightness. */
-export const THRUMWICK: ThreadRange = {
-  id: 'thrumwick',
-  name: 'Thrumwick',
-  thread: 'stranded-cotton',
-  shades: thrumwick.map(([code, name, hex]) => ({ code: code!, name: name!, hex: hex!, lab: labOf(hex!) })),
-};
+/** A range of which every entry is a code, a name and a colour. */
+export function rangeOf(id: string, name: string, thread: string, rows: readonly (readonly string[])[]): ThreadRange {
+  const shades = rows.map(([code, shade, hex]) => ({
+    range: id,
+    code: code!,
+    name: shade!,
+    hex: hex!,
+    lab: labOf(hex!),
+  }));
+  return { id, name, thread, shades };
+}
 
-const byCode = new Map(THRUMWICK.shades.map((shade) => [shade.code, shade]));
+/** The invented range that ships with Junctura: even steps of hue, chroma and lightness. */
+export const THRUMWICK: ThreadRange = rangeOf('thrumwick', 'Thrumwick', 'stranded-cotton', thrumwick);
+/** An invented range of silk: clearer, fewer, with a finer step in the lights. */
+export const EIDERLIGHT: ThreadRange = rangeOf('eiderlight', 'Eiderlight', 'stranded-silk', eiderlight);
+/** One matt white for whitework. */
+export const SCOURWHITE: ThreadRange = rangeOf('scourwhite', 'Scourwhite', 'whitework-cotton', [
+  ['sw-97', 'Scoured white', '#f7f6f1'],
+]);
+
+/** The ranges that ship with Junctura; all are invented. */
+export const RANGES: readonly ThreadRange[] = [THRUMWICK, EIDERLIGHT, SCOURWHITE];
+
+const byCode = new Map(RANGES.flatMap((range) => range.shades.map((shade) => [`${range.id} ${shade.code}`, shade])));
 
 /** The shade of a code, or undefined where the range has none. */
-export function shadeOf(code: string): Shade | undefined {
-  return byCode.get(code);
+export function shadeOf(code: string, range = THRUMWICK.id): Shade | undefined {
+  return byCode.get(`${range} ${code}`);
+}
+
+/** A shade by what is kept of it. */
+export function refOf({ range, code, name, hex }: ShadeRef): ShadeRef {
+  return { range, code, name, hex };
+}
+
+export function isSameShade(a: ShadeRef | null, b: ShadeRef | null): boolean {
+  return a === b || (a !== null && b !== null && a.range === b.range && a.code === b.code);
 }
 
 /** The shades nearest to a colour, nearest first. */

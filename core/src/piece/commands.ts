@@ -1,17 +1,22 @@
-import { shadeOf } from '../materials/index.ts';
+import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { editOf, type Edit, type EditPath } from './edits.ts';
 import {
+  MOST_COLOURWAYS,
   MOST_GUIDES,
   MOST_LAYERS,
   MOST_POINTS,
   MOST_POSITIONS,
   MOST_SHADES,
+  newColour,
+  type Colourway,
+  type PaletteColour,
   type Part,
   type Pass,
   type Piece,
   type Placement,
+  type ThreadUse,
 } from './schema.ts';
 
 /** What a person can do to a piece. Each gives an edit, or null where nothing would change. */
@@ -59,18 +64,103 @@ export function setHidden(piece: Piece, hidden: Piece['drawing']['hidden']): Edi
   return editOf(piece, label, [[['drawing', 'hidden'], hidden]]);
 }
 
-export function setShade(piece: Piece, colourId: string, shade: string | null): Edit | null {
-  const i = piece.palette.findIndex((colour) => colour.id === colourId);
-  return i < 0 ? null : editOf(piece, 'Choose a shade', [[['palette', i, 'shade'], shade]]);
+/** What a colour is worked in: a shade, or two of them in one needle. */
+export interface WorkedIn {
+  readonly shade: ShadeRef | null;
+  readonly second: ShadeRef | null;
 }
 
-/** Shades for several colours at once. */
-export function setShades(piece: Piece, shades: ReadonlyMap<string, string>): Edit | null {
+export function setShade(
+  piece: Piece,
+  colourId: string,
+  shade: ShadeRef | null,
+  second: ShadeRef | null = null,
+): Edit | null {
+  return setShades(piece, new Map([[colourId, { shade, second }]]), 'Choose a shade');
+}
+
+/** Shades for several colours at once. A colour that gets another shade no longer has its lot. */
+export function setShades(piece: Piece, shades: ReadonlyMap<string, WorkedIn>, label = 'Choose shades'): Edit | null {
   const changes = piece.palette.flatMap((colour, i): (readonly [EditPath, unknown])[] => {
-    const shade = shades.get(colour.id);
-    return shade === undefined ? [] : [[['palette', i, 'shade'], shade]];
+    const chosen = shades.get(colour.id);
+    if (!chosen) return [];
+    const shade = chosen.shade && refOf(chosen.shade);
+    const second = chosen.second && refOf(chosen.second);
+    const lot = isSameShade(colour.shade, shade) ? colour.lot : null;
+    return [[['palette', i], { ...colour, shade, second, lot }]];
   });
-  return editOf(piece, 'Choose shades', changes);
+  return editOf(piece, label, changes);
+}
+
+/** What else is known of a colour: what it does in the piece, the lot that its thread is from. */
+export function setColour(
+  piece: Piece,
+  colourId: string,
+  change: Partial<Pick<PaletteColour, 'role' | 'lot'>>,
+): Edit | null {
+  const i = piece.palette.findIndex((colour) => colour.id === colourId);
+  if (i < 0) return null;
+  return editOf(
+    piece,
+    'Describe a colour',
+    [[['palette', i], { ...piece.palette[i]!, ...change }]],
+    `colour-${colourId}`,
+  );
+}
+
+/** Keeps the shades and the cloth as they are now, to go back to or to compare. */
+export function keepColourway(piece: Piece, id: string, name: string): Edit | null {
+  if (piece.colourways.length >= MOST_COLOURWAYS) return null;
+  const shades = piece.palette.map(({ id: colour, shade, second }) => ({ colour, shade, second }));
+  const kept: Colourway = { id, name, cloth: piece.cloth.colour, shades };
+  return editOf(piece, `Keep the colourway ${name}`, [[['colourways'], [...piece.colourways, kept]]]);
+}
+
+/** A piece in the shades and on the cloth of a colourway; what the colourway does not name stays. */
+export function inColourway(piece: Piece, { cloth, shades }: Colourway): Piece {
+  const byColour = new Map(shades.map(({ colour, ...worked }) => [colour, worked]));
+  return {
+    ...piece,
+    cloth: { ...piece.cloth, colour: cloth },
+    palette: piece.palette.map((colour) => ({ ...colour, ...byColour.get(colour.id) })),
+  };
+}
+
+export function takeColourway(piece: Piece, id: string): Edit | null {
+  const kept = piece.colourways.find((colourway) => colourway.id === id);
+  if (!kept) return null;
+  const { cloth, palette } = inColourway(piece, kept);
+  return editOf(piece, `Take the colourway ${kept.name}`, [
+    [['cloth'], cloth],
+    [['palette'], palette],
+  ]);
+}
+
+export function dropColourway(piece: Piece, id: string): Edit | null {
+  const left = piece.colourways.filter((colourway) => colourway.id !== id);
+  return editOf(piece, 'Drop a colourway', [[['colourways'], left]]);
+}
+
+/** Notes parts as worked, or as still to be worked. */
+export function setDone(piece: Piece, partIds: readonly string[], isDone: boolean): Edit | null {
+  const others = piece.record.done.filter((id) => !partIds.includes(id));
+  return editOf(piece, isDone ? 'Note as worked' : 'Note as still to work', [
+    [['record', 'done'], isDone ? [...others, ...partIds] : others],
+  ]);
+}
+
+/** Puts into the record what thread a part truly took. */
+export function noteUses(piece: Piece, uses: readonly ThreadUse[]): Edit | null {
+  const parts = uses.map(({ part }) => part);
+  const done = [...new Set([...piece.record.done, ...parts])];
+  return editOf(piece, 'Note the thread that was used', [
+    [['record'], { done, uses: [...piece.record.uses, ...uses] }],
+  ]);
+}
+
+export function dropUse(piece: Piece, id: string): Edit | null {
+  const left = piece.record.uses.filter((use) => use.id !== id);
+  return editOf(piece, 'Take an entry out of the record', [[['record', 'uses'], left]]);
 }
 
 export function renamePart(piece: Piece, partId: string, name: string): Edit | null {
@@ -82,17 +172,15 @@ export function setPartColour(piece: Piece, partIds: readonly string[], colour: 
 }
 
 /** Works parts in a shade of their own: in the colour that already has it, or in a new one. */
-export function workInShade(piece: Piece, partIds: readonly string[], code: string): Edit | null {
-  const known = piece.palette.find((colour) => colour.shade === code);
+export function workInShade(piece: Piece, partIds: readonly string[], shade: ShadeRef): Edit | null {
+  const known = piece.palette.find((colour) => isSameShade(colour.shade, shade) && colour.second === null);
   if (known) return setPartColour(piece, partIds, known.id);
-  const shade = shadeOf(code);
-  if (!shade) throw new RangeError(`workInShade: the range has no shade '${code}'`);
   const taken = new Set(piece.palette.map((colour) => colour.id));
   let n = piece.palette.length + 1;
   while (taken.has(`c${n}`)) n++;
   const parts = piece.drawing.parts.map((part) => (partIds.includes(part.id) ? { ...part, colour: `c${n}` } : part));
   return editOf(piece, `Work in ${shade.name.toLowerCase()}`, [
-    [['palette'], [...piece.palette, { id: `c${n}`, hex: shade.hex, shade: code }]],
+    [['palette'], [...piece.palette, newColour({ id: `c${n}`, hex: shade.hex, shade: refOf(shade) })]],
     [['drawing', 'parts'], parts],
   ]);
 }

@@ -1,7 +1,12 @@
 export {
   acceptFinding,
+  dropColourway,
+  dropUse,
   groupMembers,
+  inColourway,
+  keepColourway,
   movePart,
+  noteUses,
   placePart,
   plainPass,
   removeParts,
@@ -9,7 +14,9 @@ export {
   renamePiece,
   setBorders,
   setCloth,
+  setColour,
   setDiffers,
+  setDone,
   setGroup,
   setGuides,
   setHidden,
@@ -26,7 +33,9 @@ export {
   setUse,
   setVein,
   setWorker,
+  takeColourway,
   workInShade,
+  type WorkedIn,
 } from './commands.ts';
 export { applyEdit, editOf, invertEdit, mergeEdits, type Edit, type EditStep } from './edits.ts';
 export { checkPiece, MAX_PIECE_CHARACTERS, PIECE_EXTENSION, readPiece, writePiece } from './file.ts';
@@ -34,8 +43,12 @@ export {
   DIRECTIONS,
   emptyPiece,
   MOST_POSITIONS,
+  MOST_COLOURWAYS,
+  newColour,
   newPart,
   plainHoop,
+  shadeSchema,
+  type Colourway,
   type Hoop,
   type Underlay,
   FARTHEST_MM,
@@ -53,4 +66,5 @@ export {
   type Piece,
   type PieceUse,
   type Placement,
+  type ThreadUse,
 } from './schema.ts';

@@ -1,3 +1,4 @@
+import { refOf, shadeOf } from '../materials/index.ts';
 import { PIECE_VERSION } from './schema.ts';
 
 type Data = Record<string, unknown>;
@@ -6,6 +7,7 @@ type Data = Record<string, unknown>;
 export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(data: Data): Data }>> = {
   2: { name: 'layerPasses', up: layerPasses },
   3: { name: 'mountAndShow', up: mountAndShow },
+  4: { name: 'keepShadesWhole', up: keepShadesWhole },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -46,6 +48,19 @@ function mountAndShow(data: Data): Data {
     positions: [],
     drawing: { underlay: null, ...drawing, parts },
   };
+}
+
+/** Version 4: shades with their range, name and colour; two in one needle; roles, lots, colourways; what was worked. */
+function keepShadesWhole(data: Data): Data {
+  const whole = (given: unknown): Data => {
+    const colour = record(given);
+    const code = colour['shade'];
+    const known = typeof code === 'string' ? shadeOf(code) : undefined;
+    // A code that no range has is left as it is: the schema says what is wrong.
+    return { role: '', second: null, lot: null, ...colour, shade: known ? refOf(known) : (code ?? null) };
+  };
+  const palette = Array.isArray(data['palette']) ? data['palette'].map(whole) : data['palette'];
+  return { colourways: [], record: { done: [], uses: [] }, ...data, palette };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

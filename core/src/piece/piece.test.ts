@@ -25,6 +25,7 @@ import {
   type Edit,
   type Piece,
 } from './index.ts';
+import { refOf, shadeOf } from '../materials/index.ts';
 import { MIGRATIONS } from './migrations.ts';
 
 const text = readFileSync(new URL('./fixtures/version-1.junctura.json', import.meta.url), 'utf8');
@@ -109,9 +110,9 @@ describe('edits', () => {
     ['use', (p) => setUse(p, 'patch')],
     ['cloth', (p) => setCloth(p, { kind: 'denim' })],
     ['hidden', (p) => setHidden(p, 'keep')],
-    ['own shade', (p) => workInShade(p, [first!.id], 'sl-61')],
+    ['own shade', (p) => workInShade(p, [first!.id], refOf(shadeOf('sl-61')!))],
     ['shade, known', (p) => workInShade(p, [first!.id], p.palette[1]!.shade!)],
-    ['shade, for all', (p) => setShade(p, p.palette[0]!.id, 'sl-61')],
+    ['shade, for all', (p) => setShade(p, p.palette[0]!.id, refOf(shadeOf('sl-61')!))],
     ['group', (p) => setGroup(p, [first!.id, second!.id], 'g9')],
     ['passes', (p) => setPasses(p, new Map([[first!.id, [plainPass('chain', 'stranded-cotton')]]]), 'x')],
     ['order', (p) => movePart(p, first!.id, 'front')],

@@ -9,7 +9,6 @@ import {
   FOLDED_STRANDS,
   HOOP_RANGE_MM,
   markOf,
-  shadeOf,
   strandChoices,
   threadKind,
   WORKING_LENGTH,
@@ -17,7 +16,7 @@ import {
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 3;
+export const PIECE_VERSION = 4;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -64,6 +63,9 @@ export const MOST_POSITIONS = 60;
 const MOST_UNDERLAY_CHARACTERS = 6_000_000;
 /** An area can be worked in so many shades. */
 export const MOST_SHADES = 8;
+
+/** Colourways that a person would compare. */
+export const MOST_COLOURWAYS = 12;
 
 const point = z.tuple([finite, finite]);
 
@@ -131,15 +133,48 @@ const partSchema = z.strictObject({
   passes: z.array(passSchema).max(MOST_LAYERS).nullable(),
 });
 
+/** A shade of thread, kept whole: a person's own card is not there where the file is opened. */
+export const shadeSchema = z.strictObject({ range: id, code: z.string().min(1).max(60), name: label, hex: hexColour });
+
+/** What a colour is worked in: a shade, or two in one needle; null: not yet chosen. */
+const worked = { shade: shadeSchema.nullable(), second: shadeSchema.nullable() };
+
 const colourSchema = z.strictObject({
   id,
+  /** What it does in the piece, whatever shade it is in: body, shadow, sea. */
+  role: label,
   /** As it was drawn. */
   hex: hexColour,
-  /** The code of the shade that it is worked in; null: not yet chosen. */
-  shade: z
-    .string()
-    .refine((code) => shadeOf(code) !== undefined, 'no such shade in the range')
-    .nullable(),
+  ...worked,
+  /** The dye lot that its thread is from; null: not said. */
+  lot: z.string().max(60).nullable(),
+});
+
+/** The piece in other shades: what each colour is worked in, and the cloth. */
+const colourwaySchema = z.strictObject({
+  id,
+  name: label,
+  cloth: hexColour,
+  shades: z.array(z.strictObject({ colour: id, ...worked })).max(MAX_PARTS),
+});
+
+/** Thread that a part truly took in one stitch and strand count, beside what was planned for it, mm of needle thread. */
+const useSchema = z.strictObject({
+  id,
+  part: id,
+  colour: id,
+  stitch: z.enum(STITCH_IDS),
+  strands: z.number().int().min(1).max(FOLDED_STRANDS),
+  plannedMm: z
+    .number()
+    .positive()
+    .max(FARTHEST_MM * 100),
+  usedMm: z
+    .number()
+    .positive()
+    .max(FARTHEST_MM * 100),
+  /** When, as an ISO date. */
+  at: z.iso.date(),
 });
 
 /** A picture to draw over, in mm on the drawing. */
@@ -221,6 +256,9 @@ export const pieceSchema = z
       yMm: finite,
     }),
     palette: z.array(colourSchema).max(MAX_PARTS),
+    colourways: z.array(colourwaySchema).max(MOST_COLOURWAYS),
+    /** What was worked: the parts that are done, and the thread that they took. */
+    record: z.strictObject({ done: z.array(id).max(MAX_PARTS), uses: z.array(useSchema).max(20_000) }),
     /** The way the drawing gets onto the cloth. */
     mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such way of marking'),
     accepted: z.array(acceptedSchema).max(5000),
@@ -255,6 +293,8 @@ export type PassDirection = Pass['direction'];
 export type Hoop = NonNullable<Piece['hoop']>;
 export type Underlay = NonNullable<Piece['drawing']['underlay']>;
 export type PaletteColour = Piece['palette'][number];
+export type Colourway = Piece['colourways'][number];
+export type ThreadUse = Piece['record']['uses'][number];
 export type PieceUse = Piece['use'];
 export type Placement = Piece['placement'];
 
@@ -275,6 +315,11 @@ export function newPart(part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colo
     passes: null,
     ...part,
   };
+}
+
+/** A colour as it is first drawn: no shade chosen yet. */
+export function newColour(colour: Pick<PaletteColour, 'id' | 'hex'> & Partial<PaletteColour>): PaletteColour {
+  return { role: '', shade: null, second: null, lot: null, ...colour };
 }
 
 /** A hoop of a size, bare, round, not yet measured. */
@@ -308,6 +353,8 @@ export function emptyPiece(id: string, name: string): Piece {
     drawing: { source: '', unitMm: 1, hidden: 'cut', notes: [], underlay: null, parts: [] },
     placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
     palette: [],
+    colourways: [],
+    record: { done: [], uses: [] },
     mark: DEFAULT_MARK,
     accepted: [],
   };

@@ -4,6 +4,7 @@ export { countLoads, type Loads } from './loads.ts';
 export { cutOdds, type Odds } from './odds.ts';
 export {
   colourName,
+  shadesOf,
   PassWorker,
   sumUp,
   USUAL_HAND,

@@ -1,18 +1,18 @@
 import { circleAround, clearInHoopMm, pointsOf, positionsOf, type PlacedShape } from '../drawing/index.ts';
 import { boxOf, type Box, type Circle } from '../geometry/index.ts';
-import { labOf } from '../colour/index.ts';
+import { labOf, mixed } from '../colour/index.ts';
 import {
   clothOf,
   FOLDED_STRANDS,
   innerDiameterMm,
   nearestShade,
   SECONDS,
-  shadeOf,
   threadKind,
   travelBehindMm,
   WORKING_LENGTH,
+  type ShadeRef,
 } from '../materials/index.ts';
-import type { Part, Piece } from '../piece/index.ts';
+import type { PaletteColour, Part, Piece } from '../piece/index.ts';
 import { countLoads } from './loads.ts';
 import { shareCuts } from './cuts.ts';
 import { cutOdds, hourOdds, type Odds } from './odds.ts';
@@ -247,10 +247,17 @@ export function usesColour({ part, passes }: PlannedPart, colourId: string): boo
   return passes.some(({ threads }) => threads.some(({ colour }) => (colour ?? part.colour) === colourId));
 }
 
+/** What a colour is worked in: the shade that was chosen, or the one that it is nearest to; a second where two share the needle. */
+export function shadesOf({ hex, shade, second }: PaletteColour): { first: ShadeRef; second: ShadeRef | null } {
+  return { first: shade ?? nearestShade(hex).item, second };
+}
+
 /** A colour by its shade, or by the shade that it is nearest to. */
-export function colourName({ hex, shade }: Piece['palette'][number]): { name: string; hex: string } {
-  const chosen = shade === null ? undefined : shadeOf(shade);
-  if (chosen) return { name: `${chosen.name} (${chosen.code})`, hex: chosen.hex };
+export function colourName({ hex, shade, second }: PaletteColour): { name: string; hex: string } {
+  if (shade && second) {
+    return { name: `${shade.name} with ${second.name}`, hex: mixed(shade.hex, second.hex) };
+  }
+  if (shade) return { name: `${shade.name} (${shade.code})`, hex: shade.hex };
   const { item } = nearestShade(hex);
   return { name: `near ${item.name} (${item.code})`, hex };
 }

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { differenceInWords } from '@junctura/core/colour';
-import { nearestShades, THRUMWICK, type Shade } from '@junctura/core/materials';
+import { isSameShade, nearestShades, THRUMWICK, type Shade, type ShadeRef } from '@junctura/core/materials';
 import { NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 
 /** The shades of the range: those nearest to a colour, and the whole card, families side by side, light above dark. */
-const props = defineProps<{ hex: string; chosen: string | null }>();
-const emit = defineEmits<{ choose: [code: string] }>();
+const props = defineProps<{ hex: string; chosen: ShadeRef | null }>();
+const emit = defineEmits<{ choose: [shade: ShadeRef] }>();
 
 const NEAREST = 4;
 const search = ref('');
@@ -38,9 +38,9 @@ const families = computed(() => {
       :key="shade.code"
       type="button"
       class="plain near"
-      :class="{ chosen: chosen === shade.code }"
-      :aria-pressed="chosen === shade.code"
-      @click="emit('choose', shade.code)"
+      :class="{ chosen: isSameShade(chosen, shade) }"
+      :aria-pressed="isSameShade(chosen, shade)"
+      @click="emit('choose', shade)"
     >
       <span class="swatch" :style="{ background: shade.hex }"></span> {{ shade.name }}
       <span class="figure soft">{{ shade.code }}</span> <span class="small soft">{{ words }}</span>
@@ -59,12 +59,12 @@ const families = computed(() => {
           :key="shade.code"
           type="button"
           class="plain shade"
-          :class="{ chosen: chosen === shade.code }"
+          :class="{ chosen: isSameShade(chosen, shade) }"
           :style="{ background: shade.hex }"
           :title="`${shade.name} ${shade.code}`"
           :aria-label="`${shade.name} ${shade.code}`"
-          :aria-pressed="chosen === shade.code"
-          @click="emit('choose', shade.code)"
+          :aria-pressed="isSameShade(chosen, shade)"
+          @click="emit('choose', shade)"
         ></button>
       </div>
       <p v-if="families.length === 0" class="small soft">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { deltaE, differenceInWords, labOf } from '@junctura/core/colour';
-import { nearestShade, shadeOf } from '@junctura/core/materials';
+import { nearestShade } from '@junctura/core/materials';
 import { setShade, setShades } from '@junctura/core/piece';
 import { colourName, usesColour } from '@junctura/core/plan';
 import { NButton } from 'naive-ui';
@@ -19,15 +19,16 @@ const entries = computed(() =>
       parts: (bench.workings?.plan.parts ?? [])
         .filter((planned) => planned.part.colour === colour.id || usesColour(planned, colour.id))
         .map(({ part }) => part),
-      fromDrawn:
-        colour.shade === null ? null : differenceInWords(deltaE(labOf(colour.hex), shadeOf(colour.shade)!.lab)),
+      fromDrawn: colour.shade === null ? null : differenceInWords(deltaE(labOf(colour.hex), labOf(colour.shade.hex))),
     }))
     .filter(({ parts }) => parts.length > 0),
 );
 const unchosen = computed(() => entries.value.filter(({ colour }) => colour.shade === null));
 
 function chooseAll(): void {
-  const shades = new Map(unchosen.value.map(({ colour }) => [colour.id, nearestShade(colour.hex).item.code]));
+  const shades = new Map(
+    unchosen.value.map(({ colour }) => [colour.id, { shade: nearestShade(colour.hex).item, second: null }]),
+  );
   bench.edit(setShades(bench.piece, shades));
 }
 function show(id: string): void {
@@ -65,7 +66,7 @@ function show(id: string): void {
           v-if="openId === entry.colour.id"
           :hex="entry.colour.hex"
           :chosen="entry.colour.shade"
-          @choose="(code) => bench.edit(setShade(bench.piece, entry.colour.id, code))"
+          @choose="(shade) => bench.edit(setShade(bench.piece, entry.colour.id, shade))"
         />
       </li>
     </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Proposal } from '@junctura/core/advice';
+import type { ShadeRef } from '@junctura/core/materials';
 import { formatDuration, formatThread } from '@junctura/core/measure';
 import {
   groupMembers,
@@ -161,9 +162,9 @@ function asProposed(): void {
   bench.edit(setPasses(bench.piece, new Map(members.value.map(({ id }) => [id, null])), 'Work as proposed'));
 }
 
-function inShade(code: string): void {
+function inShade(shade: ShadeRef): void {
   const ids = members.value.map((part) => part.id);
-  bench.edit(workInShade(bench.piece, ids, code));
+  bench.edit(workInShade(bench.piece, ids, shade));
 }
 
 function recolour(id: string): void {

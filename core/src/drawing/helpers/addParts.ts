@@ -1,6 +1,6 @@
 import svgpath from 'svgpath';
 import { inverse } from '../../geometry/index.ts';
-import { editOf, MAX_PARTS, newPart, type Edit, type Part, type Piece } from '../../piece/index.ts';
+import { newColour, editOf, MAX_PARTS, newPart, type Edit, type Part, type Piece } from '../../piece/index.ts';
 import { placementMatrix } from '../placedShapes.ts';
 import type { HelperPart } from './helper.ts';
 
@@ -44,7 +44,7 @@ export function addParts(
       .matrix([...toDrawing])
       .round(DECIMALS)
       .toString();
-  const palette = piece.palette.length > 0 ? piece.palette : [{ id: 'c1', hex: '#7a2f3d', shade: null }];
+  const palette = piece.palette.length > 0 ? piece.palette : [newColour({ id: 'c1', hex: '#7a2f3d' })];
   const known = palette.find(({ id }) => id === colour) ?? palette[0]!;
   const parts = drawn.slice(0, room).map((part): Part => {
     const id = freeId(part.name, taken);

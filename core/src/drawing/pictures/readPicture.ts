@@ -1,5 +1,14 @@
 import { failure, type Outcome } from '../../measure/index.ts';
-import { checkPiece, emptyPiece, MAX_PARTS, newPart, type Part, type Piece, type Underlay } from '../../piece/index.ts';
+import {
+  newColour,
+  checkPiece,
+  emptyPiece,
+  MAX_PARTS,
+  newPart,
+  type Part,
+  type Piece,
+  type Underlay,
+} from '../../piece/index.ts';
 import { centred } from '../fit.ts';
 import { groupLikeParts } from '../likeParts.ts';
 import { designCircle } from '../placedShapes.ts';
@@ -75,7 +84,7 @@ export function readPicture(
   });
   const piece: Piece = {
     ...emptyPiece(id, name.slice(0, 200)),
-    palette: hexes.map((hex, i) => ({ id: `c${i + 1}`, hex, shade: null })),
+    palette: hexes.map((hex, i) => newColour({ id: `c${i + 1}`, hex })),
   };
   const drawn: Piece = {
     ...piece,

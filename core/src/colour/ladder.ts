@@ -1,0 +1,59 @@
+import { deltaE, type Lab } from './colours.ts';
+
+/** What a ladder weighs: a step off its lightness counts as much as so many of ΔE off its hue. */
+const HUE_WEIGHT = 0.35;
+/** Steps of lightness that are tried between rungs. */
+const STEPS = { least: 4, most: 30, by: 1 } as const;
+
+/**
+ * Shades from dark to light through a chosen one, as even in lightness as the shades allow, near its hue.
+ * Every place of the chosen one and every step is tried; each rung takes the shade that fits it best.
+ * @returns fewer than `count` where there are not so many shades; the chosen one is always among them
+ */
+export function ladder<T extends { readonly lab: Lab }>(through: T, shades: readonly T[], count: number): T[] {
+  const others = shades.filter((shade) => shade !== through);
+  let best: { rungs: T[]; cost: number } = { rungs: [through], cost: Infinity };
+  for (let place = 0; place < count; place++) {
+    for (let step = STEPS.least; step <= STEPS.most; step += STEPS.by) {
+      const lowest = through.lab.l - place * step;
+      if (lowest < 0 || lowest + (count - 1) * step > 100) continue;
+      const rungs: T[] = [];
+      let cost = 0;
+      for (let rung = 0; rung < count && cost < best.cost; rung++) {
+        if (rung === place) {
+          rungs.push(through);
+          continue;
+        }
+        const found = fitting(others, rungs, through.lab, lowest + rung * step);
+        if (!found) cost = Infinity;
+        else {
+          rungs.push(found.shade);
+          cost += found.cost;
+        }
+      }
+      // Of ladders that fit as well, the longer one shows more.
+      cost /= step;
+      if (rungs.length === count && cost < best.cost) best = { rungs, cost };
+    }
+  }
+  if (best.cost < Infinity || count <= 1) return best.rungs;
+  return ladder(through, shades, count - 1);
+}
+
+function fitting<T extends { readonly lab: Lab }>(
+  shades: readonly T[],
+  taken: readonly T[],
+  { a, b }: Lab,
+  l: number,
+): { shade: T; cost: number } | null {
+  let found: { shade: T; cost: number } | null = null;
+  for (const shade of shades) {
+    if (taken.includes(shade)) continue;
+    // Dyes pale towards white and dull towards black: a rung's colour is drawn in with its distance from the middle.
+    const draw = Math.min(1, Math.min(l, 100 - l) / 35 + 0.25);
+    const wanted: Lab = { mode: 'lab65', l: shade.lab.l, a: a * draw, b: b * draw };
+    const cost = Math.abs(shade.lab.l - l) + HUE_WEIGHT * deltaE(shade.lab, wanted);
+    if (!found || cost < found.cost) found = { shade, cost };
+  }
+  return found;
+}

@@ -3,6 +3,7 @@ import { readPicture, readSvg, WHOLE, type Raster } from '@junctura/core/drawing
 import { flattenPath } from '@junctura/core/geometry';
 import { HOOP_SIZES_MM } from '@junctura/core/materials';
 import { plainHoop, type Piece } from '@junctura/core/piece';
+import { USUAL_HAND } from '@junctura/core/plan';
 import quantize, { type RgbPixel } from 'quantize';
 import { SaxesParser } from 'saxes';
 import { medianMs } from './median.ts';
@@ -42,9 +43,8 @@ const CORES = 2;
 /** Eight hoop sizes side by side, shared out among two cores, against one full plan. */
 export function benchTrials(piece: Piece): string[] {
   let sink = 0;
-  const own = { width: 1, stitch: 1 };
   const all = medianMs(() => {
-    for (const mm of HOOP_SIZES_MM) sink += tryHoop(piece, plainHoop(mm, 12), new Planner(), own).trial.stitches;
+    for (const mm of HOOP_SIZES_MM) sink += tryHoop(piece, plainHoop(mm, 12), new Planner(), USUAL_HAND).trial.stitches;
   });
   const one = medianMs(() => {
     sink += new Planner().plan(piece).plan.totals.stitches;

@@ -2,7 +2,7 @@ import { fitToHoop } from '../drawing/index.ts';
 import type { Hoop, Piece } from '../piece/index.ts';
 import type { findAll } from './findings.ts';
 import type { Planner, Workings } from './planner.ts';
-import type { WorkSettings } from '../plan/index.ts';
+import type { OwnHand } from '../plan/index.ts';
 
 /** A design as it would be in a hoop of some size. */
 export interface HoopTrial {
@@ -32,7 +32,7 @@ export function tryHoop(
   piece: Piece,
   hoop: Hoop,
   planner: Planner,
-  own: WorkSettings['own'],
+  own: OwnHand,
 ): { trial: HoopTrial; piece: Piece; workings: Workings } {
   const tried = inHoop(piece, hoop);
   const workings = planner.plan(tried, 1, own);

@@ -3,49 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { Planner } from './index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { applyEdit, plainPass, readPiece, setPasses, setUse, type Edit, type Piece } from '../piece/index.ts';
-import { countLoads, cutOdds, shareCuts } from '../plan/index.ts';
+import { countLoads } from '../plan/index.ts';
 
 function kite(): Piece {
   const read = readPiece(readFileSync(new URL('../piece/fixtures/version-1.junctura.json', import.meta.url), 'utf8'));
   if (!read.ok) throw new Error(read.problem);
   return read.value;
 }
-
-describe('shareCuts', () => {
-  /** The slow, obvious way: every way of putting loads into cuts. */
-  function byTrying(loads: number[], open: number[]): number {
-    const [strands, ...rest] = loads;
-    if (strands === undefined) return open.length;
-    let best = byTrying(rest, [...open, 6 - strands]);
-    open.forEach((free, i) => {
-      if (free < strands || open.indexOf(free) < i) return;
-      best = Math.min(
-        best,
-        byTrying(
-          rest,
-          open.map((room, j) => (i === j ? room - strands : room)),
-        ),
-      );
-    });
-    return best;
-  }
-
-  it('takes three loads of two from a cut, and keeps two strands of a load of four', () => {
-    expect(shareCuts([0, 0, 3], 6)).toEqual({ cuts: 1, strandsKept: 0 });
-    expect(shareCuts([0, 0, 0, 0, 1], 6)).toEqual({ cuts: 1, strandsKept: 2 });
-    expect(shareCuts([0, 0, 1, 0, 1], 6)).toEqual({ cuts: 1, strandsKept: 0 });
-    expect(shareCuts([], 6)).toEqual({ cuts: 0, strandsKept: 0 });
-  });
-
-  it('never takes a cut more than trying every way', () => {
-    for (let seed = 1; seed <= 150; seed++) {
-      const random = seededRandom(seed);
-      const loads = Array.from({ length: 1 + Math.floor(random.next() * 7) }, () => 1 + Math.floor(random.next() * 6));
-      const counts = [0, 1, 2, 3, 4, 5, 6].map((n) => loads.filter((load) => load === n).length);
-      expect(shareCuts(counts, 6).cuts, loads.join()).toBe(byTrying(loads, []));
-    }
-  });
-});
 
 describe('planning', () => {
   it('again after any edits gives what planning afresh gives, and works again only what changed', () => {
@@ -123,7 +87,12 @@ describe('needle loads', () => {
     expect(longer.loads).toBeLessThan(loads);
   });
 
-  it('are surer of their odds the more of them there are', () => {
-    expect(cutOdds(10, 100).p90 / cutOdds(10, 100).p50).toBeLessThan(cutOdds(10, 4).p90 / cutOdds(10, 4).p50);
+  it('are told apart by what they work, and every cut serves them once', () => {
+    const { plan } = new Planner().plan(kite());
+    for (const { loadList, cutList, threadMm } of plan.colours) {
+      const worked = loadList.flatMap(({ works }) => works).reduce((sum, { usedMm }) => sum + usedMm, 0);
+      expect(worked).toBeCloseTo(threadMm, 0);
+      expect(cutList.flatMap(({ loads }) => loads).sort((a, b) => a - b)).toEqual(loadList.map((_, i) => i));
+    }
   });
 });

@@ -4,11 +4,11 @@ import {
   PassWorker,
   sumUp,
   USUAL_HAND,
+  type OwnHand,
   workSettings,
   type Plan,
   type PlannedPart,
   type SettledPass,
-  type WorkSettings,
 } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { findAll, type Finding } from './findings.ts';
@@ -36,7 +36,7 @@ export class Planner {
    * @param seed settles whatever is left to chance: the same piece and seed give the same plan
    * @param own how the person works, where the piece does not say
    */
-  plan(piece: Piece, seed = 1, own: WorkSettings['own'] = USUAL_HAND): Workings {
+  plan(piece: Piece, seed = 1, own: OwnHand = USUAL_HAND): Workings {
     const shapes = this.placer.place(piece);
     const settings = workSettings(piece, seed, own);
     const advice = proposalSettings(piece);
@@ -56,7 +56,7 @@ export class Planner {
       parts.push({ part, placed, passes: this.worker.work(placed, passes, settings) });
     });
     this.advised = advised;
-    const plan = sumUp(piece, parts);
+    const plan = sumUp(piece, parts, own.handSpread);
     return { plan, proposals, findings: findAll(piece, plan, neighbours) };
   }
 

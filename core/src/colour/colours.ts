@@ -1,4 +1,5 @@
 import {
+  clampChroma,
   differenceCiede2000,
   modeHsl,
   modeHwb,
@@ -57,6 +58,12 @@ export function hexOf(r: number, g: number, b: number): string {
       .padStart(2, '0'),
   );
   return `#${digits.join('')}`;
+}
+
+/** A colour given in CIELAB (D65), drawn in to what a screen can show where it lies outside. */
+export function hexOfLab(l: number, a: number, b: number): string {
+  const rgb = toRgb(clampChroma({ mode: 'lab65', l, a, b }, 'oklch'));
+  return hexOf(rgb.r, rgb.g, rgb.b);
 }
 
 /** Red, green and blue of a hex colour, each 0–255. */

@@ -1,4 +1,14 @@
-export { channelsOf, deltaE, differenceInWords, hexColour, hexOf, labOf, readCssColour, type Lab } from './colours.ts';
+export {
+  channelsOf,
+  deltaE,
+  differenceInWords,
+  hexColour,
+  hexOf,
+  hexOfLab,
+  labOf,
+  readCssColour,
+  type Lab,
+} from './colours.ts';
 export { ladder } from './ladder.ts';
 export { nearestBlend, nearestColours, type Match } from './nearest.ts';
 export {

@@ -11,6 +11,7 @@ export const WORKING_LENGTH = {
   stopMm: 110,
   /** Knots need more room to wrap. */
   stopForKnotsMm: 140,
+  stopForBullionsMm: 160,
   /** Worked in under stitches on fastening off. */
   workedInMm: 40,
   /** Starting again from worked stitches with what is left on the needle. */

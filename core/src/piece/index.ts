@@ -47,7 +47,6 @@ export {
   newColour,
   newPart,
   plainHoop,
-  shadeSchema,
   type Colourway,
   type Hoop,
   type Underlay,

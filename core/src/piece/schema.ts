@@ -9,6 +9,7 @@ import {
   FOLDED_STRANDS,
   HOOP_RANGE_MM,
   markOf,
+  shadeSchema,
   strandChoices,
   threadKind,
   WORKING_LENGTH,
@@ -133,9 +134,6 @@ const partSchema = z.strictObject({
   passes: z.array(passSchema).max(MOST_LAYERS).nullable(),
 });
 
-/** A shade of thread, kept whole: a person's own card is not there where the file is opened. */
-export const shadeSchema = z.strictObject({ range: id, code: z.string().min(1).max(60), name: label, hex: hexColour });
-
 /** What a colour is worked in: a shade, or two in one needle; null: not yet chosen. */
 const worked = { shade: shadeSchema.nullable(), second: shadeSchema.nullable() };
 
@@ -158,21 +156,20 @@ const colourwaySchema = z.strictObject({
   shades: z.array(z.strictObject({ colour: id, ...worked })).max(MAX_PARTS),
 });
 
-/** Thread that a part truly took in one stitch and strand count, beside what was planned for it, mm of needle thread. */
+/** No piece takes more of one thread, mm. */
+const longThread = z.number().positive().max(1e8);
+
+/** Thread that a part truly took in one stitch and strand count, beside what is usual for it, mm of needle thread. */
 const useSchema = z.strictObject({
   id,
   part: id,
   colour: id,
   stitch: z.enum(STITCH_IDS),
   strands: z.number().int().min(1).max(FOLDED_STRANDS),
-  plannedMm: z
-    .number()
-    .positive()
-    .max(FARTHEST_MM * 100),
-  usedMm: z
-    .number()
-    .positive()
-    .max(FARTHEST_MM * 100),
+  usualMm: longThread,
+  usedMm: longThread,
+  /** The person was asked whether so unusual a figure is right, and said yes. */
+  sure: z.boolean(),
   /** When, as an ISO date. */
   at: z.iso.date(),
 });

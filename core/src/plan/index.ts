@@ -1,25 +1,29 @@
-export { shareCuts } from './cuts.ts';
+export { shareCuts, type Cut } from './cuts.ts';
 export { withLayer } from './newLayer.ts';
-export { countLoads, type Loads } from './loads.ts';
-export { cutOdds, type Odds } from './odds.ts';
+export { countLoads, stopMm, type Loads } from './loads.ts';
+export { colourNeeds, needleRuns, type ColourNeed, type NeedleLoad } from './needs.ts';
 export {
-  colourName,
-  shadesOf,
-  PassWorker,
-  sumUp,
-  USUAL_HAND,
-  usesColour,
-  workSettings,
-  type ColourNeed,
-  type Plan,
-  type PlannedPart,
-} from './planPiece.ts';
+  drawNeeds,
+  needOdds,
+  quantile,
+  risingFactors,
+  shareWithin,
+  USUAL_SPREAD,
+  type Odds,
+  type ThreadSpread,
+} from './odds.ts';
+export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';
+export { PassWorker, sumUp, workSettings, type Plan, type PlannedPart } from './planPiece.ts';
 export { canWork, isSmallRound, rolesOn } from './layers.ts';
 export {
   passesAsWorked,
   planPass,
+  threadFactor,
+  USUAL_HAND,
+  type OwnHand,
   type PlannedPass,
   type SettledPass,
   type WorkedThread,
   type WorkSettings,
 } from './planPass.ts';
+export { colourName, shadesOf, usesColour } from './workedColours.ts';

@@ -4,7 +4,16 @@ import { distanceToOutline, isInside, type Region } from '../geometry/index.ts';
 import { emptyPiece, plainPass, type Pass, type PassRole } from '../piece/index.ts';
 import { Move, STITCHES } from '../stitches/index.ts';
 import { blob, circle, wander } from '../testing/shapes.ts';
-import { canWork, PassWorker, rolesOn, withLayer, workSettings, type PlannedPass, type SettledPass } from './index.ts';
+import {
+  canWork,
+  PassWorker,
+  rolesOn,
+  USUAL_HAND,
+  withLayer,
+  workSettings,
+  type PlannedPass,
+  type SettledPass,
+} from './index.ts';
 
 const NO_SPOTS = new Float64Array(0);
 const SETTINGS = workSettings(emptyPiece('x', 'x'), 1);
@@ -120,7 +129,7 @@ describe('layers of a part', () => {
     const withHand = (width: number, stitch: number, id: Pass['stitch']): number =>
       new PassWorker().work(area(region), [layer(id === 'back' ? 'outline' : 'filling', id)], {
         ...SETTINGS,
-        own: { width, stitch },
+        own: { ...USUAL_HAND, width, stitch },
       })[0]!.quantities.stitches;
     expect(withHand(1.25, 1, 'satin') / withHand(1, 1, 'satin')).toBeCloseTo(0.8, 1);
     expect(withHand(1, 1.25, 'back') / withHand(1, 1, 'back')).toBeCloseTo(0.8, 1);

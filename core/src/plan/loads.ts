@@ -14,8 +14,20 @@ export type LoadedRun = Pick<WorkedThread, 'path' | 'usedMm' | 'breaks'> & {
   readonly pass: Pick<PlannedPass, 'stitch' | 'strands'>;
 };
 
+/** A stretch of a run that one load works: stitches `from` to just before `to`. */
+export interface LoadPortion {
+  /** The number of the run. */
+  readonly run: number;
+  readonly from: number;
+  readonly to: number;
+  /** Needle thread that it takes, mm. */
+  readonly usedMm: number;
+}
+
 /** The needle loads that a run of passes in one colour, thread and strand count takes. */
 export interface Loads {
+  /** What each load works, in the order of working. */
+  readonly portions: readonly (readonly LoadPortion[])[];
   /** How often a needle is threaded. */
   readonly loads: number;
   /** How often one load is fastened off and begun anew elsewhere. */
@@ -37,12 +49,11 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
   const isFolded = runs.some(({ pass }) => pass.strands === FOLDED_STRANDS);
   const takenMm = isFolded ? WORKING_LENGTH.foldedCutMm : cutMm;
   const needleMm = isFolded ? takenMm / 2 : takenMm;
-  let [loads, restarts, left, worked] = [0, 0, 0, 0];
+  const portions: LoadPortion[][] = [];
+  let [restarts, left, worked] = [0, 0, 0];
   let [lastX, lastY] = [0, 0];
-  for (const run of runs) {
-    const stop =
-      stitchKind(run.pass.stitch).needle === 'wrapping' ? WORKING_LENGTH.stopForKnotsMm : WORKING_LENGTH.stopMm;
-    const usable = needleMm - startMm - stop;
+  for (const [number, run] of runs.entries()) {
+    const usable = needleMm - startMm - stopMm(run.pass.stitch);
     const bounds = [0, ...run.breaks, run.usedMm.length];
     for (let i = 0; i + 1 < bounds.length; i++) {
       const [from, to] = [bounds[i]!, bounds[i + 1]!];
@@ -62,19 +73,27 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
         const before = done === 0 ? 0 : run.usedMm[done - 1]!;
         let next = left > 0 ? fitting(run.usedMm, done, to, before + left) : done;
         if (next === done) {
-          loads++;
+          portions.push([]);
           left = usable;
           next = Math.max(done + 1, fitting(run.usedMm, done, to, before + left));
         }
         const used = run.usedMm[next - 1]! - before;
         worked += used;
+        portions.at(-1)!.push({ run: number, from: done, to: next, usedMm: used });
         left = Math.max(0, left - used);
         done = next;
       }
       [lastX, lastY] = lastPoint(run, to);
     }
   }
-  return { loads, restarts, cutMm: takenMm, lostMm: Math.max(0, loads * needleMm - worked) };
+  const loads = portions.length;
+  return { portions, loads, restarts, cutMm: takenMm, lostMm: Math.max(0, loads * needleMm - worked) };
+}
+
+/** What must be left on the needle to fasten off; wraps need room. */
+export function stopMm(stitch: PlannedPass['stitch']): number {
+  if (stitch === 'bullion') return WORKING_LENGTH.stopForBullionsMm;
+  return stitchKind(stitch).needle === 'wrapping' ? WORKING_LENGTH.stopForKnotsMm : WORKING_LENGTH.stopMm;
 }
 
 /** The first stitch from `from` on whose end lies beyond `limit`, or `to`: binary search in a rising array. */

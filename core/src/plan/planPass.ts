@@ -10,6 +10,7 @@ import {
   type ThreadKind,
 } from '../materials/index.ts';
 import { seedFrom } from '../measure/index.ts';
+import { USUAL_SPREAD } from './odds.ts';
 import type { Part, Pass } from '../piece/index.ts';
 import {
   measurePath,
@@ -45,8 +46,25 @@ export interface WorkSettings {
   readonly satinFrom: 'middle' | 'edge';
   readonly hand: 'right' | 'left';
   readonly seed: number;
-  /** How wide the person's thread lies and how long her stitches are, as shares of the usual. */
-  readonly own: { readonly width: number; readonly stitch: number };
+  readonly own: OwnHand;
+}
+
+/** How a person works, as shares of the usual: how wide her thread lies, how long her stitches are, how much thread they take. */
+export interface OwnHand {
+  readonly width: number;
+  readonly stitch: number;
+  /** By the id of the stitch; `''` is for those of which nothing is known. */
+  readonly thread: Readonly<Record<string, number>>;
+  /** How surely the thread is known, as the standard deviation of its logarithm. */
+  readonly handSpread: number;
+}
+
+/** The person's own hand where nothing was measured: as usual. */
+export const USUAL_HAND: OwnHand = { width: 1, stitch: 1, thread: {}, handSpread: USUAL_SPREAD.hand };
+
+/** How much thread a person takes for a stitch, as a share of the usual. */
+export function threadFactor({ thread }: OwnHand, stitch: string): number {
+  return thread[stitch] ?? thread[''] ?? 1;
 }
 
 /** A needle path in one colour. */
@@ -110,7 +128,8 @@ export function planPass(
   // A layer that its part can no longer be worked in stays in its place, bare: layers are known by their order.
   const shape = canWork(pass.stitch, placed, pass.role) ? shapeOfPass(placed, pass, laidMm, below) : NOTHING;
   const path = workStitch(pass.stitch, shape, given, context, recorder);
-  const measure = (part: StitchPath): MeasuredPath => measurePath(part, { ...settings, bundleMm });
+  const slack = (1 + settings.slack) * threadFactor(settings.own, pass.stitch) - 1;
+  const measure = (part: StitchPath): MeasuredPath => measurePath(part, { ...settings, slack, bundleMm });
   const whole = measure(path);
   const single: WorkedThread = { colour: pass.shades[0] ?? pass.colour, path, ...whole };
   const byShade = pass.shades.length > 1 ? splitByShade(path, pass.shades.length) : [];

@@ -1,7 +1,7 @@
 import { looseShape } from '@junctura/core/drawing';
 import { boxOf, type Box } from '@junctura/core/geometry';
-import { emptyPiece, plainPass, type Piece } from '@junctura/core/piece';
-import { planPass, workSettings, type PlannedPass } from '@junctura/core/plan';
+import { emptyPiece, plainPass } from '@junctura/core/piece';
+import { planPass, workSettings, type OwnHand, type PlannedPass } from '@junctura/core/plan';
 import {
   Move,
   stitchKind,
@@ -11,7 +11,6 @@ import {
   type StitchShape,
 } from '@junctura/core/stitches';
 
-type OwnHand = NonNullable<Piece['worker']['own']>;
 
 /** What a stitch is shown on in the book, mm. */
 const NONE = new Float64Array(0);

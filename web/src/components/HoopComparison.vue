@@ -25,7 +25,7 @@ const pool = new TrialPool();
 pool.run(
   bench.piece,
   hoops,
-  { ...settings.own },
+  settings.hand,
   (index, { trial, picture }) => {
     trials.value[index] = trial;
     triggerRef(trials);

@@ -21,7 +21,7 @@ let frame = 0;
 
 onMounted(async () => {
   planner = new PlannerClient();
-  const planned = await planner.plan(props.piece, { ...settings.own });
+  const planned = await planner.plan(props.piece, settings.hand);
   planner.close();
   planner = null;
   const target = canvas.value;

@@ -28,6 +28,7 @@ const problem = ref<string | null>(null);
 
 function keep(): void {
   settings.own = {
+    ...settings.own,
     width: satinMm.value === null ? settings.own.width : measured.value.width,
     stitch: stitches.value === null ? settings.own.stitch : measured.value.stitch,
   };
@@ -88,7 +89,7 @@ async function savePdf(): Promise<void> {
             <NButton type="primary" attr-type="submit" :disabled="!isMeasured" data-test="keep-hand"
               >Reckon with my hand</NButton
             >
-            <NButton v-if="!isUsual" @click="settings.own = { width: 1, stitch: 1 }">Back to the usual hand</NButton>
+            <NButton v-if="!isUsual" @click="settings.own = { ...settings.own, width: 1, stitch: 1 }">Back to the usual hand</NButton>
           </div>
         </form>
         <p v-if="!isUsual" data-test="own-hand">

@@ -149,7 +149,7 @@ export const useBench = defineStore('bench', () => {
 
   async function replan(): Promise<void> {
     const timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
-    const planned = await planner.plan(piece.value, { ...settings.own });
+    const planned = await planner.plan(piece.value, settings.hand);
     clearTimeout(timer);
     if (planned === null) return;
     isBusy.value = false;

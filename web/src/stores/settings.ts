@@ -1,8 +1,11 @@
 import { z, type UnitSystem } from '@junctura/core/measure';
+import { USUAL_HAND, type OwnHand } from '@junctura/core/plan';
 import { defineStore } from 'pinia';
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 
 const KEY = 'junctura-settings';
+
+const share = z.number().min(0.5).max(2);
 
 const schema = z.object({
   units: z.enum(['metric', 'inch']).catch('metric'),
@@ -11,10 +14,19 @@ const schema = z.object({
   welcomed: z.boolean().catch(false),
   /** What a bar of 100 mm measures on this screen, for true size. */
   screenBarMm: z.number().min(40).max(250).catch(100),
-  /** How wide the person's thread lies and how long her stitches are, as shares of the usual. */
+  /** How the person works, as shares of the usual: measured on the practice sampler, learned from her records. */
   own: z
-    .object({ width: z.number().min(0.5).max(2), stitch: z.number().min(0.5).max(2) })
-    .catch({ width: 1, stitch: 1 }),
+    .object({
+      width: share.catch(1),
+      stitch: share.catch(1),
+      thread: z.record(z.string(), share).catch({}),
+      handSpread: z.number().min(0.001).max(1).catch(USUAL_HAND.handSpread),
+    })
+    .catch(USUAL_HAND),
+  /** Records from before this day are no longer learned from: an ISO date; null: all are. */
+  learnSince: z.iso.date().nullable().catch(null),
+  /** What the person asks for an hour, where she sells. */
+  rate: z.object({ perHour: z.number().min(0).max(10_000), coin: z.string().max(4) }).catch({ perHour: 0, coin: '€' }),
   /** What the bars of a printed page measure, 100 mm across and 50 mm down in the file. */
   printer: z
     .object({ acrossMm: z.number().min(50).max(150), downMm: z.number().min(25).max(75) })
@@ -30,11 +42,15 @@ export const useSettings = defineStore('settings', () => {
   const units = ref<UnitSystem>(stored.units);
   const theme = ref(stored.theme);
   const screenBarMm = ref(stored.screenBarMm);
-  const own = ref(stored.own);
+  const own = ref<OwnHand>(stored.own);
+  /** How the person works, as a plain object that workers can be given. */
+  const hand = computed((): OwnHand => ({ ...own.value, thread: { ...own.value.thread } }));
+  const learnSince = ref(stored.learnSince);
+  const rate = ref(stored.rate);
   const welcomed = ref(stored.welcomed);
   const printer = ref(stored.printer);
   const film = ref(stored.film);
-  watch([units, theme, screenBarMm, own, welcomed, printer, film], () => {
+  watch([units, theme, screenBarMm, own, learnSince, rate, welcomed, printer, film], () => {
     try {
       localStorage.setItem(
         KEY,
@@ -43,6 +59,8 @@ export const useSettings = defineStore('settings', () => {
           theme: theme.value,
           screenBarMm: screenBarMm.value,
           own: own.value,
+          learnSince: learnSince.value,
+          rate: rate.value,
           welcomed: welcomed.value,
           printer: printer.value,
           film: film.value,
@@ -53,7 +71,7 @@ export const useSettings = defineStore('settings', () => {
     }
   });
   watch(theme, (name) => (document.documentElement.dataset['theme'] = name), { immediate: true });
-  return { units, theme, screenBarMm, own, welcomed, printer, film };
+  return { units, theme, screenBarMm, own, hand, learnSince, rate, welcomed, printer, film };
 });
 
 function readStored(): object {

@@ -3,10 +3,7 @@ import type { Proposal } from '@junctura/core/advice';
 import type { PlacedShape } from '@junctura/core/drawing';
 import type { Outcome } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
-import type { Plan, PlannedPass } from '@junctura/core/plan';
-
-/** How the person works, where the piece does not say. */
-export type OwnHand = NonNullable<Piece['worker']['own']>;
+import type { OwnHand, Plan, PlannedPass } from '@junctura/core/plan';
 
 /** What the page asks of the planner's worker. The ticket comes back with the answer. */
 export type PlannerRequest =

@@ -1,7 +1,8 @@
 import type { Workings } from '@junctura/core/advice';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
-import type { OwnHand, PlannerReply, PlannerRequest } from './messages.ts';
+import type { OwnHand } from '@junctura/core/plan';
+import type { PlannerReply, PlannerRequest } from './messages.ts';
 import { NewsReader } from './planNews.ts';
 
 type Request = PlannerRequest extends infer R ? (R extends PlannerRequest ? Omit<R, 'ticket'> : never) : never;

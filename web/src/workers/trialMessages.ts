@@ -1,6 +1,6 @@
 import type { HoopTrial } from '@junctura/core/advice';
 import type { Hoop, Piece } from '@junctura/core/piece';
-import type { OwnHand } from './messages.ts';
+import type { OwnHand } from '@junctura/core/plan';
 
 /** One hoop to try, and what it gives. */
 export interface TrialRequest {

@@ -1,5 +1,5 @@
 import type { Hoop, Piece } from '@junctura/core/piece';
-import type { OwnHand } from './messages.ts';
+import type { OwnHand } from '@junctura/core/plan';
 import type { TrialReply, TrialRequest } from './trialMessages.ts';
 
 /** Tries hoops in as many workers as there are cores, the largest first; each answer comes as it is ready. */

@@ -1,0 +1,53 @@
+import { channelsOf, hexOf } from '../../colour/index.ts';
+import { failure, success, type Outcome } from '../../measure/index.ts';
+import type { ShadeRef } from '../ranges.ts';
+import { newEntry } from './schema.ts';
+import type { ReadCard } from './csv.ts';
+
+const MAGIC = 'GIMP Palette';
+
+/**
+ * Reads a GPL palette: its first line says what it is, then `Name: …`, then red, green, blue and a name in each line.
+ * A name that ends in a code in brackets, as they are written here, is taken apart again.
+ */
+export function readGpl(text: string, fileName: string): Outcome<ReadCard> {
+  const lines = text.replace(/^\uFEFF/, '').split(/\r?\n/);
+  if (lines[0]?.trim() !== MAGIC) return failure(`this is no GPL palette: its first line is not “${MAGIC}”.`);
+  const name =
+    lines
+      .find((line) => line.startsWith('Name:'))
+      ?.slice(5)
+      .trim() || fileName;
+  const shades = new Map<string, ShadeRef>();
+  let isLeftOut = 0;
+  for (const line of lines.slice(1)) {
+    if (/^\s*(#|Name:|Columns:|$)/.test(line)) continue;
+    const match = /^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$/.exec(line);
+    const channels = match?.slice(1, 4).map(Number) ?? [];
+    if (!match || channels.some((value) => value > 255)) {
+      isLeftOut++;
+      continue;
+    }
+    const hex = hexOf(channels[0]! / 255, channels[1]! / 255, channels[2]! / 255);
+    const [, plain, code] = /^(.*?)\s*\(([^()]+)\)\s*$/.exec(match[4] ?? '') ?? [];
+    const called = (plain ?? match[4] ?? '').trim() || hex;
+    const key = (code ?? called).slice(0, 60);
+    if (!shades.has(key)) shades.set(key, { range: name.slice(0, 80), code: key, name: called.slice(0, 200), hex });
+    else isLeftOut++;
+  }
+  if (shades.size === 0) return failure('there is no colour in this palette.');
+  const notes = isLeftOut > 0 ? [`Left out: ${isLeftOut} lines that are no colour, or stand there twice.`] : [];
+  const entries = [...shades.values()].map((shade, i) =>
+    newEntry({ id: `read-${i}`, shade, thread: 'stranded-cotton' }),
+  );
+  return success({ entries, hasAmounts: false, notes });
+}
+
+/** Shades as a GPL palette. */
+export function writeGpl(name: string, shades: readonly ShadeRef[]): string {
+  const rows = shades.map(({ hex, name: called, code }) => {
+    const channels = channelsOf(hex).map((value) => String(value).padStart(3));
+    return `${channels.join(' ')}\t${called} (${code})`;
+  });
+  return `${MAGIC}\nName: ${name.replace(/\s+/g, ' ')}\n#\n${rows.join('\n')}\n`;
+}

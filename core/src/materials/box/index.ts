@@ -1,0 +1,15 @@
+export { entriesOf, freeM, isLow, isShort, metresOf, ownedM, reservedM, weighed, type Weighed } from './amounts.ts';
+export { readCsv, writeCsv, type ReadCard } from './csv.ts';
+export { readGpl, writeGpl } from './gpl.ts';
+export {
+  boxSchema,
+  cardSchema,
+  EMPTY_BOX,
+  entrySchema,
+  MOST_ENTRIES,
+  newEntry,
+  shadeSchema,
+  type BoxEntry,
+  type OwnCard,
+  type ThreadBox,
+} from './schema.ts';

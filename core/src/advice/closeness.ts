@@ -53,15 +53,9 @@ function findTooClose({ parts }: Plan): TooClose[] {
     earlier[i]!.flatMap((j): TooClose[] => {
       const b = parts[j]!;
       const wanted = (laidMm(a) + laidMm(b)) / 2;
-      if (wanted === 0 || !isNear(a.placed, b.placed, wanted)) return [];
+      if (wanted === 0 || !boxesMeet(a.placed.box!, b.placed.box!, wanted)) return [];
       const gap = gapBetween(a.placed, b.placed, wanted);
       return gap && gap.mm > MEETING_MM && gap.mm < wanted ? [{ a, b, gap, laidMm: wanted }] : [];
     }),
   );
-}
-
-function isNear(a: PlacedShape, b: PlacedShape, mm: number): boolean {
-  if (!a.box || !b.box) return false;
-  const { minX, minY, maxX, maxY } = a.box;
-  return boxesMeet({ minX: minX - mm, minY: minY - mm, maxX: maxX + mm, maxY: maxY + mm }, b.box);
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readSvg } from '../drawing/index.ts';
+import { nearestShade, refOf } from '../materials/index.ts';
 import {
   acceptFinding,
   applyEdit,
@@ -10,6 +11,7 @@ import {
   type Edit,
   type Piece,
 } from '../piece/index.ts';
+import { USUAL_HAND } from '../plan/index.ts';
 import {
   figuresKey,
   isAccepted,
@@ -19,6 +21,7 @@ import {
   SENTENCES,
   severityOf,
   type FindingId,
+  type Owned,
 } from './index.ts';
 
 function pieceOf(body: string, change: Partial<Piece> = {}): Piece {
@@ -65,6 +68,17 @@ function guided(body: string, guide: string): Piece {
     passes: [{ ...plainPass('satin', 'stranded-cotton'), direction: 'guides' }],
   });
 }
+const beside = (one: string, other: string): string =>
+  `<rect width="9" height="20" fill="${one}"/><rect x="9" width="9" height="20" fill="${other}"/>`;
+/** Two touching parts in one shade, of two lots. */
+function ofTwoLots(): Piece {
+  const piece = pieceOf(beside('#a33', '#3a3'));
+  const shade = refOf(nearestShade('#aa3333').item);
+  const palette = piece.palette.map((colour, i) => ({ ...colour, shade, lot: `L${i}` }));
+  return { ...piece, palette };
+}
+/** What is owned where a case is about that: a little of the first colour. */
+const ownedFor = (id: FindingId): Owned => (id === 'runs-out' ? { c1: 0.4 } : {});
 const hoop = plainHoop(100, 12);
 const CASES: [FindingId, Piece][] = [
   ['outside-hoop', pieceOf('<circle r="60" fill="#a33"/>', { hoop })],
@@ -119,12 +133,17 @@ const CASES: [FindingId, Piece][] = [
       passes: [{ ...plainPass('brick', 'stranded-cotton', 6), direction: 'along' }],
     }),
   ],
+  ['too-alike', pieceOf(beside('#a33', '#a23a35'))],
+  ['lots-mixed', ofTwoLots()],
+  ['may-run', pieceOf(square, { use: 'washed', cloth: { kind: 'calico', colour: '#ffffff' } })],
+  ['confusable', pieceOf(beside('#8f9a3c', '#c98a3c'))],
+  ['runs-out', pieceOf(square)],
   ['not-read', pieceOf(`${square}<text>hi</text>`)],
 ];
 
 describe('findings', () => {
   it.each(CASES)('%s is found where it should be, said with its figures', (id, piece) => {
-    const { findings } = new Planner().plan(piece);
+    const { findings } = new Planner().plan(piece, 1, USUAL_HAND, ownedFor(id));
     const finding = findings.find((entry) => entry.id === id)!;
     expect(finding).toBeDefined();
     expect(sayFinding(finding)).not.toMatch(/undefined|NaN/);
@@ -147,7 +166,7 @@ describe('findings', () => {
   });
 
   it.each(CASES)('%s: what is offered as a remedy mends it', (id, piece) => {
-    const { plan, findings } = new Planner().plan(piece);
+    const { plan, findings } = new Planner().plan(piece, 1, USUAL_HAND, ownedFor(id));
     const finding = findings.find((entry) => entry.id === id)!;
     for (const { edit } of remediesFor(piece, plan, finding)) {
       let mended = after(piece, edit);

@@ -23,6 +23,7 @@ import {
 } from '../materials/index.ts';
 import { crushedParts, fadedParts, findPositions, isRaised, orderPositions } from '../order/index.ts';
 import { tooClose } from './closeness.ts';
+import { colourFindings, colourRemedies, ownedFindings, type Owned } from './colourFindings.ts';
 import { rankWays, showsOn } from './ways.ts';
 import {
   groupMembers,
@@ -78,6 +79,11 @@ export type FindingId =
   | 'needle-hole'
   | 'pull'
   | 'lost-in-cloth'
+  | 'too-alike'
+  | 'lots-mixed'
+  | 'may-run'
+  | 'confusable'
+  | 'runs-out'
   | 'all-hidden'
   | 'no-stitches'
   | 'not-read';
@@ -98,7 +104,7 @@ export interface Remedy {
 }
 
 /** Everything that a plan gives cause to say, worst first within a part. */
-export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours): Finding[] {
+export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours, owned: Owned = {}): Finding[] {
   const notes = piece.drawing.notes.map((note): Finding => ({ id: 'not-read', part: null, figures: { note } }));
   const byPart = plan.parts.flatMap((planned) => partFindings(piece, planned));
   return [
@@ -107,7 +113,9 @@ export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours): Findi
     ...neighbourFindings(plan, neighbours),
     ...closeFindings(plan),
     ...transferFindings(piece, plan),
+    ...clothColourFindings(piece, plan),
     ...colourFindings(piece, plan),
+    ...ownedFindings(plan, owned),
     ...notes,
   ];
 }
@@ -348,7 +356,7 @@ function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
   return found;
 }
 
-function colourFindings(piece: Piece, plan: Plan): Finding[] {
+function clothColourFindings(piece: Piece, plan: Plan): Finding[] {
   const cloth = labOf(piece.cloth.colour);
   if (piece.use === 'whitework') return [];
   return piece.palette.flatMap((colour): Finding[] => {
@@ -385,6 +393,7 @@ export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[
       offers.push([`Mark with: ${best.mark.name.toLowerCase()}`, setMark(piece, best.mark.id)]);
     }
   }
+  if (finding.id === 'too-alike' || finding.id === 'lots-mixed') offers.push(...colourRemedies(piece, plan, finding));
   if ((finding.id === 'outside-hoop' || finding.id === 'near-ring') && piece.hoop && plan.design.circle) {
     const wanted = finding.figures['raised'] ? AIR_MM.raised : AIR_MM.usual;
     const hoop = { ...piece.hoop, airMm: Math.max(piece.hoop.airMm, wanted) };

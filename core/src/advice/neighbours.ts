@@ -45,8 +45,8 @@ function touchAlong(a: PlacedShape, b: PlacedShape): boolean {
 
 const touching = new WeakMap<PlacedShape, WeakMap<PlacedShape, boolean>>();
 
-/** Shapes never change, so whether two of them touch is found once. */
-function touch(a: PlacedShape, b: PlacedShape): boolean {
+/** Whether two areas whose boxes meet touch. Shapes never change, so it is found once. */
+export function touch(a: PlacedShape, b: PlacedShape): boolean {
   const known = touching.get(a) ?? new WeakMap<PlacedShape, boolean>();
   touching.set(a, known);
   const answer = known.get(b) ?? touchAlong(a, b);

@@ -1,10 +1,11 @@
 import { formatFine } from '../measure/index.ts';
 import type { Figures, Finding, FindingId } from './findings.ts';
+import { THRESHOLDS } from './thresholds.ts';
 
 export type Severity = 'stop' | 'warn' | 'note';
 
 interface Sentence {
-  readonly severity: Severity;
+  readonly severity: Severity | ((figures: Figures) => Severity);
   readonly text: (figures: Figures) => string;
   /** Why it matters. */
   readonly why: string;
@@ -151,6 +152,38 @@ export const SENTENCES: Readonly<Record<FindingId, Sentence>> = {
     text: ({ colour, difference }) => `${colour} is only ΔE ${Number(difference).toFixed(1)} from the cloth.`,
     why: 'At arm’s length it vanishes into the cloth.',
   },
+  'too-alike': {
+    severity: ({ difference, ladder }) => (ladder || Number(difference) >= THRESHOLDS.tooAlike ? 'note' : 'warn'),
+    text: ({ colour, other, difference, lightness, ladder }) => {
+      if (ladder) return `${colour} and ${other} are neighbours of one shading, only ΔE ${difference} apart.`;
+      return Number(difference) < THRESHOLDS.tooAlike
+        ? `${colour} touches ${other}, only ΔE ${difference} away.`
+        : `${colour} touches ${other} and is as light as it: ${lightness} steps of 100 apart.`;
+    },
+    why: 'Two that differ on the card are one at arm’s length or in dim light. Move one of them, or draw a line between.',
+  },
+  'lots-mixed': {
+    severity: 'warn',
+    text: ({ colour, lot, otherLot }) => `${colour} of lot ${lot} touches the same of lot ${otherLot}.`,
+    why: 'Lots differ, and side by side it shows. Change lots at a border, or take all from one.',
+  },
+  'may-run': {
+    severity: 'note',
+    text: ({ colours }) => `On cloth so pale, these may run when it is washed: ${colours}.`,
+    why: 'Strong reds, blues and blacks hold spare dye. Press a wet white scrap on the thread first; wash cool, by the maker’s sheet.',
+  },
+  confusable: {
+    severity: 'note',
+    text: ({ a, b, pairs, kind }) =>
+      `${a} and ${b}${Number(pairs) > 1 ? ` (and ${Number(pairs) - 1} more)` : ''} look alike to those who do not tell ${kind} apart.`,
+    why: 'About one in twenty people. For a guide that others work from, name the shades as well, or choose others.',
+  },
+  'runs-out': {
+    severity: 'warn',
+    text: ({ colour, ownedM, needM, percent }) =>
+      `You own ${ownedM} m of ${colour}; ${needM} m and what is unpicked will be cut: it reaches in ${percent} of 100 cases.`,
+    why: 'The next lot may differ. Buy it together, or save where it does not show.',
+  },
   'all-hidden': {
     severity: 'note',
     text: ({ name }) => `“${name}” lies wholly behind other parts, so nothing of it is stitched.`,
@@ -169,7 +202,8 @@ export const SENTENCES: Readonly<Record<FindingId, Sentence>> = {
 };
 
 export function severityOf(finding: Finding): Severity {
-  return SENTENCES[finding.id].severity;
+  const { severity } = SENTENCES[finding.id];
+  return typeof severity === 'function' ? severity(finding.figures) : severity;
 }
 
 export function sayFinding(finding: Finding): string {

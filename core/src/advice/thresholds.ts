@@ -56,6 +56,18 @@ export const THRESHOLDS = {
   openWidths: 1.02,
   /** Closer to the cloth than this (ΔE2000) a colour is lost. */
   lostInCloth: 8,
+  /** Parts that touch and are meant to be told apart lie at least this far apart, ΔE2000 and CIELAB lightness. */
+  tooAlike: 6,
+  tooAlikeLightness: 5,
+  /** Shades of one ladder nearer than this are not worth two skeins, ΔE2000. */
+  ladderStep: 3,
+  /** Colours nearer than this in a kind of colour blindness are confused, ΔE2000. */
+  confusable: 4,
+  /** Cloth lighter than this (CIELAB) shows dye that runs; dyes darker or stronger than these may run. */
+  paleCloth: 80,
+  runs: { darkerThan: 30, redChroma: 45, blueChroma: 32 },
+  /** What is owned is enough where it does in this share of cases. */
+  enough: 0.9,
   /** One row of long-and-short needs this much to show its shade, mm. */
   shadeRowMm: 3,
   /** A bend tighter than this many laid widths cannot be drawn with the bundle. */

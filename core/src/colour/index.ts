@@ -20,5 +20,14 @@ export {
   type ShadeChoice,
 } from './palette.ts';
 export { whiteBalanced, type Reference } from './whiteBalance.ts';
-export { keptAtArmsLength, mixed, SEEING, seenAs, separation, type Seeing, type Separation } from './seeing.ts';
+export {
+  keptAtArmsLength,
+  mixed,
+  SEEING,
+  seenAs,
+  separation,
+  turnedColour,
+  type Seeing,
+  type Separation,
+} from './seeing.ts';
 export { TONE_STEPS, threadTones, type ThreadTones } from './tones.ts';

@@ -1,8 +1,10 @@
 import {
+  clampChroma,
   filterDeficiencyDeuter,
   filterDeficiencyProt,
   filterDeficiencyTrit,
   modeLrgb,
+  modeOklch,
   modeRgb,
   modeXyz65,
   useMode,
@@ -12,6 +14,7 @@ import { deltaE, hexOf, labOf } from './colours.ts';
 const toLinear = useMode(modeLrgb);
 const toRgb = useMode(modeRgb);
 const toXyz = useMode(modeXyz65);
+const toOklch = useMode(modeOklch);
 
 /** Ways in which a piece is seen: as it is, by a lamp, without colour, by the three common kinds of colour blindness. */
 export const SEEING = ['daylight', 'lamp', 'grey', 'protan', 'deutan', 'tritan'] as const;
@@ -77,6 +80,15 @@ export function seenAs(hex: string, seeing: Seeing): string {
   const rgb = toRgb(DEFICIENCY[seeing](toRgb(hex)!))!;
   return hexOf(rgb.r, rgb.g, rgb.b);
 }
+
+/** A colour turned round the circle of hues by degrees, its strength (OKLCH chroma) times a factor; greys stay grey. */
+export function turnedColour(hex: string, hueDeg: number, chroma: number): string {
+  const { l, c, h = 0 } = toOklch(hex)!;
+  const rgb = toRgb(clampChroma({ mode: 'oklch', l, c: c * chroma, h: c < GREY ? h : h + hueDeg }, 'oklch'));
+  return hexOf(rgb.r, rgb.g, rgb.b);
+}
+/** Colours weaker than this are seen as grey, OKLCH chroma. */
+const GREY = 0.025;
 
 /** Two colours as fine threads mix in the eye: the mean of their light, with a share of the second. */
 export function mixed(a: string, b: string, shareOfB = 0.5): string {

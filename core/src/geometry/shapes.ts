@@ -84,8 +84,13 @@ export function boxOf(arrays: Iterable<Float64Array>): Box | null {
   return minX <= maxX ? { minX, minY, maxX, maxY } : null;
 }
 
-export function boxesMeet(a: Box, b: Box): boolean {
-  return a.minX <= b.maxX && b.minX <= a.maxX && a.minY <= b.maxY && b.minY <= a.maxY;
+export function boxesMeet(a: Box, b: Box, withinMm = 0): boolean {
+  return (
+    a.minX - withinMm <= b.maxX &&
+    b.minX - withinMm <= a.maxX &&
+    a.minY - withinMm <= b.maxY &&
+    b.minY - withinMm <= a.maxY
+  );
 }
 
 /** Whether a point lies inside a region (even-odd ray cast). */

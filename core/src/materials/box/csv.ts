@@ -66,7 +66,8 @@ export function readCsv(text: string, name: string): Outcome<ReadCard> {
   const seen = new Set<string>();
   const entries: BoxEntry[] = [];
   rows.forEach((row, i) => {
-    const cell = (column: Column): string => (at[column] === undefined ? '' : (row[at[column]] ?? '').trim().replace(/^'(?=[=+\-@])/, ''));
+    const cell = (column: Column): string =>
+      at[column] === undefined ? '' : (row[at[column]] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
     const read = readRow(cell, name, i);
     const key = read.ok ? `${read.value.shade.range} ${read.value.shade.code} ${read.value.lot}` : '';
     const fault = !read.ok ? read.problem : seen.has(key) ? 'the code stands there twice' : null;

@@ -1,0 +1,133 @@
+import { deltaE, labOf, separation } from '../colour/index.ts';
+import { isSameShade, RANGES, type Shade } from '../materials/index.ts';
+import { roundTo } from '../measure/index.ts';
+import { setColour, setShade, type Edit, type Piece } from '../piece/index.ts';
+import { colourName, risingFactors, shadesOf, shareWithin, usesColour, type Plan } from '../plan/index.ts';
+import { colourPairs, isConfusable, wornColours } from './colourPairs.ts';
+import type { Finding } from './findings.ts';
+import { mendPair } from './recolour.ts';
+import { THRESHOLDS, WORN_USES } from './thresholds.ts';
+
+/** Metres of the whole thread that the person owns for a need, by the need's id; a need that is not named is not owned at all. */
+export type Owned = Readonly<Record<string, number>>;
+
+/** Colours that meet and cannot be told apart, lots that are mixed, dyes that may run. */
+export function colourFindings(piece: Piece, plan: Plan): Finding[] {
+  if (piece.use === 'whitework') return [];
+  const worn = wornColours(piece);
+  const labs = new Map([...worn].map(([id, hex]) => [id, labOf(hex)]));
+  const name = (id: string): string => colourName(piece.palette.find((colour) => colour.id === id)!).name;
+  const found: Finding[] = [];
+  const pairs = colourPairs(plan);
+  let confusable: { a: string; b: string; kind: string } | null = null;
+  let confusions = 0;
+  for (const { a, b, wanted, where, widthsMm } of pairs) {
+    const [labA, labB] = [labs.get(a)!, labs.get(b)!];
+    const difference = roundTo(deltaE(labA, labB), 1);
+    const lightness = roundTo(Math.abs(labA.l - labB.l), 1);
+    const [part, other] = where[0]!;
+    const figures = { colour: name(a), other: name(b), a, b, difference, lightness };
+    const isSame = sameShade(piece, a, b);
+    if (isSame) {
+      const [lot, otherLot] = [a, b].map((id) => piece.palette.find((colour) => colour.id === id)!.lot);
+      if (lot !== otherLot) {
+        found.push({
+          id: 'lots-mixed',
+          part,
+          figures: { colour: name(a), a, b, lot: lot ?? '?', otherLot: otherLot ?? '?' },
+        });
+      }
+      continue;
+    }
+    if (wanted === 'ladder') {
+      if (difference < THRESHOLDS.ladderStep) found.push({ id: 'too-alike', part, figures: { ...figures, ladder: 1 } });
+    } else if (difference < THRESHOLDS.tooAlike || lightness < THRESHOLDS.tooAlikeLightness) {
+      found.push({ id: 'too-alike', part: part === other ? part : other, figures });
+    }
+    if (wanted === 'apart') {
+      const apart = separation(worn.get(a)!, worn.get(b)!, widthsMm);
+      if (isConfusable(apart)) {
+        confusions++;
+        const kind = apart.tritan < Math.min(apart.protan, apart.deutan) ? 'blue and yellow' : 'red and green';
+        confusable ??= { a: name(a), b: name(b), kind };
+      }
+    }
+  }
+  if (confusable) found.push({ id: 'confusable', part: null, figures: { ...confusable, pairs: confusions } });
+  return [...found, ...runningFindings(piece, plan)];
+}
+
+function sameShade(piece: Piece, a: string, b: string): boolean {
+  const [one, other] = [a, b].map((id) => piece.palette.find((colour) => colour.id === id)!);
+  return one!.shade !== null && isSameShade(one!.shade, other!.shade);
+}
+
+/** Strong reds and blues and near blacks on pale cloth that will be washed. */
+function runningFindings(piece: Piece, plan: Plan): Finding[] {
+  if (!WORN_USES.has(piece.use) || labOf(piece.cloth.colour).l < THRESHOLDS.paleCloth) return [];
+  const names = piece.palette.flatMap((colour): { name: string; part: string }[] => {
+    const worked = plan.parts.find((planned) => usesColour(planned, colour.id));
+    return worked && mayRun(colourName(colour).hex)
+      ? [{ name: shadesOf(colour).first.name, part: worked.part.id }]
+      : [];
+  });
+  const first = names[0];
+  if (!first) return [];
+  return [{ id: 'may-run', part: first.part, figures: { colours: names.map(({ name }) => name).join(', ') } }];
+}
+
+function mayRun(hex: string): boolean {
+  const { l, a, b } = labOf(hex);
+  const { darkerThan, redChroma, blueChroma } = THRESHOLDS.runs;
+  const [chroma, hue] = [Math.hypot(a, b), (Math.atan2(b, a) * 180) / Math.PI];
+  return (
+    l < darkerThan ||
+    (chroma > redChroma && Math.abs(hue) < 45 && l < 62) ||
+    (chroma > blueChroma && hue > -110 && hue < -45)
+  );
+}
+
+/** Thread that is owned, but does not cover the need with good odds. */
+export function ownedFindings({ colours, parts }: Plan, owned: Owned): Finding[] {
+  return colours.flatMap((need): Finding[] => {
+    const metres = owned[need.id];
+    if (metres === undefined || need.wholeM === 0) return [];
+    const odds = shareWithin(risingFactors(need.loads), metres / need.wholeM);
+    if (odds >= THRESHOLDS.enough) return [];
+    const part = parts.find((planned) => usesColour(planned, need.colour))?.part.id ?? null;
+    const figures = {
+      colour: need.name,
+      ownedM: roundTo(metres, 1),
+      needM: roundTo(need.wholeM, 1),
+      percent: Math.round(odds * 100),
+    };
+    return [{ id: 'runs-out', part, figures }];
+  });
+}
+
+/** What can be done where two colours or lots meet that should not. */
+export function colourRemedies(
+  piece: Piece,
+  plan: Plan,
+  { id, figures }: Finding,
+): [label: string, edit: Edit | null][] {
+  const [a, b] = [String(figures['a']), String(figures['b'])];
+  if (id === 'lots-mixed') {
+    const lot = piece.palette.find((colour) => colour.id === a)?.lot ?? null;
+    return [['Take both from one lot', setColour(piece, b, { lot })]];
+  }
+  const pairs = colourPairs(plan);
+  const pair = pairs.find((entry) => entry.a === a && entry.b === b);
+  const wantsLightness = !figures['ladder'] && Number(figures['lightness']) < THRESHOLDS.tooAlikeLightness;
+  const change = pair ? mendPair(piece, pairs, pair, shadesFor(plan, a, b), { wantsLightness }) : null;
+  if (!change) return [];
+  const label = `Work one in ${change.shade.name.toLowerCase()}`;
+  return [[label, setShade(piece, change.colour, change.shade)]];
+}
+
+/** The shades that come in the thread in which two colours are worked; where they differ, all. */
+function shadesFor({ colours }: Plan, a: string, b: string): Shade[] {
+  const threads = new Set(colours.flatMap(({ colour, thread }) => (colour === a || colour === b ? [thread] : [])));
+  const ranges = RANGES.filter(({ thread }) => threads.has(thread));
+  return (ranges.length > 0 ? ranges : RANGES).flatMap(({ shades }) => [...shades]);
+}

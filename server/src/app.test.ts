@@ -3,7 +3,10 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
+import { deltaE, labOf, whiteBalanced } from '@junctura/core/colour';
+import { RANGES, shopSchema, THRUMWICK } from '@junctura/core/materials';
 import { createApp } from './app.ts';
+import { underLamp } from './camera.ts';
 
 const dist = mkdtempSync(join(tmpdir(), 'dist-'));
 mkdirSync(join(dist, 'assets'));
@@ -32,6 +35,28 @@ describe('the server', () => {
     const answers = await Promise.all([1, 2].map(async () => (await get('/stand-ins/printer')).json()));
     expect(answers[0]).toEqual(answers[1]);
     expect(answers[0]).toMatchObject({ simulated: true, across: 0.972, down: 0.984 });
+  });
+
+  it('has a thread shop that says it is simulated, with every shade, some of them out of stock', async () => {
+    const [stock, again] = await Promise.all([1, 2].map(async () => (await get('/stand-ins/shop')).json()));
+    expect(stock).toEqual(again);
+    const { threads } = shopSchema.parse(stock);
+    expect(threads).toHaveLength(RANGES.reduce((sum, { shades }) => sum + shades.length, 0));
+    const out = threads.filter(({ lots }) => lots.length === 0).length;
+    expect(out).toBeGreaterThan(3);
+    expect(out).toBeLessThan(threads.length / 8);
+    expect(threads.some(({ lots }) => lots.length > 1)).toBe(true);
+  });
+
+  it('has a scale, and a camera whose picture is put right by its grey card', async () => {
+    expect(await (await get('/stand-ins/scale')).json()).toMatchObject({ simulated: true, stepGrams: 0.1 });
+    const picture = await get('/stand-ins/camera');
+    expect(picture.headers.get('content-type')).toContain('svg');
+    const shade = THRUMWICK.shades[60]!;
+    const taken = underLamp(shade.hex);
+    expect(deltaE(labOf(taken), shade.lab)).toBeGreaterThan(5);
+    const right = whiteBalanced([taken], { seen: underLamp('#aaaaaa'), truly: '#aaaaaa' });
+    expect(right.ok && deltaE(labOf(right.value[0]!), shade.lab)).toBeLessThan(2.5);
   });
 
   it.each(['/nothing', '/assets/none.js', '/assets/../../package.json'])('has nothing at %s', async (path) => {

@@ -50,7 +50,7 @@ export function createApp({ dist }: { dist: string }): Express {
     express.static(join(dist, 'assets'), { immutable: true, maxAge: HASHED_MAX_AGE, fallthrough: false }),
   );
   app.use(express.static(dist, { index: false, maxAge: 0 }));
-  app.get(/^\/((piece|stitches|light-table)(\/.*)?)?$/, (_request, response) => {
+  app.get(/^\/((piece|stitches|threads|light-table)(\/.*)?)?$/, (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'index.html'));
   });
   app.use((_request, response) => {

@@ -43,6 +43,7 @@ export {
 export { DEFAULT_SLACK, SECONDS, WORKING_LENGTH } from './lengths.ts';
 export { comesOutInWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
 export { NEEDLE_NAMES, needleFor, bluntNeedle, wrappingNeedle, type Needle } from './needles.ts';
+export { shopSchema, type ShopGoods, type ShopStock, type ShopThread } from './shop.ts';
 export {
   EIDERLIGHT,
   isSameShade,

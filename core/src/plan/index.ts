@@ -26,4 +26,5 @@ export {
   type WorkedThread,
   type WorkSettings,
 } from './planPass.ts';
+export { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
 export { colourName, shadesOf, usesColour } from './workedColours.ts';

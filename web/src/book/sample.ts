@@ -11,7 +11,6 @@ import {
   type StitchShape,
 } from '@junctura/core/stitches';
 
-
 /** What a stitch is shown on in the book, mm. */
 const NONE = new Float64Array(0);
 

@@ -89,7 +89,9 @@ async function savePdf(): Promise<void> {
             <NButton type="primary" attr-type="submit" :disabled="!isMeasured" data-test="keep-hand"
               >Reckon with my hand</NButton
             >
-            <NButton v-if="!isUsual" @click="settings.own = { ...settings.own, width: 1, stitch: 1 }">Back to the usual hand</NButton>
+            <NButton v-if="!isUsual" @click="settings.own = { ...settings.own, width: 1, stitch: 1 }"
+              >Back to the usual hand</NButton
+            >
           </div>
         </form>
         <p v-if="!isUsual" data-test="own-hand">

@@ -1,0 +1,192 @@
+import { boxesMeet } from '../geometry/index.ts';
+import { entriesOf, freeM, strandChoices, threadKind, type ThreadBox } from '../materials/index.ts';
+import { editOf, setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
+import {
+  colourNeeds,
+  passesAsWorked,
+  risingFactors,
+  shadeNeeds,
+  shareWithin,
+  USUAL_SPREAD,
+  usesColour,
+  type Plan,
+  type PlannedPart,
+  type ShadeNeed,
+} from '../plan/index.ts';
+import type { Owned } from './colourFindings.ts';
+import { THRESHOLDS } from './thresholds.ts';
+
+/** Whether what is owned of a shade reaches for what is left to do. */
+export interface Reach {
+  readonly need: ShadeNeed;
+  readonly ownedM: number;
+  readonly lots: readonly { readonly lot: string; readonly metres: number }[];
+  /** Some of it is dyed by hand: no more of it can be matched. */
+  readonly handDyed: boolean;
+  /** In how many of 100 cases it reaches, 0–1. */
+  readonly odds: number;
+  /** Metres that are missing for nine cases in ten; nought: none. */
+  readonly shortM: number;
+}
+
+/** Parts that are still to be worked. */
+function toDo(piece: Piece, plan: Plan): PlannedPart[] {
+  const done = new Set(piece.record.done);
+  return plan.parts.filter(({ part }) => !done.has(part.id));
+}
+
+/** For each shade of a piece, what is left of it against what is left to do. */
+export function willReach(piece: Piece, plan: Plan, box: ThreadBox, handSpread = USUAL_SPREAD.hand): Reach[] {
+  const spread = { ...USUAL_SPREAD, hand: handSpread };
+  const needs = shadeNeeds(piece, colourNeeds(piece, toDo(piece, plan), spread), spread);
+  return needs.map((need): Reach => {
+    const entries = entriesOf(box, need.shade, need.thread).filter(({ lot }) => need.lot === null || lot === need.lot);
+    const byLot = new Map<string, number>();
+    for (const entry of entries) byLot.set(entry.lot, (byLot.get(entry.lot) ?? 0) + freeM(entry, piece.id));
+    const lots = [...byLot].map(([lot, metres]) => ({ lot, metres })).sort((a, b) => b.metres - a.metres);
+    const ownedM = lots.reduce((sum, { metres }) => sum + metres, 0);
+    const factors = risingFactors(need.loads, spread);
+    const enough = factors[Math.ceil(THRESHOLDS.enough * factors.length) - 1]!;
+    return {
+      need,
+      ownedM,
+      lots,
+      handDyed: entries.some(({ handDyed }) => handDyed),
+      odds: shareWithin(factors, ownedM / need.wholeM),
+      shortM: Math.max(0, need.wholeM * enough - ownedM),
+    };
+  });
+}
+
+/** Metres that are owned for each need of a plan, where any are: what its findings are made from. */
+export function ownedFor(piece: Piece, plan: Plan, box: ThreadBox): Owned {
+  const owned: Record<string, number> = {};
+  for (const { need, ownedM } of willReach({ ...piece, record: { ...piece.record, done: [] } }, plan, box)) {
+    if (ownedM === 0) continue;
+    const mine = plan.colours.filter(({ colour, thread }) => thread === need.thread && need.colours.includes(colour));
+    const all = mine.reduce((sum, { wholeM }) => sum + wholeM, 0);
+    for (const { id, wholeM } of mine) owned[id] = all > 0 ? (ownedM * wholeM) / all : ownedM;
+  }
+  return owned;
+}
+
+/** Something that saves thread, or lets it end where it does not show. */
+export interface Saving {
+  readonly label: string;
+  readonly edit: Edit;
+  /** Metres of the whole thread that it saves of this shade. */
+  readonly savedM: number;
+  /** In how many cases what is owned then reaches, 0–1. */
+  readonly odds: number;
+}
+
+/** Less is not worth telling, metres. */
+const LEAST_SAVED_M = 0.01;
+
+const SOLID: ReadonlySet<string> = new Set(['satin', 'brick', 'split-fill', 'long-short', 'stem-fill', 'back-fill']);
+
+/**
+ * What can be done where a shade will not reach, each with its effect.
+ * @param replan plans an edited piece
+ */
+export function savings(
+  piece: Piece,
+  plan: Plan,
+  reach: Reach,
+  box: ThreadBox,
+  replan: (edit: Edit) => { piece: Piece; plan: Plan },
+): Saving[] {
+  const { need } = reach;
+  const parts = toDo(piece, plan).filter((planned) => need.colours.some((colour) => usesColour(planned, colour)));
+  const change = (label: string, isMeant: (pass: Pass) => boolean, to: (pass: Pass) => Pass): [string, Edit | null] => {
+    const changed = parts.flatMap((planned) => {
+      const passes = passesAsWorked(planned);
+      const isOurs = (pass: Pass): boolean =>
+        pass.thread === need.thread && need.colours.includes(pass.colour ?? planned.part.colour) && isMeant(pass);
+      return passes.some(isOurs)
+        ? [[planned.part.id, passes.map((pass) => (isOurs(pass) ? to(pass) : pass))] as const]
+        : [];
+    });
+    return [label, changed.length > 0 ? setPasses(piece, new Map(changed), label) : null];
+  };
+  const plain = (pass: Pass, stitch: Pass['stitch']): Pass => ({ ...pass, stitch, params: {}, shades: [] });
+  const choices = strandChoices(threadKind(need.thread)!);
+  const offers: [string, Edit | null][] = [
+    change(
+      'Thread-saving satin in place of satin',
+      ({ stitch }) => stitch === 'satin',
+      (pass) => plain(pass, 'satin-surface'),
+    ),
+    change(
+      'Chain filling in place of solid stitches',
+      ({ stitch, role, shades }) => SOLID.has(stitch) && role === 'filling' && shades.length < 2,
+      (pass) => ({ ...plain(pass, 'chain-fill'), direction: 'outline' }),
+    ),
+    change(
+      'A strand fewer',
+      ({ strands }) => choices.indexOf(strands) > 0,
+      (pass) => ({ ...pass, strands: choices[choices.indexOf(pass.strands) - 1]! }),
+    ),
+  ];
+  const found = offers.flatMap(([label, edit]): Saving[] => {
+    if (!edit) return [];
+    const after = replan(edit);
+    const left = willReach(after.piece, after.plan, box).find(
+      (entry) =>
+        entry.need.shade.code === need.shade.code &&
+        entry.need.shade.range === need.shade.range &&
+        entry.need.lot === need.lot,
+    );
+    const savedM = need.wholeM - (left?.need.wholeM ?? 0);
+    return savedM > LEAST_SAVED_M ? [{ label, edit, savedM, odds: left?.odds ?? 1 }] : [];
+  });
+  const border = changeLotAtBorder(piece, parts, reach);
+  return [...found.sort((a, b) => b.odds - a.odds || b.savedM - a.savedM), ...(border ? [border] : [])];
+}
+
+/** Of what is left to do, the first parts from the largest lot and the others from another, where the two do not touch. */
+function changeLotAtBorder(piece: Piece, parts: readonly PlannedPart[], { need, lots, ownedM }: Reach): Saving | null {
+  const colourId = need.colours[0]!;
+  const plainParts = parts.filter(
+    ({ part, passes }) => part.colour === colourId && passes.every(({ shades }) => shades.length < 2),
+  );
+  if (need.colours.length !== 1 || need.lot !== null || plainParts.length < 2) return null;
+  const inHand = lots[0]?.metres ?? ownedM;
+  let best = 0;
+  for (let k = 1; k < plainParts.length; k++) {
+    const [first] = shadeNeeds(piece, colourNeeds(piece, plainParts.slice(0, k), USUAL_SPREAD));
+    if (!first || shareWithin(risingFactors(first.loads), inHand / first.wholeM) < THRESHOLDS.enough) break;
+    if (!plainParts.slice(k).some((later) => plainParts.slice(0, k).some((earlier) => isBeside(earlier, later))))
+      best = k;
+  }
+  if (best === 0) return null;
+  const colour = piece.palette.find(({ id }) => id === colourId)!;
+  const taken = new Set(piece.palette.map(({ id }) => id));
+  let n = 1;
+  while (taken.has(`${colourId}-lot${n}`)) n++;
+  const other = { ...colour, id: `${colourId}-lot${n}`, lot: lots[1]?.lot || 'another' };
+  const later = new Set(plainParts.slice(best).map(({ part }) => part.id));
+  const label = `Another lot from “${plainParts[best]!.part.name}” on`;
+  const edit = editOf(piece, label, [
+    [
+      ['palette'],
+      [
+        ...piece.palette.map((entry) => (entry.id === colourId ? { ...entry, lot: lots[0]?.lot || null } : entry)),
+        other,
+      ],
+    ],
+    [
+      ['drawing', 'parts'],
+      piece.drawing.parts.map((part) => (later.has(part.id) ? { ...part, colour: other.id } : part)),
+    ],
+  ]);
+  if (!edit) return null;
+  const [first] = shadeNeeds(piece, colourNeeds(piece, plainParts.slice(0, best), USUAL_SPREAD));
+  const odds = shareWithin(risingFactors(first!.loads), inHand / first!.wholeM);
+  const savedM = need.wholeM - first!.wholeM;
+  return savedM > LEAST_SAVED_M ? { label, edit, savedM, odds } : null;
+}
+
+function isBeside(a: PlannedPart, b: PlannedPart): boolean {
+  return a.placed.box !== null && b.placed.box !== null && boxesMeet(a.placed.box, b.placed.box, THRESHOLDS.touchingMm);
+}

@@ -1,0 +1,226 @@
+import Papa from 'papaparse';
+import type { Reach } from '../advice/index.ts';
+import {
+  clothOf,
+  hoopNeeds,
+  markOf,
+  NEEDLE_NAMES,
+  threadKind,
+  type ShopGoods,
+  type ShopStock,
+  type ShopThread,
+} from '../materials/index.ts';
+import { formatThread, roundTo, type UnitSystem } from '../measure/index.ts';
+import type { Piece } from '../piece/index.ts';
+import { risingFactors, shareWithin, type Plan } from '../plan/index.ts';
+import { textPages } from './textPages.ts';
+import type { Page } from './sheets.ts';
+
+/** One thing on a shopping list. */
+export interface ShoppingRow {
+  readonly kind: 'thread' | ShopGoods['kind'];
+  readonly name: string;
+  /** Range and code of a thread, kind and size of other things. */
+  readonly detail: string;
+  readonly hex: string | null;
+  /** What the piece takes, in words. */
+  readonly needed: string;
+  readonly owned: string;
+  readonly toBuy: number;
+  readonly unit: string;
+  /** Of all that is to buy; null: the shop does not say. */
+  readonly price: number | null;
+  readonly lot: string | null;
+  readonly days: number | null;
+  /** What stands against it: out of stock, two lots. */
+  readonly trouble: 'out-of-stock' | 'two-lots' | 'not-sold' | null;
+  /** The palette ids that are worked in a thread. */
+  readonly colours: readonly string[];
+}
+
+/** Of a hundred cases what is bought does in this many. */
+const ENOUGH = 0.9;
+const MOST_SKEINS = 200;
+
+/** The fewest skeins that, with what is owned, do in nine cases of ten. */
+export function skeinsToBuy({ need, ownedM, odds }: Reach): number {
+  if (odds >= ENOUGH) return 0;
+  const { putUpM } = threadKind(need.thread)!;
+  const factors = risingFactors(need.loads);
+  let skeins = 1;
+  while (skeins < MOST_SKEINS && shareWithin(factors, (ownedM + skeins * putUpM) / need.wholeM) < ENOUGH) skeins++;
+  return skeins;
+}
+
+/**
+ * What is still to buy for a piece: thread first, then cloth, hoop, needles, mark and backing.
+ * @param reaches what is owned of each shade
+ * @param shop what the shop has; null: it was never heard
+ */
+export function shoppingList(
+  piece: Piece,
+  plan: Plan,
+  reaches: readonly Reach[],
+  shop: ShopStock | null,
+  units: UnitSystem,
+): ShoppingRow[] {
+  const threads = reaches.map((reach): ShoppingRow => {
+    const { need, ownedM } = reach;
+    const toBuy = skeinsToBuy(reach);
+    const sold = shop?.threads.find(({ range, code }) => range === need.shade.range && code === need.shade.code);
+    return {
+      kind: 'thread',
+      name: need.shade.name,
+      detail: `${need.shade.range} ${need.shade.code}, ${threadKind(need.thread)!.name.toLowerCase()}`,
+      hex: need.shade.hex,
+      needed: formatThread(need.wholeM * 1000, units),
+      owned: ownedM > 0 ? formatThread(ownedM * 1000, units) : '',
+      toBuy,
+      unit: threadKind(need.thread)!.putUp,
+      colours: need.colours,
+      ...terms(toBuy, sold, shop !== null),
+    };
+  });
+  return [...threads, ...otherThings(piece, plan, shop, units)];
+}
+
+/** Price, lot and days of so many skeins: all from one lot where one has enough. */
+function terms(
+  skeins: number,
+  sold: ShopThread | undefined,
+  isHeard: boolean,
+): Pick<ShoppingRow, 'price' | 'lot' | 'days' | 'trouble'> {
+  if (skeins === 0) return { price: 0, lot: null, days: null, trouble: null };
+  if (!sold) return { price: null, lot: null, days: null, trouble: isHeard ? 'not-sold' : null };
+  const { price, days } = sold;
+  const one = [...sold.lots].sort((a, b) => a.skeins - b.skeins).find((lot) => lot.skeins >= skeins);
+  if (one) return { price: price * skeins, lot: one.lot, days, trouble: null };
+  const inAll = sold.lots.reduce((sum, lot) => sum + lot.skeins, 0);
+  if (inAll < skeins) return { price: price * skeins, lot: null, days: null, trouble: 'out-of-stock' };
+  return { price: price * skeins, lot: sold.lots.map(({ lot }) => lot).join(' + '), days, trouble: 'two-lots' };
+}
+
+function otherThings(piece: Piece, plan: Plan, shop: ShopStock | null, units: UnitSystem): ShoppingRow[] {
+  const rows: ShoppingRow[] = [];
+  const put = (
+    id: string,
+    kind: ShopGoods['kind'],
+    name: string,
+    detail: string,
+    toBuy: number,
+    unit: string,
+  ): void => {
+    const sold = shop?.goods.find((goods) => goods.id === id);
+    rows.push({
+      kind,
+      name,
+      detail,
+      hex: kind === 'cloth' ? piece.cloth.colour : null,
+      needed: detail,
+      owned: '',
+      toBuy,
+      unit,
+      price: sold ? sold.price * toBuy : null,
+      lot: null,
+      days: sold && sold.stock >= toBuy ? sold.days : null,
+      trouble: sold && sold.stock < toBuy ? 'out-of-stock' : sold || !shop ? null : 'not-sold',
+      colours: [],
+    });
+  };
+  const cloth = clothOf(piece.cloth.kind)!;
+  const cm = (mm: number): string => (units === 'inch' ? `${roundTo(mm / 25.4, 1)} in` : `${Math.ceil(mm / 10)} cm`);
+  if (piece.hoop) {
+    const spread = [0, 1].map((axis) => {
+      const along = piece.positions.map((position) => position[axis]!);
+      return along.length > 1 ? Math.max(...along) - Math.min(...along) : 0;
+    });
+    const needs = hoopNeeds(piece.hoop, [spread[0]!, spread[1]!]);
+    put(`cloth-${cloth.id}`, 'cloth', cloth.name, `${cm(needs.clothAcrossMm)} × ${cm(needs.clothUprightMm)}`, 1, 'cut');
+    const size =
+      piece.hoop.shortMm === null
+        ? cm(piece.hoop.nominalMm)
+        : `${cm(piece.hoop.nominalMm)} × ${cm(piece.hoop.shortMm)}`;
+    put(`hoop-${piece.hoop.nominalMm}`, 'hoop', 'Hoop', `${size}${piece.hoop.bound ? ', to be bound' : ''}`, 1, 'hoop');
+    if (piece.hoop.bound) put('tape', 'tape', 'Binding tape', cm(needs.tapeMm), 1, 'roll');
+  }
+  const needles = new Map(
+    plan.parts.flatMap(({ passes }) =>
+      passes.map(({ needle }): [string, string] => [
+        `needle-${needle.family}-${needle.size}`,
+        `${NEEDLE_NAMES[needle.family]} ${needle.size}`,
+      ]),
+    ),
+  );
+  for (const [id, name] of needles) put(id, 'needle', 'Needles', name, 1, 'packet');
+  const mark = markOf(piece.mark)!;
+  put(`mark-${mark.id}`, 'mark', mark.name, 'to mark the cloth', 1, 'piece');
+  if (cloth.stretches) put('backing', 'backing', 'Sewn-in backing', 'cloth that stretches wants it', 1, 'cut');
+  return rows;
+}
+
+/** What it all costs, and what is not known. */
+export interface Costs {
+  readonly threads: number;
+  readonly others: number;
+  readonly hours: number;
+  readonly work: number;
+  readonly all: number;
+  /** Things of which no price is known. */
+  readonly unknown: number;
+}
+
+/** @param perHour what the person asks for an hour */
+export function costsOf(rows: readonly ShoppingRow[], plan: Plan, perHour: number): Costs {
+  const sum = (isMeant: (row: ShoppingRow) => boolean): number =>
+    rows.reduce((total, row) => total + (isMeant(row) ? (row.price ?? 0) : 0), 0);
+  const [threads, others] = [sum(({ kind }) => kind === 'thread'), sum(({ kind }) => kind !== 'thread')];
+  const hours = plan.totals.hours.p50;
+  const work = hours * perHour;
+  const unknown = rows.filter(({ price, toBuy }) => price === null && toBuy > 0).length;
+  return { threads, others, hours, work, all: threads + others + work, unknown };
+}
+
+const TROUBLE = {
+  'out-of-stock': 'out of stock',
+  'two-lots': 'only from two lots',
+  'not-sold': 'not sold there',
+} as const;
+
+/** What stands against a row, in words; empty: nothing. */
+export function troubleWords({ trouble }: ShoppingRow): string {
+  return trouble === null ? '' : TROUBLE[trouble];
+}
+
+export function shoppingCsv(rows: readonly ShoppingRow[], coin: string): string {
+  return `${Papa.unparse(
+    rows
+      .filter(({ toBuy }) => toBuy > 0)
+      .map((row) => ({
+        what: row.name,
+        detail: row.detail,
+        needed: row.needed,
+        owned: row.owned,
+        buy: row.toBuy,
+        unit: row.unit,
+        lot: row.lot ?? '',
+        days: row.days ?? '',
+        [`price ${coin}`]: row.price === null ? '' : row.price.toFixed(2),
+        note: troubleWords(row),
+      })),
+    { escapeFormulae: true },
+  )}\n`;
+}
+
+/** The list as pages to print, to be ticked off. */
+export function shoppingPages(piece: Piece, rows: readonly ShoppingRow[], coin: string): Page[] {
+  const lines = rows
+    .filter(({ toBuy }) => toBuy > 0)
+    .map((row) => [
+      `${row.toBuy} ${row.unit}`,
+      row.name,
+      row.kind === 'thread' ? row.detail : row.needed,
+      [row.lot ? `lot ${row.lot}` : '', troubleWords(row)].filter(Boolean).join(', '),
+      row.price === null ? '' : `${row.price.toFixed(2)} ${coin}`,
+    ]);
+  return textPages(`To buy for ${piece.name}`, [0, 26, 84, 140, 165], lines, { boxes: true });
+}

@@ -36,7 +36,7 @@ export function ladder<T extends { readonly lab: Lab }>(through: T, shades: read
       if (rungs.length === count && cost < best.cost) best = { rungs, cost };
     }
   }
-  if (best.cost < Infinity || count <= 1) return best.rungs;
+  if (best.cost < Infinity || count <= 1) return best.rungs.sort((a, b) => a.lab.l - b.lab.l);
   return ladder(through, shades, count - 1);
 }
 

@@ -54,7 +54,7 @@ module.exports = {
       name: 'web-knows-no-server',
       severity: 'error',
       from: { path: '^web/' },
-      to: { path: '^(server|cli|demo|e2e|bench)/', pathNot: '^demo/pieces/' },
+      to: { path: '^(server|cli|demo|e2e|bench)/', pathNot: '^demo/(pieces|box)/' },
     },
     {
       name: 'server-and-cli-know-no-web',

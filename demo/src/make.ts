@@ -1,8 +1,10 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
+import { boxSchema } from '@junctura/core/materials';
 import { pieceSchema, writePiece, type Piece } from '@junctura/core/piece';
 import { kitePiece, kiteSvg } from './kite.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
 import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
+import { demoThreadBox } from './threadBox.ts';
 import { tramPiece, tramSvg } from './tram.ts';
 import { writeRanges } from './makeRange.ts';
 
@@ -21,6 +23,7 @@ const pieces: readonly [name: string, piece: Piece, drawing: string][] = [
 ];
 
 writeRanges();
+write('box', 'thread-box.json', `${JSON.stringify(boxSchema.parse(demoThreadBox()), null, 1)}\n`);
 for (const [name, piece, drawing] of pieces) {
   write('pieces', `${name}.junctura.json`, writePiece(pieceSchema.parse(piece)));
   write('drawings', `${name}.svg`, drawing);

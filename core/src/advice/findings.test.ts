@@ -11,17 +11,17 @@ import {
   type Edit,
   type Piece,
 } from '../piece/index.ts';
-import { USUAL_HAND } from '../plan/index.ts';
 import {
   figuresKey,
   isAccepted,
+  ownedFindings,
   Planner,
   remediesFor,
   sayFinding,
   SENTENCES,
   severityOf,
   type FindingId,
-  type Owned,
+  type Workings,
 } from './index.ts';
 
 function pieceOf(body: string, change: Partial<Piece> = {}): Piece {
@@ -77,8 +77,11 @@ function ofTwoLots(): Piece {
   const palette = piece.palette.map((colour, i) => ({ ...colour, shade, lot: `L${i}` }));
   return { ...piece, palette };
 }
-/** What is owned where a case is about that: a little of the first colour. */
-const ownedFor = (id: FindingId): Owned => (id === 'runs-out' ? { c1: 0.4 } : {});
+/** The findings of a plan, and those about what is owned: a little of the first colour. */
+function planned(piece: Piece, id: FindingId): Pick<Workings, 'plan' | 'findings'> {
+  const { plan, findings } = new Planner().plan(piece);
+  return { plan, findings: id === 'runs-out' ? ownedFindings(plan, { c1: 0.4 }) : findings };
+}
 const hoop = plainHoop(100, 12);
 const CASES: [FindingId, Piece][] = [
   ['outside-hoop', pieceOf('<circle r="60" fill="#a33"/>', { hoop })],
@@ -143,7 +146,7 @@ const CASES: [FindingId, Piece][] = [
 
 describe('findings', () => {
   it.each(CASES)('%s is found where it should be, said with its figures', (id, piece) => {
-    const { findings } = new Planner().plan(piece, 1, USUAL_HAND, ownedFor(id));
+    const { findings } = planned(piece, id);
     const finding = findings.find((entry) => entry.id === id)!;
     expect(finding).toBeDefined();
     expect(sayFinding(finding)).not.toMatch(/undefined|NaN/);
@@ -166,7 +169,7 @@ describe('findings', () => {
   });
 
   it.each(CASES)('%s: what is offered as a remedy mends it', (id, piece) => {
-    const { plan, findings } = new Planner().plan(piece, 1, USUAL_HAND, ownedFor(id));
+    const { plan, findings } = planned(piece, id);
     const finding = findings.find((entry) => entry.id === id)!;
     for (const { edit } of remediesFor(piece, plan, finding)) {
       let mended = after(piece, edit);

@@ -23,7 +23,7 @@ import {
 } from '../materials/index.ts';
 import { crushedParts, fadedParts, findPositions, isRaised, orderPositions } from '../order/index.ts';
 import { tooClose } from './closeness.ts';
-import { colourFindings, colourRemedies, ownedFindings, type Owned } from './colourFindings.ts';
+import { colourFindings, colourRemedies } from './colourFindings.ts';
 import { rankWays, showsOn } from './ways.ts';
 import {
   groupMembers,
@@ -104,7 +104,7 @@ export interface Remedy {
 }
 
 /** Everything that a plan gives cause to say, worst first within a part. */
-export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours, owned: Owned = {}): Finding[] {
+export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours): Finding[] {
   const notes = piece.drawing.notes.map((note): Finding => ({ id: 'not-read', part: null, figures: { note } }));
   const byPart = plan.parts.flatMap((planned) => partFindings(piece, planned));
   return [
@@ -115,7 +115,6 @@ export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours, owned:
     ...transferFindings(piece, plan),
     ...clothColourFindings(piece, plan),
     ...colourFindings(piece, plan),
-    ...ownedFindings(plan, owned),
     ...notes,
   ];
 }

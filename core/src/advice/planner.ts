@@ -11,7 +11,6 @@ import {
   type SettledPass,
 } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
-import type { Owned } from './colourFindings.ts';
 import { findAll, type Finding } from './findings.ts';
 import { Neighbours, turnedFromNeighbours } from './neighbours.ts';
 import { propose, proposalSettings, satinDirection, type Proposal, type ProposalSettings } from './proposals.ts';
@@ -36,9 +35,8 @@ export class Planner {
   /**
    * @param seed settles whatever is left to chance: the same piece and seed give the same plan
    * @param own how the person works, where the piece does not say
-   * @param owned metres that she has for each need, where she has any
    */
-  plan(piece: Piece, seed = 1, own: OwnHand = USUAL_HAND, owned: Owned = {}): Workings {
+  plan(piece: Piece, seed = 1, own: OwnHand = USUAL_HAND): Workings {
     const shapes = this.placer.place(piece);
     const settings = workSettings(piece, seed, own);
     const advice = proposalSettings(piece);
@@ -59,7 +57,7 @@ export class Planner {
     });
     this.advised = advised;
     const plan = sumUp(piece, parts, own.handSpread);
-    return { plan, proposals, findings: findAll(piece, plan, neighbours, owned) };
+    return { plan, proposals, findings: findAll(piece, plan, neighbours) };
   }
 
   private advise(

@@ -2,7 +2,7 @@
 import { BAR_MM, printerScale, type PrinterScale } from '@junctura/core/paper';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
-import { askPrinter, type SimulatedPrinter } from '../keeping/printer.ts';
+import { askPrinter, type SimulatedPrinter } from '../keeping/standIns.ts';
 import { useSettings } from '../stores/settings.ts';
 
 /** What a person’s printer makes of the bars, and what the simulated one does. */

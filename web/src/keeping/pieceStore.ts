@@ -1,6 +1,6 @@
-import { failure, success, type Outcome } from '@junctura/core/measure';
+import { success, type Outcome } from '@junctura/core/measure';
 import { checkPiece, type Piece } from '@junctura/core/piece';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { Database } from './database.ts';
 
 /** A piece as it is stored. */
 export interface StoredPiece {
@@ -19,13 +19,6 @@ export interface Snapshot {
   readonly piece: unknown;
 }
 
-interface Schema extends DBSchema {
-  pieces: { key: string; value: StoredPiece };
-  snapshots: { key: number; value: Snapshot; indexes: { pieceId: string } };
-}
-
-const NAME = 'junctura';
-const VERSION = 1;
 const SNAPSHOTS_KEPT = 20;
 const SNAPSHOT_EVERY_MS = 5 * 60_000;
 
@@ -36,17 +29,17 @@ export type SaveResult =
 
 /** Keeps pieces in the browser. Every method answers; none throws for a full, refused or damaged storage. */
 export class PieceStore {
-  private database: Promise<IDBPDatabase<Schema>> | null = null;
+  private readonly database = new Database();
 
   constructor(private readonly now: () => number) {}
 
   async list(): Promise<Outcome<StoredPiece[]>> {
-    return this.attempt(async (db) => (await db.getAll('pieces')).sort((a, b) => b.savedAt - a.savedAt));
+    return this.database.attempt(async (db) => (await db.getAll('pieces')).sort((a, b) => b.savedAt - a.savedAt));
   }
 
   /** A stored piece, checked; null where there is none. */
   async load(id: string): Promise<Outcome<{ piece: Piece; revision: number } | null>> {
-    const found = await this.attempt((db) => db.get('pieces', id));
+    const found = await this.database.attempt((db) => db.get('pieces', id));
     if (!found.ok) return found;
     if (!found.value) return success(null);
     const checked = checkPiece(found.value.piece);
@@ -55,7 +48,7 @@ export class PieceStore {
 
   /** Saves in one transaction, if nobody else saved since `basedOn` (0 for a new piece). */
   async save(piece: Piece, basedOn: number): Promise<SaveResult> {
-    const outcome = await this.attempt(async (db): Promise<SaveResult> => {
+    const outcome = await this.database.attempt(async (db): Promise<SaveResult> => {
       const transaction = db.transaction(['pieces', 'snapshots'], 'readwrite');
       const stored = await transaction.objectStore('pieces').get(piece.id);
       if ((stored?.revision ?? 0) !== basedOn) {
@@ -80,7 +73,7 @@ export class PieceStore {
   }
 
   async remove(id: string): Promise<Outcome<void>> {
-    return this.attempt(async (db) => {
+    return this.database.attempt(async (db) => {
       const transaction = db.transaction(['pieces', 'snapshots'], 'readwrite');
       await transaction.objectStore('pieces').delete(id);
       const snapshots = transaction.objectStore('snapshots');
@@ -91,7 +84,7 @@ export class PieceStore {
 
   /** Earlier states of a piece, newest first. */
   async snapshots(pieceId: string): Promise<Outcome<Snapshot[]>> {
-    return this.attempt(async (db) => (await db.getAllFromIndex('snapshots', 'pieceId', pieceId)).reverse());
+    return this.database.attempt(async (db) => (await db.getAllFromIndex('snapshots', 'pieceId', pieceId)).reverse());
   }
 
   /** The share of the browser's storage that is taken, or null where it does not say. */
@@ -103,35 +96,4 @@ export class PieceStore {
       return null;
     }
   }
-
-  private async attempt<T>(action: (db: IDBPDatabase<Schema>) => Promise<T>): Promise<Outcome<T>> {
-    try {
-      this.database ??= this.open();
-      return success(await action(await this.database));
-    } catch (error) {
-      this.database = null;
-      return failure(storageProblem(error));
-    }
-  }
-
-  private open(): Promise<IDBPDatabase<Schema>> {
-    return openDB<Schema>(NAME, VERSION, {
-      upgrade(db, from) {
-        if (from < 1) {
-          db.createObjectStore('pieces', { keyPath: 'id' });
-          const snapshots = db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true });
-          snapshots.createIndex('pieceId', 'pieceId');
-        }
-      },
-    });
-  }
-}
-
-function storageProblem(error: unknown): string {
-  const name = error instanceof Error || error instanceof DOMException ? error.name : '';
-  if (name === 'QuotaExceededError') {
-    return 'The browser’s storage is full, so the last change is not kept. Export the piece to a file, then remove pieces that you do not need.';
-  }
-  if (name === 'VersionError') return 'The stored pieces were written by a later Junctura. Reload to get it.';
-  return 'The browser does not let Junctura keep anything (a private window, or storage is switched off). Export the piece to a file before you close.';
 }

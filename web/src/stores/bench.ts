@@ -1,4 +1,5 @@
-import type { Workings } from '@junctura/core/advice';
+import { ownedFindings, ownedFor, type Workings } from '@junctura/core/advice';
+import type { Seeing } from '@junctura/core/colour';
 import { emptyPiece, type Edit, type Piece } from '@junctura/core/piece';
 import { usesColour } from '@junctura/core/plan';
 import { defineStore } from 'pinia';
@@ -8,6 +9,7 @@ import { PieceStore } from '../keeping/pieceStore.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { History } from './history.ts';
 import { useSettings } from './settings.ts';
+import { useThreadBox } from './threadBox.ts';
 import { tallyOf, type Tally } from './tally.ts';
 
 const SAVE_AFTER_MS = 400;
@@ -30,6 +32,7 @@ export type SaveState = 'saved' | 'saving' | 'unsaved';
 /** The piece on the bench: it, its history, its workings, and whether it is kept. */
 export const useBench = defineStore('bench', () => {
   const settings = useSettings();
+  const threads = useThreadBox();
   const store = markRaw(new PieceStore(() => Date.now()));
   const planner = markRaw(new PlannerClient());
   let history = new History();
@@ -38,7 +41,9 @@ export const useBench = defineStore('bench', () => {
   let saving: Promise<void> | null = null;
 
   const piece = shallowRef<Piece>(emptyPiece('none', ''));
+  /** What was planned, with what is found of the thread that the person owns. */
   const workings = shallowRef<Workings | null>(null);
+  let planned: Workings | null = null;
   const isBusy = ref(false);
   const problem = ref<string | null>(null);
   const storageProblem = ref<string | null>(null);
@@ -49,6 +54,8 @@ export const useBench = defineStore('bench', () => {
   const picked = ref<string[]>([]);
   /** The colour whose thread alone is looked at. */
   const colourPicked = ref<string | null>(null);
+  /** The way in which the hoop is seen: by day, by a lamp, without colour … */
+  const seeing = ref<Seeing | 'armsLength'>('daylight');
   /** What is being drawn on the hoop for a part, in place of picking. */
   const pen = ref<Pen | null>(null);
   /** What the last change made of the tally: its label, and the tally before it. */
@@ -61,6 +68,7 @@ export const useBench = defineStore('bench', () => {
   async function open(id: string): Promise<string | null> {
     if (piece.value.id === id) return null;
     await flush();
+    void threads.load();
     const stored = await store.load(id);
     if (!stored.ok) {
       if (!id.startsWith('demo-')) return stored.problem;
@@ -90,6 +98,7 @@ export const useBench = defineStore('bench', () => {
     history = new History();
     revision = storedRevision;
     piece.value = markRaw(next);
+    planned = null;
     workings.value = null;
     picked.value = [];
     pen.value = null;
@@ -149,14 +158,22 @@ export const useBench = defineStore('bench', () => {
 
   async function replan(): Promise<void> {
     const timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
-    const planned = await planner.plan(piece.value, settings.hand);
+    const answer = await planner.plan(piece.value, settings.hand);
     clearTimeout(timer);
-    if (planned === null) return;
+    if (answer === null) return;
     isBusy.value = false;
-    if (planned.ok) {
-      workings.value = markRaw(planned.value);
+    if (answer.ok) {
+      planned = answer.value;
+      lookInBox();
       problem.value = null;
-    } else problem.value = `The piece could not be planned: ${planned.problem}`;
+    } else problem.value = `The piece could not be planned: ${answer.problem}`;
+  }
+
+  /** Findings of what is owned are made here: the planner knows nothing of the thread box. */
+  function lookInBox(): void {
+    if (!planned) return;
+    const owned = ownedFindings(planned.plan, ownedFor(piece.value, planned.plan, threads.box));
+    workings.value = markRaw({ ...planned, findings: [...planned.findings, ...owned] });
   }
 
   function scheduleSave(): void {
@@ -233,6 +250,7 @@ export const useBench = defineStore('bench', () => {
     () => void replan(),
     { deep: true },
   );
+  watch(() => threads.box, lookInBox);
   window.addEventListener('pagehide', () => void flush());
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'hidden') void flush();
@@ -255,6 +273,7 @@ export const useBench = defineStore('bench', () => {
     pickedPart,
     pen,
     colourPicked,
+    seeing,
     pickColour,
     open,
     adopt,

@@ -1,0 +1,39 @@
+import {
+  EIDERLIGHT,
+  EMPTY_BOX,
+  newEntry,
+  refOf,
+  SCOURWHITE,
+  THRUMWICK,
+  type BoxEntry,
+  type ThreadBox,
+} from '@junctura/core/materials';
+import { seededRandom } from '@junctura/core/measure';
+
+const PLACES = ['blue tin', 'top drawer', 'bobbin box', 'by the window'] as const;
+const lotName = (n: number): string => `${String.fromCharCode(65 + (n % 6))}${10 + ((n * 37) % 80)}`;
+
+/** A box that owns some of each range: whole skeins, begun ones, a few in two lots, one dyed by hand. */
+export function demoThreadBox(): ThreadBox {
+  const random = seededRandom(44);
+  const entries: BoxEntry[] = [];
+  const put = (shade: (typeof THRUMWICK.shades)[number], thread: string, more: Partial<BoxEntry>): void => {
+    const n = entries.length;
+    entries.push(
+      newEntry({ id: `demo-${n + 1}`, shade: refOf(shade), thread, lot: lotName(n), place: PLACES[n % PLACES.length]!, ...more }),
+    );
+  };
+  THRUMWICK.shades.forEach((shade, i) => {
+    if (random.next() > 0.42) return;
+    const whole = Math.floor(random.next() * 3);
+    const partM = Math.round(random.between(0.5, 7.5) * 10) / 10;
+    put(shade, 'stranded-cotton', { whole, partM, price: 1.35 });
+    if (i % 9 === 0) put(shade, 'stranded-cotton', { partM: 3.2, lot: lotName(i + 50), place: 'bobbin box', plusMinusM: 0.3 });
+  });
+  EIDERLIGHT.shades.forEach((shade, i) => {
+    if (i % 5 === 0) put(shade, 'stranded-silk', { whole: 1, price: 4.2 });
+  });
+  put(SCOURWHITE.shades[0]!, 'whitework-cotton', { whole: 2, price: 2.6 });
+  put(THRUMWICK.shades[100]!, 'stranded-cotton', { partM: 5, handDyed: true, lot: 'kettle 3', place: 'top drawer' });
+  return { ...EMPTY_BOX, entries };
+}

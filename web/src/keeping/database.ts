@@ -1,0 +1,60 @@
+import { failure, success, type Outcome } from '@junctura/core/measure';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { Snapshot, StoredPiece } from './pieceStore.ts';
+
+/** A document of which there is one: the thread box, what a shop said last. */
+export interface KeptDocument {
+  readonly key: string;
+  readonly savedAt: number;
+  /** Rises with every save: a save that does not build on the newest is a conflict. */
+  readonly revision: number;
+  readonly value: unknown;
+}
+
+export interface Schema extends DBSchema {
+  pieces: { key: string; value: StoredPiece };
+  snapshots: { key: number; value: Snapshot; indexes: { pieceId: string } };
+  documents: { key: string; value: KeptDocument };
+}
+
+const NAME = 'junctura';
+const VERSION = 2;
+
+/** The browser's storage. Every use of it answers; none throws for a full, refused or damaged storage. */
+export class Database {
+  private opened: Promise<IDBPDatabase<Schema>> | null = null;
+
+  async attempt<T>(action: (db: IDBPDatabase<Schema>) => Promise<T>): Promise<Outcome<T>> {
+    try {
+      this.opened ??= this.open();
+      return success(await action(await this.opened));
+    } catch (error) {
+      this.opened = null;
+      return failure(storageProblem(error));
+    }
+  }
+
+  private open(): Promise<IDBPDatabase<Schema>> {
+    return openDB<Schema>(NAME, VERSION, {
+      upgrade(db, from) {
+        if (from < 1) {
+          db.createObjectStore('pieces', { keyPath: 'id' });
+          const snapshots = db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true });
+          snapshots.createIndex('pieceId', 'pieceId');
+        }
+        if (from < 2) db.createObjectStore('documents', { keyPath: 'key' });
+      },
+      // A tab with a later version must not wait for this one.
+      blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
+    });
+  }
+}
+
+function storageProblem(error: unknown): string {
+  const name = error instanceof Error || error instanceof DOMException ? error.name : '';
+  if (name === 'QuotaExceededError') {
+    return 'The browser’s storage is full, so the last change is not kept. Export the piece to a file, then remove pieces that you do not need.';
+  }
+  if (name === 'VersionError') return 'The stored pieces were written by a later Junctura. Reload to get it.';
+  return 'The browser does not let Junctura keep anything (a private window, or storage is switched off). Export the piece to a file before you close.';
+}

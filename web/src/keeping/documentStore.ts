@@ -1,0 +1,35 @@
+import { success, type Outcome } from '@junctura/core/measure';
+import { Database } from './database.ts';
+import type { SaveResult } from './pieceStore.ts';
+
+/** Keeps a document of which there is one under a name. Every method answers; none throws. */
+export class DocumentStore {
+  private readonly database = new Database();
+
+  constructor(
+    private readonly key: string,
+    private readonly now: () => number,
+  ) {}
+
+  /** What is kept, unchecked; null where nothing is. */
+  async load(): Promise<Outcome<{ value: unknown; revision: number; savedAt: number } | null>> {
+    const found = await this.database.attempt((db) => db.get('documents', this.key));
+    return found.ok ? success(found.value ?? null) : found;
+  }
+
+  /** Saves, if nobody else saved since `basedOn` (0 where nothing was kept). */
+  async save(value: unknown, basedOn: number): Promise<SaveResult> {
+    const outcome = await this.database.attempt(async (db): Promise<SaveResult> => {
+      const transaction = db.transaction('documents', 'readwrite');
+      const before = await transaction.store.get(this.key);
+      if ((before?.revision ?? 0) !== basedOn) {
+        await transaction.done;
+        return { type: 'conflict' };
+      }
+      await transaction.store.put({ key: this.key, savedAt: this.now(), revision: basedOn + 1, value });
+      await transaction.done;
+      return { type: 'saved', revision: basedOn + 1 };
+    });
+    return outcome.ok ? outcome.value : { type: 'refused', problem: outcome.problem };
+  }
+}

@@ -1,0 +1,174 @@
+import {
+  boxSchema,
+  EMPTY_BOX,
+  isSameShade,
+  RANGES,
+  rangeOf,
+  type BoxEntry,
+  type Shade,
+  type ThreadBox,
+  type ThreadRange,
+} from '@junctura/core/materials';
+import demoBox from '@junctura/demo/box/thread-box.json?url';
+import { defineStore } from 'pinia';
+import { computed, markRaw, ref, shallowRef } from 'vue';
+import { DocumentStore } from '../keeping/documentStore.ts';
+
+const SAVE_AFTER_MS = 400;
+const DEPTH = 200;
+
+interface Step {
+  readonly label: string;
+  readonly before: ThreadBox;
+  readonly after: ThreadBox;
+}
+
+/** The person's thread box: what she owns, and her own shade cards. Kept in the browser, every change can be undone. */
+export const useThreadBox = defineStore('threadBox', () => {
+  const store = markRaw(new DocumentStore('thread-box', () => Date.now()));
+  const box = shallowRef<ThreadBox>(EMPTY_BOX);
+  const isLoaded = ref(false);
+  const problem = ref<string | null>(null);
+  const conflict = ref(false);
+  const done = shallowRef<readonly Step[]>([]);
+  const undone = shallowRef<readonly Step[]>([]);
+  let revision = 0;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let loading: Promise<void> | null = null;
+
+  const undoLabel = computed(() => done.value.at(-1)?.label ?? null);
+  const redoLabel = computed(() => undone.value.at(-1)?.label ?? null);
+
+  /** Every range of shades that can be chosen from: those that ship with Junctura and the person's own cards. */
+  const ranges = computed((): readonly ThreadRange[] => [
+    ...RANGES,
+    ...box.value.cards.map((card) => ({
+      ...rangeOf(
+        card.id,
+        card.name,
+        card.thread,
+        card.shades.map(({ code, name, hex }) => [code, name, hex]),
+      ),
+    })),
+  ]);
+  /** One shade for each that the person owns any of. */
+  const ownedShades = computed((): readonly Shade[] => {
+    const owned: Shade[] = [];
+    for (const { shade, whole, partM } of box.value.entries) {
+      if ((whole === 0 && partM === 0) || owned.some((other) => isSameShade(other, shade))) continue;
+      owned.push(rangeOf(shade.range, '', '', [[shade.code, shade.name, shade.hex]]).shades[0]!);
+    }
+    return owned;
+  });
+
+  /** Loads once; the first time of all the box of the demo is there to try things on. */
+  function load(): Promise<void> {
+    loading ??= read();
+    return loading;
+  }
+
+  async function read(): Promise<void> {
+    const found = await store.load();
+    if (!found.ok) problem.value = found.problem;
+    else if (found.value) {
+      const checked = boxSchema.safeParse(found.value.value);
+      revision = found.value.revision;
+      if (checked.success) box.value = markRaw(checked.data);
+      else problem.value = `The kept thread box is damaged (${checked.error.issues[0]?.path.join('.')}): it is left as it is until you change something.`;
+    } else await takeDemo();
+    isLoaded.value = true;
+  }
+
+  async function takeDemo(): Promise<void> {
+    try {
+      const checked = boxSchema.safeParse(await (await fetch(demoBox)).json());
+      if (checked.success) box.value = markRaw(checked.data);
+    } catch {
+      // Without it the box is empty, and says how to fill it.
+    }
+  }
+
+  function change(label: string, next: ThreadBox): void {
+    if (next === box.value) return;
+    done.value = [...done.value.slice(1 - DEPTH), { label, before: box.value, after: next }];
+    undone.value = [];
+    set(next);
+  }
+
+  /** Changes the entries that a change is given for, and leaves the others alone. */
+  function changeEntries(label: string, ids: ReadonlySet<string>, to: (entry: BoxEntry) => BoxEntry): void {
+    const entries = box.value.entries.map((entry) => (ids.has(entry.id) ? to(entry) : entry));
+    change(label, { ...box.value, entries });
+  }
+
+  function addEntries(label: string, entries: readonly BoxEntry[]): void {
+    change(label, { ...box.value, entries: [...entries, ...box.value.entries] });
+  }
+
+  function undo(): void {
+    const step = done.value.at(-1);
+    if (!step) return;
+    done.value = done.value.slice(0, -1);
+    undone.value = [...undone.value, step];
+    set(step.before);
+  }
+
+  function redo(): void {
+    const step = undone.value.at(-1);
+    if (!step) return;
+    undone.value = undone.value.slice(0, -1);
+    done.value = [...done.value, step];
+    set(step.after);
+  }
+
+  function set(next: ThreadBox): void {
+    box.value = markRaw(next);
+    clearTimeout(timer);
+    timer = setTimeout(() => void save(), SAVE_AFTER_MS);
+  }
+
+  async function save(): Promise<void> {
+    clearTimeout(timer);
+    timer = undefined;
+    const result = await store.save(box.value, revision);
+    if (result.type === 'saved') {
+      revision = result.revision;
+      problem.value = null;
+    } else if (result.type === 'conflict') conflict.value = true;
+    else problem.value = result.problem;
+  }
+
+  /** After a conflict: take what the other tab kept, or keep this tab's box over it. */
+  async function settleConflict(keepMine: boolean): Promise<void> {
+    conflict.value = false;
+    const found = await store.load();
+    if (!found.ok || !found.value) return;
+    revision = found.value.revision;
+    if (keepMine) return save();
+    const checked = boxSchema.safeParse(found.value.value);
+    if (!checked.success) return;
+    box.value = markRaw(checked.data);
+    done.value = [];
+    undone.value = [];
+  }
+
+  window.addEventListener('pagehide', () => timer !== undefined && void save());
+
+  return {
+    box,
+    isLoaded,
+    problem,
+    conflict,
+    ranges,
+    ownedShades,
+    undoLabel,
+    redoLabel,
+    load,
+    change,
+    changeEntries,
+    addEntries,
+    undo,
+    redo,
+    settleConflict,
+  };
+});

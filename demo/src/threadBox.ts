@@ -13,6 +13,16 @@ import { seededRandom } from '@junctura/core/measure';
 const PLACES = ['blue tin', 'top drawer', 'bobbin box', 'by the window'] as const;
 const lotName = (n: number): string => `${String.fromCharCode(65 + (n % 6))}${10 + ((n * 37) % 80)}`;
 
+/** What is there of the shades of Rock Pool: enough of some, a remainder of others, one in two lots. */
+const FOR_THE_POOL: readonly (readonly [code: string, more: Partial<BoxEntry>])[] = [
+  ['rn-20', { whole: 1, partM: 2.5 }],
+  ['tl-74', { partM: 1.6, plusMinusM: 0.3 }],
+  ['am-77', { partM: 0.8, plusMinusM: 0.3, lot: 'B21' }],
+  ['am-77', { partM: 0.7, lot: 'D58', place: 'bobbin box' }],
+  ['ck-53', { partM: 0.9, handDyed: true, lot: 'kettle 2' }],
+  ['rh-41', { partM: 3.4 }],
+];
+
 /** A box that owns some of each range: whole skeins, begun ones, a few in two lots, one dyed by hand. */
 export function demoThreadBox(): ThreadBox {
   const random = seededRandom(44);
@@ -23,8 +33,12 @@ export function demoThreadBox(): ThreadBox {
       newEntry({ id: `demo-${n + 1}`, shade: refOf(shade), thread, lot: lotName(n), place: PLACES[n % PLACES.length]!, ...more }),
     );
   };
+  for (const [code, more] of FOR_THE_POOL) {
+    put(THRUMWICK.shades.find((shade) => shade.code === code)!, 'stranded-cotton', { price: 1.35, ...more });
+  }
+  const begun = new Set(FOR_THE_POOL.map(([code]) => code));
   THRUMWICK.shades.forEach((shade, i) => {
-    if (random.next() > 0.42) return;
+    if (random.next() > 0.42 || begun.has(shade.code)) return;
     const whole = Math.floor(random.next() * 3);
     const partM = Math.round(random.between(0.5, 7.5) * 10) / 10;
     put(shade, 'stranded-cotton', { whole, partM, price: 1.35 });

@@ -31,6 +31,7 @@ export const router = createRouter({
       component: () => import('./pages/LightTablePage.vue'),
       props: true,
     },
+    { path: '/threads', name: 'threads', component: () => import('./pages/ThreadsPage.vue') },
     { path: '/stitches/compare', name: 'compare', component: () => import('./pages/ComparePage.vue') },
     { path: '/stitches/knots', name: 'knots', component: () => import('./pages/KnotsPage.vue') },
     { path: '/stitches/practice', name: 'practice', component: () => import('./pages/PracticePage.vue') },

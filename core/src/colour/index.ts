@@ -21,6 +21,7 @@ export {
 } from './palette.ts';
 export { whiteBalanced, type Reference } from './whiteBalance.ts';
 export {
+  ARMS_LENGTH_BLUR_MM,
   keptAtArmsLength,
   mixed,
   SEEING,

@@ -102,11 +102,11 @@ export function mixed(a: string, b: string, shareOfB = 0.5): string {
  * At arm's length the eye blurs colour like a Gaussian of this deviation on the cloth: it tells about 11 changes of colour
  * in a degree (Mullen 1985), which is one in 0.95 mm at 600 mm.
  */
-const BLUR_MM = 0.95 / 2 / Math.SQRT2;
+export const ARMS_LENGTH_BLUR_MM = 0.95 / 2 / Math.SQRT2;
 
 /** How much of its own colour a stripe of a width keeps at arm's length, 0–1; the rest is what lies beside it. */
 export function keptAtArmsLength(widthMm: number): number {
-  return erf(widthMm / (2 * Math.SQRT2 * BLUR_MM));
+  return erf(widthMm / (2 * Math.SQRT2 * ARMS_LENGTH_BLUR_MM));
 }
 
 /** The error function to 1.5e-7 (Abramowitz and Stegun 1964, 7.1.26), for x ≥ 0. */

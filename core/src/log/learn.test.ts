@@ -7,7 +7,7 @@ import { doubtOf, learnHand, trusted } from './index.ts';
 
 const STITCHES: readonly StitchId[] = ['satin', 'stem', 'split-fill', 'chain', 'french'];
 
-const use = (stitch: StitchId, factor: number, at = '2026-03-01', sure = false): ThreadUse => ({
+const use = (stitch: StitchId, factor: number, at = '2026-03-01T10:00:00Z', sure = false): ThreadUse => ({
   id: 'u',
   part: 'p',
   colour: 'c1',
@@ -83,8 +83,12 @@ describe('learning from what was used', () => {
     expect(doubtOf(use('satin', 4), null)).toMatchObject({ type: 'unusual' });
     expect(doubtOf(use('satin', 0.1), null)).toMatchObject({ type: 'unusual' });
     expect(doubtOf(use('satin', 1), 1, [use('satin', 1)])).toMatchObject({ type: 'more-than-owned', ownedM: 1 });
-    const noted = [use('satin', 4), use('satin', 4, '2026-03-01', true), use('satin', 1.1, '2025-01-01')];
+    const noted = [
+      use('satin', 4),
+      use('satin', 4, '2026-03-01T10:00:00Z', true),
+      use('satin', 1.1, '2025-01-01T10:00:00Z'),
+    ];
     expect(trusted(noted)).toHaveLength(2);
-    expect(trusted(noted, '2026-01-01')).toHaveLength(1);
+    expect(trusted(noted, '2026-01-01T10:00:00Z')).toHaveLength(1);
   });
 });

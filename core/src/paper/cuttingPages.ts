@@ -1,7 +1,7 @@
 import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
 import { formatThread, type UnitSystem } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
-import type { ColourNeed } from '../plan/index.ts';
+import type { ColourNeed, NeedleLoad } from '../plan/index.ts';
 import { textPages } from './textPages.ts';
 import type { Page } from './sheets.ts';
 
@@ -9,7 +9,8 @@ import type { Page } from './sheets.ts';
 export interface CutInWords {
   readonly number: number;
   readonly length: string;
-  readonly loads: readonly { readonly strands: number; readonly parts: string }[];
+  /** Loads of the same strands for the same parts are told together. */
+  readonly loads: readonly { readonly count: number; readonly strands: number; readonly parts: string }[];
   readonly kept: number;
 }
 
@@ -28,13 +29,30 @@ export function cuttingList(piece: Piece, need: ColourNeed, units: UnitSystem): 
     return {
       number: i + 1,
       length: formatThread(first.strands === FOLDED_STRANDS ? WORKING_LENGTH.foldedCutMm : need.cutMm, units),
-      loads: loads.map((load) => {
-        const { strands, works } = need.loadList[load]!;
-        return { strands, parts: parts(works.map(({ part }) => part)) };
-      }),
+      loads: together(
+        loads.map((load) => need.loadList[load]!),
+        parts,
+      ),
       kept: strandsKept,
     };
   });
+}
+
+function together(loads: readonly NeedleLoad[], name: (ids: readonly string[]) => string): CutInWords['loads'] {
+  const told: { count: number; strands: number; parts: string }[] = [];
+  for (const { strands, works } of loads) {
+    const parts = name(works.map(({ part }) => part));
+    const same = told.find((other) => other.strands === strands && other.parts === parts);
+    if (same) same.count++;
+    else told.push({ count: 1, strands, parts });
+  }
+  return told;
+}
+
+/** One load of three strands, two loads of one … */
+export function loadWords({ count, strands }: CutInWords['loads'][number]): string {
+  const of = strands === 1 ? 'one strand' : `${strands} strands`;
+  return count === 1 ? of : `${count} loads of ${of}`;
 }
 
 /** The cutting lists of all colours as pages to print. */
@@ -42,10 +60,10 @@ export function cuttingPages(piece: Piece, needs: readonly ColourNeed[], units: 
   const rows = needs.flatMap((need) => [
     [need.name],
     ...cuttingList(piece, need, units).flatMap(({ number, length, loads, kept }) => [
-      ...loads.map(({ strands, parts }, i) => [i === 0 ? `Cut ${number}, ${length}` : '', `${strands} for`, parts]),
+      ...loads.map((load, i) => [i === 0 ? `Cut ${number}, ${length}` : '', `${loadWords(load)} for`, load.parts]),
       ...(kept > 0 ? [['', `${kept} kept`, 'for a fine line later']] : []),
     ]),
     [''],
   ]);
-  return textPages(`Cutting list for ${piece.name}`, [0, 40, 60], rows);
+  return textPages(`Cutting list for ${piece.name}`, [0, 34, 78], rows);
 }

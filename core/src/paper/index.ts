@@ -1,7 +1,7 @@
 export { patternPages, type PatternOptions } from './patternPages.ts';
 export { ownHand, PRACTICE, practiceSheet, practiceTargets } from './practiceSheet.ts';
 export { pictureCircle, pictureSvg } from './pictureSvg.ts';
-export { cuttingList, cuttingPages, type CutInWords } from './cuttingPages.ts';
+export { cuttingList, cuttingPages, loadWords, type CutInWords } from './cuttingPages.ts';
 export {
   costsOf,
   shoppingCsv,

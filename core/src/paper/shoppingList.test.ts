@@ -129,7 +129,9 @@ describe('the shopping list', () => {
 it('cutting lists share every cut out whole', () => {
   for (const need of plan.colours) {
     for (const { loads, kept } of cuttingList(pool, need, 'metric')) {
-      expect(loads.reduce((sum, { strands }) => sum + strands, kept)).toBe(threadKind(need.thread)!.strands);
+      expect(loads.reduce((sum, { count, strands }) => sum + count * strands, kept)).toBe(
+        threadKind(need.thread)!.strands,
+      );
     }
   }
   expect(cuttingPages(pool, plan.colours, 'metric').length).toBeGreaterThan(1);

@@ -5,7 +5,9 @@ import {
   hoopNeeds,
   markOf,
   NEEDLE_NAMES,
+  RANGES,
   threadKind,
+  type ShadeRef,
   type ShopGoods,
   type ShopStock,
   type ShopThread,
@@ -71,7 +73,7 @@ export function shoppingList(
     return {
       kind: 'thread',
       name: need.shade.name,
-      detail: `${need.shade.range} ${need.shade.code}, ${threadKind(need.thread)!.name.toLowerCase()}`,
+      detail: detailOf(need.shade, need.thread),
       hex: need.shade.hex,
       needed: formatThread(need.wholeM * 1000, units),
       owned: ownedM > 0 ? formatThread(ownedM * 1000, units) : '',
@@ -82,6 +84,12 @@ export function shoppingList(
     };
   });
   return [...threads, ...otherThings(piece, plan, shop, units)];
+}
+
+/** A shade by its range and code; a person's own card goes without its inner name. */
+function detailOf({ range, code }: ShadeRef, thread: string): string {
+  const known = RANGES.find(({ id }) => id === range);
+  return [known?.name, code].filter(Boolean).join(' ') + `, ${threadKind(thread)!.name.toLowerCase()}`;
 }
 
 /** Price, lot and days of so many skeins: all from one lot where one has enough. */

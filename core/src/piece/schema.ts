@@ -170,8 +170,8 @@ const useSchema = z.strictObject({
   usedMm: longThread,
   /** The person was asked whether so unusual a figure is right, and said yes. */
   sure: z.boolean(),
-  /** When, as an ISO date. */
-  at: z.iso.date(),
+  /** When, as an ISO time. */
+  at: z.iso.datetime(),
 });
 
 /** A picture to draw over, in mm on the drawing. */

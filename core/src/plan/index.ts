@@ -13,6 +13,7 @@ export {
   type ThreadSpread,
 } from './odds.ts';
 export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';
+export { shadeParts } from './ladderPass.ts';
 export { PassWorker, sumUp, workSettings, type Plan, type PlannedPart } from './planPiece.ts';
 export { canWork, isSmallRound, rolesOn } from './layers.ts';
 export {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { placementMatrix, positionsOf, roomHalvesMm } from '@junctura/core/drawing';
+import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
 import { innerDiameterMm, innerHalvesMm, outerHalvesMm } from '@junctura/core/materials';
 import { pathData } from '@junctura/core/geometry';
 import { formatLength, MM_PER_INCH, roundTo } from '@junctura/core/measure';
@@ -68,8 +69,14 @@ function showTrueSize(): void {
 const scene = computed<Scene | null>(() => {
   if (!bench.workings) return null;
   const only = props.show === 'stitches' ? (props.only ?? null) : new Set<string>();
-  return sceneOf(bench.piece, bench.workings, only, props.only ? bench.colourPicked : null);
+  const { seeing } = bench;
+  const seen = seeing === 'daylight' || seeing === 'armsLength' ? undefined : (hex: string) => seenAs(hex, seeing);
+  return sceneOf(bench.piece, bench.workings, only, props.only ? bench.colourPicked : null, seen);
 });
+/** At arm’s length the eye blurs what is fine. */
+const blur = computed(() =>
+  bench.seeing === 'armsLength' ? `blur(${(ARMS_LENGTH_BLUR_MM * view.value.pxPerMm).toFixed(2)}px)` : undefined,
+);
 const paintedSide = computed<Side>(() => (props.show === 'stitches' ? side.value : 'front'));
 usePainting({ canvas, scene, view, side: paintedSide, size });
 
@@ -254,7 +261,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
     @wheel.prevent="wheel"
     @keydown="key"
   >
-    <canvas ref="canvas" class="picture" :data-show="show" aria-hidden="true"></canvas>
+    <canvas ref="canvas" class="picture" :data-show="show" :style="{ filter: blur }" aria-hidden="true"></canvas>
     <svg class="overlay" :viewBox="viewBox" aria-hidden="true">
       <image
         v-if="underlay"

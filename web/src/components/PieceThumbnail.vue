@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Workings } from '@junctura/core/advice';
 import { innerDiameterMm } from '@junctura/core/materials';
 import type { Piece } from '@junctura/core/piece';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
@@ -9,8 +10,8 @@ import { useSettings } from '../stores/settings.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import HoopRing from './HoopRing.vue';
 
-/** A piece in its hoop, small, worked by its own stitches. */
-const props = defineProps<{ piece: Piece }>();
+/** A piece in its hoop, small, worked by its own stitches; where only its colours differ from a piece that is planned, in that one's. */
+const props = defineProps<{ piece: Piece; workings?: Workings | null }>();
 
 const canvas = ref<HTMLCanvasElement | null>(null);
 const innerMm = props.piece.hoop ? innerDiameterMm(props.piece.hoop.nominalMm) : null;
@@ -20,20 +21,17 @@ let planner: PlannerClient | null = null;
 let frame = 0;
 
 onMounted(async () => {
-  planner = new PlannerClient();
-  const planned = await planner.plan(props.piece, settings.hand);
-  planner.close();
-  planner = null;
+  const workings = props.workings ?? (await planned());
   const target = canvas.value;
-  if (!planned?.ok || !target) return;
-  const { circle } = planned.value.plan.design;
+  if (!workings || !target) return;
+  const { circle } = workings.plan.design;
   if (innerMm === null && circle) reachMm.value = Math.hypot(circle.x, circle.y) + circle.r + 12;
   const pixels = Math.round(target.clientWidth * (window.devicePixelRatio || 1));
   target.width = target.height = pixels;
   const size = { width: pixels, height: pixels };
   const strokes = paintPicture(
     target.getContext('2d')!,
-    sceneOf(props.piece, planned.value),
+    sceneOf(props.piece, workings),
     viewOf(reachMm.value, size),
     size,
     'front',
@@ -44,6 +42,13 @@ onMounted(async () => {
   };
   paintOn();
 });
+async function planned(): Promise<Workings | null> {
+  planner = new PlannerClient();
+  const answer = await planner.plan(props.piece, settings.hand);
+  planner.close();
+  planner = null;
+  return answer?.ok ? answer.value : null;
+}
 onBeforeUnmount(() => {
   planner?.close();
   cancelAnimationFrame(frame);

@@ -1,57 +1,130 @@
 <script setup lang="ts">
-import { differenceInWords } from '@junctura/core/colour';
-import { isSameShade, nearestShades, THRUMWICK, type Shade, type ShadeRef } from '@junctura/core/materials';
+import { differenceInWords, labOf, mixed, nearestBlend, nearestColours, type Match } from '@junctura/core/colour';
+import { isSameShade, type Shade, type ShadeRef } from '@junctura/core/materials';
 import { NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
+import { useShop } from '../stores/shop.ts';
+import { useThreadBox } from '../stores/threadBox.ts';
+import ChoiceField from './ChoiceField.vue';
 
-/** The shades of the range: those nearest to a colour, and the whole card, families side by side, light above dark. */
-const props = defineProps<{ hex: string; chosen: ShadeRef | null }>();
-const emit = defineEmits<{ choose: [shade: ShadeRef] }>();
+/** The shades nearest to a colour: of those that are owned first, then of those that can be bought, two in one needle; and whole cards. */
+const props = defineProps<{ hex: string; chosen: ShadeRef | null; second?: ShadeRef | null; blends?: boolean }>();
+const emit = defineEmits<{ choose: [shade: ShadeRef, second: ShadeRef | null] }>();
 
-const NEAREST = 4;
+const threads = useThreadBox();
+const shop = useShop();
+const NEAREST = { owned: 3, toBuy: 3 } as const;
 const search = ref('');
-const nearest = computed(() =>
-  nearestShades(props.hex, NEAREST).map(({ item, difference }) => ({
-    shade: item,
-    words: differenceInWords(difference),
-  })),
+const cardId = ref(threads.ranges[0]!.id);
+const card = computed(() => threads.ranges.find(({ id }) => id === cardId.value) ?? threads.ranges[0]!);
+const cards = computed(() =>
+  threads.ranges.map(({ id, name, shades }) => ({ value: id, label: `${name}, ${shades.length}` })),
 );
+
+interface Offer {
+  readonly key: string;
+  readonly shade: ShadeRef;
+  readonly second: ShadeRef | null;
+  readonly hexes: string;
+  readonly name: string;
+  readonly words: string;
+}
+function offer({ item, difference }: Match<Shade>, more = ''): Offer {
+  const words = [differenceInWords(difference), more, shop.isOut(item) ? 'out of stock' : '']
+    .filter(Boolean)
+    .join(', ');
+  return { key: `${item.range} ${item.code}`, shade: item, second: null, hexes: item.hex, name: item.name, words };
+}
+const wanted = computed(() => labOf(props.hex));
+const owned = computed(() =>
+  nearestColours(wanted.value, threads.ownedShades, NEAREST.owned).map((match) => offer(match)),
+);
+const toBuy = computed(() => {
+  const isOwned = (shade: Shade): boolean => threads.ownedShades.some((other) => isSameShade(other, shade));
+  const all = threads.ranges.flatMap(({ shades }) => shades.filter((shade) => !isOwned(shade)));
+  return nearestColours(wanted.value, all, NEAREST.toBuy).map((match) => offer(match));
+});
+/** Two strands of different shades, where they come closer than any single one. */
+const blend = computed((): Offer | null => {
+  if (!props.blends) return null;
+  const all = threads.ranges.flatMap(({ shades }) => [...shades]);
+  const [single] = nearestColours(wanted.value, all, 1);
+  const found = nearestBlend(wanted.value, all);
+  if (!found || !single || found.difference > single.difference * CLOSER) return null;
+  const [one, two] = found.item;
+  return {
+    key: `${one.code}+${two.code}`,
+    shade: one,
+    second: two,
+    hexes: `linear-gradient(100deg, ${one.hex} 50%, ${two.hex} 50%)`,
+    name: `${one.name} with ${two.name}`,
+    words: differenceInWords(found.difference),
+  };
+});
+/** A mixture is offered where it comes this much closer than a single shade. */
+const CLOSER = 0.75;
+const isChosen = ({ shade, second }: Offer): boolean =>
+  isSameShade(props.chosen, shade) && isSameShade(props.second ?? null, second);
+const groups = computed(() =>
+  [
+    { name: 'From your box', offers: owned.value },
+    { name: 'To buy', offers: toBuy.value },
+    { name: 'Two strands in one needle', offers: blend.value ? [blend.value] : [] },
+  ].filter(({ offers }) => offers.length > 0),
+);
+
 const families = computed(() => {
-  const wanted = search.value.trim().toLowerCase();
+  const text = search.value.trim().toLowerCase();
   const byFamily = new Map<string, Shade[]>();
-  for (const shade of THRUMWICK.shades) {
-    if (wanted && !`${shade.name} ${shade.code}`.toLowerCase().includes(wanted)) continue;
-    const family = shade.code.slice(0, 2);
+  for (const shade of card.value.shades) {
+    if (text && !`${shade.name} ${shade.code}`.toLowerCase().includes(text)) continue;
+    const family = /^[a-z]{2}-\d+$/.test(shade.code) ? shade.code.slice(0, 2) : hueFamily(shade);
     byFamily.set(family, [shade, ...(byFamily.get(family) ?? [])]);
   }
-  return [...byFamily.values()];
+  return [...byFamily.entries()].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, shades]) => shades);
 });
+/** A card of which the codes tell nothing is laid out by hue, light above dark. */
+function hueFamily({ lab }: Shade): string {
+  const hue = (Math.atan2(lab.b, lab.a) * 180) / Math.PI + 180;
+  return Math.hypot(lab.a, lab.b) < 8 ? 'zz' : String(Math.floor(hue / 20)).padStart(2, '0');
+}
+const mixedHex = computed(() => (props.chosen && props.second ? mixed(props.chosen.hex, props.second.hex) : null));
 </script>
 
 <template>
   <div class="picker">
     <p class="small soft">
-      Nearest to <span class="swatch" :style="{ background: hex }"></span> in {{ THRUMWICK.name }}:
+      Nearest to <span class="swatch" :style="{ background: hex }"></span>
+      <template v-if="mixedHex">; now <span class="swatch" :style="{ background: mixedHex }"></span></template>
     </p>
-    <button
-      v-for="{ shade, words } in nearest"
-      :key="shade.code"
-      type="button"
-      class="plain near"
-      :class="{ chosen: isSameShade(chosen, shade) }"
-      :aria-pressed="isSameShade(chosen, shade)"
-      @click="emit('choose', shade)"
-    >
-      <span class="swatch" :style="{ background: shade.hex }"></span> {{ shade.name }}
-      <span class="figure soft">{{ shade.code }}</span> <span class="small soft">{{ words }}</span>
-    </button>
-    <NInput
-      v-model:value="search"
-      size="small"
-      clearable
-      placeholder="Search the whole card: pale, slate, wd-…"
-      :input-props="{ 'aria-label': 'Search the shade card' }"
-    />
+    <template v-for="group in groups" :key="group.name">
+      <h4>{{ group.name }}</h4>
+      <button
+        v-for="entry in group.offers"
+        :key="entry.key"
+        type="button"
+        class="plain near"
+        :class="{ chosen: isChosen(entry) }"
+        :aria-pressed="isChosen(entry)"
+        @click="emit('choose', entry.shade, entry.second)"
+      >
+        <span class="swatch" :style="{ background: entry.hexes }"></span>
+        <span
+          >{{ entry.name }} <span v-if="!entry.second" class="figure soft">{{ entry.shade.code }}</span></span
+        >
+        <span class="small soft words">{{ entry.words }}</span>
+      </button>
+    </template>
+    <div class="find">
+      <ChoiceField label="Shade card" :value="card.id" :options="cards" @change="(id) => (cardId = id)" />
+      <NInput
+        v-model:value="search"
+        size="small"
+        clearable
+        placeholder="pale, slate, wd-…"
+        :input-props="{ 'aria-label': 'Search the shade card' }"
+      />
+    </div>
     <div class="card">
       <div v-for="family in families" :key="family[0]!.code" class="family">
         <button
@@ -64,7 +137,7 @@ const families = computed(() => {
           :title="`${shade.name} ${shade.code}`"
           :aria-label="`${shade.name} ${shade.code}`"
           :aria-pressed="isSameShade(chosen, shade)"
-          @click="emit('choose', shade)"
+          @click="emit('choose', shade, null)"
         ></button>
       </div>
       <p v-if="families.length === 0" class="small soft">
@@ -77,15 +150,25 @@ const families = computed(() => {
 <style scoped>
 .picker {
   display: grid;
-  gap: 6px;
-  padding: 4px 0 12px 4px;
+  gap: 5px;
+  padding: 4px 0 6px 4px;
+}
+h4 {
+  margin: 5px 0 0;
+  font-size: 13px;
+  font-weight: 600;
+  color: var(--ink-soft);
 }
 .near {
-  display: flex;
-  gap: 8px;
+  display: grid;
+  grid-template-columns: 20px minmax(0, 1fr) auto;
+  gap: 9px;
   align-items: center;
   padding: 3px 6px;
   border-radius: 5px;
+}
+.words {
+  text-align: right;
 }
 .near:hover,
 .near.chosen {
@@ -93,6 +176,13 @@ const families = computed(() => {
 }
 .small .swatch {
   vertical-align: -5px;
+}
+.find {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+  align-items: end;
+  margin-top: 8px;
 }
 .card {
   display: flex;

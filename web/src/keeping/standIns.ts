@@ -12,7 +12,9 @@ async function ask<T>(path: string, schema: z.ZodType<T>, what: string): Promise
     try {
       const response = await fetch(`/stand-ins/${path}`, { signal: AbortSignal.timeout(PATIENCE_MS) });
       const answer = schema.safeParse(await response.json());
-      return answer.success ? success(answer.data) : failure(`The simulated ${what} gave an answer that makes no sense.`);
+      return answer.success
+        ? success(answer.data)
+        : failure(`The simulated ${what} gave an answer that makes no sense.`);
     } catch {
       // It may only have been slow.
     }

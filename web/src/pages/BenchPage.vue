@@ -81,7 +81,10 @@ async function putBack(): Promise<void> {
     <header>
       <h1>Junctura</h1>
       <p class="soft">Your drawing, in thread: which stitch, how much of it, how long it takes.</p>
-      <RouterLink class="book" :to="{ name: 'book' }">Stitch book</RouterLink>
+      <nav class="book" aria-label="More">
+        <RouterLink :to="{ name: 'threads' }">Thread box</RouterLink>
+        <RouterLink :to="{ name: 'book' }">Stitch book</RouterLink>
+      </nav>
       <SettingsMenu />
     </header>
 
@@ -164,6 +167,10 @@ h1 {
 }
 .book {
   margin-left: auto;
+  display: flex;
+  gap: 22px;
+}
+.book a {
   color: var(--ink);
   text-underline-offset: 3px;
 }

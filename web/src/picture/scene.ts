@@ -37,18 +37,20 @@ function threadsOf(
 /**
  * @param only paint just these parts; null for all
  * @param onlyColour paint just what is worked in this colour; null for all
+ * @param seen how each colour is seen: as it is, by a lamp …
  */
 export function sceneOf(
   piece: Piece,
   { plan }: Workings,
   only: ReadonlySet<string> | null = null,
   onlyColour: string | null = null,
+  seen: (hex: string) => string = (hex) => hex,
 ): Scene {
-  const tones = new Map(piece.palette.map((colour) => [colour.id, threadTones(colourName(colour).hex)]));
+  const tones = new Map(piece.palette.map((colour) => [colour.id, threadTones(seen(colourName(colour).hex))]));
   const usable = usableMm(piece.worker);
   return {
     cloth: clothOf(piece.cloth.kind)!,
-    clothColour: piece.cloth.colour,
+    clothColour: seen(piece.cloth.colour),
     threads: plan.parts
       .filter(({ part }) => only === null || only.has(part.id))
       .flatMap(({ part, passes }) =>

@@ -1,15 +1,30 @@
 <script setup lang="ts">
-import { deltaE, differenceInWords, labOf } from '@junctura/core/colour';
-import { nearestShade } from '@junctura/core/materials';
-import { setShade, setShades } from '@junctura/core/piece';
-import { colourName, usesColour } from '@junctura/core/plan';
-import { NButton } from 'naive-ui';
-import { computed, ref } from 'vue';
+import { colourPairs, substitutes } from '@junctura/core/advice';
+import { deltaE, differenceInWords, labOf, SEEING, type Seeing } from '@junctura/core/colour';
+import { nearestShade, type ShadeRef } from '@junctura/core/materials';
+import { setColour, setShade, setShades, type PaletteColour } from '@junctura/core/piece';
+import { colourName, shadesOf, usesColour } from '@junctura/core/plan';
+import { NButton, NInput } from 'naive-ui';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref } from 'vue';
+import ChoiceField from '../components/ChoiceField.vue';
+import ShadeLadder from '../components/ShadeLadder.vue';
 import ShadePicker from '../components/ShadePicker.vue';
+import ToldApart from '../components/ToldApart.vue';
 import { useBench } from '../stores/bench.ts';
+import { useShop } from '../stores/shop.ts';
+import { useThreadBox } from '../stores/threadBox.ts';
+import { SEEING_WORDS } from './colourWords.ts';
+
+const PicturePalette = defineAsyncComponent(() => import('../components/PicturePalette.vue'));
+const ColourwaysDialog = defineAsyncComponent(() => import('../components/ColourwaysDialog.vue'));
 
 const bench = useBench();
+const threads = useThreadBox();
+const shop = useShop();
+void shop.ask();
 const openId = ref<string | null>(null);
+const dialog = ref<'picture' | 'colourways' | null>(null);
+const isLadderOpen = ref(false);
 
 const entries = computed(() =>
   bench.piece.palette
@@ -19,7 +34,7 @@ const entries = computed(() =>
       parts: (bench.workings?.plan.parts ?? [])
         .filter((planned) => planned.part.colour === colour.id || usesColour(planned, colour.id))
         .map(({ part }) => part),
-      fromDrawn: colour.shade === null ? null : differenceInWords(deltaE(labOf(colour.hex), labOf(colour.shade.hex))),
+      isOut: shop.isOut(shadesOf(colour).first),
     }))
     .filter(({ parts }) => parts.length > 0),
 );
@@ -33,14 +48,52 @@ function chooseAll(): void {
 }
 function show(id: string): void {
   openId.value = openId.value === id ? null : id;
+  isLadderOpen.value = false;
   bench.pickColour(openId.value);
 }
+function words({ colour, hex, parts }: { colour: PaletteColour; hex: string; parts: readonly unknown[] }): string {
+  const count = parts.length === 1 ? '1 part' : `${parts.length} parts`;
+  if (colour.shade === null) return `${count}; as drawn, no shade chosen`;
+  const away = deltaE(labOf(colour.hex), labOf(hex));
+  return away < 1 ? `${count}, as drawn` : `${count}; ${differenceInWords(away)} to what was drawn`;
+}
+const choose = (id: string, shade: ShadeRef, second: ShadeRef | null): void =>
+  bench.edit(setShade(bench.piece, id, shade, second));
+
+/** What can stand for a shade that the shop does not have, and what becomes of its neighbours. */
+function standIns(id: string) {
+  if (!bench.workings) return [];
+  const inStock = [...threads.ownedShades, ...threads.ranges.flatMap(({ shades }) => [...shades])].filter(
+    (shade) => threads.ownedShades.includes(shade) || !shop.isOut(shade),
+  );
+  const names = new Map(entries.value.map(({ colour, name }) => [colour.id, name]));
+  return substitutes(bench.piece, colourPairs(bench.workings.plan), id, inStock).map((offer) => ({
+    ...offer,
+    effect: offer.isLost
+      ? 'lost in the cloth'
+      : offer.tooNear.length > 0
+        ? `too near to ${offer.tooNear.map(({ colour }) => names.get(colour)).join(', ')}`
+        : 'all else stays apart',
+  }));
+}
+
+const SEEN = [...SEEING, 'armsLength'] as const;
+const seeingOptions = SEEN.map((value) => ({ value, label: SEEING_WORDS[value] }));
+function see(value: Seeing | 'armsLength'): void {
+  bench.seeing = value;
+}
+onBeforeUnmount(() => (bench.seeing = 'daylight'));
 </script>
 
 <template>
   <div class="stack">
     <h2>Colours</h2>
     <p class="soft">A screen or a printer lies about colour: hold the thread against the cloth before you buy.</p>
+    <div class="row">
+      <NButton size="small" @click="dialog = 'picture'">Palette from a picture…</NButton>
+      <NButton size="small" @click="dialog = 'colourways'">Colourways…</NButton>
+    </div>
+    <ChoiceField label="Look at the hoop" :value="bench.seeing" :options="seeingOptions" @change="see" />
     <NButton v-if="unchosen.length > 0" type="primary" size="small" @click="chooseAll">
       {{ unchosen.length === 1 ? 'Take the nearest shade' : `Take the nearest shade for ${unchosen.length} colours` }}
     </NButton>
@@ -54,22 +107,75 @@ function show(id: string): void {
         >
           <span class="skein" :style="{ background: entry.hex }"></span>
           <span>
-            <strong>{{ entry.name }}</strong><br />
-            <span class="small soft">
-              {{ entry.parts.length }} {{ entry.parts.length === 1 ? 'part' : 'parts'
-              }}<template v-if="entry.fromDrawn"> · {{ entry.fromDrawn }} as drawn</template
-              ><template v-else> · as drawn, no shade chosen</template>
-            </span>
+            <strong>{{ entry.name }}</strong><span v-if="entry.colour.role" class="soft">
+              · {{ entry.colour.role }}</span
+            ><br />
+            <span class="small soft">{{ words(entry) }}</span>
+            <span v-if="entry.isOut" class="small out"> Out of stock.</span>
           </span>
         </button>
-        <ShadePicker
-          v-if="openId === entry.colour.id"
-          :hex="entry.colour.hex"
-          :chosen="entry.colour.shade"
-          @choose="(shade) => bench.edit(setShade(bench.piece, entry.colour.id, shade))"
-        />
+        <div v-if="openId === entry.colour.id" class="opened">
+          <div class="pair">
+            <label class="field">
+              <span class="label">What it does in the piece</span>
+              <NInput
+                :value="entry.colour.role"
+                size="small"
+                maxlength="60"
+                placeholder="body, shadow, sea…"
+                @update:value="(role) => bench.edit(setColour(bench.piece, entry.colour.id, { role }))"
+              />
+            </label>
+            <label class="field">
+              <span class="label">Dye lot</span>
+              <NInput
+                :value="entry.colour.lot ?? ''"
+                size="small"
+                maxlength="60"
+                placeholder="on the band"
+                @update:value="(lot) => bench.edit(setColour(bench.piece, entry.colour.id, { lot: lot || null }))"
+              />
+            </label>
+          </div>
+          <div v-if="entry.isOut" class="stand-ins" data-test="stand-ins">
+            <h4>In its place</h4>
+            <button
+              v-for="offer in standIns(entry.colour.id)"
+              :key="`${offer.shade.range} ${offer.shade.code}`"
+              type="button"
+              class="plain near"
+              @click="choose(entry.colour.id, offer.shade, null)"
+            >
+              <span class="swatch" :style="{ background: offer.shade.hex }"></span>
+              <span
+                >{{ offer.shade.name }}<br /><span class="small soft"
+                  >{{ differenceInWords(offer.difference) }}, {{ offer.effect }}</span
+                ></span
+              >
+            </button>
+          </div>
+          <ShadePicker
+            :hex="entry.colour.hex"
+            :chosen="entry.colour.shade"
+            :second="entry.colour.second"
+            blends
+            @choose="(shade, second) => choose(entry.colour.id, shade, second)"
+          />
+          <button
+            type="button"
+            class="plain link small"
+            :aria-expanded="isLadderOpen"
+            @click="isLadderOpen = !isLadderOpen"
+          >
+            {{ isLadderOpen ? 'Close the ladder' : 'A ladder of shades through it…' }}
+          </button>
+          <ShadeLadder v-if="isLadderOpen" :colour-id="entry.colour.id" :shade="shadesOf(entry.colour).first" />
+        </div>
       </li>
     </ul>
+    <ToldApart />
+    <PicturePalette v-if="dialog === 'picture'" @close="dialog = null" />
+    <ColourwaysDialog v-if="dialog === 'colourways'" @close="dialog = null" />
   </div>
 </template>
 
@@ -92,6 +198,42 @@ function show(id: string): void {
 }
 .colour:hover {
   background: var(--linen-deep);
+}
+.out {
+  color: var(--weld);
+}
+.opened {
+  display: grid;
+  gap: 10px;
+  padding: 4px 0 14px;
+  border-bottom: 1px solid var(--chalk);
+}
+.pair {
+  display: grid;
+  grid-template-columns: 3fr 2fr;
+  gap: 12px;
+}
+h4 {
+  margin: 0 0 4px;
+  font-size: 13px;
+  font-weight: 600;
+  color: var(--ink-soft);
+}
+.near {
+  display: flex;
+  gap: 9px;
+  align-items: center;
+  width: 100%;
+  padding: 3px 6px;
+  border-radius: 5px;
+  line-height: 1.3;
+}
+.near:hover {
+  background: var(--linen-deep);
+}
+.link {
+  text-decoration: underline;
+  text-underline-offset: 2px;
 }
 .skein {
   flex: none;

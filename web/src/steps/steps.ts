@@ -14,7 +14,8 @@ export type StepId = (typeof STEPS)[number]['id'];
 export function stepOfFinding(id: string): StepId {
   if (['outside-hoop', 'near-ring', 'grain', 'warp', 'crushed'].includes(id)) return 'hoop';
   if (['not-read', 'all-hidden', 'line-too-close', 'part-too-small'].includes(id)) return 'drawing';
-  if (id === 'lost-in-cloth') return 'colours';
+  if (['lost-in-cloth', 'too-alike', 'confusable', 'may-run'].includes(id)) return 'colours';
+  if (id === 'runs-out' || id === 'lots-mixed') return 'thread';
   const ofTransfer = ['line-not-covered', "can't-trace", 'fades-first', 'heat-sets', 'water-spoils'];
   return ofTransfer.includes(id) ? 'transfer' : 'stitches';
 }

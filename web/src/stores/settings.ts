@@ -23,8 +23,8 @@ const schema = z.object({
       handSpread: z.number().min(0.001).max(1).catch(USUAL_HAND.handSpread),
     })
     .catch(USUAL_HAND),
-  /** Records from before this day are no longer learned from: an ISO date; null: all are. */
-  learnSince: z.iso.date().nullable().catch(null),
+  /** Records from before this day are no longer learned from: an ISO time; null: all are. */
+  learnSince: z.iso.datetime().nullable().catch(null),
   /** What the person asks for an hour, where she sells. */
   rate: z.object({ perHour: z.number().min(0).max(10_000), coin: z.string().max(4) }).catch({ perHour: 0, coin: '€' }),
   /** What the bars of a printed page measure, 100 mm across and 50 mm down in the file. */

@@ -74,7 +74,8 @@ export const useThreadBox = defineStore('threadBox', () => {
       const checked = boxSchema.safeParse(found.value.value);
       revision = found.value.revision;
       if (checked.success) box.value = markRaw(checked.data);
-      else problem.value = `The kept thread box is damaged (${checked.error.issues[0]?.path.join('.')}): it is left as it is until you change something.`;
+      else
+        problem.value = `The kept thread box is damaged (${checked.error.issues[0]?.path.join('.')}): it is left as it is until you change something.`;
     } else await takeDemo();
     isLoaded.value = true;
   }

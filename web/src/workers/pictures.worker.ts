@@ -1,7 +1,6 @@
 import {
   designCircle,
   isWhole,
-  MOST_PIXELS,
   readPicture,
   settleInHoop,
   squaredUp,
@@ -10,6 +9,7 @@ import {
 } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { Underlay } from '@junctura/core/piece';
+import { drawnSmall, openPicture, pixelsOf } from './openPicture.ts';
 import type { OpenedPicture, PictureReply, PictureRequest } from './pictureMessages.ts';
 
 /** The picture that is looked at, and that stays below the drawing, is no larger than this. */
@@ -19,48 +19,25 @@ let picture: Raster | null = null;
 let bitmap: ImageBitmap | null = null;
 
 async function open(file: Blob): Promise<Outcome<OpenedPicture>> {
-  try {
-    // Turned as the camera says; of an animation the first picture.
-    bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
-  } catch {
-    return failure('the picture is damaged, or of a kind that the browser cannot show. Save it as PNG, JPEG or WebP.');
-  }
+  const opened = await openPicture(file);
+  if (!opened.ok) return opened;
+  bitmap = opened.value;
+  picture = pixelsOf(drawnSmall(bitmap, Infinity));
   const { width, height } = bitmap;
-  if (width * height > MOST_PIXELS) {
-    return failure(
-      `the picture has ${Math.round((width * height) / 1e6)} megapixels; up to 40 are read. Make it smaller.`,
-    );
-  }
-  const canvas = new OffscreenCanvas(width, height);
-  const context = canvas.getContext('2d', { willReadFrequently: true })!;
-  context.drawImage(bitmap, 0, 0);
-  picture = { width, height, rgba: context.getImageData(0, 0, width, height).data };
   return success({ width, height, preview: (await shown(bitmap)).blob });
 }
 
 /** The picture made small enough to be shown without a stop. */
 async function shown(image: ImageBitmap): Promise<{ blob: Blob; widthPx: number; heightPx: number }> {
-  const canvas = madeSmall(image);
+  const canvas = drawnSmall(image, SHOWN_PX);
   const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.8 });
   return { blob, widthPx: canvas.width, heightPx: canvas.height };
 }
 
-function madeSmall(image: ImageBitmap): OffscreenCanvas {
-  const factor = Math.min(1, SHOWN_PX / Math.max(image.width, image.height));
-  const [widthPx, heightPx] = [image.width, image.height].map((size) => Math.max(1, Math.round(size * factor))) as [
-    number,
-    number,
-  ];
-  const canvas = new OffscreenCanvas(widthPx, heightPx);
-  canvas.getContext('2d')!.drawImage(image, 0, 0, widthPx, heightPx);
-  return canvas;
-}
-
 /** A page between four corners as it is seen from above, made small. */
 async function squaredSmall(image: ImageBitmap, corners: PictureOptions['corners']): Promise<ImageBitmap> {
-  const canvas = madeSmall(image);
-  const small = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height);
-  const page = squaredUp({ width: small.width, height: small.height, rgba: small.data }, corners);
+  const canvas = drawnSmall(image, SHOWN_PX);
+  const page = squaredUp(pixelsOf(canvas), corners);
   return createImageBitmap(new ImageData(new Uint8ClampedArray(page.rgba), page.width, page.height));
 }
 

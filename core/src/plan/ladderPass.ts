@@ -1,0 +1,40 @@
+import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
+import { editOf, newColour, type Edit, type PaletteColour, type Pass, type Piece } from '../piece/index.ts';
+import { stitchKind } from '../stitches/index.ts';
+import { passesAsWorked } from './planPass.ts';
+import type { PlannedPart } from './planPiece.ts';
+
+/**
+ * Shades areas from one shade to the next: each filling is worked in them, in long-and-short where its stitch cannot be shaded.
+ * Shades that the palette does not have are put into it.
+ * @param shades from where the rows begin, two or more
+ */
+export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: readonly ShadeRef[]): Edit | null {
+  const palette: PaletteColour[] = [...piece.palette];
+  const ids = shades.map((shade) => {
+    const known = palette.find((colour) => isSameShade(colour.shade, shade) && colour.second === null);
+    if (known) return known.id;
+    const taken = new Set(palette.map(({ id }) => id));
+    let n = palette.length + 1;
+    while (taken.has(`c${n}`)) n++;
+    palette.push(newColour({ id: `c${n}`, hex: shade.hex, shade: refOf(shade) }));
+    return `c${n}`;
+  });
+  const areas = new Map(parts.filter(({ part }) => part.kind === 'area').map((planned) => [planned.part.id, planned]));
+  if (areas.size === 0 || ids.length < 2) return null;
+  const shaded = (pass: Pass): Pass => {
+    if (pass.role !== 'filling') return pass;
+    const keeps = stitchKind(pass.stitch).canShade;
+    return { ...pass, ...(keeps ? {} : { stitch: 'long-short' as const, params: {}, strands: 1 }), shades: ids };
+  };
+  return editOf(piece, `Shade in ${ids.length} shades`, [
+    [['palette'], palette],
+    [
+      ['drawing', 'parts'],
+      piece.drawing.parts.map((part) => {
+        const planned = areas.get(part.id);
+        return planned ? { ...part, passes: passesAsWorked(planned).map(shaded) } : part;
+      }),
+    ],
+  ]);
+}

@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import { judgePairs, mendPair, type JudgedPair } from '@junctura/core/advice';
+import { seenAs, SEEING } from '@junctura/core/colour';
+import { setShade } from '@junctura/core/piece';
+import { colourName } from '@junctura/core/plan';
+import { NButton } from 'naive-ui';
+import { computed, ref } from 'vue';
+import { SEEING_WORDS } from '../steps/colourWords.ts';
+import { useBench } from '../stores/bench.ts';
+import { useThreadBox } from '../stores/threadBox.ts';
+
+/** Every pair of colours that touch, in every way of seeing; what cannot be told apart is mended by moving one shade. */
+const bench = useBench();
+const threads = useThreadBox();
+const showsAll = ref(false);
+const opened = ref<string | null>(null);
+
+const pairs = computed(() => (bench.workings ? judgePairs(bench.piece, bench.workings.plan) : []));
+const colours = computed(() => new Map(bench.piece.palette.map((colour) => [colour.id, colourName(colour)])));
+const short = computed(() => pairs.value.filter((pair) => pair.short.length > 0));
+const shown = computed(() => (showsAll.value ? pairs.value : short.value));
+
+const SHORT_WORDS: Readonly<Record<JudgedPair['short'][number], string>> = {
+  colour: 'one colour at a glance',
+  lightness: 'equally light',
+  ladder: 'not worth two skeins',
+  armsLength: 'one at arm’s length',
+  lamp: 'one by lamp-light',
+  blind: 'one to the colour-blind',
+};
+function words({ short: missing }: JudgedPair): string {
+  return missing.length === 0 ? 'told apart' : missing.map((word) => SHORT_WORDS[word]).join(', ');
+}
+const keyOf = ({ a, b }: JudgedPair): string => `${a} ${b}`;
+/** Shades that are owned come first: of equally good ones the earlier is taken. */
+const shades = computed(() => [...threads.ownedShades, ...threads.ranges.flatMap((range) => [...range.shades])]);
+const refused = ref<string | null>(null);
+function mend(pair: JudgedPair): void {
+  const wantsLightness = pair.short.includes('lightness');
+  const change = mendPair(bench.piece, pairs.value, pair, shades.value, { wantsLightness });
+  refused.value = change ? null : keyOf(pair);
+  if (change) bench.edit(setShade(bench.piece, change.colour, change.shade));
+}
+const partNames = (pair: JudgedPair): string => {
+  const names = new Map(bench.piece.drawing.parts.map(({ id, name }) => [id, name]));
+  const [first] = pair.where;
+  const [one, two] = first!.map((id) => names.get(id));
+  const more = pair.where.length - 1;
+  return (one === two ? `Within ${one}` : `${one} and ${two}`) + (more > 0 ? `, ${more} more` : '');
+};
+const ROWS = [...SEEING, 'armsLength'] as const;
+</script>
+
+<template>
+  <section class="apart" aria-label="Told apart" data-test="told-apart">
+    <div class="head">
+      <h3>Told apart</h3>
+      <button v-if="pairs.length > short.length" type="button" class="plain link small" @click="showsAll = !showsAll">
+        {{ showsAll ? 'Only what needs a look' : `All ${pairs.length} pairs` }}
+      </button>
+    </div>
+    <p v-if="pairs.length === 0" class="small soft">No two colours touch in this piece.</p>
+    <p v-else-if="short.length === 0" class="small done">
+      All {{ pairs.length }} pairs of colours that touch are told apart.
+    </p>
+    <ul>
+      <li v-for="pair in shown" :key="keyOf(pair)">
+        <button
+          type="button"
+          class="plain pair"
+          :aria-expanded="opened === keyOf(pair)"
+          @click="opened = opened === keyOf(pair) ? null : keyOf(pair)"
+        >
+          <span class="two">
+            <span :style="{ background: colours.get(pair.a)?.hex }"></span>
+            <span :style="{ background: colours.get(pair.b)?.hex }"></span>
+          </span>
+          <span>
+            {{ partNames(pair) }}<br /><span class="small" :class="pair.short.length > 0 ? 'short' : 'soft'">{{
+              words(pair)
+            }}</span>
+          </span>
+          <span class="figure small soft">ΔE {{ pair.separation.daylight.toFixed(0) }}</span>
+        </button>
+        <div v-if="opened === keyOf(pair)" class="detail">
+          <p class="small soft">
+            {{ colours.get(pair.a)?.name }} beside {{ colours.get(pair.b)?.name }}; lightness
+            {{ pair.separation.lightness.toFixed(0) }} apart.
+          </p>
+          <table class="small">
+            <tbody>
+              <tr v-for="seeing in ROWS" :key="seeing">
+                <th scope="row">{{ SEEING_WORDS[seeing] }}</th>
+                <td>
+                  <span
+                    v-for="id in [pair.a, pair.b]"
+                    :key="id"
+                    class="chip"
+                    :style="{
+                      background: seeing === 'armsLength' ? colours.get(id)!.hex : seenAs(colours.get(id)!.hex, seeing),
+                    }"
+                  ></span>
+                </td>
+                <td class="figure">ΔE {{ pair.separation[seeing].toFixed(0) }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <div v-if="pair.short.length > 0" class="row">
+          <NButton size="tiny" @click="mend(pair)">Move one shade</NButton>
+          <NButton size="tiny" quaternary @click="bench.pick([...new Set(pair.where.flat())])">Show where</NButton>
+          <span v-if="refused === keyOf(pair)" class="small short" role="alert"
+            >No shade of your cards mends it alone.</span
+          >
+        </div>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.apart {
+  display: grid;
+  gap: 8px;
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+}
+.link {
+  text-decoration: underline;
+  text-underline-offset: 2px;
+}
+.done {
+  color: var(--moss);
+}
+.short {
+  color: var(--weld);
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 10px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 54px minmax(0, 1fr) auto;
+  gap: 10px;
+  align-items: center;
+  width: 100%;
+  line-height: 1.3;
+}
+.two {
+  display: flex;
+  height: 34px;
+  border-radius: 6px;
+  overflow: hidden;
+}
+.two span {
+  flex: 1;
+}
+.row {
+  gap: 6px;
+  margin: 3px 0 0 64px;
+}
+.detail {
+  margin: 6px 0 4px 64px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  padding: 1px 12px 1px 0;
+}
+td {
+  padding: 1px 10px 1px 0;
+}
+.chip {
+  display: inline-block;
+  width: 26px;
+  height: 16px;
+  vertical-align: middle;
+}
+</style>

@@ -36,7 +36,7 @@ for (const theme of ['light', 'lamp'] as const) {
       theme,
     );
     await bench.open();
-    await expect(page.locator('canvas[data-painted]')).toHaveCount(4);
+    await expect(page.locator('canvas[data-painted]')).toHaveCount(6);
     await check(page, 'bench');
     await page.goto('/stitches/couching');
     await expect(page.getByRole('heading', { name: 'Couching' })).toBeVisible();

@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { boxSchema } from '@junctura/core/materials';
 import { pieceSchema, writePiece, type Piece } from '@junctura/core/piece';
+import { boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.ts';
 import { kitePiece, kiteSvg } from './kite.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
 import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
@@ -20,6 +21,8 @@ const pieces: readonly [name: string, piece: Piece, drawing: string][] = [
   ['kite', kitePiece(), kiteSvg()],
   ['market-radishes', radishesPiece(), radishesSvg()],
   ['night-tram', tramPiece(), tramSvg()],
+  ['bramble-spray', bramblePiece(), brambleSvg()],
+  ['paper-boat', boatPiece(), boatSvg()],
 ];
 
 writeRanges();

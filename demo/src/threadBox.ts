@@ -30,11 +30,22 @@ export function demoThreadBox(): ThreadBox {
   const put = (shade: (typeof THRUMWICK.shades)[number], thread: string, more: Partial<BoxEntry>): void => {
     const n = entries.length;
     entries.push(
-      newEntry({ id: `demo-${n + 1}`, shade: refOf(shade), thread, lot: lotName(n), place: PLACES[n % PLACES.length]!, ...more }),
+      newEntry({
+        id: `demo-${n + 1}`,
+        shade: refOf(shade),
+        thread,
+        lot: lotName(n),
+        place: PLACES[n % PLACES.length]!,
+        ...more,
+      }),
     );
   };
   for (const [code, more] of FOR_THE_POOL) {
-    put(THRUMWICK.shades.find((shade) => shade.code === code)!, 'stranded-cotton', { price: 1.35, ...more });
+    put(
+      THRUMWICK.shades.find((shade) => shade.code === code)!,
+      'stranded-cotton',
+      { price: 1.35, ...more },
+    );
   }
   const begun = new Set(FOR_THE_POOL.map(([code]) => code));
   THRUMWICK.shades.forEach((shade, i) => {
@@ -42,7 +53,8 @@ export function demoThreadBox(): ThreadBox {
     const whole = Math.floor(random.next() * 3);
     const partM = Math.round(random.between(0.5, 7.5) * 10) / 10;
     put(shade, 'stranded-cotton', { whole, partM, price: 1.35 });
-    if (i % 9 === 0) put(shade, 'stranded-cotton', { partM: 3.2, lot: lotName(i + 50), place: 'bobbin box', plusMinusM: 0.3 });
+    if (i % 9 === 0)
+      put(shade, 'stranded-cotton', { partM: 3.2, lot: lotName(i + 50), place: 'bobbin box', plusMinusM: 0.3 });
   });
   EIDERLIGHT.shades.forEach((shade, i) => {
     if (i % 5 === 0) put(shade, 'stranded-silk', { whole: 1, price: 4.2 });

@@ -185,8 +185,20 @@ export function isConfusable({ daylight, protan, deutan, tritan }: Separation): 
   return daylight >= THRESHOLDS.tooAlike && Math.min(protan, deutan, tritan) < THRESHOLDS.confusable;
 }
 
+export interface ShortfallOptions {
+  /** Only what this colour has to do with. */
+  readonly only?: string;
+  /** Whether pairs are to differ in lightness too. */
+  readonly lightness?: boolean;
+}
+
 /** How far a palette falls short of what its pairs and its cloth want, in ΔE2000; nought: of nothing. */
-export function shortfall(pairs: readonly ColourPair[], worn: Worn, clothHex: string, only?: string): number {
+export function shortfall(
+  pairs: readonly ColourPair[],
+  worn: Worn,
+  clothHex: string,
+  { only, lightness = false }: ShortfallOptions = {},
+): number {
   const labs = new Map<string, Lab>();
   const lab = (id: string): Lab => {
     const known = labs.get(id) ?? labOf(worn.get(id)!);
@@ -198,6 +210,9 @@ export function shortfall(pairs: readonly ColourPair[], worn: Worn, clothHex: st
     if (only !== undefined && a !== only && b !== only) continue;
     const least = wanted === 'apart' ? THRESHOLDS.tooAlike : THRESHOLDS.ladderStep;
     sum += Math.max(0, least - deltaE(lab(a), lab(b)));
+    if (lightness && wanted === 'apart') {
+      sum += Math.max(0, THRESHOLDS.tooAlikeLightness - Math.abs(lab(a).l - lab(b).l));
+    }
   }
   const cloth = labOf(clothHex);
   for (const id of only === undefined ? usedIn(pairs) : [only]) {

@@ -74,7 +74,9 @@ export function ownedFor(piece: Piece, plan: Plan, box: ThreadBox): Owned {
 export interface Saving {
   readonly label: string;
   readonly edit: Edit;
-  /** Metres of the whole thread that it saves of this shade. */
+  /** Whether it saves thread, or leaves some of the work to another lot. */
+  readonly type: 'saves' | 'divides';
+  /** Metres of the whole thread that are not taken from what is owned. */
   readonly savedM: number;
   /** In how many cases what is owned then reaches, 0–1. */
   readonly odds: number;
@@ -138,7 +140,7 @@ export function savings(
         entry.need.lot === need.lot,
     );
     const savedM = need.wholeM - (left?.need.wholeM ?? 0);
-    return savedM > LEAST_SAVED_M ? [{ label, edit, savedM, odds: left?.odds ?? 1 }] : [];
+    return savedM > LEAST_SAVED_M ? [{ type: 'saves', label, edit, savedM, odds: left?.odds ?? 1 }] : [];
   });
   const border = changeLotAtBorder(piece, parts, reach);
   return [...found.sort((a, b) => b.odds - a.odds || b.savedM - a.savedM), ...(border ? [border] : [])];
@@ -184,7 +186,7 @@ function changeLotAtBorder(piece: Piece, parts: readonly PlannedPart[], { need, 
   const [first] = shadeNeeds(piece, colourNeeds(piece, plainParts.slice(0, best), USUAL_SPREAD));
   const odds = shareWithin(risingFactors(first!.loads), inHand / first!.wholeM);
   const savedM = need.wholeM - first!.wholeM;
-  return savedM > LEAST_SAVED_M ? { label, edit, savedM, odds } : null;
+  return savedM > LEAST_SAVED_M ? { type: 'divides', label, edit, savedM, odds } : null;
 }
 
 function isBeside(a: PlannedPart, b: PlannedPart): boolean {

@@ -75,7 +75,8 @@ describe('mending', () => {
         if (taken.has(shade.code) || deltaE(shade.lab, other) < THRESHOLDS.tooAlike) return [];
         const tried = new Map([...worn, [colour, shade.hex]]);
         const harm =
-          shortfall(pairs, tried, pool.cloth.colour, colour) > shortfall(pairs, worn, pool.cloth.colour, colour);
+          shortfall(pairs, tried, pool.cloth.colour, { only: colour }) >
+          shortfall(pairs, worn, pool.cloth.colour, { only: colour });
         return harm ? [] : [deltaE(shade.lab, labOf(worn.get(colour)!))];
       }),
     );

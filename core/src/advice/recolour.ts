@@ -13,8 +13,8 @@ export interface Recolouring {
   readonly moved: number;
 }
 
-/** A shade that falls short by this much ΔE elsewhere is as bad as one that lies ten times as far from what was wanted. */
-const HARM = 10;
+/** A shade that does any harm elsewhere is as bad as one that lies so much further off, and ten times what it falls short by, ΔE. */
+const HARM = { any: 40, each: 10 } as const;
 
 /**
  * The one shade whose change tells a pair apart with the least harm to the rest: it moves little, and brings no other pair and
@@ -34,19 +34,22 @@ export function mendPair(
   const cloth = piece.cloth.colour;
   const least = pair.wanted === 'apart' ? THRESHOLDS.tooAlike : THRESHOLDS.ladderStep;
   const taken = piece.palette.map((colour) => shadesOf(colour).first);
+  const others = pairs.filter(({ a, b }) => a !== pair.a || b !== pair.b);
   let best: { change: Recolouring; cost: number } | null = null;
   for (const colour of [pair.a, pair.b]) {
     const other = labOf(worn.get(colour === pair.a ? pair.b : pair.a)!);
     const now = labOf(worn.get(colour)!);
-    const before = shortfall(pairs, worn, cloth, colour);
+    const options = { only: colour, lightness: wantsLightness };
+    const before = shortfall(others, worn, cloth, options);
     for (const shade of shades) {
       const apart = deltaE(shade.lab, other);
       if (apart < least || (wantsLightness && Math.abs(shade.lab.l - other.l) < THRESHOLDS.tooAlikeLightness)) continue;
       const moved = deltaE(shade.lab, now);
       if (best && moved >= best.cost) continue;
       if (taken.some((known) => isSameShade(known, shade))) continue;
-      const after = shortfall(pairs, new Map([...worn, [colour, shade.hex]]), cloth, colour);
-      const cost = moved + HARM * Math.max(0, after - before);
+      const after = shortfall(others, new Map([...worn, [colour, shade.hex]]), cloth, options);
+      const harm = after - before;
+      const cost = moved + (harm > 1e-6 ? HARM.any + HARM.each * harm : 0);
       if (!best || cost < best.cost - 1e-9) best = { change: { colour, shade: refOf(shade), moved }, cost };
     }
   }

@@ -97,7 +97,7 @@ const colours = computed(() => (balanced.value?.ok ? balanced.value.value : []))
 const allShades = computed(() => threads.ranges.flatMap(({ shades }) => [...shades]));
 function nearest(hex: string): string {
   const [match] = nearestColours(labOf(hex), allShades.value, 1);
-  return match ? `${differenceInWords(match.difference)} to ${match.item.name}` : '';
+  return match ? `${match.item.name}: ${differenceInWords(match.difference)}` : '';
 }
 function rename(id: number, name: string): void {
   readings.value = readings.value.map((reading) => (reading.id === id ? { ...reading, name } : reading));

@@ -11,13 +11,14 @@ const id = useId();
 
 <template>
   <NModal :show="show" :mask-closable="!staysOpen" @update:show="(value: boolean) => value || emit('close')">
-    <section class="dialog" role="dialog" aria-modal="true" :aria-labelledby="id" :style="{ width }">
+    <!-- A div: the trap that keeps the focus in the window looks for one. -->
+    <div class="dialog" role="dialog" aria-modal="true" :aria-labelledby="id" :style="{ width }">
       <header>
         <h2 :id="id">{{ title }}</h2>
         <NButton quaternary size="small" aria-label="Close" @click="emit('close')"><X :size="18" /></NButton>
       </header>
       <slot />
-    </section>
+    </div>
   </NModal>
 </template>
 

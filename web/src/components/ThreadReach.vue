@@ -46,6 +46,12 @@ async function whatHelps(reach: Reach): Promise<void> {
   if (reply?.type === 'savings') offers.value = reply.savings;
   else if (reply?.type === 'failed') problem.value = reply.problem;
 }
+function effect({ type, savedM, odds }: Saving): string {
+  const reached = `reaches ${percent(odds)}`;
+  return type === 'saves'
+    ? `saves ${metres(savedM)}; then it ${reached}`
+    : `${metres(savedM)} from the other lot; the first then ${reached}`;
+}
 function take(saving: Saving): void {
   asked.value = null;
   bench.edit(saving.edit);
@@ -130,9 +136,7 @@ function percent(odds: number): string {
           </p>
           <div v-for="saving in offers ?? []" :key="saving.label" class="offer">
             <span class="small"
-              >{{ saving.label }}<br /><span class="soft"
-                >saves {{ metres(saving.savedM) }}; then it reaches {{ percent(saving.odds) }}</span
-              ></span
+              >{{ saving.label }}<br /><span class="soft">{{ effect(saving) }}</span></span
             >
             <NButton size="tiny" @click="take(saving)">Do it</NButton>
           </div>

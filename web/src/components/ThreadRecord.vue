@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { doubtOf, learnHand, trusted, type Doubt } from '@junctura/core/log';
-import { ownedM, threadKind, weighed } from '@junctura/core/materials';
+import { ownedM, threadKind, weighed, WORKING_LENGTH } from '@junctura/core/materials';
 import { formatThread } from '@junctura/core/measure';
 import { dropUse, noteUses, setDone, type ThreadUse } from '@junctura/core/piece';
 import { needleRuns, shadesOf, threadFactor } from '@junctura/core/plan';
@@ -59,15 +59,18 @@ const lengths = ref(1);
 const remainderMm = ref(0);
 const beforeG = ref(1.4);
 const afterG = ref(1.2);
-/** Lost at the start and end of each length: it was cut, but is not in the part. */
+/** What each length loses at its start and worked in at its end is not in the part: it is reckoned off. */
+const lostMm = computed(() => WORKING_LENGTH.startMm[bench.piece.worker.start] + WORKING_LENGTH.workedInMm);
 const usedMm = computed(() => {
   if (!chosen.value) return 0;
   const { pass } = chosen.value.run;
-  if (way.value === 'lengths') return lengths.value * bench.piece.worker.cutMm - remainderMm.value;
+  const { cutMm } = bench.piece.worker;
+  if (way.value === 'lengths') return lengths.value * (cutMm - lostMm.value) - remainderMm.value;
   const kind = threadKind(pass.thread)!;
   const [before, after] = [beforeG.value, afterG.value].map((grams) => weighed(kind, grams, 0, 0.1));
   if (!before!.ok || !after!.ok) return 0;
-  return ((before!.value.metres - after!.value.metres) * 1000 * kind.strands) / pass.strands;
+  const takenMm = ((before!.value.metres - after!.value.metres) * 1000 * kind.strands) / pass.strands;
+  return takenMm * (1 - lostMm.value / cutMm);
 });
 
 const doubt = shallowRef<{ doubt: Doubt; use: ThreadUse } | null>(null);
@@ -138,7 +141,7 @@ const isAllDone = computed(() => bench.piece.drawing.parts.every(({ id }) => ben
         @change="(n) => (lengths = n)"
       />
       <LengthField
-        label="Left over, and what was cut off"
+        label="Left on the needle"
         :value-mm="remainderMm"
         :min-mm="0"
         :max-mm="100000"
@@ -167,7 +170,7 @@ const isAllDone = computed(() => bench.piece.drawing.parts.every(({ id }) => ben
       />
     </div>
     <p class="small soft" data-test="used">
-      {{ formatThread(Math.max(0, usedMm), settings.units) }} of needle thread; usual is
+      {{ formatThread(Math.max(0, usedMm), settings.units) }} of needle thread, starts and ends reckoned off; usual is
       {{ formatThread(usualMm, settings.units) }}.
     </p>
     <div v-if="doubt" class="doubt" role="alert">

@@ -1,6 +1,8 @@
 import { failure, type Outcome } from '@junctura/core/measure';
 import { readPiece, type Piece } from '@junctura/core/piece';
 import rockPool from '@junctura/demo/pieces/rock-pool.junctura.json?url';
+import boat from '@junctura/demo/pieces/paper-boat.junctura.json?url';
+import bramble from '@junctura/demo/pieces/bramble-spray.junctura.json?url';
 import kite from '@junctura/demo/pieces/kite.junctura.json?url';
 import radishes from '@junctura/demo/pieces/market-radishes.junctura.json?url';
 import tram from '@junctura/demo/pieces/night-tram.junctura.json?url';
@@ -27,6 +29,13 @@ export const DEMOS: readonly Demo[] = [
     about: 'A bunch for a canvas bag that is washed, without a hoop.',
     url: radishes,
   },
+  {
+    id: 'demo-bramble',
+    name: 'Bramble spray',
+    about: 'Finished, with a record of the thread that each part took.',
+    url: bramble,
+  },
+  { id: 'demo-boat', name: 'Paper boat', about: 'Finished too: what its record tells is under Thread.', url: boat },
   { id: 'demo-tram', name: 'Night tram', about: 'A 70 mm patch on dark felt.', url: tram },
 ];
 

@@ -1,0 +1,115 @@
+import { Planner } from '@junctura/core/advice';
+import { nearestShade, refOf } from '@junctura/core/materials';
+import { seededRandom, seedFrom } from '@junctura/core/measure';
+import { plainHoop, type Piece, type ThreadUse } from '@junctura/core/piece';
+import { needleRuns } from '@junctura/core/plan';
+import { area, dots, drawing, line, pieceOf, worked } from './draw.ts';
+
+const BERRY = '#7a2f5d';
+const LEAF = '#5f7f46';
+const STEM = '#59472f';
+const PAPER = '#f0e6cf';
+const SEA = '#3f7f8a';
+const NAVY = '#26324f';
+
+/** A spray of bramble: leaves, berries of knots, a stem. */
+export function brambleSvg(): string {
+  const leaf = (id: string, x: number, y: number, turn: number, long: number): string =>
+    `<g transform="translate(${x} ${y}) rotate(${turn})">${area(id, `M0 0C${long * 0.25} ${-long * 0.3} ${long * 0.7} ${-long * 0.28} ${long} 0C${long * 0.7} ${long * 0.28} ${long * 0.25} ${long * 0.3} 0 0Z`, LEAF)}</g>`;
+  const berry = (id: string, x: number, y: number): string =>
+    area(
+      id,
+      `M${x - 4.4} ${y}C${x - 4.4} ${y - 6} ${x + 4.4} ${y - 6} ${x + 4.4} ${y}C${x + 4.4} ${y + 6.4} ${x - 4.4} ${y + 6.4} ${x - 4.4} ${y}Z`,
+      BERRY,
+    );
+  return drawing('Bramble spray', 90, [
+    line('stem', 'M-34 26C-20 12 -6 8 6 -2C16 -10 22 -20 34 -28', STEM, 1.1),
+    line('side-stem', 'M-8 9C-10 0 -14 -8 -22 -14', STEM, 0.8),
+    leaf('leaf-1', -20, 14, -120, 17),
+    leaf('leaf-2', -6, 8, 60, 18),
+    leaf('leaf-3', 8, -4, -105, 16),
+    leaf('leaf-4', 20, -17, 55, 15),
+    berry('berry-1', -24, -18),
+    berry('berry-2', -15, -22),
+    berry('berry-3', 30, -34),
+    dots(
+      'thorns',
+      [
+        [-27, 21],
+        [-14, 10],
+        [14, -9],
+        [26, -23],
+      ],
+      STEM,
+    ),
+  ]);
+}
+
+/** A paper boat on three waves. */
+export function boatSvg(): string {
+  return drawing('Paper boat', 80, [
+    area('hull', 'M-28 4L28 4L17 18L-17 18Z', PAPER),
+    area('sail-left', 'M-1 2L-1 -26L-17 2Z', PAPER),
+    area('sail-right', 'M1 2L1 -26L17 2Z', PAPER),
+    line('fold', 'M-28 4L0 -26L28 4', NAVY, 0.8),
+    line('keel', 'M-28 4L-17 18L17 18L28 4Z', NAVY, 0.8),
+    ...[0, 1, 2].map((i) =>
+      line(`wave-${i + 1}`, `M${-34 + 3 * i} ${22 + 5 * i}q5 -4 10 0t10 0t10 0t10 0t10 0t10 0`, SEA, 0.9),
+    ),
+  ]);
+}
+
+/** How the one who worked them truly uses thread: a loose hand, looser in knots. A made-up embroiderer. */
+const HAND: Readonly<Record<string, number>> = { french: 1.3, 'french-fill': 1.3, stem: 1.08, satin: 1.17 };
+const USUAL = 1.13;
+
+/** A piece with every part worked and what it took noted, one after the other over some weeks. */
+function finished(drawn: Piece, from: string): Piece {
+  const palette = drawn.palette.map((colour) => ({ ...colour, shade: refOf(nearestShade(colour.hex).item) }));
+  const piece = { ...drawn, palette };
+  const { plan } = new Planner().plan(piece);
+  const random = seededRandom(seedFrom(3, piece.id));
+  const start = Date.parse(from);
+  const uses = needleRuns(plan.parts)
+    .filter(({ run }) => run.quantities.threadMm > 0)
+    .map(({ colour, run }, i): ThreadUse => {
+      const usualMm = Math.round(run.quantities.threadMm);
+      const factor = (HAND[run.pass.stitch] ?? USUAL) * Math.exp(0.08 * random.normal());
+      return {
+        id: `use-${i + 1}`,
+        part: run.part,
+        colour,
+        stitch: run.pass.stitch,
+        strands: run.pass.strands,
+        usualMm,
+        usedMm: Math.round(usualMm * factor),
+        sure: false,
+        at: new Date(start + i * 2.4 * 24 * 3600 * 1000).toISOString(),
+      };
+    });
+  return { ...piece, record: { done: piece.drawing.parts.map(({ id }) => id), uses } };
+}
+
+export function bramblePiece(): Piece {
+  const piece = pieceOf(brambleSvg(), 'bramble-spray.svg', {
+    id: 'demo-bramble',
+    name: 'Bramble spray',
+    change: { hoop: plainHoop(125, 12) },
+    shades: {},
+    passes: (id) =>
+      id.startsWith('berry') ? [worked('french-fill', 2)] : id.endsWith('stem') ? [worked('stem', 3)] : null,
+  });
+  return finished(piece, '2026-02-07T19:30:00Z');
+}
+
+export function boatPiece(): Piece {
+  const piece = pieceOf(boatSvg(), 'paper-boat.svg', {
+    id: 'demo-boat',
+    name: 'Paper boat',
+    change: { hoop: plainHoop(100, 10), cloth: { kind: 'calico', colour: '#a9bfc4' } },
+    shades: {},
+    passes: (id) =>
+      id.startsWith('wave') ? [worked('stem', 2)] : id === 'fold' || id === 'keel' ? [worked('back', 2)] : null,
+  });
+  return finished(piece, '2026-04-18T18:00:00Z');
+}

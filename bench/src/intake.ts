@@ -56,7 +56,7 @@ export function benchTrials(piece: Piece): string[] {
 }
 
 /** A photograph of 12 megapixels, made by waves of colour with noise. */
-function photograph(): Raster {
+export function photograph(): Raster {
   const [width, height] = [4000, 3000];
   const rgba = new Uint8ClampedArray(width * height * 4).fill(255);
   for (let i = 0; i < width * height; i++) {

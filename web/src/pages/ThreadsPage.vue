@@ -74,18 +74,24 @@ const texts = computed(
       }),
     ),
 );
-const found = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
+/** Sorted once for all searches. */
+const sorted = computed(() => {
   const key = KEYS[sortBy.value];
   const way = isRising.value ? 1 : -1;
   return threads.box.entries
-    .filter((entry) => SHOWN[show.value](entry) && words.every((word) => texts.value.get(entry.id)!.includes(word)))
     .map((entry) => ({ entry, key: key(entry) }))
     .sort((a, b) => (a.key < b.key ? -way : a.key > b.key ? way : 0))
     .map(({ entry }) => entry);
 });
+const found = computed(() => {
+  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
+  const isShown = SHOWN[show.value];
+  return sorted.value.filter(
+    (entry) => isShown(entry) && words.every((word) => texts.value.get(entry.id)!.includes(word)),
+  );
+});
 const ROW_PX = 42;
-const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(found, { itemHeight: ROW_PX, overscan: 12 });
+const { list, containerProps, wrapperProps, scrollTo } = useVirtualList(found, { itemHeight: ROW_PX, overscan: 6 });
 watch([search, show, sortBy, isRising], () => scrollTo(0));
 
 const picked = ref<ReadonlySet<string>>(new Set());

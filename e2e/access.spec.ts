@@ -89,4 +89,42 @@ for (const theme of ['light', 'lamp'] as const) {
     await expect(page.getByTestId('light-table').locator('[data-part]')).toHaveCount(20);
     await check(page, 'the light table');
   });
+
+  test(`colours, thread and the thread box do so too, by ${theme}`, async ({ bench, page }) => {
+    await page.addInitScript(
+      (name) => localStorage.setItem('junctura-settings', JSON.stringify({ theme: name, welcomed: true })),
+      theme,
+    );
+    await bench.open('/threads');
+    await expect.poll(() => page.getByTestId('box-row').count()).toBeGreaterThan(10);
+    await page.getByTestId('box-row').first().getByRole('button').click();
+    await check(page, 'the thread box with an entry');
+    await page.getByLabel('Pick all that are shown').check();
+    await check(page, 'many entries');
+    await page.getByRole('button', { name: 'Add thread' }).click();
+    await check(page, 'adding thread');
+    await bench.open('/piece/demo-rock-pool/colours');
+    await bench.card.locator('.colour').nth(2).click();
+    await page.getByRole('button', { name: 'A ladder of shades through it…' }).click();
+    await page
+      .getByTestId('told-apart')
+      .getByRole('button', { name: /equally light/ })
+      .click();
+    await check(page, 'a colour opened');
+    await page.getByRole('button', { name: 'Colourways…' }).click();
+    await page.getByRole('button', { name: 'Vary the palette' }).click();
+    await expect.poll(() => page.getByTestId('colourways').getByRole('listitem').count()).toBeGreaterThan(3);
+    await check(page, 'colourways');
+    await page.keyboard.press('Escape');
+    await bench.goTo('Thread');
+    await bench.card.locator('.need .name').first().click();
+    await check(page, 'a need opened');
+    for (const question of ['Will it reach?', 'On the needle', 'What was used', 'How you work']) {
+      await bench.card.getByRole('button', { name: question }).click();
+      await check(page, question);
+    }
+    await page.getByRole('button', { name: 'Shopping list…' }).click();
+    await expect(page.getByTestId('shop-state')).toContainText('a stand-in');
+    await check(page, 'the shopping list');
+  });
 }

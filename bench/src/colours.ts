@@ -65,7 +65,9 @@ export function benchPalette(): string[] {
   const pass = medianMs(() => (sink += onePass(picture.rgba, centres)[3]!), 3);
   const palette = medianMs(() => (sink += coloursOfPicture(picture, wanted).length), 3);
   if (sink === 0) throw new Error('no palette was taken');
-  return [`a palette of ${wanted} of a 12 megapixel picture / one full pass of k-means: ${(palette / pass).toFixed(2)}`];
+  return [
+    `a palette of ${wanted} of a 12 megapixel picture / one full pass of k-means: ${(palette / pass).toFixed(2)}`,
+  ];
 }
 
 const RUNS = 10_000;

@@ -7,9 +7,9 @@ import { benchPainting } from './painting.ts';
 import { benchThreadBox } from './threadBox.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
 
-/** Prints one line for each ratio; each is the quotient of two medians taken in this run. */
+/** Prints one line for each ratio; each is the quotient of two medians taken in this run. Started in the root by `run.mjs`. */
 function demo(name: string): Piece {
-  const read = readPiece(readFileSync(new URL(`../../demo/pieces/${name}.junctura.json`, import.meta.url), 'utf8'));
+  const read = readPiece(readFileSync(`demo/pieces/${name}.junctura.json`, 'utf8'));
   if (!read.ok) throw new Error(read.problem);
   return read.value;
 }

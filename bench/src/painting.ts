@@ -1,13 +1,12 @@
 import type { Piece } from '@junctura/core/piece';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
-import { fileURLToPath } from 'node:url';
 import type { PaintingTimes } from './paintingInPage.ts';
 
 /** Lines for the bench: painting stitched views in a browser against plain strokes on the same canvas, and moving them. */
 export async function benchPainting(pieces: readonly Piece[]): Promise<string[]> {
   const bundle = await build({
-    entryPoints: [fileURLToPath(new URL('./paintingInPage.ts', import.meta.url))],
+    entryPoints: ['bench/src/paintingInPage.ts'],
     bundle: true,
     write: false,
     format: 'iife',

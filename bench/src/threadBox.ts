@@ -1,6 +1,5 @@
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
 
 const PORT = 4184;
 const ENTRIES = 5000;
@@ -20,9 +19,7 @@ const WATCH_FRAMES = `
 
 /** A thread box of five thousand entries in the built application: its slowest frame while it is scrolled and filtered. */
 export async function benchThreadBox(): Promise<string[]> {
-  const root = fileURLToPath(new URL('../..', import.meta.url));
   const server = spawn('npx', ['tsx', 'server/src/main.ts'], {
-    cwd: root,
     env: { ...process.env, PORT: String(PORT) },
     stdio: ['ignore', 'pipe', 'inherit'],
     detached: true,
@@ -35,11 +32,16 @@ export async function benchThreadBox(): Promise<string[]> {
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(`http://localhost:${PORT}/threads`);
-    const rows = Array.from({ length: ENTRIES }, (_, i) => `Shade ${i},n${i},#${(i * 3343 + 4096).toString(16).padStart(6, '0').slice(-6)},1,tin ${i % 40}`);
+    const rows = Array.from(
+      { length: ENTRIES },
+      (_, i) => `Shade ${i},n${i},#${(i * 3343 + 4096).toString(16).padStart(6, '0').slice(-6)},1,tin ${i % 40}`,
+    );
     await page.getByRole('button', { name: 'File' }).click();
     const chooser = page.waitForEvent('filechooser');
     await page.getByText('Bring in a list or card').click();
-    await (await chooser).setFiles({
+    await (
+      await chooser
+    ).setFiles({
       name: 'many.csv',
       mimeType: 'text/csv',
       buffer: Buffer.from(`name,code,hex,skeins,place\n${rows.join('\n')}\n`),
@@ -56,7 +58,9 @@ export async function benchThreadBox(): Promise<string[]> {
     await page.waitForTimeout(300);
     const frames = await page.evaluate<number[]>('window.frames_');
     const slowest = Math.max(...frames);
-    return [`the slowest frame of a thread box of ${ENTRIES} entries, scrolled and filtered / ${FELT_MS} ms: ${(slowest / FELT_MS).toFixed(2)}`];
+    return [
+      `the slowest frame of a thread box of ${ENTRIES} entries, scrolled and filtered / ${FELT_MS} ms: ${(slowest / FELT_MS).toFixed(2)}`,
+    ];
   } finally {
     await browser.close();
     process.kill(-server.pid!);

@@ -44,9 +44,13 @@ export function propose(part: Part, placed: PlacedShape, settings: ProposalSetti
   return spotProposals(settings);
 }
 
-/** The direction that satin takes on an area when none is set. */
+const directions = new WeakMap<PlacedShape, Direction>();
+
+/** The direction that satin takes on an area when none is set. Shapes never change, so it is found once. */
 export function satinDirection(placed: PlacedShape): Direction {
-  return shortestSpans(placed.shape.region);
+  const known = directions.get(placed) ?? shortestSpans(placed.shape.region);
+  directions.set(placed, known);
+  return known;
 }
 
 function laid(strands: number): number {
@@ -64,7 +68,7 @@ function bySchool(strands: number, school: ProposalSettings['strands']): number 
 
 function areaProposals(placed: PlacedShape, settings: ProposalSettings): Proposal[] {
   const { use, strands: school } = settings;
-  const direction = shortestSpans(placed.shape.region);
+  const direction = satinDirection(placed);
   const limit = SPAN_LIMIT_MM[use];
   const span = direction.spanMm;
   const usual = placed.meanWidthMm < THRESHOLDS.narrowMm ? 1 : placed.areaMm2 > THRESHOLDS.largeMm2 ? 3 : 2;

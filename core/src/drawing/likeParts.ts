@@ -1,4 +1,4 @@
-import { flattenPath, polylineLength, regionArea, ringArea, smallestCircle, unite } from '../geometry/index.ts';
+import { flattenPath, polylineLength, regionArea, ringArea, unite, type Polyline } from '../geometry/index.ts';
 import type { Part } from '../piece/index.ts';
 
 /** Shapes whose measures differ by less than this share look alike to the eye. */
@@ -11,8 +11,8 @@ interface Measures {
 }
 
 /**
- * Puts parts into groups that are worked alike: of one kind and colour, and alike in area, outline and the circle round
- * them, whichever way they are turned or mirrored.
+ * Puts parts into groups that are worked alike: of one kind and colour, and alike in area, outline and how far that lies
+ * from its middle, whichever way they are turned or mirrored.
  */
 export function groupLikeParts(parts: readonly Part[]): Part[] {
   const groups: Measures[][] = [];
@@ -36,7 +36,28 @@ function measure(part: Part): number[] {
   const rings = runs.map((run) => run.points);
   const area = part.kind === 'area' ? areaOf(rings, part.fillRule) : 0;
   const length = runs.reduce((sum, run) => sum + polylineLength(run), 0);
-  return [Math.sqrt(area), length, smallestCircle(rings)?.r ?? 0, part.strokeMm ?? 0];
+  return [Math.sqrt(area), length, reachOf(runs), part.strokeMm ?? 0];
+}
+
+/** The root of the mean square of the distance of lines from their common middle; the corners themselves where they have no length. */
+function reachOf(runs: readonly Polyline[]): number {
+  let [weight, sumX, sumY, squares] = [0, 0, 0, 0];
+  for (const { points, closed } of runs) {
+    const last = closed ? points.length : points.length - 2;
+    for (let i = 0; i < last; i += 2) {
+      const k = (i + 2) % points.length;
+      const [ax, ay, bx, by] = [points[i]!, points[i + 1]!, points[k]!, points[k + 1]!];
+      const length = Math.sqrt((bx - ax) ** 2 + (by - ay) ** 2);
+      const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
+      weight += length;
+      sumX += mx * length;
+      sumY += my * length;
+      // A segment's own spread about its middle is a twelfth of its length squared.
+      squares += (mx * mx + my * my + (length * length) / 12) * length;
+    }
+  }
+  if (weight === 0) return 0;
+  return Math.sqrt(Math.max(0, squares / weight - (sumX / weight) ** 2 - (sumY / weight) ** 2));
 }
 
 function areaOf(rings: readonly Float64Array[], rule: Part['fillRule']): number {

@@ -44,18 +44,27 @@ function outerPoints(arrays: readonly Float64Array[]): Point[] {
 
 /** Whether a place lies strictly inside the quadrangle of the points that are outermost along x + y and x - y. */
 function insideOfExtremes(arrays: readonly Float64Array[]): (x: number, y: number) => boolean {
-  const best = [-Infinity, -Infinity, -Infinity, -Infinity];
+  // The outermost along x + y, y - x, and against them: round in order.
   const corners: Point[] = [0, 1, 2, 3].map(() => ({ x: 0, y: 0 }));
+  let [sumMost, sumLeast, slantMost, slantLeast] = [-Infinity, Infinity, -Infinity, Infinity];
   for (const array of arrays) {
     for (let i = 0; i < array.length; i += 2) {
-      const [x, y] = [array[i]!, array[i + 1]!];
-      const reaches = [x + y, y - x, -x - y, x - y];
-      for (let k = 0; k < 4; k++) {
-        if (reaches[k]! > best[k]!) [best[k], corners[k]] = [reaches[k]!, { x, y }];
-      }
+      const x = array[i]!;
+      const y = array[i + 1]!;
+      const sum = x + y;
+      const slant = y - x;
+      if (sum > sumMost) [sumMost, corners[0]] = [sum, { x, y }];
+      if (slant > slantMost) [slantMost, corners[1]] = [slant, { x, y }];
+      if (sum < sumLeast) [sumLeast, corners[2]] = [sum, { x, y }];
+      if (slant < slantLeast) [slantLeast, corners[3]] = [slant, { x, y }];
     }
   }
-  return (x, y) => corners.every((corner, k) => turn(corner, corners[(k + 1) % 4]!, { x, y }) > 0);
+  const [a, b, c, d] = corners as [Point, Point, Point, Point];
+  return (x, y) => isLeft(a, b, x, y) && isLeft(b, c, x, y) && isLeft(c, d, x, y) && isLeft(d, a, x, y);
+}
+
+function isLeft(a: Point, b: Point, x: number, y: number): boolean {
+  return (b.x - a.x) * (y - a.y) - (b.y - a.y) * (x - a.x) > 0;
 }
 
 function halfHull(sorted: readonly Point[]): Point[] {

@@ -1,6 +1,6 @@
 import { z } from '../measure/index.ts';
 import { hexColour } from '../colour/index.ts';
-import { flattenPath } from '../geometry/index.ts';
+import { farthestCoordinate } from '../geometry/index.ts';
 import {
   clothOf,
   DEFAULT_CLOTH,
@@ -41,10 +41,7 @@ const pathData = z
 function pathProblem(data: string): string | null {
   if (/nan|infinity/i.test(data)) return 'a coordinate is not a number';
   try {
-    const isFar = (value: number): boolean => !(Math.abs(value) <= FARTHEST_MM);
-    return flattenPath(data, FARTHEST_MM).some(({ points }) => points.some(isFar))
-      ? 'a coordinate lies more than a kilometre out'
-      : null;
+    return farthestCoordinate(data) <= FARTHEST_MM ? null : 'a coordinate lies more than a kilometre out';
   } catch (error) {
     return error instanceof Error ? error.message : 'not path data';
   }

@@ -1,5 +1,4 @@
-import svgpath from 'svgpath';
-import { compose, meanScale, type Matrix } from '../../geometry/index.ts';
+import { compose, farthestCoordinate, meanScale, movedPath, type Matrix } from '../../geometry/index.ts';
 import { FARTHEST_MM } from '../../piece/index.ts';
 import { LIMITS } from './limits.ts';
 import { userUnits } from './lengths.ts';
@@ -241,23 +240,16 @@ function labelOf(element: SvgElement): string | null {
 function placePath(element: SvgElement, outline: string, matrix: Matrix): string {
   const where = `Line ${element.line}: <${element.name}>`;
   if (/nan|infinity/i.test(outline)) throw new DrawingFault(`${where} has a coordinate that is not a number.`);
-  const path = svgpath(outline);
-  const fault = (path as unknown as { err: string }).err;
-  if (fault) throw new DrawingFault(`${where} has path data that cannot be read: ${fault.replace(/^SvgPath: /, '')}.`);
-  const placed = path
-    .abs()
-    .unshort()
-    .unarc()
-    .matrix([...matrix])
-    .round(DECIMALS);
-  placed.iterate((segment) => {
-    for (const value of segment.slice(1) as number[]) {
-      if (!(Math.abs(value) < FARTHEST_MM)) {
-        throw new DrawingFault(
-          `${where} has a coordinate that is far out of bounds (${String(value).slice(0, 12)} mm).`,
-        );
-      }
-    }
-  });
-  return placed.toString();
+  let placed: string;
+  try {
+    placed = movedPath(outline, matrix, DECIMALS);
+  } catch (error) {
+    const fault = error instanceof Error ? error.message.replace(/^SvgPath: /, '') : 'unknown';
+    throw new DrawingFault(`${where} has path data that cannot be read: ${fault}.`);
+  }
+  const far = farthestCoordinate(placed);
+  if (!(far < FARTHEST_MM)) {
+    throw new DrawingFault(`${where} has a coordinate that is far out of bounds (${String(far).slice(0, 12)} mm).`);
+  }
+  return placed;
 }

@@ -1,0 +1,91 @@
+import svgpath from 'svgpath';
+import { IDENTITY, type Matrix } from './matrix.ts';
+
+/** The commands of a path that are left when all are absolute and all curves cubic. */
+export const Op = { move: 0, line: 1, cubic: 2, close: 3 } as const;
+/** How many numbers follow each of them. */
+export const ARGUMENTS = [2, 2, 6, 0] as const;
+
+/** Paths that were read are kept up to so many characters, as each is flattened at several tolerances. */
+const KEPT_CHARACTERS = 4_000_000;
+let kept = new Map<string, Float64Array>();
+let keptCharacters = 0;
+
+/**
+ * A path as commands with their numbers: `move x y`, `line x y`, `cubic x1 y1 x2 y2 x y`, `close`. Not to be written into.
+ * @throws Error where the text is not path data
+ */
+export function readPath(data: string): Float64Array {
+  const known = kept.get(data);
+  if (known) return known;
+  const read = parsePath(data);
+  if (keptCharacters > KEPT_CHARACTERS) {
+    kept = new Map();
+    keptCharacters = 0;
+  }
+  kept.set(data, read);
+  keptCharacters += data.length;
+  return read;
+}
+
+function parsePath(data: string): Float64Array {
+  const path = svgpath(data);
+  const fault = (path as unknown as { err: string }).err;
+  if (fault) throw new Error(fault);
+  path.abs().unshort().unarc();
+  const out: number[] = [];
+  path.iterate((segment, _index, x, y) => {
+    const [command, a, b, c, d, e, f] = segment as unknown as [string, number, number, number, number, number, number];
+    if (command === 'M') out.push(Op.move, a, b);
+    else if (command === 'L') out.push(Op.line, a, b);
+    else if (command === 'H') out.push(Op.line, a, y);
+    else if (command === 'V') out.push(Op.line, x, a);
+    else if (command === 'C') out.push(Op.cubic, a, b, c, d, e, f);
+    else if (command === 'Q') out.push(Op.cubic, ...quadraticAsCubic(x, y, [a, b, c, d]));
+    else if (command === 'Z') out.push(Op.close);
+  });
+  return Float64Array.from(out);
+}
+
+/** The greatest number among the coordinates of a path, control points too; NaN where one is no number. */
+export function farthestCoordinate(data: string): number {
+  const path = readPath(data);
+  let most = 0;
+  for (let i = 0; i < path.length; i += 1 + ARGUMENTS[path[i]!]!) {
+    for (let k = 1; k <= ARGUMENTS[path[i]!]!; k++) most = Math.max(most, Math.abs(path[i + k]!));
+  }
+  return most;
+}
+
+/**
+ * Path data under a map, all commands absolute and all curves cubic, rounded to a number of decimals. What needs neither stays
+ * to the letter.
+ * @throws Error where the text is not path data
+ */
+export function movedPath(data: string, matrix: Matrix, decimals: number): string {
+  const path = readPath(data);
+  const [a, b, c, d, e, f] = matrix;
+  const stays = matrix.every((value, i) => value === IDENTITY[i]);
+  if (stays && !/[a-df-z]/.test(data) && !new RegExp(`\\.\\d{${decimals + 1}}`).test(data)) return data;
+  const factor = 10 ** decimals;
+  let out = '';
+  for (let i = 0; i < path.length; i += 1 + ARGUMENTS[path[i]!]!) {
+    const op = path[i]!;
+    out += LETTERS[op];
+    for (let k = 1; k <= ARGUMENTS[op]!; k += 2) {
+      const x = path[i + k]!;
+      const y = path[i + k + 1]!;
+      // Adding nought makes a nought of a negative one.
+      const nx = Math.round((a * x + c * y + e) * factor) / factor + 0;
+      const ny = Math.round((b * x + d * y + f) * factor) / factor + 0;
+      out += k > 1 ? ` ${nx} ${ny}` : `${nx} ${ny}`;
+    }
+  }
+  return out;
+}
+const LETTERS = ['M', 'L', 'C', 'Z'] as const;
+
+function quadraticAsCubic(x: number, y: number, [cx, cy, ex, ey]: number[]): number[] {
+  const third = (from: number, to: number): number => from + (2 / 3) * (to - from);
+  return [third(x, cx!), third(y, cy!), third(ex!, cx!), third(ey!, cy!), ex!, ey!];
+}

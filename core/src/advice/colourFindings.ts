@@ -4,7 +4,7 @@ import { roundTo } from '../measure/index.ts';
 import { setColour, setShade, type Edit, type Piece } from '../piece/index.ts';
 import { colourName, risingFactors, shadesOf, shareWithin, usesColour, type Plan } from '../plan/index.ts';
 import { colourPairs, isConfusable, wornColours } from './colourPairs.ts';
-import type { Finding } from './findings.ts';
+import type { Finding } from './finding.ts';
 import { mendPair } from './recolour.ts';
 import { THRESHOLDS, WORN_USES } from './thresholds.ts';
 

@@ -49,53 +49,11 @@ import {
 } from '../plan/index.ts';
 import { stitchKind, WIDEST_FIELD_MM2, type StitchId } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
+import type { Figures, Finding, FindingId } from './finding.ts';
 import { degreesApart, straightFilling, type Neighbours } from './neighbours.ts';
 import { longestFrontRunMm, tightestBendMm } from './measures.ts';
 import { coveringStrands } from './proposals.ts';
 import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
-
-export type FindingId =
-  | 'outside-hoop'
-  | 'near-ring'
-  | 'grain'
-  | 'warp'
-  | 'crushed'
-  | 'line-too-close'
-  | "can't-trace"
-  | 'fades-first'
-  | 'heat-sets'
-  | 'water-spoils'
-  | 'part-too-small'
-  | 'line-not-covered'
-  | 'span-too-long'
-  | 'span-too-short'
-  | 'cloth-shows'
-  | 'direction-vanishes'
-  | 'too-many-shades'
-  | 'guide-outside'
-  | 'too-large-for-direction'
-  | 'too-many-strands'
-  | 'snags'
-  | 'needle-hole'
-  | 'pull'
-  | 'lost-in-cloth'
-  | 'too-alike'
-  | 'lots-mixed'
-  | 'may-run'
-  | 'confusable'
-  | 'runs-out'
-  | 'all-hidden'
-  | 'no-stitches'
-  | 'not-read';
-
-export type Figures = Readonly<Record<string, number | string>>;
-
-/** Something worth a look. The sentence is made of the figures elsewhere. */
-export interface Finding {
-  readonly id: FindingId;
-  readonly part: string | null;
-  readonly figures: Figures;
-}
 
 /** What can be done about a finding, in one action that can be undone. */
 export interface Remedy {

@@ -1,4 +1,5 @@
-export { figuresKey, findAll, isAccepted, remediesFor, type Finding, type FindingId, type Remedy } from './findings.ts';
+export type { Finding, FindingId } from './finding.ts';
+export { figuresKey, findAll, isAccepted, remediesFor, type Remedy } from './findings.ts';
 export { ownedFindings, type Owned } from './colourFindings.ts';
 export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type JudgedPair } from './colourPairs.ts';
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';

@@ -11,7 +11,8 @@ import {
   type SettledPass,
 } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
-import { findAll, type Finding } from './findings.ts';
+import type { Finding } from './finding.ts';
+import { findAll } from './findings.ts';
 import { Neighbours, turnedFromNeighbours } from './neighbours.ts';
 import { propose, proposalSettings, satinDirection, type Proposal, type ProposalSettings } from './proposals.ts';
 

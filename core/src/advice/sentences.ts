@@ -1,5 +1,5 @@
 import { formatFine } from '../measure/index.ts';
-import type { Figures, Finding, FindingId } from './findings.ts';
+import type { Figures, Finding, FindingId } from './finding.ts';
 import { THRESHOLDS } from './thresholds.ts';
 
 export type Severity = 'stop' | 'warn' | 'note';

@@ -14,7 +14,7 @@ export {
 } from './odds.ts';
 export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';
 export { shadeParts } from './ladderPass.ts';
-export { PassWorker, sumUp, workSettings, type Plan, type PlannedPart } from './planPiece.ts';
+export { PassWorker, sumUp, workSettings, type Plan } from './planPiece.ts';
 export { canWork, isSmallRound, rolesOn } from './layers.ts';
 export {
   passesAsWorked,
@@ -22,6 +22,7 @@ export {
   threadFactor,
   USUAL_HAND,
   type OwnHand,
+  type PlannedPart,
   type PlannedPass,
   type SettledPass,
   type WorkedThread,

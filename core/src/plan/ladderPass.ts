@@ -1,8 +1,7 @@
 import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
 import { editOf, newColour, type Edit, type PaletteColour, type Pass, type Piece } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
-import { passesAsWorked } from './planPass.ts';
-import type { PlannedPart } from './planPiece.ts';
+import { passesAsWorked, type PlannedPart } from './planPass.ts';
 
 /**
  * Shades areas from one shade to the next: each filling is worked in them, in long-and-short where its stitch cannot be shaded.

@@ -12,8 +12,7 @@ import type { Piece } from '../piece/index.ts';
 import { shareCuts, type Cut } from './cuts.ts';
 import { countLoads, type LoadSettings } from './loads.ts';
 import { needOdds, type Odds, type ThreadSpread } from './odds.ts';
-import type { PlannedPass, WorkedThread } from './planPass.ts';
-import type { PlannedPart } from './planPiece.ts';
+import type { PlannedPart, PlannedPass, WorkedThread } from './planPass.ts';
 import { colourName } from './workedColours.ts';
 
 /** One threading of the needle. */

@@ -1,7 +1,7 @@
 import type { Piece } from '../piece/index.ts';
 import { stopMm } from './loads.ts';
 import { needleRuns, type NeedleRun } from './needs.ts';
-import type { PlannedPart } from './planPiece.ts';
+import type { PlannedPart } from './planPass.ts';
 
 /** What a remainder on the needle can still do of one part. */
 export interface NeedleReach {

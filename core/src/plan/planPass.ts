@@ -87,6 +87,13 @@ export interface PlannedPass extends SettledPass {
   readonly liftMm: number;
 }
 
+/** A part as it lies on the cloth, with its layers as they are worked. */
+export interface PlannedPart {
+  readonly part: Part;
+  readonly placed: PlacedShape;
+  readonly passes: readonly PlannedPass[];
+}
+
 /** The needle with which a stitch is worked in a thread. */
 function needleOf(stitch: Pass['stitch'], kind: ThreadKind, strands: number): Needle {
   const wanted = stitchKind(stitch).needle;

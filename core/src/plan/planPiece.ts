@@ -1,7 +1,7 @@
 import { circleAround, clearInHoopMm, pointsOf, positionsOf, type PlacedShape } from '../drawing/index.ts';
 import { boxOf, type Box, type Circle } from '../geometry/index.ts';
 import { clothOf, innerDiameterMm } from '../materials/index.ts';
-import type { Part, Piece } from '../piece/index.ts';
+import type { Piece } from '../piece/index.ts';
 import { NOTHING_BELOW } from './layers.ts';
 import { colourNeeds, travelMm, type ColourNeed } from './needs.ts';
 import { hourOdds, USUAL_SPREAD } from './odds.ts';
@@ -10,16 +10,11 @@ import {
   USUAL_HAND,
   withPass,
   type OwnHand,
+  type PlannedPart,
   type PlannedPass,
   type SettledPass,
   type WorkSettings,
 } from './planPass.ts';
-
-export interface PlannedPart {
-  readonly part: Part;
-  readonly placed: PlacedShape;
-  readonly passes: readonly PlannedPass[];
-}
 
 export interface Plan {
   readonly design: {

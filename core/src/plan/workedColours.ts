@@ -1,7 +1,7 @@
 import { mixed } from '../colour/index.ts';
 import { nearestShade, type ShadeRef } from '../materials/index.ts';
 import type { PaletteColour } from '../piece/index.ts';
-import type { PlannedPart } from './planPiece.ts';
+import type { PlannedPart } from './planPass.ts';
 
 /** Whether a colour is worked in a part: in one of its layers or shades. */
 export function usesColour({ part, passes }: PlannedPart, colourId: string): boolean {

@@ -1,6 +1,22 @@
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { Snapshot, StoredPiece } from './pieceStore.ts';
+
+/** A piece as it is stored. */
+export interface StoredPiece {
+  readonly id: string;
+  readonly name: string;
+  readonly savedAt: number;
+  /** Rises with every save: a save that does not build on the newest is a conflict. */
+  readonly revision: number;
+  readonly piece: unknown;
+}
+
+export interface Snapshot {
+  readonly key?: number;
+  readonly pieceId: string;
+  readonly at: number;
+  readonly piece: unknown;
+}
 
 /** A document of which there is one: the thread box, what a shop said last. */
 export interface KeptDocument {

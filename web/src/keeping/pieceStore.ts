@@ -1,23 +1,6 @@
 import { success, type Outcome } from '@junctura/core/measure';
 import { checkPiece, type Piece } from '@junctura/core/piece';
-import { Database } from './database.ts';
-
-/** A piece as it is stored. */
-export interface StoredPiece {
-  readonly id: string;
-  readonly name: string;
-  readonly savedAt: number;
-  /** Rises with every save: a save that does not build on the newest is a conflict. */
-  readonly revision: number;
-  readonly piece: unknown;
-}
-
-export interface Snapshot {
-  readonly key?: number;
-  readonly pieceId: string;
-  readonly at: number;
-  readonly piece: unknown;
-}
+import { Database, type Snapshot, type StoredPiece } from './database.ts';
 
 const SNAPSHOTS_KEPT = 20;
 const SNAPSHOT_EVERY_MS = 5 * 60_000;

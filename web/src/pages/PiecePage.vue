@@ -16,7 +16,7 @@ import TheTally from '../components/TheTally.vue';
 import TheTape from '../components/TheTape.vue';
 import type { Side } from '../picture/paintPicture.ts';
 import { fileName, saveFile } from '../keeping/files.ts';
-import type { Snapshot } from '../keeping/pieceStore.ts';
+import type { Snapshot } from '../keeping/database.ts';
 import ColoursStep from '../steps/ColoursStep.vue';
 import DrawingStep from '../steps/DrawingStep.vue';
 import HoopStep from '../steps/HoopStep.vue';

@@ -104,6 +104,7 @@ test('the hoop fits by the smallest circle, and sizes can be typed in mm and inc
 
 test('says how much thread each colour takes, and why', async ({ bench }) => {
   await bench.openKite('Thread');
+  await bench.card.getByRole('button', { name: /^Wet rosehip/ }).click();
   for (const word of [
     'in front',
     'behind',
@@ -115,7 +116,6 @@ test('says how much thread each colour takes, and why', async ({ bench }) => {
   ]) {
     await expect(bench.card).toContainText(word);
   }
-  await bench.card.getByRole('button', { name: /^Wet rosehip/ }).click();
   await expect(bench.card).toContainText('Wet slate');
 });
 

@@ -237,7 +237,7 @@ const total = computed(() => threads.box.entries.reduce((sum, entry) => sum + me
           />
           <ChoiceField label="Show" :value="show" :options="SHOWS" @change="(value) => (show = value)" />
         </div>
-        <div class="row-grid heads" role="row">
+        <div class="row-grid heads">
           <span
             ><input type="checkbox" :checked="areAllPicked" aria-label="Pick all that are shown" @change="pickAll"
           /></span>

@@ -36,16 +36,12 @@ async function takeAll(page: Page): Promise<void> {
   await page.waitForTimeout(400);
   await shot('practice');
   await takeIntake(page, shot);
-  for (const step of ['drawing', 'hoop', 'thread', 'transfer']) {
+  for (const step of ['drawing', 'hoop', 'transfer']) {
     await page.goto(`${base}/piece/demo-kite/${step}`);
     await settled(page);
     await shot(step);
   }
-  await page.goto(`${base}/piece/demo-kite/colours`);
-  await settled(page);
-  await page.locator('.colour').first().click();
-  await settled(page);
-  await shot('colours');
+  await takeThreads(page, shot);
   await page.goto(`${base}/piece/demo-rock-pool/stitches`);
   await settled(page);
   await page.getByRole('complementary').getByRole('button', { name: 'Star arm 1' }).click();
@@ -64,6 +60,35 @@ async function takeAll(page: Page): Promise<void> {
   await page.keyboard.press('t');
   await page.waitForTimeout(1500);
   await shot('back-by-lamp-light');
+}
+
+/** Pictures of colours, thread and the thread box. */
+async function takeThreads(page: Page, shot: (name: string) => Promise<Buffer>): Promise<void> {
+  await page.goto(`${base}/piece/demo-rock-pool/colours`);
+  await settled(page);
+  await page.locator('.colour').nth(8).click();
+  await settled(page);
+  await page
+    .locator('.colour')
+    .nth(8)
+    .evaluate((row) => row.scrollIntoView());
+  await page.waitForTimeout(500);
+  await shot('colours');
+  await page.getByRole('button', { name: 'Colourways…' }).click();
+  await page.getByRole('button', { name: 'Vary the palette' }).click();
+  await page.waitForTimeout(3500);
+  await shot('colourways');
+  await page.goto(`${base}/piece/demo-rock-pool/thread`);
+  await settled(page);
+  await page.getByRole('button', { name: 'Will it reach?' }).click();
+  const amber = page.locator('[data-test=reach] > li', { hasText: 'Pale amber' });
+  await amber.getByRole('button', { name: 'What helps' }).click();
+  await page.locator('[data-test=savings] .offer').first().waitFor();
+  await shot('thread');
+  await page.goto(`${base}/threads`);
+  await page.locator('[data-test=box-row]').nth(3).click();
+  await page.waitForTimeout(600);
+  await shot('thread-box');
 }
 
 /** Pictures of the ways in, of hoops and of transfer. */

@@ -73,17 +73,20 @@ const groups = computed(() =>
   ].filter(({ offers }) => offers.length > 0),
 );
 
+/** Families side by side as the card has them; a card whose codes tell of none is laid out by hue. Light above dark. */
 const families = computed(() => {
   const text = search.value.trim().toLowerCase();
   const byFamily = new Map<string, Shade[]>();
-  for (const shade of card.value.shades) {
+  const isCoded = card.value.shades.every(({ code }) => /^[a-z]{2}-\d+$/.test(code));
+  const ordered = isCoded ? card.value.shades : [...card.value.shades].sort((a, b) => a.lab.l - b.lab.l);
+  for (const shade of ordered) {
     if (text && !`${shade.name} ${shade.code}`.toLowerCase().includes(text)) continue;
-    const family = /^[a-z]{2}-\d+$/.test(shade.code) ? shade.code.slice(0, 2) : hueFamily(shade);
+    const family = isCoded ? shade.code.slice(0, 2) : hueFamily(shade);
     byFamily.set(family, [shade, ...(byFamily.get(family) ?? [])]);
   }
-  return [...byFamily.entries()].sort(([a], [b]) => (a < b ? -1 : 1)).map(([, shades]) => shades);
+  const found = [...byFamily];
+  return (isCoded ? found : found.sort(([a], [b]) => (a < b ? -1 : 1))).map(([, shades]) => shades);
 });
-/** A card of which the codes tell nothing is laid out by hue, light above dark. */
 function hueFamily({ lab }: Shade): string {
   const hue = (Math.atan2(lab.b, lab.a) * 180) / Math.PI + 180;
   return Math.hypot(lab.a, lab.b) < 8 ? 'zz' : String(Math.floor(hue / 20)).padStart(2, '0');

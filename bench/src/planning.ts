@@ -1,5 +1,6 @@
 import { Planner } from '@junctura/core/advice';
 import { plainPass, type Piece } from '@junctura/core/piece';
+import { planPass, workSettings } from '@junctura/core/plan';
 import { groundPiece } from './grounds.ts';
 import { medianMs } from './median.ts';
 
@@ -48,8 +49,16 @@ export function benchPlanning(piece: Piece): string[] {
     });
     sink += planner.plan({ ...piece, drawing: { ...piece.drawing, parts } }).plan.totals.stitches;
   });
+  const settings = workSettings(piece, 1);
+  const { parts: planned } = new Planner().plan(piece).plan;
+  const paths = medianMs(() => {
+    for (const { placed, passes } of planned) {
+      for (const pass of passes) sink += planPass(placed, pass, settings).quantities.stitches;
+    }
+  });
   if (!Number.isFinite(sink)) throw new Error('benchPlanning: a figure is not a number');
   return [
+    `planning ${piece.name} / writing and measuring the paths of its stitches alone: ${(whole / paths).toFixed(2)}`,
     `planning ${piece.name} (${moves} moves) / bare loop of as many points: ${(whole / loop).toFixed(0)}`,
     `planning ${piece.name} again after an edit of one part / planning it whole: ${(again / whole).toFixed(3)}`,
   ];

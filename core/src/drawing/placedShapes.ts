@@ -3,10 +3,12 @@ import {
   boxOf,
   flattenPath,
   IDENTITY,
+  insideOfExtremes,
   inscribedCircle,
   inverse,
   mapPoints,
   middleLine,
+  pathPoints,
   polylineLength,
   regionArea,
   regionPerimeter,
@@ -137,7 +139,7 @@ export function circleAround(shapes: readonly PlacedShape[]): Circle | null {
 const COARSE_MM = 0.01;
 
 /** The corners of a whole design as placed, hidden portions too: all that is needed to place it anew. */
-export function designPoints({ drawing, placement }: Piece): Float64Array {
+export function designPoints({ drawing, placement }: Pick<Piece, 'drawing' | 'placement'>): Float64Array {
   const matrix = placementMatrix(placement);
   const arrays = drawing.parts
     .filter((part) => part.shown)
@@ -155,9 +157,17 @@ function joined(arrays: readonly Float64Array[]): Float64Array {
   return all;
 }
 
-/** The smallest circle around a whole design as placed. */
-export function designCircle(piece: Piece): Circle | null {
-  return smallestCircle([designPoints(piece)]);
+/** The smallest circle around a whole design as placed; parts that lie well within it are not looked at closely. */
+export function designCircle({ drawing, placement }: Piece): Circle | null {
+  const matrix = placementMatrix(placement);
+  const parts = drawing.parts.filter((part) => part.shown);
+  const isWithin = insideOfExtremes(parts.map((part) => mapPoints(matrix, pathPoints(part.path, false))));
+  const outer = parts.filter((part) => {
+    const points = mapPoints(matrix, pathPoints(part.path, true));
+    for (let i = 0; i < points.length; i += 2) if (!isWithin(points[i]!, points[i + 1]!)) return true;
+    return false;
+  });
+  return smallestCircle([designPoints({ drawing: { ...drawing, parts: outer }, placement })]);
 }
 
 /** The coordinate arrays of a shape. */

@@ -12,7 +12,7 @@ export {
 export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';
 export { fieldRows, type FieldRowOptions } from './fieldRows.ts';
-export { farthestCoordinate, movedPath } from './pathOps.ts';
+export { farthestCoordinate, movedPath, pathPoints } from './pathOps.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
 export { narrowestGap, type Gap } from './gap.ts';
 export { inscribedCircle } from './inscribedCircle.ts';
@@ -39,7 +39,7 @@ export {
 export { pathData } from './pathData.ts';
 export { NearestPoints } from './nearestPoints.ts';
 export { simplifyLine, simplifyRegion, WOBBLE_MM } from './simplify.ts';
-export { convexHull, smallestCircle, type Circle } from './smallestCircle.ts';
+export { convexHull, insideOfExtremes, smallestCircle, type Circle } from './smallestCircle.ts';
 export {
   CHORD_TOLERANCE_MM,
   paceAlong,

@@ -58,6 +58,20 @@ export function farthestCoordinate(data: string): number {
 }
 
 /**
+ * The points of path data as `x, y` flat: those that its curves run through, and, where asked for, those that only pull at them.
+ * All of the path lies within the hull of both.
+ */
+export function pathPoints(data: string, withPulls: boolean): Float64Array {
+  const path = readPath(data);
+  const points: number[] = [];
+  for (let i = 0; i < path.length; i += 1 + ARGUMENTS[path[i]!]!) {
+    const count = ARGUMENTS[path[i]!]!;
+    for (let k = withPulls ? 1 : Math.max(1, count - 1); k < count; k += 2) points.push(path[i + k]!, path[i + k + 1]!);
+  }
+  return Float64Array.from(points);
+}
+
+/**
  * Path data under a map, all commands absolute and all curves cubic, rounded to a number of decimals. What needs neither stays
  * to the letter.
  * @throws Error where the text is not path data

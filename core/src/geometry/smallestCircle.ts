@@ -42,8 +42,8 @@ function outerPoints(arrays: readonly Float64Array[]): Point[] {
   return points;
 }
 
-/** Whether a place lies strictly inside the quadrangle of the points that are outermost along x + y and x - y. */
-function insideOfExtremes(arrays: readonly Float64Array[]): (x: number, y: number) => boolean {
+/** Tells whether a place lies strictly inside the quadrangle of the points that are outermost along x + y and x - y. */
+export function insideOfExtremes(arrays: readonly Float64Array[]): (x: number, y: number) => boolean {
   // The outermost along x + y, y - x, and against them: round in order.
   const corners: Point[] = [0, 1, 2, 3].map(() => ({ x: 0, y: 0 }));
   let [sumMost, sumLeast, slantMost, slantLeast] = [-Infinity, Infinity, -Infinity, Infinity];

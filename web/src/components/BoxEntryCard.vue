@@ -185,7 +185,7 @@ const STEPS = [
         {{ formatThread(reading.value.metres * 1000, settings.units) }}, right to
         {{ formatThread(reading.value.plusMinusM * 1000, settings.units) }} either way.
       </p>
-      <p v-else class="small short" role="alert">{{ reading.problem }}</p>
+      <p v-else class="small warning" role="alert">{{ reading.problem }}</p>
       <NButton size="small" :disabled="!reading.ok" @click="takeWeight">Take it as what is left</NButton>
     </section>
     <section v-if="entry.reserved.length > 0">
@@ -214,17 +214,9 @@ const STEPS = [
   border-radius: 15px;
   box-shadow: inset 0 -5px 7px -4px rgb(0 0 0 / 35%);
 }
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 14px;
-}
 .weigh {
   display: grid;
   gap: 8px;
-}
-.short {
-  color: var(--weld);
 }
 .shades {
   list-style: none;

@@ -129,8 +129,4 @@ li {
   gap: 6px;
   margin-top: 2px;
 }
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
-}
 </style>

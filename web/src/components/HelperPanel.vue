@@ -219,11 +219,6 @@ function add(): void {
 </template>
 
 <style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 14px;
-}
 .preview {
   width: 100%;
   max-height: 230px;

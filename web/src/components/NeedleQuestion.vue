@@ -96,11 +96,6 @@ const begun = computed(() => answer.value?.reaches.filter(({ share }) => share <
 </template>
 
 <style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 14px;
-}
 .answer {
   display: grid;
   gap: 6px;
@@ -108,9 +103,5 @@ const begun = computed(() => answer.value?.reaches.filter(({ share }) => share <
 ul {
   margin: 0;
   padding-left: 18px;
-}
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
 }
 </style>

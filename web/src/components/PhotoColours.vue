@@ -2,6 +2,7 @@
 import { differenceInWords, labOf, nearestColours, whiteBalanced } from '@junctura/core/colour';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { chooseFile, PICTURES } from '../keeping/files.ts';
 import { CAMERA_URL } from '../keeping/standIns.ts';
 import { useThreadBox } from '../stores/threadBox.ts';
 import ChoiceField from './ChoiceField.vue';
@@ -38,11 +39,7 @@ async function take(file: File | undefined): Promise<void> {
   }
 }
 function choose(): void {
-  const chooser = document.createElement('input');
-  chooser.type = 'file';
-  chooser.accept = 'image/png,image/jpeg,image/webp';
-  chooser.addEventListener('change', () => void take(chooser.files?.[0]));
-  chooser.click();
+  chooseFile(PICTURES, (chosen) => void take(chosen));
 }
 function takeSimulated(): void {
   const picture = new Image();
@@ -128,7 +125,7 @@ function keep(): void {
         Lay your threads beside a grey card or white paper, in one even light, and take a picture of both. The card
         tells what the light did to the colours; without it they cannot be put right.
       </p>
-      <p v-if="problem" class="short" role="alert">{{ problem }}</p>
+      <p v-if="problem" class="warning" role="alert">{{ problem }}</p>
       <div class="row">
         <NButton type="primary" @click="choose">Choose a photograph</NButton>
         <NButton @click="takeSimulated">Take one with the simulated camera</NButton>
@@ -147,7 +144,7 @@ function keep(): void {
           In the photograph it is <span class="swatch" :style="{ background: seen }"></span>
           <NButton size="tiny" @click="seen = null">Mark it anew</NButton>
         </p>
-        <p v-if="balanced && !balanced.ok" class="short small" role="alert">{{ balanced.problem }}</p>
+        <p v-if="balanced && !balanced.ok" class="warning small" role="alert">{{ balanced.problem }}</p>
         <ul data-test="photo-colours">
           <li v-for="(reading, i) in readings" :key="reading.id">
             <span class="two" title="As photographed, and put right">
@@ -206,9 +203,6 @@ canvas {
   gap: 12px;
   align-content: start;
 }
-.short {
-  color: var(--weld);
-}
 ul {
   list-style: none;
   margin: 0;
@@ -236,8 +230,5 @@ li {
 .wide {
   grid-column: 2 / 4;
   grid-row: 2;
-}
-.link {
-  text-decoration: underline;
 }
 </style>

@@ -5,6 +5,7 @@ import { setShades } from '@junctura/core/piece';
 import { colourName } from '@junctura/core/plan';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { chooseFile, PICTURES } from '../keeping/files.ts';
 import { useBench } from '../stores/bench.ts';
 import { useThreadBox } from '../stores/threadBox.ts';
 import type { PalettePicture } from '../workers/paletteMessages.ts';
@@ -49,11 +50,7 @@ async function take(blob: Blob | undefined): Promise<void> {
   else problem.value = `The picture cannot be read: ${outcome.problem}`;
 }
 function choose(): void {
-  const chooser = document.createElement('input');
-  chooser.type = 'file';
-  chooser.accept = 'image/png,image/jpeg,image/webp';
-  chooser.addEventListener('change', () => void take(chooser.files?.[0]));
-  chooser.click();
+  chooseFile(PICTURES, (chosen) => void take(chosen));
 }
 /** The picture below the drawing is the first to be asked. */
 const underlay = bench.piece.drawing.underlay?.picture;

@@ -84,11 +84,6 @@ const ruler = Array.from({ length: 106 }, (_, i) => i);
 </template>
 
 <style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 14px;
-}
 .typed {
   width: 100%;
   height: 30px;
@@ -118,8 +113,5 @@ figure {
   font-size: 3px;
   text-anchor: middle;
   fill: #3a2c14;
-}
-.link {
-  text-decoration: underline;
 }
 </style>

@@ -102,7 +102,7 @@ function replace(colourId: string): void {
               <span v-if="row.hex" class="swatch" :style="{ background: row.hex }"></span>
               <strong>{{ row.name }}</strong>
               <span class="small soft">{{ row.kind === 'thread' ? row.detail : row.needed }}</span>
-              <span v-if="row.trouble" class="small short">
+              <span v-if="row.trouble" class="small warning">
                 {{ troubleWords(row) }}
                 <button v-if="row.kind === 'thread'" type="button" class="plain link" @click="replace(row.colours[0]!)">
                   take another<span class="visually-hidden"> for {{ row.name }}</span>
@@ -202,13 +202,6 @@ td strong {
 .number {
   text-align: right;
   white-space: nowrap;
-}
-.short {
-  color: var(--weld);
-}
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
 }
 .costs {
   display: grid;

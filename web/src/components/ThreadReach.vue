@@ -111,14 +111,14 @@ function percent(odds: number): string {
           None owned; {{ reach.need.skeins.p90 }} {{ threadKind(reach.need.thread)?.putUp
           }}{{ reach.need.skeins.p90 === 1 ? '' : 's' }} to buy.
         </p>
-        <p v-else class="small" :class="reach.odds < 0.9 ? 'short' : 'done'">
+        <p v-else class="small" :class="reach.odds < 0.9 ? 'warning' : 'good'">
           {{ metres(reach.ownedM) }} for {{ metres(reach.need.wholeM) }}: reaches {{ percent(reach.odds)
           }}<template v-if="reach.shortM > 0.005">, {{ metres(reach.shortM) }} short of nine in ten</template>.
         </p>
         <p v-if="reach.lots.length > 1" class="small soft">
           {{ reach.lots.map(({ lot, metres: m }) => `${metres(m)} of lot ${lot || 'unknown'}`).join(', ') }}
         </p>
-        <p v-if="reach.handDyed && reach.odds < 0.9" class="small short">Dyed by hand: no later lot will match it.</p>
+        <p v-if="reach.handDyed && reach.odds < 0.9" class="small warning">Dyed by hand: no later lot will match it.</p>
         <button
           v-if="reach.odds < 0.9 && reach.ownedM > 0"
           type="button"
@@ -129,7 +129,7 @@ function percent(odds: number): string {
           What helps
         </button>
         <div v-if="asked === keyOf(reach)" class="offers" data-test="savings">
-          <p v-if="problem" role="alert" class="small short">{{ problem }}</p>
+          <p v-if="problem" role="alert" class="small warning">{{ problem }}</p>
           <p v-else-if="offers === null" role="status" class="small soft">Trying what helps…</p>
           <p v-else-if="offers.length === 0" class="small soft">
             Nothing saves enough: buy more of it, of the same lot if you can.
@@ -158,12 +158,6 @@ ul {
   display: flex;
   gap: 9px;
   align-items: center;
-}
-.short {
-  color: var(--weld);
-}
-.done {
-  color: var(--moss);
 }
 .link {
   text-decoration: underline;

@@ -189,7 +189,7 @@ const isAllDone = computed(() => bench.piece.drawing.parts.every(({ id }) => ben
       </NButton>
     </div>
   </template>
-  <p v-if="isAllDone" class="done small">Every part is worked.</p>
+  <p v-if="isAllDone" class="good small">Every part is worked.</p>
 
   <h3>What has been learned</h3>
   <p v-if="isDemo" class="small soft">
@@ -229,21 +229,12 @@ const isAllDone = computed(() => bench.piece.drawing.parts.every(({ id }) => ben
 </template>
 
 <style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 14px;
-  align-items: end;
-}
 .doubt {
   display: grid;
   gap: 8px;
   padding: 10px 14px;
   background: var(--weld-ground);
   border-radius: 6px;
-}
-.done {
-  color: var(--moss);
 }
 .list {
   list-style: none;
@@ -256,9 +247,5 @@ const isAllDone = computed(() => bench.piece.drawing.parts.every(({ id }) => ben
   display: flex;
   justify-content: space-between;
   gap: 10px;
-}
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
 }
 </style>

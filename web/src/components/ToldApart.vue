@@ -60,14 +60,14 @@ const ROWS = [...SEEING, 'armsLength'] as const;
       </button>
     </div>
     <p v-if="pairs.length === 0" class="small soft">No two colours touch in this piece.</p>
-    <p v-else-if="short.length === 0" class="small done">
+    <p v-else-if="short.length === 0" class="small good">
       All {{ pairs.length }} pairs of colours that touch are told apart.
     </p>
     <ul>
       <li v-for="pair in shown" :key="keyOf(pair)">
         <button
           type="button"
-          class="plain pair"
+          class="plain both"
           :aria-expanded="opened === keyOf(pair)"
           @click="opened = opened === keyOf(pair) ? null : keyOf(pair)"
         >
@@ -76,7 +76,7 @@ const ROWS = [...SEEING, 'armsLength'] as const;
             <span :style="{ background: colours.get(pair.b)?.hex }"></span>
           </span>
           <span>
-            {{ partNames(pair) }}<br /><span class="small" :class="pair.short.length > 0 ? 'short' : 'soft'">{{
+            {{ partNames(pair) }}<br /><span class="small" :class="pair.short.length > 0 ? 'warning' : 'soft'">{{
               words(pair)
             }}</span>
           </span>
@@ -109,7 +109,7 @@ const ROWS = [...SEEING, 'armsLength'] as const;
         <div v-if="pair.short.length > 0" class="row">
           <NButton size="tiny" @click="mend(pair)">Move one shade</NButton>
           <NButton size="tiny" quaternary @click="bench.pick([...new Set(pair.where.flat())])">Show where</NButton>
-          <span v-if="refused === keyOf(pair)" class="small short" role="alert"
+          <span v-if="refused === keyOf(pair)" class="small warning" role="alert"
             >No shade of your cards mends it alone.</span
           >
         </div>
@@ -128,16 +128,6 @@ const ROWS = [...SEEING, 'armsLength'] as const;
   align-items: baseline;
   justify-content: space-between;
 }
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
-}
-.done {
-  color: var(--moss);
-}
-.short {
-  color: var(--weld);
-}
 ul {
   list-style: none;
   margin: 0;
@@ -145,7 +135,7 @@ ul {
   display: grid;
   gap: 10px;
 }
-.pair {
+.both {
   display: grid;
   grid-template-columns: 54px minmax(0, 1fr) auto;
   gap: 10px;

@@ -89,11 +89,3 @@ const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
     {{ WORKING_LENGTH.unpicked * 100 }} % more is reckoned for unpicking.
   </p>
 </template>
-
-<style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 14px;
-}
-</style>

@@ -9,7 +9,7 @@ import {
 } from '@junctura/core/materials';
 import type { Outcome } from '@junctura/core/measure';
 import { ref } from 'vue';
-import { fileName, saveFile } from '../keeping/files.ts';
+import { chooseFile, fileName, saveFile } from '../keeping/files.ts';
 import { useThreadBox } from '../stores/threadBox.ts';
 
 /** No list of threads is larger. */
@@ -21,8 +21,7 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
   const problem = ref<string | null>(null);
   const told = ref<string | null>(null);
 
-  async function take(file: File | undefined): Promise<void> {
-    if (!file) return;
+  async function take(file: File): Promise<void> {
     problem.value = null;
     told.value = null;
     if (file.size > MOST_BYTES) {
@@ -61,11 +60,7 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
   }
 
   function choose(): void {
-    const chooser = document.createElement('input');
-    chooser.type = 'file';
-    chooser.accept = '.csv,.tsv,.txt,.gpl,text/csv';
-    chooser.addEventListener('change', () => void take(chooser.files?.[0]));
-    chooser.click();
+    chooseFile('.csv,.tsv,.txt,.gpl,text/csv', (file) => void take(file));
   }
 
   function exportCsv(): void {

@@ -18,3 +18,18 @@ export function fileName(name: string, extension: string): string {
     .slice(0, 60);
   return `${plain || 'piece'}${extension}`;
 }
+
+/** Lets the person choose a file; where she closes the chooser, nothing is heard. */
+export function chooseFile(accept: string, take: (file: File) => void): void {
+  const chooser = document.createElement('input');
+  chooser.type = 'file';
+  chooser.accept = accept;
+  chooser.addEventListener('change', () => {
+    const file = chooser.files?.[0];
+    if (file) take(file);
+  });
+  chooser.click();
+}
+
+/** The kinds of picture that are read. */
+export const PICTURES = 'image/png,image/jpeg,image/webp';

@@ -14,6 +14,7 @@ import SettingsMenu from '../components/SettingsMenu.vue';
 import TheDialog from '../components/TheDialog.vue';
 import TheTally from '../components/TheTally.vue';
 import TheTape from '../components/TheTape.vue';
+import { isTyping, useUndoKeys } from '../composables/useUndoKeys.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { fileName, saveFile } from '../keeping/files.ts';
 import type { Snapshot } from '../keeping/database.ts';
@@ -73,21 +74,14 @@ const only = computed(() => {
   return isByColour && bench.picked.length > 0 ? new Set(bench.picked) : null;
 });
 
+useUndoKeys(bench.undo, bench.redo);
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const isTyping = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-  const command = event.ctrlKey || event.metaKey;
+  const isCommand = event.ctrlKey || event.metaKey;
   const letter = event.key.toLowerCase();
-  if (command && letter === 'z' && !isTyping) {
-    event.preventDefault();
-    if (event.shiftKey) bench.redo();
-    else bench.undo();
-  } else if (command && letter === 'y' && !isTyping) {
-    event.preventDefault();
-    bench.redo();
-  } else if (event.altKey && /^[1-6]$/.test(event.key)) {
+  if (event.altKey && /^[1-6]$/.test(event.key)) {
     event.preventDefault();
     void router.replace({ name: 'piece', params: { id: props.id, step: STEPS[Number(event.key) - 1]!.id } });
-  } else if (!isTyping && !command) {
+  } else if (!isTyping(event) && !isCommand) {
     if (event.key === '?') keysShown.value = true;
     else if (letter === 'f') findingsShown.value = !findingsShown.value;
     else if (letter === 't') hoopView.value?.turnOver();

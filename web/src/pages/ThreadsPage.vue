@@ -11,6 +11,7 @@ import BoxEntryCard from '../components/BoxEntryCard.vue';
 import ChoiceField from '../components/ChoiceField.vue';
 import SettingsMenu from '../components/SettingsMenu.vue';
 import { useBoxFiles } from '../composables/useBoxFiles.ts';
+import { isTyping, useUndoKeys } from '../composables/useUndoKeys.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useThreadBox } from '../stores/threadBox.ts';
 
@@ -148,16 +149,10 @@ function menu(key: string): void {
   else threads.change('Empty the box', { ...threads.box, entries: [] });
 }
 
+useUndoKeys(threads.undo, threads.redo);
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  const isTyping = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-  const isCommand = event.ctrlKey || event.metaKey;
-  const letter = event.key.toLowerCase();
-  if (isTyping) return;
-  if (isCommand && letter === 'z') {
-    event.preventDefault();
-    if (event.shiftKey) threads.redo();
-    else threads.undo();
-  } else if (isCommand && letter === 'a') {
+  if (isTyping(event)) return;
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
     event.preventDefault();
     pickAll();
   } else if (event.key === 'Escape') picked.value = new Set();
@@ -294,7 +289,7 @@ const total = computed(() => threads.box.entries.reduce((sum, entry) => sum + me
               <span class="cut soft">{{ threadKind(entry.thread)?.name }}</span>
               <span class="cut">{{ entry.lot }}<template v-if="entry.handDyed"> · by hand</template></span>
               <span class="cut figure">{{ amount(entry) }}</span>
-              <span class="cut figure" :class="{ short: isShort(entry) }">{{
+              <span class="cut figure" :class="{ warning: isShort(entry) }">{{
                 reservedM(entry) > 0 ? formatThread(freeM(entry) * 1000, settings.units) : ''
               }}</span>
               <span class="cut soft">{{ entry.place }}</span>
@@ -444,9 +439,6 @@ h1 {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.short {
-  color: var(--weld);
 }
 input[type='checkbox'] {
   width: 18px;

@@ -231,10 +231,6 @@ h4 {
 .near:hover {
   background: var(--linen-deep);
 }
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
-}
 .skein {
   flex: none;
   width: 56px;

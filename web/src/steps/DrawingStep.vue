@@ -239,10 +239,6 @@ fieldset {
   background: var(--weld-ground);
   border-radius: 6px;
 }
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
-}
 .simplify {
   display: grid;
   grid-template-columns: 1fr auto;

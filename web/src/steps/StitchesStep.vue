@@ -294,10 +294,6 @@ function recolour(id: string): void {
 .tight {
   gap: 6px;
 }
-.link {
-  text-decoration: underline;
-  text-underline-offset: 2px;
-}
 .heading {
   justify-content: space-between;
 }

@@ -258,11 +258,6 @@ async function savePdf(): Promise<void> {
 </template>
 
 <style scoped>
-.pair {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 14px;
-}
 .serif {
   font-family: var(--serif);
   font-size: 19px;
@@ -281,9 +276,6 @@ async function savePdf(): Promise<void> {
 .against::marker {
   content: '–  ';
   color: var(--madder);
-}
-.link {
-  text-decoration: underline;
 }
 .fitness {
   font-size: 13px;

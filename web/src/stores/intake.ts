@@ -3,6 +3,7 @@ import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Piece } from '@junctura/core/piece';
+import { chooseFile, PICTURES } from '../keeping/files.ts';
 import { readFile } from '../keeping/intake.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { useBench } from './bench.ts';
@@ -76,24 +77,15 @@ export const useIntake = defineStore('intake', () => {
 
   /** Lets the person choose a file. */
   function choose(): void {
-    const chooser = document.createElement('input');
-    chooser.type = 'file';
-    chooser.accept = '.svg,.json,image/svg+xml,application/json,image/png,image/jpeg,image/webp';
-    chooser.addEventListener('change', () => void take(chooser.files));
-    chooser.click();
+    chooseFile(`.svg,.json,image/svg+xml,application/json,${PICTURES}`, (file) => void take([file]));
   }
 
   /** Lets the person choose the drawing of the open piece as it was changed elsewhere. */
   function chooseChanged(): void {
-    const chooser = document.createElement('input');
-    chooser.type = 'file';
-    chooser.accept = '.svg,image/svg+xml';
-    chooser.addEventListener('change', () => void takeChanged(chooser.files?.[0]));
-    chooser.click();
+    chooseFile('.svg,image/svg+xml', (file) => void takeChanged(file));
   }
 
-  async function takeChanged(file: File | undefined): Promise<void> {
-    if (!file) return;
+  async function takeChanged(file: File): Promise<void> {
     problem.value = null;
     const reader = new PlannerClient();
     const read = await readFile(file, reader, () => crypto.randomUUID());

@@ -79,9 +79,12 @@ export class StyleSheets {
       if (value === 'inherit') style[property] = inherited[property] ?? ROOT_STYLE[property] ?? '';
       else style[property] = value;
     };
-    for (const [property, value] of Object.entries(element.attributes)) {
-      if (PROPERTIES.has(property)) set({ property, value: value.trim(), important: false });
+    for (const property in element.attributes) {
+      if (PROPERTIES.has(property)) {
+        set({ property, value: element.attributes[property]!.trim(), important: false });
+      }
     }
+    if (this.rules.length === 0 && !element.attributes['style']) return style;
     const matching = this.rules.filter((rule) => rule.matches(element));
     const declared = [
       ...matching.flatMap((rule) => rule.declarations),

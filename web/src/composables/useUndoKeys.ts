@@ -1,0 +1,18 @@
+import { useEventListener } from '@vueuse/core';
+
+/** Whether a key is meant for what is typed into. */
+export function isTyping({ target }: KeyboardEvent): boolean {
+  return target instanceof HTMLInputElement ? target.type !== 'checkbox' : target instanceof HTMLTextAreaElement;
+}
+
+/** Control or Command with Z undoes; with Shift, or with Y, it is done again. */
+export function useUndoKeys(undo: () => void, redo: () => void): void {
+  useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+    if (!(event.ctrlKey || event.metaKey) || isTyping(event)) return;
+    const letter = event.key.toLowerCase();
+    if (letter !== 'z' && letter !== 'y') return;
+    event.preventDefault();
+    if (letter === 'y' || event.shiftKey) redo();
+    else undo();
+  });
+}

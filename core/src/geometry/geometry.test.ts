@@ -1,3 +1,4 @@
+import svgpath from 'svgpath';
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../measure/index.ts';
 import { blob, circle, rectangle, wander } from '../testing/shapes.ts';
@@ -11,7 +12,8 @@ import { cellRows, scanCells, scanFrame } from './scanCells.ts';
 import { isInside, polylineLength, regionArea } from './shapes.ts';
 import { scanRows } from './scanRows.ts';
 import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
-import { smallestCircle } from './smallestCircle.ts';
+import { convexHull, smallestCircle } from './smallestCircle.ts';
+import { farthestCoordinate, movedPath, pathPoints } from './pathOps.ts';
 import { runsOf, RunWalker, stationsAlong, tightestRadiusMm } from './stations.ts';
 
 const SEEDS = Array.from({ length: 40 }, (_, i) => i + 1);
@@ -134,6 +136,92 @@ describe('cutting', () => {
       }
     }
     expect(kept).toBeCloseTo(sampled, 0);
+  });
+});
+
+/** Path data of every command, absolute and relative, with fixed seeds. */
+function someCurve(seed: number): string {
+  const random = seededRandom(seed);
+  const n = (): string => random.between(-40, 40).toFixed(2);
+  const commands = [
+    () => `L${n()} ${n()}`,
+    () => `h${n()}`,
+    () => `V${n()}`,
+    () => `c${n()} ${n()} ${n()} ${n()} ${n()} ${n()}`,
+    () => `S${n()} ${n()} ${n()} ${n()}`,
+    () => `q${n()} ${n()} ${n()} ${n()}`,
+    () => `T${n()} ${n()}`,
+    () => `a12 7 ${n()} ${random.next() < 0.5 ? 1 : 0} 1 ${n()} ${n()}`,
+    () => `Zm${n()} ${n()}`,
+  ];
+  const body = Array.from({ length: 12 }, () => commands[Math.floor(random.next() * commands.length)]!());
+  return `M${n()} ${n()}${body.join('')}l3 4`;
+}
+
+/** How far the corners of one polyline lie off another, at the most. */
+function farthestOff(points: Float64Array, line: Float64Array): number {
+  let most = 0;
+  for (let i = 0; i < points.length; i += 2) {
+    let nearest = Infinity;
+    for (let k = 0; k < line.length; k += 2) {
+      const n = (k + 2) % line.length;
+      const [dx, dy] = [line[n]! - line[k]!, line[n + 1]! - line[k + 1]!];
+      const [px, py] = [points[i]! - line[k]!, points[i + 1]! - line[k + 1]!];
+      const t = Math.min(1, Math.max(0, (px * dx + py * dy) / (dx * dx + dy * dy || 1)));
+      nearest = Math.min(nearest, Math.hypot(px - t * dx, py - t * dy));
+    }
+    most = Math.max(most, nearest);
+  }
+  return most;
+}
+
+describe('paths', () => {
+  it.each(Array.from({ length: 25 }, (_, i) => i + 1))(
+    'moved lie where the path library puts them (seed %i)',
+    (seed) => {
+      const matrix = [0.8, 0.6, -0.6, 0.8, 12.5, -3] as const;
+      const ours = flattenPath(movedPath(someCurve(seed), matrix, 6), 0.01);
+      const theirs = flattenPath(
+        svgpath(someCurve(seed))
+          .matrix([...matrix])
+          .toString(),
+        0.01,
+      );
+      expect(ours).toHaveLength(theirs.length);
+      // Curves may be divided elsewhere: each corner of one lies on the other, as far as chords do.
+      ours.forEach((run, i) => {
+        expect(run.closed).toBe(theirs[i]!.closed);
+        expect(farthestOff(run.points, theirs[i]!.points)).toBeLessThan(0.03);
+        expect(farthestOff(theirs[i]!.points, run.points)).toBeLessThan(0.03);
+      });
+    },
+  );
+
+  it.each([1, 2, 3, 4, 5])(
+    'lie within the hull of their points, and reach no further than the farthest (seed %i)',
+    (seed) => {
+      const data = someCurve(seed);
+      const hull = convexHull([pathPoints(data, true)]);
+      const most = farthestCoordinate(data);
+      for (const { points } of flattenPath(data, 0.05)) {
+        for (let i = 0; i < points.length; i += 2) {
+          expect(Math.max(Math.abs(points[i]!), Math.abs(points[i + 1]!))).toBeLessThanOrEqual(most + 1e-6);
+          hull.forEach((corner, k) => {
+            const next = hull[(k + 1) % hull.length]!;
+            const side =
+              (next.x - corner.x) * (points[i + 1]! - corner.y) - (next.y - corner.y) * (points[i]! - corner.x);
+            expect(side).toBeGreaterThan(-1e-6);
+          });
+        }
+      }
+    },
+  );
+
+  it('stay to the letter where nothing is to be done', () => {
+    const data = 'M1 2H5.25Q7 8 9 2Z';
+    expect(movedPath(data, [1, 0, 0, 1, 0, 0], 3)).toBe(data);
+    expect(movedPath('m1 2h4', [1, 0, 0, 1, 0, 0], 3)).toBe('M1 2L5 2');
+    expect(movedPath('M1.23456 2L3 4', [1, 0, 0, 1, 0, 0], 3)).toBe('M1.235 2L3 4');
   });
 });
 

@@ -2,28 +2,37 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
   applyEdit,
+  dropColourway,
+  dropUse,
+  type Edit,
   editOf,
   groupMembers,
+  inColourway,
   invertEdit,
+  keepColourway,
   mergeEdits,
   movePart,
+  noteUses,
+  type Piece,
   PIECE_VERSION,
+  pieceSchema,
+  plainPass,
   readPiece,
   removeParts,
   renamePart,
   setCloth,
+  setColour,
+  setDone,
   setGroup,
   setGuides,
   setHidden,
   setPasses,
   setShade,
   setUse,
+  takeColourway,
+  type ThreadUse,
   workInShade,
   writePiece,
-  pieceSchema,
-  plainPass,
-  type Edit,
-  type Piece,
 } from './index.ts';
 import { refOf, shadeOf } from '../materials/index.ts';
 import { MIGRATIONS } from './migrations.ts';
@@ -103,6 +112,66 @@ describe('piece files', () => {
   });
 });
 
+const use = (part: string): ThreadUse => ({
+  id: 'u1',
+  part,
+  colour: 'c1',
+  stitch: 'stem',
+  strands: 2,
+  usualMm: 400,
+  usedMm: 460,
+  sure: false,
+  at: '2026-05-01T19:00:00.000Z',
+});
+
+describe('colourways', () => {
+  it('bring back the shades and the cloth that they were kept with, and leave what they do not name', () => {
+    const [first] = kite().palette;
+    const kept = applied(kite(), keepColourway(kite(), 'w1', 'As drawn')!);
+    const other = applied(kept, setShade(kept, first!.id, refOf(shadeOf('sl-61')!))!);
+    const dark = applied(other, setCloth(other, { colour: '#202838' })!);
+    const back = applied(dark, takeColourway(dark, 'w1')!);
+    expect(back.palette).toEqual(kite().palette);
+    expect(back.cloth).toEqual(kite().cloth);
+    expect(inColourway(dark, kept.colourways[0]!).palette).toEqual(kite().palette);
+    expect(applied(back, dropColourway(back, 'w1')!).colourways).toEqual([]);
+    expect(takeColourway(dark, 'none')).toBeNull();
+  });
+
+  it('are no more than a person would compare', () => {
+    let piece = kite();
+    for (let i = 0; i < 20; i++) {
+      const edit = keepColourway(piece, `w${i}`, `Way ${i}`);
+      if (edit) piece = applied(piece, edit);
+    }
+    expect(piece.colourways.length).toBe(12);
+    expect(readPiece(writePiece(piece))).toEqual({ ok: true, value: piece });
+  });
+});
+
+describe('the record', () => {
+  it('notes parts as worked with the thread they took, and takes entries out again', () => {
+    const piece = kite();
+    const [first, second] = piece.drawing.parts;
+    const noted = applied(piece, noteUses(piece, [use(first!.id)])!);
+    expect(noted.record).toEqual({ done: [first!.id], uses: [use(first!.id)] });
+    const more = applied(noted, setDone(noted, [second!.id], true)!);
+    expect(more.record.done).toEqual([first!.id, second!.id]);
+    expect(applied(more, setDone(more, [first!.id], false)!).record.done).toEqual([second!.id]);
+    expect(applied(more, dropUse(more, 'u1')!).record.uses).toEqual([]);
+  });
+
+  it('loses the lot of a colour that gets another shade, and keeps it otherwise', () => {
+    const piece = kite();
+    const [colour] = piece.palette;
+    const lotted = applied(piece, setColour(piece, colour!.id, { lot: 'A7' })!);
+    expect(
+      applied(lotted, setShade(lotted, colour!.id, colour!.shade, refOf(shadeOf('sl-61')!))!).palette[0]!.lot,
+    ).toBe('A7');
+    expect(applied(lotted, setShade(lotted, colour!.id, refOf(shadeOf('sl-61')!))!).palette[0]!.lot).toBeNull();
+  });
+});
+
 describe('edits', () => {
   const [first, second] = kite().drawing.parts;
   const all: [string, (piece: Piece) => Edit | null][] = [
@@ -116,6 +185,11 @@ describe('edits', () => {
     ['group', (p) => setGroup(p, [first!.id, second!.id], 'g9')],
     ['passes', (p) => setPasses(p, new Map([[first!.id, [plainPass('chain', 'stranded-cotton')]]]), 'x')],
     ['order', (p) => movePart(p, first!.id, 'front')],
+    ['two in one needle', (p) => setShade(p, p.palette[0]!.id, refOf(shadeOf('sl-61')!), refOf(shadeOf('rh-41')!))],
+    ['role and lot', (p) => setColour(p, p.palette[1]!.id, { role: 'sky', lot: 'A7' })],
+    ['colourway', (p) => (p.colourways.length > 0 ? null : keepColourway(p, 'w1', 'Evening'))],
+    ['part done', (p) => (p.record.done.length > 0 ? null : setDone(p, [first!.id], true))],
+    ['thread noted', (p) => (p.record.uses.length > 0 ? null : noteUses(p, [use(second!.id)]))],
     ['remove', (p) => removeParts(p, [first!.id, second!.id])],
   ];
 

@@ -5,6 +5,8 @@ import { groundPiece } from './grounds.ts';
 import { medianMs } from './median.ts';
 
 const LOOP_TIMES = 200;
+/** What takes a few milliseconds is measured more often. */
+const MANY_ROUNDS = 61;
 const MB = 1024 * 1024;
 
 /** A bare loop that writes as many points to typed arrays and sums their distances. */
@@ -48,7 +50,7 @@ export function benchPlanning(piece: Piece): string[] {
       passes: [plainPass('satin', 'stranded-cotton', strands)],
     });
     sink += planner.plan({ ...piece, drawing: { ...piece.drawing, parts } }).plan.totals.stitches;
-  });
+  }, MANY_ROUNDS);
   const settings = workSettings(piece, 1);
   const { parts: planned } = new Planner().plan(piece).plan;
   const paths = medianMs(() => {

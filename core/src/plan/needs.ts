@@ -8,9 +8,11 @@ import {
   WORKING_LENGTH,
   type ThreadKind,
 } from '../materials/index.ts';
+import { Remembered } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
+import type { StitchPath } from '../stitches/index.ts';
 import { shareCuts, type Cut } from './cuts.ts';
-import { countLoads, type LoadSettings } from './loads.ts';
+import { countLoads, type Loads, type LoadSettings } from './loads.ts';
 import { needOdds, type Odds, type ThreadSpread } from './odds.ts';
 import type { PlannedPart, PlannedPass, WorkedThread } from './planPass.ts';
 import { colourName } from './workedColours.ts';
@@ -124,12 +126,19 @@ interface Threading extends NeedleLoad {
   readonly order: number;
 }
 
+/** An edit changes few paths: the loads of all others were counted before. */
+const loadsOf = new Remembered<StitchPath, Loads>();
+
 /** Every threading of the needle in the order of working, and what is lost on the way. */
 function threadings({ byStrands }: NeedleGroup, settings: LoadSettings) {
   const list: Threading[] = [];
   let [restarts, lostMm] = [0, 0];
   for (const [strands, runs] of byStrands) {
-    const counted = countLoads(runs, settings);
+    const counted = loadsOf.get(
+      runs.map(({ path }) => path),
+      JSON.stringify(settings),
+      () => countLoads(runs, settings),
+    );
     restarts += counted.restarts;
     lostMm += counted.lostMm;
     for (const portions of counted.portions) {

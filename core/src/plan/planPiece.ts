@@ -1,6 +1,7 @@
 import { circleAround, clearInHoopMm, pointsOf, positionsOf, type PlacedShape } from '../drawing/index.ts';
 import { boxOf, type Box, type Circle } from '../geometry/index.ts';
 import { clothOf, innerDiameterMm } from '../materials/index.ts';
+import { Remembered } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { NOTHING_BELOW } from './layers.ts';
 import { colourNeeds, travelMm, type ColourNeed } from './needs.ts';
@@ -72,8 +73,10 @@ export function workSettings(piece: Piece, seed: number, own: OwnHand = USUAL_HA
 /** Everything that is computed of a piece from its worked parts. */
 export function sumUp(piece: Piece, parts: readonly PlannedPart[], handSpread = USUAL_SPREAD.hand): Plan {
   const shapes = parts.map((planned) => planned.placed);
-  const box = boxOf(shapes.flatMap((placed) => [...pointsOf(placed.shape)]));
-  const circle = circleAround(shapes);
+  const { box, circle } = extents.get(shapes, '', () => ({
+    box: boxOf(shapes.flatMap((placed) => [...pointsOf(placed.shape)])),
+    circle: circleAround(shapes),
+  }));
   const colours = colourNeeds(piece, parts, { ...USUAL_SPREAD, hand: handSpread });
   const passes = parts.flatMap((planned) => planned.passes);
   const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);
@@ -100,9 +103,20 @@ export function sumUp(piece: Piece, parts: readonly PlannedPart[], handSpread = 
   };
 }
 
+/** Where nothing was moved, how far a design reaches was found before. */
+const extents = new Remembered<PlacedShape, { box: Box | null; circle: Circle | null }>();
+const rooms = new Remembered<PlacedShape, number>();
+
 function hoopRoom(piece: Piece, shapes: readonly PlacedShape[]): Plan['hoop'] {
-  if (!piece.hoop) return null;
-  const points = shapes.flatMap(({ shape }) => [...pointsOf(shape)]);
-  const clearMm = clearInHoopMm(points, piece.hoop, positionsOf(piece));
-  return { nominalMm: piece.hoop.nominalMm, innerMm: innerDiameterMm(piece.hoop.nominalMm), clearMm };
+  const { hoop } = piece;
+  if (!hoop) return null;
+  const positions = positionsOf(piece);
+  const clearMm = rooms.get(shapes, JSON.stringify([hoop, positions]), () =>
+    clearInHoopMm(
+      shapes.flatMap(({ shape }) => [...pointsOf(shape)]),
+      hoop,
+      positions,
+    ),
+  );
+  return { nominalMm: hoop.nominalMm, innerMm: innerDiameterMm(hoop.nominalMm), clearMm };
 }

@@ -417,9 +417,11 @@ h1 {
 .rows {
   grid-row: 3;
   outline-offset: -2px;
+  contain: strict;
 }
 .entry {
   height: 42px;
+  contain: layout paint style;
   border-bottom: 1px solid color-mix(in srgb, var(--chalk) 50%, transparent);
   cursor: pointer;
 }

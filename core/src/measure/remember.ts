@@ -1,0 +1,20 @@
+/**
+ * Remembers an answer that was found for a list of objects that never change. Asked for the same list again it answers at once;
+ * a list is known by its first object, and only the last answer for that is kept.
+ */
+export class Remembered<Item extends object, Answer> {
+  private readonly kept = new WeakMap<Item, { items: readonly Item[]; key: string; answer: Answer }>();
+
+  /** @param key whatever else the answer depends on */
+  get(items: readonly Item[], key: string, find: () => Answer): Answer {
+    const [first] = items;
+    if (!first) return find();
+    const before = this.kept.get(first);
+    const isSame =
+      before?.key === key && before.items.length === items.length && before.items.every((item, i) => item === items[i]);
+    if (isSame) return before.answer;
+    const answer = find();
+    this.kept.set(first, { items: [...items], key, answer });
+    return answer;
+  }
+}

@@ -173,9 +173,15 @@ test('what was used is noted, asked about where it cannot be, and learned from',
   await expect(bench.card.getByRole('alert')).toContainText('times what is usual');
   await bench.card.getByRole('button', { name: 'Correct it' }).click();
   await page.getByLabel('Lengths taken').fill('5');
+  await page.getByLabel('Left on the needle').fill('21 cm');
+  await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Note it, and the part as worked' }).click();
   await expect(page.getByTestId('learned')).toContainText('From 1 record');
   await expect(bench.figure('Thread')).not.toHaveText(thread!);
+  // What was left is on the needle when that is asked about.
+  await bench.card.getByRole('button', { name: 'On the needle' }).click();
+  await expect(page.getByLabel('Left on the needle')).toHaveValue('210 mm');
+  await bench.card.getByRole('button', { name: 'What was used' }).click();
   await page.getByRole('button', { name: 'Forget it and learn anew' }).click();
   await expect(bench.card).toContainText('Nothing yet');
   await expect(bench.figure('Thread')).toHaveText(thread!);

@@ -12,9 +12,10 @@ import LengthField from './LengthField.vue';
 const bench = useBench();
 const settings = useSettings();
 const needs = computed(() => bench.workings?.plan.colours ?? []);
-const colourId = ref<string | null>(null);
-const wantedStrands = ref(2);
-const leftMm = ref(300);
+/** What was left when thread was noted last is what hangs on the needle now. */
+const colourId = ref<string | null>(bench.onNeedle?.colour ?? null);
+const wantedStrands = ref(bench.onNeedle?.strands ?? 2);
+const leftMm = ref(bench.onNeedle?.leftMm ?? 300);
 const MOST_SHOWN = 8;
 
 const need = computed(() => needs.value.find(({ colour }) => colour === colourId.value) ?? needs.value[0]);

@@ -102,6 +102,9 @@ function needleMetres(colourId: string, thread: string, strands: number): number
 function put(use: ThreadUse): void {
   doubt.value = null;
   chosenKey.value = null;
+  if (way.value === 'lengths' && remainderMm.value > 0) {
+    bench.onNeedle = { colour: use.colour, strands: use.strands, leftMm: remainderMm.value };
+  }
   bench.edit(noteUses(bench.piece, [use]));
 }
 const doubtWords = computed(() => {

@@ -485,9 +485,19 @@ input[type='checkbox'] {
   .work {
     grid-template-columns: minmax(0, 1fr) 290px;
   }
+  .find {
+    grid-template-columns: 1fr 1fr;
+    padding-right: 16px;
+  }
   .row-grid {
-    grid-template-columns: 26px minmax(130px, 2fr) 0 0 minmax(0, 0.7fr) minmax(0, 1.2fr) 0 minmax(0, 0.8fr);
-    gap: 5px;
+    grid-template-columns: 26px minmax(130px, 2fr) minmax(0, 0.7fr) minmax(0, 1.2fr) minmax(0, 0.8fr);
+    gap: 8px;
+  }
+  /* Card, kind and what is free are on the card of the entry. */
+  .row-grid > :nth-child(3),
+  .row-grid > :nth-child(4),
+  .row-grid > :nth-child(7) {
+    display: none;
   }
 }
 </style>

@@ -54,6 +54,8 @@ export const useBench = defineStore('bench', () => {
   const picked = ref<string[]>([]);
   /** The colour whose thread alone is looked at. */
   const colourPicked = ref<string | null>(null);
+  /** What was left on the needle when thread was noted last. */
+  const onNeedle = shallowRef<{ colour: string; strands: number; leftMm: number } | null>(null);
   /** The way in which the hoop is seen: by day, by a lamp, without colour … */
   const seeing = ref<Seeing | 'armsLength'>('daylight');
   /** What is being drawn on the hoop for a part, in place of picking. */
@@ -102,6 +104,7 @@ export const useBench = defineStore('bench', () => {
     workings.value = null;
     picked.value = [];
     pen.value = null;
+    onNeedle.value = null;
     lastChange.value = null;
     conflict.value = false;
     problem.value = null;
@@ -273,6 +276,7 @@ export const useBench = defineStore('bench', () => {
     pickedPart,
     pen,
     colourPicked,
+    onNeedle,
     seeing,
     pickColour,
     open,

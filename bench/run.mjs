@@ -1,7 +1,8 @@
-// Runs the benchmarks as the product is shipped: bundled, not file by file.
+// Runs the benchmarks as the product is shipped: bundled, not file by file. `npm run bench -- reading` runs one group.
+import { execFileSync } from 'node:child_process';
 import { build } from 'esbuild';
 import { join } from 'node:path';
-import { fileURLToPath, pathToFileURL } from 'node:url';
+import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const bundle = join(root, 'node_modules/.cache/junctura/bench.mjs');
@@ -16,4 +17,11 @@ await build({
   logLevel: 'error',
   external: ['@playwright/test', 'esbuild'],
 });
-await import(pathToFileURL(bundle).href);
+const run = (...args) =>
+  execFileSync(process.execPath, ['--expose-gc', bundle, ...args], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+const wanted = process.argv.slice(2);
+const groups = wanted.length > 0 ? wanted : run().trim().split('\n');
+for (const group of groups) process.stdout.write(run(group));

@@ -4,27 +4,33 @@ import { benchMatching, benchOdds, benchPalette } from './colours.ts';
 import { groundPiece } from './grounds.ts';
 import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchPainting } from './painting.ts';
-import { benchThreadBox } from './threadBox.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
+import { benchThreadBox } from './threadBox.ts';
 
-/** Prints one line for each ratio; each is the quotient of two medians taken in this run. Started in the root by `run.mjs`. */
 function demo(name: string): Piece {
   const read = readPiece(readFileSync(`demo/pieces/${name}.junctura.json`, 'utf8'));
   if (!read.ok) throw new Error(read.problem);
   return read.value;
 }
 
-const print = (lines: readonly string[]): void => lines.forEach((line) => process.stdout.write(`${line}\n`));
-print(benchMemory());
-print(benchPlanning(demo('rock-pool')));
-print(benchPlanning(demo('kite')));
-print(benchGrowth());
-print(benchManyParts());
-print(benchReading());
-print(benchTrials(demo('rock-pool')));
-print(benchPicture());
-print(benchMatching());
-print(benchPalette());
-print(benchOdds(demo('rock-pool')));
-print(await benchThreadBox());
-print(await benchPainting([demo('rock-pool'), groundPiece(100_000)]));
+/** What is measured, each in a process of its own, so that none finds the other's warm code or full memory. */
+const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
+  memory: benchMemory,
+  pool: () => benchPlanning(demo('rock-pool')),
+  kite: () => benchPlanning(demo('kite')),
+  growth: benchGrowth,
+  parts: benchManyParts,
+  reading: benchReading,
+  trials: () => benchTrials(demo('rock-pool')),
+  picture: benchPicture,
+  matching: benchMatching,
+  palette: benchPalette,
+  odds: () => benchOdds(demo('rock-pool')),
+  box: benchThreadBox,
+  painting: () => benchPainting([demo('rock-pool'), groundPiece(100_000)]),
+};
+
+/** Prints one line for each ratio of a group; without a group, the names of all. Started in the root by `run.mjs`. */
+const [wanted] = process.argv.slice(2);
+const lines = wanted === undefined ? Object.keys(GROUPS) : await GROUPS[wanted]!();
+lines.forEach((line) => process.stdout.write(`${line}\n`));

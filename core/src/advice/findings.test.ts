@@ -16,11 +16,13 @@ import {
   isAccepted,
   ownedFindings,
   Planner,
+  proposalsFor,
   remediesFor,
   sayFinding,
   SENTENCES,
   severityOf,
   type FindingId,
+  type Proposal,
   type Workings,
 } from './index.ts';
 
@@ -266,10 +268,15 @@ describe('findings', () => {
   });
 });
 
+/** What is proposed for the first part of a piece. */
+function offersFor(piece: Piece): readonly Proposal[] {
+  return proposalsFor(piece, new Planner().plan(piece).plan.parts[0]!);
+}
+
 describe('proposals', () => {
   const first = (body: string, change: Partial<Piece> = {}): string => {
     const piece = pieceOf(body, change);
-    return new Planner().plan(piece).proposals.get(piece.drawing.parts[0]!.id)![0]!.pass.stitch;
+    return offersFor(piece)[0]!.pass.stitch;
   };
   it.each([
     ['a small petal in satin', '<ellipse rx="4" ry="9"/>', 'satin'],
@@ -288,14 +295,14 @@ describe('proposals', () => {
 
   it('lay satin across the narrow way', () => {
     const piece = pieceOf('<rect width="40" height="6" transform="rotate(30)"/>');
-    const [proposal] = new Planner().plan(piece).proposals.get('part-1')!;
+    const [proposal] = offersFor(piece);
     // The long side runs 30° clockwise as seen, so its cross direction is 60° anticlockwise.
     expect(proposal!.pass.angleDeg).toBe(60);
   });
 
   it('turn satin with a curved strip, and away from a touching part of the same colour', () => {
     const strip = pieceOf('<path d="M0 0A30 30 0 0 1 60 0L56 0A26 26 0 0 0 4 0Z"/>');
-    expect(new Planner().plan(strip).proposals.get('part-1')![0]!.pass).toMatchObject({
+    expect(offersFor(strip)[0]!.pass).toMatchObject({
       stitch: 'satin',
       direction: 'across',
     });
@@ -309,7 +316,7 @@ describe('proposals', () => {
     const dot = '<path d="M1 1h0" stroke="#000" stroke-linecap="round"/>';
     const base = pieceOf(dot);
     const school = { ...base, worker: { ...base.worker, knots: 'colonial', strands: 'fine' } } as const;
-    expect(new Planner().plan(school).proposals.get('part-1')![0]!.pass).toMatchObject({
+    expect(offersFor(school)[0]!.pass).toMatchObject({
       stitch: 'colonial',
       strands: 1,
     });

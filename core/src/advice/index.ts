@@ -5,7 +5,7 @@ export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type 
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';
 export { ownedFor, savings, willReach, type Reach, type Saving } from './reach.ts';
 export { Planner, type Workings } from './planner.ts';
-export type { Proposal } from './proposals.ts';
+export { proposalsFor, type Proposal } from './proposals.ts';
 export { sayFinding, SENTENCES, severityOf, type Severity } from './sentences.ts';
 export { inHoop, tryHoop, type HoopTrial } from './hoopTrials.ts';
 export { rankWays, showsOn, type WayAdvice } from './ways.ts';

@@ -19,8 +19,6 @@ import { propose, proposalSettings, satinDirection, type Proposal, type Proposal
 /** All that is computed of a piece. */
 export interface Workings {
   readonly plan: Plan;
-  /** By part, best first. */
-  readonly proposals: ReadonlyMap<string, readonly Proposal[]>;
   readonly findings: readonly Finding[];
 }
 
@@ -41,14 +39,12 @@ export class Planner {
     const shapes = this.placer.place(piece);
     const settings = workSettings(piece, seed, own);
     const advice = proposalSettings(piece);
-    const proposals = new Map<string, readonly Proposal[]>();
     const advised: typeof this.advised = new Map();
     const neighbours = new Neighbours(piece, shapes);
     const parts: PlannedPart[] = [];
     piece.drawing.parts.forEach((part, i) => {
       const placed = shapes[i]!;
-      const offered = this.advise(part, placed, advice, advised);
-      proposals.set(part.id, offered);
+      const offered = (): readonly Proposal[] => this.advise(part, placed, advice, advised);
       let passes: readonly SettledPass[] = placed.box ? settledPasses(part, placed, offered) : [];
       if (part.passes === null) {
         const alike = neighbours.alikeBefore(i).map((j) => parts[j]!);
@@ -58,7 +54,7 @@ export class Planner {
     });
     this.advised = advised;
     const plan = sumUp(piece, parts, own.handSpread);
-    return { plan, proposals, findings: findAll(piece, plan, neighbours) };
+    return { plan, findings: findAll(piece, plan, neighbours) };
   }
 
   private advise(
@@ -78,9 +74,12 @@ export class Planner {
 
 const CHOSEN = 'Your choice.';
 
-function settledPasses(part: Part, placed: PlacedShape, offered: readonly Proposal[]): SettledPass[] {
+/** @param offered asked only where something is left open: proposals take time to find */
+function settledPasses(part: Part, placed: PlacedShape, offered: () => readonly Proposal[]): SettledPass[] {
   if (part.passes === null) {
-    return offered.slice(0, 1).map(({ pass, reason }) => ({ ...pass, reason }));
+    return offered()
+      .slice(0, 1)
+      .map(({ pass, reason }) => ({ ...pass, reason }));
   }
   return part.passes.map((pass) => ({
     ...pass,
@@ -90,8 +89,8 @@ function settledPasses(part: Part, placed: PlacedShape, offered: readonly Propos
 }
 
 /** The direction of a pass that was given none: as proposed for its stitch, else as satin lies, else level. */
-export function usualAngle(pass: Pass, placed: PlacedShape, offered: readonly Proposal[]): number {
+function usualAngle(pass: Pass, placed: PlacedShape, offered: () => readonly Proposal[]): number {
   if (!stitchKind(pass.stitch).hasDirection) return 0;
-  const proposed = offered.find((proposal) => proposal.pass.stitch === pass.stitch);
+  const proposed = offered().find((proposal) => proposal.pass.stitch === pass.stitch);
   return proposed?.pass.angleDeg ?? satinDirection(placed).angleDeg;
 }

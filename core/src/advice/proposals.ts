@@ -2,7 +2,7 @@ import type { PlacedShape } from '../drawing/index.ts';
 import { bundleDiameterMm, laidWidthMm, markOf, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine } from '../measure/index.ts';
 import { plainPass, type Part, type Pass, type PassDirection, type Piece } from '../piece/index.ts';
-import { isSmallRound } from '../plan/index.ts';
+import { isSmallRound, type PlannedPart } from '../plan/index.ts';
 import { knotDiameterMm, stitchKind, type StitchId } from '../stitches/index.ts';
 import { formOf, type Form } from './forms.ts';
 import { tightestBendMm } from './measures.ts';
@@ -42,6 +42,11 @@ export function propose(part: Part, placed: PlacedShape, settings: ProposalSetti
   if (placed.kind === 'area') return areaProposals(placed, settings);
   if (placed.kind === 'line') return lineProposals(part, placed, settings);
   return spotProposals(settings);
+}
+
+/** What can be done with a part of a piece, best first. */
+export function proposalsFor(piece: Piece, { part, placed }: PlannedPart): readonly Proposal[] {
+  return placed.box ? propose(part, placed, proposalSettings(piece)) : [];
 }
 
 const directions = new WeakMap<PlacedShape, Direction>();

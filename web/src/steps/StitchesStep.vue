@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Proposal } from '@junctura/core/advice';
+import { proposalsFor, type Proposal } from '@junctura/core/advice';
 import type { ShadeRef } from '@junctura/core/materials';
 import { formatDuration, formatThread } from '@junctura/core/measure';
 import {
@@ -35,9 +35,7 @@ const forAll = ref(true);
 const shadesShown = ref(false);
 
 const planned = computed(() => bench.workings?.plan.parts.find(({ part }) => part.id === bench.pickedPart?.id) ?? null);
-const offers = computed<readonly Proposal[]>(() =>
-  planned.value ? (bench.workings?.proposals.get(planned.value.part.id) ?? []) : [],
-);
+const offers = computed<readonly Proposal[]>(() => (planned.value ? proposalsFor(bench.piece, planned.value) : []));
 const colour = computed(() => bench.piece.palette.find(({ id }) => id === planned.value?.part.colour));
 const hex = computed(() => (colour.value ? colourName(colour.value).hex : '#808080'));
 const colours = computed(() =>
@@ -137,14 +135,15 @@ function barOf({ frontMm, backMm, wrapMm, throughMm, threadMm }: Quantities): In
     backMm,
     wrapMm,
     throughMm,
-    slackMm: threadMm - threadMm / (1 + bench.piece.worker.slack),
+    slackMm: threadMm - frontMm - backMm - wrapMm - throughMm,
     lostMm: 0,
   };
 }
 
 function choose(offer: Proposal): void {
   const chosen = members.value.map((member): [string, Pass[]] => {
-    const own = bench.workings?.proposals.get(member.id)?.find(({ pass }) => pass.stitch === offer.pass.stitch);
+    const alike = bench.workings?.plan.parts.find(({ part }) => part.id === member.id);
+    const own = alike && proposalsFor(bench.piece, alike).find(({ pass }) => pass.stitch === offer.pass.stitch);
     const filling = own?.pass ?? offer.pass;
     const layers = passesOf(member.id);
     const hasFilling = layers.some((pass) => pass.role === 'filling');

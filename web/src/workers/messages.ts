@@ -1,5 +1,4 @@
 import type { Finding } from '@junctura/core/advice';
-import type { Proposal } from '@junctura/core/advice';
 import type { PlacedShape } from '@junctura/core/drawing';
 import type { Outcome } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
@@ -28,6 +27,5 @@ export interface PlanNews {
   readonly parts: readonly { readonly placed: number; readonly passes: readonly number[] }[];
   readonly freshShapes: readonly (readonly [number, PlacedShape])[];
   readonly freshPasses: readonly (readonly [number, PlannedPass])[];
-  readonly proposals: readonly (readonly [string, readonly Proposal[]])[];
   readonly findings: readonly Finding[];
 }

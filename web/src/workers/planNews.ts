@@ -30,7 +30,7 @@ export class NewsWriter {
   private readonly shapes = new Ledger<PlacedShape>();
   private readonly passes = new Ledger<PlannedPass>();
 
-  write({ plan, proposals, findings }: Workings): PlanNews {
+  write({ plan, findings }: Workings): PlanNews {
     const { parts, ...summary } = plan;
     const shapes = this.shapes.enter(parts.map(({ placed }) => placed));
     const passes = this.passes.enter(parts.flatMap((part) => part.passes));
@@ -43,7 +43,6 @@ export class NewsWriter {
       })),
       freshShapes: shapes.fresh,
       freshPasses: passes.fresh,
-      proposals: [...proposals],
       findings,
     };
   }
@@ -64,7 +63,7 @@ export class NewsReader {
     }));
     this.shapes = keep(shapes, new Set(news.parts.map((part) => part.placed)));
     this.passes = keep(passes, new Set(news.parts.flatMap((part) => part.passes)));
-    return { plan: { ...news.summary, parts }, proposals: new Map(news.proposals), findings: news.findings };
+    return { plan: { ...news.summary, parts }, findings: news.findings };
   }
 }
 

@@ -31,8 +31,7 @@ function keep(): void {
   name.value = '';
 }
 function vary(): void {
-  const shades = [...threads.ownedShades, ...threads.ranges.flatMap((range) => [...range.shades])];
-  variations.value = varyPalette(bench.piece, pairs.value, shades);
+  variations.value = varyPalette(bench.piece, pairs.value, threads.offersIn(bench.kinds).all);
 }
 /** The piece in a variation, as it would be. */
 function varied(shades: Variation['shades']): Piece {

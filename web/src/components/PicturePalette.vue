@@ -62,7 +62,8 @@ async function fetchUnderlay(address: string): Promise<void> {
 onBeforeUnmount(() => stop?.());
 
 const candidates = computed((): Shade[] => {
-  const all = ownedOnly.value ? threads.ownedShades : threads.ranges.flatMap(({ shades }) => shades);
+  const offers = threads.offersIn(bench.kinds);
+  const all = ownedOnly.value ? offers.owned : offers.all;
   return [...kept.value, ...all.filter((shade) => !kept.value.includes(shade) && !dropped.value.has(shade))];
 });
 /** All shades that could come next, in the order in which they help: the first so many are taken. */

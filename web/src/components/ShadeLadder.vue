@@ -28,7 +28,8 @@ const rungs = computed((): Shade[] => {
   if (!through) return [];
   const from = ownedOnly.value
     ? range.value.shades.filter(
-        (shade) => shade === through || threads.ownedShades.some((own) => isSameShade(own, shade)),
+        (shade) =>
+          shade === through || threads.offersIn([range.value.thread]).owned.some((own) => isSameShade(own, shade)),
       )
     : range.value.shades;
   return ladder(through, from, count.value);

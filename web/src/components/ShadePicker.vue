@@ -8,7 +8,13 @@ import { useThreadBox } from '../stores/threadBox.ts';
 import ChoiceField from './ChoiceField.vue';
 
 /** The shades nearest to a colour: of those that are owned first, then of those that can be bought, two in one needle; and whole cards. */
-const props = defineProps<{ hex: string; chosen: ShadeRef | null; second?: ShadeRef | null; blends?: boolean }>();
+const props = defineProps<{
+  hex: string;
+  chosen: ShadeRef | null;
+  second?: ShadeRef | null;
+  blends?: boolean;
+  kinds: readonly string[];
+}>();
 const emit = defineEmits<{ choose: [shade: ShadeRef, second: ShadeRef | null] }>();
 
 const threads = useThreadBox();
@@ -18,7 +24,9 @@ const search = ref('');
 const cardId = ref(threads.ranges[0]!.id);
 const card = computed(() => threads.ranges.find(({ id }) => id === cardId.value) ?? threads.ranges[0]!);
 const cards = computed(() =>
-  threads.ranges.map(({ id, name, shades }) => ({ value: id, label: `${name}, ${shades.length}` })),
+  threads.ranges
+    .filter(({ thread }) => props.kinds.length === 0 || props.kinds.includes(thread))
+    .map(({ id, name, shades }) => ({ value: id, label: `${name}, ${shades.length}` })),
 );
 
 interface Offer {
@@ -36,18 +44,17 @@ function offer({ item, difference }: Match<Shade>, more = ''): Offer {
   return { key: `${item.range} ${item.code}`, shade: item, second: null, hexes: item.hex, name: item.name, words };
 }
 const wanted = computed(() => labOf(props.hex));
+const offers = computed(() => threads.offersIn(props.kinds));
 const owned = computed(() =>
-  nearestColours(wanted.value, threads.ownedShades, NEAREST.owned).map((match) => offer(match)),
+  nearestColours(wanted.value, offers.value.owned, NEAREST.owned).map((match) => offer(match)),
 );
 const toBuy = computed(() => {
-  const isOwned = (shade: Shade): boolean => threads.ownedShades.some((other) => isSameShade(other, shade));
-  const all = threads.ranges.flatMap(({ shades }) => shades.filter((shade) => !isOwned(shade)));
-  return nearestColours(wanted.value, all, NEAREST.toBuy).map((match) => offer(match));
+  return nearestColours(wanted.value, offers.value.toBuy, NEAREST.toBuy).map((match) => offer(match));
 });
 /** Two strands of different shades, where they come closer than any single one. */
 const blend = computed((): Offer | null => {
   if (!props.blends) return null;
-  const all = threads.ranges.flatMap(({ shades }) => [...shades]);
+  const { all } = offers.value;
   const [single] = nearestColours(wanted.value, all, 1);
   const found = nearestBlend(wanted.value, all);
   if (!found || !single || found.difference > single.difference * CLOSER) return null;

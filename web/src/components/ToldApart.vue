@@ -33,7 +33,7 @@ function words({ short: missing }: JudgedPair): string {
 }
 const keyOf = ({ a, b }: JudgedPair): string => `${a} ${b}`;
 /** Shades that are owned come first: of equally good ones the earlier is taken. */
-const shades = computed(() => [...threads.ownedShades, ...threads.ranges.flatMap((range) => [...range.shades])]);
+const shades = computed(() => threads.offersIn(bench.kinds).all);
 const refused = ref<string | null>(null);
 function mend(pair: JudgedPair): void {
   const wantsLightness = pair.short.includes('lightness');

@@ -60,12 +60,16 @@ function words({ colour, hex, parts }: { colour: PaletteColour; hex: string; par
 const choose = (id: string, shade: ShadeRef, second: ShadeRef | null): void =>
   bench.edit(setShade(bench.piece, id, shade, second));
 
+/** The kinds of thread in which a colour is worked. */
+function kindsOf(id: string): string[] {
+  return (bench.workings?.plan.colours ?? []).flatMap(({ colour, thread }) => (colour === id ? [thread] : []));
+}
+
 /** What can stand for a shade that the shop does not have, and what becomes of its neighbours. */
 function standIns(id: string) {
   if (!bench.workings) return [];
-  const inStock = [...threads.ownedShades, ...threads.ranges.flatMap(({ shades }) => [...shades])].filter(
-    (shade) => threads.ownedShades.includes(shade) || !shop.isOut(shade),
-  );
+  const { owned, toBuy } = threads.offersIn(kindsOf(id));
+  const inStock = [...owned, ...toBuy.filter((shade) => !shop.isOut(shade))];
   const names = new Map(entries.value.map(({ colour, name }) => [colour.id, name]));
   return substitutes(bench.piece, colourPairs(bench.workings.plan), id, inStock).map((offer) => ({
     ...offer,
@@ -158,6 +162,7 @@ onBeforeUnmount(() => (bench.seeing = 'daylight'));
             :hex="entry.colour.hex"
             :chosen="entry.colour.shade"
             :second="entry.colour.second"
+            :kinds="kindsOf(entry.colour.id)"
             blends
             @choose="(shade, second) => choose(entry.colour.id, shade, second)"
           />

@@ -233,7 +233,13 @@ function recolour(id: string): void {
       <button type="button" class="plain link" :aria-expanded="shadesShown" @click="shadesShown = !shadesShown">
         {{ shadesShown ? 'Close the shade card' : 'Another shade…' }}
       </button>
-      <ShadePicker v-if="shadesShown" :hex="hex" :chosen="colour?.shade ?? null" @choose="inShade" />
+      <ShadePicker
+        v-if="shadesShown"
+        :kinds="planned.passes.map(({ thread }) => thread)"
+        :hex="hex"
+        :chosen="colour?.shade ?? null"
+        @choose="inShade"
+      />
     </div>
 
     <FindingsList :part="planned.part.id" />

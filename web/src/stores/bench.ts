@@ -64,6 +64,8 @@ export const useBench = defineStore('bench', () => {
   const lastChange = shallowRef<{ label: string; before: Tally } | null>(null);
 
   const tally = computed(() => (workings.value ? tallyOf(piece.value, workings.value) : null));
+  /** The kinds of thread in which the piece is worked. */
+  const kinds = computed(() => [...new Set(workings.value?.plan.colours.map(({ thread }) => thread))]);
   const pickedPart = computed(() => piece.value.drawing.parts.find((part) => part.id === picked.value[0]) ?? null);
 
   /** Opens a stored piece, or a demo that was not opened before. Answers with a problem, or null. */
@@ -276,6 +278,7 @@ export const useBench = defineStore('bench', () => {
     pickedPart,
     pen,
     colourPicked,
+    kinds,
     onNeedle,
     seeing,
     pickColour,

@@ -51,15 +51,29 @@ export const useThreadBox = defineStore('threadBox', () => {
       ),
     })),
   ]);
-  /** One shade for each that the person owns any of. */
-  const ownedShades = computed((): readonly Shade[] => {
-    const owned: Shade[] = [];
-    for (const { shade, whole, partM } of box.value.entries) {
-      if ((whole === 0 && partM === 0) || owned.some((other) => isSameShade(other, shade))) continue;
-      owned.push(rangeOf(shade.range, '', '', [[shade.code, shade.name, shade.hex]]).shades[0]!);
+  /** One shade for each that the person owns any of, with the kind of thread that it is. */
+  const owned = computed(() => {
+    const found: { shade: Shade; thread: string }[] = [];
+    for (const { shade, thread, whole, partM } of box.value.entries) {
+      const isThere = found.some((other) => other.thread === thread && isSameShade(other.shade, shade));
+      if ((whole === 0 && partM === 0) || isThere) continue;
+      found.push({ shade: rangeOf(shade.range, '', thread, [[shade.code, shade.name, shade.hex]]).shades[0]!, thread });
     }
-    return owned;
+    return found;
   });
+
+  /** What can be chosen for what is worked in some kinds of thread: what is owned first, then all cards of those kinds. */
+  function offersIn(kinds: readonly string[]): {
+    owned: readonly Shade[];
+    toBuy: readonly Shade[];
+    all: readonly Shade[];
+  } {
+    const isKind = (thread: string): boolean => kinds.length === 0 || kinds.includes(thread);
+    const mine = owned.value.filter(({ thread }) => isKind(thread)).map(({ shade }) => shade);
+    const cards = ranges.value.filter(({ thread }) => isKind(thread)).flatMap(({ shades }) => [...shades]);
+    const toBuy = cards.filter((shade) => !mine.some((other) => isSameShade(other, shade)));
+    return { owned: mine, toBuy, all: [...mine, ...toBuy] };
+  }
 
   /** Loads once; the first time of all the box of the demo is there to try things on. */
   function load(): Promise<void> {
@@ -161,7 +175,7 @@ export const useThreadBox = defineStore('threadBox', () => {
     problem,
     conflict,
     ranges,
-    ownedShades,
+    offersIn,
     undoLabel,
     redoLabel,
     load,

@@ -186,10 +186,22 @@ export function withPass(
   };
 }
 
-/** The passes of a part as they are worked now, ready to be changed and written into the piece. */
+/**
+ * The passes of a part as they are worked now, ready to be changed and written into the piece: those that were chosen, whatever a plan
+ * that is still to follow says of them, or those that are proposed.
+ */
 export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
-  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades }, i): Pass => {
-    const kept = part.passes?.[i];
-    return kept ?? { role, stitch, params: {}, angleDeg, direction, points, colour, shades, thread, strands };
-  });
+  if (part.passes !== null) return [...part.passes];
+  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades }): Pass => ({
+    role,
+    stitch,
+    params: {},
+    angleDeg,
+    direction,
+    points,
+    colour,
+    shades,
+    thread,
+    strands,
+  }));
 }

@@ -52,8 +52,10 @@ const groupSize = computed(() => (planned.value ? groupMembers(bench.piece, plan
 
 /** The passes of a part as they are worked now, ready to be changed. */
 function passesOf(partId: string): Pass[] {
-  const part = bench.workings?.plan.parts.find((entry) => entry.part.id === partId);
-  return part ? passesAsWorked(part) : [];
+  // The part as it is now: a plan may still be on its way to what was changed last.
+  const part = bench.piece.drawing.parts.find(({ id }) => id === partId);
+  const planned = bench.workings?.plan.parts.find((entry) => entry.part.id === partId);
+  return part && planned ? passesAsWorked({ part, passes: planned.passes }) : [];
 }
 
 /** The same change of layers for every member that has the same kind, each from its own passes. */

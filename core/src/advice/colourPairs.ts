@@ -192,6 +192,11 @@ export interface ShortfallOptions {
   readonly lightness?: boolean;
 }
 
+/** How far apart the colours of a pair are wanted, ΔE2000. */
+export function leastApart({ wanted }: Pick<ColourPair, 'wanted'>): number {
+  return wanted === 'apart' ? THRESHOLDS.tooAlike : THRESHOLDS.ladderStep;
+}
+
 /** How far a palette falls short of what its pairs and its cloth want, in ΔE2000; nought: of nothing. */
 export function shortfall(
   pairs: readonly ColourPair[],
@@ -206,11 +211,11 @@ export function shortfall(
     return known;
   };
   let sum = 0;
-  for (const { a, b, wanted } of pairs) {
+  for (const pair of pairs) {
+    const { a, b } = pair;
     if (only !== undefined && a !== only && b !== only) continue;
-    const least = wanted === 'apart' ? THRESHOLDS.tooAlike : THRESHOLDS.ladderStep;
-    sum += Math.max(0, least - deltaE(lab(a), lab(b)));
-    if (lightness && wanted === 'apart') {
+    sum += Math.max(0, leastApart(pair) - deltaE(lab(a), lab(b)));
+    if (lightness && pair.wanted === 'apart') {
       sum += Math.max(0, THRESHOLDS.tooAlikeLightness - Math.abs(lab(a).l - lab(b).l));
     }
   }

@@ -3,7 +3,7 @@ export { figuresKey, findAll, isAccepted, remediesFor, type Remedy } from './fin
 export { ownedFindings, type Owned } from './colourFindings.ts';
 export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type JudgedPair } from './colourPairs.ts';
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';
-export { ownedFor, savings, willReach, type Reach, type Saving } from './reach.ts';
+export { ENOUGH, ownedFor, savings, willReach, type Reach, type Saving } from './reach.ts';
 export { Planner, type Workings } from './planner.ts';
 export { proposalsFor, type Proposal } from './proposals.ts';
 export { sayFinding, SENTENCES, severityOf, type Severity } from './sentences.ts';

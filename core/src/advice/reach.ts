@@ -1,6 +1,6 @@
 import { boxesMeet } from '../geometry/index.ts';
 import { entriesOf, freeM, strandChoices, threadKind, type ThreadBox } from '../materials/index.ts';
-import { editOf, setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
+import { editOf, freeColourId, setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
 import {
   colourNeeds,
   passesAsWorked,
@@ -15,6 +15,9 @@ import {
 } from '../plan/index.ts';
 import type { Owned } from './colourFindings.ts';
 import { THRESHOLDS } from './thresholds.ts';
+
+/** What is had is enough where it does in this share of cases. */
+export const ENOUGH = THRESHOLDS.enough;
 
 /** Whether what is owned of a shade reaches for what is left to do. */
 export interface Reach {
@@ -163,10 +166,7 @@ function changeLotAtBorder(piece: Piece, parts: readonly PlannedPart[], { need, 
   }
   if (best === 0) return null;
   const colour = piece.palette.find(({ id }) => id === colourId)!;
-  const taken = new Set(piece.palette.map(({ id }) => id));
-  let n = 1;
-  while (taken.has(`${colourId}-lot${n}`)) n++;
-  const other = { ...colour, id: `${colourId}-lot${n}`, lot: lots[1]?.lot || 'another' };
+  const other = { ...colour, id: freeColourId(piece.palette), lot: lots[1]?.lot || 'another' };
   const later = new Set(plainParts.slice(best).map(({ part }) => part.id));
   const label = `Another lot from “${plainParts[best]!.part.name}” on`;
   const edit = editOf(piece, label, [

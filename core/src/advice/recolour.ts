@@ -2,7 +2,7 @@ import { deltaE, labOf, turnedColour, type Lab } from '../colour/index.ts';
 import { isSameShade, refOf, type Shade, type ShadeRef } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { colourName, shadesOf } from '../plan/index.ts';
-import { shortfall, wornColours, type ColourPair, type Worn } from './colourPairs.ts';
+import { leastApart, shortfall, wornColours, type ColourPair, type Worn } from './colourPairs.ts';
 import { THRESHOLDS } from './thresholds.ts';
 
 /** One colour of a piece in another shade. */
@@ -32,7 +32,7 @@ export function mendPair(
 ): Recolouring | null {
   const worn = wornColours(piece);
   const cloth = piece.cloth.colour;
-  const least = pair.wanted === 'apart' ? THRESHOLDS.tooAlike : THRESHOLDS.ladderStep;
+  const least = leastApart(pair);
   const taken = piece.palette.map((colour) => shadesOf(colour).first);
   const others = pairs.filter(({ a, b }) => a !== pair.a || b !== pair.b);
   let best: { change: Recolouring; cost: number } | null = null;
@@ -121,8 +121,7 @@ function nearestOf(wanted: Lab, shades: readonly Shade[]): Shade {
 function worstPair(pairs: readonly ColourPair[], worn: Worn): ColourPair | null {
   let [worst, most]: [ColourPair | null, number] = [null, 0];
   for (const pair of pairs) {
-    const least = pair.wanted === 'apart' ? THRESHOLDS.tooAlike : THRESHOLDS.ladderStep;
-    const short = least - deltaE(labOf(worn.get(pair.a)!), labOf(worn.get(pair.b)!));
+    const short = leastApart(pair) - deltaE(labOf(worn.get(pair.a)!), labOf(worn.get(pair.b)!));
     if (short > most) [worst, most] = [pair, short];
   }
   return worst;
@@ -160,11 +159,10 @@ export function substitutes(
     .sort((a, b) => a.difference - b.difference)
     .slice(0, count * 2)
     .map(({ shade, difference }): Substitute => {
-      const tooNear = near.flatMap(({ a, b, wanted: want }) => {
-        const other = a === colourId ? b : a;
+      const tooNear = near.flatMap((pair) => {
+        const other = pair.a === colourId ? pair.b : pair.a;
         const apart = deltaE(shade.lab, labOf(worn.get(other)!));
-        const least = want === 'apart' ? THRESHOLDS.tooAlike : THRESHOLDS.ladderStep;
-        return apart < least ? [{ colour: other, difference: apart }] : [];
+        return apart < leastApart(pair) ? [{ colour: other, difference: apart }] : [];
       });
       return { shade, difference, tooNear, isLost: deltaE(shade.lab, cloth) < THRESHOLDS.lostInCloth };
     })

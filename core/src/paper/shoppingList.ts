@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Reach } from '../advice/index.ts';
+import { ENOUGH, type Reach } from '../advice/index.ts';
 import {
   clothOf,
   hoopNeeds,
@@ -40,8 +40,6 @@ export interface ShoppingRow {
   readonly colours: readonly string[];
 }
 
-/** Of a hundred cases what is bought does in this many. */
-const ENOUGH = 0.9;
 const MOST_SKEINS = 200;
 
 /** The fewest skeins that, with what is owned, do in nine cases of ten. */

@@ -171,16 +171,22 @@ export function setPartColour(piece: Piece, partIds: readonly string[], colour: 
   return editParts(piece, 'Change the colour', partIds, { colour });
 }
 
+/** An id that no colour of a palette has yet. */
+export function freeColourId(palette: readonly PaletteColour[]): string {
+  const taken = new Set(palette.map((colour) => colour.id));
+  let n = palette.length + 1;
+  while (taken.has(`c${n}`)) n++;
+  return `c${n}`;
+}
+
 /** Works parts in a shade of their own: in the colour that already has it, or in a new one. */
 export function workInShade(piece: Piece, partIds: readonly string[], shade: ShadeRef): Edit | null {
   const known = piece.palette.find((colour) => isSameShade(colour.shade, shade) && colour.second === null);
   if (known) return setPartColour(piece, partIds, known.id);
-  const taken = new Set(piece.palette.map((colour) => colour.id));
-  let n = piece.palette.length + 1;
-  while (taken.has(`c${n}`)) n++;
-  const parts = piece.drawing.parts.map((part) => (partIds.includes(part.id) ? { ...part, colour: `c${n}` } : part));
+  const id = freeColourId(piece.palette);
+  const parts = piece.drawing.parts.map((part) => (partIds.includes(part.id) ? { ...part, colour: id } : part));
   return editOf(piece, `Work in ${shade.name.toLowerCase()}`, [
-    [['palette'], [...piece.palette, newColour({ id: `c${n}`, hex: shade.hex, shade: refOf(shade) })]],
+    [['palette'], [...piece.palette, newColour({ id, hex: shade.hex, shade: refOf(shade) })]],
     [['drawing', 'parts'], parts],
   ]);
 }

@@ -2,6 +2,7 @@ export {
   acceptFinding,
   dropColourway,
   dropUse,
+  freeColourId,
   groupMembers,
   inColourway,
   keepColourway,

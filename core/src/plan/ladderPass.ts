@@ -1,5 +1,13 @@
 import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
-import { editOf, newColour, type Edit, type PaletteColour, type Pass, type Piece } from '../piece/index.ts';
+import {
+  editOf,
+  freeColourId,
+  newColour,
+  type Edit,
+  type PaletteColour,
+  type Pass,
+  type Piece,
+} from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { passesAsWorked, type PlannedPart } from './planPass.ts';
 
@@ -13,11 +21,9 @@ export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: 
   const ids = shades.map((shade) => {
     const known = palette.find((colour) => isSameShade(colour.shade, shade) && colour.second === null);
     if (known) return known.id;
-    const taken = new Set(palette.map(({ id }) => id));
-    let n = palette.length + 1;
-    while (taken.has(`c${n}`)) n++;
-    palette.push(newColour({ id: `c${n}`, hex: shade.hex, shade: refOf(shade) }));
-    return `c${n}`;
+    const id = freeColourId(palette);
+    palette.push(newColour({ id, hex: shade.hex, shade: refOf(shade) }));
+    return id;
   });
   const areas = new Map(parts.filter(({ part }) => part.kind === 'area').map((planned) => [planned.part.id, planned]));
   if (areas.size === 0 || ids.length < 2) return null;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { willReach, type Reach, type Saving } from '@junctura/core/advice';
+import { ENOUGH, willReach, type Reach, type Saving } from '@junctura/core/advice';
 import { entriesOf, freeM, threadKind, type BoxEntry } from '@junctura/core/materials';
 import { formatThread } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
@@ -19,7 +19,7 @@ const reaches = computed(() => {
   if (!bench.workings) return [];
   const all = willReach(bench.piece, bench.workings.plan, threads.box, settings.own.handSpread);
   // What is begun and will not reach comes first, then what is to buy, then what is enough.
-  const urgency = ({ ownedM, odds }: Reach): number => (odds >= 0.9 ? 2 : ownedM > 0 ? 0 : 1);
+  const urgency = ({ ownedM, odds }: Reach): number => (odds >= ENOUGH ? 2 : ownedM > 0 ? 0 : 1);
   return all.sort((a, b) => urgency(a) - urgency(b) || a.odds - b.odds || b.need.wholeM - a.need.wholeM);
 });
 const metres = (m: number): string => formatThread(m * 1000, settings.units);
@@ -111,16 +111,18 @@ function percent(odds: number): string {
           None owned; {{ reach.need.skeins.p90 }} {{ threadKind(reach.need.thread)?.putUp
           }}{{ reach.need.skeins.p90 === 1 ? '' : 's' }} to buy.
         </p>
-        <p v-else class="small" :class="reach.odds < 0.9 ? 'warning' : 'good'">
+        <p v-else class="small" :class="reach.odds < ENOUGH ? 'warning' : 'good'">
           {{ metres(reach.ownedM) }} for {{ metres(reach.need.wholeM) }}: reaches {{ percent(reach.odds)
           }}<template v-if="reach.shortM > 0.005">, {{ metres(reach.shortM) }} short of nine in ten</template>.
         </p>
         <p v-if="reach.lots.length > 1" class="small soft">
           {{ reach.lots.map(({ lot, metres: m }) => `${metres(m)} of lot ${lot || 'unknown'}`).join(', ') }}
         </p>
-        <p v-if="reach.handDyed && reach.odds < 0.9" class="small warning">Dyed by hand: no later lot will match it.</p>
+        <p v-if="reach.handDyed && reach.odds < ENOUGH" class="small warning">
+          Dyed by hand: no later lot will match it.
+        </p>
         <button
-          v-if="reach.odds < 0.9 && reach.ownedM > 0"
+          v-if="reach.odds < ENOUGH && reach.ownedM > 0"
           type="button"
           class="plain link small"
           :aria-expanded="asked === keyOf(reach)"

@@ -1,6 +1,7 @@
 import { deltaE, labOf, separation, type Lab, type Separation } from '../colour/index.ts';
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, isInside, narrowestGap } from '../geometry/index.ts';
+import { RememberedPair } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { colourName, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -42,15 +43,11 @@ function seenColours({ part, placed, passes }: PlannedPart): SeenColour[] {
   return [...colours].map((colour) => ({ colour, widthMm: widthMm / colours.size }));
 }
 
-const meetings = new WeakMap<PlacedShape, WeakMap<PlacedShape, boolean>>();
+const meetings = new RememberedPair<PlacedShape, boolean>();
 
 /** Whether two parts touch, or one lies upon the other. Shapes never change, so it is found once. */
 function meet(a: PlacedShape, b: PlacedShape): boolean {
-  const known = meetings.get(a) ?? new WeakMap<PlacedShape, boolean>();
-  meetings.set(a, known);
-  const answer = known.get(b) ?? findMeeting(a, b);
-  known.set(b, answer);
-  return answer;
+  return meetings.get(a, b, findMeeting);
 }
 
 function findMeeting(a: PlacedShape, b: PlacedShape): boolean {

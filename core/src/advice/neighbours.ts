@@ -1,6 +1,7 @@
 import { deltaE, labOf, type Lab } from '../colour/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { distanceToOutline, earlierMeeting } from '../geometry/index.ts';
+import { RememberedPair } from '../measure/index.ts';
 import type { Part, Piece } from '../piece/index.ts';
 import { colourName, type PlannedPart, type SettledPass } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -43,15 +44,11 @@ function touchAlong(a: PlacedShape, b: PlacedShape): boolean {
   return false;
 }
 
-const touching = new WeakMap<PlacedShape, WeakMap<PlacedShape, boolean>>();
+const touching = new RememberedPair<PlacedShape, boolean>();
 
 /** Whether two areas whose boxes meet touch. Shapes never change, so it is found once. */
 export function touch(a: PlacedShape, b: PlacedShape): boolean {
-  const known = touching.get(a) ?? new WeakMap<PlacedShape, boolean>();
-  touching.set(a, known);
-  const answer = known.get(b) ?? touchAlong(a, b);
-  known.set(b, answer);
-  return answer;
+  return touching.get(a, b, touchAlong);
 }
 
 /** Which areas of a piece touch and are worked in colours that are hardly told apart. */

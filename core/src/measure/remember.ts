@@ -18,3 +18,16 @@ export class Remembered<Item extends object, Answer> {
     return answer;
   }
 }
+
+/** Remembers an answer about two objects that never change: it is found once for each pair, in the order in which they are given. */
+export class RememberedPair<Item extends object, Answer> {
+  private readonly kept = new WeakMap<Item, WeakMap<Item, { readonly answer: Answer }>>();
+
+  get(a: Item, b: Item, find: (a: Item, b: Item) => Answer): Answer {
+    const known = this.kept.get(a) ?? new WeakMap<Item, { readonly answer: Answer }>();
+    this.kept.set(a, known);
+    const entry = known.get(b) ?? { answer: find(a, b) };
+    known.set(b, entry);
+    return entry.answer;
+  }
+}

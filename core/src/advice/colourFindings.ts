@@ -4,7 +4,7 @@ import { roundTo } from '../measure/index.ts';
 import { setColour, setShade, type Edit, type Piece } from '../piece/index.ts';
 import { colourName, risingFactors, shadesOf, shareWithin, usesColour, type Plan } from '../plan/index.ts';
 import { colourPairs, isConfusable, wornColours } from './colourPairs.ts';
-import type { Finding } from './finding.ts';
+import { hundredths, type Finding } from './finding.ts';
 import { mendPair } from './recolour.ts';
 import { THRESHOLDS, WORN_USES } from './thresholds.ts';
 
@@ -55,6 +55,19 @@ export function colourFindings(piece: Piece, plan: Plan): Finding[] {
   }
   if (confusable) found.push({ id: 'confusable', part: null, figures: { ...confusable, pairs: confusions } });
   return [...found, ...runningFindings(piece, plan)];
+}
+
+/** Colours that vanish into the cloth. */
+export function clothColourFindings(piece: Piece, plan: Plan): Finding[] {
+  const cloth = labOf(piece.cloth.colour);
+  if (piece.use === 'whitework') return [];
+  return piece.palette.flatMap((colour): Finding[] => {
+    const worked = plan.parts.find((planned) => usesColour(planned, colour.id));
+    const { name, hex } = colourName(colour);
+    const difference = hundredths(deltaE(cloth, labOf(hex)));
+    if (!worked || difference >= THRESHOLDS.lostInCloth) return [];
+    return [{ id: 'lost-in-cloth', part: worked.part.id, figures: { colour: name, difference } }];
+  });
 }
 
 function sameShade(piece: Piece, a: string, b: string): boolean {

@@ -1,3 +1,5 @@
+import { roundTo } from '../measure/index.ts';
+
 export type FindingId =
   | 'outside-hoop'
   | 'near-ring'
@@ -39,4 +41,9 @@ export interface Finding {
   readonly id: FindingId;
   readonly part: string | null;
   readonly figures: Figures;
+}
+
+/** A figure as a finding tells it: to the hundredth, so that an accepted one stays accepted. */
+export function hundredths(value: number): number {
+  return roundTo(value, 2);
 }

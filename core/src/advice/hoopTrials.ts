@@ -1,6 +1,6 @@
 import { fitToHoop } from '../drawing/index.ts';
 import type { Hoop, Piece } from '../piece/index.ts';
-import type { findAll } from './findings.ts';
+import type { FindingId } from './finding.ts';
 import type { Planner, Workings } from './planner.ts';
 import type { OwnHand } from '../plan/index.ts';
 
@@ -27,7 +27,7 @@ export function inHoop(piece: Piece, hoop: Hoop): Piece {
   return { ...piece, hoop, positions: [], placement: fitToHoop(piece, hoop) };
 }
 
-/** Plans a piece as it would be in another hoop. */
+/** Plans a piece as it would be in another hoop. A planner that tried it in one before is quicker with the next. */
 export function tryHoop(
   piece: Piece,
   hoop: Hoop,
@@ -35,9 +35,9 @@ export function tryHoop(
   own: OwnHand,
 ): { trial: HoopTrial; piece: Piece; workings: Workings } {
   const tried = inHoop(piece, hoop);
-  const workings = planner.plan(tried, 1, own);
+  const workings = planner.planSize(tried, own);
   const { design, totals } = workings.plan;
-  const partsWith = (id: ReturnType<typeof findAll>[number]['id']): string[] => [
+  const partsWith = (id: FindingId): string[] => [
     ...new Set(
       workings.findings.flatMap((finding) => (finding.id === id && finding.part !== null ? [finding.part] : [])),
     ),

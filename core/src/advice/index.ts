@@ -1,5 +1,6 @@
 export type { Finding, FindingId } from './finding.ts';
-export { figuresKey, findAll, isAccepted, remediesFor, type Remedy } from './findings.ts';
+export { figuresKey, findAll, isAccepted } from './findings.ts';
+export { remediesFor, type Remedy } from './remedies.ts';
 export { ownedFindings, type Owned } from './colourFindings.ts';
 export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type JudgedPair } from './colourPairs.ts';
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';

@@ -12,7 +12,7 @@ import {
 } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import type { Finding } from './finding.ts';
-import { findAll } from './findings.ts';
+import { findAll, findOfSize } from './findings.ts';
 import { Neighbours, turnedFromNeighbours } from './neighbours.ts';
 import { propose, proposalSettings, satinDirection, type Proposal, type ProposalSettings } from './proposals.ts';
 
@@ -36,6 +36,17 @@ export class Planner {
    * @param own how the person works, where the piece does not say
    */
   plan(piece: Piece, seed = 1, own: OwnHand = USUAL_HAND): Workings {
+    const { plan, neighbours } = this.work(piece, seed, own);
+    return { plan, findings: findAll(piece, plan, neighbours) };
+  }
+
+  /** Plans a piece as it would be at another size: of findings, only those of its size. */
+  planSize(piece: Piece, own: OwnHand): Workings {
+    const { plan } = this.work(piece, 1, own);
+    return { plan, findings: findOfSize(piece, plan) };
+  }
+
+  private work(piece: Piece, seed: number, own: OwnHand): { plan: Plan; neighbours: Neighbours } {
     const shapes = this.placer.place(piece);
     const settings = workSettings(piece, seed, own);
     const advice = proposalSettings(piece);
@@ -53,8 +64,7 @@ export class Planner {
       parts.push({ part, placed, passes: this.worker.work(placed, passes, settings) });
     });
     this.advised = advised;
-    const plan = sumUp(piece, parts, own.handSpread);
-    return { plan, findings: findAll(piece, plan, neighbours) };
+    return { plan: sumUp(piece, parts, own.handSpread), neighbours };
   }
 
   private advise(

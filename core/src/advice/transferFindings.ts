@@ -1,0 +1,38 @@
+import { clothOf, comesOutInWater, markOf } from '../materials/index.ts';
+import { fadedParts } from '../order/index.ts';
+import type { Piece } from '../piece/index.ts';
+import type { Plan } from '../plan/index.ts';
+import { hundredths, type Finding } from './finding.ts';
+import { showsOn } from './ways.ts';
+
+/** What speaks against the way of marking that is chosen. */
+export function transferFindings(piece: Piece, plan: Plan): Finding[] {
+  const mark = markOf(piece.mark)!;
+  const cloth = clothOf(piece.cloth.kind)!;
+  const found: Finding[] = [];
+  const worked = plan.parts.some(({ passes }) => passes.length > 0);
+  if (!worked) return [];
+  if (!showsOn(mark, cloth, piece.cloth.colour)) {
+    found.push({
+      id: "can't-trace",
+      part: null,
+      figures: { mark: mark.name, cloth: cloth.name, grams: cloth.weightGsm },
+    });
+  }
+  const fading = mark.staysDays === null ? undefined : fadedParts(piece, plan, mark.staysDays)[0];
+  if (fading) {
+    const day = hundredths(fading.day);
+    found.push({
+      id: 'fades-first',
+      part: fading.partId,
+      figures: { mark: mark.name, day, staysDays: mark.staysDays! },
+    });
+  }
+  if (comesOutInWater(mark) && cloth.wash === 'no') {
+    found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, cloth: cloth.name } });
+  }
+  if (mark.heatSets && cloth.wash === 'no' && cloth.iron !== 'no') {
+    found.push({ id: 'heat-sets', part: null, figures: { mark: mark.name, cloth: cloth.name } });
+  }
+  return found;
+}

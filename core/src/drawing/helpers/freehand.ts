@@ -1,5 +1,7 @@
-import { narrowestGap, polylineLength } from '../../geometry/index.ts';
-import { edgesOf, type PlacedShape } from '../placedShapes.ts';
+import { inverse, mapPoints, narrowestGap, polylineLength, type Matrix } from '../../geometry/index.ts';
+import { edgesOf, type PlacedShape } from '../placedShape.ts';
+import { alongEdges } from '../pictures/alongEdges.ts';
+import type { Raster } from '../pictures/raster.ts';
 import { smoothPath, smoothRing, type XY } from '../pictures/smoothPath.ts';
 import { dots, type HelperPart } from './helper.ts';
 
@@ -8,6 +10,17 @@ export interface FreehandOptions {
   readonly smoothMm: number;
   /** Ends this near to what is there, or to where the stroke began, are set upon it, mm. */
   readonly snapMm: number;
+  /** The picture below, to whose edges and lines the stroke keeps where it runs near them. */
+  readonly edges?: EdgesBelow | null;
+}
+
+/** A picture as it lies below the hoop. */
+export interface EdgesBelow {
+  readonly picture: Raster;
+  /** From the cloth to its pixels. */
+  readonly toPicture: Matrix;
+  /** A stroke is moved by no more than this, mm. */
+  readonly reachMm: number;
 }
 
 /** Shorter than this a stroke was a slip, mm. */
@@ -22,7 +35,7 @@ export function drawFreehand(
   kind: HelperPart['kind'],
   points: readonly number[],
   there: readonly PlacedShape[],
-  { smoothMm, snapMm }: FreehandOptions,
+  { smoothMm, snapMm, edges }: FreehandOptions,
 ): HelperPart | null {
   const places: XY[] = [];
   for (let i = 0; i + 1 < points.length; i += 2) places.push([points[i]!, points[i + 1]!]);
@@ -33,12 +46,24 @@ export function drawFreehand(
   const isRing = places.length > 3 && Math.hypot(first[0] - last[0], first[1] - last[1]) < snapMm;
   if (kind === 'area' || isRing) {
     if (places.length < 3) return null;
-    const path = smoothRing(isRing ? places.slice(0, -1) : places, smoothMm);
+    const ring = onEdges(isRing ? places.slice(0, -1) : places, true, edges);
+    const path = smoothRing(ring, smoothMm);
     return path === '' ? null : { name: kind === 'area' ? 'Area' : 'Ring', kind, path };
   }
-  places[0] = snapped(first, there, snapMm);
-  places[places.length - 1] = snapped(last, there, snapMm);
-  return { name: 'Line', kind, path: smoothPath(places, smoothMm), strokeMm: 0.6 };
+  const line = onEdges(places, false, edges);
+  line[0] = snapped(line[0]!, there, snapMm);
+  line[line.length - 1] = snapped(line.at(-1)!, there, snapMm);
+  return { name: 'Line', kind, path: smoothPath(line, smoothMm), strokeMm: 0.6 };
+}
+
+/** Places on the cloth set upon the edges of the picture below, if there is one to keep to. */
+function onEdges(places: readonly XY[], closed: boolean, edges: EdgesBelow | null | undefined): XY[] {
+  if (!edges) return [...places];
+  const { picture, toPicture, reachMm } = edges;
+  const moved = (matrix: Matrix, list: readonly XY[]): XY[] =>
+    list.map(([x, y]) => [...mapPoints(matrix, Float64Array.of(x, y))] as XY);
+  const pxPerMm = Math.sqrt(Math.abs(toPicture[0] * toPicture[3] - toPicture[1] * toPicture[2]));
+  return moved(inverse(toPicture), alongEdges(picture, moved(toPicture, places), closed, reachMm * pxPerMm));
 }
 
 /** A place set upon the nearest edge or line of what is there. */

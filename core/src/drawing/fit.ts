@@ -1,7 +1,7 @@
 import { convexHull, mapPoints, smallestCircle, type Circle } from '../geometry/index.ts';
 import { AIR_MM, HOOP_SIZES_MM, innerDiameterMm, innerHalvesMm, type HoopSize } from '../materials/index.ts';
 import { plainHoop, type Piece, type Placement } from '../piece/index.ts';
-import { designPoints } from './placedShapes.ts';
+import { designPoints } from './designCircle.ts';
 
 /** A hoop to fit into, with the air that is wanted to its ring. */
 export interface Room extends HoopSize {

@@ -1,20 +1,9 @@
 export { centred, fitToHoop, mirrored, onTheGrain, roomHalvesMm, settleInHoop, turned, type Room } from './fit.ts';
 export { clearInHoopMm, insideEllipseMm, positionsOf } from './hoopRoom.ts';
 export { groupLikeParts } from './likeParts.ts';
-export {
-  circleAround,
-  designCircle,
-  designPoints,
-  edgesOf,
-  looseShape,
-  middleOf,
-  onDrawing,
-  placementMatrix,
-  pointsOf,
-  ShapePlacer,
-  veinLineOf,
-  type PlacedShape,
-} from './placedShapes.ts';
+export { circleAround, designCircle, designPoints } from './designCircle.ts';
+export { edgesOf, looseShape, onDrawing, placementMatrix, pointsOf, type PlacedShape } from './placedShape.ts';
+export { middleOf, ShapePlacer, veinLineOf } from './shapePlacer.ts';
 export { readSvg } from './readSvg.ts';
 export {
   isConvex,

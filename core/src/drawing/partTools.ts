@@ -16,7 +16,7 @@ import {
 } from '../geometry/index.ts';
 import { editOf, type Edit, type Part, type Piece } from '../piece/index.ts';
 import { freeId } from './helpers/index.ts';
-import { placementMatrix } from './placedShapes.ts';
+import { placementMatrix } from './placedShape.ts';
 
 /** Curves that must be flattened to be cut or joined keep within this on the drawing, mm. */
 const FLAT_MM = 0.01;

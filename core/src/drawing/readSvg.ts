@@ -2,7 +2,7 @@ import { failure, success, type Outcome } from '../measure/index.ts';
 import { checkPiece, emptyPiece, MAX_PARTS, type Piece } from '../piece/index.ts';
 import { centred } from './fit.ts';
 import { groupLikeParts } from './likeParts.ts';
-import { designCircle } from './placedShapes.ts';
+import { designCircle } from './designCircle.ts';
 import { physicalMm, PLAIN_UNIT_MM, readSvgLength } from './svg/lengths.ts';
 import type { Viewport } from './svg/outlines.ts';
 import { viewBoxTransform } from './svg/transforms.ts';

@@ -121,12 +121,14 @@ class Tracer {
     return known === 2 || (known === 1 && isInside(this.region, x, y));
   }
 
-  /** Whether no row comes nearer than a distance. */
+  /** Whether no row comes nearer than a distance, which is no more than a cell. */
   isFree(x: number, y: number, distanceMm: number): boolean {
-    const [c, r] = [Math.floor((x - this.x0) / this.cellMm), Math.floor((y - this.y0) / this.cellMm)];
+    const [u, v, reach] = [(x - this.x0) / this.cellMm, (y - this.y0) / this.cellMm, distanceMm / this.cellMm];
     const limit = distanceMm * distanceMm;
-    for (let j = Math.max(0, r - 1); j <= Math.min(this.rowsOfCells - 1, r + 1); j++) {
-      for (let i = Math.max(0, c - 1); i <= Math.min(this.columns - 1, c + 1); i++) {
+    const [left, right] = [Math.max(0, Math.floor(u - reach)), Math.min(this.columns - 1, Math.floor(u + reach))];
+    const bottom = Math.min(this.rowsOfCells - 1, Math.floor(v + reach));
+    for (let j = Math.max(0, Math.floor(v - reach)); j <= bottom; j++) {
+      for (let i = left; i <= right; i++) {
         const cell = this.cells[j * this.columns + i];
         if (!cell) continue;
         for (let k = 0; k < cell.length; k += 2) {

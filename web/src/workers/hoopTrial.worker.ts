@@ -7,8 +7,11 @@ import type { TrialReply, TrialRequest } from './trialMessages.ts';
 
 const PICTURE_PX = 300;
 
+/** Kept from one hoop to the next: a design that only grows is not cut anew. */
+const planner = new Planner();
+
 self.onmessage = ({ data }: MessageEvent<TrialRequest>) => {
-  const { trial, piece, workings } = tryHoop(data.piece, data.hoop, new Planner(), data.own);
+  const { trial, piece, workings } = tryHoop(data.piece, data.hoop, planner, data.own);
   const canvas = new OffscreenCanvas(PICTURE_PX, PICTURE_PX);
   const size = { width: PICTURE_PX, height: PICTURE_PX };
   const reach = Math.max(...outerHalvesMm(data.hoop));

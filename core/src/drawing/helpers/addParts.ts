@@ -1,7 +1,7 @@
 import svgpath from 'svgpath';
 import { inverse } from '../../geometry/index.ts';
 import { newColour, editOf, MAX_PARTS, newPart, type Edit, type Part, type Piece } from '../../piece/index.ts';
-import { placementMatrix } from '../placedShapes.ts';
+import { placementMatrix } from '../placedShape.ts';
 import type { HelperPart } from './helper.ts';
 
 const DECIMALS = 4;

@@ -1,5 +1,5 @@
 import type { Part } from '../../piece/index.ts';
-import type { PlacedShape } from '../placedShapes.ts';
+import type { PlacedShape } from '../placedShape.ts';
 
 /** A size that a person can set for a helper. */
 export interface HelperParam {

@@ -3,7 +3,8 @@ import { createRequire } from 'node:module';
 import { describe, expect, it } from 'vitest';
 import { distanceToOutline, flattenPath, isInside, regionArea, unite, type Region } from '../../geometry/index.ts';
 import { applyEdit, emptyPiece, pieceSchema, type Piece } from '../../piece/index.ts';
-import { designCircle, ShapePlacer } from '../placedShapes.ts';
+import { designCircle } from '../designCircle.ts';
+import { ShapePlacer } from '../shapePlacer.ts';
 import {
   addParts,
   HELPERS,

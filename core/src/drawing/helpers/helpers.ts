@@ -1,6 +1,6 @@
 import { distanceToOutline, isInside } from '../../geometry/index.ts';
 import { seededRandom } from '../../measure/index.ts';
-import { pointsOf, type PlacedShape } from '../placedShapes.ts';
+import { pointsOf, type PlacedShape } from '../placedShape.ts';
 import { circlePath, dots, n, polar, polyline, type Helper, type HelperParam } from './helper.ts';
 
 const mm = (name: string, usual: number, min: number, max: number, step = 1): HelperParam => ({

@@ -11,7 +11,7 @@ import {
 } from '../../piece/index.ts';
 import { centred } from '../fit.ts';
 import { groupLikeParts } from '../likeParts.ts';
-import { designCircle } from '../placedShapes.ts';
+import { designCircle } from '../designCircle.ts';
 import svgpath from 'svgpath';
 import { outlinesOf } from './borders.ts';
 import { colourRegions, paletteOf, type Progress } from './colourRegions.ts';

@@ -37,7 +37,7 @@ function poissonDiscs(width: number, height: number, distance: number, random: R
     for (let r = Math.max(0, row - 2); r <= Math.min(rows - 1, row + 2); r++) {
       for (let c = Math.max(0, column - 2); c <= Math.min(columns - 1, column + 2); c++) {
         const other = points[grid[r * columns + c]!];
-        if (other && Math.hypot(other[0] - x, other[1] - y) < distance) return false;
+        if (other && (other[0] - x) ** 2 + (other[1] - y) ** 2 < distance * distance) return false;
       }
     }
     return true;

@@ -1,0 +1,164 @@
+import {
+  boxesMeet,
+  flattenPath,
+  isInside,
+  mapPoints,
+  regionArea,
+  subtract,
+  subtractFromLines,
+  unite,
+  type Box,
+  type FlatRun,
+  type Matrix,
+  type Polyline,
+  type Region,
+} from '../geometry/index.ts';
+import type { Part, Piece, Placement } from '../piece/index.ts';
+import type { StitchShape } from '../stitches/index.ts';
+import { boxOfShape, lengthOf, measuredShape, type PlacedShape } from './placedShape.ts';
+
+/** Curves are drawn by chords that stay within this, mm. */
+const FLATTEN_MM = 0.004;
+
+/**
+ * The size at which the shapes of a placement are cut, in mm for one of the drawing: the next power of two. So a design that
+ * is moved, turned or enlarged a little needs no cutting, and how it is cut hangs on nothing that happened before.
+ */
+export function cuttingScale({ scale }: Placement): number {
+  return 2 ** Math.ceil(Math.log2(scale));
+}
+
+function cuttingMatrix(placement: Placement): Matrix {
+  const scale = cuttingScale(placement);
+  return [placement.mirrored ? -scale : scale, 0, 0, scale, 0, 0];
+}
+
+/** How near chords stay to curves of the drawing. */
+function chordsWithin(matrix: Matrix): number {
+  return FLATTEN_MM / matrix[3];
+}
+
+interface Kept<T> {
+  readonly key: string;
+  readonly value: T;
+}
+
+/**
+ * Cuts the parts of a piece where others hide them, about the middle of the drawing and a little larger than they will be, and
+ * keeps what it made: a part that did not change, and that nothing else came to hide, is the same object as before.
+ */
+export class ShapeCutter {
+  private whole = new Map<string, Kept<StitchShape>>();
+  private seen = new Map<string, Kept<PlacedShape>>();
+
+  /** The parts from back to front. */
+  cut(piece: Piece): PlacedShape[] {
+    const matrix = cuttingMatrix(piece.placement);
+    const whole = new Map<string, Kept<StitchShape>>();
+    for (const part of piece.drawing.parts) {
+      const lines = [...part.guides, '', part.vein, '', ...part.borders].join('|');
+      const key = `${matrix.join()}|${part.kind}|${part.fillRule}|${part.path}|${lines}|${part.shown}`;
+      const before = this.whole.get(part.id);
+      whole.set(part.id, before?.key === key ? before : { key, value: wholeShape(part, matrix) });
+    }
+    this.whole = whole;
+    return this.cutHidden(piece, matrix, whole);
+  }
+
+  private cutHidden(piece: Piece, matrix: Matrix, whole: ReadonlyMap<string, Kept<StitchShape>>): PlacedShape[] {
+    const seen = new Map<string, Kept<PlacedShape>>();
+    const inFront: (Cover & { key: string; box: Box })[] = [];
+    const shapes: PlacedShape[] = [];
+    for (const part of [...piece.drawing.parts].reverse()) {
+      const { key: ownKey, value: shape } = whole.get(part.id)!;
+      const box = boxOfShape(shape);
+      const covers = box ? inFront.filter((other) => boxesMeet(other.box, box)) : [];
+      const key = [ownKey, ...covers.map((cover) => cover.key)].join('\n');
+      const before = this.seen.get(part.id);
+      const kept = before?.key === key ? before : { key, value: measured(part, matrix, shape, covers) };
+      seen.set(part.id, kept);
+      shapes.push(kept.value);
+      if (piece.drawing.hidden === 'cut' && part.kind === 'area' && part.opaque && box) {
+        inFront.push({ id: part.id, key: ownKey, region: shape.region, box });
+      }
+    }
+    this.seen = seen;
+    return shapes.reverse();
+  }
+}
+
+const NO_SPOTS = new Float64Array(0);
+
+const NOTHING: StitchShape = { region: [], lines: [], spots: NO_SPOTS };
+
+/** A part as it is before anything is cut from it. */
+function wholeShape(part: Part, matrix: Matrix): StitchShape {
+  if (!part.shown) return NOTHING;
+  const runs = flattenPath(part.path, chordsWithin(matrix));
+  const points = (run: FlatRun): Float64Array => mapPoints(matrix, run.points);
+  if (part.kind === 'area') {
+    const rings = runs.filter((run) => run.points.length >= 6).map(points);
+    return { region: unite(rings, part.fillRule), lines: [], spots: NO_SPOTS };
+  }
+  if (part.kind === 'line') {
+    const lines = runs.filter((run) => !run.isDot).map((run) => ({ points: points(run), closed: run.closed }));
+    return { region: [], lines, spots: NO_SPOTS };
+  }
+  const spots = runs.map((run) => points(run).slice(0, 2));
+  return { region: [], lines: [], spots: Float64Array.from(spots.flatMap((spot) => [...spot])) };
+}
+
+/** An area that hides what lies behind it. */
+interface Cover {
+  readonly id: string;
+  readonly region: Region;
+}
+
+function measured(part: Part, matrix: Matrix, whole: StitchShape, covers: readonly Cover[]): PlacedShape {
+  const shape = cutBehind(whole, covers);
+  const laid = (path: string): Polyline[] =>
+    flattenPath(path, chordsWithin(matrix)).map((run) => ({
+      points: mapPoints(matrix, run.points),
+      closed: run.closed,
+    }));
+  return measuredShape(part.id, part.kind, shape, {
+    behind: isLess(shape, whole) ? hiding(whole, covers) : [],
+    guides: part.guides.flatMap(laid),
+    vein: part.vein === null ? null : (laid(part.vein)[0] ?? null),
+    borders: part.borders.flatMap(laid),
+    toCloth: matrix,
+  });
+}
+
+/** Those of some covers that hide anything of a shape. */
+function hiding(whole: StitchShape, covers: readonly Cover[]): string[] {
+  const all = covers.length === 1 ? covers : covers.filter((cover) => isLess(cutBehind(whole, [cover]), whole));
+  return all.map(({ id }) => id);
+}
+
+function isLess(shape: StitchShape, whole: StitchShape): boolean {
+  if (shape === whole) return false;
+  const [wholeArea, wholeLength] = [regionArea(whole.region), lengthOf(whole.lines)];
+  return (
+    regionArea(shape.region) < wholeArea * 0.999 ||
+    lengthOf(shape.lines) < wholeLength * 0.999 ||
+    shape.spots.length < whole.spots.length
+  );
+}
+
+function cutBehind(whole: StitchShape, covers: readonly Cover[]): StitchShape {
+  if (covers.length === 0) return whole;
+  const { region, lines, spots } = whole;
+  // Each cover is sound by itself, so cut out together they are cut out one and all: there is no need to unite them first.
+  const all = covers.flatMap((cover) => cover.region);
+  const seenSpots: number[] = [];
+  for (let i = 0; i < spots.length; i += 2) {
+    const isHidden = covers.some((cover) => isInside(cover.region, spots[i]!, spots[i + 1]!));
+    if (!isHidden) seenSpots.push(spots[i]!, spots[i + 1]!);
+  }
+  return {
+    region: region.length > 0 ? subtract(region, all) : region,
+    lines: lines.length > 0 ? subtractFromLines(lines, all) : lines,
+    spots: Float64Array.from(seenSpots),
+  };
+}

@@ -1,24 +1,16 @@
 <script setup lang="ts">
 import { centred, fitToHoop, mirrored, onTheGrain, turned } from '@junctura/core/drawing';
-import { AIR_MM, CLOTHS, HOOP_SIZES_MM, OVAL_SIZES_MM, WARP_LIMIT, warpOf } from '@junctura/core/materials';
+import { AIR_MM, CLOTHS, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
 import { formatLength, MM_PER_INCH, roundTo } from '@junctura/core/measure';
-import { findPositions, worksOf } from '@junctura/core/order';
-import {
-  plainHoop,
-  setCloth,
-  setHoop,
-  setPositions,
-  setUse,
-  type Hoop,
-  type Piece,
-  type Placement,
-} from '@junctura/core/piece';
+import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import ChoiceField from '../components/ChoiceField.vue';
 import ClothNeeds from '../components/ClothNeeds.vue';
+import HoopPositions from '../components/HoopPositions.vue';
 import LengthField from '../components/LengthField.vue';
 import NumberField from '../components/NumberField.vue';
+import WarpCheck from '../components/WarpCheck.vue';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -60,9 +52,7 @@ const USES: { value: Piece['use']; label: string }[] = [
 ];
 
 const hasDesign = computed(() => (design.value?.circle?.r ?? 0) > 0);
-function fitted(next: Hoop): Placement {
-  return hasDesign.value ? fitToHoop(bench.piece, next) : bench.piece.placement;
-}
+const fitted = (next: Hoop): Placement => fitToHoop(bench.piece, next);
 
 /** A hoop is chosen for the design to fill; without one, or in several positions, the design keeps its size. */
 function chooseHoop(key: string): void {
@@ -91,37 +81,6 @@ function shift(axis: 'xMm' | 'yMm', byMm: number): void {
 const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
 
 const severalPositions = computed(() => bench.piece.positions.length > 1);
-const works = computed(() =>
-  severalPositions.value && hoop.value && bench.workings
-    ? worksOf(bench.workings.plan, hoop.value, bench.piece.positions)
-    : [],
-);
-const positionsProblem = ref<string | null>(null);
-function findThem(): void {
-  if (!hoop.value || !bench.workings) return;
-  const found = findPositions(bench.workings.plan, hoop.value);
-  positionsProblem.value =
-    found === null
-      ? 'The design is too large to be reached by this hoop: choose a larger hoop or a smaller size.'
-      : null;
-  if (found && found.length === 1) positionsProblem.value = 'One position reaches everything.';
-  if (found) bench.edit(setPositions(bench.piece, found.length > 1 ? found : [], 'Find hoop positions'));
-}
-function movePosition(index: number, axis: 0 | 1, mm: number): void {
-  const moved = bench.piece.positions.map(([x, y], i): [number, number] =>
-    i !== index ? [x, y] : axis === 0 ? [mm, y] : [x, mm],
-  );
-  bench.edit(setPositions(bench.piece, moved));
-}
-function removePosition(index: number): void {
-  bench.edit(
-    setPositions(
-      bench.piece,
-      bench.piece.positions.filter((_, i) => i !== index),
-      'Remove a hoop position',
-    ),
-  );
-}
 const spread = computed<[number, number]>(() => {
   const axis = (k: 0 | 1): number => {
     const values = bench.piece.positions.map((position) => position[k]);
@@ -130,12 +89,6 @@ const spread = computed<[number, number]>(() => {
   return [axis(0), axis(1)];
 });
 
-const warpShare = computed(() => (hoop.value?.warp ? warpOf(hoop.value.warp) : 0));
-const WARP_START_MM = 50;
-function measureWarp(change: Partial<NonNullable<Hoop['warp']>>): void {
-  const before = hoop.value?.warp ?? { drawnMm: WARP_START_MM, uprightMm: WARP_START_MM, acrossMm: WARP_START_MM };
-  changeHoop({ warp: { ...before, ...change } }, 'Check the warp');
-}
 const isComparing = ref(false);
 </script>
 
@@ -224,48 +177,7 @@ const isComparing = ref(false);
       With the hoop in focus, Shift and the arrow keys move the design by 1 mm, with Alt by 0.1 mm.
     </p>
 
-    <template v-if="hoop">
-      <hr class="rule" />
-      <h3>Hoop positions</h3>
-      <p v-if="!severalPositions" class="small soft">
-        A design that is larger than its hoop is worked in several positions; flat work first, what stands up last.
-      </p>
-      <ol v-else class="positions">
-        <li v-for="(work, i) in works" :key="i">
-          <strong class="serif">{{ i + 1 }}</strong>
-          <LengthField
-            label="Right"
-            :value-mm="work.x"
-            :min-mm="-3000"
-            :max-mm="3000"
-            @change="(mm) => movePosition(i, 0, mm)"
-          />
-          <LengthField
-            label="Below"
-            :value-mm="work.y"
-            :min-mm="-3000"
-            :max-mm="3000"
-            @change="(mm) => movePosition(i, 1, mm)"
-          />
-          <span class="small soft"
-            >{{ work.whole.length }} whole{{
-              work.portions.length > 0 ? `, ${work.portions.length} in portions` : ''
-            }}</span
-          >
-          <button type="button" class="plain small soft" @click="removePosition(i)">Remove</button>
-        </li>
-      </ol>
-      <div class="row">
-        <NButton size="small" :disabled="!hasDesign" @click="findThem">Find hoop positions</NButton>
-        <NButton
-          v-if="severalPositions"
-          size="small"
-          @click="bench.edit(setPositions(bench.piece, [], 'Work in one position'))"
-          >One position</NButton
-        >
-      </div>
-      <p v-if="positionsProblem" class="small" role="status">{{ positionsProblem }}</p>
-    </template>
+    <HoopPositions v-if="hoop" :hoop="hoop" />
 
     <hr class="rule" />
     <h3>Cloth</h3>
@@ -299,68 +211,16 @@ const isComparing = ref(false);
       :spread="spread"
       @bound="(bound) => changeHoop({ bound }, bound ? 'Bind the ring' : 'Leave the ring bare')"
     />
-    <template v-if="hoop">
-      <hr class="rule" />
-      <h3>Is the cloth true?</h3>
-      <p class="small soft">
-        Draw a circle on the cloth before mounting it, and measure it both ways in the hoop: tugged unevenly it becomes
-        an oval, and so does the design.
-      </p>
-      <div class="triple">
-        <LengthField
-          label="Drawn"
-          :value-mm="hoop.warp?.drawnMm ?? 50"
-          :min-mm="10"
-          :max-mm="600"
-          @change="(mm) => measureWarp({ drawnMm: mm })"
-        />
-        <LengthField
-          label="Up and down"
-          :value-mm="hoop.warp?.uprightMm ?? 50"
-          :min-mm="5"
-          :max-mm="1200"
-          :step-mm="0.5"
-          @change="(mm) => measureWarp({ uprightMm: mm })"
-        />
-        <LengthField
-          label="Across"
-          :value-mm="hoop.warp?.acrossMm ?? 50"
-          :min-mm="5"
-          :max-mm="1200"
-          :step-mm="0.5"
-          @change="(mm) => measureWarp({ acrossMm: mm })"
-        />
-      </div>
-      <div v-if="hoop.warp" class="warp" data-test="warp">
-        <svg viewBox="-30 -30 60 60" aria-hidden="true">
-          <circle r="22" class="true" />
-          <ellipse
-            :rx="22 * Math.max(0.6, Math.min(1.3, 1 + (hoop.warp.acrossMm / hoop.warp.drawnMm - 1) * 3))"
-            :ry="22 * Math.max(0.6, Math.min(1.3, 1 + (hoop.warp.uprightMm / hoop.warp.drawnMm - 1) * 3))"
-            class="now"
-          />
-        </svg>
-        <p v-if="Math.abs(warpShare) > WARP_LIMIT">
-          {{ (Math.abs(warpShare) * 100).toFixed(1) }} % out of true, drawn here three times as strong. Loosen the
-          screw, ease the cloth back {{ warpShare > 0 ? 'at the top and bottom' : 'at the left and right' }}, even it
-          out along the grain, and tighten again before the first stitch.
-        </p>
-        <p v-else>True within {{ WARP_LIMIT * 100 }} %. Stitch away.</p>
-      </div>
-    </template>
+    <WarpCheck v-if="hoop" :warp="hoop.warp" @measured="(warp) => changeHoop({ warp }, 'Check the warp')" />
     <HoopComparison v-if="isComparing" @close="isComparing = false" />
   </div>
 </template>
 
 <style scoped>
-.pair,
-.triple {
+.pair {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 10px 14px;
-}
-.triple {
-  grid-template-columns: repeat(3, 1fr);
 }
 .note {
   color: var(--ink-soft);
@@ -377,46 +237,5 @@ const isComparing = ref(false);
   border: 1px solid var(--chalk);
   border-radius: 5px;
   background: var(--paper);
-}
-.positions {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  display: grid;
-  gap: 8px;
-}
-.positions li {
-  display: grid;
-  grid-template-columns: 20px 1fr 1fr;
-  gap: 2px 10px;
-  align-items: end;
-}
-.positions li > .small {
-  grid-column: 2;
-}
-.positions li > button {
-  justify-self: end;
-}
-.serif {
-  font-family: var(--serif);
-  font-size: 20px;
-}
-.warp {
-  display: grid;
-  grid-template-columns: 110px 1fr;
-  gap: 14px;
-  align-items: center;
-}
-.warp circle,
-.warp ellipse {
-  fill: none;
-  stroke-width: 1.2;
-}
-.true {
-  stroke: var(--chalk);
-  stroke-dasharray: 3 2;
-}
-.now {
-  stroke: var(--madder);
 }
 </style>

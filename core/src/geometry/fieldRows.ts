@@ -52,11 +52,12 @@ export function fieldRows(
     take(x, y, ROOM.open);
     for (let row = queue.shift(); row; row = queue.shift()) {
       for (let i = 0; i + 3 < row.length; i += 2 * BESIDE_EVERY) {
-        const [dx, dy] = [row[i + 2]! - row[i]!, row[i + 3]! - row[i + 1]!];
-        const length = Math.hypot(dx, dy) || 1;
-        const [nx, ny] = [(-dy / length) * spacingMm, (dx / length) * spacingMm];
-        for (const side of [1, -1]) {
-          const [sx, sy] = [row[i]! + side * nx, row[i + 1]! + side * ny];
+        const dx = row[i + 2]! - row[i]!;
+        const dy = row[i + 3]! - row[i + 1]!;
+        const share = spacingMm / (Math.sqrt(dx * dx + dy * dy) || 1);
+        for (let side = 1; side >= -1; side -= 2) {
+          const sx = row[i]! - side * share * dy;
+          const sy = row[i + 1]! + side * share * dx;
           if (tracer.isInside(sx, sy)) take(sx, sy, ROOM.beside);
         }
       }
@@ -72,8 +73,7 @@ class Tracer {
   private readonly rowsOfCells: number;
   private readonly x0: number;
   private readonly y0: number;
-  /** Places on rows, by cell: `x, y` flat. */
-  private readonly cells: number[][];
+  private readonly kept: KeptPlaces;
   private readonly mask: Uint8Array;
 
   constructor(
@@ -90,7 +90,7 @@ class Tracer {
     this.y0 = minY - this.cellMm;
     this.columns = Math.ceil(width / this.cellMm) + 3;
     this.rowsOfCells = Math.ceil(height / this.cellMm) + 3;
-    this.cells = new Array<number[]>(this.columns * this.rowsOfCells);
+    this.kept = new KeptPlaces(this.columns, this.rowsOfCells, (ROOM.open * spacingMm) / this.cellMm);
     this.mask = this.coarseMask();
   }
 
@@ -110,6 +110,7 @@ class Tracer {
     if (best) yield best;
     for (let r = 0; r < this.rowsOfCells * 2; r++) {
       for (let c = 0; c < this.columns * 2; c++) {
+        if (this.kept.isTaken(c, r)) continue;
         const [x, y] = [this.x0 + (c + 0.5) * step, this.y0 + (r + 0.5) * step];
         if (this.isInside(x, y)) yield [x, y];
       }
@@ -123,21 +124,8 @@ class Tracer {
 
   /** Whether no row comes nearer than a distance, which is no more than a cell. */
   isFree(x: number, y: number, distanceMm: number): boolean {
-    const [u, v, reach] = [(x - this.x0) / this.cellMm, (y - this.y0) / this.cellMm, distanceMm / this.cellMm];
-    const limit = distanceMm * distanceMm;
-    const [left, right] = [Math.max(0, Math.floor(u - reach)), Math.min(this.columns - 1, Math.floor(u + reach))];
-    const bottom = Math.min(this.rowsOfCells - 1, Math.floor(v + reach));
-    for (let j = Math.max(0, Math.floor(v - reach)); j <= bottom; j++) {
-      for (let i = left; i <= right; i++) {
-        const cell = this.cells[j * this.columns + i];
-        if (!cell) continue;
-        for (let k = 0; k < cell.length; k += 2) {
-          const [dx, dy] = [cell[k]! - x, cell[k + 1]! - y];
-          if (dx * dx + dy * dy < limit) return false;
-        }
-      }
-    }
-    return true;
+    const { cellMm } = this;
+    return this.kept.isFree((x - this.x0) / cellMm, (y - this.y0) / cellMm, distanceMm / cellMm);
   }
 
   /** Traces a row through a place, both ways, and keeps it; null where it would be too short. */
@@ -212,8 +200,9 @@ class Tracer {
 
   /** Rows are remembered at places close enough together that nothing slips between them. */
   private keep(row: Float64Array): void {
-    for (let i = 0; i < row.length; i += 2)
-      (this.cells[this.cellAt(row[i]!, row[i + 1]!)] ??= []).push(row[i]!, row[i + 1]!);
+    for (let i = 0; i < row.length; i += 2) {
+      this.kept.add((row[i]! - this.x0) / this.cellMm, (row[i + 1]! - this.y0) / this.cellMm);
+    }
   }
 
   private cellAt(x: number, y: number): number {
@@ -251,5 +240,95 @@ class Tracer {
       }
     }
     return mask;
+  }
+}
+
+/**
+ * Places on a grid of cells, in cells from its corner. Those of a cell are a chain through `next`, as arrays for each would be
+ * slow; quarters of cells whose middle has a place near it are marked, as they are asked for one and all.
+ */
+class KeptPlaces {
+  private readonly first: Int32Array;
+  private readonly taken: Uint8Array;
+  private next = new Int32Array(1024);
+  private us = new Float64Array(1024);
+  private vs = new Float64Array(1024);
+  private count = 0;
+
+  /** @param near a quarter is taken where a place lies nearer to its middle */
+  constructor(
+    private readonly columns: number,
+    private readonly rows: number,
+    private readonly near: number,
+  ) {
+    this.first = new Int32Array(columns * rows).fill(-1);
+    this.taken = new Uint8Array(4 * columns * rows);
+  }
+
+  add(u: number, v: number): void {
+    if (this.count === this.next.length) this.grow();
+    const cell = this.cellAt(u, v);
+    this.us[this.count] = u;
+    this.vs[this.count] = v;
+    this.next[this.count] = this.first[cell]!;
+    this.first[cell] = this.count++;
+    this.take(u, v);
+  }
+
+  /** Whether a place lies near the middle of a quarter of a cell. */
+  isTaken(column: number, row: number): boolean {
+    return this.taken[row * 2 * this.columns + column] === 1;
+  }
+
+  private take(u: number, v: number): void {
+    const { near, taken } = this;
+    const columns = 2 * this.columns;
+    const limit = near * near;
+    const right = Math.min(columns - 1, Math.floor(2 * (u + near) - 0.5));
+    const bottom = Math.min(2 * this.rows - 1, Math.floor(2 * (v + near) - 0.5));
+    const left = Math.max(0, Math.ceil(2 * (u - near) - 0.5));
+    for (let row = Math.max(0, Math.ceil(2 * (v - near) - 0.5)); row <= bottom; row++) {
+      const dv = (row + 0.5) / 2 - v;
+      for (let column = left; column <= right; column++) {
+        const du = (column + 0.5) / 2 - u;
+        if (du * du + dv * dv < limit) taken[row * columns + column] = 1;
+      }
+    }
+  }
+
+  /** Whether none lies nearer than a distance, in cells. */
+  isFree(u: number, v: number, distance: number): boolean {
+    const { first, next, us, vs, columns } = this;
+    const limit = distance * distance;
+    const left = Math.max(0, Math.floor(u - distance));
+    const right = Math.min(columns - 1, Math.floor(u + distance));
+    const bottom = Math.min(this.rows - 1, Math.floor(v + distance));
+    for (let row = Math.max(0, Math.floor(v - distance)); row <= bottom; row++) {
+      for (let cell = row * columns + left; cell <= row * columns + right; cell++) {
+        for (let k = first[cell]!; k >= 0; k = next[k]!) {
+          const du = us[k]! - u;
+          const dv = vs[k]! - v;
+          if (du * du + dv * dv < limit) return false;
+        }
+      }
+    }
+    return true;
+  }
+
+  private cellAt(u: number, v: number): number {
+    const column = Math.min(this.columns - 1, Math.max(0, Math.floor(u)));
+    const row = Math.min(this.rows - 1, Math.max(0, Math.floor(v)));
+    return row * this.columns + column;
+  }
+
+  private grow(): void {
+    const wider = <T extends Int32Array | Float64Array>(old: T, to: T): T => {
+      to.set(old);
+      return to;
+    };
+    const size = 2 * this.count;
+    this.next = wider(this.next, new Int32Array(size));
+    this.us = wider(this.us, new Float64Array(size));
+    this.vs = wider(this.vs, new Float64Array(size));
   }
 }

@@ -25,19 +25,26 @@ function poissonDiscs(width: number, height: number, distance: number, random: R
   const columns = Math.ceil(width / cell) + 1;
   const rows = Math.ceil(height / cell) + 1;
   const grid = new Int32Array(columns * rows).fill(-1);
-  const points: [number, number][] = [];
+  const xs = new Float64Array(columns * rows);
+  const ys = new Float64Array(columns * rows);
+  let count = 0;
   const active: number[] = [];
   const add = (x: number, y: number): void => {
-    grid[Math.floor(y / cell) * columns + Math.floor(x / cell)] = points.length;
-    active.push(points.length);
-    points.push([x, y]);
+    grid[Math.floor(y / cell) * columns + Math.floor(x / cell)] = count;
+    [xs[count], ys[count]] = [x, y];
+    active.push(count++);
   };
   const isFree = (x: number, y: number): boolean => {
-    const [column, row] = [Math.floor(x / cell), Math.floor(y / cell)];
+    const column = Math.floor(x / cell);
+    const row = Math.floor(y / cell);
+    const [left, right] = [Math.max(0, column - 2), Math.min(columns - 1, column + 2)];
     for (let r = Math.max(0, row - 2); r <= Math.min(rows - 1, row + 2); r++) {
-      for (let c = Math.max(0, column - 2); c <= Math.min(columns - 1, column + 2); c++) {
-        const other = points[grid[r * columns + c]!];
-        if (other && (other[0] - x) ** 2 + (other[1] - y) ** 2 < distance * distance) return false;
+      for (let c = left; c <= right; c++) {
+        const other = grid[r * columns + c]!;
+        if (other < 0) continue;
+        const dx = xs[other]! - x;
+        const dy = ys[other]! - y;
+        if (dx * dx + dy * dy < distance * distance) return false;
       }
     }
     return true;
@@ -45,7 +52,7 @@ function poissonDiscs(width: number, height: number, distance: number, random: R
   add(random.between(0, width), random.between(0, height));
   while (active.length > 0) {
     const pick = Math.floor(random.next() * active.length);
-    const [fromX, fromY] = points[active[pick]!]!;
+    const [fromX, fromY] = [xs[active[pick]!]!, ys[active[pick]!]!];
     let found = false;
     for (let i = 0; i < TRIES && !found; i++) {
       const angle = random.between(0, 2 * Math.PI);
@@ -59,5 +66,5 @@ function poissonDiscs(width: number, height: number, distance: number, random: R
       active.pop();
     }
   }
-  return points;
+  return Array.from({ length: count }, (_, i) => [xs[i]!, ys[i]!]);
 }

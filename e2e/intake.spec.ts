@@ -106,6 +106,35 @@ test('a photograph is turned as its camera says, and of an animation the first p
   await expect(page.getByRole('dialog')).toContainText('4 parts in 4 colours');
 });
 
+test('a shaking hand that draws over a picture is led along its edges', async ({ bench, page }) => {
+  await bench.open();
+  await bench.bring('page.png', PAGE);
+  await page.getByRole('button', { name: 'Make these parts' }).click();
+  const below = (await page.locator('.overlay image').boundingBox())!;
+  const scale = below.width / 640;
+  /** Round the blue disc, which is 160 of the picture's 640 pixels across. */
+  const draw = async (): Promise<number> => {
+    await bench.card.getByRole('button', { name: 'Area', exact: true }).click();
+    for (let i = 0; i < 60; i++) {
+      const angle = (i / 59) * 2 * Math.PI;
+      const r = (80 + 6 * Math.sin(2 * angle)) * scale;
+      const place = [below.x + 470 * scale + r * Math.cos(angle), below.y + 180 * scale + r * Math.sin(angle)] as const;
+      await page.mouse.move(...place);
+      if (i === 0) await page.mouse.down();
+    }
+    await page.mouse.up();
+    await page.keyboard.press('Escape');
+    await expect(bench.figure('Parts')).toHaveText(String(parts++));
+    const [, mm] = /([\d.]+) mm at its widest/.exec(await bench.card.innerText())!;
+    return Number(mm);
+  };
+  let parts = 5;
+  /** The list is front to back: the width of what was drawn last stands first. The disc is a quarter of the picture across, 37.5 mm. */
+  expect(Math.abs((await draw()) - 37.5)).toBeLessThan(1);
+  await page.getByText('What I draw keeps to the edges').click();
+  expect(await draw()).toBeLessThan(36);
+});
+
 test('a picture that is kept below is drawn over, and can be made fainter', async ({ bench, page }) => {
   await bench.open();
   await bench.bring('page.png', PAGE);

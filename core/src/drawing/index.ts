@@ -2,7 +2,15 @@ export { centred, fitToHoop, mirrored, onTheGrain, roomHalvesMm, settleInHoop, t
 export { clearInHoopMm, insideEllipseMm, positionsOf } from './hoopRoom.ts';
 export { groupLikeParts } from './likeParts.ts';
 export { circleAround, designCircle, designPoints } from './designCircle.ts';
-export { edgesOf, looseShape, onDrawing, placementMatrix, pointsOf, type PlacedShape } from './placedShape.ts';
+export {
+  edgesOf,
+  looseShape,
+  pictureOnCloth,
+  onDrawing,
+  placementMatrix,
+  pointsOf,
+  type PlacedShape,
+} from './placedShape.ts';
 export { middleOf, ShapePlacer, veinLineOf } from './shapePlacer.ts';
 export { readSvg } from './readSvg.ts';
 export {
@@ -24,6 +32,7 @@ export {
 export {
   addParts,
   drawFreehand,
+  type EdgesBelow,
   freeId,
   HELPERS,
   layOutLetters,

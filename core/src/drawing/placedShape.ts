@@ -1,5 +1,6 @@
 import {
   boxOf,
+  compose,
   IDENTITY,
   inscribedCircle,
   inverse,
@@ -13,7 +14,7 @@ import {
   type Polyline,
 } from '../geometry/index.ts';
 import { roundTo } from '../measure/index.ts';
-import type { Part, Placement } from '../piece/index.ts';
+import type { Part, Placement, Underlay } from '../piece/index.ts';
 import type { StitchShape } from '../stitches/index.ts';
 
 /** A part as it lies on the cloth: what of it is seen, in mm from the middle of the hoop. */
@@ -83,6 +84,11 @@ export function placementMatrix({ scale, turnDeg, mirrored, xMm, yMm }: Placemen
   const [cos, sin] = [Math.cos(turn) * scale, Math.sin(turn) * scale];
   const flip = mirrored ? -1 : 1;
   return [cos * flip, sin * flip, -sin, cos, xMm, yMm];
+}
+
+/** The map from the pixels of a picture below the drawing to the cloth. */
+export function pictureOnCloth(placement: Placement, { mmPerPx, xMm, yMm }: Underlay): Matrix {
+  return compose(placementMatrix(placement), [mmPerPx, 0, 0, mmPerPx, xMm, yMm]);
 }
 
 /** The coordinate arrays of a shape. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { placementMatrix, positionsOf, roomHalvesMm } from '@junctura/core/drawing';
+import { pictureOnCloth, positionsOf, roomHalvesMm } from '@junctura/core/drawing';
 import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
 import { innerDiameterMm, innerHalvesMm, outerHalvesMm } from '@junctura/core/materials';
 import { pathData } from '@junctura/core/geometry';
@@ -102,12 +102,11 @@ const underlay = computed(() => {
   return props.show === 'drawing' && picture && picture.strength > 0 ? picture : null;
 });
 const underlayTransform = computed(() => {
-  const { mmPerPx, xMm, yMm } = underlay.value!;
-  return `matrix(${placementMatrix(bench.piece.placement).join(' ')}) translate(${xMm} ${yMm}) scale(${mmPerPx})`;
+  return `matrix(${pictureOnCloth(bench.piece.placement, underlay.value!).join(' ')})`;
 });
 
 /** With the pen out a drag draws, in place of moving the view; from behind nothing is drawn. */
-const pen = usePen();
+const pen = usePen(() => view.value.pxPerMm);
 const isPenOut = computed(() => {
   if (bench.pen === null) return false;
   return DRAWING_PENS.has(bench.pen.draws) ? props.show === 'drawing' : props.show === 'stitches' && !isBack.value;

@@ -5,7 +5,7 @@ import { setShades } from '@junctura/core/piece';
 import { colourName } from '@junctura/core/plan';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { chooseFile, PICTURES } from '../keeping/files.ts';
+import { blobOfAddress, chooseFile, PICTURES } from '../keeping/files.ts';
 import { useBench } from '../stores/bench.ts';
 import { useThreadBox } from '../stores/threadBox.ts';
 import type { PalettePicture } from '../workers/paletteMessages.ts';
@@ -53,12 +53,8 @@ function choose(): void {
   chooseFile(PICTURES, (chosen) => void take(chosen));
 }
 /** The picture below the drawing is the first to be asked. */
-const underlay = bench.piece.drawing.underlay?.picture;
-if (underlay) void fetchUnderlay(underlay);
-async function fetchUnderlay(address: string): Promise<void> {
-  const [, type, data] = /^data:([^;]+);base64,(.*)$/.exec(address) ?? [];
-  if (type && data) await take(new Blob([Uint8Array.from(atob(data), (c) => c.charCodeAt(0))], { type }));
-}
+const below = blobOfAddress(bench.piece.drawing.underlay?.picture ?? '');
+if (below) void take(below);
 onBeforeUnmount(() => stop?.());
 
 const candidates = computed((): Shade[] => {

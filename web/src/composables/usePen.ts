@@ -4,6 +4,7 @@ import { setBorders, setGuides, setPasses, setVein, type Edit } from '@junctura/
 import { passesAsWorked, type PlannedPart } from '@junctura/core/plan';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
 import { useBench } from '../stores/bench.ts';
+import { usePictureBelow } from './usePictureBelow.ts';
 
 /** A stroke is kept by places at least this far apart on the cloth, mm. */
 const STEP_MM = 0.6;
@@ -32,9 +33,14 @@ interface Stroke {
   end(): void;
 }
 
-/** What is drawn on the hoop for a part: guides, borders between shades, its vein, points. Places are mm on the cloth. */
-export function usePen(): Stroke {
+/**
+ * What is drawn on the hoop for a part: guides, borders between shades, its vein, points; or as a part itself. Places are mm on the
+ * cloth.
+ * @param pxPerMm how large the cloth is shown
+ */
+export function usePen(pxPerMm: () => number): Stroke {
   const bench = useBench();
+  const below = usePictureBelow();
   const points = ref<number[]>([]);
   /** Where the vein was taken hold of, and how it lay then. */
   let held: { at: number; x: number; y: number; vein: Float64Array } | null = null;
@@ -68,9 +74,11 @@ export function usePen(): Stroke {
 
   function end(): void {
     const draws = bench.pen?.draws;
-    if (draws !== undefined && DRAWING_PENS.has(draws) && points.value.length >= 2) {
-      bench.edit(drawingEdit(draws, points.value));
-      if (draws === 'knife') bench.pen = null;
+    if (draws === 'knife' && points.value.length >= 2) {
+      bench.edit(cutPart(bench.piece, bench.pen!.part, { points: Float64Array.from(points.value), closed: false }));
+      bench.pen = null;
+    } else if ((draws === 'area' || draws === 'line' || draws === 'spot') && points.value.length >= 2) {
+      void addDrawn(draws, points.value);
     } else if (bench.pen && planned.value && points.value.length >= 2) {
       bench.edit(editFor(planned.value, bench.pen.draws, points.value));
       if (bench.pen.draws === 'centre') bench.pen = null;
@@ -79,15 +87,12 @@ export function usePen(): Stroke {
     held = null;
   }
 
-  /** A stroke that is a part itself, or that cuts one. */
-  function drawingEdit(draws: string, drawn: readonly number[]): Edit | null {
-    if (draws === 'knife') {
-      return cutPart(bench.piece, bench.pen!.part, { points: Float64Array.from(drawn), closed: false });
-    }
+  /** A stroke that is a part itself, led along the edges of the picture below it. */
+  async function addDrawn(kind: keyof typeof DRAW_LABELS, drawn: readonly number[]): Promise<void> {
+    const edges = await below.edges(pxPerMm());
     const there = bench.workings?.plan.parts.map(({ placed }) => placed) ?? [];
-    const kind = draws as 'area' | 'line' | 'spot';
-    const part = drawFreehand(kind, drawn, there, { smoothMm: SMOOTH_MM, snapMm: SNAP_MM });
-    return part && addParts(bench.piece, [part], [0, 0], DRAW_LABELS[kind], bench.pickedPart?.colour ?? null);
+    const part = drawFreehand(kind, drawn, there, { smoothMm: SMOOTH_MM, snapMm: SNAP_MM, edges });
+    if (part) bench.edit(addParts(bench.piece, [part], [0, 0], DRAW_LABELS[kind], bench.pickedPart?.colour ?? null));
   }
 
   function editFor(

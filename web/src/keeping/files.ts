@@ -31,5 +31,11 @@ export function chooseFile(accept: string, take: (file: File) => void): void {
   chooser.click();
 }
 
+/** What a data address holds; null where it is none. */
+export function blobOfAddress(address: string): Blob | null {
+  const [, type, data] = /^data:([^;]+);base64,(.*)$/.exec(address) ?? [];
+  return type && data ? new Blob([Uint8Array.from(atob(data), (c) => c.charCodeAt(0))], { type }) : null;
+}
+
 /** The kinds of picture that are read. */
 export const PICTURES = 'image/png,image/jpeg,image/webp';

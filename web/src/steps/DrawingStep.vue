@@ -10,7 +10,7 @@ import {
   setShown,
   setUnderlay,
 } from '@junctura/core/piece';
-import { NButton, NInput, NRadio, NRadioGroup } from 'naive-ui';
+import { NButton, NCheckbox, NInput, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import DrawingParts from '../components/DrawingParts.vue';
 
@@ -198,6 +198,9 @@ function strengthen(percent: number): void {
     <ul v-if="bench.piece.drawing.notes.length > 0" class="notes">
       <li v-for="note in bench.piece.drawing.notes" :key="note">{{ note }}</li>
     </ul>
+    <NCheckbox v-if="underlay" v-model:checked="settings.keepsToEdges" size="small"
+      >What I draw keeps to the edges and lines of the picture below</NCheckbox
+    >
     <div v-if="underlay" class="simplify">
       <NumberField
         label="Picture below, strength"

@@ -31,6 +31,8 @@ const schema = z.object({
   printer: z
     .object({ acrossMm: z.number().min(50).max(150), downMm: z.number().min(25).max(75) })
     .catch({ acrossMm: 100, downMm: 50 }),
+  /** Whether a hand that draws over a picture is led along its edges. */
+  keepsToEdges: z.boolean().catch(true),
   film: z
     .object({ widthMm: z.number().min(80).max(1000), heightMm: z.number().min(80).max(1000) })
     .catch({ widthMm: 180, heightMm: 260 }),
@@ -50,7 +52,8 @@ export const useSettings = defineStore('settings', () => {
   const welcomed = ref(stored.welcomed);
   const printer = ref(stored.printer);
   const film = ref(stored.film);
-  watch([units, theme, screenBarMm, own, learnSince, rate, welcomed, printer, film], () => {
+  const keepsToEdges = ref(stored.keepsToEdges);
+  watch([units, theme, screenBarMm, own, learnSince, rate, welcomed, printer, film, keepsToEdges], () => {
     try {
       localStorage.setItem(
         KEY,
@@ -64,6 +67,7 @@ export const useSettings = defineStore('settings', () => {
           welcomed: welcomed.value,
           printer: printer.value,
           film: film.value,
+          keepsToEdges: keepsToEdges.value,
         }),
       );
     } catch {
@@ -71,7 +75,7 @@ export const useSettings = defineStore('settings', () => {
     }
   });
   watch(theme, (name) => (document.documentElement.dataset['theme'] = name), { immediate: true });
-  return { units, theme, screenBarMm, own, hand, learnSince, rate, welcomed, printer, film };
+  return { units, theme, screenBarMm, own, hand, learnSince, rate, welcomed, printer, film, keepsToEdges };
 });
 
 function readStored(): object {

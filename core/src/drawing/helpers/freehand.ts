@@ -1,4 +1,4 @@
-import { inverse, mapPoints, narrowestGap, polylineLength, type Matrix } from '../../geometry/index.ts';
+import { inverse, mapPoints, meanScale, narrowestGap, polylineLength, type Matrix } from '../../geometry/index.ts';
 import { edgesOf, type PlacedShape } from '../placedShape.ts';
 import { alongEdges } from '../pictures/alongEdges.ts';
 import type { Raster } from '../pictures/raster.ts';
@@ -62,8 +62,10 @@ function onEdges(places: readonly XY[], closed: boolean, edges: EdgesBelow | nul
   const { picture, toPicture, reachMm } = edges;
   const moved = (matrix: Matrix, list: readonly XY[]): XY[] =>
     list.map(([x, y]) => [...mapPoints(matrix, Float64Array.of(x, y))] as XY);
-  const pxPerMm = Math.sqrt(Math.abs(toPicture[0] * toPicture[3] - toPicture[1] * toPicture[2]));
-  return moved(inverse(toPicture), alongEdges(picture, moved(toPicture, places), closed, reachMm * pxPerMm));
+  return moved(
+    inverse(toPicture),
+    alongEdges(picture, moved(toPicture, places), closed, reachMm * meanScale(toPicture)),
+  );
 }
 
 /** A place set upon the nearest edge or line of what is there. */

@@ -1,5 +1,5 @@
 export { addParts, freeId } from './addParts.ts';
-export { drawFreehand, type FreehandOptions } from './freehand.ts';
+export { drawFreehand, type EdgesBelow, type FreehandOptions } from './freehand.ts';
 export type { Helper, HelperParam, HelperPart } from './helper.ts';
 export { HELPERS } from './helpers.ts';
 export {

@@ -45,8 +45,9 @@ const pass = (
   stitch: 'satin' | 'back' | 'chain',
   strands = 2,
   params = {},
+  thread = 'stranded-cotton',
 ): Partial<Piece['drawing']['parts'][number]> => ({
-  passes: [{ ...plainPass(stitch, 'stranded-cotton', strands), params }],
+  passes: [{ ...plainPass(stitch, thread, strands), params }],
 });
 function worked(piece: Piece, change: Partial<Piece['drawing']['parts'][number]>): Piece {
   return {
@@ -164,6 +165,19 @@ describe('findings', () => {
         ),
       ),
     ).toEqual([]);
+  });
+
+  it.each([
+    ['film', 'stranded-silk', 1],
+    ['water-pen', 'stranded-silk', 1],
+    ['film', 'crewel-wool', 1],
+    ['water-pen', 'crewel-wool', 0],
+    ['film', 'stranded-cotton', 0],
+    ['pencil', 'stranded-silk', 0],
+  ])('ask of thread, too, what water does to it: %s and %s', (mark, thread, count) => {
+    const piece = worked(pieceOf(square, { mark }), pass('satin', 1, {}, thread));
+    const found = new Planner().plan(piece).findings.filter(({ id }) => id === 'water-spoils');
+    expect(found).toHaveLength(count);
   });
 
   it('have a case here, every one of them', () => {

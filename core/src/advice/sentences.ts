@@ -70,8 +70,8 @@ export const SENTENCES: Readonly<Record<FindingId, Sentence>> = {
   },
   'water-spoils': {
     severity: 'warn',
-    text: ({ mark, cloth }) => `${mark} comes out in water, which ${String(cloth).toLowerCase()} does not take.`,
-    why: 'Water marks or shrinks such cloth. Take a way that needs none.',
+    text: ({ mark, spoilt }) => `${mark} comes out in water that ${String(spoilt).toLowerCase()} does not take.`,
+    why: 'Water marks or shrinks such cloth, felts wool and takes colour and shine from silk. Take a way that needs none.',
   },
   'part-too-small': {
     severity: 'warn',

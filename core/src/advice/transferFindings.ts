@@ -1,9 +1,9 @@
-import { clothOf, comesOutInWater, markOf } from '../materials/index.ts';
+import { clothOf, markOf, spoiltByWater } from '../materials/index.ts';
 import { fadedParts } from '../order/index.ts';
 import type { Piece } from '../piece/index.ts';
 import type { Plan } from '../plan/index.ts';
 import { hundredths, type Finding } from './finding.ts';
-import { showsOn } from './ways.ts';
+import { showsOn, threadsOf } from './ways.ts';
 
 /** What speaks against the way of marking that is chosen. */
 export function transferFindings(piece: Piece, plan: Plan): Finding[] {
@@ -28,9 +28,8 @@ export function transferFindings(piece: Piece, plan: Plan): Finding[] {
       figures: { mark: mark.name, day, staysDays: mark.staysDays! },
     });
   }
-  if (comesOutInWater(mark) && cloth.wash === 'no') {
-    found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, cloth: cloth.name } });
-  }
+  const spoilt = spoiltByWater(mark, [cloth, ...threadsOf(plan)]);
+  if (spoilt) found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, spoilt: spoilt.name } });
   if (mark.heatSets && cloth.wash === 'no' && cloth.iron !== 'no') {
     found.push({ id: 'heat-sets', part: null, figures: { mark: mark.name, cloth: cloth.name } });
   }

@@ -1,5 +1,15 @@
 import { labOf } from '../colour/index.ts';
-import { clothOf, comesOutInWater, MARKS, tracingThrough, type Cloth, type Mark } from '../materials/index.ts';
+import {
+  clothOf,
+  comesOutInWater,
+  MARKS,
+  spoiltByWater,
+  threadKind,
+  tracingThrough,
+  type Cloth,
+  type Mark,
+  type ThreadKind,
+} from '../materials/index.ts';
 import { checkRemoval, fadedParts, removalSteps } from '../order/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { usesColour, type Plan } from '../plan/index.ts';
@@ -26,6 +36,11 @@ export function showsOn(mark: Mark, cloth: Cloth, colour: string): boolean {
   const { l } = labOf(colour);
   if (mark.traced) return tracingThrough(cloth, l) !== 'no';
   return mark.onDark || l >= PALE_LIGHTNESS;
+}
+
+/** The kinds of thread in which a piece is worked. */
+export function threadsOf({ colours }: Plan): ThreadKind[] {
+  return [...new Set(colours.map(({ thread }) => threadKind(thread)!))];
 }
 
 /** All ways of marking, the fittest first, each with its reasons and cautions for this cloth, thread, detail, washing and pace. */
@@ -105,7 +120,8 @@ function judge(piece: Piece, plan: Plan, mark: Mark, cloth: Cloth, facts: Facts)
     else good(4, 'It stays for as long as this piece takes.');
   } else good(3, 'It stays until it is taken out.');
   if (comesOutInWater(mark)) {
-    if (cloth.wash === 'no') bad(45, `It comes out in water, which ${name} does not take.`);
+    const spoilt = spoiltByWater(mark, [cloth, ...threadsOf(plan)]);
+    if (spoilt) bad(45, `It comes out in water that ${spoilt.name.toLowerCase()} does not take.`);
     else if (piece.use === 'washed' || piece.use === 'worn')
       good(8, 'It comes out in a wash that the piece gets anyway.');
   }

@@ -2,16 +2,20 @@ import { convexHull, mapPoints, smallestCircle, type Circle } from '../geometry/
 import { AIR_MM, HOOP_SIZES_MM, innerDiameterMm, innerHalvesMm, type HoopSize } from '../materials/index.ts';
 import { plainHoop, type Piece, type Placement } from '../piece/index.ts';
 import { designPoints } from './designCircle.ts';
+import { clearInHoopMm } from './hoopRoom.ts';
 
 /** A hoop to fit into, with the air that is wanted to its ring. */
 export interface Room extends HoopSize {
   readonly airMm: number;
 }
 
+/** Where more air is wanted than there is, so much room is left all the same, mm. */
+const LEAST_ROOM_MM = 0.5;
+
 /** Half the room that is left inside the air, across and up and down, mm; no less than a hair. */
 export function roomHalvesMm(hoop: Room): readonly [across: number, upright: number] {
   const [a, b] = innerHalvesMm(hoop);
-  return [Math.max(0.5, a - hoop.airMm), Math.max(0.5, b - hoop.airMm)];
+  return [Math.max(LEAST_ROOM_MM, a - hoop.airMm), Math.max(LEAST_ROOM_MM, b - hoop.airMm)];
 }
 
 /** The placement under which a design fills a hoop up to its air, in the middle: an oval by its best turn. */
@@ -22,8 +26,41 @@ export function fitToHoop(piece: Piece, hoop: Room): Placement {
   if (!circle || circle.r === 0) return piece.placement;
   if (a === b) return centred(piece.placement, circle, a / circle.r);
   const best = bestTurn(points, a / b);
-  const turnedPlacement = turned(piece.placement, best.turnDeg);
-  return centred(turnedPlacement, { x: best.x, y: best.y, r: best.r }, a / best.r);
+  const hull = hullOf(points);
+  const aboutMiddle = mapPoints([...turnOf(best.turnDeg), 0, 0], hull).map(
+    (value, k) => value - (k % 2 ? best.y : best.x),
+  );
+  const factor = largestFactor(aboutMiddle, hoop);
+  return centred(turned(piece.placement, best.turnDeg), best, factor);
+}
+
+/** Halvings of a range of sizes: enough for a thousandth of a millimetre. */
+const HALVINGS = 40;
+
+/** How many times as large points about the middle may become to keep the air to a ring: an oval less its air is no oval, so it is tried. */
+function largestFactor(points: Float64Array, hoop: Room): number {
+  const airMm = Math.min(hoop.airMm, Math.min(...innerHalvesMm(hoop)) - LEAST_ROOM_MM);
+  const keepsAir = (factor: number): boolean =>
+    clearInHoopMm([points.map((value) => value * factor)], hoop, [[0, 0]]) >= airMm;
+  let [low, high] = [0, 1];
+  while (keepsAir(high) && high < 1e6) [low, high] = [high, high * 2];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    if (keepsAir(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+function hullOf(points: Float64Array): Float64Array {
+  return Float64Array.from(convexHull([points]).flatMap(({ x, y }) => [x, y]));
+}
+
+/** The first four entries of the map that turns anticlockwise as seen; y points down. */
+function turnOf(turnDeg: number): [number, number, number, number] {
+  const turn = (-turnDeg * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  return [cos, sin, -sin, cos];
 }
 
 /** A full turn brings nothing new after a half. */
@@ -34,11 +71,10 @@ const TURN_STEP_DEG = 3;
  * circle around the squeezed points says how large it must be.
  */
 function bestTurn(points: Float64Array, aspect: number): Circle & { turnDeg: number } {
-  const hull = Float64Array.from(convexHull([points]).flatMap(({ x, y }) => [x, y]));
+  const hull = hullOf(points);
   const at = (turnDeg: number): Circle & { turnDeg: number } => {
-    const turn = (-turnDeg * Math.PI) / 180;
-    const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-    const squeezed = mapPoints([cos, sin * aspect, -sin, cos * aspect, 0, 0], hull);
+    const [a, b, c, d] = turnOf(turnDeg);
+    const squeezed = mapPoints([a, b * aspect, c, d * aspect, 0, 0], hull);
     const { x, y, r } = smallestCircle([squeezed])!;
     return { x, y: y / aspect, r, turnDeg };
   };
@@ -73,8 +109,7 @@ export function onTheGrain(placement: Placement): Placement {
 
 /** The placement turned about the middle of the hoop, anticlockwise as seen. */
 export function turned(placement: Placement, byDeg: number): Placement {
-  const turn = (-byDeg * Math.PI) / 180;
-  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const [cos, sin] = turnOf(byDeg);
   const turnDeg = ((((placement.turnDeg + byDeg) % 360) + 540) % 360) - 180;
   return {
     ...placement,

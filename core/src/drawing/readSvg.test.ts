@@ -1,8 +1,10 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { regionArea } from '../geometry/index.ts';
+import { boxOf, mapPoints, regionArea } from '../geometry/index.ts';
+import { OVAL_SIZES_MM } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { pieceSchema, plainHoop, readPiece, writePiece } from '../piece/index.ts';
-import { circleAround, readSvg, settleInHoop, ShapePlacer, type PlacedShape } from './index.ts';
+import { circleAround, clearInHoopMm, readSvg, settleInHoop, ShapePlacer, type PlacedShape } from './index.ts';
 import { fitToHoop } from './fit.ts';
 
 const wrap = (body: string, attributes = 'width="100mm" height="100mm" viewBox="0 0 100 100"'): string =>
@@ -193,6 +195,39 @@ describe('what lies behind', () => {
     expect(after.map((shape, i) => shape === before[i])).toEqual([false, false, false, true]);
     expect(after[0]!.areaMm2).toBeCloseTo(300, 2);
   });
+
+  it('lies where its placement says, the same whatever was placed before', () => {
+    const piece = read(wrap(`${overlapping}<path d="M0 40C10 60 30 20 50 40" fill="none" stroke="#000"/>`));
+    const used = new ShapePlacer();
+    const placements = fc.record({
+      scale: fc.double({ min: 0.3, max: 20, noNaN: true }),
+      turnDeg: fc.integer({ min: -180, max: 180 }),
+      mirrored: fc.boolean(),
+      xMm: fc.integer({ min: -200, max: 200 }),
+      yMm: fc.integer({ min: -200, max: 200 }),
+    });
+    const asDrawn = new ShapePlacer().place({
+      ...piece,
+      placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
+    });
+    fc.assert(
+      fc.property(placements, (placement) => {
+        const placed = used.place({ ...piece, placement });
+        expect(placed).toEqual(new ShapePlacer().place({ ...piece, placement }));
+        placed.forEach(({ areaMm2, lengthMm, widest, shape, toCloth }, i) => {
+          const drawn = asDrawn[i]!;
+          expect(areaMm2 / placement.scale ** 2).toBeCloseTo(drawn.areaMm2, 1);
+          expect(lengthMm / placement.scale).toBeCloseTo(drawn.lengthMm, 1);
+          expect((widest?.r ?? 0) / placement.scale).toBeCloseTo(drawn.widest?.r ?? 0, 1);
+          const corners = mapPoints(toCloth, Float64Array.from(drawn.shape.region.flatMap((ring) => [...ring])));
+          const drawnBox = boxOf([corners]);
+          const box = boxOf(shape.region);
+          if (drawnBox && box) expect((box.minX - drawnBox.minX) / placement.scale).toBeCloseTo(0, 1);
+        });
+      }),
+      { seed: 3, numRuns: 40 },
+    );
+  });
 });
 
 describe('hoop', () => {
@@ -203,6 +238,25 @@ describe('hoop', () => {
     expect(fitted.r).toBeCloseTo((150 - 6) / 2 - 12, 2);
     expect(Math.hypot(fitted.x, fitted.y)).toBeLessThan(0.01);
   });
+
+  it.each(OVAL_SIZES_MM.flatMap((oval) => [5, 12, 90].map((airMm) => ({ ...oval, airMm }))))(
+    'an oval of $nominalMm × $shortMm is filled up to $airMm mm of air, if it has so much',
+    ({ airMm, ...size }) => {
+      const piece = read(wrap('<path d="M0 0H60L40 25Q20 60 0 0Z"/><circle cx="70" cy="30" r="9"/>'));
+      const hoop = { ...plainHoop(size.nominalMm, airMm), ...size };
+      const shapes = new ShapePlacer().place({ ...piece, placement: fitToHoop(piece, hoop) });
+      const clear = clearInHoopMm(
+        shapes.flatMap(({ shape }) => shape.region),
+        hoop,
+        [[0, 0]],
+      );
+      const roomMm = (size.shortMm - 6) / 2;
+      if (airMm < roomMm) expect(clear).toBeCloseTo(airMm, 1);
+      // Where there is less than that, it is small in the middle, but it is there.
+      else expect(roomMm - clear).toBeLessThan(1.5);
+      expect(regionArea(shapes[0]!.shape.region)).toBeGreaterThan(0);
+    },
+  );
 
   it.each([
     [20, 100, true],

@@ -1,3 +1,6 @@
+/** How warm the water may be in which a cloth or a thread is washed. */
+export type Washing = 'hot' | 'cool' | 'no';
+
 export interface Cloth {
   readonly id: string;
   readonly name: string;
@@ -7,7 +10,7 @@ export interface Cloth {
   readonly threadsPerCm: number;
   readonly stretches: boolean;
   readonly iron: 'hot' | 'warm' | 'no';
-  readonly wash: 'hot' | 'cool' | 'no';
+  readonly wash: Washing;
 }
 
 /** General craft figures, rounded. */

@@ -41,7 +41,7 @@ export {
   type HoopSize,
 } from './hoops.ts';
 export { DEFAULT_SLACK, SECONDS, WORKING_LENGTH } from './lengths.ts';
-export { comesOutInWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
+export { comesOutInWater, spoiltByWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
 export { NEEDLE_NAMES, needleFor, bluntNeedle, wrappingNeedle, type Needle } from './needles.ts';
 export { shopSchema, type ShopGoods, type ShopStock, type ShopThread } from './shop.ts';
 export {

@@ -1,3 +1,5 @@
+import type { Washing } from './cloths.ts';
+
 /** What brings a mark out, in the words of the ways below. */
 export type Remover = 'nothing' | 'heat' | 'cold-water' | 'washing' | 'warm-water' | 'tearing';
 
@@ -147,4 +149,16 @@ export function markOf(id: string): Mark | undefined {
 /** Whether a mark comes out in water of any kind. */
 export function comesOutInWater({ comesOutBy }: Mark): boolean {
   return comesOutBy === 'cold-water' || comesOutBy === 'warm-water' || comesOutBy === 'washing';
+}
+
+/**
+ * The first of some cloths and threads that is spoilt by the water in which a mark comes out, if any: those that take none, and for what
+ * dissolves in warm water those that take only cool.
+ */
+export function spoiltByWater<Stuff extends { readonly wash: Washing }>(
+  mark: Mark,
+  stuffs: readonly Stuff[],
+): Stuff | undefined {
+  if (!comesOutInWater(mark)) return undefined;
+  return stuffs.find(({ wash }) => wash === 'no' || (wash === 'cool' && mark.comesOutBy === 'warm-water'));
 }

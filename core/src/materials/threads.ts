@@ -1,3 +1,5 @@
+import type { Washing } from './cloths.ts';
+
 /** A kind of thread: what it is made of and how it is sold. */
 export interface ThreadKind {
   readonly id: string;
@@ -13,13 +15,15 @@ export interface ThreadKind {
   /** Metres of the whole thread in one skein or ball. */
   readonly putUpM: number;
   readonly putUp: 'skein' | 'ball';
+  /** What water does to it: fast dyes take all, wool felts when it is warm, silk loses its colour and its shine. */
+  readonly wash: Washing;
 }
 
 /** Sold by weight: metres = grams / tex × 1000. */
 const metresOf = (grams: number, tex: number): number => Math.floor((grams / tex) * 1000);
 
-const COTTON = { density: 1520 };
-const WOOL = { density: 1310, packing: 0.2 };
+const COTTON = { density: 1520, wash: 'hot' } as const;
+const WOOL = { density: 1310, packing: 0.2, wash: 'cool' } as const;
 
 /** General craft figures, rounded; each can be replaced by the person's own measurement. */
 export const THREAD_KINDS: readonly ThreadKind[] = [
@@ -102,6 +106,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     packing: 0.3,
     putUpM: 5,
     putUp: 'skein',
+    wash: 'no',
   },
   { id: 'crewel-wool', name: 'Crewel wool', strands: 3, tex: 75, ...WOOL, putUpM: 25, putUp: 'skein' },
   { id: 'tapestry-wool', name: 'Tapestry wool', strands: 1, tex: 300, ...WOOL, putUpM: 8, putUp: 'skein' },

@@ -35,14 +35,14 @@ export function removalSteps(piece: Piece): RemovalStep[] {
     add(
       'rinse-warm',
       'Lie it in warm water until the film is gone and the threads feel soft, then in fresh water again.',
-      'Strong reds, blues and blacks may run: try a thread of each in warm water first.',
+      'Strong reds, blues and blacks, and thread dyed by hand, may run: try a thread of each in warm water first.',
     );
   }
   if (mark.comesOutBy === 'washing')
     add(
       'wash',
       `Wash ${cloth.wash === 'hot' ? 'warm' : 'cool'} with a mild soap until the lines are gone.`,
-      'Strong colours may run: try a thread of each first.',
+      'Strong colours, and thread dyed by hand, may run: try a thread of each first.',
     );
   const isWet = comesOutInWater(mark);
   if (isWet) add('check', 'Look at it wet against the light: what is left of the mark now stays.');

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { deflateSync, crc32 } from 'node:zlib';
 import { expect, svg, test } from './bench.ts';
 
@@ -104,6 +105,15 @@ test('a photograph is turned as its camera says, and of an animation the first p
     png(640, 480, drawnPage, () => [20, 20, 20]),
   );
   await expect(page.getByRole('dialog')).toContainText('4 parts in 4 colours');
+});
+
+test('a picture made for the press, in four inks, is read in its colours', async ({ bench, page }) => {
+  await bench.open();
+  await bench.bring('press.jpg', readFileSync(new URL('fixtures/press.jpg', import.meta.url)));
+  await expect(page.getByRole('dialog')).toContainText('3 parts in 3 colours');
+  await page.getByRole('button', { name: 'Make these parts' }).click();
+  await bench.goTo('Colours');
+  await expect(bench.card).toContainText(/red/i);
 });
 
 test('a shaking hand that draws over a picture is led along its edges', async ({ bench, page }) => {

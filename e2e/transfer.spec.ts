@@ -125,10 +125,63 @@ test('the light table shows true size, is nudged and turned by keys, and unlocks
   await page.getByRole('button', { name: 'Lock' }).click();
   await page.keyboard.press('ArrowRight');
   await expect(turn).toHaveAttribute('transform', /translate\(0\.5 0\)/);
-  await page.mouse.click(600, 400);
-  await expect(page.getByText('Press long to unlock')).toBeVisible();
-  await page.mouse.move(600, 400);
+  const unlock = page.getByRole('button', { name: 'Press here long to unlock' });
+  await unlock.click();
+  await expect(unlock).toBeVisible();
+  await unlock.hover();
   await page.mouse.down();
-  await expect(page.getByText('Press long to unlock')).toBeHidden();
+  await expect(unlock).toBeHidden();
   await page.mouse.up();
+});
+
+test.describe('on a tablet', () => {
+  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+
+  test('fingers move and turn the pattern until it is locked; a resting hand does not unlock it', async ({
+    bench,
+    page,
+  }) => {
+    await bench.openKite('Transfer');
+    await page.getByRole('link', { name: 'Open the light table' }).click();
+    const pattern = page.getByTestId('light-table').locator('g').first();
+    await expect(pattern.locator('[data-part]')).toHaveCount(20);
+    const pxPerMm = Number(await page.getByTestId('light-table').getAttribute('data-px-per-mm'));
+    const glass = await page.context().newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...places: [x: number, y: number][]): Promise<void> =>
+      glass.send('Input.dispatchTouchEvent', { type, touchPoints: places.map(([x, y], id) => ({ x, y, id })) });
+    const lies = async (): Promise<number[]> =>
+      [...(await pattern.getAttribute('transform'))!.matchAll(/-?[\d.]+(?:e-\d+)?/g)].slice(0, 3).map(Number);
+
+    await touch('touchStart', [300, 500]);
+    await touch('touchMove', [300 + 10 * pxPerMm, 500]);
+    await touch('touchEnd');
+    const moved = await lies();
+    expect(moved[0]).toBeCloseTo(10, 1);
+    expect(moved[1]).toBeCloseTo(0, 1);
+
+    // The second finger goes a quarter round the first, which holds still at the middle of the screen.
+    await touch('touchStart', [410, 590]);
+    await touch('touchStart', [410, 590], [610, 590]);
+    for (let step = 1; step <= 9; step++) {
+      const angle = (step * Math.PI) / 18;
+      await touch('touchMove', [410, 590], [410 + 200 * Math.cos(angle), 590 + 200 * Math.sin(angle)]);
+    }
+    await touch('touchEnd');
+    const [x, y, turn] = await lies();
+    expect(turn).toBeCloseTo(90, 0);
+    expect(x).toBeCloseTo(0, 1);
+    expect(y).toBeCloseTo(10, 1);
+
+    await page.getByRole('button', { name: 'Lock' }).tap();
+    await touch('touchStart', [500, 700]);
+    await touch('touchMove', [550, 700]);
+    await page.waitForTimeout(1500);
+    await touch('touchEnd');
+    expect(await lies()).toEqual([x, y, turn]);
+    const unlock = page.getByRole('button', { name: 'Press here long to unlock' });
+    const box = (await unlock.boundingBox())!;
+    await touch('touchStart', [box.x + box.width / 2, box.y + box.height / 2]);
+    await expect(unlock).toBeHidden();
+    await touch('touchEnd');
+  });
 });

@@ -2,10 +2,11 @@
 import { markOf } from '@junctura/core/materials';
 import { useEventListener, useFullscreen, useWakeLock, useWindowSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import NumberField from '../components/NumberField.vue';
 import { partPath } from '../composables/usePartPaths.ts';
+import { useTablePlace } from '../composables/useTablePlace.ts';
 import { truePxPerMm } from '../picture/view.ts';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -28,8 +29,8 @@ void wake.request('screen').catch(() => undefined);
 onBeforeUnmount(() => void wake.release().catch(() => undefined));
 
 const pxPerMm = computed(() => truePxPerMm(settings.screenBarMm));
-/** Where the middle of the hoop lies on the screen, mm from the middle of it, and how it is turned. */
-const place = shallowRef({ x: 0, y: 0, turnDeg: 0 });
+const hold = useTablePlace(pxPerMm);
+const { place, nudge, turn } = hold;
 const mirrored = ref(false);
 const isLocked = ref(false);
 const isMeasuring = ref(false);
@@ -52,12 +53,6 @@ const transform = computed(
     `translate(${place.value.x} ${place.value.y}) rotate(${place.value.turnDeg}) scale(${mirrored.value ? -1 : 1} 1)`,
 );
 
-function nudge(x: number, y: number): void {
-  place.value = { ...place.value, x: place.value.x + x, y: place.value.y + y };
-}
-function turn(byDeg: number): void {
-  place.value = { ...place.value, turnDeg: (place.value.turnDeg + byDeg) % 360 };
-}
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   if (event.target instanceof HTMLInputElement || event.ctrlKey || event.metaKey) return;
   const step = event.shiftKey ? 5 : 0.5;
@@ -68,8 +63,8 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     ArrowDown: () => nudge(0, step),
     '[': () => turn(-1),
     ']': () => turn(1),
-    '0': () => (place.value = { x: 0, y: 0, turnDeg: 0 }),
-    l: () => (isLocked.value = true),
+    '0': hold.reset,
+    l: lock,
     m: () => (mirrored.value = !mirrored.value),
   };
   if (event.key === 'Escape' && isLocked.value) isLocked.value = false;
@@ -78,17 +73,12 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   event.preventDefault();
 });
 
-let drag: { x: number; y: number } | null = null;
 let pressTimer = 0;
-let pressStart = 0;
-function press(event: PointerEvent): void {
-  if (!isLocked.value) {
-    drag = { x: event.clientX, y: event.clientY };
-    return;
-  }
-  pressStart = performance.now();
+/** Only a long press upon its mark unlocks, and of one finger: a hand that rests on the cloth does not. */
+function pressLong(): void {
+  const start = performance.now();
   const watchPress = (): void => {
-    held.value = Math.min(1, (performance.now() - pressStart) / LONG_PRESS_MS);
+    held.value = Math.min(1, (performance.now() - start) / LONG_PRESS_MS);
     if (held.value >= 1) {
       isLocked.value = false;
       letGo();
@@ -96,15 +86,13 @@ function press(event: PointerEvent): void {
   };
   watchPress();
 }
-function move(event: PointerEvent): void {
-  if (!drag || event.buttons === 0 || isLocked.value) return;
-  nudge((event.clientX - drag.x) / pxPerMm.value, (event.clientY - drag.y) / pxPerMm.value);
-  drag = { x: event.clientX, y: event.clientY };
-}
 function letGo(): void {
-  drag = null;
   cancelAnimationFrame(pressTimer);
   held.value = 0;
+}
+function lock(): void {
+  hold.letGo();
+  isLocked.value = true;
 }
 
 /** The frame has the size of a bank card, which is the same everywhere. */
@@ -122,10 +110,10 @@ const CARD_MM = { width: 85.6, height: 53.98 };
     class="table"
     :class="{ locked: isLocked }"
     aria-label="Light table"
-    @pointerdown="press"
-    @pointermove="move"
-    @pointerup="letGo"
-    @pointercancel="letGo"
+    @pointerdown="isLocked || hold.down($event)"
+    @pointermove="isLocked || hold.move($event)"
+    @pointerup="hold.up"
+    @pointercancel="hold.up"
     @contextmenu.prevent
   >
     <svg
@@ -173,7 +161,7 @@ const CARD_MM = { width: 85.6, height: 53.98 };
         <NButton v-if="canFill" size="small" @click="toggleFullscreen">{{
           isFullscreen ? 'Leave full screen' : 'Full screen'
         }}</NButton>
-        <NButton size="small" type="primary" @click="isLocked = true">Lock</NButton>
+        <NButton size="small" type="primary" @click="lock">Lock</NButton>
       </template>
       <NumberField
         v-else
@@ -190,13 +178,21 @@ const CARD_MM = { width: 85.6, height: 53.98 };
       }}</NButton>
     </div>
     <p v-if="!isLocked && !isMeasuring" class="hint">
-      Arrow keys move by half a millimetre, with Shift by five; [ and ] turn; L locks. Brighten the screen; press
-      lightly.
+      A finger moves the pattern, two turn it; so do the arrow keys (half a millimetre, with Shift five) and [ ]. L
+      locks. Brighten the screen; press lightly.
     </p>
-    <div v-if="isLocked" class="hold" role="status">
+    <button
+      v-if="isLocked"
+      type="button"
+      class="hold"
+      @pointerdown="pressLong"
+      @pointerup="letGo"
+      @pointerleave="letGo"
+      @pointercancel="letGo"
+    >
       <span v-if="held > 0" :style="{ width: `${held * 100}%` }"></span>
-      <em>Press long to unlock</em>
-    </div>
+      Press here long to unlock
+    </button>
   </main>
 </template>
 
@@ -249,8 +245,7 @@ path {
 }
 .tools :deep(label),
 .back,
-.hint,
-.hold em {
+.hint {
   color: #cfc8b8;
 }
 .back {
@@ -272,9 +267,14 @@ path {
   bottom: 8px;
   left: 50%;
   width: 240px;
+  min-height: 44px;
   transform: translateX(-50%);
-  text-align: center;
+  border: 0;
+  background: none;
+  color: #8f897c;
+  font: inherit;
   font-size: 13px;
+  touch-action: none;
 }
 .hold span {
   position: absolute;
@@ -282,10 +282,6 @@ path {
   bottom: -4px;
   height: 3px;
   background: #cfc8b8;
-}
-.hold em {
-  font-style: normal;
-  opacity: 0.55;
 }
 .missing {
   max-width: 560px;

@@ -172,13 +172,14 @@ test.describe('on a tablet', () => {
     expect(x).toBeCloseTo(0, 1);
     expect(y).toBeCloseTo(10, 1);
 
-    await page.getByRole('button', { name: 'Lock' }).tap();
+    await page.getByRole('button', { name: 'Lock' }).click();
+    const unlock = page.getByRole('button', { name: 'Press here long to unlock' });
+    await expect(unlock).toBeVisible();
     await touch('touchStart', [500, 700]);
     await touch('touchMove', [550, 700]);
     await page.waitForTimeout(1500);
     await touch('touchEnd');
     expect(await lies()).toEqual([x, y, turn]);
-    const unlock = page.getByRole('button', { name: 'Press here long to unlock' });
     const box = (await unlock.boundingBox())!;
     await touch('touchStart', [box.x + box.width / 2, box.y + box.height / 2]);
     await expect(unlock).toBeHidden();

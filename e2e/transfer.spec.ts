@@ -7,6 +7,11 @@ test('hoop sizes are compared side by side, and one is taken', async ({ bench, p
   await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
   await expect(dialog.getByRole('img', { name: /^Hours and metres/ })).toBeVisible();
   await expect(dialog).toContainText('10 cm');
+  await dialog.getByText('Ovals, by their best turn').click();
+  await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(3);
+  await expect(dialog).toContainText('20 × 13 cm');
+  await dialog.getByText('Round hoops').click();
+  await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
   const before = await bench.figure('Size').textContent();
   await dialog.getByRole('button', { name: 'Take this one' }).nth(4).click();
   await expect(bench.figure('Size')).not.toHaveText(before!);

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { inHoop, type HoopTrial } from '@junctura/core/advice';
-import { AIR_MM, HOOP_SIZES_MM } from '@junctura/core/materials';
+import { AIR_MM, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
 import { formatLength } from '@junctura/core/measure';
-import { plainHoop, setHoop } from '@junctura/core/piece';
-import { NButton, NProgress } from 'naive-ui';
-import { computed, onBeforeUnmount, ref, shallowRef, triggerRef } from 'vue';
+import { plainHoop, setHoop, type Hoop } from '@junctura/core/piece';
+import { NButton, NProgress, NRadio, NRadioGroup } from 'naive-ui';
+import { computed, onBeforeUnmount, ref, shallowRef, triggerRef, watch } from 'vue';
 import { useBench } from '../stores/bench.ts';
+import { hoopSizeText } from '../steps/hoopWords.ts';
 import { useSettings } from '../stores/settings.ts';
+import type { TrialReply } from '../workers/trialMessages.ts';
 import { TrialPool } from '../workers/trialPool.ts';
 import TheDialog from './TheDialog.vue';
 import TrialChart from './TrialChart.vue';
@@ -16,37 +18,50 @@ const emit = defineEmits<{ close: [] }>();
 const bench = useBench();
 const settings = useSettings();
 
-const hoops = HOOP_SIZES_MM.map((mm) => plainHoop(mm, bench.piece.hoop?.airMm ?? AIR_MM.usual));
-const trials = shallowRef<(HoopTrial | null)[]>(hoops.map(() => null));
+const airMm = bench.piece.hoop?.airMm ?? AIR_MM.usual;
+const SHAPES = {
+  round: HOOP_SIZES_MM.map((mm) => plainHoop(mm, airMm)),
+  oval: OVAL_SIZES_MM.map((oval) => ({ ...plainHoop(oval.nominalMm, airMm), ...oval })),
+} as const;
+const shape = ref<keyof typeof SHAPES>((bench.piece.hoop?.shortMm ?? null) === null ? 'round' : 'oval');
+const hoops = computed((): readonly Hoop[] => SHAPES[shape.value]);
+const trials = shallowRef<(HoopTrial | null)[]>([]);
 const problem = ref<string | null>(null);
 const isStopped = ref(false);
 const canvases = ref<HTMLCanvasElement[]>([]);
 const pool = new TrialPool();
-pool.run(
-  bench.piece,
-  hoops,
-  settings.hand,
-  (index, { trial, picture }) => {
-    trials.value[index] = trial;
-    triggerRef(trials);
-    const canvas = canvases.value[index];
-    if (canvas) {
-      [canvas.width, canvas.height] = [picture.width, picture.height];
-      canvas.getContext('2d')!.drawImage(picture, 0, 0);
-    }
-    picture.close();
-  },
-  () => (problem.value = 'The sizes could not be worked out. Close this and try once more.'),
-);
+function tryAll(): void {
+  trials.value = hoops.value.map(() => null);
+  isStopped.value = false;
+  problem.value = null;
+  pool.run(bench.piece, hoops.value, settings.hand, show, () => {
+    problem.value = 'The sizes could not be worked out. Close this and try once more.';
+  });
+}
+function show(index: number, { trial, picture }: TrialReply): void {
+  trials.value[index] = trial;
+  triggerRef(trials);
+  const canvas = canvases.value[index];
+  if (canvas) {
+    [canvas.width, canvas.height] = [picture.width, picture.height];
+    canvas.getContext('2d')!.drawImage(picture, 0, 0);
+  }
+  picture.close();
+}
+watch(shape, tryAll, { immediate: true, flush: 'post' });
 onBeforeUnmount(() => pool.stop());
 
 const done = computed(() => trials.value.filter((trial) => trial !== null));
-const share = computed(() => done.value.length / hoops.length);
+const share = computed(() => done.value.length / hoops.value.length);
 function stop(): void {
   pool.stop();
   isStopped.value = true;
 }
 const mm = (value: number): string => formatLength(value, settings.units);
+const sizeText = (hoop: Hoop): string => hoopSizeText(hoop, settings.units);
+const isPresent = ({ nominalMm, shortMm }: Hoop): boolean =>
+  bench.piece.hoop?.nominalMm === nominalMm && bench.piece.hoop.shortMm === shortMm;
+const chosenMm = computed(() => hoops.value.find(isPresent)?.nominalMm ?? null);
 const hoursText = ({ hours }: HoopTrial): string =>
   hours.p90 < 2
     ? `${Math.round(hours.p10 * 60)}–${Math.round(hours.p90 * 60)} min`
@@ -61,13 +76,17 @@ function losses(trial: HoopTrial): string[] {
 }
 function choose(trial: HoopTrial): void {
   const { hoop, placement } = inHoop(bench.piece, { ...(bench.piece.hoop ?? trial.hoop), ...trial.hoop });
-  bench.edit(setHoop(bench.piece, hoop, placement, `Fit to the ${trial.hoop.nominalMm / 10} cm hoop`));
+  bench.edit(setHoop(bench.piece, hoop, placement, `Fit to the ${sizeText(trial.hoop)} hoop`));
   emit('close');
 }
 </script>
 
 <template>
   <TheDialog title="In every hoop" width="1160px" @close="emit('close')">
+    <NRadioGroup v-model:value="shape" name="hoop-shape" class="shapes">
+      <NRadio value="round">Round hoops</NRadio>
+      <NRadio value="oval">Ovals, by their best turn</NRadio>
+    </NRadioGroup>
     <div v-if="share < 1 && !problem" class="progress" role="status">
       <NProgress type="line" :percentage="Math.round(share * 100)" :height="8" :show-indicator="false" />
       <span class="small soft">{{ isStopped ? 'Stopped' : `${done.length} of ${hoops.length} sizes` }}</span>
@@ -75,15 +94,11 @@ function choose(trial: HoopTrial): void {
     </div>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <ul class="hoops">
-      <li
-        v-for="(hoop, i) in hoops"
-        :key="hoop.nominalMm"
-        :class="{ now: bench.piece.hoop?.nominalMm === hoop.nominalMm }"
-      >
-        <div class="picture">
-          <canvas ref="canvases" :aria-label="`The piece in a hoop of ${hoop.nominalMm / 10} cm`"></canvas>
+      <li v-for="(hoop, i) in hoops" :key="sizeText(hoop)" :class="{ now: isPresent(hoop) }">
+        <div class="picture" :style="{ aspectRatio: hoop.nominalMm / (hoop.shortMm ?? hoop.nominalMm) }">
+          <canvas ref="canvases" :aria-label="`The piece in a hoop of ${sizeText(hoop)}`"></canvas>
         </div>
-        <h3>{{ mm(hoop.nominalMm) }}</h3>
+        <h3>{{ sizeText(hoop) }}</h3>
         <template v-if="trials[i]">
           <p class="small figure">
             {{ mm(trials[i]!.widthMm) }} wide<br />{{ hoursText(trials[i]!) }}<br />
@@ -99,7 +114,7 @@ function choose(trial: HoopTrial): void {
         </template>
       </li>
     </ul>
-    <TrialChart v-if="done.length > 1" :trials="done" :chosen-mm="bench.piece.hoop?.nominalMm ?? null" class="chart" />
+    <TrialChart v-if="done.length > 1" :trials="done" :chosen-mm="chosenMm" class="chart" />
   </TheDialog>
 </template>
 
@@ -130,7 +145,6 @@ li.now {
   background: var(--linen-deep);
 }
 .picture {
-  aspect-ratio: 1;
   border-radius: 50%;
   overflow: hidden;
   border: 5px solid var(--wood);
@@ -139,6 +153,10 @@ li.now {
 canvas {
   width: 100%;
   height: 100%;
+  object-fit: cover;
+}
+.shapes {
+  margin-bottom: 12px;
 }
 h3 {
   font-size: 16px;

@@ -74,7 +74,7 @@ const thread = computed(
         <circle :cx="x(trial.hoop.nominalMm)" :cy="hours(trial.hours.p50)" r="3.4" class="dot" />
         <text :x="x(trial.hoop.nominalMm)" :y="HEIGHT - 10" text-anchor="middle">{{ trial.hoop.nominalMm / 10 }}</text>
       </g>
-      <text :x="WIDTH - EDGE.right + 8" :y="HEIGHT - 10">cm</text>
+      <text :x="WIDTH - EDGE.right + 20" :y="HEIGHT - 10">cm</text>
     </svg>
     <p class="small soft legend">
       <span class="key hours-key"></span> hours, the band from quick to slow <span class="key thread-key"></span> metres

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { centred, fitToHoop, mirrored, onTheGrain, turned } from '@junctura/core/drawing';
 import { AIR_MM, CLOTHS, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
-import { formatLength, MM_PER_INCH, roundTo } from '@junctura/core/measure';
+import { formatLength, roundTo } from '@junctura/core/measure';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
@@ -13,6 +13,7 @@ import NumberField from '../components/NumberField.vue';
 import WarpCheck from '../components/WarpCheck.vue';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
+import { hoopSizeText } from './hoopWords.ts';
 
 const HoopComparison = defineAsyncComponent(() => import('../components/HoopComparison.vue'));
 
@@ -27,19 +28,14 @@ const airMm = computed(() => hoop.value?.airMm ?? AIR_MM.usual);
 /** A hoop as one word: its nominal size, for ovals both. */
 const sizeKey = ({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>): string =>
   shortMm === null ? String(nominalMm) : `${nominalMm}x${shortMm}`;
-const hoops = computed(() => {
-  const size = (mm: number): string =>
-    settings.units === 'inch' ? `${Math.round(mm / MM_PER_INCH)} in` : `${mm / 10}`;
-  const end = settings.units === 'inch' ? '' : ' cm';
-  return [
-    { value: '0', label: 'No hoop' },
-    ...HOOP_SIZES_MM.map((mm) => ({ value: String(mm), label: `Round, ${size(mm)}${end}` })),
-    ...OVAL_SIZES_MM.map((oval) => ({
-      value: sizeKey(oval),
-      label: `Oval, ${size(oval.nominalMm)} × ${size(oval.shortMm)}${end}`,
-    })),
-  ];
-});
+const hoops = computed(() => [
+  { value: '0', label: 'No hoop' },
+  ...HOOP_SIZES_MM.map((mm) => ({
+    value: String(mm),
+    label: `Round, ${hoopSizeText({ nominalMm: mm, shortMm: null }, settings.units)}`,
+  })),
+  ...OVAL_SIZES_MM.map((oval) => ({ value: sizeKey(oval), label: `Oval, ${hoopSizeText(oval, settings.units)}` })),
+]);
 const cloths = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
 const USES: { value: Piece['use']; label: string }[] = [
   { value: 'framed', label: 'Framed, to look at' },

@@ -152,7 +152,10 @@ test.describe('on a tablet', () => {
     await expect(pattern.locator('[data-part]')).toHaveCount(20);
     const pxPerMm = Number(await page.getByTestId('light-table').getAttribute('data-px-per-mm'));
     const glass = await page.context().newCDPSession(page);
-    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...places: [x: number, y: number][]): Promise<void> =>
+    const touch = (
+      type: 'touchStart' | 'touchMove' | 'touchEnd',
+      ...places: [x: number, y: number][]
+    ): Promise<unknown> =>
       glass.send('Input.dispatchTouchEvent', { type, touchPoints: places.map(([x, y], id) => ({ x, y, id })) });
     const lies = async (): Promise<number[]> =>
       [...(await pattern.getAttribute('transform'))!.matchAll(/-?[\d.]+(?:e-\d+)?/g)].slice(0, 3).map(Number);

@@ -3,6 +3,7 @@ import {
   insideOfExtremes,
   mapPoints,
   pathPoints,
+  pathStart,
   smallestCircle,
   type Circle,
 } from '../geometry/index.ts';
@@ -40,9 +41,10 @@ function joined(arrays: readonly Float64Array[]): Float64Array {
 export function designCircle({ drawing, placement }: Piece): Circle | null {
   const matrix = placementMatrix(placement);
   const parts = drawing.parts.filter((part) => part.shown);
-  const isWithin = insideOfExtremes(parts.map((part) => mapPoints(matrix, pathPoints(part.path, false))));
+  const starts = Float64Array.from(parts.flatMap((part) => pathStart(part.path)));
+  const isWithin = insideOfExtremes([mapPoints(matrix, starts)]);
   const outer = parts.filter((part) => {
-    const points = mapPoints(matrix, pathPoints(part.path, true));
+    const points = mapPoints(matrix, pathPoints(part.path));
     for (let i = 0; i < points.length; i += 2) if (!isWithin(points[i]!, points[i + 1]!)) return true;
     return false;
   });

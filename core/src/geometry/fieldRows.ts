@@ -1,5 +1,5 @@
 import type { DirectionField } from './directionField.ts';
-import { distanceToOutline } from './outline.ts';
+import { distanceToOutline, reachInside } from './outline.ts';
 import { boxOf, isInside, type Box, type Polyline, type Region } from './shapes.ts';
 import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
 
@@ -133,10 +133,14 @@ class Tracer {
     const start = this.field.angleAt(x, y);
     const back = this.walk(x, y, start + Math.PI);
     const on = this.walk(x, y, start);
-    const points: number[] = [];
-    for (let i = back.length - 2; i >= 0; i -= 2) points.push(back[i]!, back[i + 1]!);
-    points.push(x, y, ...on);
-    const row = Float64Array.from(points);
+    const row = new Float64Array(back.length + 2 + on.length);
+    for (let i = 0; i < back.length; i += 2) {
+      row[i] = back[back.length - 2 - i]!;
+      row[i + 1] = back[back.length - 1 - i]!;
+    }
+    row[back.length] = x;
+    row[back.length + 1] = y;
+    row.set(on, back.length + 2);
     const length = Math.hypot(row.at(-2)! - row[0]!, row.at(-1)! - row[1]!);
     this.keep(row);
     if (length < SHORTEST * this.spacingMm) return null;
@@ -161,7 +165,7 @@ class Tracer {
       const [dx, dy] = [Math.cos(angle) * step, -Math.sin(angle) * step];
       const [nx, ny] = [x + dx, y + dy];
       if (!this.isInside(nx, ny)) {
-        const share = this.lastInside(x, y, dx, dy);
+        const share = reachInside(this.region, x, y, dx / step, dy / step) / step;
         if (share > 0.05) points.push(x + share * dx, y + share * dy);
         break;
       }
@@ -186,16 +190,6 @@ class Tracer {
   private turned(x: number, y: number, heading: number): number {
     const angle = this.field.angleAt(x, y);
     return Math.cos(angle - heading) < 0 ? angle + Math.PI : angle;
-  }
-
-  private lastInside(x: number, y: number, dx: number, dy: number): number {
-    let [low, high] = [0, 1];
-    for (let i = 0; i < 12; i++) {
-      const middle = (low + high) / 2;
-      if (isInside(this.region, x + middle * dx, y + middle * dy)) low = middle;
-      else high = middle;
-    }
-    return low;
   }
 
   /** Rows are remembered at places close enough together that nothing slips between them. */

@@ -201,7 +201,7 @@ describe('paths', () => {
     'lie within the hull of their points, and reach no further than the farthest (seed %i)',
     (seed) => {
       const data = someCurve(seed);
-      const hull = convexHull([pathPoints(data, true)]);
+      const hull = convexHull([pathPoints(data)]);
       const most = farthestCoordinate(data);
       for (const { points } of flattenPath(data, 0.05)) {
         for (let i = 0; i < points.length; i += 2) {

@@ -12,7 +12,7 @@ export {
 export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';
 export { fieldRows, type FieldRowOptions } from './fieldRows.ts';
-export { farthestCoordinate, movedPath, pathPoints } from './pathOps.ts';
+export { farthestCoordinate, movedPath, pathPoints, pathStart } from './pathOps.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
 export { narrowestGap, type Gap } from './gap.ts';
 export { inscribedCircle } from './inscribedCircle.ts';

@@ -16,23 +16,26 @@ let keptCharacters = 0;
  * @throws Error where the text is not path data
  */
 export function readPath(data: string): Float64Array {
-  const known = kept.get(data);
-  if (known) return known;
-  const read = parsePath(data);
+  return kept.get(data) ?? keep(data, parsePath(data));
+}
+
+function keep(data: string, path: Float64Array): Float64Array {
   if (keptCharacters > KEPT_CHARACTERS) {
     kept = new Map();
     keptCharacters = 0;
   }
-  kept.set(data, read);
+  kept.set(data, path);
   keptCharacters += data.length;
-  return read;
+  return path;
 }
 
 function parsePath(data: string): Float64Array {
   const path = svgpath(data);
   const fault = (path as unknown as { err: string }).err;
   if (fault) throw new Error(fault);
-  path.abs().unshort().unarc();
+  path.abs();
+  if (/[st]/i.test(data)) path.unshort();
+  if (/a/i.test(data)) path.unarc();
   const out: number[] = [];
   path.iterate((segment, _index, x, y) => {
     const [command, a, b, c, d, e, f] = segment as unknown as [string, number, number, number, number, number, number];
@@ -57,16 +60,18 @@ export function farthestCoordinate(data: string): number {
   return most;
 }
 
-/**
- * The points of path data as `x, y` flat: those that its curves run through, and, where asked for, those that only pull at them.
- * All of the path lies within the hull of both.
- */
-export function pathPoints(data: string, withPulls: boolean): Float64Array {
+/** Where path data begins; it must not be empty. */
+export function pathStart(data: string): readonly [x: number, y: number] {
+  const path = readPath(data);
+  return [path[1]!, path[2]!];
+}
+
+/** The points of path data as `x, y` flat, those too that only pull at its curves: all of the path lies within their hull. */
+export function pathPoints(data: string): Float64Array {
   const path = readPath(data);
   const points: number[] = [];
   for (let i = 0; i < path.length; i += 1 + ARGUMENTS[path[i]!]!) {
-    const count = ARGUMENTS[path[i]!]!;
-    for (let k = withPulls ? 1 : Math.max(1, count - 1); k < count; k += 2) points.push(path[i + k]!, path[i + k + 1]!);
+    for (let k = 1; k < ARGUMENTS[path[i]!]!; k += 2) points.push(path[i + k]!, path[i + k + 1]!);
   }
   return Float64Array.from(points);
 }
@@ -82,6 +87,7 @@ export function movedPath(data: string, matrix: Matrix, decimals: number): strin
   const stays = matrix.every((value, i) => value === IDENTITY[i]);
   if (stays && !/[a-df-z]/.test(data) && !new RegExp(`\\.\\d{${decimals + 1}}`).test(data)) return data;
   const factor = 10 ** decimals;
+  const moved = path.slice();
   let out = '';
   for (let i = 0; i < path.length; i += 1 + ARGUMENTS[path[i]!]!) {
     const op = path[i]!;
@@ -92,9 +98,13 @@ export function movedPath(data: string, matrix: Matrix, decimals: number): strin
       // Adding nought makes a nought of a negative one.
       const nx = Math.round((a * x + c * y + e) * factor) / factor + 0;
       const ny = Math.round((b * x + d * y + f) * factor) / factor + 0;
+      moved[i + k] = nx;
+      moved[i + k + 1] = ny;
       out += k > 1 ? ` ${nx} ${ny}` : `${nx} ${ny}`;
     }
   }
+  // What is written here need not be read again: the shortest text of a number gives that number back.
+  keep(out, moved);
   return out;
 }
 const LETTERS = ['M', 'L', 'C', 'Z'] as const;

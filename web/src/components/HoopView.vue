@@ -3,16 +3,16 @@ import { pictureOnCloth, positionsOf, roomHalvesMm } from '@junctura/core/drawin
 import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
 import { innerDiameterMm, innerHalvesMm, outerHalvesMm } from '@junctura/core/materials';
 import { pathData } from '@junctura/core/geometry';
-import { formatLength, MM_PER_INCH, roundTo } from '@junctura/core/measure';
-import { setHoop, setPositions } from '@junctura/core/piece';
+import { formatLength } from '@junctura/core/measure';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, ref } from 'vue';
+import { useHoopCamera } from '../composables/useHoopCamera.ts';
+import { useHoopHand } from '../composables/useHoopHand.ts';
 import { usePainting } from '../composables/usePainting.ts';
-import { DRAWING_PENS, usePen } from '../composables/usePen.ts';
+import { DRAWING_PENS, PEN_WORDS, usePen } from '../composables/usePen.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
-import { panned, truePxPerMm, viewOf, zoomed, type View } from '../picture/view.ts';
 import { useBench } from '../stores/bench.ts';
 import { useSettings } from '../stores/settings.ts';
 import DetailMarks from './DetailMarks.vue';
@@ -50,21 +50,8 @@ const reachMm = computed(() => {
   return circle ? Math.hypot(circle.x, circle.y) + circle.r + 15 : 60;
 });
 
-const view = shallowRef<View>({ centreX: 0, centreY: 0, pxPerMm: 4 });
-const isWhole = ref(true);
-function showAll(): void {
-  view.value = viewOf(reachMm.value, size.value);
-  isWhole.value = true;
-}
-watch([size, reachMm], () => isWhole.value && showAll(), { immediate: true });
-
-/** CSS pixels that make a millimetre on this screen. */
-const truePx = computed(() => truePxPerMm(settings.screenBarMm));
-const isTrueSize = computed(() => Math.abs(view.value.pxPerMm / truePx.value - 1) < 0.001);
-function showTrueSize(): void {
-  view.value = { ...view.value, pxPerMm: truePx.value };
-  isWhole.value = false;
-}
+const camera = useHoopCamera(frame, size, reachMm);
+const { view, viewBox, hairline, stripe, ruleMm, isWhole, isTrueSize, showAll, showTrueSize, zoom, wheel } = camera;
 
 const scene = computed<Scene | null>(() => {
   if (!bench.workings) return null;
@@ -88,14 +75,6 @@ const rings = computed(() => {
   const [airA, airB] = roomHalvesMm(bench.piece.hoop);
   return positionsOf(bench.piece).map(([x, y], i) => ({ x, y, a, b, airA, airB, number: i + 1 }));
 });
-const viewBox = computed(() => {
-  const { centreX, centreY, pxPerMm } = view.value;
-  const [w, h] = [width.value / pxPerMm, height.value / pxPerMm];
-  return `${centreX - w / 2} ${centreY - h / 2} ${w} ${h}`;
-});
-const hairline = computed(() => 1.2 / view.value.pxPerMm);
-const stripe = computed(() => 10 / view.value.pxPerMm);
-
 /** The picture to draw over, where the drawing is looked at. */
 const underlay = computed(() => {
   const { underlay: picture } = bench.piece.drawing;
@@ -114,135 +93,12 @@ const isPenOut = computed(() => {
 const shownPart = computed(
   () => bench.workings?.plan.parts.find(({ part }) => part.id === bench.picked[0] && part.kind !== 'spot') ?? null,
 );
-const PEN_WORDS = {
-  guides: 'Draw strokes along which the stitches shall lie.',
-  vein: 'Take hold of the vein and move it, or draw it anew from foot to tip.',
-  borders: 'Draw the lines between the shades, from edge to edge.',
-  points: 'Press where each highlight shall stand.',
-  centre: 'Press where the stitches run to.',
-  area: 'Draw round an area; it closes by itself.',
-  line: 'Draw a line. Its ends set themselves upon what is near.',
-  spot: 'Press where each dot shall stand.',
-  knife: 'Draw a line right across the picked part to cut it in two.',
-} as const;
 const drawnPath = computed(() =>
   isPenOut.value && props.show === 'drawing' && pen.points.value.length >= 4
     ? pathData({ points: Float64Array.from(pen.points.value), closed: false }, 2)
     : '',
 );
-function onCloth(event: PointerEvent): [x: number, y: number] {
-  const box = frame.value!.getBoundingClientRect();
-  const { centreX, centreY, pxPerMm } = view.value;
-  return [
-    centreX + (event.clientX - box.left - width.value / 2) / pxPerMm,
-    centreY + (event.clientY - box.top - height.value / 2) / pxPerMm,
-  ];
-}
-
-/** A drag with the pointer moves the view; a press without one picks a part. */
-let drag: { x: number; y: number; moved: boolean } | null = null;
-/** The hoop position that is being dragged, and where it was taken hold of. */
-let gripped: { index: number; x: number; y: number; from: readonly [number, number] } | null = null;
-function press(event: PointerEvent): void {
-  if (isPenOut.value) return pen.start(...onCloth(event));
-  const grip = (event.target as Element).closest('[data-position]');
-  if (grip) {
-    const index = Number(grip.getAttribute('data-position'));
-    const [x, y] = onCloth(event);
-    gripped = { index, x, y, from: bench.piece.positions[index]! };
-    return;
-  }
-  drag = { x: event.clientX, y: event.clientY, moved: false };
-}
-function move(event: PointerEvent): void {
-  if (isPenOut.value) {
-    if (event.buttons !== 0) pen.move(...onCloth(event));
-    return;
-  }
-  if (gripped && event.buttons !== 0) {
-    const { index, x, y, from } = gripped;
-    const [nowX, nowY] = onCloth(event);
-    movePosition(index, roundTo(from[0] + nowX - x, 1), roundTo(from[1] + nowY - y, 1));
-    return;
-  }
-  if (!drag || event.buttons === 0) return;
-  const [dx, dy] = [event.clientX - drag.x, event.clientY - drag.y];
-  if (!drag.moved && Math.hypot(dx, dy) < 4) return;
-  drag = { x: event.clientX, y: event.clientY, moved: true };
-  view.value = panned(view.value, dx, dy);
-  isWhole.value = false;
-}
-function movePosition(index: number, x: number, y: number): void {
-  const moved = bench.piece.positions.map((position, i) => (i === index ? ([x, y] as const) : position));
-  bench.edit(setPositions(bench.piece, moved));
-}
-/** Moves the design on the cloth by keys: a millimetre, or with Alt a tenth. */
-function nudge(way: readonly [number, number], byMm: number): void {
-  const { placement, hoop } = bench.piece;
-  const moved = { ...placement, xMm: placement.xMm + way[0] * byMm, yMm: placement.yMm + way[1] * byMm };
-  bench.edit(setHoop(bench.piece, hoop, moved, 'Move the design'));
-}
-function release(event: PointerEvent): void {
-  if (gripped) {
-    gripped = null;
-    return;
-  }
-  if (isPenOut.value) return pen.end();
-  const wasDrag = drag?.moved;
-  drag = null;
-  if (wasDrag) return;
-  const id = (event.target as Element).getAttribute('data-part');
-  if (id === null) return bench.pick([]);
-  const isAdding = event.shiftKey || event.ctrlKey || event.metaKey;
-  if (!isAdding) return bench.pick([id]);
-  bench.pick(bench.picked.includes(id) ? bench.picked.filter((other) => other !== id) : [...bench.picked, id]);
-}
-function wheel(event: WheelEvent): void {
-  const box = frame.value!.getBoundingClientRect();
-  zoom(Math.exp(-event.deltaY * 0.0016), event.clientX - box.left, event.clientY - box.top);
-}
-function zoom(factor: number, x = width.value / 2, y = height.value / 2): void {
-  view.value = zoomed(view.value, factor, x, y, size.value);
-  isWhole.value = false;
-}
-function key(event: KeyboardEvent): void {
-  const step = 40;
-  const pans: Record<string, [number, number]> = {
-    ArrowLeft: [step, 0],
-    ArrowRight: [-step, 0],
-    ArrowUp: [0, step],
-    ArrowDown: [0, -step],
-  };
-  const pan = pans[event.key];
-  if (pan && event.shiftKey && props.show === 'fit' && !event.ctrlKey && !event.metaKey) {
-    nudge([-pan[0] / step, -pan[1] / step], event.altKey ? 0.1 : 1);
-    event.stopPropagation();
-    event.preventDefault();
-    return;
-  }
-  if (event.ctrlKey || event.metaKey || event.altKey) return;
-  if (pan) view.value = panned(view.value, ...pan);
-  else if (event.key === '+' || event.key === '=') zoom(1.4);
-  else if (event.key === '-') zoom(1 / 1.4);
-  else if (event.key === '0') showAll();
-  else if (event.key === '1') showTrueSize();
-  else if ((event.key === 'Escape' || event.key === 'Enter') && bench.pen) bench.pen = null;
-  else if (event.key === 'Escape') bench.pick([]);
-  else return;
-  event.stopPropagation();
-  if (pan) isWhole.value = false;
-  event.preventDefault();
-}
-
-/** Marks that a ruler has, in mm, and the longest of them that takes up to a quarter of the width. */
-const rulerMm = computed(() =>
-  settings.units === 'inch'
-    ? [4, 2, 1, 1 / 2, 1 / 4, 1 / 8, 1 / 16].map((inch) => inch * MM_PER_INCH)
-    : [100, 50, 20, 10, 5, 2, 1],
-);
-const ruleMm = computed(
-  () => rulerMm.value.find((mm) => mm * view.value.pxPerMm <= width.value / 4) ?? rulerMm.value.at(-1)!,
-);
+const { press, move, release, key } = useHoopHand(camera, pen, isPenOut, () => props.show);
 
 defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value === 'front' ? 'back' : 'front') });
 </script>

@@ -21,6 +21,19 @@ const SMOOTH_MM = 0.35;
 const SNAP_MM = 2;
 const DRAW_LABELS = { area: 'Draw an area', line: 'Draw a line', spot: 'Draw a dot' } as const;
 
+/** What each pen is for, told while it is out. */
+export const PEN_WORDS = {
+  guides: 'Draw strokes along which the stitches shall lie.',
+  vein: 'Take hold of the vein and move it, or draw it anew from foot to tip.',
+  borders: 'Draw the lines between the shades, from edge to edge.',
+  points: 'Press where each highlight shall stand.',
+  centre: 'Press where the stitches run to.',
+  area: 'Draw round an area; it closes by itself.',
+  line: 'Draw a line. Its ends set themselves upon what is near.',
+  spot: 'Press where each dot shall stand.',
+  knife: 'Draw a line right across the picked part to cut it in two.',
+} as const;
+
 /** Pens that draw or cut parts, as against those that say how a part is worked. */
 export const DRAWING_PENS: ReadonlySet<string> = new Set(['area', 'line', 'spot', 'knife']);
 

@@ -11,3 +11,4 @@ export { sayFinding, SENTENCES, severityOf, type Severity } from './sentences.ts
 export { inHoop, tryHoop, type HoopTrial } from './hoopTrials.ts';
 export { rankWays, showsOn, type WayAdvice } from './ways.ts';
 export { tooClose, type TooClose } from './closeness.ts';
+export { roomForShades, THRESHOLDS } from './thresholds.ts';

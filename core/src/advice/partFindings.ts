@@ -6,7 +6,7 @@ import { stitchKind, WIDEST_FIELD_MM2 } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
 import { hundredths, type Figures, type Finding, type FindingId } from './finding.ts';
 import { longestFrontRunMm, tightestBendMm } from './measures.ts';
-import { SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
+import { roomForShades, SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
 
 /** Stitches that span an area from edge to edge; they are judged by their spans. */
 const SATIN_LIKE: ReadonlySet<string> = new Set(['satin', 'satin-surface']);
@@ -109,7 +109,7 @@ function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
     const spanMm = hundredths(
       pass.direction === 'straight' ? longestSpan(placed.shape.region, pass.angleDeg) : (placed.widest?.r ?? 0) * 4,
     );
-    const room = Math.max(1, Math.floor(spanMm / THRESHOLDS.shadeRowMm));
+    const room = roomForShades(spanMm);
     if (pass.shades.length > room) found.push(['too-many-shades', { shades: pass.shades.length, room, spanMm }]);
   }
   if (pass.direction !== 'straight' && placed.areaMm2 > WIDEST_FIELD_MM2) {

@@ -73,3 +73,8 @@ export const THRESHOLDS = {
   /** A bend tighter than this many laid widths cannot be drawn with the bundle. */
   drawableRadiusWidths: 0.8,
 } as const;
+
+/** How many shades an area can show over a width in which they follow each other, mm: one at the least. */
+export function roomForShades(widthMm: number): number {
+  return Math.max(1, Math.floor(widthMm / THRESHOLDS.shadeRowMm));
+}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { roomForShades, THRESHOLDS } from '@junctura/core/advice';
 import { deltaE, ladder } from '@junctura/core/colour';
 import { isSameShade, refOf, type Shade, type ShadeRef } from '@junctura/core/materials';
 import { shadeParts, usesColour } from '@junctura/core/plan';
@@ -15,8 +16,6 @@ const bench = useBench();
 const threads = useThreadBox();
 const count = ref(3);
 const ownedOnly = ref(false);
-/** One row of long-and-short shows its shade over about this, mm. */
-const ROW_MM = 3;
 const NAMES: Readonly<Record<number, readonly string[]>> = {
   2: ['shadow', 'body'],
   3: ['shadow', 'body', 'highlight'],
@@ -43,7 +42,7 @@ const areas = computed(() =>
 /** How many shades the narrowest of them can show. */
 const room = computed(() => {
   const widths = areas.value.map(({ placed }) => (placed.widest?.r ?? 0) * 2);
-  return widths.length === 0 ? 0 : Math.max(1, Math.floor(Math.min(...widths) / ROW_MM));
+  return widths.length === 0 ? 0 : roomForShades(Math.min(...widths));
 });
 function work(): void {
   bench.edit(shadeParts(bench.piece, areas.value, rungs.value.map(refOf)));
@@ -70,14 +69,14 @@ function work(): void {
           >{{ rung.name }}<template v-if="NAMES[rungs.length]">, {{ NAMES[rungs.length]![i] }}</template></span
         >
         <span v-if="i > 0" class="small soft figure"
-          >{{ steps[i - 1]! < 3 ? 'too close: ' : '' }}ΔE {{ steps[i - 1]!.toFixed(0) }}</span
+          >{{ steps[i - 1]! < THRESHOLDS.ladderStep ? 'too close: ' : '' }}ΔE {{ steps[i - 1]!.toFixed(0) }}</span
         >
       </li>
     </ol>
     <p v-if="rungs.length < count" class="small soft">There are only {{ rungs.length }} shades to make a ladder of.</p>
     <p v-if="areas.length > 0" class="small soft">
       {{ areas.length === 1 ? 'Its area' : 'The narrowest of its areas' }} has room for
-      {{ room === 1 ? 'one shade' : `${room} shades` }}, about 3 mm each.
+      {{ room === 1 ? 'one shade' : `${room} shades` }}, about {{ THRESHOLDS.shadeRowMm }} mm each.
     </p>
     <NButton v-if="areas.length > 0" size="small" :disabled="rungs.length < 2" @click="work">
       Work {{ areas.length === 1 ? areas[0]!.part.name.toLowerCase() : `${areas.length} areas` }} in these shades

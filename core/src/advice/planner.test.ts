@@ -1,9 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { Planner } from './index.ts';
+import { inHoop, Planner, tryHoop } from './index.ts';
 import { seededRandom } from '../measure/index.ts';
-import { applyEdit, plainPass, readPiece, setPasses, setUse, type Edit, type Piece } from '../piece/index.ts';
-import { countLoads } from '../plan/index.ts';
+import {
+  applyEdit,
+  plainHoop,
+  plainPass,
+  readPiece,
+  setPasses,
+  setUse,
+  type Edit,
+  type Hoop,
+  type Piece,
+} from '../piece/index.ts';
+import { countLoads, USUAL_HAND } from '../plan/index.ts';
 
 function kite(): Piece {
   const read = readPiece(readFileSync(new URL('../piece/fixtures/version-1.junctura.json', import.meta.url), 'utf8'));
@@ -37,6 +47,43 @@ describe('planning', () => {
       const worked = again.plan.parts.filter(({ passes }, i) => passes[0] !== before.parts[i]!.passes[0]);
       if (seed % 10 !== 0) expect(worked.map((entry) => entry.part.id)).toEqual([part.id]);
       before = again.plan;
+    }
+  });
+
+  it('in another hoop, tried in whatever order, is what it is when that hoop is taken', () => {
+    const piece = kite();
+    const planner = new Planner();
+    const sizes: Hoop[] = [
+      plainHoop(230, 12),
+      plainHoop(100, 12),
+      { ...plainHoop(200, 12), shortMm: 130 },
+      plainHoop(300, 5),
+      plainHoop(125, 12),
+    ];
+    for (const hoop of sizes) {
+      const { trial } = tryHoop(piece, hoop, planner, USUAL_HAND);
+      const { plan, findings } = new Planner().plan(inHoop(piece, hoop));
+      const { stitches, threadMm, skeins90, hours } = plan.totals;
+      expect(trial).toMatchObject({ stitches, threadM: threadMm / 1000, skeins: skeins90, hours });
+      const about = (id: string): (string | null)[] => [
+        ...new Set(findings.filter((finding) => finding.id === id).map(({ part }) => part)),
+      ];
+      expect(trial.tooLong).toEqual(about('span-too-long'));
+      expect(trial.tooSmall).toEqual(about('part-too-small'));
+      expect(trial.merging).toBe(findings.filter(({ id }) => id === 'line-too-close').length);
+    }
+  });
+
+  it('again after the design was moved, turned or made larger gives what planning afresh gives', () => {
+    const random = seededRandom(4);
+    const planner = new Planner();
+    let piece = kite();
+    for (let i = 0; i < 8; i++) {
+      const { placement } = piece;
+      const scale = placement.scale * random.between(0.8, 1.3);
+      const turnDeg = Math.round(random.between(-180, 180));
+      piece = { ...piece, placement: { ...placement, scale, turnDeg, xMm: placement.xMm + random.between(-5, 5) } };
+      expect(planner.plan(piece)).toEqual(new Planner().plan(piece));
     }
   });
 

@@ -217,6 +217,13 @@ describe('paths', () => {
     },
   );
 
+  it.each([1, 2, 3, 4, 5, 6])('that were moved are known as what their text says (seed %i)', (seed) => {
+    const moved = movedPath(someCurve(seed), [-1.7, 0.4, 0.9, 2.1, 5.123, -80], 3);
+    // A space more makes it another text, which is read from the beginning.
+    expect(flattenPath(moved, 0.01)).toEqual(flattenPath(`${moved} `, 0.01));
+    expect(pathPoints(moved)).toEqual(pathPoints(`${moved} `));
+  });
+
   it('stay to the letter where nothing is to be done', () => {
     const data = 'M1 2H5.25Q7 8 9 2Z';
     expect(movedPath(data, [1, 0, 0, 1, 0, 0], 3)).toBe(data);

@@ -2,10 +2,11 @@ import { deltaE, labOf, separation } from '../colour/index.ts';
 import { isSameShade, RANGES, type Shade } from '../materials/index.ts';
 import { roundTo } from '../measure/index.ts';
 import { setColour, setShade, type Edit, type Piece } from '../piece/index.ts';
-import { colourName, risingFactors, shadesOf, shareWithin, usesColour, type Plan } from '../plan/index.ts';
+import { colourName, risingFactors, shareWithin, usesColour, type Plan } from '../plan/index.ts';
 import { colourPairs, isConfusable, wornColours } from './colourPairs.ts';
 import { hundredths, type Finding } from './finding.ts';
 import { mendPair } from './recolour.ts';
+import { runningColours } from './running.ts';
 import { THRESHOLDS, WORN_USES } from './thresholds.ts';
 
 /** Metres of the whole thread that the person owns for a need, by the need's id; a need that is not named is not owned at all. */
@@ -75,29 +76,13 @@ function sameShade(piece: Piece, a: string, b: string): boolean {
   return one!.shade !== null && isSameShade(one!.shade, other!.shade);
 }
 
-/** Strong reds and blues and near blacks on pale cloth that will be washed. */
+/** Strong dyes on pale cloth that will be washed. */
 function runningFindings(piece: Piece, plan: Plan): Finding[] {
-  if (!WORN_USES.has(piece.use) || labOf(piece.cloth.colour).l < THRESHOLDS.paleCloth) return [];
-  const names = piece.palette.flatMap((colour): { name: string; part: string }[] => {
-    const worked = plan.parts.find((planned) => usesColour(planned, colour.id));
-    return worked && mayRun(colourName(colour).hex)
-      ? [{ name: shadesOf(colour).first.name, part: worked.part.id }]
-      : [];
-  });
-  const first = names[0];
-  if (!first) return [];
-  return [{ id: 'may-run', part: first.part, figures: { colours: names.map(({ name }) => name).join(', ') } }];
-}
-
-function mayRun(hex: string): boolean {
-  const { l, a, b } = labOf(hex);
-  const { darkerThan, redChroma, blueChroma } = THRESHOLDS.runs;
-  const [chroma, hue] = [Math.hypot(a, b), (Math.atan2(b, a) * 180) / Math.PI];
-  return (
-    l < darkerThan ||
-    (chroma > redChroma && Math.abs(hue) < 45 && l < 62) ||
-    (chroma > blueChroma && hue > -110 && hue < -45)
-  );
+  if (!WORN_USES.has(piece.use)) return [];
+  const running = runningColours(piece, plan);
+  if (running.length === 0) return [];
+  const colours = running.map(({ name }) => name).join(', ');
+  return [{ id: 'may-run', part: running[0]!.part, figures: { colours } }];
 }
 
 /** Thread that is owned, but does not cover the need with good odds. */

@@ -15,6 +15,7 @@ import type { Piece } from '../piece/index.ts';
 import { usesColour, type Plan } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { tightestBendMm } from './measures.ts';
+import { runningColours } from './running.ts';
 
 /** What speaks for and against a way of marking, for one piece. */
 export interface WayAdvice {
@@ -28,6 +29,8 @@ export interface WayAdvice {
 
 const PALE_LIGHTNESS = 70;
 const PALE_THREAD = 80;
+/** So many colours are named in a caution. */
+const MOST_NAMED = 3;
 /** Parts smaller than this many line widths are lost in the line. */
 const FINE_DETAIL_WIDTHS = 6;
 
@@ -57,6 +60,8 @@ interface Facts {
   /** The narrowest line stitch covers so much, mm. */
   readonly leastCoverMm: number;
   readonly finestMm: number;
+  /** Names of colours that may run in water. */
+  readonly running: readonly string[];
 }
 
 function factsOf(piece: Piece, plan: Plan, cloth: Cloth): Facts {
@@ -75,6 +80,7 @@ function factsOf(piece: Piece, plan: Plan, cloth: Cloth): Facts {
     hasPaleThread: worked.some(({ hex }) => labOf(hex).l > PALE_THREAD),
     leastCoverMm: Math.min(Infinity, ...covers),
     finestMm: Math.min(Infinity, ...finest),
+    running: runningColours(piece, plan).map(({ name }) => name),
   };
 }
 
@@ -124,6 +130,12 @@ function judge(piece: Piece, plan: Plan, mark: Mark, cloth: Cloth, facts: Facts)
     if (spoilt) bad(45, `It comes out in water that ${spoilt.name.toLowerCase()} does not take.`);
     else if (piece.use === 'washed' || piece.use === 'worn')
       good(8, 'It comes out in a wash that the piece gets anyway.');
+    const { running } = facts;
+    if (running.length > 0)
+      bad(
+        4,
+        `${running.slice(0, MOST_NAMED).join(', ')}${running.length > MOST_NAMED ? ' and others' : ''} may run in that water: try a thread of each first.`,
+      );
   }
   if (mark.comesOutBy === 'heat' && cloth.iron === 'no') bad(45, `It comes out by heat, which ${name} does not take.`);
   if (mark.comesOutBy === 'nothing') bad(6, 'What is not covered stays.');

@@ -44,7 +44,7 @@ export function tooClose(plan: Plan): readonly TooClose[] {
 }
 
 function findTooClose({ parts }: Plan): TooClose[] {
-  const widest = Math.max(0, ...parts.map(laidMm));
+  const widest = widestOf(parts);
   const earlier = earlierMeeting(
     parts.map(({ placed }) => (placed.kind === 'spot' ? null : placed.box)),
     widest,
@@ -58,4 +58,48 @@ function findTooClose({ parts }: Plan): TooClose[] {
       return gap && gap.mm > MEETING_MM && gap.mm < wanted ? [{ a, b, gap, laidMm: wanted }] : [];
     }),
   );
+}
+
+/** Moved apart, parts leave this much of the cloth to be seen, mm. */
+const APART_MM = 0.1;
+/** Where straight away is no room, a part is moved so much to the side of that, radians, and so many times further. */
+const ASIDE_RAD = [0, 0.4, -0.4, 0.8, -0.8, 1.2, -1.2] as const;
+const FURTHER = [1, 1.5, 2.5] as const;
+
+/**
+ * How the first of two parts is moved, mm on the cloth, so that they no longer merge and it comes too near to no other; null where it
+ * has no such room.
+ */
+export function wayOut({ parts }: Plan, { a, b, gap, laidMm: wanted }: TooClose): [dx: number, dy: number] | null {
+  const heading = Math.atan2(gap.from[1] - gap.to[1], gap.from[0] - gap.to[0]);
+  const own = edgesOf(a.placed.shape);
+  const reachMm = Math.max(...FURTHER) * (wanted + APART_MM) * 2 + widestOf(parts);
+  const near = parts.filter(
+    ({ placed }) =>
+      placed.kind !== 'spot' && placed !== a.placed && placed.box && boxesMeet(placed.box, a.placed.box!, reachMm),
+  );
+  for (const further of FURTHER) {
+    for (const aside of ASIDE_RAD) {
+      const byMm = ((wanted - gap.mm + APART_MM) * further) / Math.cos(aside);
+      const [dx, dy] = [byMm * Math.cos(heading + aside), byMm * Math.sin(heading + aside)];
+      const moved = own.map(({ points, closed }) => ({
+        points: points.map((value, k) => value + (k % 2 ? dy : dx)),
+        closed,
+      }));
+      const isClear = near.every((other) => {
+        const room = (laidMm(a) + laidMm(other)) / 2;
+        const before = gapBetween(a.placed, other.placed, room);
+        // What it lay upon or touched before it may go on touching.
+        if (other !== b && before !== null && before.mm <= MEETING_MM) return true;
+        const now = narrowestGap(moved, edgesOf(other.placed.shape), room);
+        return now === null || now.mm >= room;
+      });
+      if (isClear) return [dx, dy];
+    }
+  }
+  return null;
+}
+
+function widestOf(parts: readonly PlannedPart[]): number {
+  return Math.max(0, ...parts.map(laidMm));
 }

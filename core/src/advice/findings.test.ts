@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readSvg } from '../drawing/index.ts';
 import { nearestShade, refOf } from '../materials/index.ts';
+import { seededRandom } from '../measure/index.ts';
 import {
   acceptFinding,
   applyEdit,
@@ -21,6 +22,7 @@ import {
   sayFinding,
   SENTENCES,
   severityOf,
+  type Finding,
   type FindingId,
   type Proposal,
   type Workings,
@@ -201,6 +203,32 @@ describe('findings', () => {
         ['part-too-small', 'too-many-strands', 'line-not-covered'].includes(id) || /strand/.test(edit.label);
       expect(isSmaller || !found(mended).includes(id)).toBe(true);
     }
+  });
+
+  it('a part that is moved away comes near to no other', () => {
+    let offered = 0;
+    for (let seed = 1; seed <= 8; seed++) {
+      const random = seededRandom(seed);
+      const at = (): number => Math.round(random.between(0, 180)) / 10;
+      const sticks = Array.from({ length: 14 }, () => {
+        const [x, y, turn] = [at(), at(), random.between(0, Math.PI)];
+        return `<path d="M${x} ${y}l${(3 * Math.cos(turn)).toFixed(2)} ${(3 * Math.sin(turn)).toFixed(2)}" stroke="#a33"/>`;
+      });
+      const piece = pieceOf(sticks.join(''));
+      const { plan, findings } = new Planner().plan(piece);
+      const merging = (entries: readonly Finding[], part: string | null): string[] =>
+        entries
+          .filter(({ id, part: one, figures }) => id === 'line-too-close' && [one, figures['otherId']].includes(part))
+          .map(({ part: one, figures }) => `${one} ${figures['otherId']}`);
+      for (const finding of findings.filter(({ id }) => id === 'line-too-close')) {
+        const away = remediesFor(piece, plan, finding).find(({ label }) => /away$/.test(label));
+        if (!away) continue;
+        offered++;
+        const again = new Planner().plan(after(piece, away.edit));
+        expect(merging(again.findings, finding.part)).toEqual([]);
+      }
+    }
+    expect(offered).toBeGreaterThan(10);
   });
 
   it('remedies change the filling and leave the other layers alone', () => {

@@ -17,7 +17,7 @@ import {
 } from '../piece/index.ts';
 import { passesAsWorked, type Plan, type PlannedPart } from '../plan/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
-import { tooClose } from './closeness.ts';
+import { tooClose, wayOut } from './closeness.ts';
 import { colourRemedies } from './colourFindings.ts';
 import type { Finding, FindingId } from './finding.ts';
 import { coveringStrands } from './proposals.ts';
@@ -42,9 +42,6 @@ interface Case {
 interface PartCase extends Case {
   readonly planned: PlannedPart;
 }
-
-/** Moved apart, parts leave this much of the cloth to be seen, mm. */
-const APART_MM = 0.1;
 
 /** Turned by this much, stitches stand out from any neighbour that they lie like, degrees. */
 const STANDS_OUT_DEG = 50;
@@ -151,14 +148,13 @@ function leftOut({ piece, planned }: PartCase): Offer {
 }
 
 function movedAway({ piece, plan, finding, planned }: PartCase): Offer[] {
-  const { otherId, gapMm, laidMm } = finding.figures;
-  const close = tooClose(plan).find(({ a, b }) => a.part.id === planned.part.id && b.part.id === otherId);
-  if (!close) return [];
-  const apart = Number(laidMm) - Number(gapMm) + APART_MM;
-  const [dx, dy] = [close.gap.from[0] - close.gap.to[0], close.gap.from[1] - close.gap.to[1]];
-  const share = apart / Math.max(1e-6, Math.hypot(dx, dy));
-  const edit = nudgeParts(piece, [planned.part.id], dx * share, dy * share);
-  return [[`Move it ${Math.ceil(apart * 10) / 10} mm away`, edit]];
+  const close = tooClose(plan).find(
+    ({ a, b }) => a.part.id === planned.part.id && b.part.id === finding.figures['otherId'],
+  );
+  const way = close && wayOut(plan, close);
+  if (!way) return [];
+  const edit = nudgeParts(piece, [planned.part.id], ...way);
+  return [[`Move it ${Math.ceil(Math.hypot(...way) * 10) / 10} mm away`, edit]];
 }
 
 function switchTo(of: PartCase, stitch: StitchId): Edit | null {

@@ -39,14 +39,14 @@ const box = computed(() => {
       <dd class="figure">{{ length(needs.trimMm) }}</dd>
       <dt>Gathering thread</dt>
       <dd class="figure">{{ length(needs.gatheringMm) }}</dd>
-      <dt>
-        <NCheckbox :checked="hoop.bound" @update:checked="(bound: boolean) => emit('bound', bound)"
-          >Bind both rings</NCheckbox
-        >
-      </dt>
-      <dd v-if="hoop.bound" class="figure">{{ (needs.tapeMm / 1000).toFixed(1) }} m of {{ TAPE.widthMm }} mm tape</dd>
-      <dd v-else class="soft">bare</dd>
     </dl>
+  </div>
+  <div class="binding">
+    <NCheckbox :checked="hoop.bound" @update:checked="(bound: boolean) => emit('bound', bound)"
+      >Bind both rings</NCheckbox
+    >
+    <span v-if="hoop.bound" class="figure">{{ (needs.tapeMm / 1000).toFixed(1) }} m of {{ TAPE.widthMm }} mm tape</span>
+    <span v-else class="soft">bare</span>
   </div>
   <p class="small soft">
     A bound ring grips better, marks less and keeps wood from staining. Take the hoop off between sittings.
@@ -86,6 +86,12 @@ dl {
   grid-template-columns: 1fr auto;
   gap: 3px 10px;
   margin: 0;
+  font-size: 14px;
+}
+.binding {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
   font-size: 14px;
 }
 dt {

@@ -102,7 +102,9 @@ export function usePen(pxPerMm: () => number): Stroke {
 
   /** A stroke that is a part itself, led along the edges of the picture below it. */
   async function addDrawn(kind: keyof typeof DRAW_LABELS, drawn: readonly number[]): Promise<void> {
+    const { id } = bench.piece;
     const edges = await below.edges(pxPerMm());
+    if (bench.piece.id !== id) return;
     const there = bench.workings?.plan.parts.map(({ placed }) => placed) ?? [];
     const part = drawFreehand(kind, drawn, there, { smoothMm: SMOOTH_MM, snapMm: SNAP_MM, edges });
     if (part) bench.edit(addParts(bench.piece, [part], [0, 0], DRAW_LABELS[kind], bench.pickedPart?.colour ?? null));

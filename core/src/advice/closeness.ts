@@ -1,5 +1,5 @@
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
-import { boxesMeet, earlierMeeting, narrowestGap, type Gap } from '../geometry/index.ts';
+import { boxesMeet, earlierMeeting, mapPoints, narrowestGap, type Gap } from '../geometry/index.ts';
 import type { Plan, PlannedPart } from '../plan/index.ts';
 
 /** Parts nearer than this were drawn to meet, mm. */
@@ -73,27 +73,26 @@ const FURTHER = [1, 1.5, 2.5] as const;
 export function wayOut({ parts }: Plan, { a, b, gap, laidMm: wanted }: TooClose): [dx: number, dy: number] | null {
   const heading = Math.atan2(gap.from[1] - gap.to[1], gap.from[0] - gap.to[0]);
   const own = edgesOf(a.placed.shape);
-  const reachMm = Math.max(...FURTHER) * (wanted + APART_MM) * 2 + widestOf(parts);
-  const near = parts.filter(
-    ({ placed }) =>
-      placed.kind !== 'spot' && placed !== a.placed && placed.box && boxesMeet(placed.box, a.placed.box!, reachMm),
-  );
+  const others = parts.flatMap((other) => {
+    const { placed } = other;
+    if (placed.kind === 'spot' || placed === a.placed || !placed.box) return [];
+    const room = (laidMm(a) + laidMm(other)) / 2;
+    // What it lay upon or touched before it may go on touching.
+    const touches = other !== b && (gapBetween(a.placed, placed, room)?.mm ?? Infinity) <= MEETING_MM;
+    return touches ? [] : [{ box: placed.box, edges: edgesOf(placed.shape), room }];
+  });
   for (const further of FURTHER) {
     for (const aside of ASIDE_RAD) {
       const byMm = ((wanted - gap.mm + APART_MM) * further) / Math.cos(aside);
       const [dx, dy] = [byMm * Math.cos(heading + aside), byMm * Math.sin(heading + aside)];
-      const moved = own.map(({ points, closed }) => ({
-        points: points.map((value, k) => value + (k % 2 ? dy : dx)),
-        closed,
-      }));
-      const isClear = near.every((other) => {
-        const room = (laidMm(a) + laidMm(other)) / 2;
-        const before = gapBetween(a.placed, other.placed, room);
-        // What it lay upon or touched before it may go on touching.
-        if (other !== b && before !== null && before.mm <= MEETING_MM) return true;
-        const now = narrowestGap(moved, edgesOf(other.placed.shape), room);
-        return now === null || now.mm >= room;
-      });
+      const { minX, minY, maxX, maxY } = a.placed.box!;
+      const box = { minX: minX + dx, minY: minY + dy, maxX: maxX + dx, maxY: maxY + dy };
+      const moved = own.map(({ points, closed }) => ({ points: mapPoints([1, 0, 0, 1, dx, dy], points), closed }));
+      const isClear = others.every(
+        (other) =>
+          !boxesMeet(other.box, box, other.room) ||
+          (narrowestGap(moved, other.edges, other.room)?.mm ?? Infinity) >= other.room,
+      );
       if (isClear) return [dx, dy];
     }
   }

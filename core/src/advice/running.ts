@@ -16,11 +16,11 @@ export function runningColours(piece: Piece, plan: Plan): { name: string; part: 
 
 function mayRun(hex: string): boolean {
   const { l, a, b } = labOf(hex);
-  const { darkerThan, redChroma, blueChroma } = THRESHOLDS.runs;
+  const { darkerThan, redChroma, redWithinDeg, redDarkerThan, blueChroma, blueFromDeg, blueToDeg } = THRESHOLDS.runs;
   const [chroma, hue] = [Math.hypot(a, b), (Math.atan2(b, a) * 180) / Math.PI];
   return (
     l < darkerThan ||
-    (chroma > redChroma && Math.abs(hue) < 45 && l < 62) ||
-    (chroma > blueChroma && hue > -110 && hue < -45)
+    (chroma > redChroma && Math.abs(hue) < redWithinDeg && l < redDarkerThan) ||
+    (chroma > blueChroma && hue > blueFromDeg && hue < blueToDeg)
   );
 }

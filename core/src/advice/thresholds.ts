@@ -65,7 +65,15 @@ export const THRESHOLDS = {
   confusable: 4,
   /** Cloth lighter than this (CIELAB) shows dye that runs; dyes darker or stronger than these may run. */
   paleCloth: 80,
-  runs: { darkerThan: 30, redChroma: 45, blueChroma: 32 },
+  runs: {
+    darkerThan: 30,
+    redChroma: 45,
+    redWithinDeg: 45,
+    redDarkerThan: 62,
+    blueChroma: 32,
+    blueFromDeg: -110,
+    blueToDeg: -45,
+  },
   /** What is owned is enough where it does in this share of cases. */
   enough: 0.9,
   /** One row of long-and-short needs this much to show its shade, mm. */

@@ -1,4 +1,4 @@
-import { convexHull, mapPoints, smallestCircle, type Circle } from '../geometry/index.ts';
+import { convexHull, mapPoints, smallestCircle, turning, type Circle } from '../geometry/index.ts';
 import { AIR_MM, HOOP_SIZES_MM, innerDiameterMm, innerHalvesMm, type HoopSize } from '../materials/index.ts';
 import { plainHoop, type Piece, type Placement } from '../piece/index.ts';
 import { designPoints } from './designCircle.ts';
@@ -27,9 +27,7 @@ export function fitToHoop(piece: Piece, hoop: Room): Placement {
   if (a === b) return centred(piece.placement, circle, a / circle.r);
   const best = bestTurn(points, a / b);
   const hull = hullOf(points);
-  const aboutMiddle = mapPoints([...turnOf(best.turnDeg), 0, 0], hull).map(
-    (value, k) => value - (k % 2 ? best.y : best.x),
-  );
+  const aboutMiddle = mapPoints(turning(best.turnDeg), hull).map((value, k) => value - (k % 2 ? best.y : best.x));
   const factor = largestFactor(aboutMiddle, hoop);
   return centred(turned(piece.placement, best.turnDeg), best, factor);
 }
@@ -56,13 +54,6 @@ function hullOf(points: Float64Array): Float64Array {
   return Float64Array.from(convexHull([points]).flatMap(({ x, y }) => [x, y]));
 }
 
-/** The first four entries of the map that turns anticlockwise as seen; y points down. */
-function turnOf(turnDeg: number): [number, number, number, number] {
-  const turn = (-turnDeg * Math.PI) / 180;
-  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-  return [cos, sin, -sin, cos];
-}
-
 /** A full turn brings nothing new after a half. */
 const TURN_STEP_DEG = 3;
 
@@ -73,7 +64,7 @@ const TURN_STEP_DEG = 3;
 function bestTurn(points: Float64Array, aspect: number): Circle & { turnDeg: number } {
   const hull = hullOf(points);
   const at = (turnDeg: number): Circle & { turnDeg: number } => {
-    const [a, b, c, d] = turnOf(turnDeg);
+    const [a, b, c, d] = turning(turnDeg);
     const squeezed = mapPoints([a, b * aspect, c, d * aspect, 0, 0], hull);
     const { x, y, r } = smallestCircle([squeezed])!;
     return { x, y: y / aspect, r, turnDeg };
@@ -109,7 +100,7 @@ export function onTheGrain(placement: Placement): Placement {
 
 /** The placement turned about the middle of the hoop, anticlockwise as seen. */
 export function turned(placement: Placement, byDeg: number): Placement {
-  const [cos, sin] = turnOf(byDeg);
+  const [cos, sin] = turning(byDeg);
   const turnDeg = ((((placement.turnDeg + byDeg) % 360) + 540) % 360) - 180;
   return {
     ...placement,

@@ -8,6 +8,7 @@ import {
   polylineLength,
   regionArea,
   regionPerimeter,
+  turning,
   type Box,
   type Circle,
   type Matrix,
@@ -79,11 +80,9 @@ export function lengthOf(lines: readonly Polyline[]): number {
 
 /** The map from the drawing to the cloth. */
 export function placementMatrix({ scale, turnDeg, mirrored, xMm, yMm }: Placement): Matrix {
-  // Turning is anticlockwise as seen; y points down.
-  const turn = (-turnDeg * Math.PI) / 180;
-  const [cos, sin] = [Math.cos(turn) * scale, Math.sin(turn) * scale];
-  const flip = mirrored ? -1 : 1;
-  return [cos * flip, sin * flip, -sin, cos, xMm, yMm];
+  const [a, b, c, d] = turning(turnDeg);
+  const across = mirrored ? -scale : scale;
+  return [a * across, b * across, c * scale, d * scale, xMm, yMm];
 }
 
 /** The map from the pixels of a picture below the drawing to the cloth. */

@@ -19,7 +19,7 @@ export { inscribedCircle } from './inscribedCircle.ts';
 export { earlierMeeting } from './meetingBoxes.ts';
 export { middleLine, type MiddleLine } from './middleLine.ts';
 export { distanceToOutline, reachInside } from './outline.ts';
-export { compose, inverse, IDENTITY, mapPoints, meanScale, type Matrix } from './matrix.ts';
+export { compose, inverse, IDENTITY, mapPoints, meanScale, type Matrix, turning } from './matrix.ts';
 export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from './scanCells.ts';
 export { scanRows } from './scanRows.ts';
 export {

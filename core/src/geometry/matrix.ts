@@ -3,6 +3,13 @@ export type Matrix = readonly [a: number, b: number, c: number, d: number, e: nu
 
 export const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
 
+/** The map that turns about the origin, anticlockwise as seen: y points down. */
+export function turning(turnDeg: number): Matrix {
+  const turn = (-turnDeg * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  return [cos, sin, -sin, cos, 0, 0];
+}
+
 /** The map that applies `inner` first and `outer` after it. */
 export function compose(outer: Matrix, inner: Matrix): Matrix {
   const [a, b, c, d, e, f] = outer;

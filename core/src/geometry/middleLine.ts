@@ -1,4 +1,5 @@
 import { Delaunay } from 'd3-delaunay';
+import { mean } from '../measure/index.ts';
 import { lengthsOf, placeOn } from './alongPolyline.ts';
 import { distanceToOutline, reachInside } from './outline.ts';
 import { isInside, regionArea, regionPerimeter, ringArea, type Point, type Polyline, type Region } from './shapes.ts';
@@ -124,10 +125,6 @@ function widestPlaces(places: readonly Point[], inside: readonly boolean[]): Axi
   return kept.length === 0
     ? { places: [], links: [] }
     : { places: [middle, near], links: [[{ to: 1, mm: 1e-3 }], [{ to: 0, mm: 1e-3 }]] };
-}
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }
 
 function circumcentre(points: Float64Array, triangles: Uint32Array, t: number): Point {

@@ -1,5 +1,6 @@
 export { formatDuration, formatDurationRange } from './durations.ts';
 export { seedFrom, seededRandom, type Random } from './random.ts';
+export { mean } from './mean.ts';
 export { Remembered, RememberedPair } from './remember.ts';
 export { failure, success, type Outcome } from './outcome.ts';
 export { formatFine, formatLength, formatThread, MM_PER_INCH, parseLength, roundTo, type UnitSystem } from './units.ts';

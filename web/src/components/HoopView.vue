@@ -8,7 +8,7 @@ import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useHoopCamera } from '../composables/useHoopCamera.ts';
-import { useHoopHand } from '../composables/useHoopHand.ts';
+import { useHoopHand, type HoopShows } from '../composables/useHoopHand.ts';
 import { usePainting } from '../composables/usePainting.ts';
 import { DRAWING_PENS, PEN_WORDS, usePen } from '../composables/usePen.ts';
 import type { Side } from '../picture/paintPicture.ts';
@@ -21,8 +21,7 @@ import PartsOverlay from './PartsOverlay.vue';
 import PenOverlay from './PenOverlay.vue';
 import TransferOverlay from './TransferOverlay.vue';
 
-/** What the hoop shows: the drawing alone, its fit, the stitches, or the lines to be transferred. */
-const props = defineProps<{ show: 'drawing' | 'fit' | 'stitches' | 'lines'; only?: ReadonlySet<string> | null }>();
+const props = defineProps<{ show: HoopShows; only?: ReadonlySet<string> | null }>();
 
 const bench = useBench();
 const settings = useSettings();

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { HoopShows } from '../composables/useHoopHand.ts';
 import { colourName, type PlannedPart } from '@junctura/core/plan';
 import { computed } from 'vue';
 import { partPath } from '../composables/usePartPaths.ts';
@@ -8,7 +9,7 @@ import { useBench } from '../stores/bench.ts';
  * The parts over the cloth, in mm: drawn, or there only to be pressed. Nothing here depends on the view, so moving it
  * touches none of them.
  */
-const props = defineProps<{ show: 'drawing' | 'fit' | 'stitches' | 'lines'; outlined: boolean }>();
+const props = defineProps<{ show: HoopShows; outlined: boolean }>();
 
 const bench = useBench();
 const parts = computed<readonly PlannedPart[]>(() => bench.workings?.plan.parts ?? []);

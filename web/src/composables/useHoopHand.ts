@@ -5,6 +5,9 @@ import { useBench } from '../stores/bench.ts';
 import type { HoopCamera } from './useHoopCamera.ts';
 import type { usePen } from './usePen.ts';
 
+/** What the hoop shows: the drawing alone, its fit, the stitches, or the lines to be transferred. */
+export type HoopShows = 'drawing' | 'fit' | 'stitches' | 'lines';
+
 /** What a pointer and keys do on the hoop. */
 export interface HoopHand {
   press(event: PointerEvent): void;
@@ -21,7 +24,7 @@ export function useHoopHand(
   camera: HoopCamera,
   pen: ReturnType<typeof usePen>,
   isPenOut: ComputedRef<boolean>,
-  show: () => 'drawing' | 'fit' | 'stitches' | 'lines',
+  show: () => HoopShows,
 ): HoopHand {
   const bench = useBench();
   let drag: { x: number; y: number; moved: boolean } | null = null;

@@ -60,8 +60,10 @@ export function drawFreehand(
 function onEdges(places: readonly XY[], closed: boolean, edges: EdgesBelow | null | undefined): XY[] {
   if (!edges) return [...places];
   const { picture, toPicture, reachMm } = edges;
-  const moved = (matrix: Matrix, list: readonly XY[]): XY[] =>
-    list.map(([x, y]) => [...mapPoints(matrix, Float64Array.of(x, y))] as XY);
+  const moved = (matrix: Matrix, list: readonly XY[]): XY[] => {
+    const points = mapPoints(matrix, Float64Array.from(list.flat()));
+    return list.map((_, i) => [points[2 * i]!, points[2 * i + 1]!]);
+  };
   return moved(
     inverse(toPicture),
     alongEdges(picture, moved(toPicture, places), closed, reachMm * meanScale(toPicture)),

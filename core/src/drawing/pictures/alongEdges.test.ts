@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../../measure/index.ts';
+import { mean, seededRandom } from '../../measure/index.ts';
 import { flattenPath } from '../../geometry/index.ts';
 import { drawFreehand } from '../helpers/index.ts';
 import { alongEdges, bestWay } from './alongEdges.ts';
@@ -34,7 +34,6 @@ function shaky(from: number, to: number, shake: number): XY[] {
 
 const offBy = (places: readonly XY[]): number[] =>
   places.map(([x, y]) => Math.abs(Math.hypot(x - MIDDLE, y - MIDDLE) - RADIUS));
-const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 describe('a stroke along the edges of a picture', () => {
   const disc = round((distance) => (distance < RADIUS ? 90 : 200), 12);

@@ -1,4 +1,5 @@
 import { lengthsOf, placeOn } from '../../geometry/index.ts';
+import { mean } from '../../measure/index.ts';
 import type { Raster } from './raster.ts';
 import type { XY } from './smoothPath.ts';
 
@@ -140,10 +141,6 @@ function clearness(profile: Profile, reach: number): number[] {
   });
   const clearest = Math.max(CONTRAST.clear, ...values);
   return values.map((value) => Math.max(0, value - CONTRAST.faint) / (clearest - CONTRAST.faint));
-}
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }
 
 function contrast(profile: Profile, a: number, b: number): number {

@@ -1,4 +1,3 @@
-export { alongEdges } from './alongEdges.ts';
 export { colourRegions, paletteOf, type Progress } from './colourRegions.ts';
 export { MOST_PIXELS, shrunk, type Raster } from './raster.ts';
 export { readPicture, type PictureOptions } from './readPicture.ts';

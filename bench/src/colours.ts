@@ -1,9 +1,10 @@
+import { USUAL_FACTORS } from '@junctura/core/work';
+import { drawNeeds } from '@junctura/core/thread';
 import { coloursOfPicture, deltaE, labOf, nearestColours } from '@junctura/core/colour';
 import { Planner } from '@junctura/core/advice';
 import { THRUMWICK } from '@junctura/core/materials';
 import { seededRandom } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
-import { drawNeeds } from '@junctura/core/plan';
 import { medianMs } from './median.ts';
 import { photograph } from './intake.ts';
 
@@ -74,11 +75,11 @@ const RUNS = 10_000;
 
 /** Working a piece ten thousand times by chance against planning it once. */
 export function benchOdds(piece: Piece): string[] {
-  const { plan } = new Planner().plan(piece);
+  const { plan } = new Planner().plan(piece, USUAL_FACTORS);
   let sink = THRUMWICK.shades.length;
   const loads = plan.colours.map((need) => need.loads);
-  const odds = medianMs(() => (sink += drawNeeds(loads, RUNS)[0]![0]!), 7);
-  const one = medianMs(() => (sink += new Planner().plan(piece).plan.totals.stitches), 7);
+  const odds = medianMs(() => (sink += drawNeeds(loads, RUNS, plan.spread)[0]![0]!), 7);
+  const one = medianMs(() => (sink += new Planner().plan(piece, USUAL_FACTORS).plan.totals.stitches), 7);
   if (!Number.isFinite(sink)) throw new Error('a draw is not a number');
   return [`working ${piece.name} ${RUNS} times by chance / one plan: ${(odds / one).toFixed(2)}`];
 }

@@ -1,8 +1,8 @@
+import { USUAL_FACTORS } from '@junctura/core/work';
 import { Planner, tryHoop } from '@junctura/core/advice';
 import { readPicture, readSvg, WHOLE, type Raster } from '@junctura/core/drawing';
 import { HOOP_SIZES_MM } from '@junctura/core/materials';
 import { plainHoop, type Piece } from '@junctura/core/piece';
-import { USUAL_HAND } from '@junctura/core/plan';
 import quantize, { type RgbPixel } from 'quantize';
 import { SaxesParser } from 'saxes';
 import svgpath from 'svgpath';
@@ -77,12 +77,12 @@ export function benchTrials(piece: Piece): string[] {
     for (let core = 0; core < CORES; core++) {
       const planner = new Planner();
       for (let i = core; i < HOOP_SIZES_MM.length; i += CORES) {
-        sink += tryHoop(piece, plainHoop(HOOP_SIZES_MM[i]!, 12), planner, USUAL_HAND).trial.stitches;
+        sink += tryHoop(piece, plainHoop(HOOP_SIZES_MM[i]!, 12), planner, USUAL_FACTORS).trial.stitches;
       }
     }
   };
   const one = (): void => {
-    sink += new Planner().plan(piece).plan.totals.stitches;
+    sink += new Planner().plan(piece, USUAL_FACTORS).plan.totals.stitches;
   };
   const ratio = medianRatio(all, one) / CORES;
   if (sink === 0) throw new Error('nothing was planned');

@@ -1,3 +1,4 @@
+import { USUAL_FACTORS } from '@junctura/core/work';
 import { Planner } from '@junctura/core/advice';
 import type { Piece } from '@junctura/core/piece';
 import { paintPicture } from '../../web/src/picture/paintPicture.ts';
@@ -17,7 +18,7 @@ export interface PaintingTimes {
 }
 
 function paintingTimes(piece: Piece): PaintingTimes {
-  const workings = new Planner().plan(piece);
+  const workings = new Planner().plan(piece, USUAL_FACTORS);
   const canvas = document.createElement('canvas');
   const screen = document.createElement('canvas');
   Object.assign(canvas, SIZE);

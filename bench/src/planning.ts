@@ -1,6 +1,6 @@
+import { planPass, workSettings, USUAL_FACTORS } from '@junctura/core/work';
 import { Planner } from '@junctura/core/advice';
 import { plainPass, type Piece } from '@junctura/core/piece';
-import { planPass, workSettings } from '@junctura/core/plan';
 import { groundPiece } from './grounds.ts';
 import { medianMs } from './median.ts';
 
@@ -24,7 +24,7 @@ function bareLoop(points: number, xy: Float32Array): number {
 }
 
 function movesOf(piece: Piece): number {
-  const { plan } = new Planner().plan(piece);
+  const { plan } = new Planner().plan(piece, USUAL_FACTORS);
   return plan.parts.flatMap((part) => part.passes).reduce((sum, pass) => sum + pass.path.codes.length, 0);
 }
 
@@ -38,7 +38,7 @@ export function benchPlanning(piece: Piece): string[] {
       for (let i = 0; i < LOOP_TIMES; i++) sink += bareLoop(moves, xy);
     }) / LOOP_TIMES;
   const whole = medianMs(() => {
-    sink += new Planner().plan(piece).plan.totals.stitches;
+    sink += new Planner().plan(piece, USUAL_FACTORS).plan.totals.stitches;
   });
   const area = piece.drawing.parts.findIndex((part) => part.kind === 'area');
   const planner = new Planner();
@@ -49,10 +49,10 @@ export function benchPlanning(piece: Piece): string[] {
       ...piece.drawing.parts[area]!,
       passes: [plainPass('satin', 'stranded-cotton', strands)],
     });
-    sink += planner.plan({ ...piece, drawing: { ...piece.drawing, parts } }).plan.totals.stitches;
+    sink += planner.plan({ ...piece, drawing: { ...piece.drawing, parts } }, USUAL_FACTORS).plan.totals.stitches;
   }, MANY_ROUNDS);
-  const settings = workSettings(piece, 1);
-  const { parts: planned } = new Planner().plan(piece).plan;
+  const settings = workSettings(piece, 1, USUAL_FACTORS);
+  const { parts: planned } = new Planner().plan(piece, USUAL_FACTORS).plan;
   const paths = medianMs(() => {
     for (const { placed, passes } of planned) {
       for (const pass of passes) sink += planPass(placed, pass, settings).quantities.stitches;
@@ -71,14 +71,14 @@ export function benchGrowth(): string[] {
   const sizes = [1000, 10_000, 100_000];
   const times = sizes.map((stitches) => {
     const piece = groundPiece(stitches, 1);
-    return medianMs(() => new Planner().plan(piece), 7);
+    return medianMs(() => new Planner().plan(piece, USUAL_FACTORS), 7);
   });
   const exponent = Math.log(times.at(-1)! / times[0]!) / Math.log(sizes.at(-1)! / sizes[0]!);
   const piece = groundPiece(100_000, 16);
   const moves = movesOf(piece);
   const xy = new Float32Array(moves * 2);
   const loop = medianMs(() => bareLoop(moves, xy));
-  const whole = medianMs(() => new Planner().plan(piece), 7);
+  const whole = medianMs(() => new Planner().plan(piece, USUAL_FACTORS), 7);
   return [
     `planning 100,000 stitches (${moves} moves) / bare loop of as many points: ${(whole / loop).toFixed(1)}`,
     `growth of planning time from 1,000 to 100,000 stitches, exponent: ${exponent.toFixed(2)}`,
@@ -93,11 +93,11 @@ export function benchManyParts(): string[] {
     drawing: { ...piece.drawing, parts: piece.drawing.parts.map((part) => ({ ...part, passes: null })) },
   };
   const planner = new Planner();
-  const whole = medianMs(() => new Planner().plan(loose), 7);
+  const whole = medianMs(() => new Planner().plan(loose, USUAL_FACTORS), 7);
   let turn = 0;
   const again = medianMs(() => {
     const parts = loose.drawing.parts.with(7, { ...loose.drawing.parts[7]!, name: `Ground ${turn++}` });
-    planner.plan({ ...loose, drawing: { ...loose.drawing, parts } });
+    planner.plan({ ...loose, drawing: { ...loose.drawing, parts } }, USUAL_FACTORS);
   }, 7);
   return [
     `planning ${loose.drawing.parts.length} parts again after an edit of one / planning them whole: ${(again / whole).toFixed(3)}`,
@@ -110,7 +110,7 @@ export function benchMemory(): string[] {
   globalThis.gc?.();
   const before = process.memoryUsage().rss;
   const planner = new Planner();
-  const workings = planner.plan(piece);
+  const workings = planner.plan(piece, USUAL_FACTORS);
   const taken = (process.memoryUsage().rss - before) / MB;
   return [
     `memory for planning ${workings.plan.parts.length} parts (${workings.plan.totals.stitches} stitches) / 400 MB: ${(taken / 400).toFixed(2)}`,

@@ -1,9 +1,10 @@
+import { passesAsWorked, type PlannedPart, USUAL_FACTORS } from '@junctura/core/work';
+import { canWork } from '@junctura/core/propose';
 import { Planner, type Workings } from '@junctura/core/advice';
 import { centred, designCircle, fitToHoop, readSvg } from '@junctura/core/drawing';
 import { AIR_MM } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
-import { canWork, passesAsWorked, type PlannedPart } from '@junctura/core/plan';
 import { paramKey, stitchKind } from '@junctura/core/stitches';
 import { paramsFor, strandProblem, type PlanOptions } from './options.ts';
 
@@ -17,10 +18,10 @@ export function planText(text: string, options: PlanOptions): Outcome<{ piece: P
   if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
   const piece = placed(applySettings(read.value, options), options);
   const planner = new Planner();
-  const proposed = planner.plan(piece, options.seed);
+  const proposed = planner.plan(piece, USUAL_FACTORS, options.seed);
   const chosen = withAskedPasses(piece, proposed, options);
   if (!chosen.ok) return chosen;
-  return success({ piece: chosen.value, workings: planner.plan(chosen.value, options.seed) });
+  return success({ piece: chosen.value, workings: planner.plan(chosen.value, USUAL_FACTORS, options.seed) });
 }
 
 function applySettings(piece: Piece, { cloth, slack }: PlanOptions): Piece {

@@ -1,7 +1,7 @@
+import type { PlannedPass } from '@junctura/core/work';
 import { isAccepted, sayFinding, severityOf, type Workings } from '@junctura/core/advice';
 import { roundTo } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
-import type { PlannedPass } from '@junctura/core/plan';
 
 const r = (value: number): number => roundTo(value, 4);
 

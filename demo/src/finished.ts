@@ -1,8 +1,9 @@
+import { USUAL_FACTORS } from '@junctura/core/work';
+import { needleRuns } from '@junctura/core/thread';
 import { Planner } from '@junctura/core/advice';
 import { nearestShade, refOf } from '@junctura/core/materials';
 import { seededRandom, seedFrom } from '@junctura/core/measure';
-import { plainHoop, type Piece, type ThreadUse } from '@junctura/core/piece';
-import { needleRuns } from '@junctura/core/plan';
+import { plainHoop, type Piece, type PieceFile, type RecordEntry, type ThreadUse } from '@junctura/core/piece';
 import { area, dots, drawing, line, pieceOf, worked } from './draw.ts';
 
 const BERRY = '#7a2f5d';
@@ -64,18 +65,19 @@ const HAND: Readonly<Record<string, number>> = { french: 1.3, 'french-fill': 1.3
 const USUAL = 1.13;
 
 /** A piece with every part worked and what it took noted, one after the other over some weeks. */
-function finished(drawn: Piece, from: string): Piece {
+function finished(drawn: Piece, from: string): PieceFile {
   const palette = drawn.palette.map((colour) => ({ ...colour, shade: refOf(nearestShade(colour.hex).item) }));
   const piece = { ...drawn, palette };
-  const { plan } = new Planner().plan(piece);
+  const { plan } = new Planner().plan(piece, USUAL_FACTORS);
   const random = seededRandom(seedFrom(3, piece.id));
   const start = Date.parse(from);
-  const uses = needleRuns(plan.parts)
+  const uses = needleRuns(plan.parts, plan.order)
     .filter(({ run }) => run.quantities.threadMm > 0)
     .map(({ colour, run }, i): ThreadUse => {
       const usualMm = Math.round(run.quantities.threadMm);
       const factor = (HAND[run.pass.stitch] ?? USUAL) * Math.exp(0.08 * random.normal());
       return {
+        type: 'thread-used',
         id: `use-${i + 1}`,
         part: run.part,
         colour,
@@ -87,10 +89,14 @@ function finished(drawn: Piece, from: string): Piece {
         at: new Date(start + i * 2.4 * 24 * 3600 * 1000).toISOString(),
       };
     });
-  return { ...piece, record: { done: piece.drawing.parts.map(({ id }) => id), uses } };
+  const noted = new Set(uses.map(({ part }) => part));
+  const done = piece.drawing.parts
+    .filter(({ id }) => !noted.has(id))
+    .map(({ id }): RecordEntry => ({ type: 'part-done', id: `done-${id}`, at: uses.at(-1)!.at, part: id }));
+  return { piece, record: [...done, ...uses] };
 }
 
-export function bramblePiece(): Piece {
+export function bramblePiece(): PieceFile {
   const piece = pieceOf(brambleSvg(), 'bramble-spray.svg', {
     id: 'demo-bramble',
     name: 'Bramble spray',
@@ -102,7 +108,7 @@ export function bramblePiece(): Piece {
   return finished(piece, '2026-02-07T19:30:00Z');
 }
 
-export function boatPiece(): Piece {
+export function boatPiece(): PieceFile {
   const piece = pieceOf(boatSvg(), 'paper-boat.svg', {
     id: 'demo-boat',
     name: 'Paper boat',

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { boxSchema } from '@junctura/core/materials';
-import { pieceSchema, writePiece, type Piece } from '@junctura/core/piece';
+import { pieceSchema, recordSchema, writePiece, type Piece, type PieceFile } from '@junctura/core/piece';
 import { boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.ts';
 import { kitePiece, kiteSvg } from './kite.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
@@ -16,7 +16,7 @@ function write(folder: string, name: string, text: string): void {
   writeFileSync(new URL(name, place), text);
 }
 
-const pieces: readonly [name: string, piece: Piece, drawing: string][] = [
+const pieces: readonly [name: string, piece: Piece | PieceFile, drawing: string][] = [
   ['rock-pool', rockPoolPiece(), rockPoolSvg()],
   ['kite', kitePiece(), kiteSvg()],
   ['market-radishes', radishesPiece(), radishesSvg()],
@@ -28,6 +28,7 @@ const pieces: readonly [name: string, piece: Piece, drawing: string][] = [
 writeRanges();
 write('box', 'thread-box.json', `${JSON.stringify(boxSchema.parse(demoThreadBox()), null, 1)}\n`);
 for (const [name, piece, drawing] of pieces) {
-  write('pieces', `${name}.junctura.json`, writePiece(pieceSchema.parse(piece)));
+  const file: PieceFile = 'piece' in piece ? piece : { piece, record: [] };
+  write('pieces', `${name}.junctura.json`, writePiece(pieceSchema.parse(file.piece), recordSchema.parse(file.record)));
   write('drawings', `${name}.svg`, drawing);
 }

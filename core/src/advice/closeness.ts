@@ -1,6 +1,7 @@
+import type { PlannedPart } from '../work/index.ts';
+import type { Plan } from '../thread/index.ts';
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, mapPoints, narrowestGap, type Gap } from '../geometry/index.ts';
-import type { Plan, PlannedPart } from '../plan/index.ts';
 
 /** Parts nearer than this were drawn to meet, mm. */
 const MEETING_MM = 0.06;

@@ -1,19 +1,18 @@
+import { WORN_USES } from '../propose/index.ts';
+import { runningColours } from '../transfer/index.ts';
+import { usesColour } from '../work/index.ts';
+import { risingFactors, shareWithin, type Plan, type Owned, ENOUGH } from '../thread/index.ts';
 import { deltaE, labOf, separation } from '../colour/index.ts';
 import { isSameShade, RANGES, type Shade } from '../materials/index.ts';
 import { roundTo } from '../measure/index.ts';
-import { setColour, setShade, type Edit, type Piece } from '../piece/index.ts';
-import { colourName, risingFactors, shareWithin, usesColour, type Plan } from '../plan/index.ts';
+import { setColour, setShade, type Edit, colourName, type PlanInput, type Piece } from '../piece/index.ts';
 import { colourPairs, isConfusable, wornColours } from './colourPairs.ts';
 import { hundredths, type Finding } from './finding.ts';
 import { mendPair } from './recolour.ts';
-import { runningColours } from './running.ts';
-import { THRESHOLDS, WORN_USES } from './thresholds.ts';
-
-/** Metres of the whole thread that the person owns for a need, by the need's id; a need that is not named is not owned at all. */
-export type Owned = Readonly<Record<string, number>>;
+import { THRESHOLDS } from './thresholds.ts';
 
 /** Colours that meet and cannot be told apart, lots that are mixed, dyes that may run. */
-export function colourFindings(piece: Piece, plan: Plan): Finding[] {
+export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
   if (piece.use === 'whitework') return [];
   const worn = wornColours(piece);
   const labs = new Map([...worn].map(([id, hex]) => [id, labOf(hex)]));
@@ -59,7 +58,7 @@ export function colourFindings(piece: Piece, plan: Plan): Finding[] {
 }
 
 /** Colours that vanish into the cloth. */
-export function clothColourFindings(piece: Piece, plan: Plan): Finding[] {
+export function clothColourFindings(piece: PlanInput, plan: Plan): Finding[] {
   const cloth = labOf(piece.cloth.colour);
   if (piece.use === 'whitework') return [];
   return piece.palette.flatMap((colour): Finding[] => {
@@ -71,13 +70,13 @@ export function clothColourFindings(piece: Piece, plan: Plan): Finding[] {
   });
 }
 
-function sameShade(piece: Piece, a: string, b: string): boolean {
+function sameShade(piece: PlanInput, a: string, b: string): boolean {
   const [one, other] = [a, b].map((id) => piece.palette.find((colour) => colour.id === id)!);
   return one!.shade !== null && isSameShade(one!.shade, other!.shade);
 }
 
 /** Strong dyes on pale cloth that will be washed. */
-function runningFindings(piece: Piece, plan: Plan): Finding[] {
+function runningFindings(piece: PlanInput, plan: Plan): Finding[] {
   if (!WORN_USES.has(piece.use)) return [];
   const running = runningColours(piece, plan);
   if (running.length === 0) return [];
@@ -86,12 +85,12 @@ function runningFindings(piece: Piece, plan: Plan): Finding[] {
 }
 
 /** Thread that is owned, but does not cover the need with good odds. */
-export function ownedFindings({ colours, parts }: Plan, owned: Owned): Finding[] {
+export function ownedFindings({ colours, parts, spread }: Plan, owned: Owned): Finding[] {
   return colours.flatMap((need): Finding[] => {
     const metres = owned[need.id];
     if (metres === undefined || need.wholeM === 0) return [];
-    const odds = shareWithin(risingFactors(need.loads), metres / need.wholeM);
-    if (odds >= THRESHOLDS.enough) return [];
+    const odds = shareWithin(risingFactors(need.loads, spread), metres / need.wholeM);
+    if (odds >= ENOUGH) return [];
     const part = parts.find((planned) => usesColour(planned, need.colour))?.part.id ?? null;
     const figures = {
       colour: need.name,

@@ -1,11 +1,12 @@
+import { touch, TREATMENT } from '../propose/index.ts';
+import type { PlannedPart, PlannedPass } from '../work/index.ts';
+import type { Plan } from '../thread/index.ts';
 import { deltaE, labOf, separation, type Lab, type Separation } from '../colour/index.ts';
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, isInside, narrowestGap } from '../geometry/index.ts';
 import { RememberedPair } from '../measure/index.ts';
-import type { Piece } from '../piece/index.ts';
-import { colourName, type Plan, type PlannedPart, type PlannedPass } from '../plan/index.ts';
+import { colourName, type PlanInput } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
-import { touch } from './neighbours.ts';
 import { THRESHOLDS } from './thresholds.ts';
 
 /** Two colours of a piece that meet somewhere. */
@@ -55,7 +56,7 @@ function findMeeting(a: PlacedShape, b: PlacedShape): boolean {
   if (a.kind === 'area' && liesUpon(b, a)) return true;
   if (b.kind === 'area' && liesUpon(a, b)) return true;
   if (a.kind === 'spot' || b.kind === 'spot') return false;
-  return narrowestGap(edgesOf(a.shape), edgesOf(b.shape), THRESHOLDS.touchingMm) !== null;
+  return narrowestGap(edgesOf(a.shape), edgesOf(b.shape), TREATMENT.touchingMm) !== null;
 }
 
 function liesUpon({ shape }: PlacedShape, { shape: area }: PlacedShape): boolean {
@@ -96,7 +97,7 @@ export function colourPairs({ parts }: Plan, isWorth: (a: string, b: string) => 
   const seen = parts.map(seenColours);
   const earlier = earlierMeeting(
     parts.map(({ placed }) => placed.box),
-    THRESHOLDS.touchingMm,
+    TREATMENT.touchingMm,
   );
   parts.forEach((part, i) => {
     laddersOf(part).forEach(([one, other]) => {
@@ -119,7 +120,7 @@ export function colourPairs({ parts }: Plan, isWorth: (a: string, b: string) => 
 }
 
 function isNear(a: PlacedShape, b: PlacedShape): boolean {
-  return a.box !== null && b.box !== null && boxesMeet(a.box, b.box, THRESHOLDS.touchingMm);
+  return a.box !== null && b.box !== null && boxesMeet(a.box, b.box, TREATMENT.touchingMm);
 }
 
 /** Neighbouring shades of the passes of a part. */
@@ -143,7 +144,7 @@ function isOneLadder(one: PlannedPart, other: PlannedPart, a: string, b: string)
 /** What a palette looks like: the colour that each entry is worked in. */
 export type Worn = ReadonlyMap<string, string>;
 
-export function wornColours({ palette }: Piece): Worn {
+export function wornColours({ palette }: PlanInput): Worn {
   return new Map(palette.map((colour) => [colour.id, colourName(colour).hex]));
 }
 
@@ -155,7 +156,7 @@ export interface JudgedPair extends ColourPair {
 }
 
 /** All pairs of a piece, the nearest first. */
-export function judgePairs(piece: Piece, plan: Plan): JudgedPair[] {
+export function judgePairs(piece: PlanInput, plan: Plan): JudgedPair[] {
   const worn = wornColours(piece);
   return colourPairs(plan)
     .map((pair): JudgedPair => {

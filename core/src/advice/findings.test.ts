@@ -1,3 +1,5 @@
+import { USUAL_FACTORS } from '../work/index.ts';
+import { proposalsFor, type Proposal } from '../propose/index.ts';
 import { describe, expect, it } from 'vitest';
 import { readSvg } from '../drawing/index.ts';
 import { nearestShade, refOf } from '../materials/index.ts';
@@ -17,14 +19,12 @@ import {
   isAccepted,
   ownedFindings,
   Planner,
-  proposalsFor,
   remediesFor,
   sayFinding,
   SENTENCES,
   severityOf,
   type Finding,
   type FindingId,
-  type Proposal,
   type Workings,
 } from './index.ts';
 
@@ -42,7 +42,7 @@ function after(piece: Piece, edit: Edit | null): Piece {
   if (!outcome.ok) throw new Error(outcome.problem);
   return outcome.value;
 }
-const found = (piece: Piece): FindingId[] => new Planner().plan(piece).findings.map(({ id }) => id);
+const found = (piece: Piece): FindingId[] => new Planner().plan(piece, USUAL_FACTORS).findings.map(({ id }) => id);
 const pass = (
   stitch: 'satin' | 'back' | 'chain',
   strands = 2,
@@ -84,7 +84,7 @@ function ofTwoLots(): Piece {
 }
 /** The findings of a plan, and those about what is owned: a little of the first colour. */
 function planned(piece: Piece, id: FindingId): Pick<Workings, 'plan' | 'findings'> {
-  const { plan, findings } = new Planner().plan(piece);
+  const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
   return { plan, findings: id === 'runs-out' ? ownedFindings(plan, { c1: 0.4 }) : findings };
 }
 const hoop = plainHoop(100, 12);
@@ -178,7 +178,7 @@ describe('findings', () => {
     ['pencil', 'stranded-silk', 0],
   ])('ask of thread, too, what water does to it: %s and %s', (mark, thread, count) => {
     const piece = worked(pieceOf(square, { mark }), pass('satin', 1, {}, thread));
-    const found = new Planner().plan(piece).findings.filter(({ id }) => id === 'water-spoils');
+    const found = new Planner().plan(piece, USUAL_FACTORS).findings.filter(({ id }) => id === 'water-spoils');
     expect(found).toHaveLength(count);
   });
 
@@ -193,7 +193,7 @@ describe('findings', () => {
       let mended = after(piece, edit);
       // A strand more or less may have to be given several times.
       for (let i = 0; i < 5 && found(mended).includes(id); i++) {
-        const again = new Planner().plan(mended);
+        const again = new Planner().plan(mended, USUAL_FACTORS);
         const same = again.findings.find((entry) => entry.id === id)!;
         const next = remediesFor(mended, again.plan, same).find((remedy) => remedy.edit.label === edit.label);
         if (!next) break;
@@ -215,7 +215,7 @@ describe('findings', () => {
         return `<path d="M${x} ${y}l${(3 * Math.cos(turn)).toFixed(2)} ${(3 * Math.sin(turn)).toFixed(2)}" stroke="#a33"/>`;
       });
       const piece = pieceOf(sticks.join(''));
-      const { plan, findings } = new Planner().plan(piece);
+      const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
       const merging = (entries: readonly Finding[], part: string | null): string[] =>
         entries
           .filter(({ id, part: one, figures }) => id === 'line-too-close' && [one, figures['otherId']].includes(part))
@@ -224,7 +224,7 @@ describe('findings', () => {
         const away = remediesFor(piece, plan, finding).find(({ label }) => /away$/.test(label));
         if (!away) continue;
         offered++;
-        const again = new Planner().plan(after(piece, away.edit));
+        const again = new Planner().plan(after(piece, away.edit), USUAL_FACTORS);
         expect(merging(again.findings, finding.part)).toEqual([]);
       }
     }
@@ -237,7 +237,7 @@ describe('findings', () => {
     const piece = worked(pieceOf(square, { use: 'worn' }), {
       passes: [edge, plainPass('satin', 'stranded-cotton'), outline],
     });
-    const { plan, findings } = new Planner().plan(piece);
+    const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
     const [remedy] = remediesFor(
       piece,
       plan,
@@ -260,7 +260,7 @@ describe('findings', () => {
       const body =
         stitch === 'back' ? '<path d="M0 0H30" stroke="#a33"/>' : '<rect width="0.4" height="9" fill="#a33"/>';
       const piece = worked(pieceOf(body, { mark: 'water-pen' }), { passes: [plainPass(stitch, thread, strands)] });
-      const { plan, findings } = new Planner().plan(piece);
+      const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
       const remedies = findings.flatMap((finding) => remediesFor(piece, plan, finding));
       for (const { edit } of remedies) expect(pieceSchema.safeParse(after(piece, edit)).error?.message).toBeUndefined();
     }
@@ -281,7 +281,7 @@ describe('findings', () => {
         'x',
       ),
     );
-    const { plan, findings } = new Planner().plan(satin);
+    const { plan, findings } = new Planner().plan(satin, USUAL_FACTORS);
     const shows = findings.find(({ id }) => id === 'cloth-shows')!;
     const closed = after(satin, remediesFor(satin, plan, shows)[0]!.edit);
     expect(closed.drawing.parts.map((part) => [part.passes![0]!.angleDeg, part.passes![0]!.params])).toEqual([
@@ -292,7 +292,7 @@ describe('findings', () => {
 
   it('stay accepted until their figures change', () => {
     const piece = worked(pieceOf(square, { use: 'worn' }), pass('satin'));
-    const finding = new Planner().plan(piece).findings.find(({ id }) => id === 'span-too-long')!;
+    const finding = new Planner().plan(piece, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
     const accepted = after(
       piece,
       acceptFinding(piece, {
@@ -302,17 +302,17 @@ describe('findings', () => {
         why: 'a wall piece',
       }),
     );
-    const still = new Planner().plan(accepted).findings.find(({ id }) => id === 'span-too-long')!;
+    const still = new Planner().plan(accepted, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
     expect(isAccepted(accepted, still)).toBe(true);
     const larger = { ...accepted, placement: { ...accepted.placement, scale: 1.5 } };
-    const changed = new Planner().plan(larger).findings.find(({ id }) => id === 'span-too-long')!;
+    const changed = new Planner().plan(larger, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
     expect(isAccepted(larger, changed)).toBe(false);
   });
 });
 
 /** What is proposed for the first part of a piece. */
 function offersFor(piece: Piece): readonly Proposal[] {
-  return proposalsFor(piece, new Planner().plan(piece).plan.parts[0]!);
+  return proposalsFor(piece, new Planner().plan(piece, USUAL_FACTORS).plan.parts[0]!);
 }
 
 describe('proposals', () => {
@@ -348,7 +348,7 @@ describe('proposals', () => {
       stitch: 'satin',
       direction: 'across',
     });
-    const { plan } = new Planner().plan(pieceOf(twins));
+    const { plan } = new Planner().plan(pieceOf(twins), USUAL_FACTORS);
     const [one, other] = plan.parts.map(({ passes }) => passes[0]!.angleDeg);
     expect(Math.abs(one! - other!) % 180).toBeGreaterThanOrEqual(20);
     expect(found(pieceOf(twins))).not.toContain('direction-vanishes');
@@ -372,8 +372,8 @@ describe('proposals', () => {
   it('are taken back by choosing, and come again with null', () => {
     const piece = pieceOf(square);
     const chosen = after(piece, setPasses(piece, new Map([['part-1', [plainPass('satin', 'stranded-cotton')]]]), 'x'));
-    expect(new Planner().plan(chosen).plan.parts[0]!.passes[0]!.stitch).toBe('satin');
+    expect(new Planner().plan(chosen, USUAL_FACTORS).plan.parts[0]!.passes[0]!.stitch).toBe('satin');
     const again = after(chosen, setPasses(chosen, new Map([['part-1', null]]), 'x'));
-    expect(new Planner().plan(again).plan).toEqual(new Planner().plan(piece).plan);
+    expect(new Planner().plan(again, USUAL_FACTORS).plan).toEqual(new Planner().plan(piece, USUAL_FACTORS).plan);
   });
 });

@@ -1,15 +1,15 @@
-import type { Piece } from '../piece/index.ts';
-import type { Plan } from '../plan/index.ts';
+import type { PlanInput, Piece } from '../piece/index.ts';
+import type { Neighbours } from '../propose/index.ts';
+import type { Plan } from '../thread/index.ts';
 import { clothColourFindings, colourFindings } from './colourFindings.ts';
 import type { Finding, FindingId } from './finding.ts';
 import { hoopFindings } from './hoopFindings.ts';
 import { closeFindings, neighbourFindings } from './meetingFindings.ts';
-import type { Neighbours } from './neighbours.ts';
 import { partFindings } from './partFindings.ts';
 import { transferFindings } from './transferFindings.ts';
 
 /** Everything that a plan gives cause to say, worst first within a part. */
-export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours): Finding[] {
+export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): Finding[] {
   const notes = piece.drawing.notes.map((note): Finding => ({ id: 'not-read', part: null, figures: { note } }));
   return [
     ...hoopFindings(piece, plan),
@@ -27,14 +27,14 @@ export function findAll(piece: Piece, plan: Plan, neighbours: Neighbours): Findi
 const OF_SIZE: ReadonlySet<FindingId> = new Set(['part-too-small', 'span-too-long', 'line-too-close']);
 
 /** What there is to say of the size of a piece, and nothing else. */
-export function findOfSize(piece: Piece, plan: Plan): Finding[] {
+export function findOfSize(piece: PlanInput, plan: Plan): Finding[] {
   return [...partFindings(piece, plan), ...closeFindings(plan)].filter(({ id }) => OF_SIZE.has(id));
 }
 
 /** Whether the person has said of this finding, with these figures, that they know. */
-export function isAccepted(piece: Piece, finding: Finding): boolean {
+export function isAccepted({ accepted }: Pick<Piece, 'accepted'>, finding: Finding): boolean {
   const figures = figuresKey(finding);
-  return piece.accepted.some(
+  return accepted.some(
     (entry) => entry.finding === finding.id && entry.part === finding.part && entry.figures === figures,
   );
 }

@@ -1,13 +1,14 @@
+import type { PlanInput } from '../piece/index.ts';
+import type { Plan } from '../thread/index.ts';
+import { isRaised } from '../work/index.ts';
 import { clearInHoopMm, pointsOf, positionsOf } from '../drawing/index.ts';
 import { AIR_MM, WARP_LIMIT, warpOf } from '../materials/index.ts';
-import { crushedParts, isRaised } from '../order/index.ts';
-import type { Piece } from '../piece/index.ts';
-import type { Plan } from '../plan/index.ts';
+import { crushedParts } from '../order/index.ts';
 import { hundredths, type Finding } from './finding.ts';
 import { THRESHOLDS } from './thresholds.ts';
 
 /** How the design lies on the grain and in the hoop, and what the ring does to it. */
-export function hoopFindings(piece: Piece, plan: Plan): Finding[] {
+export function hoopFindings(piece: PlanInput, plan: Plan): Finding[] {
   const { hoop, design } = plan;
   const found: Finding[] = [];
   const offDeg = hundredths(Math.abs(((piece.placement.turnDeg + 45) % 90) - 45));
@@ -21,7 +22,7 @@ export function hoopFindings(piece: Piece, plan: Plan): Finding[] {
     if (Math.abs(share) > 100 * WARP_LIMIT)
       found.push({ id: 'warp', part: null, figures: { share, uprightMm, acrossMm } });
   }
-  for (const { partId, workedIn, crushedBy } of crushedParts(plan, piece.hoop, piece.positions)) {
+  for (const { partId, workedIn, crushedBy } of crushedParts(plan.order, plan.parts, piece.hoop, piece.positions)) {
     found.push({ id: 'crushed', part: partId, figures: { workedIn, crushedBy } });
   }
   const clearMm = hundredths(hoop.clearMm);
@@ -35,7 +36,7 @@ export function hoopFindings(piece: Piece, plan: Plan): Finding[] {
 }
 
 /** Raised work wants more air than flat work. */
-function raisedNearRing(piece: Piece, plan: Plan): Finding[] {
+function raisedNearRing(piece: PlanInput, plan: Plan): Finding[] {
   const raised = plan.parts.filter(isRaised);
   const clearMm = hundredths(
     clearInHoopMm(

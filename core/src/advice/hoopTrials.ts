@@ -1,8 +1,8 @@
+import type { OwnFactors } from '../work/index.ts';
 import { fitToHoop } from '../drawing/index.ts';
 import type { Hoop, Piece } from '../piece/index.ts';
 import type { FindingId } from './finding.ts';
 import type { Planner, Workings } from './planner.ts';
-import type { OwnHand } from '../plan/index.ts';
 
 /** A design as it would be in a hoop of some size. */
 export interface HoopTrial {
@@ -32,7 +32,7 @@ export function tryHoop(
   piece: Piece,
   hoop: Hoop,
   planner: Planner,
-  own: OwnHand,
+  own: OwnFactors,
 ): { trial: HoopTrial; piece: Piece; workings: Workings } {
   const tried = inHoop(piece, hoop);
   const workings = planner.planSize(tried, own);

@@ -1,14 +1,11 @@
 export type { Finding, FindingId } from './finding.ts';
 export { figuresKey, findAll, isAccepted } from './findings.ts';
 export { remediesFor, type Remedy } from './remedies.ts';
-export { ownedFindings, type Owned } from './colourFindings.ts';
+export { ownedFindings } from './colourFindings.ts';
 export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type JudgedPair } from './colourPairs.ts';
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';
-export { ENOUGH, ownedFor, savings, willReach, type Reach, type Saving } from './reach.ts';
 export { Planner, type Workings } from './planner.ts';
-export { proposalsFor, type Proposal } from './proposals.ts';
 export { sayFinding, SENTENCES, severityOf, type Severity } from './sentences.ts';
 export { inHoop, tryHoop, type HoopTrial } from './hoopTrials.ts';
-export { rankWays, showsOn, type WayAdvice } from './ways.ts';
 export { tooClose, type TooClose } from './closeness.ts';
-export { roomForShades, THRESHOLDS } from './thresholds.ts';
+export { THRESHOLDS } from './thresholds.ts';

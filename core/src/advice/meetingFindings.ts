@@ -1,8 +1,8 @@
-import type { Plan, PlannedPart, PlannedPass } from '../plan/index.ts';
+import { degreesApart, straightFilling, type Neighbours, TREATMENT } from '../propose/index.ts';
+import type { PlannedPart, PlannedPass } from '../work/index.ts';
+import type { Plan } from '../thread/index.ts';
 import { tooClose } from './closeness.ts';
 import { hundredths, type Finding } from './finding.ts';
-import { degreesApart, straightFilling, type Neighbours } from './neighbours.ts';
-import { THRESHOLDS } from './thresholds.ts';
 
 /** Lines and edges that come nearer to each other than their thread is wide. */
 export function closeFindings(plan: Plan): Finding[] {
@@ -23,7 +23,7 @@ export function neighbourFindings({ parts }: Plan, neighbours: Neighbours): Find
     for (const j of neighbours.alikeBefore(i)) {
       const other = seenFilling(parts[j]!);
       const apartDeg = other ? hundredths(degreesApart(filling.angleDeg, other.angleDeg)) : Infinity;
-      if (apartDeg >= THRESHOLDS.leastTurnDeg) continue;
+      if (apartDeg >= TREATMENT.leastTurnDeg) continue;
       return [{ id: 'direction-vanishes', part: one.part.id, figures: { other: parts[j]!.part.name, apartDeg } }];
     }
     return [];

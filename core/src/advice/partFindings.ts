@@ -1,12 +1,12 @@
+import type { PlanInput } from '../piece/index.ts';
+import { longestSpan, tightestBendMm, roomForShades, SPAN_LIMIT_MM, WORN_USES, TREATMENT } from '../propose/index.ts';
+import { type PlannedPart, type PlannedPass, longestFrontRunMm } from '../work/index.ts';
+import type { Plan } from '../thread/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { clothOf, leavesHole, markOf } from '../materials/index.ts';
-import type { Piece } from '../piece/index.ts';
-import type { Plan, PlannedPart, PlannedPass } from '../plan/index.ts';
 import { stitchKind, WIDEST_FIELD_MM2 } from '../stitches/index.ts';
-import { longestSpan } from './direction.ts';
 import { hundredths, type Figures, type Finding, type FindingId } from './finding.ts';
-import { longestFrontRunMm, tightestBendMm } from './measures.ts';
-import { roomForShades, SPAN_LIMIT_MM, THRESHOLDS, WORN_USES } from './thresholds.ts';
+import { THRESHOLDS } from './thresholds.ts';
 
 /** Stitches that span an area from edge to edge; they are judged by their spans. */
 const SATIN_LIKE: ReadonlySet<string> = new Set(['satin', 'satin-surface']);
@@ -15,11 +15,11 @@ const SATIN_LIKE: ReadonlySet<string> = new Set(['satin', 'satin-surface']);
 const LEAST_PART_MM = 0.5;
 
 /** What there is to say of each part by itself: its size, its stitches, its directions, its use. */
-export function partFindings(piece: Piece, { parts }: Plan): Finding[] {
+export function partFindings(piece: PlanInput, { parts }: Plan): Finding[] {
   return parts.flatMap((planned) => findingsOf(piece, planned));
 }
 
-function findingsOf(piece: Piece, planned: PlannedPart): Finding[] {
+function findingsOf(piece: PlanInput, planned: PlannedPart): Finding[] {
   const { part, placed, passes } = planned;
   const at = (id: FindingId, figures: Figures): Finding => ({ id, part: part.id, figures });
   if (!part.shown) return [];
@@ -62,7 +62,7 @@ function sizeFindings(placed: PlacedShape, { stitch, laidMm, params, role }: Pla
   return found;
 }
 
-function coverFindings(piece: Piece, placed: PlacedShape, pass: PlannedPass): Found[] {
+function coverFindings(piece: PlanInput, placed: PlacedShape, pass: PlannedPass): Found[] {
   const kind = stitchKind(pass.stitch);
   const found: Found[] = [];
   // What lies under the filling or over it is not judged by the cloth between its threads.
@@ -80,14 +80,14 @@ function coverFindings(piece: Piece, placed: PlacedShape, pass: PlannedPass): Fo
     const spanMm = hundredths(longestFrontRunMm(pass));
     const limitMm = SPAN_LIMIT_MM[piece.use];
     if (spanMm > limitMm) found.push(['span-too-long', { spanMm, limitMm }]);
-    if (spanMm < THRESHOLDS.shortestSatinMm && placed.areaMm2 > 0) {
-      found.push(['span-too-short', { spanMm, leastMm: THRESHOLDS.shortestSatinMm }]);
+    if (spanMm < TREATMENT.shortestSatinMm && placed.areaMm2 > 0) {
+      found.push(['span-too-short', { spanMm, leastMm: TREATMENT.shortestSatinMm }]);
     }
   }
   return found;
 }
 
-function useFindings(piece: Piece, pass: PlannedPass): Found[] {
+function useFindings(piece: PlanInput, pass: PlannedPass): Found[] {
   const kind = stitchKind(pass.stitch);
   const cloth = clothOf(piece.cloth.kind)!;
   const found: Found[] = [];

@@ -1,3 +1,5 @@
+import { USUAL_FACTORS } from '../work/index.ts';
+import { countLoads } from '../thread/index.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { inHoop, Planner, tryHoop } from './index.ts';
@@ -13,7 +15,6 @@ import {
   type Hoop,
   type Piece,
 } from '../piece/index.ts';
-import { countLoads, USUAL_HAND } from '../plan/index.ts';
 
 function kite(): Piece {
   const read = readPiece(readFileSync(new URL('../piece/fixtures/version-1.junctura.json', import.meta.url), 'utf8'));
@@ -25,7 +26,7 @@ describe('planning', () => {
   it('again after any edits gives what planning afresh gives, and works again only what changed', () => {
     const planner = new Planner();
     let piece = kite();
-    let before = planner.plan(piece).plan;
+    let before = planner.plan(piece, USUAL_FACTORS).plan;
     for (let seed = 1; seed <= 30; seed++) {
       const random = seededRandom(seed);
       const part = piece.drawing.parts[Math.floor(random.next() * piece.drawing.parts.length)]!;
@@ -42,8 +43,8 @@ describe('planning', () => {
       const outcome = applyEdit(piece, edit);
       if (!outcome.ok) throw new Error(outcome.problem);
       piece = outcome.value;
-      const again = planner.plan(piece);
-      expect(again).toEqual(new Planner().plan(piece));
+      const again = planner.plan(piece, USUAL_FACTORS);
+      expect(again).toEqual(new Planner().plan(piece, USUAL_FACTORS));
       const worked = again.plan.parts.filter(({ passes }, i) => passes[0] !== before.parts[i]!.passes[0]);
       if (seed % 10 !== 0) expect(worked.map((entry) => entry.part.id)).toEqual([part.id]);
       before = again.plan;
@@ -61,8 +62,8 @@ describe('planning', () => {
       plainHoop(125, 12),
     ];
     for (const hoop of sizes) {
-      const { trial } = tryHoop(piece, hoop, planner, USUAL_HAND);
-      const { plan, findings } = new Planner().plan(inHoop(piece, hoop));
+      const { trial } = tryHoop(piece, hoop, planner, USUAL_FACTORS);
+      const { plan, findings } = new Planner().plan(inHoop(piece, hoop), USUAL_FACTORS);
       const { stitches, threadMm, skeins90, hours } = plan.totals;
       expect(trial).toMatchObject({ stitches, threadM: threadMm / 1000, skeins: skeins90, hours });
       const about = (id: string): (string | null)[] => [
@@ -83,12 +84,12 @@ describe('planning', () => {
       const scale = placement.scale * random.between(0.8, 1.3);
       const turnDeg = Math.round(random.between(-180, 180));
       piece = { ...piece, placement: { ...placement, scale, turnDeg, xMm: placement.xMm + random.between(-5, 5) } };
-      expect(planner.plan(piece)).toEqual(new Planner().plan(piece));
+      expect(planner.plan(piece, USUAL_FACTORS)).toEqual(new Planner().plan(piece, USUAL_FACTORS));
     }
   });
 
   it('adds up: colours hold the thread of their parts, and of nothing else', () => {
-    const { plan } = new Planner().plan(kite());
+    const { plan } = new Planner().plan(kite(), USUAL_FACTORS);
     const ofParts = plan.parts.flatMap(({ passes }) => passes).reduce((sum, pass) => sum + pass.quantities.threadMm, 0);
     const ofColours = plan.colours.reduce((sum, colour) => sum + colour.threadMm, 0);
     expect(ofColours).toBeCloseTo(ofParts, 3);
@@ -109,21 +110,25 @@ describe('planning', () => {
       setPasses(piece, new Map([[area.id, [plainPass('seed', 'stranded-cotton')]]]), 'x')!,
     );
     if (!outcome.ok) throw new Error(outcome.problem);
-    expect(new Planner().plan(outcome.value, 3)).toEqual(new Planner().plan(outcome.value, 3));
-    expect(new Planner().plan(outcome.value, 3)).not.toEqual(new Planner().plan(outcome.value, 4));
+    expect(new Planner().plan(outcome.value, USUAL_FACTORS, 3)).toEqual(
+      new Planner().plan(outcome.value, USUAL_FACTORS, 3),
+    );
+    expect(new Planner().plan(outcome.value, USUAL_FACTORS, 3)).not.toEqual(
+      new Planner().plan(outcome.value, USUAL_FACTORS, 4),
+    );
   });
 
   it('grows with slack and with what a length loses', () => {
     const piece = kite();
     const slack = (share: number): number =>
-      new Planner().plan({ ...piece, worker: { ...piece.worker, slack: share } }).plan.totals.threadMm;
+      new Planner().plan({ ...piece, worker: { ...piece.worker, slack: share } }, USUAL_FACTORS).plan.totals.threadMm;
     expect(slack(0.1) / slack(0)).toBeCloseTo(1.1, 6);
   });
 });
 
 describe('needle loads', () => {
   it('hold all the thread that is worked, and lose at least start and end of each', () => {
-    const { plan } = new Planner().plan(kite());
+    const { plan } = new Planner().plan(kite(), USUAL_FACTORS);
     const passes = plan.parts.flatMap((part) => part.passes).filter((pass) => pass.strands === 2);
     const runs = passes.flatMap((pass) => pass.threads.map((thread) => ({ ...thread, pass })));
     const worked = passes.reduce((sum, pass) => sum + pass.quantities.threadMm, 0);
@@ -135,7 +140,7 @@ describe('needle loads', () => {
   });
 
   it('are told apart by what they work, and every cut serves them once', () => {
-    const { plan } = new Planner().plan(kite());
+    const { plan } = new Planner().plan(kite(), USUAL_FACTORS);
     for (const { loadList, cutList, threadMm } of plan.colours) {
       const worked = loadList.flatMap(({ works }) => works).reduce((sum, { usedMm }) => sum + usedMm, 0);
       expect(worked).toBeCloseTo(threadMm, 0);

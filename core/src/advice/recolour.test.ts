@@ -1,3 +1,4 @@
+import { USUAL_FACTORS } from '../work/index.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { deltaE, labOf } from '../colour/index.ts';
@@ -21,7 +22,7 @@ function demo(name: string): Piece {
   return read.value;
 }
 const pool = demo('rock-pool');
-const { plan } = new Planner().plan(pool);
+const { plan } = new Planner().plan(pool, USUAL_FACTORS);
 const pairs = colourPairs(plan);
 const inShade = (piece: Piece, colour: string, shade: Shade): Piece => {
   const outcome = applyEdit(piece, setShade(piece, colour, shade)!);

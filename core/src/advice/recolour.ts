@@ -1,7 +1,6 @@
 import { deltaE, labOf, turnedColour, type Lab } from '../colour/index.ts';
 import { isSameShade, refOf, type Shade, type ShadeRef } from '../materials/index.ts';
-import type { Piece } from '../piece/index.ts';
-import { colourName, shadesOf } from '../plan/index.ts';
+import { type Piece, colourName, shadesOf } from '../piece/index.ts';
 import { leastApart, shortfall, wornColours, type ColourPair, type Worn } from './colourPairs.ts';
 import { THRESHOLDS } from './thresholds.ts';
 

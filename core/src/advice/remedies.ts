@@ -1,6 +1,10 @@
+import { rankWays } from '../transfer/index.ts';
+import { coveringStrands } from '../propose/index.ts';
+import type { Plan } from '../thread/index.ts';
+import { passesAsWorked, type PlannedPart } from '../work/index.ts';
 import { fitToHoop, joinParts, nudgeParts, onTheGrain, outlineToLine } from '../drawing/index.ts';
 import { AIR_MM, markOf, strandChoices, threadKind } from '../materials/index.ts';
-import { crushedParts, findPositions, orderPositions } from '../order/index.ts';
+import { crushedParts, findPositions, orderPositions, drawingOrder } from '../order/index.ts';
 import {
   groupMembers,
   plainPass,
@@ -15,13 +19,10 @@ import {
   type Pass,
   type Piece,
 } from '../piece/index.ts';
-import { passesAsWorked, type Plan, type PlannedPart } from '../plan/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
 import { tooClose, wayOut } from './closeness.ts';
 import { colourRemedies } from './colourFindings.ts';
 import type { Finding, FindingId } from './finding.ts';
-import { coveringStrands } from './proposals.ts';
-import { rankWays } from './ways.ts';
 
 /** What can be done about a finding, in one action that can be undone. */
 export interface Remedy {
@@ -116,15 +117,16 @@ const FOR_PART: Readonly<Partial<Record<FindingId, (of: PartCase) => Offer[]>>> 
 
 function inAnotherOrder({ piece, plan }: Case): Offer[] {
   if (!piece.hoop) return [];
-  const better = orderPositions(plan, piece.hoop, piece.positions);
-  const isBetter =
-    crushedParts(plan, piece.hoop, better).length < crushedParts(plan, piece.hoop, piece.positions).length;
+  const better = orderPositions(plan.parts, piece.hoop, piece.positions);
+  const crushed = (middles: Piece['positions']): number =>
+    crushedParts(drawingOrder(plan.parts, piece.hoop, middles), plan.parts, piece.hoop!, middles).length;
+  const isBetter = crushed(better) < crushed(piece.positions);
   if (!isBetter) return [];
   return [['Move the hoop in another order', setPositions(piece, better, 'Order the hoop positions')]];
 }
 
 function inPositions({ piece, plan }: Case): Offer[] {
-  const found = piece.hoop && findPositions(plan, piece.hoop);
+  const found = piece.hoop && findPositions(plan.parts, piece.hoop);
   if (!found || found.length < 2) return [];
   return [[`Work it in ${found.length} hoop positions`, setPositions(piece, found, 'Find hoop positions')]];
 }

@@ -1,12 +1,11 @@
+import type { PlanInput } from '../piece/index.ts';
+import type { Plan } from '../thread/index.ts';
+import { fadedParts, showsOn, threadsOf } from '../transfer/index.ts';
 import { clothOf, markOf, spoiltByWater } from '../materials/index.ts';
-import { fadedParts } from '../order/index.ts';
-import type { Piece } from '../piece/index.ts';
-import type { Plan } from '../plan/index.ts';
 import { hundredths, type Finding } from './finding.ts';
-import { showsOn, threadsOf } from './ways.ts';
 
 /** What speaks against the way of marking that is chosen. */
-export function transferFindings(piece: Piece, plan: Plan): Finding[] {
+export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
   const mark = markOf(piece.mark)!;
   const cloth = clothOf(piece.cloth.kind)!;
   const found: Finding[] = [];

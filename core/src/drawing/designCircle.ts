@@ -7,7 +7,7 @@ import {
   smallestCircle,
   type Circle,
 } from '../geometry/index.ts';
-import type { Piece } from '../piece/index.ts';
+import type { PlanInput, Piece } from '../piece/index.ts';
 import { placementMatrix, pointsOf, type PlacedShape } from './placedShape.ts';
 
 /** The smallest circle around all that lies on the cloth, or null where nothing does. */
@@ -19,7 +19,7 @@ export function circleAround(shapes: readonly PlacedShape[]): Circle | null {
 const COARSE_MM = 0.01;
 
 /** The corners of a whole design as placed, hidden portions too: all that is needed to place it anew. */
-export function designPoints({ drawing, placement }: Pick<Piece, 'drawing' | 'placement'>): Float64Array {
+export function designPoints({ drawing, placement }: Pick<PlanInput, 'drawing' | 'placement'>): Float64Array {
   const matrix = placementMatrix(placement);
   const arrays = drawing.parts
     .filter((part) => part.shown)

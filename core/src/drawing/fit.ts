@@ -1,6 +1,6 @@
 import { convexHull, mapPoints, smallestCircle, turning, type Circle } from '../geometry/index.ts';
 import { AIR_MM, HOOP_SIZES_MM, innerDiameterMm, innerHalvesMm, type HoopSize } from '../materials/index.ts';
-import { plainHoop, type Piece, type Placement } from '../piece/index.ts';
+import { plainHoop, type Piece, type Placement, type PlanInput } from '../piece/index.ts';
 import { designPoints } from './designCircle.ts';
 import { clearInHoopMm } from './hoopRoom.ts';
 
@@ -19,7 +19,7 @@ export function roomHalvesMm(hoop: Room): readonly [across: number, upright: num
 }
 
 /** The placement under which a design fills a hoop up to its air, in the middle: an oval by its best turn. */
-export function fitToHoop(piece: Piece, hoop: Room): Placement {
+export function fitToHoop(piece: PlanInput, hoop: Room): Placement {
   const points = designPoints(piece);
   const [a, b] = roomHalvesMm(hoop);
   const circle = smallestCircle([points]);

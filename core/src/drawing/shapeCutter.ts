@@ -13,7 +13,7 @@ import {
   type Polyline,
   type Region,
 } from '../geometry/index.ts';
-import type { Part, Piece, Placement } from '../piece/index.ts';
+import type { Part, Placement, PlanInput } from '../piece/index.ts';
 import type { StitchShape } from '../stitches/index.ts';
 import { boxOfShape, lengthOf, measuredShape, type PlacedShape } from './placedShape.ts';
 
@@ -52,7 +52,7 @@ export class ShapeCutter {
   private seen = new Map<string, Kept<PlacedShape>>();
 
   /** The parts from back to front. */
-  cut(piece: Piece): PlacedShape[] {
+  cut(piece: PlanInput): PlacedShape[] {
     const matrix = cuttingMatrix(piece.placement);
     const whole = new Map<string, Kept<StitchShape>>();
     for (const part of piece.drawing.parts) {
@@ -65,7 +65,7 @@ export class ShapeCutter {
     return this.cutHidden(piece, matrix, whole);
   }
 
-  private cutHidden(piece: Piece, matrix: Matrix, whole: ReadonlyMap<string, Kept<StitchShape>>): PlacedShape[] {
+  private cutHidden(piece: PlanInput, matrix: Matrix, whole: ReadonlyMap<string, Kept<StitchShape>>): PlacedShape[] {
     const seen = new Map<string, Kept<PlacedShape>>();
     const inFront: (Cover & { key: string; box: Box })[] = [];
     const shapes: PlacedShape[] = [];

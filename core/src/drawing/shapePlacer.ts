@@ -1,5 +1,5 @@
 import { mapPoints, middleLine, type Circle, type Matrix, type MiddleLine, type Polyline } from '../geometry/index.ts';
-import type { Piece, Placement } from '../piece/index.ts';
+import type { Placement, PlanInput } from '../piece/index.ts';
 import { boxOfShape, placementMatrix, type PlacedShape } from './placedShape.ts';
 import { cuttingScale, ShapeCutter } from './shapeCutter.ts';
 
@@ -12,7 +12,7 @@ export class ShapePlacer {
   private seen = new Map<string, { cut: PlacedShape; frame: string; placed: PlacedShape }>();
 
   /** The parts from back to front. */
-  place(piece: Piece): PlacedShape[] {
+  place(piece: PlanInput): PlacedShape[] {
     const frame = JSON.stringify(piece.placement);
     const seen: typeof this.seen = new Map();
     for (const cut of this.cutter.cut(piece)) {

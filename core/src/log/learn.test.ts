@@ -1,7 +1,7 @@
+import { threadFactor, USUAL_FACTORS, USUAL_SPREAD } from '../work/index.ts';
 import { describe, expect, it } from 'vitest';
 import { seededRandom, type Random } from '../measure/index.ts';
 import type { ThreadUse } from '../piece/index.ts';
-import { threadFactor, USUAL_HAND, USUAL_SPREAD } from '../plan/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { doubtOf, learnHand, trusted } from './index.ts';
 
@@ -9,6 +9,7 @@ const STITCHES: readonly StitchId[] = ['satin', 'stem', 'split-fill', 'chain', '
 
 const use = (stitch: StitchId, factor: number, at = '2026-03-01T10:00:00Z', sure = false): ThreadUse => ({
   id: 'u',
+  type: 'thread-used',
   part: 'p',
   colour: 'c1',
   stitch,
@@ -38,7 +39,7 @@ describe('learning from what was used', () => {
       const pick = (): StitchId => STITCHES[Math.floor(random.next() * STITCHES.length)]!;
       const learned = learnHand(Array.from({ length: 10 }, () => note(pick())));
       const next = pick();
-      const hand = { ...USUAL_HAND, thread: learned.thread };
+      const hand = { ...USUAL_FACTORS, thread: learned.thread };
       before.push(Math.abs(Math.log(truly(next))));
       after.push(Math.abs(Math.log(truly(next) / threadFactor(hand, next))));
     }

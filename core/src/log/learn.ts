@@ -1,5 +1,5 @@
+import { USUAL_SPREAD, type OwnFactors } from '../work/index.ts';
 import type { ThreadUse } from '../piece/index.ts';
-import { USUAL_SPREAD, type OwnHand } from '../plan/index.ts';
 
 /** What is taken for granted before anything is recorded, as standard deviations of the logarithm. Craft judgement. */
 const BEFORE = {
@@ -25,7 +25,7 @@ export interface LearnedStitch {
 
 export interface Learned {
   readonly records: number;
-  readonly thread: OwnHand['thread'];
+  readonly thread: OwnFactors['thread'];
   readonly handSpread: number;
   readonly stitches: readonly LearnedStitch[];
 }

@@ -1,7 +1,8 @@
 export { formatDuration, formatDurationRange } from './durations.ts';
 export { seedFrom, seededRandom, type Random } from './random.ts';
+export { plural } from './plural.ts';
 export { mean } from './mean.ts';
-export { Remembered, RememberedPair } from './remember.ts';
+export { remembered, Remembered, RememberedPair } from './remember.ts';
 export { failure, success, type Outcome } from './outcome.ts';
 export { formatFine, formatLength, formatThread, MM_PER_INCH, parseLength, roundTo, type UnitSystem } from './units.ts';
 export { z } from './zod.ts';

@@ -31,3 +31,13 @@ export class RememberedPair<Item extends object, Answer> {
     return entry.answer;
   }
 }
+
+/** Remembers what a function found for an object that never changes. */
+export function remembered<T extends object, Answer>(find: (object: T) => Answer): (object: T) => Answer {
+  const found = new WeakMap<T, { readonly answer: Answer }>();
+  return (object) => {
+    const known = found.get(object) ?? { answer: find(object) };
+    found.set(object, known);
+    return known.answer;
+  };
+}

@@ -1,22 +1,12 @@
+import { drawingOrder } from './workOrder.ts';
+import { fewestCovering } from './positions/covering.ts';
+import type { Plan } from '../thread/index.ts';
 import { describe, expect, it } from 'vitest';
 import { readSvg, roomHalvesMm } from '../drawing/index.ts';
-import { CLOTHS, MARKS } from '../materials/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { plainHoop, type Hoop, type Piece } from '../piece/index.ts';
-import type { Plan } from '../plan/index.ts';
 import { planOf } from '../testing/plans.ts';
-import { fewestCovering } from './positions.ts';
-import {
-  checkRemoval,
-  crushedParts,
-  fadedParts,
-  findPositions,
-  orderPositions,
-  redrawPlan,
-  removalSteps,
-  tackingFor,
-  worksOf,
-} from './index.ts';
+import { crushedParts, findPositions, orderPositions, worksOf } from './index.ts';
 
 function pieceOf(body: string, change: Partial<Piece> = {}): Piece {
   const read = readSvg(
@@ -64,8 +54,8 @@ describe('hoop positions', () => {
   it.each([1, 2, 3, 4, 5, 6])('hold every part whole, and no fewer could (seed %i)', (seed) => {
     const { plan } = strewn(seed, 14, 260);
     for (const ring of [hoop, oval]) {
-      const middles = findPositions(plan, ring)!;
-      const held = new Set(worksOf(plan, ring, middles).flatMap(({ whole }) => whole));
+      const middles = findPositions(plan.parts, ring)!;
+      const held = new Set(worksOf(plan.parts, ring, middles).flatMap(({ whole }) => whole));
       expect(held.size).toBe(plan.parts.filter(({ placed }) => placed.box).length);
       // Parts further apart than any two places of one room need a position each.
       const reach = 2 * Math.max(...roomHalvesMm(ring));
@@ -82,7 +72,7 @@ describe('hoop positions', () => {
 
   it('reach all of a part that is larger than the hoop, in portions', () => {
     const plan = planOf(pieceOf('<rect width="300" height="20" fill="#a33"/>'));
-    const middles = findPositions(plan, hoop)!;
+    const middles = findPositions(plan.parts, hoop)!;
     expect(middles.length).toBeGreaterThan(2);
     expect(middles.length).toBeLessThanOrEqual(4);
     const [left, right] = [Math.min(...middles.map(([x]) => x)), Math.max(...middles.map(([x]) => x))];
@@ -92,68 +82,20 @@ describe('hoop positions', () => {
   });
 
   it('are one where the design fits, none where nothing is drawn, and not found where too many would be needed', () => {
-    expect(findPositions(planOf(pieceOf('<circle r="50" fill="#a33"/>')), hoop)).toHaveLength(1);
+    expect(findPositions(planOf(pieceOf('<circle r="50" fill="#a33"/>')).parts, hoop)).toHaveLength(1);
     const far = planOf(pieceOf('<circle r="5" fill="#a33"/><circle cx="9000" cy="9000" r="5" fill="#a33"/>'));
-    expect(findPositions(far, plainHoop(60, 10))).toBeNull();
+    expect(findPositions(far.parts, plainHoop(60, 10))).toBeNull();
   });
 
   it('come in an order that crushes least', () => {
     const { plan } = strewn(4, 16, 240);
-    const middles = findPositions(plan, hoop)!;
-    const least = crushedParts(plan, hoop, orderPositions(plan, hoop, middles)).length;
+    const middles = findPositions(plan.parts, hoop)!;
+    const crushed = (positions: readonly (readonly [number, number])[]): number =>
+      crushedParts(drawingOrder(plan.parts, hoop, positions), plan.parts, hoop, positions).length;
+    const least = crushed(orderPositions(plan.parts, hoop, middles));
     for (let turn = 0; turn < middles.length; turn++) {
       const other = [...middles.slice(turn), ...middles.slice(0, turn)];
-      expect(crushedParts(plan, hoop, other).length).toBeGreaterThanOrEqual(least);
+      expect(crushed(other)).toBeGreaterThanOrEqual(least);
     }
-  });
-});
-
-describe('marks that fade', () => {
-  const { piece, plan } = strewn(2, 25, 200);
-  it.each([0.5, 2, 5, 30])('are drawn anew so that every part is drawn when it is stitched (%d days)', (days) => {
-    const plans = redrawPlan(piece, plan, days);
-    const drawn = new Set(plans.flatMap(({ partIds }) => partIds));
-    expect(drawn.size).toBe(plan.parts.length);
-    for (const { before, until } of plans) {
-      expect(((until - before) * 7) / piece.worker.sittingsPerWeek).toBeLessThanOrEqual(days);
-    }
-    expect(plans.every((entry, i) => i === 0 || entry.before === plans[i - 1]!.until + 1)).toBe(true);
-    const late = fadedParts(piece, plan, days);
-    expect(late.length > 0).toBe(plans.length > 1);
-  });
-});
-
-describe('how marks come out', () => {
-  it('goes by a sound sequence for every mark on every cloth that can take it', () => {
-    for (const mark of MARKS) {
-      for (const cloth of CLOTHS) {
-        const piece = pieceOf('<circle r="5" fill="#a33"/>', {
-          mark: mark.id,
-          cloth: { kind: cloth.id, colour: '#ffffff' },
-        });
-        const acts = removalSteps(piece).map(({ act }) => act);
-        const faults = checkRemoval(acts, mark, cloth);
-        const isWet = ['cold-water', 'warm-water', 'washing'].includes(mark.comesOutBy);
-        if (isWet && cloth.wash === 'no') expect(faults.join()).toMatch(/Water spoils/);
-        else expect(faults).toEqual([]);
-      }
-    }
-  });
-
-  it('is refused where heat would set what is not yet rinsed', () => {
-    const [pen, linen] = [MARKS.find(({ id }) => id === 'water-pen')!, CLOTHS.find(({ id }) => id === 'fine-linen')!];
-    expect(checkRemoval(['press', 'rinse-cold'], pen, linen).join()).toMatch(/sets it/);
-    expect(checkRemoval(['rinse-cold', 'dry', 'press'], pen, linen)).toEqual([]);
-  });
-
-  it.each([1, 2, 3])('film is tacked in the middle and all round, no more than 40 mm apart (seed %i)', (seed) => {
-    const { plan } = strewn(seed, 9, 150);
-    const { round, count, middle } = tackingFor(plan)!;
-    expect(count).toBe(round.length + 1);
-    round.forEach(([x, y], i) => {
-      const [u, v] = round[(i + 1) % round.length]!;
-      expect(Math.hypot(u - x, v - y)).toBeLessThanOrEqual(40);
-      expect(Math.hypot(x - middle[0], y - middle[1])).toBeGreaterThan(10);
-    });
   });
 });

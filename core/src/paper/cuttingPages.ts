@@ -1,7 +1,7 @@
+import type { ColourNeed, NeedleLoad } from '../thread/index.ts';
 import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
 import { formatThread, type UnitSystem } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
-import type { ColourNeed, NeedleLoad } from '../plan/index.ts';
 import { textPages } from './textPages.ts';
 import type { Page } from './sheets.ts';
 

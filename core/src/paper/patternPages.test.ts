@@ -1,3 +1,4 @@
+import { USUAL_FACTORS } from '../work/index.ts';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
 import { readSvg } from '../drawing/index.ts';
@@ -32,7 +33,7 @@ function pages(body: string, options: Partial<PatternOptions> = {}, change: Part
   );
   if (!read.ok) throw new Error(read.problem);
   const piece = { ...read.value, ...change };
-  return patternPages(piece, new Planner().plan(piece).plan, { ...OPTIONS, ...options });
+  return patternPages(piece, new Planner().plan(piece, USUAL_FACTORS).plan, { ...OPTIONS, ...options });
 }
 const lines = (page: Page): Extract<Page['items'][number], { type: 'line' }>[] =>
   page.items.filter((item) => item.type === 'line');

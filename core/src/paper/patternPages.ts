@@ -1,8 +1,9 @@
+import type { PlannedPart } from '../work/index.ts';
+import type { Plan } from '../thread/index.ts';
 import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
 import { boxOf, clipToBox, type Box, type Polyline } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
-import type { Plan, PlannedPart } from '../plan/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { BAR_MM, type Page, type PageItem, type PrinterScale, type Sheet } from './sheets.ts';
 

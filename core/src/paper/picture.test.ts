@@ -1,3 +1,4 @@
+import { USUAL_FACTORS } from '../work/index.ts';
 import { readFileSync } from 'node:fs';
 import { SaxesParser } from 'saxes';
 import { describe, expect, it } from 'vitest';
@@ -9,7 +10,7 @@ describe('the picture as SVG', () => {
   it('is sound XML at true size, with every part, pass and run of thread', () => {
     const read = readPiece(readFileSync(new URL('../piece/fixtures/version-2.junctura.json', import.meta.url), 'utf8'));
     if (!read.ok) throw new Error(read.problem);
-    const { plan } = new Planner().plan(read.value);
+    const { plan } = new Planner().plan(read.value, USUAL_FACTORS);
     const svg = pictureSvg(read.value, plan);
     const counts = new Map<string, number>();
     const parser = new SaxesParser();

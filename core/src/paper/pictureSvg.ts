@@ -1,9 +1,10 @@
+import type { PlannedPass, WorkedThread } from '../work/index.ts';
+import type { Plan } from '../thread/index.ts';
 import { threadTones } from '../colour/index.ts';
 import { escapedXml } from '../drawing/index.ts';
 import type { Circle } from '../geometry/index.ts';
 import { innerDiameterMm } from '../materials/index.ts';
-import type { Piece } from '../piece/index.ts';
-import { colourName, type Plan, type PlannedPass, type WorkedThread } from '../plan/index.ts';
+import { type Piece, colourName } from '../piece/index.ts';
 import { knotDiameterMm, Move } from '../stitches/index.ts';
 
 /** Coordinates are written to a hundredth of a millimetre. */

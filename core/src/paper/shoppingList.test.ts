@@ -1,9 +1,10 @@
+import { USUAL_FACTORS } from '../work/index.ts';
+import { willReach, risingFactors, shadeNeeds, shareWithin } from '../thread/index.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { Planner, savings, willReach } from '../advice/index.ts';
+import { Planner } from '../advice/index.ts';
 import { EMPTY_BOX, newEntry, refOf, threadKind, type ShopStock, type ThreadBox } from '../materials/index.ts';
-import { applyEdit, readPiece, setDone, type Piece } from '../piece/index.ts';
-import { onTheNeedle, risingFactors, shadeNeeds, shareWithin } from '../plan/index.ts';
+import { readPiece, type Piece } from '../piece/index.ts';
 import { costsOf, cuttingList, cuttingPages, shoppingCsv, shoppingList, shoppingPages, skeinsToBuy } from './index.ts';
 
 function demo(name: string): Piece {
@@ -13,8 +14,8 @@ function demo(name: string): Piece {
 }
 const pool = demo('rock-pool');
 const planner = new Planner();
-const { plan } = planner.plan(pool);
-const needs = shadeNeeds(pool, plan.colours);
+const { plan } = planner.plan(pool, USUAL_FACTORS);
+const needs = shadeNeeds(pool, plan.colours, plan.spread);
 /** A box that holds a number of skeins of every shade of the piece, in two lots. */
 const boxOf = (skeins: number): ThreadBox => ({
   ...EMPTY_BOX,
@@ -44,66 +45,25 @@ const shop: ShopStock = {
   })),
   goods: [],
 };
-const done = (piece: Piece, ids: string[]): Piece => {
-  const outcome = applyEdit(piece, setDone(piece, ids, true)!);
-  if (!outcome.ok) throw new Error(outcome.problem);
-  return outcome.value;
-};
-
-describe('will it reach', () => {
-  it('knows what is owned of each shade by lot, and the odds rise with it', () => {
-    const [none, one, many] = [EMPTY_BOX, boxOf(1), boxOf(9)].map((box) => willReach(pool, plan, box));
-    none!.forEach((reach, i) => {
-      expect(reach.odds).toBe(0);
-      expect(one![i]!.odds).toBeGreaterThanOrEqual(reach.odds);
-      expect(many![i]!.odds).toBe(1);
-      expect(many![i]!.shortM).toBe(0);
-      expect(one![i]!.lots.map(({ lot }) => lot)).toEqual(['A1', 'B2']);
-    });
-  });
-
-  it('asks for less with every part that is done, and for nothing at the end', () => {
-    const all = pool.drawing.parts.map(({ id }) => id);
-    const half = willReach(done(pool, all.slice(0, 34)), plan, EMPTY_BOX);
-    const metres = (reaches: typeof half): number => reaches.reduce((sum, { need }) => sum + need.wholeM, 0);
-    expect(metres(half)).toBeLessThan(metres(willReach(pool, plan, EMPTY_BOX)));
-    expect(willReach(done(pool, all), plan, EMPTY_BOX)).toEqual([]);
-  });
-
-  it('offers what saves thread, with what it truly saves', () => {
-    const box = boxOf(0);
-    for (const reach of willReach(pool, plan, box).slice(0, 5)) {
-      for (const { edit, savedM, odds } of savings(pool, plan, reach, box, (change) => {
-        const outcome = applyEdit(pool, change);
-        if (!outcome.ok) throw new Error(outcome.problem);
-        return { piece: outcome.value, plan: new Planner().plan(outcome.value).plan };
-      })) {
-        const outcome = applyEdit(pool, edit);
-        expect(outcome.ok).toBe(true);
-        expect(savedM).toBeGreaterThan(0);
-        expect(odds).toBeGreaterThanOrEqual(reach.odds);
-      }
-    }
-  });
-});
+const NOTHING: ReadonlySet<string> = new Set();
 
 describe('the shopping list', () => {
   it('buys the fewest skeins that do in nine cases of ten, none where enough is owned', () => {
-    for (const reach of willReach(pool, plan, boxOf(0))) {
-      const skeins = skeinsToBuy(reach);
+    for (const reach of willReach(pool, plan, NOTHING, boxOf(0))) {
+      const skeins = skeinsToBuy(reach, plan.spread);
       const oddsOf = (count: number): number =>
         shareWithin(
-          risingFactors(reach.need.loads),
+          risingFactors(reach.need.loads, plan.spread),
           (reach.ownedM + count * threadKind(reach.need.thread)!.putUpM) / reach.need.wholeM,
         );
       expect(oddsOf(skeins)).toBeGreaterThanOrEqual(0.9);
       if (skeins > 0) expect(oddsOf(skeins - 1)).toBeLessThan(0.9);
     }
-    expect(willReach(pool, plan, boxOf(9)).every((reach) => skeinsToBuy(reach) === 0)).toBe(true);
+    expect(willReach(pool, plan, NOTHING, boxOf(9)).every((reach) => skeinsToBuy(reach, plan.spread) === 0)).toBe(true);
   });
 
   it('says what is out of stock, not sold or only from two lots, and adds up what it costs', () => {
-    const rows = shoppingList(pool, plan, willReach(pool, plan, EMPTY_BOX), shop, 'metric');
+    const rows = shoppingList(pool, plan, willReach(pool, plan, NOTHING, EMPTY_BOX), shop, 'metric');
     const threads = rows.filter(({ kind }) => kind === 'thread');
     expect(threads[0]!.trouble).toBe('not-sold');
     expect(threads[1]!.trouble).toBe('out-of-stock');
@@ -121,7 +81,7 @@ describe('the shopping list', () => {
   });
 
   it('can be made without a shop', () => {
-    const rows = shoppingList(pool, plan, willReach(pool, plan, EMPTY_BOX), null, 'inch');
+    const rows = shoppingList(pool, plan, willReach(pool, plan, NOTHING, EMPTY_BOX), null, 'inch');
     expect(rows.every(({ trouble }) => trouble === null)).toBe(true);
   });
 });
@@ -135,29 +95,4 @@ it('cutting lists share every cut out whole', () => {
     }
   }
   expect(cuttingPages(pool, plan.colours, 'metric').length).toBeGreaterThan(1);
-});
-
-describe('on the needle', () => {
-  const [need] = plan.colours;
-  const strands = need!.loadList[0]!.strands;
-
-  it('agrees with following the thread stitch by stitch', () => {
-    for (const leftMm of [120, 250, 400, 900, 5000]) {
-      for (const { part, share, needMm, stitches } of onTheNeedle(pool, plan.parts, need!.colour, strands, leftMm)
-        .reaches) {
-        const runs = plan.parts.find((entry) => entry.part.id === part)!.passes.flatMap(({ threads }) => threads);
-        const run = runs.find(({ usedMm }) => Math.abs((usedMm.at(-1) ?? 0) - needMm) < 1e-6)!;
-        expect(share).toBeCloseTo(stitches / run.usedMm.length, 9);
-        if (stitches > 0) expect(run.usedMm[stitches - 1]!).toBeLessThanOrEqual(leftMm - 110);
-        if (stitches < run.usedMm.length) expect(run.usedMm[stitches]!).toBeGreaterThan(leftMm - 160);
-      }
-    }
-  });
-
-  it('says to fasten off when hardly anything is left, and leaves out what is done', () => {
-    expect(onTheNeedle(pool, plan.parts, need!.colour, strands, 90).fastenOff).toBe(true);
-    const all = onTheNeedle(pool, plan.parts, need!.colour, strands, 3000).reaches;
-    const fewer = onTheNeedle(done(pool, [all[0]!.part]), plan.parts, need!.colour, strands, 3000).reaches;
-    expect(fewer.length).toBeLessThan(all.length);
-  });
 });

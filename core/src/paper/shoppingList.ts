@@ -1,5 +1,6 @@
+import type { ThreadSpread } from '../work/index.ts';
+import { ENOUGH, type Reach, risingFactors, shareWithin, type Plan } from '../thread/index.ts';
 import Papa from 'papaparse';
-import { ENOUGH, type Reach } from '../advice/index.ts';
 import {
   clothOf,
   hoopNeeds,
@@ -14,7 +15,6 @@ import {
 } from '../materials/index.ts';
 import { formatThread, roundTo, type UnitSystem } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
-import { risingFactors, shareWithin, type Plan } from '../plan/index.ts';
 import { textPages } from './textPages.ts';
 import type { Page } from './sheets.ts';
 
@@ -43,10 +43,10 @@ export interface ShoppingRow {
 const MOST_SKEINS = 200;
 
 /** The fewest skeins that, with what is owned, do in nine cases of ten. */
-export function skeinsToBuy({ need, ownedM, odds }: Reach): number {
+export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread): number {
   if (odds >= ENOUGH) return 0;
   const { putUpM } = threadKind(need.thread)!;
-  const factors = risingFactors(need.loads);
+  const factors = risingFactors(need.loads, spread);
   let skeins = 1;
   while (skeins < MOST_SKEINS && shareWithin(factors, (ownedM + skeins * putUpM) / need.wholeM) < ENOUGH) skeins++;
   return skeins;
@@ -66,7 +66,7 @@ export function shoppingList(
 ): ShoppingRow[] {
   const threads = reaches.map((reach): ShoppingRow => {
     const { need, ownedM } = reach;
-    const toBuy = skeinsToBuy(reach);
+    const toBuy = skeinsToBuy(reach, plan.spread);
     const sold = shop?.threads.find(({ range, code }) => range === need.shade.range && code === need.shade.code);
     return {
       kind: 'thread',

@@ -16,7 +16,6 @@ import {
   type Pass,
   type Piece,
   type Placement,
-  type ThreadUse,
 } from './schema.ts';
 
 /** What a person can do to a piece. Each gives an edit, or null where nothing would change. */
@@ -139,28 +138,6 @@ export function takeColourway(piece: Piece, id: string): Edit | null {
 export function dropColourway(piece: Piece, id: string): Edit | null {
   const left = piece.colourways.filter((colourway) => colourway.id !== id);
   return editOf(piece, 'Drop a colourway', [[['colourways'], left]]);
-}
-
-/** Notes parts as worked, or as still to be worked. */
-export function setDone(piece: Piece, partIds: readonly string[], isDone: boolean): Edit | null {
-  const others = piece.record.done.filter((id) => !partIds.includes(id));
-  return editOf(piece, isDone ? 'Note as worked' : 'Note as still to work', [
-    [['record', 'done'], isDone ? [...others, ...partIds] : others],
-  ]);
-}
-
-/** Puts into the record what thread a part truly took. */
-export function noteUses(piece: Piece, uses: readonly ThreadUse[]): Edit | null {
-  const parts = uses.map(({ part }) => part);
-  const done = [...new Set([...piece.record.done, ...parts])];
-  return editOf(piece, 'Note the thread that was used', [
-    [['record'], { done, uses: [...piece.record.uses, ...uses] }],
-  ]);
-}
-
-export function dropUse(piece: Piece, id: string): Edit | null {
-  const left = piece.record.uses.filter((use) => use.id !== id);
-  return editOf(piece, 'Take an entry out of the record', [[['record', 'uses'], left]]);
 }
 
 export function renamePart(piece: Piece, partId: string, name: string): Edit | null {

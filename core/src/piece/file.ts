@@ -1,18 +1,31 @@
 import { failure, success, type Outcome } from '../measure/index.ts';
 import { migrate } from './migrations.ts';
+import { recordSchema, type PieceRecord } from './record.ts';
 import { PIECE_FORMAT, PIECE_VERSION, pieceSchema, type Piece } from './schema.ts';
 
 /** A piece file is text of this many characters at the most. */
 export const MAX_PIECE_CHARACTERS = 24_000_000;
 export const PIECE_EXTENSION = '.junctura.json';
 
-/** The file of a piece: JSON, indented, readable. */
-export function writePiece(piece: Piece): string {
-  return `${JSON.stringify(piece, null, 1)}\n`;
+/** What a piece file holds: the piece, and beside it the record of what was noted at the hoop. */
+export interface PieceFile {
+  readonly piece: Piece;
+  readonly record: PieceRecord;
+}
+
+/** The file of a piece with its record: JSON, indented, readable. */
+export function writePiece(piece: Piece, record: PieceRecord = []): string {
+  return `${JSON.stringify({ ...piece, record }, null, 1)}\n`;
+}
+
+/** The piece of a piece file, without its record (see {@link readPieceFile}). */
+export function readPiece(text: string): Outcome<Piece> {
+  const read = readPieceFile(text);
+  return read.ok ? success(read.value.piece) : read;
 }
 
 /** Reads a piece file of this or an earlier version; refuses it whole where anything is wrong. */
-export function readPiece(text: string): Outcome<Piece> {
+export function readPieceFile(text: string): Outcome<PieceFile> {
   if (text.length > MAX_PIECE_CHARACTERS) {
     return failure(
       `The file is too large: ${Math.round(text.length / 1e6)} million characters; up to 24 million are read.`,
@@ -25,11 +38,11 @@ export function readPiece(text: string): Outcome<Piece> {
   } catch (error) {
     return failure(`The file is damaged or cut short: ${jsonFault(error, text)}.`);
   }
-  return checkPiece(data);
+  return checkPieceFile(data);
 }
 
-/** Checks what claims to be a piece, from a file or from storage. */
-export function checkPiece(data: unknown): Outcome<Piece> {
+/** Checks what claims to be a piece, from a file or from storage. Where no record is with it, that is empty. */
+export function checkPieceFile(data: unknown): Outcome<PieceFile> {
   const { format, version } = (typeof data === 'object' && data !== null ? data : {}) as Record<string, unknown>;
   if (format !== PIECE_FORMAT) {
     return failure(`This is not a Junctura piece: its “format” is ${describe(format)}, expected “${PIECE_FORMAT}”.`);
@@ -44,13 +57,16 @@ export function checkPiece(data: unknown): Outcome<Piece> {
       `The piece was saved by a later Junctura (version ${version}; this one reads up to ${PIECE_VERSION}). Update Junctura to open it.`,
     );
   }
-  const checked = pieceSchema.safeParse(migrate(data as Record<string, unknown>, version));
-  if (checked.success) return success(checked.data);
-  const [issue] = checked.error.issues;
-  const more = checked.error.issues.length - 1;
-  return failure(
-    `The piece file is wrong at ${pathText(issue!.path)}: ${lowerFirst(issue!.message)}${more > 0 ? ` (and ${more} more)` : ''}.`,
-  );
+  const { record = [], ...rest } = migrate(data as Record<string, unknown>, version);
+  const [piece, noted] = [pieceSchema.safeParse(rest), recordSchema.safeParse(record)];
+  if (piece.success && noted.success) return success({ piece: piece.data, record: noted.data });
+  const issues = [
+    ...(piece.error?.issues ?? []),
+    ...(noted.error?.issues ?? []).map((issue) => ({ ...issue, path: ['record', ...issue.path] })),
+  ];
+  const [issue] = issues;
+  const more = issues.length > 1 ? ` (and ${issues.length - 1} more)` : '';
+  return failure(`The piece file is wrong at ${pathText(issue!.path)}: ${lowerFirst(issue!.message)}${more}.`);
 }
 
 function pathText(path: readonly PropertyKey[]): string {
@@ -75,4 +91,10 @@ function jsonFault(error: unknown, text: string): string {
   const quoted = /"(.+)"(?:\.\.\.)? is not valid JSON/s.exec(message)?.[1]?.replace(/^\.\.\./, '');
   const at = told === undefined ? text.indexOf(quoted ?? '\0') : Number(told);
   return at < 0 ? 'it is not sound JSON' : `line ${text.slice(0, at).split('\n').length} is not sound JSON`;
+}
+
+/** Checks what claims to be a piece, without a record of its own. */
+export function checkPiece(data: unknown): Outcome<Piece> {
+  const checked = checkPieceFile(data);
+  return checked.ok ? success(checked.value.piece) : checked;
 }

@@ -1,13 +1,11 @@
 export {
   acceptFinding,
   dropColourway,
-  dropUse,
   freeColourId,
   groupMembers,
   inColourway,
   keepColourway,
   movePart,
-  noteUses,
   placePart,
   plainPass,
   removeParts,
@@ -17,7 +15,6 @@ export {
   setCloth,
   setColour,
   setDiffers,
-  setDone,
   setGroup,
   setGuides,
   setHidden,
@@ -39,7 +36,17 @@ export {
   type WorkedIn,
 } from './commands.ts';
 export { applyEdit, editOf, invertEdit, mergeEdits, type Edit, type EditStep } from './edits.ts';
-export { checkPiece, MAX_PIECE_CHARACTERS, PIECE_EXTENSION, readPiece, writePiece } from './file.ts';
+export {
+  checkPiece,
+  checkPieceFile,
+  MAX_PIECE_CHARACTERS,
+  PIECE_EXTENSION,
+  readPiece,
+  readPieceFile,
+  writePiece,
+  type PieceFile,
+} from './file.ts';
+export { MOST_ENTRIES, recordSchema, type PieceRecord, type RecordEntry, type ThreadUse } from './record.ts';
 export {
   DIRECTIONS,
   emptyPiece,
@@ -66,5 +73,6 @@ export {
   type Piece,
   type PieceUse,
   type Placement,
-  type ThreadUse,
 } from './schema.ts';
+export { isSamePlanInput, planInput, type PlanInput } from './planInput.ts';
+export { colourName, shadesOf } from './workedColours.ts';

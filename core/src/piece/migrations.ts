@@ -8,6 +8,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   2: { name: 'layerPasses', up: layerPasses },
   3: { name: 'mountAndShow', up: mountAndShow },
   4: { name: 'keepShadesWhole', up: keepShadesWhole },
+  5: { name: 'noteInEntries', up: noteInEntries },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -61,6 +62,22 @@ function keepShadesWhole(data: Data): Data {
   };
   const palette = Array.isArray(data['palette']) ? data['palette'].map(whole) : data['palette'];
   return { colourways: [], record: { done: [], uses: [] }, ...data, palette };
+}
+
+/** Before times were kept with what is done. */
+const UNKNOWN_TIME = '1970-01-01T00:00:00.000Z';
+
+/** Version 5: the record is a list of entries, each with an id and a time. What is made of old ones is the same whenever it is made. */
+function noteInEntries(data: Data): Data {
+  const before = record(data['record']);
+  const uses = Array.isArray(before['uses']) ? before['uses'] : [];
+  const times = uses.map((use) => String(record(use)['at'])).sort();
+  const used = uses.map((use) => ({ type: 'thread-used', ...record(use) }));
+  const noted = new Set(uses.map((use) => record(use)['part']));
+  const done = (Array.isArray(before['done']) ? before['done'] : [])
+    .filter((part) => !noted.has(part))
+    .map((part) => ({ type: 'part-done', id: `done-${part}`, at: times.at(-1) ?? UNKNOWN_TIME, part }));
+  return { ...data, record: [...done, ...used] };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import {
   applyEdit,
   dropColourway,
-  dropUse,
   type Edit,
   editOf,
   groupMembers,
@@ -12,17 +11,17 @@ import {
   keepColourway,
   mergeEdits,
   movePart,
-  noteUses,
   type Piece,
   PIECE_VERSION,
   pieceSchema,
   plainPass,
   readPiece,
+  readPieceFile,
+  type RecordEntry,
   removeParts,
   renamePart,
   setCloth,
   setColour,
-  setDone,
   setGroup,
   setGuides,
   setHidden,
@@ -30,7 +29,6 @@ import {
   setShade,
   setUse,
   takeColourway,
-  type ThreadUse,
   workInShade,
   writePiece,
 } from './index.ts';
@@ -67,6 +65,39 @@ describe('piece files', () => {
       expect(readPiece(kept).ok).toBe(true);
       if (version > 1) expect(MIGRATIONS[version]).toBeDefined();
     }
+  });
+
+  it.each(Object.entries(MIGRATIONS))(
+    'are brought forward to version %s by what it says, and by nothing else',
+    (to, { up }) => {
+      const name = Number(to) === 5 ? 'version-4-worked' : `version-${Number(to) - 1}`;
+      const data = JSON.parse(readFileSync(new URL(`./fixtures/${name}.junctura.json`, import.meta.url), 'utf8'));
+      const before = structuredClone(data);
+      const after = up(data);
+      expect(data).toEqual(before);
+      expect(after).not.toEqual(before);
+      expect(up(structuredClone(before))).toEqual(after);
+    },
+  );
+
+  it('of version 4 have their record brought forward as entries: what was used, and what is done without a use', () => {
+    const text4 = readFileSync(new URL('./fixtures/version-4-worked.junctura.json', import.meta.url), 'utf8');
+    const { done, uses } = (JSON.parse(text4) as { record: { done: string[]; uses: { id: string }[] } }).record;
+    const read = readPieceFile(text4);
+    if (!read.ok) throw new Error(read.problem);
+    const { record } = read.value;
+    const used = record.filter((entry) => entry.type === 'thread-used');
+    expect(used.map(({ type: _type, ...use }) => use)).toEqual(uses);
+    const parts = new Set(record.flatMap((entry) => (entry.type === 'voided' ? [] : [entry.part])));
+    expect([...parts].sort()).toEqual([...done].sort());
+    expect(new Set(record.map(({ id }) => id)).size).toBe(record.length);
+  });
+
+  it('come back with their record, which is refused with its place where it is wrong', () => {
+    const entry: RecordEntry = { type: 'part-done', id: 'e1', at: '2026-05-01T19:00:00.000Z', part: 'tail' };
+    expect(readPieceFile(writePiece(kite(), [entry]))).toEqual({ ok: true, value: { piece: kite(), record: [entry] } });
+    const wrong = readPieceFile(writePiece(kite(), [{ ...entry, at: 'yesterday' }]));
+    expect(wrong.ok ? '' : wrong.problem).toMatch(/record\[0\]\.at/);
   });
 
   it.each([
@@ -112,18 +143,6 @@ describe('piece files', () => {
   });
 });
 
-const use = (part: string): ThreadUse => ({
-  id: 'u1',
-  part,
-  colour: 'c1',
-  stitch: 'stem',
-  strands: 2,
-  usualMm: 400,
-  usedMm: 460,
-  sure: false,
-  at: '2026-05-01T19:00:00.000Z',
-});
-
 describe('colourways', () => {
   it('bring back the shades and the cloth that they were kept with, and leave what they do not name', () => {
     const [first] = kite().palette;
@@ -149,19 +168,8 @@ describe('colourways', () => {
   });
 });
 
-describe('the record', () => {
-  it('notes parts as worked with the thread they took, and takes entries out again', () => {
-    const piece = kite();
-    const [first, second] = piece.drawing.parts;
-    const noted = applied(piece, noteUses(piece, [use(first!.id)])!);
-    expect(noted.record).toEqual({ done: [first!.id], uses: [use(first!.id)] });
-    const more = applied(noted, setDone(noted, [second!.id], true)!);
-    expect(more.record.done).toEqual([first!.id, second!.id]);
-    expect(applied(more, setDone(more, [first!.id], false)!).record.done).toEqual([second!.id]);
-    expect(applied(more, dropUse(more, 'u1')!).record.uses).toEqual([]);
-  });
-
-  it('loses the lot of a colour that gets another shade, and keeps it otherwise', () => {
+describe('the lot', () => {
+  it('of a colour is lost when it gets another shade, and kept otherwise', () => {
     const piece = kite();
     const [colour] = piece.palette;
     const lotted = applied(piece, setColour(piece, colour!.id, { lot: 'A7' })!);
@@ -188,8 +196,6 @@ describe('edits', () => {
     ['two in one needle', (p) => setShade(p, p.palette[0]!.id, refOf(shadeOf('sl-61')!), refOf(shadeOf('rh-41')!))],
     ['role and lot', (p) => setColour(p, p.palette[1]!.id, { role: 'sky', lot: 'A7' })],
     ['colourway', (p) => (p.colourways.length > 0 ? null : keepColourway(p, 'w1', 'Evening'))],
-    ['part done', (p) => (p.record.done.length > 0 ? null : setDone(p, [first!.id], true))],
-    ['thread noted', (p) => (p.record.uses.length > 0 ? null : noteUses(p, [use(second!.id)]))],
     ['remove', (p) => removeParts(p, [first!.id, second!.id])],
   ];
 

@@ -17,11 +17,11 @@ import {
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 4;
+export const PIECE_VERSION = 5;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
-/** A piece with more parts than this cannot be overlooked. */
+/** No piece that a person works has more parts than this. */
 export const MAX_PARTS = 6000;
 
 const id = z.string().min(1).max(120);
@@ -153,24 +153,6 @@ const colourwaySchema = z.strictObject({
   shades: z.array(z.strictObject({ colour: id, ...worked })).max(MAX_PARTS),
 });
 
-/** No piece takes more of one thread, mm. */
-const longThread = z.number().positive().max(1e8);
-
-/** Thread that a part truly took in one stitch and strand count, beside what is usual for it, mm of needle thread. */
-const useSchema = z.strictObject({
-  id,
-  part: id,
-  colour: id,
-  stitch: z.enum(STITCH_IDS),
-  strands: z.number().int().min(1).max(FOLDED_STRANDS),
-  usualMm: longThread,
-  usedMm: longThread,
-  /** The person was asked whether so unusual a figure is right, and said yes. */
-  sure: z.boolean(),
-  /** When, as an ISO time. */
-  at: z.iso.datetime(),
-});
-
 /** A picture to draw over, in mm on the drawing. */
 const underlaySchema = z.strictObject({
   /** A data address: nothing outside the file is ever fetched. */
@@ -251,8 +233,6 @@ export const pieceSchema = z
     }),
     palette: z.array(colourSchema).max(MAX_PARTS),
     colourways: z.array(colourwaySchema).max(MOST_COLOURWAYS),
-    /** What was worked: the parts that are done, and the thread that they took. */
-    record: z.strictObject({ done: z.array(id).max(MAX_PARTS), uses: z.array(useSchema).max(20_000) }),
     /** The way the drawing gets onto the cloth. */
     mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such way of marking'),
     accepted: z.array(acceptedSchema).max(5000),
@@ -288,7 +268,6 @@ export type Hoop = NonNullable<Piece['hoop']>;
 export type Underlay = NonNullable<Piece['drawing']['underlay']>;
 export type PaletteColour = Piece['palette'][number];
 export type Colourway = Piece['colourways'][number];
-export type ThreadUse = Piece['record']['uses'][number];
 export type PieceUse = Piece['use'];
 export type Placement = Piece['placement'];
 
@@ -348,7 +327,6 @@ export function emptyPiece(id: string, name: string): Piece {
     placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
     palette: [],
     colourways: [],
-    record: { done: [], uses: [] },
     mark: DEFAULT_MARK,
     accepted: [],
   };

@@ -1,19 +1,17 @@
 import { ShapePlacer } from '../drawing/index.ts';
+import { drawingOrder } from '../order/index.ts';
 import { plainPass, type Piece } from '../piece/index.ts';
-import { PassWorker, sumUp, workSettings, type Plan } from '../plan/index.ts';
+import { sumUp, type Plan } from '../thread/index.ts';
+import { PassWorker, spreadOf, USUAL_FACTORS, workSettings } from '../work/index.ts';
 
 /** A plan for tests without advice: areas in seed stitch and knots by turns, so that some work stands up. */
 export function planOf(piece: Piece): Plan {
-  const worker = new PassWorker();
-  const settings = workSettings(piece, 1);
   const shapes = new ShapePlacer().place(piece);
-  const parts = piece.drawing.parts.map((part, i) => {
+  const treatments = piece.drawing.parts.map((_, i) => {
     const pass = plainPass(i % 4 === 0 ? 'french-fill' : 'seed', 'stranded-cotton', 2);
-    return {
-      part,
-      placed: shapes[i]!,
-      passes: worker.work(shapes[i]!, [{ ...pass, angleDeg: 0, reason: '' }], settings),
-    };
+    return [{ ...pass, angleDeg: 0, reason: '' }];
   });
-  return sumUp(piece, parts);
+  const settings = workSettings(piece, 1, USUAL_FACTORS);
+  const parts = new PassWorker().workAll(piece.drawing.parts, shapes, treatments, settings);
+  return sumUp(piece, parts, drawingOrder(parts, piece.hoop, piece.positions), spreadOf(USUAL_FACTORS));
 }

@@ -1,4 +1,5 @@
 import { failure, success, type Outcome } from '@junctura/core/measure';
+import type { RecordEntry } from '@junctura/core/piece';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** A piece as it is stored. */
@@ -9,6 +10,15 @@ export interface StoredPiece {
   /** Rises with every save: a save that does not build on the newest is a conflict. */
   readonly revision: number;
   readonly piece: unknown;
+  /** When an earlier state was kept last; missing: never. */
+  readonly snapshotAt?: number;
+}
+
+/** An entry of the record of a piece. */
+export interface StoredEntry {
+  readonly pieceId: string;
+  readonly id: string;
+  readonly entry: RecordEntry;
 }
 
 export interface Snapshot {
@@ -31,10 +41,11 @@ export interface Schema extends DBSchema {
   pieces: { key: string; value: StoredPiece };
   snapshots: { key: number; value: Snapshot; indexes: { pieceId: string } };
   documents: { key: string; value: KeptDocument };
+  entries: { key: [string, string]; value: StoredEntry; indexes: { pieceId: string } };
 }
 
 const NAME = 'junctura';
-const VERSION = 2;
+const VERSION = 3;
 
 /** The browser's storage. Every use of it answers; none throws for a full, refused or damaged storage. */
 export class Database {
@@ -59,9 +70,16 @@ export class Database {
           snapshots.createIndex('pieceId', 'pieceId');
         }
         if (from < 2) db.createObjectStore('documents', { keyPath: 'key' });
+        if (from < 3) {
+          const entries = db.createObjectStore('entries', { keyPath: ['pieceId', 'id'] });
+          entries.createIndex('pieceId', 'pieceId');
+        }
       },
-      // A tab with a later version must not wait for this one.
-      blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
+      // A tab with a later version must not wait for this one; the next use here opens anew.
+      blocking: (_current, _blocked, event) => {
+        this.opened = null;
+        (event.target as IDBDatabase).close();
+      },
     });
   }
 }

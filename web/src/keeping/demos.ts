@@ -1,5 +1,5 @@
 import { failure, type Outcome } from '@junctura/core/measure';
-import { readPiece, type Piece } from '@junctura/core/piece';
+import { readPieceFile, type PieceFile } from '@junctura/core/piece';
 import rockPool from '@junctura/demo/pieces/rock-pool.junctura.json?url';
 import boat from '@junctura/demo/pieces/paper-boat.junctura.json?url';
 import bramble from '@junctura/demo/pieces/bramble-spray.junctura.json?url';
@@ -39,12 +39,12 @@ export const DEMOS: readonly Demo[] = [
   { id: 'demo-tram', name: 'Night tram', about: 'A 70 mm patch on dark felt.', url: tram },
 ];
 
-export async function loadDemo(id: string): Promise<Outcome<Piece>> {
+export async function loadDemo(id: string): Promise<Outcome<PieceFile>> {
   const demo = DEMOS.find((candidate) => candidate.id === id);
   if (!demo) return failure('There is no such demo piece.');
   try {
     const response = await fetch(demo.url);
-    return readPiece(await response.text());
+    return readPieceFile(await response.text());
   } catch {
     return failure(`“${demo.name}” could not be fetched from Junctura’s own server. Is it still running?`);
   }

@@ -41,7 +41,10 @@ describe('DocumentStore', () => {
     await old.put('pieces', { id: 'p1', name: 'Kept', savedAt: 1, revision: 3, piece });
     old.close();
     expect(await new DocumentStore('box', () => 0).save('x', 0)).toEqual({ type: 'saved', revision: 1 });
-    expect(await new PieceStore(() => 0).load('p1')).toEqual({ ok: true, value: { piece, revision: 3 } });
+    expect(await new PieceStore(() => 0).load('p1')).toEqual({
+      ok: true,
+      value: { piece, record: [], revision: 3 },
+    });
   });
 
   it('answers with a sentence where storage is refused', async () => {

@@ -1,3 +1,5 @@
+import { useFileDialog } from '@vueuse/core';
+
 /** Hands a file to the person to save. */
 export function saveFile(name: string, content: BlobPart, type: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }));
@@ -21,14 +23,12 @@ export function fileName(name: string, extension: string): string {
 
 /** Lets the person choose a file; where she closes the chooser, nothing is heard. */
 export function chooseFile(accept: string, take: (file: File) => void): void {
-  const chooser = document.createElement('input');
-  chooser.type = 'file';
-  chooser.accept = accept;
-  chooser.addEventListener('change', () => {
-    const file = chooser.files?.[0];
+  const { open, onChange } = useFileDialog({ accept, multiple: false, reset: true });
+  onChange((files) => {
+    const file = files?.[0];
     if (file) take(file);
   });
-  chooser.click();
+  open();
 }
 
 /** What a data address holds; null where it is none. */

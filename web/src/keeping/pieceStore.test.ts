@@ -1,5 +1,7 @@
 import 'fake-indexeddb/auto';
-import { emptyPiece } from '@junctura/core/piece';
+import { emptyPiece, type RecordEntry } from '@junctura/core/piece';
+import { openDB } from 'idb';
+import { readFileSync } from 'node:fs';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { IDBFactory } from 'fake-indexeddb';
 import { PieceStore } from './pieceStore.ts';
@@ -17,7 +19,7 @@ describe('PieceStore', () => {
     expect(await store.save(piece('One'), 0)).toEqual({ type: 'saved', revision: 1 });
     expect(await new PieceStore(() => time).load('p1')).toEqual({
       ok: true,
-      value: { piece: piece('One'), revision: 1 },
+      value: { piece: piece('One'), record: [], revision: 1 },
     });
     expect(await store.load('other')).toEqual({ ok: true, value: null });
   });
@@ -44,6 +46,56 @@ describe('PieceStore', () => {
     expect(times).toEqual([...times].sort((a, b) => b - a));
     await store.remove('p1');
     expect(await store.snapshots('p1')).toEqual({ ok: true, value: [] });
+  });
+
+  it('keeps entries of a record by themselves: a save leaves them, the same entry twice is one, removing takes them along', async () => {
+    const store = new PieceStore(() => time);
+    const entry = (n: number): RecordEntry => ({
+      type: 'part-done',
+      id: `e${n}`,
+      at: `2026-05-0${n}T19:00:00.000Z`,
+      part: 'p',
+    });
+    await store.save(piece('One'), 0);
+    await store.addEntries('p1', [entry(2), entry(1)]);
+    await store.addEntries('p1', [entry(2), entry(3)]);
+    await store.addEntries('p2', [entry(1)]);
+    await store.save(piece('Two'), 1);
+    const loaded = await store.load('p1');
+    expect(loaded.ok && loaded.value?.record).toEqual([entry(1), entry(2), entry(3)]);
+    const all = await store.allRecords();
+    expect(all.ok && [...all.value].map(([id, record]) => [id, record.length])).toEqual([
+      ['p1', 3],
+      ['p2', 1],
+    ]);
+    await store.remove('p1');
+    const left = await store.allRecords();
+    expect(left.ok && [...left.value.keys()]).toEqual(['p2']);
+  });
+
+  it('brings a record over that lay in the piece, before a save leaves it out', async () => {
+    const text = readFileSync(
+      new URL('../../../core/src/piece/fixtures/version-4-worked.junctura.json', import.meta.url),
+      'utf8',
+    );
+    const old = await openDB('junctura', 3, {
+      upgrade(db) {
+        db.createObjectStore('pieces', { keyPath: 'id' });
+        db.createObjectStore('snapshots', { keyPath: 'key', autoIncrement: true }).createIndex('pieceId', 'pieceId');
+        db.createObjectStore('documents', { keyPath: 'key' });
+        db.createObjectStore('entries', { keyPath: ['pieceId', 'id'] }).createIndex('pieceId', 'pieceId');
+      },
+    });
+    const data = JSON.parse(text) as { id: string };
+    await old.put('pieces', { id: data.id, name: 'x', savedAt: 1, revision: 1, piece: data });
+    old.close();
+    const store = new PieceStore(() => time);
+    const first = await store.load(data.id);
+    if (!first.ok || !first.value) throw new Error('not loaded');
+    expect(first.value.record.length).toBeGreaterThan(3);
+    await store.save(first.value.piece, 1);
+    const again = await store.load(data.id);
+    expect(again.ok && again.value?.record).toEqual(first.value.record);
   });
 
   it('refuses a stored piece that is damaged, with the path of the fault', async () => {

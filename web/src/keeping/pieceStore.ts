@@ -1,6 +1,14 @@
+import { mergeRecords } from '@junctura/core/log';
 import { success, type Outcome } from '@junctura/core/measure';
-import { checkPiece, type Piece } from '@junctura/core/piece';
-import { Database, type Snapshot, type StoredPiece } from './database.ts';
+import {
+  checkPieceFile,
+  recordSchema,
+  type Piece,
+  type PieceFile,
+  type PieceRecord,
+  type RecordEntry,
+} from '@junctura/core/piece';
+import { Database, type Snapshot, type StoredEntry, type StoredPiece } from './database.ts';
 
 const SNAPSHOTS_KEPT = 20;
 const SNAPSHOT_EVERY_MS = 5 * 60_000;
@@ -10,7 +18,12 @@ export type SaveResult =
   | { readonly type: 'conflict' }
   | { readonly type: 'refused'; readonly problem: string };
 
-/** Keeps pieces in the browser. Every method answers; none throws for a full, refused or damaged storage. */
+/** A stored piece with its record, and the revision that the next save builds on. */
+export interface LoadedPiece extends PieceFile {
+  readonly revision: number;
+}
+
+/** Keeps pieces and their records in the browser. Every method answers; none throws for a full, refused or damaged storage. */
 export class PieceStore {
   private readonly database = new Database();
 
@@ -20,34 +33,45 @@ export class PieceStore {
     return this.database.attempt(async (db) => (await db.getAll('pieces')).sort((a, b) => b.savedAt - a.savedAt));
   }
 
-  /** A stored piece, checked; null where there is none. */
-  async load(id: string): Promise<Outcome<{ piece: Piece; revision: number } | null>> {
-    const found = await this.database.attempt((db) => db.get('pieces', id));
+  /** A stored piece with its record, checked; null where there is none. */
+  async load(id: string): Promise<Outcome<LoadedPiece | null>> {
+    const found = await this.database.attempt(async (db) => ({
+      stored: await db.get('pieces', id),
+      entries: await db.getAllFromIndex('entries', 'pieceId', id),
+    }));
     if (!found.ok) return found;
-    if (!found.value) return success(null);
-    const checked = checkPiece(found.value.piece);
-    return checked.ok ? success({ piece: checked.value, revision: found.value.revision }) : checked;
+    const { stored, entries } = found.value;
+    if (!stored) return success(null);
+    const checked = checkPieceFile(stored.piece);
+    if (!checked.ok) return checked;
+    // Before version 5 the record lay in the piece: it is brought over before a save would leave it out.
+    const { piece, record } = checked.value;
+    if (record.length > 0) {
+      const brought = await this.addEntries(id, record);
+      if (!brought.ok) return brought;
+    }
+    return success({ piece, record: mergeRecords(record, readable(entries)), revision: stored.revision });
   }
 
-  /** Saves in one transaction, if nobody else saved since `basedOn` (0 for a new piece). */
+  /** Saves in one transaction, if nobody else saved since `basedOn` (0 for a new piece). The record is not touched. */
   async save(piece: Piece, basedOn: number): Promise<SaveResult> {
     const outcome = await this.database.attempt(async (db): Promise<SaveResult> => {
       const transaction = db.transaction(['pieces', 'snapshots'], 'readwrite');
-      const stored = await transaction.objectStore('pieces').get(piece.id);
+      const pieces = transaction.objectStore('pieces');
+      const stored = await pieces.get(piece.id);
       if ((stored?.revision ?? 0) !== basedOn) {
         await transaction.done;
         return { type: 'conflict' };
       }
-      const at = this.now();
-      const revision = basedOn + 1;
-      await transaction.objectStore('pieces').put({ id: piece.id, name: piece.name, savedAt: at, revision, piece });
-      const snapshots = transaction.objectStore('snapshots');
-      const taken = await snapshots.index('pieceId').getAll(piece.id);
-      const last = taken.reduce((latest, snapshot) => Math.max(latest, snapshot.at), 0);
-      if (stored && at - last > SNAPSHOT_EVERY_MS)
+      const [at, revision] = [this.now(), basedOn + 1];
+      const isDue = stored !== undefined && Math.abs(at - (stored.snapshotAt ?? 0)) > SNAPSHOT_EVERY_MS;
+      const snapshotAt = isDue ? at : (stored?.snapshotAt ?? 0);
+      await pieces.put({ id: piece.id, name: piece.name, savedAt: at, revision, piece, snapshotAt });
+      if (isDue) {
+        const snapshots = transaction.objectStore('snapshots');
         await snapshots.add({ pieceId: piece.id, at: stored.savedAt, piece: stored.piece });
-      for (const key of (await snapshots.index('pieceId').getAllKeys(piece.id)).slice(0, -SNAPSHOTS_KEPT)) {
-        await snapshots.delete(key);
+        const keys = await snapshots.index('pieceId').getAllKeys(piece.id);
+        for (const key of keys.slice(0, -SNAPSHOTS_KEPT)) await snapshots.delete(key);
       }
       await transaction.done;
       return { type: 'saved', revision };
@@ -55,12 +79,39 @@ export class PieceStore {
     return outcome.ok ? outcome.value : { type: 'refused', problem: outcome.problem };
   }
 
+  /** Puts entries into the record of a piece. One that is there already stays as it is: entries never change. */
+  async addEntries(pieceId: string, entries: PieceRecord): Promise<Outcome<void>> {
+    return this.database.attempt(async (db) => {
+      const transaction = db.transaction('entries', 'readwrite');
+      for (const entry of entries) void transaction.store.put({ pieceId, id: entry.id, entry });
+      await transaction.done;
+    });
+  }
+
+  /** The records of all pieces, by the id of the piece. */
+  async allRecords(): Promise<Outcome<ReadonlyMap<string, RecordEntry[]>>> {
+    const found = await this.database.attempt((db) => db.getAll('entries'));
+    if (!found.ok) return found;
+    const byPiece = new Map<string, StoredEntry[]>();
+    for (const stored of found.value) byPiece.set(stored.pieceId, [...(byPiece.get(stored.pieceId) ?? []), stored]);
+    return success(new Map([...byPiece].map(([id, entries]) => [id, readable(entries)])));
+  }
+
+  /** Keeps a state of a piece among its earlier ones, without making it the present one. */
+  async keepState(piece: Piece): Promise<Outcome<void>> {
+    return this.database.attempt(async (db) => {
+      await db.add('snapshots', { pieceId: piece.id, at: this.now(), piece });
+    });
+  }
+
   async remove(id: string): Promise<Outcome<void>> {
     return this.database.attempt(async (db) => {
-      const transaction = db.transaction(['pieces', 'snapshots'], 'readwrite');
+      const transaction = db.transaction(['pieces', 'snapshots', 'entries'], 'readwrite');
       await transaction.objectStore('pieces').delete(id);
-      const snapshots = transaction.objectStore('snapshots');
-      for (const key of await snapshots.index('pieceId').getAllKeys(id)) await snapshots.delete(key);
+      for (const name of ['snapshots', 'entries'] as const) {
+        const store = transaction.objectStore(name);
+        for (const key of await store.index('pieceId').getAllKeys(id)) await store.delete(key as never);
+      }
       await transaction.done;
     });
   }
@@ -79,4 +130,12 @@ export class PieceStore {
       return null;
     }
   }
+}
+
+/** The entries that can be read; one that is damaged is passed over, and stays where it is. */
+function readable(stored: readonly StoredEntry[]): RecordEntry[] {
+  return stored.flatMap(({ entry }) => {
+    const checked = recordSchema.element.safeParse(entry);
+    return checked.success ? [checked.data] : [];
+  });
 }

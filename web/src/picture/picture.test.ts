@@ -1,3 +1,4 @@
+import { USUAL_FACTORS } from '@junctura/core/work';
 import { Planner } from '@junctura/core/advice';
 import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
@@ -71,13 +72,13 @@ class RecordingBrush {
 
 function paint(view: View, side: Side = 'front', only: ReadonlySet<string> | null = null): RecordingBrush {
   const brush = new RecordingBrush();
-  const scene = sceneOf(piece(), new Planner().plan(piece()), only);
+  const scene = sceneOf(piece(), new Planner().plan(piece(), USUAL_FACTORS), only);
   for (const _ of paintPicture(brush as unknown as Brush, scene, view, SIZE, side));
   return brush;
 }
 
 const whole = viewOf(50, SIZE);
-const plan = new Planner().plan(piece()).plan;
+const plan = new Planner().plan(piece(), USUAL_FACTORS).plan;
 
 describe('the painter', () => {
   it('paints something of every stitch that is in view, and the same every time', () => {

@@ -1,8 +1,8 @@
+import type { PlannedPass, WorkedThread } from '@junctura/core/work';
 import type { Workings } from '@junctura/core/advice';
 import { threadTones, type ThreadTones } from '@junctura/core/colour';
 import { clothOf, WORKING_LENGTH, type Cloth } from '@junctura/core/materials';
-import type { Piece } from '@junctura/core/piece';
-import { colourName, type PlannedPass, type WorkedThread } from '@junctura/core/plan';
+import { type Piece, colourName } from '@junctura/core/piece';
 
 /** One thread of a pass to be painted, in its tones. */
 export interface PaintedThread {

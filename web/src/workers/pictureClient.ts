@@ -1,26 +1,20 @@
 import type { PictureOptions } from '@junctura/core/drawing';
 import { failure, type Outcome } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
-import type { OpenedPicture, PictureReply, PictureRequest } from './pictureMessages.ts';
+import type { OpenedPicture } from './jobs.ts';
+import { WorkerClient } from './workerClient.ts';
 
 /** Reads one picture in a worker of its own; what is under way is stopped by starting it again, and the picture is opened anew. */
 export class PictureClient {
-  private worker: Worker | null = null;
-  private ticket = 0;
-  /** Ends the waiting for what is under way; null where nothing is. */
-  private giveUp: (() => void) | null = null;
+  private readonly client = new WorkerClient();
+  private reading: AbortController | null = null;
 
   constructor(private readonly file: Blob) {}
 
-  open(): Promise<Outcome<OpenedPicture>> {
-    const worker = this.start();
-    return new Promise((resolve) => {
-      worker.addEventListener('message', ({ data }: MessageEvent<PictureReply>) => {
-        if (data.type === 'opened') resolve(data.outcome);
-      });
-      worker.addEventListener('error', () => resolve(failure('the picture needs more memory than there is.')));
-      this.send({ type: 'open', file: this.file });
-    });
+  async open(): Promise<Outcome<OpenedPicture>> {
+    const opened = await this.client.ask('openPicture', { file: this.file });
+    if (opened === null) return failure('it was stopped.');
+    return opened.ok ? opened.value : opened;
   }
 
   /** The parts of the picture; null where it was stopped or overtaken. */
@@ -28,52 +22,23 @@ export class PictureClient {
     options: PictureOptions,
     id: string,
     name: string,
-    progress: (share: number) => void,
+    onProgress: (share: number) => void,
   ): Promise<Outcome<Piece> | null> {
     // What is overtaken is not waited for.
-    if (this.giveUp) this.stop();
-    const ticket = ++this.ticket;
-    const stopped = new Promise<null>((resolve) => (this.giveUp = () => resolve(null)));
-    return Promise.race([stopped, this.readNow(ticket, options, id, name, progress)]);
-  }
-
-  private async readNow(
-    ticket: number,
-    options: PictureOptions,
-    id: string,
-    name: string,
-    progress: (share: number) => void,
-  ): Promise<Outcome<Piece> | null> {
-    if (!this.worker) await this.open();
-    return new Promise((resolve) => {
-      const worker = this.worker!;
-      const hear = ({ data }: MessageEvent<PictureReply>): void => {
-        if (data.type === 'opened' || data.ticket !== ticket) return;
-        if (data.type === 'progress') return progress(data.share);
-        worker.removeEventListener('message', hear);
-        this.giveUp = null;
-        resolve(data.outcome);
-      };
-      worker.addEventListener('message', hear);
-      this.send({ type: 'read', ticket, options, id, name });
-    });
+    this.stop();
+    this.reading = new AbortController();
+    const { signal } = this.reading;
+    const read = await this.client.ask('readPicture', { file: this.file, options, id, name }, { signal, onProgress });
+    return read?.ok ? read.value : read;
   }
 
   /** Stops what is under way. */
   stop(): void {
-    this.giveUp?.();
-    this.giveUp = null;
-    this.worker?.terminate();
-    this.worker = null;
+    this.reading?.abort();
+    this.reading = null;
   }
 
-  private start(): Worker {
-    this.worker?.terminate();
-    this.worker = new Worker(new URL('./pictures.worker.ts', import.meta.url), { type: 'module' });
-    return this.worker;
-  }
-
-  private send(request: PictureRequest): void {
-    this.worker!.postMessage(request);
+  close(): void {
+    this.client.close();
   }
 }

@@ -1,8 +1,17 @@
-import type { Workings } from '@junctura/core/advice';
+import type { PlannedPass } from '@junctura/core/work';
+import type { Finding, Workings } from '@junctura/core/advice';
+import type { Plan } from '@junctura/core/thread';
 import type { PlacedShape } from '@junctura/core/drawing';
-import type { Piece } from '@junctura/core/piece';
-import type { PlannedPass } from '@junctura/core/plan';
-import type { PlanNews } from './messages.ts';
+import type { PlanInput } from '@junctura/core/piece';
+
+/** A plan in which everything the page already has is named by number instead of sent again. */
+export interface PlanNews {
+  readonly summary: Omit<Plan, 'parts'>;
+  readonly parts: readonly { readonly placed: number; readonly passes: readonly number[] }[];
+  readonly freshShapes: readonly (readonly [number, PlacedShape])[];
+  readonly freshPasses: readonly (readonly [number, PlannedPass])[];
+  readonly findings: readonly Finding[];
+}
 
 /** Gives numbers to objects and remembers which the other side has. */
 class Ledger<T extends object> {
@@ -53,7 +62,7 @@ export class NewsReader {
   private shapes = new Map<number, PlacedShape>();
   private passes = new Map<number, PlannedPass>();
 
-  read(piece: Piece, news: PlanNews): Workings {
+  read(piece: PlanInput, news: PlanNews): Workings {
     const shapes = new Map([...this.shapes, ...news.freshShapes]);
     const passes = new Map([...this.passes, ...news.freshPasses]);
     const parts = news.parts.map((part, i) => ({

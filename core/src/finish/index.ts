@@ -1,0 +1,1 @@
+export { stepsAfterStitching, type FinishingStep } from './afterStitching.ts';

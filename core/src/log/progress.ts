@@ -1,0 +1,42 @@
+import type { PieceRecord, RecordEntry, ThreadUse } from '../piece/index.ts';
+
+/** What a record says of a piece. */
+export interface Progress {
+  /** Ids of the parts that are worked. */
+  readonly done: ReadonlySet<string>;
+  /** What was used of thread, as it was noted. */
+  readonly uses: readonly ThreadUse[];
+}
+
+/** Reads off a record what is done and what was used: voided entries do not count. Whatever the order of the entries, it says the same. */
+export function progressOf(record: PieceRecord): Progress {
+  const counting = countingEntries(record);
+  return {
+    done: new Set(counting.flatMap((entry) => (entry.type === 'voided' ? [] : [entry.part]))),
+    uses: counting.filter((entry) => entry.type === 'thread-used').sort(byTime),
+  };
+}
+
+/** The entries that still count: those that are not voided. A `voided` entry itself can't be voided; what it took back is noted anew. */
+export function countingEntries(record: PieceRecord): RecordEntry[] {
+  const gone = new Set(record.flatMap((entry) => (entry.type === 'voided' ? [entry.entry] : [])));
+  return record.filter(({ id, type }) => type === 'voided' || !gone.has(id));
+}
+
+/** The entries of two copies of a record together, each once, in the order of their times. Where both have an id, it is the same entry. */
+export function mergeRecords(a: PieceRecord, b: PieceRecord): RecordEntry[] {
+  return [...new Map([...a, ...b].map((entry) => [entry.id, entry])).values()].sort(byTime);
+}
+
+const byTime = (a: RecordEntry, b: RecordEntry): number => a.at.localeCompare(b.at) || a.id.localeCompare(b.id);
+
+/** What takes a part back into what is still to work: every entry that says it is done, voided. */
+export function toWorkAgain(
+  record: PieceRecord,
+  parts: ReadonlySet<string>,
+  newEntry: () => Pick<RecordEntry, 'id' | 'at'>,
+): RecordEntry[] {
+  return countingEntries(record).flatMap((entry): RecordEntry[] =>
+    entry.type !== 'voided' && parts.has(entry.part) ? [{ ...newEntry(), type: 'voided', entry: entry.id }] : [],
+  );
+}

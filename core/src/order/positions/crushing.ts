@@ -1,0 +1,73 @@
+import { innerHalvesMm, outerHalvesMm } from '../../materials/index.ts';
+import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
+import { heldBy } from './units.ts';
+import type { Hoop } from '../../piece/index.ts';
+import { type PlannedPart, isRaised } from '../../work/index.ts';
+import type { WorkOrder } from '../workOrder.ts';
+/** A raised part on which a later position lays the ring. */
+export interface Crushed {
+  readonly partId: string;
+  /** Positions by their number, from 1. */
+  readonly workedIn: number;
+  readonly crushedBy: number;
+}
+
+/** Of every raised part: the positions that hold some of it, and those whose ring lies on it. */
+export interface RaisedPart {
+  readonly partId: string;
+  readonly heldBy: readonly number[];
+  readonly underRingOf: readonly number[];
+}
+
+/** What the rings of all positions do to raised work. */
+export function raisedParts(
+  parts: readonly PlannedPart[],
+  hoop: Hoop,
+  middles: readonly (readonly [number, number])[],
+): RaisedPart[] {
+  const numbers = middles.map((_, k) => k);
+  return parts.filter(isRaised).map(({ placed }) => ({
+    partId: placed.partId,
+    heldBy: heldBy(placed, hoop, middles),
+    underRingOf: numbers.filter((k) => isUnderRing(placed, hoop, middles[k]!)),
+  }));
+}
+
+/** A raised part is worked in the first position that holds it; every later ring on it crushes it. */
+export function crushedIn(positions: readonly number[], raised: readonly RaisedPart[]): Crushed[] {
+  return raised.flatMap(({ partId, heldBy: holding, underRingOf }): Crushed[] => {
+    const workedIn = positions.findIndex((k) => holding.includes(k));
+    const crushedBy = positions.findIndex((k, at) => workedIn >= 0 && at > workedIn && underRingOf.includes(k));
+    return crushedBy < 0 ? [] : [{ partId, workedIn: workedIn + 1, crushedBy: crushedBy + 1 }];
+  });
+}
+
+/** Raised work that lies under the ring of a position that comes after the one in which an order works it. */
+export function crushedParts(
+  order: WorkOrder,
+  parts: readonly PlannedPart[],
+  hoop: Hoop,
+  middles: readonly (readonly [number, number])[],
+): Crushed[] {
+  if (middles.length < 2) return [];
+  const lastIn = new Map<string, number>();
+  for (const { part, position } of order) lastIn.set(part, Math.max(position, lastIn.get(part) ?? 0));
+  return raisedParts(parts, hoop, middles).flatMap(({ partId, heldBy: holding, underRingOf }): Crushed[] => {
+    const workedIn = lastIn.get(partId);
+    if (workedIn === undefined || holding.length === 0) return [];
+    const crushedBy = underRingOf.find((k) => k > workedIn);
+    return crushedBy === undefined ? [] : [{ partId, workedIn: workedIn + 1, crushedBy: crushedBy + 1 }];
+  });
+}
+
+function isUnderRing({ shape }: PlacedShape, hoop: Hoop, [x, y]: readonly [number, number]): boolean {
+  const [innerA, innerB] = innerHalvesMm(hoop);
+  const [outerA, outerB] = outerHalvesMm(hoop);
+  for (const points of pointsOf(shape)) {
+    for (let i = 0; i < points.length; i += 2) {
+      const [px, py] = [points[i]! - x, points[i + 1]! - y];
+      if (insideEllipseMm(px, py, innerA, innerB) < 0 && insideEllipseMm(px, py, outerA, outerB) > 0) return true;
+    }
+  }
+  return false;
+}

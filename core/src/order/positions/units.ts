@@ -1,0 +1,85 @@
+import { Remembered } from '../../measure/index.ts';
+import { innerHalvesMm } from '../../materials/index.ts';
+import type { Hoop } from '../../piece/index.ts';
+import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
+import { type Circle, smallestCircle } from '../../geometry/index.ts';
+
+/** What must lie inside one position: a part, or a portion of one that is larger than the hoop. */
+export interface Unit extends Circle {
+  readonly points: readonly Float64Array[];
+}
+
+export function unitsOf({ shape }: PlacedShape, room: readonly [number, number]): Unit[] {
+  const points = [...pointsOf(shape)].filter((array) => array.length > 0);
+  const circle = smallestCircle(points);
+  if (!circle) return [];
+  const least = Math.min(...room);
+  const whole = { ...circle, points };
+  if (circle.r <= least || holds(whole, circle.x, circle.y, room)) return [whole];
+  return portions(points, least / 3).map((portion) => ({ ...smallestCircle([portion])!, points: [portion] }));
+}
+
+/** Points gathered by squares of a grid, with the sides between far corners filled in. */
+function portions(arrays: readonly Float64Array[], cellMm: number): Float64Array[] {
+  const cells = new Map<string, number[]>();
+  const put = (x: number, y: number): void => {
+    const key = `${Math.floor(x / cellMm)},${Math.floor(y / cellMm)}`;
+    const cell = cells.get(key);
+    if (cell) cell.push(x, y);
+    else cells.set(key, [x, y]);
+  };
+  for (const points of arrays) {
+    for (let i = 0; i < points.length; i += 2) {
+      const [x, y] = [points[i]!, points[i + 1]!];
+      put(x, y);
+      const [nextX, nextY] = [points[i + 2] ?? points[0]!, points[i + 3] ?? points[1]!];
+      const steps = Math.min(400, Math.ceil(Math.hypot(nextX - x, nextY - y) / cellMm));
+      for (let k = 1; k < steps; k++) put(x + ((nextX - x) * k) / steps, y + ((nextY - y) * k) / steps);
+    }
+  }
+  return [...cells.values()].map((cell) => Float64Array.from(cell));
+}
+
+const HAIR_MM = 0.02;
+
+export function holds(
+  { points, x: ux, y: uy, r }: Unit,
+  x: number,
+  y: number,
+  [a, b]: readonly [number, number],
+): boolean {
+  if (a === b) {
+    const apart = Math.hypot(ux - x, uy - y);
+    if (apart + r <= a + HAIR_MM) return true;
+    if (apart - r > a) return false;
+  }
+  return points.every((array) => {
+    for (let i = 0; i < array.length; i += 2) {
+      if (insideEllipseMm(array[i]! - x, array[i + 1]! - y, a, b) < -HAIR_MM) return false;
+    }
+    return true;
+  });
+}
+
+/** The positions that hold all of a shape; where none does, those that hold some of it. */
+export function heldBy(placed: PlacedShape, hoop: Hoop, middles: readonly (readonly [number, number])[]): number[] {
+  const room = innerHalvesMm(hoop);
+  const units = unitsOf(placed, room);
+  const numbers = middles.map((_, k) => k);
+  const isHeld = (k: number) => (unit: Unit) => holds(unit, ...middles[k]!, room);
+  const whole = units.length > 0 ? numbers.filter((k) => units.every(isHeld(k))) : [];
+  return whole.length > 0 ? whole : numbers.filter((k) => units.some(isHeld(k)));
+}
+
+const first = new Remembered<PlacedShape, readonly number[]>();
+
+/** For each shape the first position that holds it, or some of it; 0 where none does or there is only one. */
+export function firstHolding(
+  shapes: readonly PlacedShape[],
+  hoop: Hoop | null,
+  middles: readonly (readonly [number, number])[],
+): readonly number[] {
+  if (!hoop || middles.length < 2) return shapes.map(() => 0);
+  const find = (): number[] => shapes.map((placed) => heldBy(placed, hoop, middles)[0] ?? 0);
+  return first.get(shapes, JSON.stringify([hoop, middles]), find);
+}

@@ -1,0 +1,18 @@
+import { mixed } from '../colour/index.ts';
+import { nearestShade, type ShadeRef } from '../materials/index.ts';
+import type { PaletteColour } from '../piece/index.ts';
+
+/** What a colour is worked in: the shade that was chosen, or the one that it is nearest to; a second where two share the needle. */
+export function shadesOf({ hex, shade, second }: PaletteColour): { first: ShadeRef; second: ShadeRef | null } {
+  return { first: shade ?? nearestShade(hex).item, second };
+}
+
+/** A colour by its shade, or by the shade that it is nearest to. */
+export function colourName({ hex, shade, second }: PaletteColour): { name: string; hex: string } {
+  if (shade && second) {
+    return { name: `${shade.name} with ${second.name}`, hex: mixed(shade.hex, second.hex) };
+  }
+  if (shade) return { name: `${shade.name} (${shade.code})`, hex: shade.hex };
+  const { item } = nearestShade(hex);
+  return { name: `near ${item.name} (${item.code})`, hex };
+}

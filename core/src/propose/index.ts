@@ -1,0 +1,8 @@
+export { tightestBendMm } from './bends.ts';
+export { longestSpan } from './direction.ts';
+export { canWork, isSmallRound, rolesOn } from './layers.ts';
+export { degreesApart, Neighbours, straightFilling, touch } from './neighbours.ts';
+export { withLayer } from './newLayer.ts';
+export { coveringStrands, proposalsFor, type Proposal } from './proposals.ts';
+export { Proposer, type SettledPass } from './settle.ts';
+export { roomForShades, SPAN_LIMIT_MM, TREATMENT, WORN_USES } from './thresholds.ts';

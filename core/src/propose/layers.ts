@@ -1,0 +1,35 @@
+import { type WorkedOn, type StitchId, stitchKind } from '../stitches/index.ts';
+import type { Part, PassRole } from '../piece/index.ts';
+import type { PlacedShape } from '../drawing/index.ts';
+
+/** A round area up to this wide is worked by a spot stitch as one stitch at its middle, mm. */
+const WIDEST_SPOT_MM = 4;
+/** An area is round where its widest circle fills at least this share of it. */
+const ROUND_SHARE = 0.8;
+
+/** Whether an area is so small and round that one spot stitch can stand for it. */
+export function isSmallRound({ kind, areaMm2, widest }: PlacedShape): boolean {
+  if (kind !== 'area' || !widest) return false;
+  const isRound = Math.PI * widest.r ** 2 >= ROUND_SHARE * areaMm2;
+  return isRound && 2 * Math.sqrt(areaMm2 / Math.PI) <= WIDEST_SPOT_MM;
+}
+
+/** The roles that a pass can have on a part of a kind. */
+export function rolesOn(kind: Part['kind']): readonly PassRole[] {
+  if (kind === 'area') return ['padding', 'edge', 'filling', 'outline', 'vein', 'accent'];
+  return kind === 'line' ? ['padding', 'filling', 'accent'] : ['filling'];
+}
+
+/** What a pass of a role is worked on. */
+function target(role: PassRole, kind: Part['kind']): WorkedOn {
+  if (role === 'accent') return 'spot';
+  if (role === 'padding' || role === 'filling') return kind;
+  return 'line';
+}
+
+/** Whether a stitch can be worked on a part, as a layer of a role. */
+export function canWork(stitch: StitchId, placed: PlacedShape, role: PassRole = 'filling'): boolean {
+  if (!rolesOn(placed.kind).includes(role)) return false;
+  const { worksOn } = stitchKind(stitch);
+  return worksOn === target(role, placed.kind) || (role === 'filling' && worksOn === 'spot' && isSmallRound(placed));
+}

@@ -1,0 +1,10 @@
+export { shareCuts, type Cut } from './cuts.ts';
+export { countLoads, stopMm, type Loads } from './loads.ts';
+export { colourNeeds, needleRuns, type ColourNeed, type NeedleLoad } from './needs.ts';
+export { drawNeeds, needOdds, quantile, risingFactors, shareWithin, type Odds } from './odds.ts';
+export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';
+export { sumUp, type Plan } from './plan.ts';
+export { ENOUGH, ownedFor, partsToDo, willReach, type Owned, type Reach } from './reach.ts';
+export { savings, type Saving } from './savings.ts';
+export { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
+export { dayOf, timetable, type Timed } from './timetable.ts';

@@ -1,0 +1,88 @@
+import type { ThreadSpread } from '../work/index.ts';
+import { seededRandom } from '../measure/index.ts';
+
+/** Quantiles of the standard normal distribution. */
+const Z90 = 1.2816;
+/** How far hours differ before any record, as the standard deviation of the logarithm. */
+const HOURS_SPREAD = 0.3;
+
+export interface Odds {
+  readonly p50: number;
+  readonly p90: number;
+  readonly p95: number;
+}
+
+/** Beyond so many loads their sum is drawn as one normal number (central limit). */
+const DRAWN_SINGLY = 40;
+const SEED = 20;
+
+/**
+ * Draws how much more or less thread than planned is taken, as factors.
+ * @param loads the number of loads of each colour
+ * @param runs how often the piece is worked
+ * @returns for each colour a factor for each run; in one run all colours share the hand
+ */
+export function drawNeeds(loads: readonly number[], runs: number, spread: ThreadSpread, seed = SEED): Float64Array[] {
+  const random = seededRandom(seed);
+  const factors = loads.map(() => new Float64Array(runs));
+  const { load, unpicked } = spread;
+  // Each load has a mean of one: what is lost to unpicking comes on top.
+  const shift = (load * load) / 2;
+  const one = (): number => Math.exp(load * random.normal() - shift) * (random.next() < unpicked ? 2 : 1);
+  const mean = 1 + unpicked;
+  const deviation = Math.sqrt(Math.exp(load * load) * (1 + 3 * unpicked) - mean * mean);
+  for (let run = 0; run < runs; run++) {
+    const hand = Math.exp(spread.hand * random.normal());
+    loads.forEach((count, colour) => {
+      let sum = 0;
+      if (count > DRAWN_SINGLY) sum = count * mean + Math.sqrt(count) * deviation * random.normal();
+      else for (let i = 0; i < count; i++) sum += one();
+      factors[colour]![run] = count === 0 ? 0 : (hand * sum) / count;
+    });
+  }
+  return factors;
+}
+
+/** So many runs settle the skeins to buy. */
+const RUNS = 4000;
+const drawn = new Map<string, Float64Array>();
+
+/** The factors of a colour of so many loads, rising: entry k of n is what does in k of n cases. Drawn once for each count. */
+export function risingFactors(loads: number, spread: ThreadSpread): Float64Array {
+  const key = `${loads} ${spread.hand} ${spread.load} ${spread.unpicked}`;
+  const known = drawn.get(key) ?? drawNeeds([loads], RUNS, spread)[0]!.sort();
+  drawn.set(key, known);
+  return known;
+}
+
+/** The value below which a share of rising numbers lies. */
+export function quantile(rising: Float64Array, share: number): number {
+  return rising[Math.min(rising.length - 1, Math.ceil(share * rising.length) - 1)] ?? 0;
+}
+
+/** The share of rising numbers that are at most a limit. */
+export function shareWithin(rising: Float64Array, limit: number): number {
+  let [low, high] = [0, rising.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (rising[middle]! <= limit) low = middle + 1;
+    else high = middle;
+  }
+  return rising.length === 0 ? 1 : low / rising.length;
+}
+
+/** How much of something (cuts, metres, skeins) will do in 50, 90 and 95 of 100 cases. */
+export function needOdds(planned: number, loads: number, spread: ThreadSpread): Odds {
+  const factors = risingFactors(loads, spread);
+  return {
+    p50: planned * quantile(factors, 0.5),
+    p90: planned * quantile(factors, 0.9),
+    p95: planned * quantile(factors, 0.95),
+  };
+}
+
+/** Hours as a range around the reckoned ones. */
+export function hourOdds(hours: number): { p10: number; p50: number; p90: number } {
+  const factor = Math.exp(Z90 * HOURS_SPREAD);
+  return { p10: hours / factor, p50: hours, p90: hours * factor };
+}

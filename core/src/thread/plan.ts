@@ -1,0 +1,84 @@
+import type { PlanInput } from '../piece/index.ts';
+import { innerDiameterMm } from '../materials/index.ts';
+import { Remembered } from '../measure/index.ts';
+import { hourOdds } from './odds.ts';
+import { pointsOf, circleAround, type PlacedShape, positionsOf, clearInHoopMm } from '../drawing/index.ts';
+import { type ColourNeed, colourNeeds } from './needs.ts';
+import type { WorkOrder } from '../order/index.ts';
+import type { PlannedPart, ThreadSpread, PlannedPass } from '../work/index.ts';
+import { type Circle, type Box, boxOf } from '../geometry/index.ts';
+
+export interface Plan {
+  readonly design: {
+    readonly widthMm: number;
+    readonly heightMm: number;
+    readonly scaleMmPerUnit: number;
+    readonly circle: Circle | null;
+    readonly box: Box | null;
+  };
+  readonly hoop: { readonly nominalMm: number; readonly innerMm: number; readonly clearMm: number } | null;
+  readonly parts: readonly PlannedPart[];
+  readonly order: WorkOrder;
+  /** How surely the thread is known. */
+  readonly spread: ThreadSpread;
+  readonly colours: readonly ColourNeed[];
+  readonly totals: {
+    readonly stitches: number;
+    readonly threadMm: number;
+    readonly hours: { readonly p10: number; readonly p50: number; readonly p90: number };
+    readonly skeins90: number;
+  };
+}
+
+/** Everything that is computed of a piece from its worked parts and their order. */
+export function sumUp(piece: PlanInput, parts: readonly PlannedPart[], order: WorkOrder, spread: ThreadSpread): Plan {
+  const shapes = parts.map((planned) => planned.placed);
+  const { box, circle } = extents.get(shapes, '', () => ({
+    box: boxOf(shapes.flatMap((placed) => [...pointsOf(placed.shape)])),
+    circle: circleAround(shapes),
+  }));
+  const colours = colourNeeds(piece, parts, order, spread);
+  const passes = parts.flatMap((planned) => planned.passes);
+  const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);
+  return {
+    design: {
+      widthMm: box ? box.maxX - box.minX : 0,
+      heightMm: box ? box.maxY - box.minY : 0,
+      scaleMmPerUnit: piece.drawing.unitMm * piece.placement.scale,
+      circle,
+      box,
+    },
+    hoop: hoopRoom(piece, shapes),
+    parts,
+    order,
+    spread,
+    colours,
+    totals: {
+      stitches: sum((pass) => pass.quantities.stitches),
+      threadMm: sum((pass) => pass.quantities.threadMm),
+      hours: hourOdds(
+        (sum((pass) => pass.quantities.seconds) + colours.reduce((s, { aroundSeconds }) => s + aroundSeconds, 0)) /
+          3600,
+      ),
+      skeins90: colours.reduce((total, { skeins }) => total + skeins.p90, 0),
+    },
+  };
+}
+
+/** Where nothing was moved, how far a design reaches was found before. */
+const extents = new Remembered<PlacedShape, { box: Box | null; circle: Circle | null }>();
+const rooms = new Remembered<PlacedShape, number>();
+
+function hoopRoom(piece: PlanInput, shapes: readonly PlacedShape[]): Plan['hoop'] {
+  const { hoop } = piece;
+  if (!hoop) return null;
+  const positions = positionsOf(piece);
+  const clearMm = rooms.get(shapes, JSON.stringify([hoop, positions]), () =>
+    clearInHoopMm(
+      shapes.flatMap(({ shape }) => [...pointsOf(shape)]),
+      hoop,
+      positions,
+    ),
+  );
+  return { nominalMm: hoop.nominalMm, innerMm: innerDiameterMm(hoop.nominalMm), clearMm };
+}

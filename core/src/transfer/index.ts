@@ -1,0 +1,5 @@
+export { fadedParts, redrawPlan, type Redraw } from './redraw.ts';
+export { checkRemoval, removalActs, type RemovalAct } from './removal.ts';
+export { runningColours } from './running.ts';
+export { tackingFor, type Tacking } from './tacks.ts';
+export { rankWays, showsOn, threadsOf, type WayAdvice } from './ways.ts';

@@ -1,0 +1,21 @@
+export {
+  spreadOf,
+  threadFactor,
+  USUAL_FACTORS,
+  USUAL_SPREAD,
+  type OwnFactors,
+  type ThreadSpread,
+} from './ownFactors.ts';
+export {
+  passesAsWorked,
+  planPass,
+  type PlannedPart,
+  type PlannedPass,
+  type WorkedThread,
+  type WorkSettings,
+} from './planPass.ts';
+export { PassWorker, travelMm, workSettings } from './passWorker.ts';
+export { isRaised } from './raised.ts';
+export { shadeParts } from './shadeParts.ts';
+export { longestFrontRunMm } from './spans.ts';
+export { usesColour } from './usesColour.ts';

@@ -1,0 +1,102 @@
+import { isSmallRound } from '../propose/index.ts';
+import { veinLineOf, type PlacedShape } from '../drawing/index.ts';
+import {
+  guidedField,
+  mapPoints,
+  offset,
+  radialField,
+  simplifyRegion,
+  WOBBLE_MM,
+  type Polyline,
+  type Region,
+} from '../geometry/index.ts';
+import type { Pass, PassRole } from '../piece/index.ts';
+import {
+  stitchKind,
+  type StitchContext,
+  type StitchId,
+  type StitchShape,
+  WIDEST_FIELD_MM2,
+} from '../stitches/index.ts';
+
+/** What lies below a pass in its part. */
+export interface Below {
+  /** How far padding below is set in from the outline, mm: the next layer goes further in. */
+  readonly insetMm: number;
+  /** How high the layers below stand, mm: padding alone, and all of them. */
+  readonly paddingMm: number;
+  readonly allMm: number;
+}
+
+export const NOTHING_BELOW: Below = { insetMm: 0, paddingMm: 0, allMm: 0 };
+
+/** How high the ground is that a pass lies on. Lines round an area lie beside what fills it. */
+export function liftOf(role: PassRole, { paddingMm, allMm }: Below): number {
+  if (role === 'vein' || role === 'accent') return allMm;
+  return role === 'filling' || role === 'padding' ? paddingMm : 0;
+}
+
+/** How far inside the outline the next layer of padding lies: half the width of its stitch inside the last one. */
+export function paddingInsetMm(below: Below, stitch: StitchId, laidMm: number): number {
+  const last = below.insetMm === 0 ? laidMm / 2 : below.insetMm;
+  return last + (Math.max(1, stitchKind(stitch).coverWidths) * laidMm) / 2;
+}
+
+const NO_SPOTS = new Float64Array(0);
+/** A firm edge lies so far inside the outline that what is worked over it covers it, in laid widths. */
+const EDGE_INSIDE = 0.6;
+
+/** What of a part a pass is worked on. */
+export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, below: Below): StitchShape {
+  const { shape } = placed;
+  const lines = (drawn: readonly Polyline[]): StitchShape => ({ region: [], lines: drawn, spots: NO_SPOTS });
+  const outlines = (region: Region): StitchShape => lines(region.map((points) => ({ points, closed: true })));
+  const inside = (mm: number): Region => offset(simplifyRegion(shape.region, WOBBLE_MM), -mm);
+  switch (pass.role) {
+    case 'accent':
+      return { region: [], lines: [], spots: mapPoints(placed.toCloth, Float64Array.from(pass.points.flat())) };
+    case 'padding':
+      return placed.kind === 'area' ? { ...shape, region: inside(paddingInsetMm(below, pass.stitch, laidMm)) } : shape;
+    case 'edge':
+      return outlines(inside(EDGE_INSIDE * laidMm));
+    case 'outline':
+      return outlines(shape.region);
+    case 'vein': {
+      const vein = veinLineOf(placed);
+      return lines(vein ? [{ points: vein.points, closed: false }] : []);
+    }
+    case 'filling': {
+      if (stitchKind(pass.stitch).worksOn !== 'spot' || !isSmallRound(placed)) return shape;
+      return { region: [], lines: [], spots: Float64Array.of(placed.widest!.x, placed.widest!.y) };
+    }
+  }
+}
+
+/** Which way the stitches of a pass lie, from place to place. */
+export function directionOf(
+  placed: PlacedShape,
+  pass: Pass,
+  angleDeg: number,
+): Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline'> {
+  const angleRad = (angleDeg * Math.PI) / 180;
+  const isArea = placed.kind === 'area' && (pass.role === 'filling' || pass.role === 'padding');
+  if (!isArea || pass.direction === 'straight' || placed.areaMm2 > WIDEST_FIELD_MM2) return { angleRad };
+  const { region } = placed.shape;
+  if (pass.direction === 'outline') return { angleRad, followsOutline: true };
+  if (pass.direction === 'radial') {
+    const [x, y] = centreOf(placed, pass);
+    return { angleRad, field: radialField(x, y) };
+  }
+  const middle = pass.direction === 'guides' ? null : veinLineOf(placed);
+  const guides = pass.direction === 'guides' ? placed.guides : middle ? [middle] : [];
+  if (guides.length === 0) return { angleRad };
+  return { angleRad, field: guidedField(guides, region, pass.direction === 'across' ? Math.PI / 2 : 0) };
+}
+
+/** The point of a radial direction: as given, or the widest place. */
+function centreOf(placed: PlacedShape, pass: Pass): [x: number, y: number] {
+  const [given] = pass.points;
+  if (!given) return [placed.widest?.x ?? 0, placed.widest?.y ?? 0];
+  const [x, y] = mapPoints(placed.toCloth, Float64Array.from(given));
+  return [x!, y!];
+}

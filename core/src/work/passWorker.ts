@@ -1,0 +1,59 @@
+import { labOf } from '../colour/index.ts';
+import type { SettledPass } from '../propose/index.ts';
+import { type OwnFactors } from './ownFactors.ts';
+import { NOTHING_BELOW } from './passShape.ts';
+import { type PlacedShape } from '../drawing/index.ts';
+import { clothOf, travelBehindMm } from '../materials/index.ts';
+import type { Part, PlanInput } from '../piece/index.ts';
+import { planPass, withPass, type PlannedPart, type PlannedPass, type WorkSettings } from './planPass.ts';
+
+/** Works the passes of a piece, and keeps them: only what an edit touches is worked again. */
+export class PassWorker {
+  private kept = new Map<string, { placed: PlacedShape; key: string; planned: PlannedPass }>();
+
+  /** All parts of a piece with their passes; what was kept of parts that are gone is forgotten. */
+  workAll(
+    parts: readonly Part[],
+    shapes: readonly PlacedShape[],
+    treatments: readonly (readonly SettledPass[])[],
+    settings: WorkSettings,
+  ): PlannedPart[] {
+    const shared = JSON.stringify(settings);
+    const before = this.kept;
+    this.kept = new Map();
+    return parts.map((part, i): PlannedPart => {
+      const placed = shapes[i]!;
+      let below = NOTHING_BELOW;
+      const passes = treatments[i]!.map((pass, layer) => {
+        const slot = `${part.id}#${layer}`;
+        const key = shared + JSON.stringify([pass, below]);
+        const known = before.get(slot);
+        const isSame = known?.placed === placed && known.key === key;
+        const entry = isSame ? known : { placed, key, planned: planPass(placed, pass, settings, below) };
+        this.kept.set(slot, entry);
+        below = withPass(below, placed, entry.planned);
+        return entry.planned;
+      });
+      return { part, placed, passes };
+    });
+  }
+}
+
+/** @param own the person's figures, where the piece has none of its own */
+export function workSettings(piece: PlanInput, seed: number, own: OwnFactors): WorkSettings {
+  const cloth = clothOf(piece.cloth.kind)!;
+  return {
+    clothMm: cloth.thicknessMm,
+    slack: piece.worker.slack,
+    travelMm: travelMm(piece),
+    satinFrom: piece.worker.satinFrom,
+    hand: piece.worker.hand,
+    own: { ...own, ...piece.worker.own },
+    seed,
+  };
+}
+
+/** How far thread is carried behind the cloth of a piece. */
+export function travelMm({ cloth }: PlanInput): number {
+  return travelBehindMm(clothOf(cloth.kind)!, labOf(cloth.colour).l);
+}

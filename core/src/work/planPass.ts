@@ -1,0 +1,183 @@
+import { type OwnFactors, threadFactor } from './ownFactors.ts';
+import { directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './passShape.ts';
+import { canWork, type SettledPass } from '../propose/index.ts';
+import type { PlacedShape } from '../drawing/index.ts';
+import {
+  bluntNeedle,
+  bundleDiameterMm,
+  laidWidthMm,
+  needleFor,
+  threadKind,
+  wrappingNeedle,
+  type Needle,
+  type ThreadKind,
+} from '../materials/index.ts';
+import { seedFrom } from '../measure/index.ts';
+import type { Part, Pass } from '../piece/index.ts';
+import {
+  measurePath,
+  MoveRecorder,
+  resolveParams,
+  splitByShade,
+  standardOf,
+  stitchKind,
+  workStitch,
+  type GivenParams,
+  type MeasuredPath,
+  type Quantities,
+  type StitchContext,
+  type StitchPath,
+  type StitchShape,
+} from '../stitches/index.ts';
+
+const NOTHING: StitchShape = { region: [], lines: [], spots: new Float64Array(0) };
+
+/** What every pass of a piece is worked with. */
+export interface WorkSettings {
+  readonly clothMm: number;
+  readonly slack: number;
+  readonly travelMm: number;
+  readonly satinFrom: 'middle' | 'edge';
+  readonly hand: 'right' | 'left';
+  readonly seed: number;
+  readonly own: OwnFactors;
+}
+
+/** A needle path in one colour. */
+export interface WorkedThread extends MeasuredPath {
+  /** The id of its colour; null: the part's own. */
+  readonly colour: string | null;
+  readonly path: StitchPath;
+}
+
+/** A pass as it is worked: its path and what that takes. Its parameters are completed by their defaults. */
+export interface PlannedPass extends SettledPass {
+  readonly laidMm: number;
+  readonly bundleMm: number;
+  readonly needle: Needle;
+  readonly path: StitchPath;
+  readonly quantities: Quantities;
+  /** The path as it is threaded: one in each shade, in working order. */
+  readonly threads: readonly WorkedThread[];
+  /** How high what it lies on stands, mm. */
+  readonly liftMm: number;
+}
+
+/** A part as it lies on the cloth, with its layers as they are worked. */
+export interface PlannedPart {
+  readonly part: Part;
+  readonly placed: PlacedShape;
+  readonly passes: readonly PlannedPass[];
+}
+
+/** The needle with which a stitch is worked in a thread. */
+function needleOf(stitch: Pass['stitch'], kind: ThreadKind, strands: number): Needle {
+  const wanted = stitchKind(stitch).needle;
+  if (wanted === 'wrapping') return wrappingNeedle(strands);
+  return wanted === 'blunt' ? bluntNeedle(kind, strands) : needleFor(kind, strands);
+}
+
+/**
+ * Works one pass of a part. Pure; the seed and the part's id settle whatever is left to chance.
+ * @param below what of the same part is worked before it and lies under it
+ */
+export function planPass(
+  placed: PlacedShape,
+  pass: SettledPass,
+  settings: WorkSettings,
+  below = NOTHING_BELOW,
+): PlannedPass {
+  const kind = threadKind(pass.thread);
+  if (!kind) throw new RangeError(`planPass: no thread of kind '${pass.thread}'`);
+  const stitch = stitchKind(pass.stitch);
+  const needle = needleOf(pass.stitch, kind, pass.strands);
+  const laidMm = laidWidthMm(kind, pass.strands) * settings.own.width;
+  const bundleMm = bundleDiameterMm(kind, pass.strands);
+  const given = { ...schoolsOf(pass, settings, laidMm), ...pass.params };
+  const liftMm = liftOf(pass.role, below);
+  const context: StitchContext = {
+    laidMm,
+    bundleMm,
+    coreMm: needle.shaftMm,
+    // What the bundle's section fills when it is spread to its laid width.
+    heightMm: (Math.PI * bundleMm ** 2) / (4 * laidMm),
+    seed: seedFrom(settings.seed, placed.partId),
+    vein: placed.vein ?? undefined,
+    shades: pass.shades.length > 1 ? { count: pass.shades.length, borders: placed.borders } : undefined,
+    ...directionOf(placed, pass, pass.angleDeg),
+  };
+  const recorder = new MoveRecorder();
+  if (liftMm > 0) recorder.lift(liftMm);
+  // A layer that its part can no longer be worked in stays in its place, bare: layers are known by their order.
+  const shape = canWork(pass.stitch, placed, pass.role) ? shapeOfPass(placed, pass, laidMm, below) : NOTHING;
+  const path = workStitch(pass.stitch, shape, given, context, recorder);
+  const slack = (1 + settings.slack) * threadFactor(settings.own, pass.stitch) - 1;
+  const measure = (part: StitchPath): MeasuredPath => measurePath(part, { ...settings, slack, bundleMm });
+  const whole = measure(path);
+  const single: WorkedThread = { colour: pass.shades[0] ?? pass.colour, path, ...whole };
+  const byShade = pass.shades.length > 1 ? splitByShade(path, pass.shades.length) : [];
+  return {
+    ...pass,
+    params: resolveParams(stitch.params, given, laidMm),
+    laidMm,
+    bundleMm,
+    needle,
+    path,
+    quantities: whole.quantities,
+    threads: byShade.some(({ starts }) => starts.length > 0)
+      ? byShade.map((part, i) => ({ colour: pass.shades[i]!, path: part, ...measure(part) }))
+      : [single],
+    liftMm,
+  };
+}
+
+/** What the person's schools and hand decide of a stitch's parameters, where they are left open. */
+function schoolsOf(pass: Pass, { satinFrom, hand, own }: WorkSettings, laidMm: number): GivenParams {
+  const { params } = stitchKind(pass.stitch);
+  const given: Record<string, number | string> = {};
+  if ('from' in params) given['from'] = satinFrom;
+  // Stem stitch keeps its thread on the side of the other hand.
+  if (params['side']?.type === 'choice' && hand === 'left' && params['side'].default === 'right')
+    given['side'] = 'left';
+  const length = params['stitchMm'];
+  if (length?.type === 'number' && own.stitch !== 1) {
+    given['stitchMm'] = own.stitch * standardOf(length, laidMm);
+  }
+  return given;
+}
+
+/** What lies below the next pass of a part when this one is worked. */
+export function withPass(
+  below: Below,
+  placed: PlacedShape,
+  { role, stitch, laidMm, bundleMm, quantities }: PlannedPass,
+): Below {
+  if (placed.kind !== 'area' || placed.areaMm2 <= 0 || (role !== 'padding' && role !== 'filling')) return below;
+  const heightMm = (quantities.frontMm * Math.PI * bundleMm ** 2) / 4 / placed.areaMm2;
+  const isPadding = role === 'padding';
+  return {
+    insetMm: isPadding ? paddingInsetMm(below, stitch, laidMm) : below.insetMm,
+    paddingMm: below.paddingMm + (isPadding ? heightMm : 0),
+    allMm: below.allMm + heightMm,
+  };
+}
+
+/**
+ * The passes of a part as they are worked now, ready to be changed and written into the piece: those that were chosen, whatever a plan
+ * that is still to follow says of them, or those that are proposed.
+ */
+export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
+  if (part.passes !== null) return [...part.passes];
+  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades }): Pass => ({
+    role,
+    stitch,
+    params: {},
+    angleDeg,
+    direction,
+    points,
+    colour,
+    shades,
+    thread,
+    strands,
+  }));
+}

@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import { AIR_MM } from '@junctura/core/materials';
+import { success, type Outcome } from '@junctura/core/measure';
+import { checkPiece, emptyPiece, plainHoop, type Piece, type PieceFile } from '@junctura/core/piece';
+import { NButton } from 'naive-ui';
+import { onMounted, ref, shallowRef } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import PieceThumbnail from '../../hoop/PieceThumbnail.vue';
+import SettingsMenu from '../../session/SettingsMenu.vue';
+import { DEMOS, loadDemo } from '../../keeping/demos.ts';
+import { useKeeper } from '../../session/keeper.ts';
+import { useIntake } from '../../session/intake.ts';
+
+const keeper = useKeeper();
+const intake = useIntake();
+
+/** A piece with nothing drawn yet, in a usual hoop. */
+function beginEmpty(): void {
+  const piece = emptyPiece(crypto.randomUUID(), 'A new piece');
+  void intake.adopt({ piece: { ...piece, hoop: plainHoop(USUAL_HOOP_MM, AIR_MM.usual) }, record: [] });
+}
+const USUAL_HOOP_MM = 150;
+const router = useRouter();
+const problem = ref<string | null>(null);
+
+interface Entry {
+  readonly id: string;
+  readonly name: string;
+  readonly about: string;
+  readonly piece: Piece | null;
+}
+const demos = shallowRef<Entry[]>([]);
+const own = shallowRef<Entry[]>([]);
+
+onMounted(refresh);
+
+async function refresh(): Promise<void> {
+  await keeper.flush();
+  const stored = await keeper.store.list();
+  if (!stored.ok) problem.value = stored.problem;
+  const kept = stored.ok ? stored.value : [];
+  own.value = kept
+    .filter(({ id }) => !id.startsWith('demo-'))
+    .map(({ id, name, savedAt, piece }) => {
+      const checked = checkPiece(piece);
+      const at = new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(savedAt);
+      return { id, name, about: checked.ok ? `Kept ${at}` : checked.problem, piece: checked.ok ? checked.value : null };
+    });
+  demos.value = await Promise.all(
+    DEMOS.map(async ({ id, name, about }) => {
+      const changed = checkPiece(kept.find((entry) => entry.id === id)?.piece);
+      const original = changed.ok ? changed : await loadDemoPiece(id);
+      return { id, name, about: changed.ok ? 'Changed by you' : about, piece: original.ok ? original.value : null };
+    }),
+  );
+}
+
+async function loadDemoPiece(id: string): Promise<Outcome<Piece>> {
+  const demo = await loadDemo(id);
+  return demo.ok ? success(demo.value.piece) : demo;
+}
+
+function open(id: string): void {
+  void router.push({ name: 'piece', params: { id, step: 'stitches' } });
+}
+
+/** Removed at once, and put back as easily. */
+async function remove(entry: Entry): Promise<void> {
+  const before = await keeper.store.load(entry.id);
+  const removed = await keeper.store.remove(entry.id);
+  if (!removed.ok) problem.value = removed.problem;
+  await refresh();
+  if (removed.ok && before.ok) undoRemoval.value = before.value;
+}
+const undoRemoval = shallowRef<PieceFile | null>(null);
+async function putBack(): Promise<void> {
+  const file = undoRemoval.value;
+  undoRemoval.value = null;
+  if (file) {
+    await keeper.store.save(file.piece, 0);
+    await keeper.store.addEntries(file.piece.id, file.record);
+  }
+  await refresh();
+}
+</script>
+
+<template>
+  <main class="bench">
+    <header>
+      <h1>Junctura</h1>
+      <p class="soft">Your drawing, in thread: which stitch, how much of it, how long it takes.</p>
+      <nav class="book" aria-label="More">
+        <RouterLink :to="{ name: 'threads' }">Thread box</RouterLink>
+        <RouterLink :to="{ name: 'book' }">Stitch book</RouterLink>
+      </nav>
+      <SettingsMenu />
+    </header>
+
+    <section class="intake" aria-label="Bring in a drawing">
+      <div>
+        <h2>Begin with a drawing</h2>
+        <p class="soft">
+          Drop a drawing (SVG), a scan or a photograph (PNG, JPEG, WebP) anywhere on this window, or choose one. Closed
+          shapes become areas to fill, strokes become lines, dots become knots; a picture is read by its lines or its
+          colours. A Junctura piece opens as it was saved.
+        </p>
+      </div>
+      <div class="begin">
+        <NButton type="primary" @click="intake.choose">Choose a drawing, picture or piece</NButton>
+        <NButton @click="beginEmpty">Begin on empty cloth</NButton>
+      </div>
+    </section>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <p v-if="undoRemoval" class="problem" role="status">
+      “{{ undoRemoval.piece.name }}” is off the bench. <NButton size="small" @click="putBack">Put it back</NButton>
+    </p>
+
+    <section v-if="own.length > 0" aria-label="On your bench">
+      <h2>On your bench</h2>
+      <ul class="pieces">
+        <li v-for="entry in own" :key="entry.id">
+          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
+            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" />
+            <strong>{{ entry.name }}</strong>
+            <span class="small soft">{{ entry.about }}</span>
+          </button>
+          <button type="button" class="plain small soft remove" @click="remove(entry)">Remove</button>
+        </li>
+      </ul>
+    </section>
+
+    <section aria-label="To try things on">
+      <h2>To try things on</h2>
+      <ul class="pieces">
+        <li v-for="entry in demos" :key="entry.id">
+          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
+            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" />
+            <strong>{{ entry.name }}</strong>
+            <span class="small soft">{{ entry.about }}</span>
+          </button>
+          <button
+            v-if="entry.about === 'Changed by you'"
+            type="button"
+            class="plain small soft remove"
+            @click="remove(entry)"
+          >
+            Start again from the original
+          </button>
+        </li>
+      </ul>
+    </section>
+    <p class="small soft foot">Everything stays in this browser and in the files that you export.</p>
+  </main>
+</template>
+
+<style scoped>
+.bench {
+  min-height: 100%;
+  max-width: 1120px;
+  margin: 0 auto;
+  padding: 40px 34px 60px;
+  display: grid;
+  gap: 34px;
+  align-content: start;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 20px;
+}
+h1 {
+  font-size: 42px;
+  letter-spacing: -0.01em;
+  color: var(--madder);
+}
+.book {
+  margin-left: auto;
+  display: flex;
+  gap: 22px;
+}
+.book a {
+  color: var(--ink);
+  text-underline-offset: 3px;
+}
+.intake {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 40px;
+  padding: 22px 0;
+  border-block: 1px solid var(--chalk);
+}
+.begin {
+  display: grid;
+  gap: 8px;
+}
+.intake p {
+  max-width: 60ch;
+}
+.pieces {
+  list-style: none;
+  padding: 0;
+  margin: 14px 0 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 26px;
+}
+.piece {
+  display: grid;
+  gap: 2px;
+  width: 100%;
+  padding: 10px;
+  border-radius: 12px;
+}
+.piece:hover {
+  background: var(--linen-deep);
+}
+.piece strong {
+  font-family: var(--serif);
+  font-size: 19px;
+  font-weight: 560;
+}
+.remove {
+  margin-left: 10px;
+  text-decoration: underline;
+  text-underline-offset: 2px;
+}
+.problem {
+  padding: 12px 16px;
+  border-left: 4px solid var(--madder);
+  background: var(--paper);
+}
+</style>

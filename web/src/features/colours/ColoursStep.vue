@@ -1,0 +1,259 @@
+<script setup lang="ts">
+import { usesColour } from '@junctura/core/work';
+import { colourPairs, substitutes } from '@junctura/core/advice';
+import { deltaE, differenceInWords, labOf, SEEING, type Seeing } from '@junctura/core/colour';
+import { nearestShade, type ShadeRef } from '@junctura/core/materials';
+import { setColour, setShade, setShades, type PaletteColour, colourName, shadesOf } from '@junctura/core/piece';
+import { NButton, NInput } from 'naive-ui';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref } from 'vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import ShadeLadder from './ShadeLadder.vue';
+import ShadePicker from './ShadePicker.vue';
+import ToldApart from './ToldApart.vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSelection } from '../../session/selection.ts';
+import { useShop } from '../../session/shop.ts';
+import { useThreadBox } from '../../session/threadBox.ts';
+import { SEEING_WORDS } from './colourWords.ts';
+
+const PicturePalette = defineAsyncComponent(() => import('./PicturePalette.vue'));
+const ColourwaysDialog = defineAsyncComponent(() => import('./ColourwaysDialog.vue'));
+
+const opened = useOpenedPiece();
+
+const workings = useWorkings();
+
+const selection = useSelection();
+const threads = useThreadBox();
+const shop = useShop();
+void shop.ask();
+const openId = ref<string | null>(null);
+const dialog = ref<'picture' | 'colourways' | null>(null);
+const isLadderOpen = ref(false);
+
+const entries = computed(() =>
+  opened.piece.palette
+    .map((colour) => ({
+      colour,
+      ...colourName(colour),
+      parts: (workings.current?.plan.parts ?? [])
+        .filter((planned) => planned.part.colour === colour.id || usesColour(planned, colour.id))
+        .map(({ part }) => part),
+      isOut: shop.isOut(shadesOf(colour).first),
+    }))
+    .filter(({ parts }) => parts.length > 0),
+);
+const unchosen = computed(() => entries.value.filter(({ colour }) => colour.shade === null));
+
+function chooseAll(): void {
+  const shades = new Map(
+    unchosen.value.map(({ colour }) => [colour.id, { shade: nearestShade(colour.hex).item, second: null }]),
+  );
+  opened.edit(setShades(opened.piece, shades));
+}
+function show(id: string): void {
+  openId.value = openId.value === id ? null : id;
+  isLadderOpen.value = false;
+  selection.pickColour(openId.value);
+}
+function words({ colour, hex, parts }: { colour: PaletteColour; hex: string; parts: readonly unknown[] }): string {
+  const count = parts.length === 1 ? '1 part' : `${parts.length} parts`;
+  if (colour.shade === null) return `${count}; as drawn, no shade chosen`;
+  const away = deltaE(labOf(colour.hex), labOf(hex));
+  return away < 1 ? `${count}, as drawn` : `${count}; ${differenceInWords(away)} to what was drawn`;
+}
+const choose = (id: string, shade: ShadeRef, second: ShadeRef | null): void =>
+  opened.edit(setShade(opened.piece, id, shade, second));
+
+/** The kinds of thread in which a colour is worked. */
+function kindsOf(id: string): string[] {
+  return (workings.current?.plan.colours ?? []).flatMap(({ colour, thread }) => (colour === id ? [thread] : []));
+}
+
+/** What can stand for a shade that the shop does not have, and what becomes of its neighbours. */
+function standIns(id: string) {
+  if (!workings.current) return [];
+  const { owned, toBuy } = threads.offersIn(kindsOf(id));
+  const inStock = [...owned, ...toBuy.filter((shade) => !shop.isOut(shade))];
+  const names = new Map(entries.value.map(({ colour, name }) => [colour.id, name]));
+  return substitutes(opened.piece, colourPairs(workings.current.plan), id, inStock).map((offer) => ({
+    ...offer,
+    effect: offer.isLost
+      ? 'lost in the cloth'
+      : offer.tooNear.length > 0
+        ? `too near to ${offer.tooNear.map(({ colour }) => names.get(colour)).join(', ')}`
+        : 'all else stays apart',
+  }));
+}
+
+const SEEN = [...SEEING, 'armsLength'] as const;
+const seeingOptions = SEEN.map((value) => ({ value, label: SEEING_WORDS[value] }));
+function see(value: Seeing | 'armsLength'): void {
+  selection.seeing = value;
+}
+onBeforeUnmount(() => (selection.seeing = 'daylight'));
+</script>
+
+<template>
+  <div class="stack">
+    <h2>Colours</h2>
+    <p class="soft">A screen or a printer lies about colour: hold the thread against the cloth before you buy.</p>
+    <div class="row">
+      <NButton size="small" @click="dialog = 'picture'">Palette from a picture…</NButton>
+      <NButton size="small" @click="dialog = 'colourways'">Colourways…</NButton>
+    </div>
+    <ChoiceField label="Look at the hoop" :value="selection.seeing" :options="seeingOptions" @change="see" />
+    <NButton v-if="unchosen.length > 0" type="primary" size="small" @click="chooseAll">
+      {{ unchosen.length === 1 ? 'Take the nearest shade' : `Take the nearest shade for ${unchosen.length} colours` }}
+    </NButton>
+    <ul class="colours">
+      <li v-for="entry in entries" :key="entry.colour.id">
+        <button
+          type="button"
+          class="plain colour"
+          :aria-expanded="openId === entry.colour.id"
+          @click="show(entry.colour.id)"
+        >
+          <span class="skein" :style="{ background: entry.hex }"></span>
+          <span>
+            <strong>{{ entry.name }}</strong><span v-if="entry.colour.role" class="soft">
+              · {{ entry.colour.role }}</span
+            ><br />
+            <span class="small soft">{{ words(entry) }}</span>
+            <span v-if="entry.isOut" class="small out"> Out of stock.</span>
+          </span>
+        </button>
+        <div v-if="openId === entry.colour.id" class="opened">
+          <div class="pair">
+            <label class="field">
+              <span class="label">What it does in the piece</span>
+              <NInput
+                :value="entry.colour.role"
+                size="small"
+                maxlength="60"
+                placeholder="body, shadow, sea…"
+                @update:value="(role) => opened.edit(setColour(opened.piece, entry.colour.id, { role }))"
+              />
+            </label>
+            <label class="field">
+              <span class="label">Dye lot</span>
+              <NInput
+                :value="entry.colour.lot ?? ''"
+                size="small"
+                maxlength="60"
+                placeholder="on the band"
+                @update:value="(lot) => opened.edit(setColour(opened.piece, entry.colour.id, { lot: lot || null }))"
+              />
+            </label>
+          </div>
+          <div v-if="entry.isOut" class="stand-ins" data-test="stand-ins">
+            <h4>In its place</h4>
+            <button
+              v-for="offer in standIns(entry.colour.id)"
+              :key="`${offer.shade.range} ${offer.shade.code}`"
+              type="button"
+              class="plain near"
+              @click="choose(entry.colour.id, offer.shade, null)"
+            >
+              <span class="swatch" :style="{ background: offer.shade.hex }"></span>
+              <span
+                >{{ offer.shade.name }}<br /><span class="small soft"
+                  >{{ differenceInWords(offer.difference) }}, {{ offer.effect }}</span
+                ></span
+              >
+            </button>
+          </div>
+          <ShadePicker
+            :hex="entry.colour.hex"
+            :chosen="entry.colour.shade"
+            :second="entry.colour.second"
+            :kinds="kindsOf(entry.colour.id)"
+            blends
+            @choose="(shade, second) => choose(entry.colour.id, shade, second)"
+          />
+          <button
+            type="button"
+            class="plain link small"
+            :aria-expanded="isLadderOpen"
+            @click="isLadderOpen = !isLadderOpen"
+          >
+            {{ isLadderOpen ? 'Close the ladder' : 'A ladder of shades through it…' }}
+          </button>
+          <ShadeLadder v-if="isLadderOpen" :colour-id="entry.colour.id" :shade="shadesOf(entry.colour).first" />
+        </div>
+      </li>
+    </ul>
+    <ToldApart />
+    <PicturePalette v-if="dialog === 'picture'" @close="dialog = null" />
+    <ColourwaysDialog v-if="dialog === 'colourways'" @close="dialog = null" />
+  </div>
+</template>
+
+<style scoped>
+.colours {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+.colour {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  width: 100%;
+  padding: 6px 8px;
+  margin: 0 -8px;
+  border-radius: 8px;
+}
+.colour:hover {
+  background: var(--linen-deep);
+}
+.out {
+  color: var(--weld);
+}
+.opened {
+  display: grid;
+  gap: 10px;
+  padding: 4px 0 14px;
+  border-bottom: 1px solid var(--chalk);
+}
+.pair {
+  display: grid;
+  grid-template-columns: 3fr 2fr;
+  gap: 12px;
+}
+h4 {
+  margin: 0 0 4px;
+  font-size: 13px;
+  font-weight: 600;
+  color: var(--ink-soft);
+}
+.near {
+  display: flex;
+  gap: 9px;
+  align-items: center;
+  width: 100%;
+  padding: 3px 6px;
+  border-radius: 5px;
+  line-height: 1.3;
+}
+.near:hover {
+  background: var(--linen-deep);
+}
+.skein {
+  flex: none;
+  width: 56px;
+  height: 26px;
+  border-radius: 13px;
+  background-image: repeating-linear-gradient(
+    96deg,
+    rgb(255 255 255 / 16%) 0 1.5px,
+    transparent 1.5px 4px,
+    rgb(0 0 0 / 14%) 4px 5px
+  );
+  background-blend-mode: normal;
+  box-shadow: inset 0 -5px 7px -4px rgb(0 0 0 / 35%);
+}
+</style>

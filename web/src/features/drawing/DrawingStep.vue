@@ -1,0 +1,257 @@
+<script setup lang="ts">
+import { cornersOf, joinParts, lineToArea, nudgeParts, outlineToLine, simplifyParts } from '@junctura/core/drawing';
+import {
+  movePart,
+  removeParts,
+  renamePart,
+  setGroup,
+  setHidden,
+  setLocked,
+  setShown,
+  setUnderlay,
+} from '@junctura/core/piece';
+import { NButton, NCheckbox, NInput, NRadio, NRadioGroup } from 'naive-ui';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import DrawingParts from './DrawingParts.vue';
+
+import NumberField from '../../ui/NumberField.vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSelection, type Pen } from '../../session/selection.ts';
+import { useSettings } from '../../session/settings.ts';
+import { KIND_WORDS, partSize } from '../../session/partWords.ts';
+
+/** Loaded when it is asked for: the alphabets’ reader is large. */
+const HelperPanel = defineAsyncComponent(() => import('./HelperPanel.vue'));
+
+const opened = useOpenedPiece();
+
+const workings = useWorkings();
+
+const selection = useSelection();
+const settings = useSettings();
+const part = computed(() => selection.pickedPart);
+const placed = computed(
+  () => workings.current?.plan.parts.find((planned) => planned.part.id === part.value?.id)?.placed ?? null,
+);
+const like = computed(() => {
+  const group = part.value?.group ?? null;
+  return group === null ? [] : opened.piece.drawing.parts.filter((other) => other.group === group);
+});
+const several = computed(() => selection.picked.length > 1);
+const joined = computed(() => joinParts(opened.piece, selection.picked));
+const isHelping = ref(false);
+
+function makeGroup(): void {
+  const taken = new Set(opened.piece.drawing.parts.map((other) => other.group));
+  let n = 1;
+  while (taken.has(`g${n}`)) n++;
+  opened.edit(setGroup(opened.piece, selection.picked, `g${n}`));
+}
+
+/** With nothing picked a pen draws parts; with the knife it cuts the picked one. */
+function draw(draws: Pen['draws']): void {
+  selection.pen =
+    selection.pen?.draws === draws ? null : { draws, part: draws === 'knife' ? (part.value?.id ?? '') : '', pass: 0 };
+}
+const PENS = [
+  { draws: 'area', label: 'Area' },
+  { draws: 'line', label: 'Line' },
+  { draws: 'spot', label: 'Dots' },
+] as const;
+
+const toleranceMm = ref(0.2);
+const simplified = computed(() => {
+  if (!part.value) return null;
+  const edit = simplifyParts(opened.piece, [part.value.id], toleranceMm.value);
+  const after = (edit?.steps[0]?.after as typeof opened.piece.drawing.parts | undefined)?.find(
+    ({ id }) => id === part.value!.id,
+  );
+  return edit && after ? { edit, corners: cornersOf(after) } : null;
+});
+const NUDGES = [
+  { label: 'Left', x: -0.5, y: 0, sign: '←' },
+  { label: 'Right', x: 0.5, y: 0, sign: '→' },
+  { label: 'Up', x: 0, y: -0.5, sign: '↑' },
+  { label: 'Down', x: 0, y: 0.5, sign: '↓' },
+] as const;
+
+const underlay = computed(() => opened.piece.drawing.underlay);
+function strengthen(percent: number): void {
+  if (underlay.value)
+    opened.edit(setUnderlay(opened.piece, { ...underlay.value, strength: percent / 100 }, 'Change the picture below'));
+}
+</script>
+
+<template>
+  <HelperPanel v-if="isHelping" @close="isHelping = false" />
+  <div v-else-if="several" class="stack">
+    <h2>{{ selection.picked.length }} parts</h2>
+    <p class="soft">Parts of one group are worked alike: what you choose for one is chosen for all.</p>
+    <div class="row">
+      <NButton size="small" type="primary" @click="makeGroup">Work them alike</NButton>
+      <NButton size="small" :disabled="!joined" @click="opened.edit(joined)">Join into one</NButton>
+      <NButton size="small" @click="opened.edit(setShown(opened.piece, selection.picked, false))">Leave out</NButton>
+      <NButton size="small" @click="opened.edit(removeParts(opened.piece, selection.picked))">Remove them</NButton>
+      <NButton size="small" quaternary @click="selection.pick([])">All parts</NButton>
+    </div>
+    <p v-if="!joined" class="small soft">Only parts of one kind, none of them locked, can be joined.</p>
+  </div>
+
+  <div v-else-if="part && placed" class="stack">
+    <button type="button" class="plain soft small" @click="selection.pick([])">‹ All parts</button>
+    <div class="field">
+      <label for="part-name">Name</label>
+      <NInput
+        :value="part.name"
+        size="small"
+        maxlength="200"
+        :input-props="{ id: 'part-name' }"
+        @update:value="(name) => opened.edit(renamePart(opened.piece, part!.id, name))"
+      />
+    </div>
+    <p>
+      {{ KIND_WORDS[part.kind] }}, {{ partSize(placed, settings.units) }}.
+      <span v-if="!part.shown" class="soft">Left out: it is not worked and hides nothing.</span>
+      <span v-else-if="placed.behind.length > 0" class="soft">Part of it lies behind other parts and is cut away.</span>
+    </p>
+    <p v-if="like.length > 1">
+      One of {{ like.length }} that are worked alike.
+      <button type="button" class="plain link" @click="opened.edit(setGroup(opened.piece, [part!.id], null))">
+        Work this one by itself
+      </button>
+    </p>
+    <div class="row">
+      <NButton size="small" @click="opened.edit(movePart(opened.piece, part!.id, 'front'))">Bring forward</NButton>
+      <NButton size="small" @click="opened.edit(movePart(opened.piece, part!.id, 'back'))">Send back</NButton>
+      <NButton size="small" @click="opened.edit(setShown(opened.piece, [part!.id], !part!.shown))">
+        {{ part.shown ? 'Leave out' : 'Show again' }}
+      </NButton>
+      <NButton size="small" @click="opened.edit(setLocked(opened.piece, [part!.id], !part!.locked))">
+        {{ part.locked ? 'Unlock' : 'Lock' }}
+      </NButton>
+      <NButton size="small" :disabled="part.locked" @click="opened.edit(removeParts(opened.piece, [part!.id]))"
+        >Remove</NButton
+      >
+    </div>
+    <hr class="rule" />
+    <h3>Its shape</h3>
+    <p v-if="part.locked" class="small soft">It is locked: unlock it to change its shape.</p>
+    <template v-else>
+      <div class="row">
+        <NButton
+          v-if="part.kind !== 'spot'"
+          size="small"
+          :type="selection.pen?.draws === 'knife' ? 'primary' : 'default'"
+          @click="draw('knife')"
+          >Cut in two</NButton
+        >
+        <NButton v-if="part.kind === 'area'" size="small" @click="opened.edit(outlineToLine(opened.piece, [part!.id]))"
+          >Turn into its outline</NButton
+        >
+        <NButton v-if="part.kind === 'line'" size="small" @click="opened.edit(lineToArea(opened.piece, [part!.id]))"
+          >Turn into an area</NButton
+        >
+      </div>
+      <div class="row">
+        <span class="small soft">Move by half a millimetre</span>
+        <NButton
+          v-for="way in NUDGES"
+          :key="way.label"
+          size="small"
+          :aria-label="`Move ${way.label.toLowerCase()}`"
+          @click="opened.edit(nudgeParts(opened.piece, [part!.id], way.x, way.y))"
+          >{{ way.sign }}</NButton
+        >
+      </div>
+      <div v-if="part.kind !== 'spot'" class="simplify">
+        <NumberField
+          label="Leave out wobble under"
+          :value="toleranceMm"
+          :min="0.05"
+          :max="5"
+          :step="0.05"
+          unit="mm"
+          @change="toleranceMm = $event"
+        />
+        <NButton size="small" :disabled="!simplified" @click="opened.edit(simplified!.edit)">
+          Simplify: {{ cornersOf(part) }} → {{ simplified?.corners ?? cornersOf(part) }} corners
+        </NButton>
+      </div>
+    </template>
+  </div>
+
+  <div v-else class="stack">
+    <h2>Drawing</h2>
+    <p class="soft">
+      {{ opened.piece.drawing.parts.length }} parts{{
+        opened.piece.drawing.source ? ` from “${opened.piece.drawing.source}”` : ''
+      }}, front to back. Pick one here or in the hoop; hold Shift to pick several.
+    </p>
+    <div class="row" role="group" aria-label="Draw a part">
+      <span class="small soft">Draw</span>
+      <NButton
+        v-for="pen in PENS"
+        :key="pen.draws"
+        size="small"
+        :type="selection.pen?.draws === pen.draws ? 'primary' : 'default'"
+        :aria-pressed="selection.pen?.draws === pen.draws"
+        @click="draw(pen.draws)"
+        >{{ pen.label }}</NButton
+      >
+      <NButton size="small" @click="isHelping = true">Petals, letters, borders…</NButton>
+    </div>
+    <ul v-if="opened.piece.drawing.notes.length > 0" class="notes">
+      <li v-for="note in opened.piece.drawing.notes" :key="note">{{ note }}</li>
+    </ul>
+    <NCheckbox v-if="underlay" v-model:checked="settings.keepsToEdges" size="small"
+      >What I draw keeps to the edges and lines of the picture below</NCheckbox
+    >
+    <div v-if="underlay" class="simplify">
+      <NumberField
+        label="Picture below, strength"
+        :value="Math.round(underlay.strength * 100)"
+        :min="0"
+        :max="100"
+        :step="10"
+        unit="%"
+        @change="strengthen"
+      />
+      <NButton size="small" @click="opened.edit(setUnderlay(opened.piece, null, 'Remove the picture below'))"
+        >Remove it</NButton
+      >
+    </div>
+    <fieldset>
+      <legend class="small soft">Where one part lies behind another</legend>
+      <NRadioGroup
+        :value="opened.piece.drawing.hidden"
+        name="hidden"
+        @update:value="(value) => opened.edit(setHidden(opened.piece, value))"
+      >
+        <NRadio value="cut">cut away what is hidden</NRadio>
+        <NRadio value="keep">stitch it all the same</NRadio>
+      </NRadioGroup>
+    </fieldset>
+    <DrawingParts />
+  </div>
+</template>
+
+<style scoped>
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+.notes {
+  margin: 0;
+  padding: 8px 12px 8px 28px;
+  background: var(--weld-ground);
+  border-radius: 6px;
+}
+.simplify {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 12px;
+  align-items: end;
+}
+</style>

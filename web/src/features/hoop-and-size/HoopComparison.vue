@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import { inHoop, type HoopTrial } from '@junctura/core/advice';
+import { AIR_MM, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
+import { formatLength } from '@junctura/core/measure';
+import { plainHoop, setHoop, type Hoop } from '@junctura/core/piece';
+import { NButton, NProgress, NRadio, NRadioGroup } from 'naive-ui';
+import { computed, onBeforeUnmount, ref, shallowRef, triggerRef, watch } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { hoopSizeText } from './hoopWords.ts';
+import { useSettings } from '../../session/settings.ts';
+import type { JobOutput } from '../../workers/jobs.ts';
+import { pictures } from '../../workers/workerPool.ts';
+import TheDialog from '../../ui/TheDialog.vue';
+import TrialChart from './TrialChart.vue';
+
+/** The design in every usual hoop at once: what it takes, and what is lost. */
+const emit = defineEmits<{ close: [] }>();
+const opened = useOpenedPiece();
+const settings = useSettings();
+
+const airMm = opened.piece.hoop?.airMm ?? AIR_MM.usual;
+const SHAPES = {
+  round: HOOP_SIZES_MM.map((mm) => plainHoop(mm, airMm)),
+  oval: OVAL_SIZES_MM.map((oval) => ({ ...plainHoop(oval.nominalMm, airMm), ...oval })),
+} as const;
+const shape = ref<keyof typeof SHAPES>((opened.piece.hoop?.shortMm ?? null) === null ? 'round' : 'oval');
+const hoops = computed((): readonly Hoop[] => SHAPES[shape.value]);
+const trials = shallowRef<(HoopTrial | null)[]>([]);
+const problem = ref<string | null>(null);
+const isStopped = ref(false);
+const canvases = ref<HTMLCanvasElement[]>([]);
+let giveUp = new AbortController();
+function tryAll(): void {
+  giveUp.abort();
+  giveUp = new AbortController();
+  trials.value = hoops.value.map(() => null);
+  isStopped.value = false;
+  problem.value = null;
+  // The largest first: they take longest.
+  const order = hoops.value.map((_, index) => index).reverse();
+  for (const index of order) void tryOne(index, giveUp.signal);
+}
+async function tryOne(index: number, signal: AbortSignal): Promise<void> {
+  const asked = { piece: opened.piece, hoop: hoops.value[index]!, factors: settings.factors };
+  const answer = await pictures.ask('tryHoop', asked, { signal });
+  if (answer === null || signal.aborted) return;
+  if (answer.ok) show(index, answer.value);
+  else problem.value = 'The sizes could not be worked out. Close this and try once more.';
+}
+function show(index: number, { trial, picture }: JobOutput<'tryHoop'>): void {
+  trials.value[index] = trial;
+  triggerRef(trials);
+  const canvas = canvases.value[index];
+  if (canvas) {
+    [canvas.width, canvas.height] = [picture.width, picture.height];
+    canvas.getContext('2d')!.drawImage(picture, 0, 0);
+  }
+  picture.close();
+}
+watch(shape, tryAll, { immediate: true, flush: 'post' });
+onBeforeUnmount(() => giveUp.abort());
+
+const done = computed(() => trials.value.filter((trial) => trial !== null));
+const share = computed(() => done.value.length / hoops.value.length);
+function stop(): void {
+  giveUp.abort();
+  isStopped.value = true;
+}
+const mm = (value: number): string => formatLength(value, settings.units);
+const sizeText = (hoop: Hoop): string => hoopSizeText(hoop, settings.units);
+const isPresent = ({ nominalMm, shortMm }: Hoop): boolean =>
+  opened.piece.hoop?.nominalMm === nominalMm && opened.piece.hoop.shortMm === shortMm;
+const chosenMm = computed(() => hoops.value.find(isPresent)?.nominalMm ?? null);
+const hoursText = ({ hours }: HoopTrial): string =>
+  hours.p90 < 2
+    ? `${Math.round(hours.p10 * 60)}–${Math.round(hours.p90 * 60)} min`
+    : `${Math.round(hours.p10)}–${Math.round(hours.p90)} h`;
+function losses(trial: HoopTrial): string[] {
+  const lines: string[] = [];
+  const parts = (n: number): string => (n === 1 ? '1 part' : `${n} parts`);
+  if (trial.tooSmall.length > 0) lines.push(`${parts(trial.tooSmall.length)} too small`);
+  if (trial.merging > 0) lines.push(`${trial.merging} ${trial.merging === 1 ? 'line merges' : 'lines merge'}`);
+  if (trial.tooLong.length > 0) lines.push(`${parts(trial.tooLong.length)} with satin too long`);
+  return lines;
+}
+function choose(trial: HoopTrial): void {
+  const { hoop, placement } = inHoop(opened.piece, { ...(opened.piece.hoop ?? trial.hoop), ...trial.hoop });
+  opened.edit(setHoop(opened.piece, hoop, placement, `Fit to the ${sizeText(trial.hoop)} hoop`));
+  emit('close');
+}
+</script>
+
+<template>
+  <TheDialog title="In every hoop" width="1160px" @close="emit('close')">
+    <NRadioGroup v-model:value="shape" name="hoop-shape" class="shapes">
+      <NRadio value="round">Round hoops</NRadio>
+      <NRadio value="oval">Ovals, by their best turn</NRadio>
+    </NRadioGroup>
+    <div v-if="share < 1 && !problem" class="progress" role="status">
+      <NProgress type="line" :percentage="Math.round(share * 100)" :height="8" :show-indicator="false" />
+      <span class="small soft">{{ isStopped ? 'Stopped' : `${done.length} of ${hoops.length} sizes` }}</span>
+      <NButton v-if="!isStopped" size="tiny" @click="stop">Stop</NButton>
+    </div>
+    <p v-if="problem" role="alert">{{ problem }}</p>
+    <ul class="hoops">
+      <li v-for="(hoop, i) in hoops" :key="sizeText(hoop)" :class="{ now: isPresent(hoop) }">
+        <div class="picture" :style="{ aspectRatio: hoop.nominalMm / (hoop.shortMm ?? hoop.nominalMm) }">
+          <canvas ref="canvases" :aria-label="`The piece in a hoop of ${sizeText(hoop)}`"></canvas>
+        </div>
+        <h3>{{ sizeText(hoop) }}</h3>
+        <template v-if="trials[i]">
+          <p class="small figure">
+            {{ mm(trials[i]!.widthMm) }} wide<br />{{ hoursText(trials[i]!) }}<br />
+            {{ trials[i]!.threadM.toFixed(1) }} m · {{ trials[i]!.skeins }} skeins
+          </p>
+          <p class="small" :class="losses(trials[i]!).length > 0 ? 'lost' : 'kept'">
+            <template v-if="losses(trials[i]!).length > 0">
+              <span v-for="loss in losses(trials[i]!)" :key="loss">{{ loss }}<br /></span>
+            </template>
+            <template v-else>nothing lost</template>
+          </p>
+          <NButton size="tiny" @click="choose(trials[i]!)">Take this one</NButton>
+        </template>
+      </li>
+    </ul>
+    <TrialChart v-if="done.length > 1" :trials="done" :chosen-mm="chosenMm" class="chart" />
+  </TheDialog>
+</template>
+
+<style scoped>
+.progress {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 12px;
+  align-items: center;
+  margin-bottom: 12px;
+}
+.hoops {
+  list-style: none;
+  margin: 0 0 16px;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(8, 1fr);
+  gap: 12px;
+}
+li {
+  display: grid;
+  gap: 4px;
+  align-content: start;
+  padding: 6px;
+  border-radius: 8px;
+}
+li.now {
+  background: var(--linen-deep);
+}
+.picture {
+  border-radius: 50%;
+  overflow: hidden;
+  border: 5px solid var(--wood);
+  background: var(--linen);
+}
+canvas {
+  width: 100%;
+  height: 100%;
+  object-fit: cover;
+}
+.shapes {
+  margin-bottom: 12px;
+}
+h3 {
+  font-size: 16px;
+}
+.lost {
+  color: var(--ink);
+  border-left: 3px solid var(--weld);
+  padding-left: 6px;
+}
+.kept {
+  color: var(--ink-soft);
+}
+.chart {
+  max-width: 620px;
+}
+@media (max-width: 1000px) {
+  .hoops {
+    grid-template-columns: repeat(4, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { worksOf } from '@junctura/core/order';
+import { setPositions, type Hoop } from '@junctura/core/piece';
+import { NButton } from 'naive-ui';
+import { computed, ref } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSettings } from '../../session/settings.ts';
+import LengthField from '../../ui/LengthField.vue';
+
+/** Where a hoop is set for a design that is larger than it: found, moved by numbers, taken away. */
+const props = defineProps<{ hoop: Hoop }>();
+const opened = useOpenedPiece();
+const workings = useWorkings();
+const settings = useSettings();
+const severalPositions = computed(() => opened.piece.positions.length > 1);
+const works = computed(() =>
+  severalPositions.value && workings.current
+    ? worksOf(workings.current.plan.parts, props.hoop, opened.piece.positions)
+    : [],
+);
+const positionsProblem = ref<string | null>(null);
+const isFinding = ref(false);
+async function findThem(): Promise<void> {
+  const { piece } = opened;
+  isFinding.value = true;
+  const answer = await workings.planner.ask(
+    'positions',
+    { piece, factors: settings.factors, hoop: props.hoop },
+    { key: 'positions' },
+  );
+  isFinding.value = false;
+  if (!answer || opened.piece !== piece) return;
+  if (!answer.ok) {
+    positionsProblem.value = `The positions could not be found: ${answer.problem}`;
+    return;
+  }
+  const found = answer.value;
+  positionsProblem.value =
+    found === null
+      ? 'The design is too large to be reached by this hoop: choose a larger hoop or a smaller size.'
+      : null;
+  if (found && found.length === 1) positionsProblem.value = 'One position reaches everything.';
+  if (found) opened.edit(setPositions(opened.piece, found.length > 1 ? found : [], 'Find hoop positions'));
+}
+function movePosition(index: number, axis: 0 | 1, mm: number): void {
+  const moved = opened.piece.positions.map(([x, y], i): [number, number] =>
+    i !== index ? [x, y] : axis === 0 ? [mm, y] : [x, mm],
+  );
+  opened.edit(setPositions(opened.piece, moved));
+}
+function removePosition(index: number): void {
+  opened.edit(
+    setPositions(
+      opened.piece,
+      opened.piece.positions.filter((_, i) => i !== index),
+      'Remove a hoop position',
+    ),
+  );
+}
+</script>
+
+<template>
+  <section class="stack">
+    <hr class="rule" />
+    <h3>Hoop positions</h3>
+    <p v-if="!severalPositions" class="small soft">
+      A design that is larger than its hoop is worked in several positions; flat work first, what stands up last.
+    </p>
+    <ol v-else class="positions">
+      <li v-for="(work, i) in works" :key="i">
+        <strong class="serif">{{ i + 1 }}</strong>
+        <LengthField
+          label="Right"
+          :value-mm="work.x"
+          :min-mm="-3000"
+          :max-mm="3000"
+          @change="(mm) => movePosition(i, 0, mm)"
+        />
+        <LengthField
+          label="Below"
+          :value-mm="work.y"
+          :min-mm="-3000"
+          :max-mm="3000"
+          @change="(mm) => movePosition(i, 1, mm)"
+        />
+        <span class="small soft"
+          >{{ work.whole.length }} whole{{
+            work.portions.length > 0 ? `, ${work.portions.length} in portions` : ''
+          }}</span
+        >
+        <button type="button" class="plain small soft" @click="removePosition(i)">Remove</button>
+      </li>
+    </ol>
+    <div class="row">
+      <NButton size="small" :disabled="!workings.current?.plan.design.circle" @click="findThem"
+        >Find hoop positions</NButton
+      >
+      <NButton
+        v-if="severalPositions"
+        size="small"
+        @click="opened.edit(setPositions(opened.piece, [], 'Work in one position'))"
+        >One position</NButton
+      >
+    </div>
+    <p v-if="positionsProblem" class="small" role="status">{{ positionsProblem }}</p>
+  </section>
+</template>
+
+<style scoped>
+.positions {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 8px;
+}
+.positions li {
+  display: grid;
+  grid-template-columns: 20px 1fr 1fr;
+  gap: 2px 10px;
+  align-items: end;
+}
+.positions li > .small {
+  grid-column: 2;
+}
+.positions li > button {
+  justify-self: end;
+}
+.serif {
+  font-family: var(--serif);
+  font-size: 20px;
+}
+</style>

@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import { centred, fitToHoop, mirrored, onTheGrain, turned } from '@junctura/core/drawing';
+import { AIR_MM, CLOTHS, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
+import { formatLength, roundTo } from '@junctura/core/measure';
+import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
+import { NButton } from 'naive-ui';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import ClothNeeds from './ClothNeeds.vue';
+import HoopPositions from './HoopPositions.vue';
+import LengthField from '../../ui/LengthField.vue';
+import NumberField from '../../ui/NumberField.vue';
+import WarpCheck from './WarpCheck.vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSettings } from '../../session/settings.ts';
+import { hoopSizeText } from './hoopWords.ts';
+
+const HoopComparison = defineAsyncComponent(() => import('./HoopComparison.vue'));
+
+const opened = useOpenedPiece();
+
+const workings = useWorkings();
+const settings = useSettings();
+
+const hoop = computed(() => opened.piece.hoop);
+const design = computed(() => workings.current?.plan.design ?? null);
+const room = computed(() => workings.current?.plan.hoop ?? null);
+const airMm = computed(() => hoop.value?.airMm ?? AIR_MM.usual);
+
+/** A hoop as one word: its nominal size, for ovals both. */
+const sizeKey = ({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>): string =>
+  shortMm === null ? String(nominalMm) : `${nominalMm}x${shortMm}`;
+const hoops = computed(() => [
+  { value: '0', label: 'No hoop' },
+  ...HOOP_SIZES_MM.map((mm) => ({
+    value: String(mm),
+    label: `Round, ${hoopSizeText({ nominalMm: mm, shortMm: null }, settings.units)}`,
+  })),
+  ...OVAL_SIZES_MM.map((oval) => ({ value: sizeKey(oval), label: `Oval, ${hoopSizeText(oval, settings.units)}` })),
+]);
+const cloths = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
+const USES: { value: Piece['use']; label: string }[] = [
+  { value: 'framed', label: 'Framed, to look at' },
+  { value: 'handled', label: 'Handled: a bag, a cushion' },
+  { value: 'worn', label: 'Worn' },
+  { value: 'washed', label: 'Washed often' },
+  { value: 'patch', label: 'A patch' },
+  { value: 'ornament', label: 'An ornament' },
+  { value: 'whitework', label: 'Whitework' },
+];
+
+const hasDesign = computed(() => (design.value?.circle?.r ?? 0) > 0);
+const fitted = (next: Hoop): Placement => fitToHoop(opened.piece, next);
+
+/** A hoop is chosen for the design to fill; without one, or in several positions, the design keeps its size. */
+function chooseHoop(key: string): void {
+  if (key === '0') return opened.edit(setHoop(opened.piece, null, opened.piece.placement, 'Work without a hoop'));
+  const [nominalMm, shortMm = null] = key.split('x').map(Number);
+  const next = { ...(hoop.value ?? plainHoop(nominalMm!, airMm.value)), nominalMm: nominalMm!, shortMm, warp: null };
+  const label = `Fit to the ${hoops.value.find(({ value }) => value === key)?.label.toLowerCase() ?? ''} hoop`;
+  opened.edit(setHoop(opened.piece, next, severalPositions.value ? opened.piece.placement : fitted(next), label));
+}
+function changeHoop(change: Partial<Hoop>, label: string, fits = false): void {
+  if (!hoop.value) return;
+  const next = { ...hoop.value, ...change };
+  opened.edit(setHoop(opened.piece, next, fits ? fitted(next) : opened.piece.placement, label));
+}
+
+function place(placement: Placement, label: string): void {
+  opened.edit(setHoop(opened.piece, hoop.value, placement, label));
+}
+function resize(sizeMm: number, nowMm: number): void {
+  const circle = design.value?.circle;
+  if (circle && nowMm > 0) place(centred(opened.piece.placement, circle, sizeMm / nowMm), 'Change the size');
+}
+function shift(axis: 'xMm' | 'yMm', byMm: number): void {
+  place({ ...opened.piece.placement, [axis]: opened.piece.placement[axis] + byMm }, 'Move the design');
+}
+const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
+
+const severalPositions = computed(() => opened.piece.positions.length > 1);
+const spread = computed<[number, number]>(() => {
+  const axis = (k: 0 | 1): number => {
+    const values = opened.piece.positions.map((position) => position[k]);
+    return values.length > 1 ? Math.max(...values) - Math.min(...values) : 0;
+  };
+  return [axis(0), axis(1)];
+});
+
+const isComparing = ref(false);
+</script>
+
+<template>
+  <div class="stack">
+    <h2>Hoop and size</h2>
+    <ChoiceField label="Hoop" :value="hoop ? sizeKey(hoop) : '0'" :options="hoops" @change="chooseHoop" />
+    <div v-if="hoop" class="pair">
+      <LengthField
+        label="Air to the ring"
+        :value-mm="hoop.airMm"
+        :min-mm="0"
+        :max-mm="60"
+        @change="(mm) => changeHoop({ airMm: mm }, 'Change the air to the ring', !severalPositions)"
+      />
+      <div class="field">
+        <span class="label">&nbsp;</span>
+        <NButton size="small" type="primary" :disabled="!hasDesign" @click="place(fitted(hoop!), 'Fit to the hoop')"
+          >Fit to the hoop</NButton
+        >
+      </div>
+    </div>
+    <div class="row">
+      <NButton size="small" :disabled="!hasDesign" @click="isComparing = true"
+        >Compare hoop sizes side by side…</NButton
+      >
+    </div>
+    <p v-if="room && design" class="note">
+      The smallest circle round the design is
+      <strong class="figure">{{ formatLength(offCentre.r * 2, settings.units) }}</strong> across; the ring is
+      <strong class="figure">{{ formatLength(room.innerMm, settings.units) }}</strong> inside. At the nearest,
+      <strong class="figure">{{ formatLength(room.clearMm, settings.units) }}</strong> stay free.
+    </p>
+    <div v-if="design" class="pair">
+      <LengthField
+        label="Width of the design"
+        :value-mm="design.widthMm"
+        :min-mm="1"
+        :max-mm="2000"
+        @change="(mm) => resize(mm, design!.widthMm)"
+      />
+      <LengthField
+        label="Height"
+        :value-mm="design.heightMm"
+        :min-mm="1"
+        :max-mm="2000"
+        @change="(mm) => resize(mm, design!.heightMm)"
+      />
+      <LengthField
+        label="Right of the middle"
+        :value-mm="offCentre.x"
+        :min-mm="-500"
+        :max-mm="500"
+        @change="(mm) => shift('xMm', mm - offCentre.x)"
+      />
+      <LengthField
+        label="Below the middle"
+        :value-mm="offCentre.y"
+        :min-mm="-500"
+        :max-mm="500"
+        @change="(mm) => shift('yMm', mm - offCentre.y)"
+      />
+      <NumberField
+        label="Turned, anticlockwise"
+        :value="roundTo(opened.piece.placement.turnDeg, 1)"
+        :min="-180"
+        :max="180"
+        :step="5"
+        unit="°"
+        @change="
+          (deg) => place(turned(opened.piece.placement, deg - opened.piece.placement.turnDeg), 'Turn the design')
+        "
+      />
+      <div class="field">
+        <span class="label">&nbsp;</span>
+        <div class="row">
+          <NButton size="small" @click="place(mirrored(opened.piece.placement), 'Mirror the design')">Mirror</NButton>
+          <NButton
+            size="small"
+            :disabled="opened.piece.placement.turnDeg === 0"
+            @click="place(onTheGrain(opened.piece.placement), 'Turn to the grain')"
+            >To the grain</NButton
+          >
+        </div>
+      </div>
+    </div>
+    <p class="small soft">
+      With the hoop in focus, Shift and the arrow keys move the design by 1 mm, with Alt by 0.1 mm.
+    </p>
+
+    <HoopPositions v-if="hoop" :hoop="hoop" />
+
+    <hr class="rule" />
+    <h3>Cloth</h3>
+    <div class="pair">
+      <ChoiceField
+        label="Kind"
+        :value="opened.piece.cloth.kind"
+        :options="cloths"
+        @change="(kind) => opened.edit(setCloth(opened.piece, { kind }))"
+      />
+      <div class="field">
+        <label for="cloth-colour">Colour</label>
+        <input
+          id="cloth-colour"
+          class="colour"
+          type="color"
+          :value="opened.piece.cloth.colour"
+          @input="opened.edit(setCloth(opened.piece, { colour: ($event.target as HTMLInputElement).value }))"
+        />
+      </div>
+    </div>
+    <ChoiceField
+      label="What it is for"
+      :value="opened.piece.use"
+      :options="USES"
+      @change="(use) => opened.edit(setUse(opened.piece, use))"
+    />
+    <ClothNeeds
+      v-if="hoop"
+      :hoop="hoop"
+      :spread="spread"
+      @bound="(bound) => changeHoop({ bound }, bound ? 'Bind the ring' : 'Leave the ring bare')"
+    />
+    <WarpCheck v-if="hoop" :warp="hoop.warp" @measured="(warp) => changeHoop({ warp }, 'Check the warp')" />
+    <HoopComparison v-if="isComparing" @close="isComparing = false" />
+  </div>
+</template>
+
+<style scoped>
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px 14px;
+}
+.note {
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+.note strong {
+  color: var(--ink);
+  font-weight: 600;
+}
+.colour {
+  width: 100%;
+  height: 30px;
+  padding: 2px;
+  border: 1px solid var(--chalk);
+  border-radius: 5px;
+  background: var(--paper);
+}
+</style>

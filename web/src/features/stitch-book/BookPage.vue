@@ -1,0 +1,273 @@
+<script setup lang="ts">
+import { laidWidthMm, NEEDLE_NAMES, strandChoices, THREAD_KINDS, threadKind } from '@junctura/core/materials';
+import { formatDuration, formatFine, formatThread } from '@junctura/core/measure';
+import { isStitchId, STITCHES, stitchKind, type StitchId, type WorkedOn } from '@junctura/core/stitches';
+import { useElementSize } from '@vueuse/core';
+import { NInput } from 'naive-ui';
+import { computed, ref } from 'vue';
+import { RouterLink } from 'vue-router';
+import SampleCanvas from './SampleCanvas.vue';
+import { sampleOf, threadFor } from './sample.ts';
+import WorkingDrawing from './WorkingDrawing.vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import BookHeader from './BookHeader.vue';
+import { useSettings } from '../../session/settings.ts';
+
+const props = defineProps<{ id?: string }>();
+const settings = useSettings();
+const search = ref('');
+const HEX = '#9c3a3f';
+const FAMILIES: readonly { readonly on: WorkedOn; readonly name: string }[] = [
+  { on: 'line', name: 'Along a line' },
+  { on: 'area', name: 'To fill an area' },
+  { on: 'spot', name: 'On a spot' },
+];
+
+const chosen = computed<StitchId>(() => (props.id !== undefined && isStitchId(props.id) ? props.id : 'chain'));
+const kind = computed(() => stitchKind(chosen.value));
+const strandsWanted = ref<number | null>(null);
+const thread = ref('stranded-cotton');
+const THREADS = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
+/** What the thread can give, nearest to what is wanted. */
+const choices = computed(() => strandChoices(threadKind(thread.value)!).filter((n) => n <= 6));
+const strands = computed(() => {
+  const wanted = strandsWanted.value ?? kind.value.usualStrands;
+  return choices.value.includes(wanted) ? wanted : choices.value.at(-1)!;
+});
+const strandOptions = computed(() => choices.value.map((n) => ({ value: n, label: String(n) })));
+const sample = computed(() => sampleOf(chosen.value, strands.value, thread.value));
+/** The same stitch in one to six strands, all at one scale. */
+const byStrands = computed(() =>
+  choices.value.map((n) => ({
+    strands: n,
+    sample: { ...sampleOf(chosen.value, n, thread.value), box: sampleOf(chosen.value).box },
+  })),
+);
+const need = computed(() => threadFor(chosen.value, strands.value, thread.value, settings.own));
+const worn = computed(() => {
+  const { snags, loosens, isRaised } = kind.value;
+  const words = [snags ? 'may catch' : '', loosens ? 'works loose' : '', isRaised ? 'stands up: work it last' : ''];
+  return words.filter(Boolean).join('; ') || 'holds';
+});
+const needle = computed(() => sample.value.pass.needle);
+
+/** Found by name, by other names, by what it is good for. */
+const families = computed(() => {
+  const wanted = search.value.trim().toLowerCase();
+  return FAMILIES.map(({ on, name }) => ({
+    name,
+    stitches: STITCHES.filter((stitch) => {
+      const text = [stitch.name, ...stitch.otherNames, stitch.purpose].join(' ').toLowerCase();
+      return stitch.worksOn === on && text.includes(wanted);
+    }).map(({ id, name: called }) => ({ id, name: called, sample: sampleOf(id) })),
+  })).filter(({ stitches }) => stitches.length > 0);
+});
+
+const drawing = ref<HTMLElement | null>(null);
+const { width } = useElementSize(drawing);
+const strandWidth = computed(() => Math.max(120, Math.min(290, (width.value - 40) / 3)));
+/** Front and back side by side where there is room for both. */
+const pictureWidth = computed(() =>
+  width.value > 560 ? Math.min(460, (width.value - 20) / 2) : Math.max(200, width.value),
+);
+</script>
+
+<template>
+  <main class="book">
+    <BookHeader class="head" />
+    <nav class="list" aria-label="Stitches">
+      <NInput
+        v-model:value="search"
+        size="small"
+        clearable
+        placeholder="Search: stem, fleece, crewel…"
+        :input-props="{ 'aria-label': 'Search the stitches' }"
+      />
+      <p v-if="families.length === 0" class="soft small">
+        No stitch is called that. Try what it is for: leaf, curve, edge, dot.
+      </p>
+      <section v-for="family in families" :key="family.name">
+        <h2>{{ family.name }}</h2>
+        <ul>
+          <li v-for="stitch in family.stitches" :key="stitch.id">
+            <RouterLink
+              :to="{ name: 'book', params: { id: stitch.id } }"
+              :class="{ here: stitch.id === chosen }"
+              replace
+            >
+              <SampleCanvas :sample="stitch.sample" :width="92" :hex="HEX" />
+              <span>{{ stitch.name }}</span>
+            </RouterLink>
+          </li>
+        </ul>
+      </section>
+    </nav>
+    <article>
+      <h2 class="title">{{ kind.name }}</h2>
+      <p class="soft">Also called {{ kind.otherNames.join(', ') }}.</p>
+      <p class="purpose">{{ kind.purpose }}</p>
+      <div class="facts">
+        <ChoiceField label="Thread" :value="thread" :options="THREADS" @change="(next) => (thread = next)" />
+        <ChoiceField label="Strands" :value="strands" :options="strandOptions" @change="(n) => (strandsWanted = n)" />
+        <dl>
+          <dt>{{ need.amount === 'ten' ? 'Ten of them take' : `${need.amount} takes` }}</dt>
+          <dd class="figure">
+            {{ formatThread(need.threadMm, settings.units) }}, {{ formatDuration(need.seconds / 3600) }}
+          </dd>
+          <dt>Needle</dt>
+          <dd>{{ NEEDLE_NAMES[needle.family] }} {{ needle.size }}, {{ formatFine(needle.shaftMm) }} thick</dd>
+          <dt>Worn and washed</dt>
+          <dd>{{ worn }}</dd>
+          <dt>Follows</dt>
+          <dd>{{ kind.followsCurves ? 'curves of any kind' : 'straight edges and gentle curves' }}</dd>
+          <template v-if="kind.coverWidths > 0 && kind.worksOn === 'line'">
+            <dt>Hides</dt>
+            <dd>
+              a drawn line up to {{ formatFine(kind.coverWidths * laidWidthMm(threadKind(thread)!, strands)) }} wide
+            </dd>
+          </template>
+        </dl>
+      </div>
+      <div ref="drawing"><WorkingDrawing :sample="sample" :hex="HEX" :width="pictureWidth" /></div>
+      <section>
+        <h3>{{ choices.length > 1 ? 'One to six strands, side by side' : 'In this thread' }}</h3>
+        <ul class="strands">
+          <li v-for="{ strands: n, sample: shown } in byStrands" :key="n">
+            <SampleCanvas :sample="shown" :width="strandWidth" :hex="HEX" />
+            <span class="small"
+              ><span class="figure">{{ n }}</span> {{ n === 1 ? 'strand' : 'strands' }},
+              {{ formatFine(shown.pass.laidMm) }} wide</span
+            >
+          </li>
+        </ul>
+      </section>
+      <div class="columns">
+        <section>
+          <h3>How it is worked</h3>
+          <ol>
+            <li v-for="line in kind.steps" :key="line">{{ line }}</li>
+          </ol>
+          <p class="small"><strong>Begin:</strong> {{ kind.start }}</p>
+          <p class="small"><strong>End:</strong> {{ kind.end }}</p>
+        </section>
+        <section>
+          <h3>Faults and their cures</h3>
+          <dl class="faults">
+            <template v-for="{ fault, cure } in kind.faults" :key="fault">
+              <dt>{{ fault }}</dt>
+              <dd>{{ cure }}</dd>
+            </template>
+          </dl>
+        </section>
+      </div>
+    </article>
+  </main>
+</template>
+
+<style scoped>
+.book {
+  height: 100%;
+  display: grid;
+  grid-template: auto minmax(0, 1fr) / 360px minmax(0, 1fr);
+}
+.head {
+  grid-column: 1 / -1;
+}
+.list {
+  overflow-y: auto;
+  padding: 18px 18px 30px 24px;
+  border-right: 1px solid var(--chalk);
+}
+.list h2 {
+  font-size: 17px;
+  margin: 18px 0 6px;
+}
+.list ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+.list a {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 4px 6px;
+  border-radius: 8px;
+  color: var(--ink);
+  text-decoration: none;
+}
+.list a:hover,
+.list a.here {
+  background: var(--linen-deep);
+}
+.list a.here {
+  font-weight: 600;
+}
+article {
+  overflow-y: auto;
+  padding: 24px 40px 50px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.title {
+  font-size: 32px;
+}
+.purpose {
+  font-family: var(--serif);
+  font-size: 18px;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 40px;
+  align-items: start;
+}
+.facts dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 3px 16px;
+  margin: 0;
+}
+.facts dt,
+.faults dd {
+  color: var(--ink-soft);
+}
+dd {
+  margin: 0;
+}
+.strands {
+  list-style: none;
+  margin: 6px 0 0;
+  padding: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 16px;
+}
+.strands li {
+  display: grid;
+  gap: 2px;
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(270px, 1fr));
+  gap: 20px 40px;
+}
+ol {
+  padding-left: 20px;
+}
+.faults dt {
+  font-weight: 600;
+}
+.faults dd {
+  margin-bottom: 8px;
+}
+@media (max-width: 820px) {
+  .book {
+    grid-template-columns: 250px minmax(0, 1fr);
+  }
+  article {
+    padding: 18px 20px;
+  }
+}
+</style>

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { bundleDiameterMm, threadKind, wrappingNeedle } from '@junctura/core/materials';
+import { formatFine } from '@junctura/core/measure';
+import { knotDiameterMm, stitchKind } from '@junctura/core/stitches';
+import { computed } from 'vue';
+import SampleCanvas from './SampleCanvas.vue';
+import { oneSpot } from './sample.ts';
+import BookHeader from './BookHeader.vue';
+import { truePxPerMm } from '../../picture/view.ts';
+import { useSettings } from '../../session/settings.ts';
+
+/** Knots by strands and wraps, all at true size on this screen, and large beside. */
+const settings = useSettings();
+const HEX = '#9c3a3f';
+const WRAPS = [1, 2, 3];
+const STRANDS = [1, 2, 3, 4, 6];
+const COTTON = threadKind('stranded-cotton')!;
+const LARGE = 5;
+
+const pxPerMm = computed(() => truePxPerMm(settings.screenBarMm));
+const rows = computed(() =>
+  STRANDS.map((strands) => ({
+    strands,
+    cells: [
+      ...WRAPS.map((wraps) => ({
+        key: `french-${wraps}`,
+        sample: oneSpot('french', strands, { wraps }),
+        mm: size(strands, wraps),
+      })),
+      { key: 'colonial', sample: oneSpot('colonial', strands, {}), mm: size(strands, 2) },
+    ],
+  })),
+);
+function size(strands: number, wraps: number): number {
+  return knotDiameterMm(wraps, bundleDiameterMm(COTTON, strands), wrappingNeedle(strands).shaftMm);
+}
+</script>
+
+<template>
+  <main class="knots">
+    <BookHeader />
+    <div class="body">
+      <p class="soft">
+        Sizes follow from the thread that is wound into a knot: strands, wraps and the needle. At the left of each cell
+        true size on this screen (set the bar in the settings once), beside it {{ LARGE }} times as large.
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Strands of cotton</th>
+            <th v-for="wraps in WRAPS" :key="wraps" scope="col">
+              {{ stitchKind('french').name }}, {{ wraps }} {{ wraps === 1 ? 'wrap' : 'wraps' }}
+            </th>
+            <th scope="col">{{ stitchKind('colonial').name }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.strands">
+            <th scope="row" class="figure">{{ row.strands }}</th>
+            <td v-for="cell in row.cells" :key="cell.key">
+              <div class="cell">
+                <SampleCanvas
+                  :sample="cell.sample"
+                  :width="(cell.sample.box.maxX - cell.sample.box.minX) * pxPerMm"
+                  :hex="HEX"
+                />
+                <SampleCanvas
+                  :sample="cell.sample"
+                  :width="(cell.sample.box.maxX - cell.sample.box.minX) * pxPerMm * LARGE"
+                  :hex="HEX"
+                />
+                <span class="figure">{{ formatFine(cell.mm) }}</span>
+              </div>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="soft small">
+        One wrap fewer closes a gap; more than three fall over: take more strands instead. Wind on a straight needle
+        whose eye is no wider than its shaft.
+      </p>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.knots {
+  height: 100%;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+}
+.body {
+  overflow: auto;
+  padding: 20px 28px 48px;
+  display: grid;
+  gap: 16px;
+  align-content: start;
+}
+.body > p {
+  max-width: 78ch;
+}
+table {
+  border-collapse: collapse;
+  width: max-content;
+}
+th {
+  text-align: left;
+  font-weight: 600;
+  padding: 6px 22px 6px 0;
+}
+td {
+  border-top: 1px solid var(--chalk);
+  padding: 8px 22px 8px 0;
+}
+tbody th {
+  border-top: 1px solid var(--chalk);
+  font-size: 18px;
+}
+.cell {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+</style>

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+import { formatFine, roundTo } from '@junctura/core/measure';
+import { ownHand, PRACTICE, practiceSheet, practiceTargets, SHEETS, type Sheet } from '@junctura/core/paper';
+import { NButton } from 'naive-ui';
+import { computed, ref } from 'vue';
+import BookHeader from './BookHeader.vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import NumberField from '../../ui/NumberField.vue';
+import PagePreview from '../../ui/PagePreview.vue';
+import { saveFile } from '../../keeping/files.ts';
+import { useSettings } from '../../session/settings.ts';
+
+/** A sampler to print, and the record of what came out: the person's own width and stitch length. */
+const settings = useSettings();
+const sheet = ref<Sheet['id']>('a4');
+const SIZES = SHEETS.map(({ id, name }) => ({ value: id, label: name }));
+const page = computed(() => practiceSheet(sheet.value));
+const targets = practiceTargets();
+
+const stitches = ref<number | null>(null);
+const satinMm = ref<number | null>(null);
+const measured = computed(() =>
+  ownHand({ stitches: stitches.value ?? targets.stitches, satinMm: satinMm.value ?? targets.satinMm }),
+);
+const isMeasured = computed(() => stitches.value !== null || satinMm.value !== null);
+const isUsual = computed(() => settings.own.width === 1 && settings.own.stitch === 1);
+const problem = ref<string | null>(null);
+
+function keep(): void {
+  settings.own = {
+    ...settings.own,
+    width: satinMm.value === null ? settings.own.width : measured.value.width,
+    stitch: stitches.value === null ? settings.own.stitch : measured.value.stitch,
+  };
+}
+function words(share: number, more: string, less: string): string {
+  const percent = Math.round(Math.abs(share - 1) * 100);
+  return percent === 0 ? 'as usual' : `${percent} % ${share > 1 ? more : less}`;
+}
+async function savePdf(): Promise<void> {
+  problem.value = null;
+  try {
+    const { pagesToPdf } = await import('../../keeping/pagesToPdf.ts');
+    saveFile(
+      'practice-sampler.pdf',
+      (await pagesToPdf([page.value], 'Practice sampler')) as BlobPart,
+      'application/pdf',
+    );
+  } catch (error) {
+    problem.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}`;
+  }
+}
+</script>
+
+<template>
+  <main class="practice">
+    <BookHeader />
+    <div class="body">
+      <section class="stack">
+        <h2>Practise, then measure your own hand</h2>
+        <p>
+          Print the sampler at true size, trace it and work it in two strands. Then count and measure as below: Junctura
+          reckons with your own hand from then on, in thread, hours and pictures.
+        </p>
+        <form class="record" @submit.prevent="keep">
+          <NumberField
+            :label="`Back stitches within ${PRACTICE.lineMm} mm (usual: ${targets.stitches})`"
+            :value="stitches ?? targets.stitches"
+            :min="4"
+            :max="16"
+            :step="0.5"
+            unit=""
+            @change="(n) => (stitches = n)"
+          />
+          <NumberField
+            :label="`Width of ${PRACTICE.satinStitches} satin stitches (usual: ${targets.satinMm.toFixed(1)} mm)`"
+            :value="roundTo(satinMm ?? targets.satinMm, 1)"
+            :min="2.3"
+            :max="9"
+            :step="0.1"
+            unit="mm"
+            @change="(n) => (satinMm = n)"
+          />
+          <p v-if="isMeasured" class="small" role="status">
+            Your thread lies {{ words(measured.width, 'wider', 'narrower') }}; your stitches are
+            {{ words(measured.stitch, 'longer', 'shorter') }}.
+          </p>
+          <div class="row">
+            <NButton type="primary" attr-type="submit" :disabled="!isMeasured" data-test="keep-hand"
+              >Reckon with my hand</NButton
+            >
+            <NButton v-if="!isUsual" @click="settings.own = { ...settings.own, width: 1, stitch: 1 }"
+              >Back to the usual hand</NButton
+            >
+          </div>
+        </form>
+        <p v-if="!isUsual" data-test="own-hand">
+          <strong>In use:</strong> thread {{ words(settings.own.width, 'wider', 'narrower') }} than usual, stitches
+          {{ words(settings.own.stitch, 'longer', 'shorter') }}. Two strands of cotton lie
+          {{ formatFine((targets.satinMm / PRACTICE.satinStitches / 0.9) * settings.own.width) }} wide.
+        </p>
+        <h3>Targets</h3>
+        <ul>
+          <li>Spacing: no cloth between satin stitches, none lying on another.</li>
+          <li>Evenness: the longest back stitch is no more than half a millimetre longer than the shortest.</li>
+          <li>Edges: straight within a thread’s width; every stitch square to it.</li>
+          <li>Knots: of one size; they stand up and do not slip through.</li>
+        </ul>
+        <p class="small soft">
+          Sit upright, bring the hoop to your eyes, and stop before your neck or wrist tells you to.
+        </p>
+      </section>
+      <section class="stack">
+        <div class="row">
+          <ChoiceField label="Paper" :value="sheet" :options="SIZES" @change="(id) => (sheet = id)" />
+          <NButton type="primary" @click="savePdf">Save as PDF</NButton>
+        </div>
+        <p v-if="problem" role="alert">{{ problem }}</p>
+        <PagePreview :page="page" label="The practice sampler" />
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.practice {
+  height: 100%;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+}
+.body {
+  overflow-y: auto;
+  padding: 24px 28px 48px;
+  display: grid;
+  grid-template-columns: minmax(280px, 46ch) minmax(280px, 560px);
+  gap: 30px 56px;
+  align-content: start;
+}
+.record {
+  display: grid;
+  gap: 12px;
+}
+.row {
+  align-items: end;
+}
+ul {
+  margin: 0;
+  padding-left: 20px;
+}
+@media (max-width: 760px) {
+  .body {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

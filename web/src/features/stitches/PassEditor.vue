@@ -1,0 +1,308 @@
+<script setup lang="ts">
+import type { PlannedPart } from '@junctura/core/work';
+import { canWork } from '@junctura/core/propose';
+import {
+  DIRECTIONS,
+  MOST_SHADES,
+  setBorders,
+  setGuides,
+  setVein,
+  type PassDirection,
+  colourName,
+} from '@junctura/core/piece';
+import { strandChoices, threadKind, THREAD_KINDS, NEEDLE_NAMES } from '@junctura/core/materials';
+import { formatFine, roundTo } from '@junctura/core/measure';
+import type { Pass } from '@junctura/core/piece';
+import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
+import { Trash2 } from '@lucide/vue';
+import { NButton } from 'naive-ui';
+import { computed } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useSelection, type Pen } from '../../session/selection.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import NumberField from '../../ui/NumberField.vue';
+
+/** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
+const props = defineProps<{ planned: PlannedPart; index: number }>();
+const emit = defineEmits<{ change: [change: Partial<Pass>, label: string, mergeKey: string | null] }>();
+
+const opened = useOpenedPiece();
+
+const selection = useSelection();
+const pass = computed(() => props.planned.passes[props.index]!);
+const kind = computed(() => stitchKind(pass.value.stitch));
+const stitches = computed(() =>
+  STITCHES.filter(({ id }) => canWork(id, props.planned.placed, pass.value.role)).map(({ id, name }) => ({
+    value: id,
+    label: name,
+  })),
+);
+const threads = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
+const strands = computed(() =>
+  strandChoices(threadKind(pass.value.thread)!).map((n) => ({
+    value: n,
+    label: n === 12 ? '12 (six, folded)' : String(n),
+  })),
+);
+const params = computed(() =>
+  Object.entries(kind.value.params).map(([key, param]) => ({ key, param, value: pass.value.params[key]! })),
+);
+
+function setStitch(stitch: StitchId): void {
+  emit('change', { stitch, params: {}, angleDeg: null }, `Work in ${stitchKind(stitch).name.toLowerCase()}`, null);
+}
+function setThread(thread: string): void {
+  const choices = strandChoices(threadKind(thread)!);
+  const now = pass.value.strands;
+  emit('change', { thread, strands: choices.includes(now) ? now : choices[0]! }, 'Change the thread', null);
+}
+function setStrands(strands: number): void {
+  emit('change', { strands }, `Work with ${strands} ${strands === 1 ? 'strand' : 'strands'}`, null);
+}
+function setParam(key: string, label: string, value: number | string): void {
+  emit('change', { params: { [key]: value } }, `Change: ${label.toLowerCase()}`, `param-${key}`);
+}
+function setAngle(value: number): void {
+  emit('change', { angleDeg: ((value % 180) + 180) % 180 }, 'Turn the stitches', 'angle');
+}
+
+const hasDirection = computed(
+  () => kind.value.hasDirection && pass.value.role !== 'accent' && props.planned.placed.kind === 'area',
+);
+const DIRECTION_WORDS: Readonly<Record<PassDirection, string>> = {
+  straight: 'straight, at an angle',
+  guides: 'along strokes that I draw',
+  along: 'along the middle line',
+  across: 'across the middle line',
+  radial: 'from a point',
+  outline: 'round and round, inward',
+};
+const directions = computed(() =>
+  DIRECTIONS.filter((way) => way !== 'outline' || kind.value.canFollowOutline).map((way) => ({
+    value: way,
+    label: DIRECTION_WORDS[way],
+  })),
+);
+function setDirection(direction: PassDirection): void {
+  emit('change', { direction, points: [] }, 'Change the direction', null);
+  if (direction === 'guides' && props.planned.part.guides.length === 0) takePen('guides');
+}
+function takePen(draws: Pen['draws']): void {
+  selection.pen = { draws, part: props.planned.part.id, pass: props.index };
+}
+const usesVein = computed(
+  () =>
+    kind.value.hasVein ||
+    pass.value.role === 'vein' ||
+    pass.value.direction === 'along' ||
+    pass.value.direction === 'across',
+);
+function forgetGuides(): void {
+  opened.edit(setGuides(opened.piece, [props.planned.part.id], [], 'Remove the direction strokes'));
+}
+function forgetVein(): void {
+  opened.edit(setVein(opened.piece, [props.planned.part.id], null));
+}
+function forgetBorders(): void {
+  opened.edit(setBorders(opened.piece, [props.planned.part.id], [], 'Even shares for the shades'));
+}
+
+/** A layer has the part's colour or one of its own. */
+const PARTS_OWN = '';
+const colours = computed(() =>
+  opened.piece.palette.map((entry) => ({ value: entry.id, label: colourName(entry).name })),
+);
+const colourChoices = computed(() => [{ value: PARTS_OWN, label: 'the part’s own' }, ...colours.value]);
+function setColour(id: string): void {
+  emit('change', { colour: id === PARTS_OWN ? null : id }, 'Change a layer’s colour', null);
+}
+function setShades(shades: string[]): void {
+  emit('change', { shades }, 'Change the shades', null);
+}
+function addShade(): void {
+  const now = pass.value.shades;
+  const own = pass.value.colour ?? props.planned.part.colour;
+  const fresh = colours.value.find(({ value }) => value !== own && !now.includes(value))?.value ?? own;
+  setShades(now.length === 0 ? [own, fresh] : [...now, fresh]);
+}
+function removeShade(i: number): void {
+  const left = pass.value.shades.filter((_, k) => k !== i);
+  setShades(left.length < 2 ? [] : left);
+}
+const centre = computed(() => pass.value.points[0] ?? null);
+function moveCentre(axis: 0 | 1, value: number): void {
+  const [x, y] = centre.value ?? [0, 0];
+  emit('change', { points: [axis === 0 ? [value, y] : [x, value]] }, 'Move where the stitches run to', 'centre');
+}
+
+const dial = computed(() => {
+  const angle = (pass.value.angleDeg * Math.PI) / 180;
+  return { dx: Math.cos(angle) * 12, dy: -Math.sin(angle) * 12 };
+});
+</script>
+
+<template>
+  <div class="editor">
+    <ChoiceField class="wide" label="Stitch" :value="pass.stitch" :options="stitches" @change="setStitch" />
+    <ChoiceField label="Thread" :value="pass.thread" :options="threads" @change="setThread" />
+    <ChoiceField label="Strands" :value="pass.strands" :options="strands" @change="setStrands" />
+    <ChoiceField
+      v-if="pass.role !== 'filling'"
+      label="Colour of this layer"
+      :value="pass.colour ?? PARTS_OWN"
+      :options="colourChoices"
+      @change="setColour"
+    />
+    <ChoiceField
+      v-if="hasDirection"
+      label="Stitches lie"
+      :value="pass.direction"
+      :options="directions"
+      @change="setDirection"
+    />
+    <NumberField
+      v-if="kind.hasDirection && (pass.direction === 'straight' || !hasDirection)"
+      label="Direction"
+      :value="roundTo(pass.angleDeg, 1)"
+      :min="-360"
+      :max="360"
+      :step="5"
+      unit="°"
+      @change="setAngle"
+    >
+      <svg class="dial" viewBox="-14 -14 28 28" width="28" height="28" aria-hidden="true">
+        <circle r="13" fill="none" stroke="var(--chalk)" />
+        <line :x1="-dial.dx" :y1="-dial.dy" :x2="dial.dx" :y2="dial.dy" stroke="var(--madder)" stroke-width="2" />
+      </svg>
+    </NumberField>
+    <div v-if="hasDirection && pass.direction === 'guides'" class="wide row">
+      <NButton size="small" data-test="draw-guides" @click="takePen('guides')">Draw strokes in the hoop</NButton>
+      <span class="small soft">{{
+        planned.part.guides.length === 0 ? 'None yet: straight until then.' : `${planned.part.guides.length} drawn.`
+      }}</span>
+      <NButton v-if="planned.part.guides.length > 0" size="small" @click="forgetGuides">Remove them</NButton>
+    </div>
+    <template v-if="hasDirection && pass.direction === 'radial'">
+      <div class="wide row">
+        <NButton size="small" data-test="pick-centre" @click="takePen('centre')">Press the point in the hoop</NButton>
+        <span v-if="!centre" class="small soft">The widest place, until then.</span>
+      </div>
+      <template v-if="centre">
+        <NumberField
+          label="Point across"
+          :value="roundTo(centre[0], 1)"
+          :min="-1e5"
+          :max="1e5"
+          :step="0.5"
+          unit="mm"
+          @change="(x) => moveCentre(0, x)"
+        />
+        <NumberField
+          label="Point down"
+          :value="roundTo(centre[1], 1)"
+          :min="-1e5"
+          :max="1e5"
+          :step="0.5"
+          unit="mm"
+          @change="(y) => moveCentre(1, y)"
+        />
+      </template>
+    </template>
+    <div v-if="usesVein" class="wide row">
+      <NButton size="small" data-test="move-vein" @click="takePen('vein')">Move the middle line</NButton>
+      <NButton v-if="planned.part.vein !== null" size="small" @click="forgetVein">As it was found</NButton>
+    </div>
+    <div v-if="pass.role === 'accent'" class="wide row">
+      <NButton size="small" data-test="place-points" @click="takePen('points')">Place them in the hoop</NButton>
+      <span class="small soft">{{ pass.points.length }} placed.</span>
+      <NButton
+        v-if="pass.points.length > 0"
+        size="small"
+        @click="emit('change', { points: pass.points.slice(0, -1) }, 'Remove a highlight', null)"
+        >Remove the last</NButton
+      >
+    </div>
+    <fieldset v-if="kind.canShade" class="wide shades">
+      <legend>Shades, from where the rows begin</legend>
+      <div v-for="(shade, i) in pass.shades" :key="i" class="row shade">
+        <ChoiceField
+          :label="`Shade ${i + 1}`"
+          :value="shade"
+          :options="colours"
+          @change="(id) => setShades(pass.shades.map((own, k) => (k === i ? id : own)))"
+        />
+        <NButton quaternary size="tiny" :aria-label="`Remove shade ${i + 1}`" @click="removeShade(i)"
+          ><Trash2 :size="15"
+        /></NButton>
+      </div>
+      <div class="row">
+        <NButton v-if="pass.shades.length < MOST_SHADES" size="small" data-test="add-shade" @click="addShade">{{
+          pass.shades.length === 0 ? 'Work in several shades' : 'One more shade'
+        }}</NButton>
+        <template v-if="pass.shades.length > 1">
+          <NButton size="small" @click="takePen('borders')">Draw the borders</NButton>
+          <NButton v-if="planned.part.borders.length > 0" size="small" @click="forgetBorders">Even shares</NButton>
+        </template>
+      </div>
+    </fieldset>
+    <template v-for="{ key, param, value } in params" :key="key">
+      <NumberField
+        v-if="param.type === 'number'"
+        :label="param.label"
+        :hint="param.hint"
+        :value="roundTo(Number(value), 2)"
+        :min="param.min"
+        :max="param.max"
+        :step="param.step"
+        :unit="param.unit"
+        @change="(next) => setParam(key, param.label, next)"
+      />
+      <ChoiceField
+        v-else
+        :label="param.label"
+        :value="String(value)"
+        :options="param.options"
+        @change="(next) => setParam(key, param.label, next)"
+      />
+    </template>
+    <p class="wide small soft">
+      Lies {{ formatFine(pass.laidMm) }} wide · {{ NEEDLE_NAMES[pass.needle.family] }} needle {{ pass.needle.size }} ({{
+        formatFine(pass.needle.shaftMm)
+      }}). Needles are sharp: count them out and in.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.editor {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px 14px;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.shades {
+  border: 0;
+  border-top: 1px solid var(--chalk);
+  padding: 8px 0 0;
+  margin: 0;
+  display: grid;
+  gap: 8px;
+}
+.shades legend {
+  font-size: 13px;
+  color: var(--ink-soft);
+  padding: 0 6px 0 0;
+}
+.shade {
+  flex-wrap: nowrap;
+  align-items: end;
+}
+.shade :deep(.field) {
+  flex: 1;
+}
+.dial {
+  flex: none;
+}
+</style>

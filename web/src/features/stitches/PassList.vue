@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import type { PlannedPart } from '@junctura/core/work';
+import { rolesOn } from '@junctura/core/propose';
+import { formatDuration, formatThread } from '@junctura/core/measure';
+import type { PassRole } from '@junctura/core/piece';
+import { stitchKind } from '@junctura/core/stitches';
+import { ChevronDown, ChevronUp, Trash2 } from '@lucide/vue';
+import { NButton, NDropdown } from 'naive-ui';
+import { computed } from 'vue';
+import { useSettings } from '../../session/settings.ts';
+import { ROLE_WORDS } from '../../session/partWords.ts';
+
+/** The passes of a part, laid like the layers they are: what is worked last lies on top of the list. */
+const props = defineProps<{ planned: PlannedPart; open: number }>();
+const emit = defineEmits<{
+  open: [index: number];
+  add: [role: PassRole];
+  remove: [index: number];
+  move: [index: number, by: 1 | -1];
+}>();
+const settings = useSettings();
+
+const layers = computed(() => props.planned.passes.map((pass, index) => ({ pass, index })).reverse());
+const roles = computed(() =>
+  rolesOn(props.planned.placed.kind)
+    .filter((role) => role !== 'filling' || props.planned.passes.every((pass) => pass.role !== 'filling'))
+    .map((role) => ({ key: role, label: ROLE_WORDS[role].add })),
+);
+</script>
+
+<template>
+  <section class="layers" aria-label="Layers, the uppermost first">
+    <ol>
+      <li v-for="{ pass, index } in layers" :key="index" :class="{ open: index === open }">
+        <div class="head">
+          <button
+            type="button"
+            class="plain name"
+            :aria-expanded="index === open"
+            :data-test="`layer-${pass.role}`"
+            @click="emit('open', index)"
+          >
+            <strong>{{ ROLE_WORDS[pass.role].name(planned.placed.kind) }}</strong>
+            <span class="soft small">
+              {{ stitchKind(pass.stitch).name }} · {{ formatThread(pass.quantities.threadMm, settings.units) }} ·
+              {{ formatDuration(pass.quantities.seconds / 3600) }}
+            </span>
+          </button>
+          <template v-if="planned.passes.length > 1">
+            <NButton
+              quaternary
+              size="tiny"
+              aria-label="Work this layer later: up"
+              :disabled="index === planned.passes.length - 1"
+              @click="emit('move', index, 1)"
+              ><ChevronUp :size="16"
+            /></NButton>
+            <NButton
+              quaternary
+              size="tiny"
+              aria-label="Work this layer sooner: down"
+              :disabled="index === 0"
+              @click="emit('move', index, -1)"
+              ><ChevronDown :size="16"
+            /></NButton>
+            <NButton quaternary size="tiny" aria-label="Remove this layer" @click="emit('remove', index)"
+              ><Trash2 :size="15"
+            /></NButton>
+          </template>
+        </div>
+        <div v-if="index === open" class="body"><slot :index="index" /></div>
+      </li>
+    </ol>
+    <NDropdown trigger="click" :options="roles" @select="(role: PassRole) => emit('add', role)">
+      <NButton size="small" data-test="add-layer">Add a layer…</NButton>
+    </NDropdown>
+  </section>
+</template>
+
+<style scoped>
+ol {
+  list-style: none;
+  margin: 0 0 8px;
+  padding: 0;
+  border-top: 1px solid var(--chalk);
+}
+li {
+  border-bottom: 1px solid var(--chalk);
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 2px;
+  padding: 6px 0;
+}
+.name {
+  flex: 1;
+  display: grid;
+  text-align: left;
+  min-height: 34px;
+}
+li.open .name strong {
+  color: var(--madder);
+}
+.body {
+  padding: 4px 0 14px;
+  display: grid;
+  gap: 12px;
+}
+</style>

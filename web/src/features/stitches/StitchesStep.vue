@@ -1,0 +1,327 @@
+<script setup lang="ts">
+import { passesAsWorked } from '@junctura/core/work';
+import { proposalsFor, type Proposal, withLayer } from '@junctura/core/propose';
+import type { ShadeRef } from '@junctura/core/materials';
+import { formatDuration, formatThread } from '@junctura/core/measure';
+import {
+  groupMembers,
+  setDiffers,
+  setPartColour,
+  setPasses,
+  workInShade,
+  type Edit,
+  type Pass,
+  type PassRole,
+  colourName,
+} from '@junctura/core/piece';
+import { stitchKind, type Quantities } from '@junctura/core/stitches';
+import { NButton, NCheckbox } from 'naive-ui';
+import { computed, ref, watch } from 'vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import { RouterLink } from 'vue-router';
+import LayerList from './PassList.vue';
+import FindingsList from '../../session/FindingsList.vue';
+import PartsList from './PartsList.vue';
+import PassEditor from './PassEditor.vue';
+import PassPreview from './PassPreview.vue';
+import ShadePicker from '../colours/ShadePicker.vue';
+import ThreadBar from '../thread/ThreadBar.vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSelection } from '../../session/selection.ts';
+import { useSettings } from '../../session/settings.ts';
+import { partSize, ROLE_WORDS } from '../../session/partWords.ts';
+
+const opened = useOpenedPiece();
+
+const workings = useWorkings();
+
+const selection = useSelection();
+const settings = useSettings();
+const forAll = ref(true);
+const shadesShown = ref(false);
+
+const planned = computed(
+  () => workings.current?.plan.parts.find(({ part }) => part.id === selection.pickedPart?.id) ?? null,
+);
+const offers = computed<readonly Proposal[]>(() => (planned.value ? proposalsFor(opened.piece, planned.value) : []));
+const colour = computed(() => opened.piece.palette.find(({ id }) => id === planned.value?.part.colour));
+const hex = computed(() => (colour.value ? colourName(colour.value).hex : '#808080'));
+const colours = computed(() =>
+  opened.piece.palette.map((entry) => ({ value: entry.id, label: colourName(entry).name, hex: colourName(entry).hex })),
+);
+
+/** Every part that a choice made here is for: those picked, and their groups. */
+const members = computed(() => {
+  const picked = opened.piece.drawing.parts.filter((part) => selection.picked.includes(part.id));
+  const all = picked.flatMap((part) => (forAll.value ? groupMembers(opened.piece, part) : [part]));
+  return [...new Map(all.map((part) => [part.id, part])).values()];
+});
+const groupSize = computed(() => (planned.value ? groupMembers(opened.piece, planned.value.part).length : 1));
+
+/** The passes of a part as they are worked now, ready to be changed. */
+function passesOf(partId: string): Pass[] {
+  // The part as it is now: a plan may still be on its way to what was changed last.
+  const part = opened.piece.drawing.parts.find(({ id }) => id === partId);
+  const planned = workings.current?.plan.parts.find((entry) => entry.part.id === partId);
+  return part && planned ? passesAsWorked({ part, passes: planned.passes }) : [];
+}
+
+/** The same change of layers for every member that has the same kind, each from its own passes. */
+function changeLayers(
+  label: string,
+  change: (passes: Pass[], member: string) => Pass[],
+  mergeKey: string | null = null,
+): void {
+  const changed = members.value
+    .filter((member) => member.kind === planned.value?.part.kind)
+    .map((member): [string, Pass[]] => [member.id, change(passesOf(member.id), member.id)]);
+  opened.edit(setPasses(opened.piece, new Map(changed), label, mergeKey));
+}
+
+/** Like parts may be turned: their stitches are turned by as much, not to the same angle. */
+function change(index: number, part: Partial<Pass>, label: string, mergeKey: string | null): void {
+  const turnDeg = (part.angleDeg ?? 0) - planned.value!.passes[index]!.angleDeg;
+  changeLayers(
+    label,
+    (passes, member) =>
+      passes.map((pass, i) => (i === index ? changedPass(pass, part, angleOf(member, i) + turnDeg) : pass)),
+    mergeKey,
+  );
+}
+
+function changedPass(pass: Pass, part: Partial<Pass>, turnedDeg: number): Pass {
+  if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (turnedDeg + 360) % 180 };
+  return { ...pass, ...part, params: part.stitch ? {} : { ...pass.params, ...part.params } };
+}
+
+/** The layer that is open on the card: the filling, until another is chosen. */
+const openLayer = ref<number | null>(null);
+const openIndex = computed(() => {
+  const passes = planned.value?.passes ?? [];
+  if (openLayer.value !== null && openLayer.value < passes.length) return openLayer.value;
+  return Math.max(
+    0,
+    passes.findIndex((pass) => pass.role === 'filling'),
+  );
+});
+watch(
+  () => selection.picked,
+  () => (openLayer.value = null),
+);
+
+function addLayer(role: PassRole): void {
+  const placedOf = new Map(workings.current?.plan.parts.map((entry) => [entry.part.id, entry.placed]));
+  const grown = (passes: Pass[], member: string): Pass[] => withLayer(passes, role, placedOf.get(member)!);
+  const before = passesOf(planned.value!.part.id);
+  openLayer.value = grown(before, planned.value!.part.id).findIndex((pass, i) => pass !== before[i]);
+  changeLayers(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);
+}
+function removeLayer(index: number): void {
+  openLayer.value = null;
+  changeLayers('Remove a layer', (passes) => passes.filter((_, i) => i !== index));
+}
+function moveLayer(index: number, by: 1 | -1): void {
+  openLayer.value = index + by;
+  changeLayers('Change the order of layers', (passes) => {
+    const moved = [...passes];
+    if (moved[index] && moved[index + by]) [moved[index], moved[index + by]] = [moved[index + by]!, moved[index]!];
+    return moved;
+  });
+}
+
+function setDiffering(differs: boolean): void {
+  opened.edit(setDiffers(opened.piece, selection.picked, differs));
+}
+
+/** The direction in which a pass is worked now. */
+function angleOf(partId: string, index: number): number {
+  const part = workings.current?.plan.parts.find((entry) => entry.part.id === partId);
+  return part?.passes[index]?.angleDeg ?? 0;
+}
+
+function barOf({ frontMm, backMm, wrapMm, throughMm, threadMm }: Quantities): InstanceType<typeof ThreadBar>['$props'] {
+  return {
+    frontMm,
+    backMm,
+    wrapMm,
+    throughMm,
+    slackMm: threadMm - frontMm - backMm - wrapMm - throughMm,
+    lostMm: 0,
+  };
+}
+
+function choose(offer: Proposal): void {
+  const chosen = members.value.map((member): [string, Pass[]] => {
+    const alike = workings.current?.plan.parts.find(({ part }) => part.id === member.id);
+    const own = alike && proposalsFor(opened.piece, alike).find(({ pass }) => pass.stitch === offer.pass.stitch);
+    const filling = own?.pass ?? offer.pass;
+    const layers = passesOf(member.id);
+    const hasFilling = layers.some((pass) => pass.role === 'filling');
+    return [member.id, hasFilling ? layers.map((pass) => (pass.role === 'filling' ? filling : pass)) : [filling]];
+  });
+  opened.edit(setPasses(opened.piece, new Map(chosen), `Work in ${stitchKind(offer.pass.stitch).name.toLowerCase()}`));
+}
+
+function isNow({ pass }: Proposal): boolean {
+  const now = planned.value?.passes.find(({ role }) => role === 'filling');
+  return now?.stitch === pass.stitch && now.strands === pass.strands;
+}
+
+function asProposed(): void {
+  opened.edit(setPasses(opened.piece, new Map(members.value.map(({ id }) => [id, null])), 'Work as proposed'));
+}
+
+function inShade(shade: ShadeRef): void {
+  const ids = members.value.map((part) => part.id);
+  opened.edit(workInShade(opened.piece, ids, shade));
+}
+
+function recolour(id: string): void {
+  const edit: Edit | null = setPartColour(
+    opened.piece,
+    members.value.map((part) => part.id),
+    id,
+  );
+  opened.edit(edit);
+}
+</script>
+
+<template>
+  <div v-if="planned" class="stack">
+    <button type="button" class="plain soft small" @click="selection.pick([])">‹ All parts</button>
+    <div>
+      <h2>{{ selection.picked.length > 1 ? `${selection.picked.length} parts` : planned.part.name }}</h2>
+      <p class="soft">{{ partSize(planned.placed, settings.units) }}</p>
+    </div>
+    <NCheckbox v-if="groupSize > 1" v-model:checked="forAll" data-test="for-all"
+      >Choose for all {{ groupSize }} that are alike</NCheckbox
+    >
+
+    <div v-if="planned.part.group !== null" class="row small">
+      <span v-if="planned.part.differs">Differs from its group on purpose.</span>
+      <NButton size="tiny" data-test="differs" @click="setDiffering(!planned.part.differs)">{{
+        planned.part.differs ? 'Follow the group again' : 'Let this one differ'
+      }}</NButton>
+    </div>
+
+    <LayerList
+      v-if="planned.passes.length > 0"
+      :planned="planned"
+      :open="openIndex"
+      @open="(index) => (openLayer = index)"
+      @add="addLayer"
+      @remove="removeLayer"
+      @move="moveLayer"
+    >
+      <template #default="{ index }">
+        <p class="reason">
+          {{ planned.passes[index]!.reason }}
+          <RouterLink class="small" :to="{ name: 'book', params: { id: planned.passes[index]!.stitch } }"
+            >How it is worked</RouterLink
+          >
+        </p>
+        <PassEditor :planned="planned" :index="index" @change="(part, label, key) => change(index, part, label, key)" />
+        <div class="why">
+          <p>
+            <strong class="figure">{{
+              formatThread(planned.passes[index]!.quantities.threadMm, settings.units)
+            }}</strong>
+            of thread,
+            <strong class="figure">{{ planned.passes[index]!.quantities.stitches.toLocaleString('en') }}</strong>
+            {{ planned.passes[index]!.quantities.stitches === 1 ? 'stitch' : 'stitches' }},
+            <strong class="figure">{{ formatDuration(planned.passes[index]!.quantities.seconds / 3600) }}</strong> of
+            stitching
+          </p>
+          <ThreadBar v-bind="barOf(planned.passes[index]!.quantities)" />
+        </div>
+      </template>
+    </LayerList>
+    <p v-if="planned.passes.length === 0" class="soft">This part is not worked: it lies wholly behind others.</p>
+
+    <div class="stack tight">
+      <ChoiceField label="Colour" :value="planned.part.colour" :options="colours" @change="recolour" />
+      <button type="button" class="plain link" :aria-expanded="shadesShown" @click="shadesShown = !shadesShown">
+        {{ shadesShown ? 'Close the shade card' : 'Another shade…' }}
+      </button>
+      <ShadePicker
+        v-if="shadesShown"
+        :kinds="planned.passes.map(({ thread }) => thread)"
+        :hex="hex"
+        :chosen="colour?.shade ?? null"
+        @choose="inShade"
+      />
+    </div>
+
+    <FindingsList :part="planned.part.id" />
+
+    <hr class="rule" />
+    <div class="row heading">
+      <h3>Other ways to work it</h3>
+      <NButton v-if="planned.part.passes !== null" size="small" data-test="as-proposed" @click="asProposed"
+        >As proposed</NButton
+      >
+    </div>
+    <RouterLink v-if="planned.placed.kind === 'area'" class="small" :to="{ name: 'compare' }" data-test="compare"
+      >Compare fillings on this part, side by side</RouterLink
+    >
+    <button
+      v-for="offer in offers"
+      :key="offer.pass.stitch"
+      type="button"
+      class="plain offer"
+      :data-test="`offer-${offer.pass.stitch}`"
+      :aria-pressed="isNow(offer)"
+      @click="choose(offer)"
+    >
+      <PassPreview :placed="planned.placed" :pass="offer.pass" :hex="hex" />
+      <span>
+        <strong
+          >{{ stitchKind(offer.pass.stitch).name }}, {{ offer.pass.strands }}
+          {{ offer.pass.strands === 1 ? 'strand' : 'strands' }}</strong
+        ><span v-if="isNow(offer)" class="small soft"> · as it is now</span><br />
+        <span class="small soft">{{ offer.reason }}</span>
+      </span>
+    </button>
+  </div>
+
+  <div v-else class="stack">
+    <h2>Stitches</h2>
+    <p class="soft">
+      Every part has a stitch proposed for its size and shape. Pick a part in the hoop or here to see why, and to change
+      it.
+    </p>
+    <PartsList detail="stitch" />
+  </div>
+</template>
+
+<style scoped>
+.reason a {
+  color: var(--ink-soft);
+}
+.reason {
+  font-family: var(--serif);
+  font-size: 16px;
+}
+.why {
+  display: grid;
+  gap: 6px;
+}
+.tight {
+  gap: 6px;
+}
+.heading {
+  justify-content: space-between;
+}
+.offer {
+  display: flex;
+  gap: 12px;
+  padding: 8px;
+  margin: 0 -8px;
+  border-radius: 8px;
+  align-items: flex-start;
+}
+.offer:hover {
+  background: var(--linen-deep);
+}
+</style>

@@ -1,0 +1,239 @@
+<script setup lang="ts">
+import {
+  metresOf,
+  newEntry,
+  refOf,
+  THREAD_KINDS,
+  threadKind,
+  weighed,
+  type BoxEntry,
+  type Shade,
+} from '@junctura/core/materials';
+import { formatThread } from '@junctura/core/measure';
+import { NButton, NCheckbox, NInput } from 'naive-ui';
+import { computed, ref } from 'vue';
+import { askScale } from '../../keeping/standIns.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useThreadBox } from '../../session/threadBox.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import NumberField from '../../ui/NumberField.vue';
+
+/** One entry of the thread box, to be put in or changed; a remainder is measured or weighed. */
+const props = defineProps<{ entry: BoxEntry | null }>();
+const emit = defineEmits<{ done: []; remove: [] }>();
+
+const threads = useThreadBox();
+const settings = useSettings();
+const KINDS = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
+
+/** For a new entry: the shade that is looked for. */
+const rangeId = ref(threads.ranges[0]!.id);
+const search = ref('');
+const range = computed(() => threads.ranges.find(({ id }) => id === rangeId.value) ?? threads.ranges[0]!);
+const MOST_FOUND = 40;
+const shades = computed(() => {
+  const text = search.value.trim().toLowerCase();
+  return range.value.shades
+    .filter(({ name, code }) => `${name} ${code}`.toLowerCase().includes(text))
+    .slice(0, MOST_FOUND);
+});
+function add(shade: Shade): void {
+  const entry = newEntry({ id: crypto.randomUUID(), shade: refOf(shade), thread: range.value.thread, whole: 1 });
+  threads.addEntries(`Put in ${shade.name}`, [entry]);
+  emit('done');
+}
+
+function set(change: Partial<BoxEntry>): void {
+  const entry = props.entry;
+  if (entry)
+    threads.changeEntries(`Change ${entry.shade.name}`, new Set([entry.id]), (before) => ({ ...before, ...change }));
+}
+const kind = computed(() => threadKind(props.entry?.thread ?? 'stranded-cotton')!);
+
+const grams = ref(1);
+const bareGrams = ref(0);
+const stepGrams = ref(0.1);
+const reading = computed(() => weighed(kind.value, grams.value, bareGrams.value, stepGrams.value));
+const scaleSays = ref<string | null>(null);
+async function readScale(): Promise<void> {
+  const answer = await askScale();
+  if (!answer.ok) {
+    scaleSays.value = answer.problem;
+    return;
+  }
+  grams.value = answer.value.grams;
+  stepGrams.value = answer.value.stepGrams;
+  scaleSays.value = `${answer.value.name}: ${answer.value.grams} g`;
+}
+function takeWeight(): void {
+  if (!reading.value.ok) return;
+  const round = (m: number): number => Math.round(m * 100) / 100;
+  set({ partM: round(reading.value.value.metres), plusMinusM: round(reading.value.value.plusMinusM) });
+}
+const STEPS = [
+  { value: 1, label: '1 g' },
+  { value: 0.1, label: '0.1 g' },
+  { value: 0.01, label: '0.01 g' },
+];
+</script>
+
+<template>
+  <div v-if="!entry" class="stack">
+    <h2>Add thread</h2>
+    <ChoiceField
+      label="Shade card"
+      :value="rangeId"
+      :options="threads.ranges.map(({ id, name }) => ({ value: id, label: name }))"
+      @change="(id) => (rangeId = id)"
+    />
+    <NInput
+      v-model:value="search"
+      size="small"
+      clearable
+      placeholder="pale slate, wd-62…"
+      :input-props="{ 'aria-label': 'Search the card' }"
+    />
+    <ul class="shades">
+      <li v-for="shade in shades" :key="shade.code">
+        <button type="button" class="plain" @click="add(shade)">
+          <span class="swatch" :style="{ background: shade.hex }"></span> {{ shade.name }}
+          <span class="figure soft small">{{ shade.code }}</span>
+        </button>
+      </li>
+    </ul>
+    <p v-if="shades.length === 0" class="small soft">No shade is called that on this card.</p>
+    <NButton size="small" @click="emit('done')">Done</NButton>
+  </div>
+  <div v-else class="stack">
+    <div class="title">
+      <span class="skein" :style="{ background: entry.shade.hex }"></span>
+      <div>
+        <h2>{{ entry.shade.name }}</h2>
+        <p class="soft small">
+          {{ entry.shade.code }}, {{ formatThread(metresOf(entry) * 1000, settings.units) }} in all
+        </p>
+      </div>
+    </div>
+    <div class="pair">
+      <NumberField
+        :label="`Whole ${kind.putUp}s`"
+        :value="entry.whole"
+        :min="0"
+        :max="10000"
+        unit=""
+        @change="(whole) => set({ whole: Math.round(whole) })"
+      />
+      <NumberField
+        label="Begun, left"
+        :value="entry.partM"
+        :min="0"
+        :max="10000"
+        :step="0.5"
+        unit="m"
+        @change="(partM) => set({ partM, plusMinusM: 0 })"
+      />
+      <ChoiceField label="Kind" :value="entry.thread" :options="KINDS" @change="(thread) => set({ thread })" />
+      <label class="field"
+        ><span class="label">Dye lot</span
+        ><NInput :value="entry.lot" size="small" maxlength="60" @update:value="(lot) => set({ lot })"
+      /></label>
+      <label class="field"
+        ><span class="label">Kept in</span
+        ><NInput :value="entry.place" size="small" maxlength="80" @update:value="(place) => set({ place })"
+      /></label>
+      <NumberField
+        label="Price of one"
+        :value="entry.price ?? 0"
+        :min="0"
+        :max="100000"
+        :step="0.1"
+        unit=""
+        @change="(price) => set({ price })"
+      />
+    </div>
+    <NCheckbox :checked="entry.handDyed" @update:checked="(handDyed: boolean) => set({ handDyed })"
+      >Dyed by hand: no other lot matches it</NCheckbox
+    >
+    <section class="weigh" data-test="weigh">
+      <h3>Weigh what is left</h3>
+      <div class="pair">
+        <NumberField
+          label="On the scale"
+          :value="grams"
+          :min="0"
+          :max="5000"
+          :step="stepGrams"
+          unit="g"
+          @change="(n) => (grams = n)"
+        />
+        <NumberField
+          label="Bobbin alone"
+          :value="bareGrams"
+          :min="0"
+          :max="5000"
+          :step="stepGrams"
+          unit="g"
+          @change="(n) => (bareGrams = n)"
+        />
+        <ChoiceField label="The scale shows" :value="stepGrams" :options="STEPS" @change="(n) => (stepGrams = n)" />
+        <div class="field">
+          <span class="label">No scale at hand?</span><NButton size="small" @click="readScale">Simulated scale</NButton>
+        </div>
+      </div>
+      <p v-if="scaleSays" class="small soft" role="status">{{ scaleSays }}</p>
+      <p v-if="reading.ok" class="small">
+        {{ formatThread(reading.value.metres * 1000, settings.units) }}, right to
+        {{ formatThread(reading.value.plusMinusM * 1000, settings.units) }} either way.
+      </p>
+      <p v-else class="small warning" role="alert">{{ reading.problem }}</p>
+      <NButton size="small" :disabled="!reading.ok" @click="takeWeight">Take it as what is left</NButton>
+    </section>
+    <section v-if="entry.reserved.length > 0">
+      <h3>Reserved</h3>
+      <p v-for="item in entry.reserved" :key="item.piece" class="row small">
+        {{ formatThread(item.metres * 1000, settings.units) }} for {{ item.name }}
+        <NButton size="tiny" quaternary @click="set({ reserved: entry.reserved.filter((other) => other !== item) })"
+          >Release</NButton
+        >
+      </p>
+    </section>
+    <NButton size="small" @click="emit('remove')">Take it out of the box</NButton>
+  </div>
+</template>
+
+<style scoped>
+.title {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+.skein {
+  flex: none;
+  width: 62px;
+  height: 30px;
+  border-radius: 15px;
+  box-shadow: inset 0 -5px 7px -4px rgb(0 0 0 / 35%);
+}
+.weigh {
+  display: grid;
+  gap: 8px;
+}
+.shades {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 52vh;
+  overflow-y: auto;
+}
+.shades button {
+  display: flex;
+  gap: 9px;
+  align-items: center;
+  width: 100%;
+  padding: 4px 6px;
+  border-radius: 5px;
+}
+.shades button:hover {
+  background: var(--linen-deep);
+}
+</style>

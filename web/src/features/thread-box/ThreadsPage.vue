@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { metresOf } from '@junctura/core/materials';
+import { formatThread } from '@junctura/core/measure';
+import { Redo2, Undo2 } from '@lucide/vue';
+import { useEventListener } from '@vueuse/core';
+import { NAlert, NButton, NDropdown } from 'naive-ui';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import { RouterLink } from 'vue-router';
+import BoxBulkCard from './BoxBulkCard.vue';
+import BoxEntryCard from './BoxEntryCard.vue';
+import BoxList from './BoxList.vue';
+import OwnCards from './OwnCards.vue';
+import SettingsMenu from '../../session/SettingsMenu.vue';
+import { useBoxFiles } from './useBoxFiles.ts';
+import { useBoxSearch } from './useBoxSearch.ts';
+import { usePicking } from './usePicking.ts';
+import { isTyping, useUndoKeys } from '../../ui/useUndoKeys.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useThreadBox } from '../../session/threadBox.ts';
+
+const PhotoColours = defineAsyncComponent(() => import('./PhotoColours.vue'));
+
+/** The thread box: what a person owns, found, sorted, changed one by one or many at once. */
+const threads = useThreadBox();
+const settings = useSettings();
+void threads.load();
+
+const search = useBoxSearch();
+const picking = usePicking(search.found);
+const { picked } = picking;
+const pickedEntries = computed(() => threads.box.entries.filter(({ id }) => picked.value.has(id)));
+function remove(): void {
+  const ids = picked.value;
+  const entries = threads.box.entries.filter(({ id }) => !ids.has(id));
+  threads.change(ids.size === 1 ? 'Take an entry out' : `Take ${ids.size} entries out`, { ...threads.box, entries });
+  picked.value = new Set();
+}
+
+const files = useBoxFiles(() => (pickedEntries.value.length > 0 ? pickedEntries.value : search.found.value));
+const isPhoto = ref(false);
+const isAdding = ref(false);
+const MENU = [
+  { key: 'bring', label: 'Bring in a list or card (CSV, GPL)…' },
+  { key: 'csv', label: 'Export as CSV' },
+  { key: 'gpl', label: 'Export the shades as a GPL palette' },
+  { key: 'photo', label: 'Read colours off a photograph…' },
+  { key: 'empty', label: 'Empty the box' },
+];
+function menu(key: string): void {
+  if (key === 'bring') files.choose();
+  else if (key === 'csv') files.exportCsv();
+  else if (key === 'gpl') files.exportGpl();
+  else if (key === 'photo') isPhoto.value = true;
+  else threads.change('Empty the box', { ...threads.box, entries: [] });
+}
+
+useUndoKeys(threads.undo, threads.redo);
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  if (isTyping(event)) return;
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
+    event.preventDefault();
+    picking.pickAll();
+  } else if (event.key === 'Escape') picked.value = new Set();
+  else if (event.key === 'Delete' && picked.value.size > 0) remove();
+});
+
+const total = computed(() => threads.box.entries.reduce((sum, entry) => sum + metresOf(entry), 0));
+</script>
+
+<template>
+  <div class="threads">
+    <header class="head">
+      <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
+      <h1>Thread box</h1>
+      <span class="soft small"
+        >{{ threads.box.entries.length.toLocaleString('en') }} entries,
+        {{ formatThread(total * 1000, settings.units) }}</span
+      >
+      <div class="actions">
+        <NButton
+          quaternary
+          size="small"
+          :disabled="!threads.undoLabel"
+          :title="threads.undoLabel ? `Undo: ${threads.undoLabel}` : 'Nothing to undo'"
+          aria-label="Undo"
+          @click="threads.undo"
+          ><Undo2 :size="19"
+        /></NButton>
+        <NButton quaternary size="small" :disabled="!threads.redoLabel" aria-label="Do again" @click="threads.redo"
+          ><Redo2 :size="19"
+        /></NButton>
+        <NButton
+          size="small"
+          type="primary"
+          @click="
+            isAdding = true;
+            picked = new Set();
+          "
+          >Add thread</NButton
+        >
+        <NDropdown trigger="click" :options="MENU" @select="menu"><NButton size="small">File</NButton></NDropdown>
+        <SettingsMenu />
+      </div>
+    </header>
+    <div class="notices">
+      <NAlert v-if="threads.problem" type="warning" :show-icon="false">{{ threads.problem }}</NAlert>
+      <NAlert v-if="threads.conflict" type="warning" :show-icon="false">
+        The box was changed in another tab, so this tab’s changes are not kept yet.
+        <NButton size="tiny" @click="threads.settleConflict(false)">Take the other tab’s</NButton>
+        <NButton size="tiny" @click="threads.settleConflict(true)">Keep mine</NButton>
+      </NAlert>
+      <NAlert v-if="files.problem.value" type="error" :show-icon="false" closable @close="files.problem.value = null">{{
+        files.problem.value
+      }}</NAlert>
+      <NAlert v-if="files.told.value" type="info" :show-icon="false" closable @close="files.told.value = null">{{
+        files.told.value
+      }}</NAlert>
+    </div>
+
+    <main class="work">
+      <BoxList :search="search" :picking="picking">
+        <h2>Nothing in the box yet</h2>
+        <p class="soft">
+          Put in what you own, shade by shade, or bring in a list: a CSV file with a heading such as name, code, hex,
+          skeins, metres, lot. Junctura then chooses from your own threads first, and says when they will run out.
+        </p>
+        <div class="row">
+          <NButton type="primary" size="small" @click="isAdding = true">Add thread</NButton>
+          <NButton size="small" @click="files.choose">Bring in a list</NButton>
+        </div>
+      </BoxList>
+      <aside class="card" aria-label="The card">
+        <BoxEntryCard v-if="isAdding" :entry="null" @done="isAdding = false" />
+        <BoxEntryCard
+          v-else-if="pickedEntries.length === 1"
+          :key="pickedEntries[0]!.id"
+          :entry="pickedEntries[0]!"
+          @remove="remove"
+        />
+        <BoxBulkCard v-else-if="pickedEntries.length > 1" :entries="pickedEntries" @remove="remove" />
+        <div v-else class="stack">
+          <h2>Pick a thread</h2>
+          <p class="soft">
+            Press on an entry to see and change it. With Control pick several, with Shift a stretch, and change them
+            together.
+          </p>
+          <p class="soft small">
+            Thrumwick, Eiderlight and Scourwhite are invented ranges; your own cards stand beside them.
+          </p>
+          <OwnCards v-if="threads.box.cards.length > 0" @write="files.exportCard" />
+        </div>
+      </aside>
+    </main>
+    <PhotoColours v-if="isPhoto" @close="isPhoto = false" />
+  </div>
+</template>
+
+<style scoped>
+.threads {
+  height: 100%;
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr);
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 8px 18px;
+  border-bottom: 1px solid var(--chalk);
+  background: var(--paper);
+}
+h1 {
+  font-size: 21px;
+}
+.actions {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  margin-left: auto;
+}
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 352px;
+  min-height: 0;
+}
+.card {
+  overflow-y: auto;
+  padding: 18px 22px 32px;
+  background: var(--paper);
+  border-left: 1px solid var(--chalk);
+}
+@media (max-width: 1000px) {
+  .work {
+    grid-template-columns: minmax(0, 1fr) 290px;
+  }
+}
+</style>

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { onTheNeedle, partsToDo } from '@junctura/core/thread';
+import { formatThread, roundTo } from '@junctura/core/measure';
+import { stitchKind } from '@junctura/core/stitches';
+import { computed, ref } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSelection } from '../../session/selection.ts';
+import { useRecord } from '../../session/record.ts';
+import { useSettings } from '../../session/settings.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import LengthField from '../../ui/LengthField.vue';
+
+/** Is what is left on the needle enough for the next shape, or is a smaller one taken? */
+const opened = useOpenedPiece();
+const workings = useWorkings();
+const selection = useSelection();
+const settings = useSettings();
+const record = useRecord();
+const needs = computed(() => workings.current?.plan.colours ?? []);
+/** What was left when thread was noted last is what hangs on the needle now. */
+const colourId = ref<string | null>(selection.onNeedle?.colour ?? null);
+const wantedStrands = ref(selection.onNeedle?.strands ?? 2);
+const leftMm = ref(selection.onNeedle?.leftMm ?? 300);
+const MOST_SHOWN = 8;
+
+const need = computed(() => needs.value.find(({ colour }) => colour === colourId.value) ?? needs.value[0]);
+const colours = computed(() => needs.value.map(({ colour, name }) => ({ value: colour, label: name })));
+const strandCounts = computed(() =>
+  [...new Set(need.value?.loadList.map(({ strands }) => strands))].sort((a, b) => a - b),
+);
+const strands = computed(() =>
+  strandCounts.value.includes(wantedStrands.value) ? wantedStrands.value : (strandCounts.value[0] ?? 1),
+);
+const answer = computed(() =>
+  workings.current && need.value
+    ? onTheNeedle(
+        partsToDo(workings.current.plan, record.progress.done),
+        workings.current.plan.order,
+        need.value.colour,
+        strands.value,
+        leftMm.value,
+      )
+    : null,
+);
+const names = computed(() => new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name])));
+const finished = computed(() => answer.value?.reaches.filter(({ share }) => share === 1) ?? []);
+const begun = computed(() => answer.value?.reaches.filter(({ share }) => share < 1 && share > 0) ?? []);
+</script>
+
+<template>
+  <p class="small soft">Measure what hangs between the cloth and the needle’s end of the thread.</p>
+  <div class="pair">
+    <ChoiceField
+      label="On the needle"
+      :value="need?.colour ?? ''"
+      :options="colours"
+      @change="(id) => (colourId = id)"
+    />
+    <ChoiceField
+      label="Strands"
+      :value="strands"
+      :options="strandCounts.map((n) => ({ value: n, label: String(n) }))"
+      @change="(n) => (wantedStrands = n)"
+    />
+    <LengthField
+      label="Left on the needle"
+      :value-mm="leftMm"
+      :min-mm="0"
+      :max-mm="3000"
+      :step-mm="10"
+      @change="(mm) => (leftMm = mm)"
+    />
+  </div>
+  <div v-if="answer" data-test="needle-answer" class="answer">
+    <p v-if="answer.reaches.length === 0">
+      Nothing is left to do in this colour and strand count: fasten off and bank the thread.
+    </p>
+    <p v-else-if="answer.fastenOff">
+      <strong>Fasten off now.</strong> {{ formatThread(answer.keepMm, settings.units) }} must stay for that, and with
+      the rest hardly anything can be begun.
+    </p>
+    <template v-else>
+      <p v-if="finished.length > 0"><strong>It still finishes</strong></p>
+      <ul>
+        <li v-for="reach in finished.slice(0, MOST_SHOWN)" :key="`${reach.part} ${reach.stitch}`">
+          <button type="button" class="plain link" @click="selection.pick([reach.part])">
+            {{ names.get(reach.part) }}
+          </button>
+          <span class="soft small"
+            >{{ stitchKind(reach.stitch).name.toLowerCase() }}, {{ formatThread(reach.needMm, settings.units) }}</span
+          >
+        </li>
+      </ul>
+      <p v-if="finished.length > MOST_SHOWN" class="small soft">and {{ finished.length - MOST_SHOWN }} smaller ones</p>
+      <p v-if="begun.length > 0">
+        <strong>{{ finished.length > 0 ? 'Or a share of' : 'It works a share of' }}</strong>
+      </p>
+      <ul>
+        <li v-for="reach in begun.slice(0, 4)" :key="`${reach.part} ${reach.stitch}`">
+          <button type="button" class="plain link" @click="selection.pick([reach.part])">
+            {{ names.get(reach.part) }}
+          </button>
+          <span class="soft small">{{ roundTo(reach.share * 100, 0) }} %, {{ reach.stitches }} stitches</span>
+        </li>
+      </ul>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.answer {
+  display: grid;
+  gap: 6px;
+}
+ul {
+  margin: 0;
+  padding-left: 18px;
+}
+</style>

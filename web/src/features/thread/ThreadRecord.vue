@@ -1,0 +1,264 @@
+<script setup lang="ts">
+import { threadFactor } from '@junctura/core/work';
+import { needleRuns } from '@junctura/core/thread';
+import { doubtOf, learnHand, trusted, type Doubt } from '@junctura/core/log';
+import { ownedM, threadKind, weighed, WORKING_LENGTH } from '@junctura/core/materials';
+import { formatThread, plural } from '@junctura/core/measure';
+import { type ThreadUse, shadesOf } from '@junctura/core/piece';
+import { stitchKind } from '@junctura/core/stitches';
+import { NButton } from 'naive-ui';
+import { computed, ref, shallowRef } from 'vue';
+import { isToTry, useLearning } from '../../session/learning.ts';
+import { useRecord } from '../../session/record.ts';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSelection } from '../../session/selection.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useThreadBox } from '../../session/threadBox.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import LengthField from '../../ui/LengthField.vue';
+import NumberField from '../../ui/NumberField.vue';
+
+/** What was truly used of thread for a part, and what has been learned of the person's hand. */
+const opened = useOpenedPiece();
+const workings = useWorkings();
+const selection = useSelection();
+const settings = useSettings();
+const threads = useThreadBox();
+const learning = useLearning();
+const record = useRecord();
+
+/** What can be noted: each run of a part in one colour. */
+const runs = computed(() =>
+  workings.current ? needleRuns(workings.current.plan.parts, workings.current.plan.order) : [],
+);
+const chosenKey = ref<string | null>(null);
+const keyed = computed(() => {
+  const names = new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name]));
+  const done = record.progress.done;
+  return runs.value
+    .filter(({ run }) => run.quantities.threadMm > 0)
+    .map(({ colour, run }) => ({
+      key: String(run.order),
+      colour,
+      run,
+      isDone: done.has(run.part),
+      label: `${names.get(run.part)}, ${stitchKind(run.pass.stitch).name.toLowerCase()}${done.has(run.part) ? ' (worked)' : ''}`,
+    }))
+    .sort((a, b) => Number(a.isDone) - Number(b.isDone));
+});
+const chosen = computed(() => {
+  const picked = selection.picked[0];
+  const all = keyed.value;
+  return all.find(({ key }) => key === chosenKey.value) ?? all.find(({ run }) => run.part === picked) ?? all[0];
+});
+/** What is usual for it: without what was learned of the person. */
+const usualMm = computed(() => {
+  if (!chosen.value) return 0;
+  const { run } = chosen.value;
+  return run.quantities.threadMm / threadFactor(settings.own, run.pass.stitch);
+});
+
+const WAYS = [
+  { value: 'lengths', label: 'Lengths taken, less what was left' },
+  { value: 'weight', label: 'By weight, before and after' },
+] as const;
+const way = ref<(typeof WAYS)[number]['value']>('lengths');
+const lengths = ref(1);
+const remainderMm = ref(0);
+const beforeG = ref(1.4);
+const afterG = ref(1.2);
+/** What each length loses at its start and worked in at its end is not in the part: it is reckoned off. */
+const lostMm = computed(() => WORKING_LENGTH.startMm[opened.piece.worker.start] + WORKING_LENGTH.workedInMm);
+const usedMm = computed(() => {
+  if (!chosen.value) return 0;
+  const { pass } = chosen.value.run;
+  const { cutMm } = opened.piece.worker;
+  if (way.value === 'lengths') return lengths.value * (cutMm - lostMm.value) - remainderMm.value;
+  const kind = threadKind(pass.thread)!;
+  const [before, after] = [beforeG.value, afterG.value].map((grams) => weighed(kind, grams, 0, 0.1));
+  if (!before!.ok || !after!.ok) return 0;
+  const takenMm = ((before!.value.metres - after!.value.metres) * 1000 * kind.strands) / pass.strands;
+  return takenMm * (1 - lostMm.value / cutMm);
+});
+
+type NewUse = Omit<ThreadUse, 'id' | 'at' | 'type'>;
+const doubt = shallowRef<{ doubt: Doubt; use: NewUse } | null>(null);
+function note(): void {
+  if (!chosen.value || usedMm.value <= 0) return;
+  const { colour, run } = chosen.value;
+  const use: NewUse = {
+    part: run.part,
+    colour,
+    stitch: run.pass.stitch,
+    strands: run.pass.strands,
+    usualMm: usualMm.value,
+    usedMm: usedMm.value,
+    sure: false,
+  };
+  const before = record.progress.uses.filter((other) => other.colour === colour && other.strands === use.strands);
+  const found = doubtOf(use, needleMetres(colour, run.pass.thread, run.pass.strands), before);
+  if (found) doubt.value = { doubt: found, use };
+  else put(use);
+}
+/** Metres of needle thread that can be had from what is owned; null where nothing of it is in the box. */
+function needleMetres(colourId: string, thread: string, strands: number): number | null {
+  const colour = opened.piece.palette.find(({ id }) => id === colourId)!;
+  const owned = ownedM(threads.box, shadesOf(colour).first, thread, opened.piece.id);
+  return owned > 0 ? (owned * threadKind(thread)!.strands) / strands : null;
+}
+function put(use: NewUse): void {
+  doubt.value = null;
+  chosenKey.value = null;
+  if (way.value === 'lengths' && remainderMm.value > 0) {
+    selection.onNeedle = { colour: use.colour, strands: use.strands, leftMm: remainderMm.value };
+  }
+  void record.noteUse(use);
+}
+const doubtWords = computed(() => {
+  const asked = doubt.value?.doubt;
+  if (!asked) return '';
+  return asked.type === 'unusual'
+    ? `That is ${asked.factor.toFixed(1)} times what is usual for it. Is it right?`
+    : `With what was noted before, ${asked.usedM.toFixed(1)} m of needle thread were used, and your box gives ${asked.ownedM.toFixed(1)} m. Is it right?`;
+});
+
+const isDemo = computed(() => isToTry(opened.piece.id));
+const learned = computed(() => (isDemo.value ? learnHand(trusted(record.progress.uses)) : learning.learned));
+const share = (factor: number): string => {
+  const percent = Math.round((factor - 1) * 100);
+  return percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'}`;
+};
+const names = computed(() => new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name])));
+const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => record.progress.done.has(id)));
+</script>
+
+<template>
+  <template v-if="chosen">
+    <ChoiceField
+      label="Worked just now"
+      :value="chosen.key"
+      :options="keyed.map(({ key, label }) => ({ value: key, label }))"
+      @change="(key) => (chosenKey = key)"
+    />
+    <ChoiceField label="What was used" :value="way" :options="WAYS" @change="(next) => (way = next)" />
+    <div v-if="way === 'lengths'" class="pair">
+      <NumberField
+        label="Lengths taken"
+        :value="lengths"
+        :min="1"
+        :max="200"
+        :unit="`of ${opened.piece.worker.cutMm / 10} cm`"
+        @change="(n) => (lengths = n)"
+      />
+      <LengthField
+        label="Left on the needle"
+        :value-mm="remainderMm"
+        :min-mm="0"
+        :max-mm="100000"
+        :step-mm="10"
+        @change="(mm) => (remainderMm = mm)"
+      />
+    </div>
+    <div v-else class="pair">
+      <NumberField
+        label="Before"
+        :value="beforeG"
+        :min="0"
+        :max="5000"
+        :step="0.1"
+        unit="g"
+        @change="(n) => (beforeG = n)"
+      />
+      <NumberField
+        label="After"
+        :value="afterG"
+        :min="0"
+        :max="5000"
+        :step="0.1"
+        unit="g"
+        @change="(n) => (afterG = n)"
+      />
+    </div>
+    <p class="small soft" data-test="used">
+      {{ formatThread(Math.max(0, usedMm), settings.units) }} of needle thread, starts and ends reckoned off; usual is
+      {{ formatThread(usualMm, settings.units) }}.
+    </p>
+    <div v-if="doubt" class="doubt" role="alert">
+      <p>{{ doubtWords }}</p>
+      <div class="row">
+        <NButton size="small" type="primary" @click="put({ ...doubt.use, sure: true })">Yes, it is right</NButton>
+        <NButton size="small" @click="doubt = null">Correct it</NButton>
+      </div>
+    </div>
+    <div v-else class="row">
+      <NButton type="primary" size="small" :disabled="usedMm <= 0" @click="note"
+        >Note it, and the part as worked</NButton
+      >
+      <NButton size="small" @click="record.setDone(chosen.run.part, !chosen.isDone)">
+        {{ chosen.isDone ? 'Still to work' : 'Only note as worked' }}
+      </NButton>
+    </div>
+  </template>
+  <p v-if="isAllDone" class="good small">Every part is worked.</p>
+
+  <h3>What has been learned</h3>
+  <p v-if="isDemo" class="small soft">
+    A piece to try things on: this is what its record tells; your own hand is not learned from it.
+  </p>
+  <p v-if="learned.records === 0" class="small soft">
+    Nothing yet. Each part that you note draws the figures towards your own hand, by kind of stitch; about ten are
+    enough to halve the error.
+  </p>
+  <template v-else>
+    <p class="small" data-test="learned">
+      From {{ plural(learned.records, 'record') }}: in general {{ share(learned.thread['']!) }} thread<template
+        v-if="learned.thread[''] !== 1"
+      >
+        than usual</template
+      >, known to {{ Math.round(learned.handSpread * 100) }} %.
+    </p>
+    <ul class="list small">
+      <li v-for="entry in learned.stitches" :key="entry.stitch">
+        <strong>{{ stitchKind(entry.stitch).name }}</strong> {{ share(entry.factor) }}
+        <span class="soft">from {{ entry.records }}, recorded {{ share(entry.recorded) }}</span>
+      </li>
+    </ul>
+    <NButton v-if="!isDemo" size="small" @click="learning.forget">Forget it and learn anew</NButton>
+  </template>
+  <template v-if="record.progress.uses.length > 0">
+    <h3>Noted in this piece</h3>
+    <ul class="list small">
+      <li v-for="use in [...record.progress.uses].reverse()" :key="use.id" class="noted">
+        <span
+          >{{ use.at.slice(0, 10) }} {{ names.get(use.part) ?? 'a part that is gone' }},
+          {{ stitchKind(use.stitch).name.toLowerCase() }}: {{ formatThread(use.usedMm, settings.units) }}
+          <span class="soft">usual {{ formatThread(use.usualMm, settings.units) }}</span></span
+        >
+        <button type="button" class="plain soft link" @click="record.takeBack(use.id)">Take back</button>
+      </li>
+    </ul>
+  </template>
+</template>
+
+<style scoped>
+.doubt {
+  display: grid;
+  gap: 8px;
+  padding: 10px 14px;
+  background: var(--weld-ground);
+  border-radius: 6px;
+}
+.list {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 5px;
+}
+.noted {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+}
+</style>

@@ -1,0 +1,343 @@
+<script setup lang="ts">
+import { rankWays, redrawPlan, tackingFor } from '@junctura/core/transfer';
+import { markOf } from '@junctura/core/materials';
+import {
+  FILM_RANGE_MM,
+  filmSheet,
+  patternPages,
+  printerScale,
+  SHEETS,
+  TRUE_PRINTER,
+  type Sheet,
+} from '@junctura/core/paper';
+import { stepsAfterStitching } from '@junctura/core/finish';
+import { setMark, setWorker } from '@junctura/core/piece';
+import { NButton, NCheckbox } from 'naive-ui';
+import { computed, reactive, ref } from 'vue';
+import { RouterLink } from 'vue-router';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import LengthField from '../../ui/LengthField.vue';
+import NumberField from '../../ui/NumberField.vue';
+import PagePreview from '../../ui/PagePreview.vue';
+import PrinterCheck from './PrinterCheck.vue';
+import { fileName, saveFile } from '../../keeping/files.ts';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSettings } from '../../session/settings.ts';
+
+const opened = useOpenedPiece();
+
+const workings = useWorkings();
+const settings = useSettings();
+const plan = computed(() => workings.current?.plan ?? null);
+const mark = computed(() => markOf(opened.piece.mark)!);
+const ways = computed(() => (plan.value ? rankWays(opened.piece, plan.value) : []));
+const way = computed(() => ways.value.find((entry) => entry.mark.id === opened.piece.mark));
+const better = computed(() => {
+  const [best] = ways.value;
+  return best && way.value && best.score > way.value.score ? best : null;
+});
+const showsAll = ref(false);
+const FITNESS = { good: 'fits well', fair: 'can be done', poor: 'fits badly' } as const;
+
+const steps = computed(() => stepsAfterStitching(opened.piece));
+const tacks = computed(() => (mark.value.id === 'film' && plan.value ? tackingFor(plan.value) : null));
+const redraws = computed(() =>
+  mark.value.staysDays !== null && plan.value ? redrawPlan(opened.piece, plan.value, mark.value.staysDays) : [],
+);
+const nameOf = computed(() => new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name])));
+function namesOf(ids: readonly string[]): string {
+  const names = ids.map((id) => nameOf.value.get(id) ?? id);
+  return names.length <= 6 ? names.join(', ') : `${names.slice(0, 5).join(', ')} and ${names.length - 5} more`;
+}
+
+const options = reactive({
+  sheet: 'a4' as Sheet['id'],
+  /** null: as the way of marking needs it. */
+  mirrored: null as boolean | null,
+  outlines: true,
+  numbers: true,
+  directions: true,
+  ring: true,
+  grain: true,
+});
+const sheets = [...SHEETS, filmSheet(1, 1)].map(({ id, name }) => ({
+  value: id,
+  label: id === 'film' ? 'Film, a size of your own' : name,
+}));
+const isMirrored = computed(() => options.mirrored ?? mark.value.mirrored);
+const scale = computed(() => {
+  const read = printerScale(settings.printer.acrossMm, settings.printer.downMm);
+  return read.ok ? read.value : TRUE_PRINTER;
+});
+const pages = computed(() => {
+  if (!plan.value) return [];
+  const { widthMm, heightMm } = settings.film;
+  const sheet =
+    options.sheet === 'film' ? filmSheet(widthMm, heightMm) : SHEETS.find(({ id }) => id === options.sheet)!;
+  return patternPages(opened.piece, plan.value, {
+    ...options,
+    sheet,
+    mirrored: isMirrored.value,
+    printer: scale.value,
+  });
+});
+const isSaving = ref(false);
+const problem = ref<string | null>(null);
+
+async function savePdf(): Promise<void> {
+  isSaving.value = true;
+  problem.value = null;
+  try {
+    const { pagesToPdf } = await import('../../keeping/pagesToPdf.ts');
+    const bytes = await pagesToPdf(pages.value, opened.piece.name);
+    saveFile(fileName(opened.piece.name, '-pattern.pdf'), bytes as BlobPart, 'application/pdf');
+  } catch (error) {
+    problem.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}`;
+  }
+  isSaving.value = false;
+}
+</script>
+
+<template>
+  <div class="stack">
+    <h2>Transfer</h2>
+    <div v-if="way" class="way">
+      <p>
+        <strong class="serif">{{ mark.name }}</strong>
+        <span class="fitness" :class="way.fitness">{{ FITNESS[way.fitness] }}</span>
+      </p>
+      <ul class="small">
+        <li v-for="reason in way.reasons" :key="reason" class="for">{{ reason }}</li>
+        <li v-for="caution in way.cautions" :key="caution" class="against">{{ caution }}</li>
+      </ul>
+      <p v-if="better" class="small">
+        Fits better: {{ better.mark.name.toLowerCase() }}.
+        <button type="button" class="plain link" @click="opened.edit(setMark(opened.piece, better!.mark.id))">
+          Take it
+        </button>
+      </p>
+      <p class="small soft">Comes out {{ mark.comesOut }}. The maker’s instructions come first.</p>
+    </div>
+    <div>
+      <NButton size="small" :aria-expanded="showsAll" @click="showsAll = !showsAll">
+        {{ showsAll ? 'Only the chosen way' : 'All ways to mark the cloth' }}
+      </NButton>
+    </div>
+    <ul v-if="showsAll" class="all">
+      <li v-for="entry in ways" :key="entry.mark.id">
+        <button
+          type="button"
+          class="plain choice"
+          :aria-pressed="entry.mark.id === opened.piece.mark"
+          @click="opened.edit(setMark(opened.piece, entry.mark.id))"
+        >
+          <span
+            >{{ entry.mark.name }}
+            <span class="fitness" :class="entry.fitness">{{ FITNESS[entry.fitness] }}</span></span
+          >
+          <span class="small soft">{{ entry.reasons[0] ?? entry.cautions[0] }}</span>
+        </button>
+      </li>
+    </ul>
+
+    <template v-if="redraws.length > 0">
+      <hr class="rule" />
+      <h3>What to draw when</h3>
+      <p class="small soft">
+        This mark can be trusted for {{ mark.staysDays }} days. At your pace the piece takes
+        {{ redraws.at(-1)!.until }} sittings.
+      </p>
+      <div class="pair">
+        <NumberField
+          label="A sitting lasts"
+          :value="opened.piece.worker.sittingMin"
+          :min="10"
+          :max="600"
+          :step="15"
+          unit="min"
+          @change="(sittingMin) => opened.edit(setWorker(opened.piece, { sittingMin }))"
+        />
+        <NumberField
+          label="Sittings in a week"
+          :value="opened.piece.worker.sittingsPerWeek"
+          :min="0.25"
+          :max="21"
+          :step="1"
+          unit=""
+          @change="(sittingsPerWeek) => opened.edit(setWorker(opened.piece, { sittingsPerWeek }))"
+        />
+      </div>
+      <ol class="redraws" data-test="redraws">
+        <li v-for="entry in redraws.slice(0, 12)" :key="entry.before">
+          <strong>Day {{ Math.floor(entry.day) + 1 }}</strong
+          >, for
+          {{ entry.before === entry.until ? `sitting ${entry.before}` : `sittings ${entry.before} to ${entry.until}` }}:
+          <span class="small">{{ namesOf(entry.partIds) }}</span>
+        </li>
+      </ol>
+      <p v-if="redraws.length > 12" class="small soft">… and {{ redraws.length - 12 }} times more.</p>
+    </template>
+    <template v-if="tacks">
+      <hr class="rule" />
+      <h3>Tacking the film</h3>
+      <p data-test="tacks">
+        {{ tacks.count }} tacks: one in the middle, {{ tacks.round.length }} round the design, where the red stitches
+        lie in the hoop. Count {{ tacks.count }} out again before it is rinsed. Stitch through the film; it adds about
+        0.1 mm.
+      </p>
+    </template>
+
+    <hr class="rule" />
+    <h3>When all is stitched</h3>
+    <ol class="removal" data-test="removal">
+      <li v-for="step in steps" :key="step.text">
+        {{ step.text }} <span v-if="step.caution" class="small caution">{{ step.caution }}</span>
+      </li>
+    </ol>
+
+    <hr class="rule" />
+    <h3>Pattern at true size</h3>
+    <div class="pair">
+      <ChoiceField label="Paper" :value="options.sheet" :options="sheets" @change="(next) => (options.sheet = next)" />
+      <div class="field">
+        <span class="label">&nbsp;</span>
+        <NButton type="primary" size="small" :loading="isSaving" :disabled="pages.length === 0" @click="savePdf"
+          >Save as PDF</NButton
+        >
+      </div>
+      <template v-if="options.sheet === 'film'">
+        <LengthField
+          label="Film, width"
+          :value-mm="settings.film.widthMm"
+          :min-mm="FILM_RANGE_MM.min"
+          :max-mm="FILM_RANGE_MM.max"
+          @change="(widthMm) => (settings.film = { ...settings.film, widthMm })"
+        />
+        <LengthField
+          label="Film, height"
+          :value-mm="settings.film.heightMm"
+          :min-mm="FILM_RANGE_MM.min"
+          :max-mm="FILM_RANGE_MM.max"
+          @change="(heightMm) => (settings.film = { ...settings.film, heightMm })"
+        />
+      </template>
+    </div>
+    <div class="checks">
+      <NCheckbox v-model:checked="options.outlines">Outlines</NCheckbox>
+      <NCheckbox v-model:checked="options.numbers">Part numbers</NCheckbox>
+      <NCheckbox v-model:checked="options.directions">Direction of the stitches</NCheckbox>
+      <NCheckbox v-model:checked="options.ring" :disabled="!opened.piece.hoop">Inside of the hoop</NCheckbox>
+      <NCheckbox v-model:checked="options.grain">Grain of the cloth</NCheckbox>
+      <NCheckbox :checked="isMirrored" @update:checked="options.mirrored = $event"
+        >Mirrored{{ mark.mirrored ? ', as this way needs it' : ', for tracing from behind' }}</NCheckbox
+      >
+    </div>
+    <p v-if="problem" role="alert">{{ problem }}</p>
+    <p v-if="pages.length === 0" class="small" role="status">
+      On sheets of this size there would be far too many pages: take a larger sheet, or the screen.
+    </p>
+    <p v-else class="soft small">
+      {{ pages.length === 1 ? 'One page' : `A map and ${pages.length - 1} pages, joined at their crosses` }}, lines
+      {{ mark.lineMm }} mm as the mark draws. Print at 100 %, then measure the bars.
+    </p>
+    <div class="pages">
+      <PagePreview
+        v-for="(page, i) in pages.slice(0, 12)"
+        :key="i"
+        :page="page"
+        :label="`Page ${i + 1} of ${pages.length}`"
+      />
+    </div>
+
+    <hr class="rule" />
+    <h3>Your printer</h3>
+    <PrinterCheck :scale="scale" />
+
+    <hr class="rule" />
+    <h3>The screen as a light table</h3>
+    <p class="small soft">
+      Lay the cloth on the screen and trace: true size, everything else dark, locked against touch.
+    </p>
+    <RouterLink :to="{ name: 'light-table', params: { id: opened.piece.id } }" class="go"
+      >Open the light table</RouterLink
+    >
+  </div>
+</template>
+
+<style scoped>
+.serif {
+  font-family: var(--serif);
+  font-size: 19px;
+  font-weight: 560;
+}
+.way ul {
+  margin: 4px 0;
+  padding-left: 20px;
+  display: grid;
+  gap: 3px;
+}
+.for::marker {
+  content: '+  ';
+  color: var(--moss);
+}
+.against::marker {
+  content: '–  ';
+  color: var(--madder);
+}
+.fitness {
+  font-size: 13px;
+  margin-left: 6px;
+  padding: 1px 8px;
+  border-radius: 9px;
+  border: 1px solid var(--chalk);
+}
+.fitness.good {
+  border-color: var(--moss);
+}
+.fitness.poor {
+  border-color: var(--madder);
+}
+.all {
+  list-style: none;
+  margin: 0 -10px;
+  padding: 0;
+}
+.choice {
+  display: grid;
+  width: 100%;
+  padding: 6px 10px;
+  border-radius: 6px;
+  text-align: left;
+}
+.choice:hover,
+.choice[aria-pressed='true'] {
+  background: var(--linen-deep);
+}
+.redraws,
+.removal {
+  margin: 0;
+  padding-left: 22px;
+  display: grid;
+  gap: 6px;
+}
+.caution {
+  display: block;
+  border-left: 3px solid var(--weld);
+  padding-left: 8px;
+}
+.checks {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 5px;
+}
+.pages {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 12px;
+}
+.go {
+  color: var(--madder);
+  text-underline-offset: 3px;
+}
+</style>

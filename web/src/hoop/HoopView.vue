@@ -1,0 +1,322 @@
+<script setup lang="ts">
+import { pictureOnCloth, positionsOf, roomHalvesMm } from '@junctura/core/drawing';
+import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
+import { innerDiameterMm, innerHalvesMm, outerHalvesMm } from '@junctura/core/materials';
+import { pathData } from '@junctura/core/geometry';
+import { formatLength } from '@junctura/core/measure';
+import { useElementSize } from '@vueuse/core';
+import { NButton } from 'naive-ui';
+import { computed, ref } from 'vue';
+import { useHoopCamera } from './useHoopCamera.ts';
+import { useHoopPointer, type HoopShows } from './useHoopPointer.ts';
+import { usePainting } from '../picture/usePainting.ts';
+import { DRAWING_PENS, PEN_WORDS, usePen } from './usePen.ts';
+import type { Side } from '../picture/paintPicture.ts';
+import { sceneOf, type Scene } from '../picture/scene.ts';
+import { useOpenedPiece } from '../session/openedPiece.ts';
+import { useWorkings } from '../session/workings.ts';
+import { useSelection } from '../session/selection.ts';
+import { useSettings } from '../session/settings.ts';
+import DetailMarks from './DetailMarks.vue';
+import HoopRing from './HoopRing.vue';
+import PartsOverlay from './PartsOverlay.vue';
+import PenOverlay from './PenOverlay.vue';
+import TransferOverlay from './TransferOverlay.vue';
+
+const props = defineProps<{ show: HoopShows; only?: ReadonlySet<string> | null }>();
+
+const opened = useOpenedPiece();
+
+const workings = useWorkings();
+
+const selection = useSelection();
+const settings = useSettings();
+const frame = ref<HTMLElement | null>(null);
+const canvas = ref<HTMLCanvasElement | null>(null);
+const { width, height } = useElementSize(frame);
+const size = computed(() => ({ width: width.value, height: height.value }));
+const side = ref<Side>('front');
+const RING_ROOM = 1.17;
+
+const plan = computed(() => workings.current?.plan ?? null);
+/** Worked in several positions, the cloth lies free and the hoop is shown where it will be set. */
+const positions = computed(() =>
+  opened.piece.hoop && opened.piece.positions.length > 1 ? opened.piece.positions : [],
+);
+const isMounted = computed(() => opened.piece.hoop !== null && positions.value.length === 0);
+const innerMm = computed(() => (isMounted.value ? innerDiameterMm(opened.piece.hoop!.nominalMm) : null));
+const shortMm = computed(() =>
+  opened.piece.hoop?.shortMm == null ? null : innerDiameterMm(opened.piece.hoop.shortMm),
+);
+/** How far out there is something to see, mm. */
+const reachMm = computed(() => {
+  if (innerMm.value !== null) return (innerMm.value / 2) * RING_ROOM;
+  if (positions.value.length > 0) {
+    const [a, b] = outerHalvesMm(opened.piece.hoop!);
+    return Math.max(...positions.value.map(([x, y]) => Math.max(Math.abs(x) + a, Math.abs(y) + b))) + 12;
+  }
+  const circle = plan.value?.design.circle;
+  return circle ? Math.hypot(circle.x, circle.y) + circle.r + 15 : 60;
+});
+
+const camera = useHoopCamera(frame, size, reachMm);
+const { view, viewBox, hairline, stripe, ruleMm, isWhole, isTrueSize, showAll, showTrueSize, zoom, wheel } = camera;
+
+const scene = computed<Scene | null>(() => {
+  if (!workings.current) return null;
+  const only = props.show === 'stitches' ? (props.only ?? null) : new Set<string>();
+  const { seeing } = selection;
+  const seen = seeing === 'daylight' || seeing === 'armsLength' ? undefined : (hex: string) => seenAs(hex, seeing);
+  return sceneOf(opened.piece, workings.current, only, props.only ? selection.colourPicked : null, seen);
+});
+/** At arm’s length the eye blurs what is fine. */
+const blur = computed(() =>
+  selection.seeing === 'armsLength' ? `blur(${(ARMS_LENGTH_BLUR_MM * view.value.pxPerMm).toFixed(2)}px)` : undefined,
+);
+const paintedSide = computed<Side>(() => (props.show === 'stitches' ? side.value : 'front'));
+usePainting({ canvas, scene, view, side: paintedSide, size });
+
+const isBack = computed(() => paintedSide.value === 'back');
+/** What is left of the ring inside its air, about each position. */
+const rings = computed(() => {
+  if (!opened.piece.hoop) return [];
+  const [a, b] = innerHalvesMm(opened.piece.hoop);
+  const [airA, airB] = roomHalvesMm(opened.piece.hoop);
+  return positionsOf(opened.piece).map(([x, y], i) => ({ x, y, a, b, airA, airB, number: i + 1 }));
+});
+/** The picture to draw over, where the drawing is looked at. */
+const underlay = computed(() => {
+  const { underlay: picture } = opened.piece.drawing;
+  return props.show === 'drawing' && picture && picture.strength > 0 ? picture : null;
+});
+const underlayTransform = computed(() => {
+  return `matrix(${pictureOnCloth(opened.piece.placement, underlay.value!).join(' ')})`;
+});
+
+/** With the pen out a drag draws, in place of moving the view; from behind nothing is drawn. */
+const pen = usePen(() => view.value.pxPerMm);
+const isPenOut = computed(() => {
+  if (selection.pen === null) return false;
+  return DRAWING_PENS.has(selection.pen.draws) ? props.show === 'drawing' : props.show === 'stitches' && !isBack.value;
+});
+const shownPart = computed(
+  () =>
+    workings.current?.plan.parts.find(({ part }) => part.id === selection.picked[0] && part.kind !== 'spot') ?? null,
+);
+const drawnPath = computed(() =>
+  isPenOut.value && props.show === 'drawing' && pen.points.value.length >= 4
+    ? pathData({ points: Float64Array.from(pen.points.value), closed: false }, 2)
+    : '',
+);
+const { press, move, release, key } = useHoopPointer(camera, pen, isPenOut, () => props.show);
+
+defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value === 'front' ? 'back' : 'front') });
+</script>
+
+<template>
+  <section
+    ref="frame"
+    class="hoop-view"
+    :class="{ drawing: isPenOut }"
+    tabindex="0"
+    aria-label="The hoop: arrow keys move, plus and minus enlarge, 0 shows all, 1 shows true size"
+    @pointerdown="press"
+    @pointermove="move"
+    @pointerup="release"
+    @wheel.prevent="wheel"
+    @keydown="key"
+  >
+    <canvas ref="canvas" class="picture" :data-show="show" :style="{ filter: blur }" aria-hidden="true"></canvas>
+    <svg class="overlay" :viewBox="viewBox" aria-hidden="true">
+      <image
+        v-if="underlay"
+        :href="underlay.picture"
+        :width="underlay.widthPx"
+        :height="underlay.heightPx"
+        :transform="underlayTransform"
+        :opacity="underlay.strength"
+        preserveAspectRatio="none"
+      />
+      <HoopRing :inner-mm="innerMm" :short-mm="shortMm" :reach-mm="reachMm" />
+      <path v-if="drawnPath" :d="drawnPath" class="drawn" />
+      <g v-if="show === 'fit' && plan?.design.circle" fill="none" :stroke-width="hairline">
+        <circle :cx="plan.design.circle.x" :cy="plan.design.circle.y" :r="plan.design.circle.r" class="fit-circle" />
+        <g v-for="ring in rings" :key="ring.number">
+          <ellipse
+            v-if="positions.length > 0"
+            :cx="ring.x"
+            :cy="ring.y"
+            :rx="ring.a"
+            :ry="ring.b"
+            class="position"
+            :stroke-width="hairline * 2"
+          />
+          <ellipse
+            :cx="ring.x"
+            :cy="ring.y"
+            :rx="ring.airA"
+            :ry="ring.airB"
+            class="air-circle"
+            :stroke-dasharray="`${stripe} ${stripe / 2}`"
+          />
+        </g>
+        <path :d="`M0 ${-stripe}V${stripe}M${-stripe} 0H${stripe}`" class="air-circle" />
+      </g>
+      <PenOverlay
+        v-if="show === 'stitches' && shownPart && !isBack && (!only || isPenOut)"
+        :planned="shownPart"
+        :stroke="pen.points.value"
+        :dot-mm="4 / view.pxPerMm"
+      />
+      <TransferOverlay v-if="show === 'lines'" :hairline="hairline" />
+      <PartsOverlay :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
+      <DetailMarks v-if="show === 'drawing' || show === 'fit'" :hairline="hairline" />
+      <g v-if="show === 'fit'">
+        <g
+          v-for="ring in positions.length > 0 ? rings : []"
+          :key="ring.number"
+          class="grip"
+          :data-position="ring.number - 1"
+          :transform="`translate(${ring.x} ${ring.y})`"
+        >
+          <circle :r="stripe * 1.5" />
+          <text text-anchor="middle" dominant-baseline="central" :font-size="stripe * 1.7">{{ ring.number }}</text>
+        </g>
+      </g>
+    </svg>
+    <div class="scale" aria-hidden="true">
+      <span :style="{ width: `${ruleMm * view.pxPerMm}px` }"></span>
+      <em class="figure">{{ formatLength(ruleMm, settings.units) }}</em>
+    </div>
+    <div class="tools" @pointerdown.stop @pointerup.stop>
+      <NButton v-if="show === 'stitches'" size="small" @click="side = side === 'front' ? 'back' : 'front'">
+        {{ side === 'front' ? 'Turn over' : 'Back to the front' }}
+      </NButton>
+      <NButton size="small" :disabled="isWhole" @click="showAll">Whole hoop</NButton>
+      <NButton size="small" :type="isTrueSize ? 'primary' : 'default'" @click="showTrueSize">True size</NButton>
+      <NButton size="small" aria-label="Smaller" @click="zoom(1 / 1.5)">−</NButton>
+      <NButton size="small" aria-label="Larger" @click="zoom(1.5)">+</NButton>
+    </div>
+    <p v-if="isPenOut && selection.pen" class="side-note pen-note" role="status" @pointerdown.stop @pointerup.stop>
+      {{ PEN_WORDS[selection.pen.draws] }}
+      <NButton size="tiny" type="primary" @click="selection.pen = null">Done</NButton>
+    </p>
+    <p v-if="isBack" class="side-note">The back, as it lies when the hoop is turned over</p>
+    <slot />
+  </section>
+</template>
+
+<style scoped>
+.hoop-view {
+  --halo: #1d58b8;
+  position: relative;
+  overflow: hidden;
+  height: 100%;
+  min-height: 0;
+  background: var(--linen-deep);
+  cursor: grab;
+  touch-action: none;
+}
+.hoop-view:active {
+  cursor: grabbing;
+}
+.hoop-view.drawing,
+.hoop-view.drawing :deep(path) {
+  cursor: crosshair;
+}
+.pen-note {
+  pointer-events: auto !important;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  white-space: nowrap;
+}
+.hoop-view:focus-visible {
+  outline-offset: -3px;
+}
+.picture,
+.overlay {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.picture {
+  transform-origin: center;
+}
+.fit-circle {
+  stroke: #1d58b8;
+}
+.air-circle {
+  stroke: #5a4a2c;
+}
+.position {
+  stroke: var(--madder);
+}
+.drawn {
+  fill: none;
+  stroke: #1d58b8;
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+}
+.grip {
+  cursor: move;
+}
+.grip circle {
+  fill: var(--paper);
+  stroke: var(--madder);
+  stroke-width: 2px;
+  vector-effect: non-scaling-stroke;
+}
+.grip text {
+  font-family: var(--serif);
+  fill: var(--ink);
+  pointer-events: none;
+}
+.scale {
+  position: absolute;
+  left: 14px;
+  top: 12px;
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  pointer-events: none;
+  padding: 2px 8px;
+  border-radius: 4px;
+  background: color-mix(in srgb, var(--paper) 82%, transparent);
+}
+.scale span {
+  height: 7px;
+  border: 1.5px solid var(--ink);
+  border-top: 0;
+}
+.scale em {
+  font-style: normal;
+  font-size: 14px;
+}
+.tools {
+  position: absolute;
+  right: 14px;
+  bottom: 12px;
+  display: flex;
+  gap: 6px;
+  cursor: default;
+}
+.tools :deep(.n-button) {
+  background: var(--paper);
+}
+.tools :deep(.n-button--primary-type) {
+  background: var(--madder);
+}
+.side-note {
+  position: absolute;
+  top: 12px;
+  left: 50%;
+  transform: translateX(-50%);
+  background: var(--paper);
+  padding: 3px 12px;
+  border-radius: 4px;
+  font-size: 14px;
+  pointer-events: none;
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import type { PlannedPart } from '@junctura/core/work';
+import { veinLineOf } from '@junctura/core/drawing';
+import { mapPoints, pathData, type Polyline } from '@junctura/core/geometry';
+import { stitchKind } from '@junctura/core/stitches';
+import { computed } from 'vue';
+
+/** What lies behind the directions of the picked part: its strokes, its vein, borders and points, and the stroke being drawn. */
+const props = defineProps<{ planned: PlannedPart; stroke: readonly number[]; dotMm: number }>();
+
+const DECIMALS = 2;
+const paths = (lines: readonly Polyline[]): string => lines.map((line) => pathData(line, DECIMALS)).join('');
+const guides = computed(() =>
+  props.planned.passes.some((pass) => pass.direction === 'guides') ? paths(props.planned.placed.guides) : '',
+);
+const borders = computed(() =>
+  props.planned.passes.some((pass) => pass.shades.length > 1) ? paths(props.planned.placed.borders) : '',
+);
+const vein = computed(() => {
+  const usesVein = props.planned.passes.some(
+    ({ stitch, role, direction }) =>
+      stitchKind(stitch).hasVein || role === 'vein' || direction === 'along' || direction === 'across',
+  );
+  const line = usesVein ? veinLineOf(props.planned.placed) : null;
+  return line ? pathData(line, DECIMALS) : '';
+});
+const points = computed(() =>
+  props.planned.passes.flatMap(({ points: places }) => {
+    const flat = mapPoints(props.planned.placed.toCloth, Float64Array.from(places.flat()));
+    return Array.from({ length: flat.length / 2 }, (_, i) => ({ x: flat[2 * i]!, y: flat[2 * i + 1]! }));
+  }),
+);
+const drawn = computed(() =>
+  props.stroke.length >= 4 ? pathData({ points: Float64Array.from(props.stroke), closed: false }, DECIMALS) : '',
+);
+</script>
+
+<template>
+  <g class="pen" data-test="pen-lines">
+    <path v-if="vein" :d="vein" class="halo" />
+    <path v-if="vein" :d="vein" class="vein" />
+    <path v-if="guides" :d="guides" class="halo" />
+    <path v-if="guides" :d="guides" class="guide" />
+    <path v-if="borders" :d="borders" class="halo" />
+    <path v-if="borders" :d="borders" class="border" />
+    <circle v-for="({ x, y }, i) in points" :key="i" :cx="x" :cy="y" :r="dotMm" class="point" />
+    <path v-if="drawn" :d="drawn" class="drawn" />
+  </g>
+</template>
+
+<style scoped>
+.pen {
+  pointer-events: none;
+}
+path {
+  fill: none;
+  stroke-width: 2px;
+  stroke-linecap: round;
+  stroke-linejoin: round;
+  vector-effect: non-scaling-stroke;
+}
+.halo {
+  stroke: #ffffff;
+  stroke-width: 5px;
+  opacity: 0.8;
+}
+.vein {
+  stroke: #1d58b8;
+  stroke-dasharray: 7 5;
+}
+.guide {
+  stroke: #1d58b8;
+}
+.border {
+  stroke: #7a2f86;
+  stroke-dasharray: 2 5;
+}
+.point {
+  fill: #1d58b8;
+  stroke: #ffffff;
+  vector-effect: non-scaling-stroke;
+}
+.drawn {
+  stroke: #b3262e;
+  stroke-width: 3px;
+}
+</style>

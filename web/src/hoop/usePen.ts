@@ -1,0 +1,161 @@
+import { passesAsWorked, type PlannedPart } from '@junctura/core/work';
+import { addParts, cutPart, drawFreehand, onDrawing, veinLineOf } from '@junctura/core/drawing';
+import { inverse, mapPoints, pathData, polylineLength } from '@junctura/core/geometry';
+import { setBorders, setGuides, setPasses, setVein, type Edit } from '@junctura/core/piece';
+import { computed, ref, type ComputedRef, type Ref } from 'vue';
+import { useOpenedPiece } from '../session/openedPiece.ts';
+import { useWorkings } from '../session/workings.ts';
+import { useSelection } from '../session/selection.ts';
+import { usePictureBelow } from './usePictureBelow.ts';
+
+/** A stroke is kept by places at least this far apart on the cloth, mm. */
+const STEP_MM = 0.6;
+/** Shorter than this a stroke was a slip, mm. */
+const SHORTEST_MM = 1.5;
+/** A press this near to the vein takes hold of it, mm on the cloth at the most. */
+const HOLD_MM = 3;
+/** Moving one place of a vein takes this share of it along, less and less with distance. */
+const TAKES_ALONG = 0.3;
+const DECIMALS = 3;
+
+/** What a hand’s tremble is smoothed by, and how near ends set themselves upon what is there, mm. */
+const SMOOTH_MM = 0.35;
+const SNAP_MM = 2;
+const DRAW_LABELS = { area: 'Draw an area', line: 'Draw a line', spot: 'Draw a dot' } as const;
+
+/** What each pen is for, told while it is out. */
+export const PEN_WORDS = {
+  guides: 'Draw strokes along which the stitches shall lie.',
+  vein: 'Take hold of the vein and move it, or draw it anew from foot to tip.',
+  borders: 'Draw the lines between the shades, from edge to edge.',
+  points: 'Press where each highlight shall stand.',
+  centre: 'Press where the stitches run to.',
+  area: 'Draw round an area; it closes by itself.',
+  line: 'Draw a line. Its ends set themselves upon what is near.',
+  spot: 'Press where each dot shall stand.',
+  knife: 'Draw a line right across the picked part to cut it in two.',
+} as const;
+
+/** Pens that draw or cut parts, as against those that say how a part is worked. */
+export const DRAWING_PENS: ReadonlySet<string> = new Set(['area', 'line', 'spot', 'knife']);
+
+interface Stroke {
+  /** Places on the cloth, `x, y` flat. */
+  readonly points: Ref<number[]>;
+  readonly planned: ComputedRef<PlannedPart | null>;
+  start(x: number, y: number): void;
+  move(x: number, y: number): void;
+  end(): void;
+}
+
+/**
+ * What is drawn on the hoop for a part: guides, borders between shades, its vein, points; or as a part itself. Places are mm on the
+ * cloth.
+ * @param pxPerMm how large the cloth is shown
+ */
+export function usePen(pxPerMm: () => number): Stroke {
+  const opened = useOpenedPiece();
+  const workings = useWorkings();
+  const selection = useSelection();
+  const below = usePictureBelow();
+  const points = ref<number[]>([]);
+  /** Where the vein was taken hold of, and how it lay then. */
+  let held: { at: number; x: number; y: number; vein: Float64Array } | null = null;
+
+  const planned = computed(
+    () => workings.current?.plan.parts.find(({ part }) => part.id === selection.pen?.part) ?? null,
+  );
+
+  function start(x: number, y: number): void {
+    points.value = [x, y];
+    held = selection.pen?.draws === 'vein' ? holdOfVein(x, y) : null;
+    if (held) points.value = [...held.vein];
+  }
+
+  function holdOfVein(x: number, y: number): typeof held {
+    const vein = planned.value && veinLineOf(planned.value.placed);
+    if (!vein) return null;
+    let [at, nearest] = [0, HOLD_MM];
+    for (let i = 0; i < vein.points.length; i += 2) {
+      const distance = Math.hypot(vein.points[i]! - x, vein.points[i + 1]! - y);
+      if (distance < nearest) [at, nearest] = [i / 2, distance];
+    }
+    return nearest < HOLD_MM ? { at, x, y, vein: vein.points } : null;
+  }
+
+  function move(x: number, y: number): void {
+    if (held) points.value = movedVein(held, x - held.x, y - held.y);
+    else {
+      const [lastX, lastY] = [points.value.at(-2) ?? x, points.value.at(-1) ?? y];
+      if (Math.hypot(x - lastX, y - lastY) >= STEP_MM) points.value = [...points.value, x, y];
+    }
+  }
+
+  function end(): void {
+    const draws = selection.pen?.draws;
+    if (draws === 'knife' && points.value.length >= 2) {
+      opened.edit(
+        cutPart(opened.piece, selection.pen!.part, { points: Float64Array.from(points.value), closed: false }),
+      );
+      selection.pen = null;
+    } else if ((draws === 'area' || draws === 'line' || draws === 'spot') && points.value.length >= 2) {
+      void addDrawn(draws, points.value);
+    } else if (selection.pen && planned.value && points.value.length >= 2) {
+      opened.edit(editFor(planned.value, selection.pen.draws, points.value));
+      if (selection.pen.draws === 'centre') selection.pen = null;
+    }
+    points.value = [];
+    held = null;
+  }
+
+  /** A stroke that is a part itself, led along the edges of the picture below it. */
+  async function addDrawn(kind: keyof typeof DRAW_LABELS, drawn: readonly number[]): Promise<void> {
+    const { id } = opened.piece;
+    const edges = await below.edges(pxPerMm());
+    if (opened.piece.id !== id) return;
+    const there = workings.current?.plan.parts.map(({ placed }) => placed) ?? [];
+    const part = drawFreehand(kind, drawn, there, { smoothMm: SMOOTH_MM, snapMm: SNAP_MM, edges });
+    if (part)
+      opened.edit(addParts(opened.piece, [part], [0, 0], DRAW_LABELS[kind], selection.pickedPart?.colour ?? null));
+  }
+
+  function editFor(
+    { part, placed, passes }: PlannedPart,
+    draws: NonNullable<typeof selection.pen>['draws'],
+    drawn: number[],
+  ): Edit | null {
+    if (draws === 'points' || draws === 'centre') {
+      const [x, y] = onDrawing(placed.toCloth, drawn.at(-2)!, drawn.at(-1)!);
+      const changed = passesAsWorked({ part, passes }).map((pass, i) => {
+        if (i !== selection.pen!.pass) return pass;
+        return draws === 'centre'
+          ? { ...pass, direction: 'radial' as const, points: [[x, y] as [number, number]] }
+          : { ...pass, points: [...pass.points, [x, y] as [number, number]] };
+      });
+      return setPasses(
+        opened.piece,
+        new Map([[part.id, changed]]),
+        draws === 'centre' ? 'Move where the stitches run to' : 'Add a highlight',
+      );
+    }
+    const stroke = { points: Float64Array.from(drawn), closed: false };
+    if (polylineLength(stroke) < SHORTEST_MM) return null;
+    const path = pathData({ ...stroke, points: mapPoints(inverse(placed.toCloth), stroke.points) }, DECIMALS);
+    if (draws === 'guides')
+      return setGuides(opened.piece, [part.id], [...part.guides, path], 'Draw a direction stroke');
+    if (draws === 'borders')
+      return setBorders(opened.piece, [part.id], [...part.borders, path], 'Draw a border of shades');
+    return setVein(opened.piece, [part.id], path);
+  }
+
+  return { points, planned, start, move, end };
+}
+
+function movedVein({ at, vein }: { at: number; vein: Float64Array }, dx: number, dy: number): number[] {
+  const count = vein.length / 2;
+  return [...vein].map((value, k) => {
+    const away = Math.abs((k >> 1) - at) / (count * TAKES_ALONG);
+    const share = away >= 1 ? 0 : 0.5 + 0.5 * Math.cos(Math.PI * away);
+    return value + share * (k % 2 ? dy : dx);
+  });
+}

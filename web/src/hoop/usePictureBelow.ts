@@ -1,0 +1,35 @@
+import { pictureOnCloth, type EdgesBelow, type Raster } from '@junctura/core/drawing';
+import { inverse } from '@junctura/core/geometry';
+import { blobOfAddress } from '../keeping/files.ts';
+import { useOpenedPiece } from '../session/openedPiece.ts';
+import { useSettings } from '../session/settings.ts';
+import { drawnSmall, openPicture, pixelsOf } from '../workers/openPicture.ts';
+
+/** A hand is led to edges no further away than this on the screen, px. */
+const REACH_PX = 14;
+
+/** The picture below the drawing, whose edges lead a drawing hand. */
+export function usePictureBelow(): { edges(pxPerMm: number): Promise<EdgesBelow | null> } {
+  const opened = useOpenedPiece();
+  const settings = useSettings();
+  let below: { address: string; picture: Promise<Raster | null> } | null = null;
+
+  async function open(address: string): Promise<Raster | null> {
+    const blob = blobOfAddress(address);
+    const bitmap = blob && (await openPicture(blob));
+    return bitmap?.ok ? pixelsOf(drawnSmall(bitmap.value, Infinity)) : null;
+  }
+
+  return {
+    /** @param pxPerMm how large the cloth is shown. Null where there is no picture, or the hand is not to be led. */
+    async edges(pxPerMm) {
+      const { underlay } = opened.piece.drawing;
+      if (!underlay || underlay.strength === 0 || !settings.keepsToEdges) return null;
+      if (below?.address !== underlay.picture) below = { address: underlay.picture, picture: open(underlay.picture) };
+      const picture = await below.picture;
+      if (!picture) return null;
+      const toPicture = inverse(pictureOnCloth(opened.piece.placement, underlay));
+      return { picture, toPicture, reachMm: REACH_PX / pxPerMm };
+    },
+  };
+}

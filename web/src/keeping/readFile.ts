@@ -1,0 +1,37 @@
+import { failure, success, type Outcome } from '@junctura/core/measure';
+import { MAX_PIECE_CHARACTERS, PIECE_EXTENSION, readPieceFile, type Piece, type PieceFile } from '@junctura/core/piece';
+
+/** Whatever turns the text of a drawing into a piece. */
+export interface DrawingReader {
+  readDrawing(text: string, id: string, name: string): Promise<Outcome<Piece>>;
+}
+
+/** A file that is larger is not even opened, bytes. */
+const MAX_BYTES = MAX_PIECE_CHARACTERS + 8_000_000;
+
+/** Reads a file that a person chose or dropped: a drawing becomes a new piece, a piece file is opened as it is. */
+export async function readFile(file: File, planner: DrawingReader, newId: () => string): Promise<Outcome<PieceFile>> {
+  const named = (problem: string): Outcome<PieceFile> => failure(`${file.name}: ${problem}`);
+  if (file.size > MAX_BYTES) {
+    return named(`the file is too large (${Math.round(file.size / 1e6)} MB); drawings up to 16 MB are read.`);
+  }
+  let text: string;
+  try {
+    text = await file.text();
+  } catch {
+    return named('the file cannot be read. Was it moved or removed meanwhile?');
+  }
+  const looksLikePiece = file.name.endsWith('.json') || /^[\uFEFF\s]*\{/.test(text);
+  const looksLikeSvg = file.name.endsWith('.svg') || /^[\uFEFF\s]*</.test(text);
+  if (!looksLikePiece && !looksLikeSvg) {
+    return named(`this is neither an SVG drawing nor a Junctura piece (${PIECE_EXTENSION}).`);
+  }
+  const outcome = looksLikePiece
+    ? readPieceFile(text)
+    : withoutRecord(await planner.readDrawing(text, newId(), file.name.replace(/\.svg$/i, '')));
+  return outcome.ok ? outcome : named(outcome.problem);
+}
+
+function withoutRecord(drawn: Outcome<Piece>): Outcome<PieceFile> {
+  return drawn.ok ? success({ piece: drawn.value, record: [] }) : drawn;
+}

@@ -1,0 +1,99 @@
+import { onScopeDispose, watch, type Ref } from 'vue';
+import { paintPicture, type Side } from './paintPicture.ts';
+import type { Scene } from './scene.ts';
+import type { Size, View } from './view.ts';
+
+/** Painting takes at most this much of a frame, ms. */
+const BUDGET_MS = 9;
+/** The first picture is painted small at once, for no longer than this, and shown again as it is painted sharp. */
+const COARSE = 0.25;
+const COARSE_MS = 60;
+const SHOW_EVERY_MS = 120;
+
+export interface Painting {
+  readonly canvas: Ref<HTMLCanvasElement | null>;
+  readonly scene: Ref<Scene | null>;
+  readonly view: Ref<View>;
+  readonly side: Ref<Side>;
+  /** Size in CSS pixels. */
+  readonly size: Ref<{ width: number; height: number }>;
+}
+
+/**
+ * Keeps a canvas painted. While the view moves, the last picture moves with it; the sharp one is painted behind in
+ * slices and put in its place when it is done.
+ */
+export function usePainting({ canvas, scene, view, side, size }: Painting): void {
+  let paintedView: View | null = null;
+  let isFirst = true;
+  let frame = 0;
+  let spare: HTMLCanvasElement | null = null;
+
+  function follow(): void {
+    const shown = canvas.value;
+    if (!shown || !paintedView) return;
+    const factor = view.value.pxPerMm / paintedView.pxPerMm;
+    const dx = (paintedView.centreX - view.value.centreX) * view.value.pxPerMm;
+    const dy = (paintedView.centreY - view.value.centreY) * view.value.pxPerMm;
+    shown.style.transform = `translate(${dx}px, ${dy}px) scale(${factor})`;
+  }
+
+  function start(): void {
+    cancelAnimationFrame(frame);
+    const shown = canvas.value;
+    const now = scene.value;
+    const { width, height } = size.value;
+    if (!shown || !now || width < 1 || height < 1) return;
+    const ratio = window.devicePixelRatio || 1;
+    const pixels = { width: Math.round(width * ratio), height: Math.round(height * ratio) };
+    spare ??= document.createElement('canvas');
+    spare.width = pixels.width;
+    spare.height = pixels.height;
+    const wanted = view.value;
+    const brush = spare.getContext('2d')!;
+    const strokes = paintPicture(brush, now, { ...wanted, pxPerMm: wanted.pxPerMm * ratio }, pixels, side.value);
+    if (isFirst) paintCoarse(shown, now, wanted, pixels);
+    let shownAt = performance.now();
+    const paintOn = (): void => {
+      const until = performance.now() + BUDGET_MS;
+      while (performance.now() < until) {
+        if (strokes.next().done) return finish(shown, spare!, wanted);
+      }
+      // The first picture is seen growing.
+      if (isFirst && performance.now() - shownAt > SHOW_EVERY_MS) {
+        shown.getContext('2d')!.drawImage(spare!, 0, 0);
+        shownAt = performance.now();
+      }
+      frame = requestAnimationFrame(paintOn);
+    };
+    paintOn();
+  }
+
+  /** At once, at a quarter of the size: enough to see what comes. */
+  function paintCoarse(shown: HTMLCanvasElement, now: Scene, forView: View, pixels: Size): void {
+    const small = { width: Math.ceil(size.value.width * COARSE), height: Math.ceil(size.value.height * COARSE) };
+    const coarse = Object.assign(document.createElement('canvas'), small);
+    const brush = coarse.getContext('2d')!;
+    const until = performance.now() + COARSE_MS;
+    const strokes = paintPicture(brush, now, { ...forView, pxPerMm: forView.pxPerMm * COARSE }, small, side.value);
+    while (performance.now() < until && !strokes.next().done);
+    Object.assign(shown, pixels);
+    shown.getContext('2d')!.drawImage(coarse, 0, 0, shown.width, shown.height);
+    paintedView = forView;
+    follow();
+  }
+
+  function finish(shown: HTMLCanvasElement, painted: HTMLCanvasElement, forView: View): void {
+    isFirst = false;
+    shown.width = painted.width;
+    shown.height = painted.height;
+    shown.getContext('2d')!.drawImage(painted, 0, 0);
+    shown.dataset['painted'] = String(Number(shown.dataset['painted'] ?? 0) + 1);
+    paintedView = forView;
+    follow();
+  }
+
+  watch(view, follow, { flush: 'sync' });
+  watch([canvas, scene, view, side, size], start, { flush: 'post', immediate: true });
+  onScopeDispose(() => cancelAnimationFrame(frame));
+}

@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import {
+  figuresKey,
+  isAccepted,
+  sayFinding,
+  SENTENCES,
+  severityOf,
+  type Finding,
+  type Remedy,
+  type Severity,
+} from '@junctura/core/advice';
+import { acceptFinding } from '@junctura/core/piece';
+import { CircleAlert, Eye, OctagonAlert } from '@lucide/vue';
+import { NButton, NInput } from 'naive-ui';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useOpenedPiece } from './openedPiece.ts';
+import { useSettings } from './settings.ts';
+import { useWorkings } from './workings.ts';
+import { useSelection } from './selection.ts';
+
+/** What Junctura notices: the sentence, why it matters, what can be done in one action. */
+const props = defineProps<{ part?: string | null }>();
+
+const opened = useOpenedPiece();
+
+const workings = useWorkings();
+const settings = useSettings();
+
+const selection = useSelection();
+const ICONS = { stop: OctagonAlert, warn: CircleAlert, note: Eye } as const;
+const WORDS: Readonly<Record<Severity, string>> = { stop: 'It will fail', warn: 'Likely regret', note: 'Worth a look' };
+const ORDER: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
+
+const entries = computed(() => {
+  return (workings.current?.findings ?? [])
+    .filter((finding) => !isAccepted(opened.piece, finding) && (!props.part || finding.part === props.part))
+    .sort((a, b) => ORDER[severityOf(a)] - ORDER[severityOf(b)])
+    .map((finding) => ({
+      finding,
+      key: `${finding.id}|${finding.part}|${figuresKey(finding)}`,
+      severity: severityOf(finding),
+      text: sayFinding(finding),
+      why: SENTENCES[finding.id].why,
+      name: opened.piece.drawing.parts.find((part) => part.id === finding.part)?.name ?? null,
+      remedies: found.value.get(finding) ?? [],
+    }));
+});
+/** What can be done is worked out in the background, for what is listed. */
+const found = shallowRef<ReadonlyMap<Finding, readonly Remedy[]>>(new Map());
+watch(
+  () => [workings.current, props.part] as const,
+  async () => {
+    if (!workings.current) return;
+    const { piece } = opened;
+    const listed = entries.value.map(({ finding }) => finding);
+    const remedies = new Map<Finding, readonly Remedy[]>();
+    await workings.planner.remedies(piece, settings.factors, listed, (index, offered) => {
+      remedies.set(listed[index]!, offered);
+      if (opened.piece === piece) found.value = new Map(remedies);
+    });
+  },
+  { immediate: true },
+);
+const accepting = ref<string | null>(null);
+const why = ref('');
+
+function accept(finding: Finding): void {
+  opened.edit(
+    acceptFinding(opened.piece, {
+      finding: finding.id,
+      part: finding.part,
+      figures: figuresKey(finding),
+      why: why.value.slice(0, 300),
+    }),
+  );
+  accepting.value = null;
+  why.value = '';
+}
+</script>
+
+<template>
+  <p v-if="entries.length === 0 && !part" class="soft">
+    Nothing to look at: everything fits as far as Junctura can tell.
+  </p>
+  <ul v-else class="list">
+    <li v-for="entry in entries" :key="entry.key" :class="entry.severity">
+      <component :is="ICONS[entry.severity]" :size="18" class="icon" aria-hidden="true" />
+      <div class="body">
+        <p class="small soft">
+          {{ WORDS[entry.severity]
+          }}<template v-if="entry.name && !part">
+            ·
+            <button type="button" class="plain link" @click="selection.pick([entry.finding.part!])">
+              {{ entry.name }}
+            </button>
+          </template>
+        </p>
+        <p>{{ entry.text }}</p>
+        <p class="small soft">{{ entry.why }}</p>
+        <div v-if="accepting === entry.key" class="row">
+          <NInput
+            v-model:value="why"
+            size="small"
+            placeholder="Why it is all right"
+            maxlength="300"
+            :input-props="{ 'aria-label': 'Why it is all right' }"
+            @keydown.enter="accept(entry.finding)"
+          />
+          <NButton size="small" type="primary" @click="accept(entry.finding)">I know</NButton>
+          <NButton size="small" @click="accepting = null">Leave it open</NButton>
+        </div>
+        <div v-else class="row">
+          <NButton
+            v-for="remedy in entry.remedies"
+            :key="remedy.label"
+            size="small"
+            @click="opened.edit(remedy.edit)"
+            >{{ remedy.label }}</NButton
+          >
+          <NButton size="small" quaternary @click="accepting = entry.key">I know</NButton>
+        </div>
+      </div>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.list {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 14px;
+}
+li {
+  display: flex;
+  gap: 10px;
+}
+.icon {
+  flex: none;
+  margin-top: 2px;
+  color: var(--ink-soft);
+}
+.stop .icon {
+  color: var(--madder);
+}
+.warn .icon {
+  color: var(--weld);
+}
+.body {
+  display: grid;
+  gap: 3px;
+}
+.row {
+  gap: 6px;
+  margin-top: 2px;
+}
+</style>

@@ -1,0 +1,57 @@
+import { emptyPiece, type Edit, type Piece } from '@junctura/core/piece';
+import { defineStore } from 'pinia';
+import { markRaw, ref, shallowRef } from 'vue';
+import { History } from './history.ts';
+
+/** The piece that is open, and the edits that can be undone. It knows nothing of storage, plans or the screen. */
+export const useOpenedPiece = defineStore('openedPiece', () => {
+  let history = new History();
+  const piece = shallowRef<Piece>(markRaw(emptyPiece('none', '')));
+  const undoLabel = ref<string | null>(null);
+  const redoLabel = ref<string | null>(null);
+  /** What was done last, in words; null: nothing since it was opened. */
+  const lastAction = shallowRef<{ readonly label: string } | null>(null);
+
+  /** Opens another piece, or another state of this one that is not an edit. What was done before can't be undone any more. */
+  function take(next: Piece): void {
+    history = new History();
+    lastAction.value = null;
+    show(next);
+  }
+
+  /** Carries out an edit; null (nothing would change) is passed over. */
+  function edit(change: Edit | null): void {
+    if (!change) return;
+    lastAction.value = { label: change.label };
+    show(history.do(piece.value, change, Date.now()));
+  }
+
+  function undo(): void {
+    if (!undoLabel.value) return;
+    lastAction.value = { label: `Undone: ${undoLabel.value}` };
+    show(history.undo(piece.value));
+  }
+
+  function redo(): void {
+    if (!redoLabel.value) return;
+    lastAction.value = { label: `Done again: ${redoLabel.value}` };
+    show(history.redo(piece.value));
+  }
+
+  /** Takes a whole other state of this piece, as one edit that can be undone. */
+  function restore(state: Piece, label: string): void {
+    const keys = Object.keys(state) as (keyof Piece)[];
+    const steps = keys
+      .filter((key) => key !== 'id' && JSON.stringify(state[key]) !== JSON.stringify(piece.value[key]))
+      .map((key) => ({ path: [key], before: piece.value[key], after: state[key] }));
+    if (steps.length > 0) edit({ label, steps, mergeKey: null });
+  }
+
+  function show(next: Piece): void {
+    undoLabel.value = history.undoLabel;
+    redoLabel.value = history.redoLabel;
+    piece.value = markRaw(next);
+  }
+
+  return { piece, undoLabel, redoLabel, lastAction, take, edit, undo, redo, restore };
+});

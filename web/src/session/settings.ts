@@ -1,0 +1,99 @@
+import { z, type UnitSystem } from '@junctura/core/measure';
+import { USUAL_FACTORS, type OwnFactors } from '@junctura/core/work';
+import { useStorage } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, watch, type WritableComputedRef } from 'vue';
+
+const KEY = 'junctura-settings';
+
+const share = z.number().min(0.5).max(2);
+
+const schema = z.object({
+  units: z.enum(['metric', 'inch'] satisfies UnitSystem[]).catch('metric'),
+  theme: z.enum(['light', 'lamp']).catch('light'),
+  /** Whether the first visit is over: it opens a piece to look at. */
+  welcomed: z.boolean().catch(false),
+  /** What a bar of 100 mm measures on this screen, for true size. */
+  screenBarMm: z.number().min(40).max(250).catch(100),
+  /** How the person works, as shares of the usual: measured on the practice sampler, learned from her records. */
+  own: z
+    .object({
+      width: share.catch(1),
+      stitch: share.catch(1),
+      thread: z.record(z.string(), share).catch({}),
+      handSpread: z.number().min(0.001).max(1).catch(USUAL_FACTORS.handSpread),
+    })
+    .catch({ ...USUAL_FACTORS, thread: {} }),
+  /** Records from before this day are no longer learned from: an ISO time; null: all are. */
+  learnSince: z.iso.datetime().nullable().catch(null),
+  /** What the person asks for an hour, where she sells. */
+  rate: z.object({ perHour: z.number().min(0).max(10_000), coin: z.string().max(4) }).catch({ perHour: 0, coin: '€' }),
+  /** What the bars of a printed page measure, 100 mm across and 50 mm down in the file. */
+  printer: z
+    .object({ acrossMm: z.number().min(50).max(150), downMm: z.number().min(25).max(75) })
+    .catch({ acrossMm: 100, downMm: 50 }),
+  /** Whether a hand that draws over a picture is led along its edges. */
+  keepsToEdges: z.boolean().catch(true),
+  film: z
+    .object({ widthMm: z.number().min(80).max(1000), heightMm: z.number().min(80).max(1000) })
+    .catch({ widthMm: 180, heightMm: 260 }),
+});
+type Settings = z.infer<typeof schema>;
+
+/** Whatever is stored is read as far as it makes sense; the rest is as usual. */
+function read(text: string): Settings {
+  try {
+    const value: unknown = JSON.parse(text);
+    return schema.parse(typeof value === 'object' && value !== null ? value : {});
+  } catch {
+    return schema.parse({});
+  }
+}
+
+/** What the person likes, kept in this browser and the same in all its tabs. */
+export const useSettings = defineStore('settings', () => {
+  const kept = useStorage<Settings>(KEY, schema.parse({}), undefined, {
+    serializer: { read, write: JSON.stringify },
+    // Storage that is switched off or full: the choice holds until the page is closed.
+    onError: () => undefined,
+  });
+  function field<Key extends keyof Settings>(key: Key): WritableComputedRef<Settings[Key]> {
+    return computed({
+      get: () => kept.value[key],
+      set: (value) => (kept.value = { ...kept.value, [key]: value }),
+    });
+  }
+  const own = field('own');
+  /** How the person works, as a plain object that workers can be given. It is another object only when a figure is another. */
+  const factors = computed((before?: OwnFactors): OwnFactors => {
+    const now: OwnFactors = { ...own.value, thread: { ...own.value.thread } };
+    return before && JSON.stringify(before) === JSON.stringify(now) ? before : now;
+  });
+  /** What the records of all pieces tell of her thread. */
+  function setLearned(thread: Record<string, number>, handSpread: number): void {
+    const next = { ...own.value, thread, handSpread };
+    if (JSON.stringify(next) !== JSON.stringify(own.value)) own.value = next;
+  }
+  const theme = field('theme');
+  watch(
+    theme,
+    (name) => {
+      if (typeof document !== 'undefined') document.documentElement.dataset['theme'] = name;
+    },
+    { immediate: true },
+  );
+  return {
+    own,
+    factors,
+    setLearned,
+    theme,
+    units: field('units'),
+    welcomed: field('welcomed'),
+    screenBarMm: field('screenBarMm'),
+    learnSince: field('learnSince'),
+    rate: field('rate'),
+    printer: field('printer'),
+    keepsToEdges: field('keepsToEdges'),
+    film: field('film'),
+  };
+});

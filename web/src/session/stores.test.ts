@@ -1,0 +1,77 @@
+import { USUAL_FACTORS } from '@junctura/core/work';
+import { Planner } from '@junctura/core/advice';
+import { readPiece, renamePiece, setUse, type Piece } from '@junctura/core/piece';
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { panned, viewOf, zoomed } from '../picture/view.ts';
+import { NewsReader, NewsWriter } from '../workers/planNews.ts';
+import { History } from './history.ts';
+import { differences, tallyOf } from './tally.ts';
+
+function kite(): Piece {
+  const read = readPiece(readFileSync(new URL('../../../demo/pieces/kite.junctura.json', import.meta.url), 'utf8'));
+  if (!read.ok) throw new Error(read.problem);
+  return read.value;
+}
+
+describe('History', () => {
+  it('undoes and does again, and typing in a row is one step', () => {
+    const history = new History();
+    let piece = kite();
+    piece = history.do(piece, setUse(piece, 'patch')!, 0);
+    for (const [i, name] of ['K', 'Ki', 'Kit'].entries())
+      piece = history.do(piece, renamePiece(piece, name)!, 5000 + i * 200);
+    piece = history.undo(piece);
+    expect([piece.name, piece.use]).toEqual(['Kite', 'patch']);
+    piece = history.undo(piece);
+    expect(piece).toEqual(kite());
+    expect(history.undo(piece)).toBe(piece);
+    piece = history.redo(history.redo(piece));
+    expect([piece.name, piece.use]).toEqual(['Kit', 'patch']);
+    history.do(history.undo(piece), setUse(piece, 'worn')!, 9000);
+    expect(history.redoLabel).toBeNull();
+  });
+});
+
+describe('news from the planner', () => {
+  it('put together give the workings, with the same objects where nothing changed', () => {
+    const [planner, writer, reader] = [new Planner(), new NewsWriter(), new NewsReader()];
+    const piece = kite();
+    const send = (state: Piece): ReturnType<NewsReader['read']> =>
+      reader.read(state, structuredClone(writer.write(planner.plan(state, USUAL_FACTORS))));
+    const first = send(piece);
+    expect(first).toEqual(new Planner().plan(piece, USUAL_FACTORS));
+    const parts = piece.drawing.parts.slice(1).map((part, i) => (i === 3 ? { ...part, passes: [] } : part));
+    const changed = { ...piece, drawing: { ...piece.drawing, parts } };
+    const second = send(changed);
+    expect(second).toEqual(new Planner().plan(changed, USUAL_FACTORS));
+    expect(second.plan.parts[0]!.passes[0]).toBe(first.plan.parts[1]!.passes[0]);
+    expect(writer.write(planner.plan(changed, USUAL_FACTORS)).freshPasses).toEqual([]);
+  });
+});
+
+describe('the tally', () => {
+  it('says what a change made of it', () => {
+    const piece = kite();
+    const tally = tallyOf(piece, new Planner().plan(piece, USUAL_FACTORS));
+    const more = {
+      ...tally,
+      threadMm: tally.threadMm + 1400,
+      skeins: tally.skeins + 1,
+      findings: tally.findings + 2,
+      stitches: tally.stitches - 1,
+    };
+    expect(differences(tally, more, 'metric')).toEqual(['+1.4 m', '−1 stitch', '+1 skein', '2 findings more']);
+    expect(differences(tally, tally, 'metric')).toEqual([]);
+  });
+});
+
+describe('the view', () => {
+  it('keeps the point under the pointer when it is enlarged, and comes back when moved back', () => {
+    const size = { width: 800, height: 600 };
+    const view = viewOf(75, size);
+    const under = (v: typeof view): number => v.centreX + (200 - 400) / v.pxPerMm;
+    expect(under(zoomed(view, 3, 200, 100, size))).toBeCloseTo(under(view), 9);
+    expect(panned(panned(view, 30, -20), -30, 20).centreX).toBeCloseTo(view.centreX, 9);
+  });
+});

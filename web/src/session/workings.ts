@@ -1,0 +1,109 @@
+import { ownedFindings, type Workings } from '@junctura/core/advice';
+import { isSamePlanInput, planInput, type PlanInput } from '@junctura/core/piece';
+import { ownedFor } from '@junctura/core/thread';
+import type { OwnFactors } from '@junctura/core/work';
+import { defineStore } from 'pinia';
+import { computed, markRaw, ref, shallowRef, watch } from 'vue';
+import { PlannerClient } from '../workers/plannerClient.ts';
+import { useOpenedPiece } from './openedPiece.ts';
+import { useSettings } from './settings.ts';
+import { tallyOf, type Tally } from './tally.ts';
+import { useThreadBox } from './threadBox.ts';
+
+/** Planning that takes longer than this shows that it is under way, ms. */
+const SHOW_BUSY_AFTER_MS = 500;
+
+/** What the planner made of the open piece. A change that no plan depends on makes no plan. */
+export const useWorkings = defineStore('workings', () => {
+  const opened = useOpenedPiece();
+  const settings = useSettings();
+  const threads = useThreadBox();
+  const planner = markRaw(new PlannerClient());
+  /** The plan, with what is found of the thread that the person owns; null: there is none yet. */
+  const current = shallowRef<Workings | null>(null);
+  const isBusy = ref(false);
+  /** Whether what is shown is of an earlier state than the piece. */
+  const isStale = ref(false);
+  const problem = ref<string | null>(null);
+  /** The tally before the last action. */
+  const tallyBefore = shallowRef<Tally | null>(null);
+  let planned: Workings | null = null;
+  let asked: { input: PlanInput; factors: OwnFactors } | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const tally = computed(() => (current.value ? tallyOf(opened.piece, current.value) : null));
+  /** What the last action made of the tally: its label, and the tally before it. */
+  const lastChange = computed(() =>
+    opened.lastAction && tallyBefore.value ? { label: opened.lastAction.label, before: tallyBefore.value } : null,
+  );
+  /** The kinds of thread in which the piece is worked. */
+  const kinds = computed(() => [...new Set(current.value?.plan.colours.map(({ thread }) => thread))]);
+
+  async function replan(): Promise<void> {
+    const input = planInput(opened.piece);
+    const factors = settings.factors;
+    if (asked && isSamePlanInput(asked.input, input) && isSameFactors(asked.factors, factors)) return;
+    asked = { input, factors };
+    isStale.value = true;
+    clearTimeout(timer);
+    timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
+    const answer = await planner.plan(input, factors);
+    if (answer === null || asked.input !== input) return;
+    settled();
+    if (answer.ok) {
+      planned = answer.value;
+      lookInBox();
+      problem.value = null;
+    } else problem.value = `The piece could not be planned: ${answer.problem}`;
+  }
+
+  function settled(): void {
+    clearTimeout(timer);
+    isBusy.value = false;
+    isStale.value = false;
+  }
+
+  /** Findings of what is owned are made here: the planner knows nothing of the thread box. */
+  function lookInBox(): void {
+    if (!planned) return;
+    const owned = ownedFindings(planned.plan, ownedFor(opened.piece, planned.plan, threads.box));
+    current.value = markRaw({ ...planned, findings: [...planned.findings, ...owned] });
+  }
+
+  /** Gives up a plan that takes long: what was shown last stays. */
+  function cancel(): void {
+    planner.cancel();
+    settled();
+  }
+
+  watch(
+    () => opened.lastAction,
+    () => {
+      if (tally.value) tallyBefore.value = tally.value;
+    },
+    { flush: 'sync' },
+  );
+  watch(
+    () => opened.piece,
+    (piece, before) => {
+      if (piece.id !== before.id) {
+        current.value = planned = asked = null;
+        tallyBefore.value = null;
+        problem.value = null;
+      }
+      void replan();
+    },
+    { flush: 'sync' },
+  );
+  watch(
+    () => settings.factors,
+    () => void replan(),
+  );
+  watch(() => threads.box, lookInBox);
+
+  return { current, tally, lastChange, isBusy, isStale, problem, kinds, planner, cancel };
+});
+
+function isSameFactors(a: OwnFactors, b: OwnFactors): boolean {
+  return a === b || JSON.stringify(a) === JSON.stringify(b);
+}

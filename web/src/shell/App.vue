@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue';
+import { useDropZone } from '@vueuse/core';
+import { NButton, NConfigProvider, NGlobalStyle } from 'naive-ui';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import { RouterView } from 'vue-router';
+import { useIntake } from '../session/intake.ts';
+import { useSettings } from '../session/settings.ts';
+import { componentTheme } from './theme.ts';
+
+/** Loaded when the first picture comes. */
+const PictureIntake = defineAsyncComponent(() => import('../features/drawing/PictureIntake.vue'));
+
+const settings = useSettings();
+const intake = useIntake();
+const theme = computed(() => componentTheme(settings.theme));
+const body = ref(document.body);
+const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.take(files) });
+</script>
+
+<template>
+  <NConfigProvider :theme="theme.base" :theme-overrides="theme.overrides" class="whole">
+    <NGlobalStyle />
+    <RouterView />
+    <PictureIntake
+      v-if="intake.picture"
+      :key="intake.picture.name + intake.picture.lastModified"
+      :file="intake.picture"
+      @done="(piece) => intake.adopt({ piece, record: [] })"
+      @refused="intake.refuse"
+      @close="intake.picture = null"
+    />
+    <div v-if="isOverDropZone" class="drop" aria-hidden="true">
+      Drop a drawing, a picture or a piece to put it on the bench
+    </div>
+    <div v-if="intake.readingName" class="notice" role="status">
+      <span>Reading {{ intake.readingName }}…</span>
+      <NButton size="small" @click="intake.cancel">Stop</NButton>
+    </div>
+    <div v-if="intake.told" class="notice">
+      <span role="status">{{ intake.told }}</span>
+      <NButton quaternary size="small" aria-label="Close this message" @click="intake.told = null">
+        <X :size="18" />
+      </NButton>
+    </div>
+    <div v-if="intake.problem" class="notice problem">
+      <span role="alert">{{ intake.problem }}</span>
+      <NButton quaternary size="small" aria-label="Close this message" @click="intake.problem = null">
+        <X :size="18" />
+      </NButton>
+    </div>
+  </NConfigProvider>
+</template>
+
+<style scoped>
+.whole {
+  height: 100%;
+}
+.drop {
+  position: fixed;
+  inset: 14px;
+  z-index: 30;
+  display: grid;
+  place-items: center;
+  border: 3px dashed var(--madder);
+  border-radius: 18px;
+  background: color-mix(in srgb, var(--linen) 86%, transparent);
+  font-family: var(--serif);
+  font-size: 26px;
+  pointer-events: none;
+}
+.notice {
+  position: fixed;
+  z-index: 40;
+  left: 50%;
+  top: 70px;
+  transform: translateX(-50%);
+  width: max-content;
+  max-width: min(680px, calc(100vw - 40px));
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 12px 12px 12px 18px;
+  background: var(--paper);
+  border: 1px solid var(--chalk);
+  border-left: 4px solid var(--ink-soft);
+  border-radius: 6px;
+  box-shadow: var(--shadow);
+}
+.problem {
+  border-left-color: var(--madder);
+}
+</style>

@@ -1,0 +1,375 @@
+<script setup lang="ts">
+import { PIECE_EXTENSION, renamePiece, writePiece, checkPiece } from '@junctura/core/piece';
+import { writeSvg } from '@junctura/core/drawing';
+import { pictureSvg } from '@junctura/core/paper';
+import { Redo2, Undo2, X } from '@lucide/vue';
+import { useEventListener } from '@vueuse/core';
+import { NAlert, NButton, NDropdown } from 'naive-ui';
+import { computed, ref, shallowRef, watch, type Component } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
+import FindingsList from '../session/FindingsList.vue';
+import HoopView from '../hoop/HoopView.vue';
+import KeysHelp from './KeysHelp.vue';
+import SettingsMenu from '../session/SettingsMenu.vue';
+import TheDialog from '../ui/TheDialog.vue';
+import TheTally from './TheTally.vue';
+import TheTape from './TheTape.vue';
+import { isTyping, useUndoKeys } from '../ui/useUndoKeys.ts';
+import type { Side } from '../picture/paintPicture.ts';
+import { fileName, saveFile } from '../keeping/files.ts';
+import type { Snapshot } from '../keeping/database.ts';
+import ColoursStep from '../features/colours/ColoursStep.vue';
+import DrawingStep from '../features/drawing/DrawingStep.vue';
+import HoopStep from '../features/hoop-and-size/HoopStep.vue';
+import StitchesStep from '../features/stitches/StitchesStep.vue';
+import { STEPS, type StepId } from './steps.ts';
+import ThreadStep from '../features/thread/ThreadStep.vue';
+import TransferStep from '../features/transfer/TransferStep.vue';
+import { useOpenedPiece } from '../session/openedPiece.ts';
+import { useRecord } from '../session/record.ts';
+import { useKeeper } from '../session/keeper.ts';
+import { useWorkings } from '../session/workings.ts';
+import { useSelection } from '../session/selection.ts';
+import { useIntake } from '../session/intake.ts';
+
+const props = defineProps<{ id: string; step: StepId }>();
+const opened = useOpenedPiece();
+const keeper = useKeeper();
+const record = useRecord();
+const workings = useWorkings();
+const selection = useSelection();
+const intake = useIntake();
+const router = useRouter();
+const hoopView = ref<InstanceType<typeof HoopView> | null>(null);
+const card = ref<HTMLElement | null>(null);
+const keysShown = ref(false);
+const findingsShown = ref(false);
+const missing = ref<string | null>(null);
+
+watch(
+  () => props.id,
+  async (id) => {
+    const opening = await keeper.open(id);
+    if (opening.type !== 'overtaken') missing.value = opening.type === 'refused' ? opening.problem : null;
+  },
+  { immediate: true },
+);
+watch(
+  () => [props.step, selection.picked],
+  () => {
+    findingsShown.value = false;
+    card.value?.scrollTo({ top: 0 });
+  },
+);
+
+const CARDS: Readonly<Record<StepId, Component>> = {
+  drawing: DrawingStep,
+  hoop: HoopStep,
+  stitches: StitchesStep,
+  colours: ColoursStep,
+  thread: ThreadStep,
+  transfer: TransferStep,
+};
+const SHOWS = {
+  drawing: 'drawing',
+  hoop: 'fit',
+  stitches: 'stitches',
+  colours: 'stitches',
+  thread: 'stitches',
+  transfer: 'lines',
+} as const;
+
+/** With a colour picked in Colours or Thread, the hoop shows the thread of that colour alone. */
+const only = computed(() => {
+  const isByColour = props.step === 'thread' || props.step === 'colours';
+  return isByColour && selection.picked.length > 0 ? new Set(selection.picked) : null;
+});
+
+useUndoKeys(opened.undo, opened.redo);
+useEventListener(window, 'keydown', (event: KeyboardEvent) => {
+  const isCommand = event.ctrlKey || event.metaKey;
+  const letter = event.key.toLowerCase();
+  if (event.altKey && /^[1-6]$/.test(event.key)) {
+    event.preventDefault();
+    void router.replace({ name: 'piece', params: { id: props.id, step: STEPS[Number(event.key) - 1]!.id } });
+  } else if (!isTyping(event) && !isCommand) {
+    if (event.key === '?') keysShown.value = true;
+    else if (letter === 'f') findingsShown.value = !findingsShown.value;
+    else if (letter === 't') hoopView.value?.turnOver();
+    else if (event.key === 'Escape' && selection.pen) selection.pen = null;
+    else if (event.key === 'Escape') selection.pick([]);
+  }
+});
+
+function exportPiece(): void {
+  saveFile(fileName(opened.piece.name, PIECE_EXTENSION), writePiece(opened.piece, record.entries), 'application/json');
+}
+
+/** How much of a picture is painted, from 0 to 1; null while none is under way. */
+const painted = ref<number | null>(null);
+const pictureProblem = ref<string | null>(null);
+async function exportPicture(side: Side): Promise<void> {
+  if (!workings.current || painted.value !== null) return;
+  painted.value = 0;
+  pictureProblem.value = null;
+  try {
+    const { pictureToPng } = await import('../picture/pictureToPng.ts');
+    const png = await pictureToPng(opened.piece, workings.current, side, (share) => {
+      if (painted.value === null) return false;
+      painted.value = share;
+      return true;
+    });
+    const ending = side === 'front' ? '.png' : '-back.png';
+    if (png) saveFile(fileName(opened.piece.name, ending), png as BlobPart, 'image/png');
+  } catch (error) {
+    pictureProblem.value = `The picture could not be made: ${error instanceof Error ? error.message : String(error)}. Try a smaller hoop.`;
+  }
+  painted.value = null;
+}
+function exportSvg(): void {
+  if (workings.current)
+    saveFile(
+      fileName(opened.piece.name, '-picture.svg'),
+      pictureSvg(opened.piece, workings.current.plan),
+      'image/svg+xml',
+    );
+}
+
+const snapshots = shallowRef<Snapshot[] | null>(null);
+async function showSnapshots(): Promise<void> {
+  const found = await keeper.store.snapshots(opened.piece.id);
+  snapshots.value = found.ok ? found.value : [];
+}
+function goBackTo(snapshot: Snapshot): void {
+  const checked = checkPiece(snapshot.piece);
+  if (checked.ok) opened.restore(checked.value, `Back to ${when(snapshot.at)}`);
+  snapshots.value = null;
+}
+function when(at: number): string {
+  return new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' }).format(at);
+}
+
+const MENU = [
+  { key: 'bring', label: 'Bring in a drawing…' },
+  { key: 'export', label: 'Export to a file' },
+  { key: 'png', label: 'Picture as PNG, 300 dpi at true size' },
+  { key: 'png-back', label: 'Picture of the back as PNG' },
+  { key: 'svg', label: 'Picture as SVG' },
+  { key: 'drawing', label: 'Drawing as SVG, parts and stitches kept' },
+  { key: 'changed', label: 'Bring in this drawing, changed elsewhere…' },
+  { key: 'earlier', label: 'Earlier states…' },
+  { key: 'keys', label: 'Keys…' },
+];
+function menu(key: string): void {
+  if (key === 'bring') intake.choose();
+  else if (key === 'export') exportPiece();
+  else if (key === 'png') void exportPicture('front');
+  else if (key === 'png-back') void exportPicture('back');
+  else if (key === 'svg') exportSvg();
+  else if (key === 'drawing') saveFile(fileName(opened.piece.name, '.svg'), writeSvg(opened.piece), 'image/svg+xml');
+  else if (key === 'changed') intake.chooseChanged();
+  else if (key === 'earlier') void showSnapshots();
+  else keysShown.value = true;
+}
+
+async function settle(keepMine: boolean): Promise<void> {
+  const id = await keeper.settleConflict(keepMine);
+  await router.replace({ name: 'piece', params: { id, step: props.step } });
+}
+</script>
+
+<template>
+  <main v-if="missing" class="missing">
+    <h1>This piece can’t be opened</h1>
+    <p>{{ missing }}</p>
+    <RouterLink to="/">Back to the bench</RouterLink>
+  </main>
+  <div v-else class="piece">
+    <header class="head">
+      <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
+      <input
+        class="name"
+        :value="opened.piece.name"
+        maxlength="200"
+        aria-label="Name of the piece"
+        @change="opened.edit(renamePiece(opened.piece, ($event.target as HTMLInputElement).value))"
+      />
+      <TheTape :step="step" :piece-id="id" />
+      <div class="actions">
+        <NButton
+          quaternary
+          size="small"
+          :disabled="!opened.undoLabel"
+          :title="opened.undoLabel ? `Undo: ${opened.undoLabel}` : 'Nothing to undo'"
+          aria-label="Undo"
+          @click="opened.undo"
+          ><Undo2 :size="19"
+        /></NButton>
+        <NButton
+          quaternary
+          size="small"
+          :disabled="!opened.redoLabel"
+          :title="opened.redoLabel ? `Do again: ${opened.redoLabel}` : 'Nothing to do again'"
+          aria-label="Do again"
+          @click="opened.redo"
+          ><Redo2 :size="19"
+        /></NButton>
+        <NDropdown trigger="click" :options="MENU" @select="menu">
+          <NButton size="small">File</NButton>
+        </NDropdown>
+        <SettingsMenu />
+      </div>
+    </header>
+
+    <div class="notices">
+      <NAlert v-if="painted !== null" type="info" :show-icon="false">
+        Painting the picture: {{ Math.round(painted * 100) }} %
+        <NButton size="tiny" @click="painted = null">Cancel</NButton>
+      </NAlert>
+      <NAlert v-if="pictureProblem" type="error" closable :show-icon="false" @close="pictureProblem = null">{{
+        pictureProblem
+      }}</NAlert>
+      <NAlert v-if="keeper.storageProblem" type="warning" :show-icon="false">
+        {{ keeper.storageProblem }} <NButton size="tiny" @click="exportPiece">Export now</NButton>
+      </NAlert>
+      <NAlert v-if="workings.problem" type="error" :show-icon="false"
+        >{{ workings.problem }}
+        <NButton size="tiny" :disabled="!opened.undoLabel" @click="opened.undo">Undo the last change</NButton></NAlert
+      >
+      <NAlert v-if="keeper.conflict" type="warning" :show-icon="false">
+        This piece was changed in another tab, so this tab’s changes are not kept yet.
+        <NButton size="tiny" @click="settle(false)">Take the other tab’s</NButton>
+        <NButton size="tiny" @click="settle(true)">Keep mine as a second piece</NButton>
+      </NAlert>
+    </div>
+
+    <div class="work">
+      <HoopView ref="hoopView" :show="SHOWS[step]" :only="only">
+        <p v-if="workings.isBusy" class="busy" role="status">
+          Working out the stitches…
+          <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">Undo “{{ opened.undoLabel }}”</NButton>
+        </p>
+      </HoopView>
+      <aside ref="card" class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
+        <div v-if="findingsShown" class="stack">
+          <div class="row between">
+            <h2>Findings</h2>
+            <NButton quaternary size="small" aria-label="Close the findings" @click="findingsShown = false"
+              ><X :size="18"
+            /></NButton>
+          </div>
+          <FindingsList />
+        </div>
+        <component :is="CARDS[step]" v-else-if="workings.current" />
+        <p v-else class="soft">Working out the stitches…</p>
+      </aside>
+    </div>
+
+    <TheTally :findings-shown="findingsShown" @findings="findingsShown = !findingsShown" />
+    <KeysHelp :show="keysShown" @close="keysShown = false" />
+    <TheDialog :show="snapshots !== null" title="Earlier states" width="420px" @close="snapshots = null">
+      <p v-if="snapshots?.length === 0" class="soft">
+        None yet. While you work, Junctura keeps one every five minutes; undo reaches what is newer.
+      </p>
+      <ul v-else class="snapshots">
+        <li v-for="snapshot in snapshots ?? []" :key="snapshot.key">
+          <span>{{ when(snapshot.at) }}</span>
+          <NButton size="small" @click="goBackTo(snapshot)">Go back to it</NButton>
+        </li>
+      </ul>
+    </TheDialog>
+  </div>
+</template>
+
+<style scoped>
+.piece {
+  height: 100%;
+  display: grid;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 0 12px 0 18px;
+  border-bottom: 1px solid var(--chalk);
+  background: var(--paper);
+}
+.name {
+  font-family: var(--serif);
+  font-size: 18px;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-bottom: 1px dashed var(--chalk);
+  padding: 3px 2px;
+  width: 150px;
+  min-width: 70px;
+}
+.actions {
+  display: flex;
+  gap: 2px;
+  align-items: center;
+}
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 392px;
+  min-height: 0;
+}
+.card {
+  overflow-y: auto;
+  padding: 20px 24px 32px;
+  background: var(--paper);
+  border-left: 1px solid var(--chalk);
+}
+.between {
+  justify-content: space-between;
+}
+.busy {
+  position: absolute;
+  bottom: 14px;
+  left: 16px;
+  background: var(--paper);
+  padding: 4px 12px;
+  border-radius: 4px;
+}
+.missing {
+  max-width: 560px;
+  margin: 12vh auto;
+  padding: 0 20px;
+  display: grid;
+  gap: 14px;
+}
+.snapshots {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 8px;
+}
+.snapshots li {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+@media (max-width: 1100px) {
+  .head {
+    flex-wrap: wrap;
+    padding-top: 4px;
+  }
+  .head :deep(.tape) {
+    order: 5;
+    flex-basis: 100%;
+    margin: 0 -12px 0 -18px;
+  }
+  .actions {
+    margin-left: auto;
+  }
+  .work {
+    grid-template-columns: minmax(0, 1fr) 340px;
+  }
+  .card {
+    padding: 16px 18px 28px;
+  }
+}
+</style>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { formatDurationRange, formatLength, formatThread } from '@junctura/core/measure';
+import { computed } from 'vue';
+import { useKeeper } from '../session/keeper.ts';
+import { useWorkings } from '../session/workings.ts';
+import { useSettings } from '../session/settings.ts';
+import { differences } from '../session/tally.ts';
+
+defineProps<{ findingsShown: boolean }>();
+defineEmits<{ findings: [] }>();
+
+const keeper = useKeeper();
+
+const workings = useWorkings();
+const settings = useSettings();
+const changes = computed(() => {
+  const { lastChange, tally } = workings;
+  return lastChange && tally ? differences(lastChange.before, tally, settings.units) : [];
+});
+const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'Not yet kept' } as const;
+</script>
+
+<template>
+  <footer class="tally" aria-label="Tally">
+    <template v-if="workings.tally">
+      <dl>
+        <div>
+          <dt>Size</dt>
+          <dd class="figure">
+            {{ formatLength(workings.tally.widthMm, settings.units) }} ×
+            {{ formatLength(workings.tally.heightMm, settings.units) }}
+          </dd>
+        </div>
+        <div>
+          <dt>Parts</dt>
+          <dd class="figure">{{ workings.tally.parts }}</dd>
+        </div>
+        <div>
+          <dt>Stitches</dt>
+          <dd class="figure">{{ workings.tally.stitches.toLocaleString('en') }}</dd>
+        </div>
+        <div>
+          <dt>Hours</dt>
+          <dd class="figure">{{ formatDurationRange(workings.tally.hours.p10, workings.tally.hours.p90) }}</dd>
+        </div>
+        <div>
+          <dt>Thread</dt>
+          <dd class="figure">{{ formatThread(workings.tally.threadMm, settings.units) }}</dd>
+        </div>
+        <div>
+          <dt>To buy</dt>
+          <dd class="figure">{{ workings.tally.skeins }} {{ workings.tally.skeins === 1 ? 'skein' : 'skeins' }}</dd>
+        </div>
+      </dl>
+      <button type="button" class="plain findings" :aria-expanded="findingsShown" @click="$emit('findings')">
+        <strong class="figure">{{ workings.tally.findings }}</strong>
+        {{ workings.tally.findings === 1 ? 'finding' : 'findings' }}
+      </button>
+      <p class="change" aria-live="polite">
+        <template v-if="workings.lastChange">
+          <span class="soft">{{ workings.lastChange.label }}:</span>
+          {{ changes.length > 0 ? changes.join(', ') : 'no difference to the figures' }}
+        </template>
+      </p>
+    </template>
+    <p v-else class="soft">Working out the stitches…</p>
+    <span class="saved" :class="keeper.saveState">{{ SAVED[keeper.saveState] }}</span>
+  </footer>
+</template>
+
+<style scoped>
+.tally {
+  display: flex;
+  align-items: center;
+  gap: 8px 22px;
+  padding: 8px 18px;
+  border-top: 1px solid var(--chalk);
+  background: var(--paper);
+  min-height: 54px;
+}
+dl {
+  display: flex;
+  gap: 22px;
+  margin: 0;
+}
+dt {
+  font-size: 12px;
+  color: var(--ink-faint);
+  line-height: 1.2;
+}
+dd {
+  margin: 0;
+  font-size: 17px;
+  white-space: nowrap;
+  line-height: 1.3;
+}
+.findings {
+  padding: 5px 11px;
+  border: 1px solid var(--chalk);
+  border-radius: 16px;
+  white-space: nowrap;
+}
+.findings:hover {
+  border-color: var(--madder);
+}
+.change {
+  flex: 1;
+  min-width: 0;
+  font-size: 14px;
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  -webkit-box-orient: vertical;
+}
+.saved {
+  font-size: 13px;
+  color: var(--moss);
+  white-space: nowrap;
+}
+.saved.unsaved {
+  color: var(--weld);
+}
+@media (max-width: 1100px) {
+  .tally {
+    flex-wrap: wrap;
+  }
+  dl {
+    gap: 14px;
+  }
+}
+</style>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { formatLength, MM_PER_INCH, parseLength, roundTo } from '@junctura/core/measure';
+import { NInput } from 'naive-ui';
+import { computed, ref, useId, watch } from 'vue';
+import { useSettings } from '../session/settings.ts';
+
+/** A length to type as people write it: `120`, `12 cm`, `4 1/2 in`. */
+const props = defineProps<{
+  label: string;
+  valueMm: number;
+  minMm: number;
+  maxMm: number;
+  stepMm?: number;
+  disabled?: boolean;
+}>();
+const emit = defineEmits<{ change: [valueMm: number] }>();
+
+const settings = useSettings();
+const id = useId();
+const shown = computed(() =>
+  settings.units === 'inch' ? formatLength(props.valueMm, 'inch') : `${roundTo(props.valueMm, 1)} mm`,
+);
+const text = ref(shown.value);
+const problem = ref<string | null>(null);
+/** What was passed on and has not come back yet: leaving the field must not pass it on once more. */
+let passedOn: string | null = null;
+watch(shown, (now) => {
+  passedOn = null;
+  text.value = now;
+  problem.value = null;
+});
+
+function commit(): void {
+  if (text.value === shown.value || text.value === passedOn) return;
+  const value = parseLength(text.value, settings.units);
+  if (value === null) {
+    problem.value = 'A length such as 120 mm, 12 cm or 4 1/2 in';
+    return;
+  }
+  if (value < props.minMm || value > props.maxMm) {
+    problem.value = `From ${formatLength(props.minMm, settings.units)} to ${formatLength(props.maxMm, settings.units)}`;
+    return;
+  }
+  problem.value = null;
+  passedOn = text.value;
+  emit('change', value);
+}
+
+function step(event: KeyboardEvent): void {
+  const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
+  if (way === 0) return;
+  event.preventDefault();
+  const by = props.stepMm ?? (settings.units === 'inch' ? MM_PER_INCH / 16 : 1);
+  const next = Math.min(props.maxMm, Math.max(props.minMm, props.valueMm + way * by));
+  emit('change', next);
+}
+</script>
+
+<template>
+  <div class="field">
+    <label :for="id">{{ label }}</label>
+    <NInput
+      v-model:value="text"
+      size="small"
+      :disabled="disabled ?? false"
+      v-bind="problem ? { status: 'warning' as const } : {}"
+      :input-props="{ id, 'aria-describedby': problem ? `${id}-problem` : undefined }"
+      @blur="commit"
+      @keydown.enter="commit"
+      @keydown="step"
+    />
+    <span v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</span>
+  </div>
+</template>
+
+<style scoped>
+.problem {
+  font-size: 13px;
+  color: var(--weld);
+}
+</style>

@@ -1,0 +1,18 @@
+import { serve } from './serve.ts';
+
+/** One worker for everything that takes time. What a job needs is loaded when it is asked for first, so that code comes once. */
+serve({
+  plan: async (input) => (await import('./jobs/planning.ts')).plan(input),
+  readDrawing: async (input) => (await import('./jobs/planning.ts')).readDrawing(input),
+  remedies: async (input, tell) => (await import('./jobs/planning.ts')).remedies(input, tell),
+  positions: async (input) => (await import('./jobs/planning.ts')).positions(input),
+  mendPair: async (input) => (await import('./jobs/planning.ts')).mend(input),
+  varyPalette: async (input) => (await import('./jobs/planning.ts')).vary(input),
+  odds: async (input) => (await import('./jobs/planning.ts')).odds(input),
+  savings: async (input) => (await import('./jobs/planning.ts')).thriftier(input),
+  tryHoop: async (input) => (await import('./jobs/pieces.ts')).hoopTrial(input),
+  thumbnail: async (input) => (await import('./jobs/pieces.ts')).thumbnail(input),
+  openPicture: async (input) => (await import('./jobs/pictures.ts')).open(input.file),
+  readPicture: async (input, tell) => (await import('./jobs/pictures.ts')).read(input, tell),
+  palette: async (input) => (await import('./jobs/pictures.ts')).palette(input),
+});

@@ -1,0 +1,101 @@
+import type { ColourPair, Finding, HoopTrial, Recolouring, Remedy, Variation } from '@junctura/core/advice';
+import type { PictureColour } from '@junctura/core/colour';
+import type { PictureOptions } from '@junctura/core/drawing';
+import type { Shade, ThreadBox } from '@junctura/core/materials';
+import type { Outcome } from '@junctura/core/measure';
+import type { Hoop, Piece, PlanInput } from '@junctura/core/piece';
+import type { Saving } from '@junctura/core/thread';
+import type { OwnFactors } from '@junctura/core/work';
+import type { PlanNews } from './planNews.ts';
+
+interface Job<Input, Output, Progress = never> {
+  readonly input: Input;
+  readonly output: Output;
+  readonly progress: Progress;
+}
+
+/** A piece as the person works it. */
+interface OfPiece {
+  readonly piece: Piece;
+  readonly factors: OwnFactors;
+}
+
+/** Everything that the page has done in workers: what it asks, and what it is answered. */
+export interface Jobs {
+  /** The workings of a piece, without what this worker sent before. */
+  plan: Job<{ readonly piece: PlanInput; readonly factors: OwnFactors }, PlanNews>;
+  /** A drawing as a new piece, in a hoop that suits it. */
+  readDrawing: Job<{ readonly text: string; readonly id: string; readonly name: string }, Outcome<Piece>>;
+  /** What can be done about findings; told one by one, by their place in the list. */
+  remedies: Job<
+    OfPiece & { readonly findings: readonly Finding[] },
+    null,
+    { readonly index: number; readonly remedies: readonly Remedy[] }
+  >;
+  /** Where the hoop must be set so that everything is reached; null where it can't be. */
+  positions: Job<OfPiece & { readonly hoop: Hoop }, [number, number][] | null>;
+  /** The one shade whose change tells a pair of colours apart. */
+  mendPair: Job<
+    OfPiece & { readonly pair: ColourPair; readonly shades: readonly Shade[]; readonly wantsLightness: boolean },
+    Recolouring | null
+  >;
+  varyPalette: Job<OfPiece & { readonly shades: readonly Shade[] }, readonly Variation[]>;
+  /** How often everything reaches, where a piece is worked many times: the share of runs, 0–1. */
+  odds: Job<
+    {
+      /** For each colour its loads, and what is had over what is planned. */
+      readonly needs: readonly { readonly loads: number; readonly share: number }[];
+      readonly runs: number;
+      readonly factors: OwnFactors;
+    },
+    number
+  >;
+  /** What saves thread of one shade, as `range code lot`, each way with its effect. */
+  savings: Job<
+    OfPiece & { readonly done: ReadonlySet<string>; readonly box: ThreadBox; readonly shade: string },
+    readonly Saving[]
+  >;
+  /** The design as it would be in another hoop, with its picture. */
+  tryHoop: Job<OfPiece & { readonly hoop: Hoop }, { readonly trial: HoopTrial; readonly picture: ImageBitmap }>;
+  /** The front of a piece in its hoop. */
+  thumbnail: Job<OfPiece & { readonly pixels: number }, { readonly picture: ImageBitmap; readonly reachMm: number }>;
+  /** Opens a picture, and keeps it open for what is asked next. */
+  openPicture: Job<{ readonly file: Blob }, Outcome<OpenedPicture>>;
+  /** The parts of the picture that is open; told how far it is, 0–1. */
+  readPicture: Job<
+    { readonly file: Blob; readonly options: PictureOptions; readonly id: string; readonly name: string },
+    Outcome<Piece>,
+    number
+  >;
+  /** The colours of a picture. */
+  palette: Job<{ readonly file: Blob; readonly colours: number }, Outcome<PalettePicture>>;
+}
+
+export type JobName = keyof Jobs;
+export type JobInput<Name extends JobName> = Jobs[Name]['input'];
+export type JobOutput<Name extends JobName> = Jobs[Name]['output'];
+export type JobProgress<Name extends JobName> = Jobs[Name]['progress'];
+
+/** What the page sends, and what comes back with the same ticket: how far it is, then how it ended. */
+export interface JobRequest {
+  readonly ticket: number;
+  readonly name: JobName;
+  readonly input: unknown;
+}
+export type JobReply =
+  | { readonly ticket: number; readonly type: 'progress'; readonly progress: unknown }
+  | { readonly ticket: number; readonly type: 'done'; readonly output: unknown }
+  | { readonly ticket: number; readonly type: 'failed'; readonly problem: string };
+
+export interface OpenedPicture {
+  readonly width: number;
+  readonly height: number;
+  /** The picture made small, to be looked at. */
+  readonly preview: Blob;
+}
+
+export interface PalettePicture {
+  readonly colours: readonly PictureColour[];
+  /** The picture made small, to be looked at and recoloured: its pixels, row by row. */
+  readonly small: { readonly width: number; readonly height: number; readonly rgba: Uint8ClampedArray<ArrayBuffer> };
+}

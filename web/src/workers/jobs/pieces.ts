@@ -1,0 +1,36 @@
+import { Planner, tryHoop, type Workings } from '@junctura/core/advice';
+import { innerDiameterMm, outerHalvesMm } from '@junctura/core/materials';
+import { planInput, type Piece } from '@junctura/core/piece';
+import { paintPicture } from '../../picture/paintPicture.ts';
+import { sceneOf } from '../../picture/scene.ts';
+import { viewOf } from '../../picture/view.ts';
+import type { JobInput, JobOutput } from '../jobs.ts';
+
+const TRIAL_PX = 300;
+
+/** Kept from one job to the next: a design that only grows, or is only recoloured, is not cut anew. */
+const planner = new Planner();
+
+export function hoopTrial({ piece, hoop, factors }: JobInput<'tryHoop'>): JobOutput<'tryHoop'> {
+  const { trial, piece: tried, workings } = tryHoop(piece, hoop, planner, factors);
+  return { trial, picture: pictureOf(tried, workings, Math.max(...outerHalvesMm(hoop)), TRIAL_PX) };
+}
+
+/** The ring and the air about a piece that lies in no hoop, as shares of the inner half and mm. */
+const ROOM = { ring: 1.17, freeMm: 12, emptyMm: 60 } as const;
+
+export function thumbnail({ piece, factors, pixels }: JobInput<'thumbnail'>): JobOutput<'thumbnail'> {
+  const workings = planner.plan(planInput(piece), factors);
+  const { circle } = workings.plan.design;
+  const freeMm = circle ? Math.hypot(circle.x, circle.y) + circle.r + ROOM.freeMm : ROOM.emptyMm;
+  const reachMm = piece.hoop ? (innerDiameterMm(piece.hoop.nominalMm) / 2) * ROOM.ring : freeMm;
+  return { picture: pictureOf(piece, workings, reachMm, pixels), reachMm };
+}
+
+function pictureOf(piece: Piece, workings: Workings, reachMm: number, pixels: number): ImageBitmap {
+  const size = { width: pixels, height: pixels };
+  const canvas = new OffscreenCanvas(pixels, pixels);
+  const brush = canvas.getContext('2d')!;
+  for (const slice of paintPicture(brush, sceneOf(piece, workings), viewOf(reachMm, size), size, 'front')) void slice;
+  return canvas.transferToImageBitmap();
+}

@@ -1,0 +1,72 @@
+import { colourPairs, mendPair, Planner, remediesFor, varyPalette, type Workings } from '@junctura/core/advice';
+import { designCircle, readSvg, settleInHoop } from '@junctura/core/drawing';
+import { success, type Outcome } from '@junctura/core/measure';
+import { findPositions } from '@junctura/core/order';
+import { applyEdit, planInput, type Piece } from '@junctura/core/piece';
+import { drawNeeds, savings, willReach, type Reach } from '@junctura/core/thread';
+import { spreadOf, type OwnFactors } from '@junctura/core/work';
+import type { JobInput, JobOutput, JobProgress } from '../jobs.ts';
+import { NewsWriter, type PlanNews } from '../planNews.ts';
+
+const planner = new Planner();
+const writer = new NewsWriter();
+
+export function plan({ piece, factors }: JobInput<'plan'>): PlanNews {
+  return writer.write(planner.plan(piece, factors));
+}
+
+/** The workings of a piece; what was planned of it before is not planned anew. */
+function workingsOf({ piece, factors }: { piece: Piece; factors: OwnFactors }): Workings {
+  return planner.plan(planInput(piece), factors);
+}
+
+export function readDrawing({ text, id, name }: JobInput<'readDrawing'>): Outcome<Piece> {
+  const read = readSvg(text, id, name);
+  if (!read.ok) return read;
+  const circle = designCircle(read.value);
+  return circle && circle.r > 0 ? success(settleInHoop(read.value, circle)) : read;
+}
+
+export function remedies(input: JobInput<'remedies'>, tell: (progress: JobProgress<'remedies'>) => void): null {
+  const { plan: planned } = workingsOf(input);
+  input.findings.forEach((finding, index) => tell({ index, remedies: remediesFor(input.piece, planned, finding) }));
+  return null;
+}
+
+export function positions(input: JobInput<'positions'>): JobOutput<'positions'> {
+  return findPositions(workingsOf(input).plan.parts, input.hoop);
+}
+
+export function mend({ pair, shades, wantsLightness, ...input }: JobInput<'mendPair'>): JobOutput<'mendPair'> {
+  return mendPair(input.piece, colourPairs(workingsOf(input).plan), pair, shades, { wantsLightness });
+}
+
+export function vary({ shades, ...input }: JobInput<'varyPalette'>): JobOutput<'varyPalette'> {
+  return varyPalette(input.piece, colourPairs(workingsOf(input).plan), shades);
+}
+
+export function odds({ needs, runs, factors }: JobInput<'odds'>): number {
+  const loads = needs.map((need) => need.loads);
+  const drawn = drawNeeds(loads, runs, spreadOf(factors));
+  let enough = 0;
+  for (let run = 0; run < runs; run++) {
+    if (needs.every(({ share }, i) => drawn[i]![run]! <= share)) enough++;
+  }
+  return enough / runs;
+}
+
+const keyOf = ({ need }: Reach): string => `${need.shade.range} ${need.shade.code} ${need.lot ?? ''}`;
+
+export function thriftier({ done, box, shade, ...input }: JobInput<'savings'>): JobOutput<'savings'> {
+  const { piece, factors } = input;
+  // A planner of its own: what is tried here is not what the page has.
+  const trials = new Planner();
+  const planned = trials.plan(planInput(piece), factors).plan;
+  const reach = willReach(piece, planned, done, box).find((entry) => keyOf(entry) === shade);
+  if (!reach) return [];
+  return savings(piece, planned, done, reach, box, (edit) => {
+    const outcome = applyEdit(piece, edit);
+    if (!outcome.ok) throw new Error(outcome.problem);
+    return { piece: outcome.value, plan: trials.plan(planInput(outcome.value), factors).plan };
+  });
+}

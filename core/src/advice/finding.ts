@@ -1,47 +1,111 @@
 import { roundTo } from '../measure/index.ts';
+import type { Edit, Piece } from '../piece/index.ts';
+import type { Plan } from '../thread/index.ts';
+import type { PlannedPart } from '../work/index.ts';
 
-export type FindingId =
-  | 'outside-hoop'
-  | 'near-ring'
-  | 'grain'
-  | 'warp'
-  | 'crushed'
-  | 'line-too-close'
-  | "can't-trace"
-  | 'fades-first'
-  | 'heat-sets'
-  | 'water-spoils'
-  | 'part-too-small'
-  | 'line-not-covered'
-  | 'span-too-long'
-  | 'span-too-short'
-  | 'cloth-shows'
-  | 'direction-vanishes'
-  | 'too-many-shades'
-  | 'guide-outside'
-  | 'too-large-for-direction'
-  | 'too-many-strands'
-  | 'snags'
-  | 'needle-hole'
-  | 'pull'
-  | 'lost-in-cloth'
-  | 'too-alike'
-  | 'lots-mixed'
-  | 'may-run'
-  | 'confusable'
-  | 'runs-out'
-  | 'all-hidden'
-  | 'no-stitches'
-  | 'not-read';
+/** What each finding tells, by its id. Lengths are mm, angles degrees, differences of colour ΔE2000, as a person reads them: rounded. */
+export interface FiguresOf {
+  'outside-hoop': { readonly overMm: number; readonly innerMm: number };
+  'near-ring': { readonly clearMm: number; readonly wantedMm: number; readonly raised?: 1 };
+  grain: { readonly offDeg: number };
+  warp: { readonly share: number; readonly uprightMm: number; readonly acrossMm: number };
+  crushed: { readonly workedIn: number; readonly crushedBy: number };
+  'line-too-close': {
+    readonly other: string;
+    readonly otherId: string;
+    readonly gapMm: number;
+    readonly laidMm: number;
+  };
+  'direction-vanishes': { readonly other: string; readonly apartDeg: number };
+  "can't-trace": { readonly mark: string; readonly cloth: string; readonly grams: number };
+  'fades-first': { readonly mark: string; readonly day: number; readonly staysDays: number };
+  'heat-sets': { readonly mark: string; readonly cloth: string };
+  'water-spoils': { readonly mark: string; readonly spoilt: string };
+  'part-too-small':
+    | { readonly widestMm: number; readonly lengthMm?: undefined; readonly wantedMm: number }
+    | { readonly lengthMm: number; readonly widestMm?: undefined; readonly wantedMm: number };
+  'line-not-covered': { readonly coverMm: number; readonly markMm: number; readonly strands: number };
+  'span-too-long': { readonly spanMm: number; readonly limitMm: number };
+  'span-too-short': { readonly spanMm: number; readonly leastMm: number };
+  'cloth-shows': { readonly spacingMm: number; readonly laidMm: number };
+  'too-many-shades': { readonly shades: number; readonly room: number; readonly spanMm: number };
+  'guide-outside': { readonly outside: number };
+  'too-large-for-direction': { readonly areaCm2: number; readonly mostCm2: number };
+  'too-many-strands': { readonly radiusMm: number; readonly laidMm: number };
+  snags: { readonly stitch: string };
+  'needle-hole': { readonly shaftMm: number; readonly cloth: string };
+  pull: { readonly stitch: string; readonly cloth: string };
+  'lost-in-cloth': { readonly colour: string; readonly difference: number };
+  'too-alike': {
+    readonly colour: string;
+    readonly other: string;
+    /** Ids in the palette. */
+    readonly a: string;
+    readonly b: string;
+    readonly difference: number;
+    readonly lightness: number;
+    readonly ladder?: 1;
+  };
+  'lots-mixed': {
+    readonly colour: string;
+    readonly a: string;
+    readonly b: string;
+    readonly lot: string;
+    readonly otherLot: string;
+  };
+  'may-run': { readonly colours: string };
+  confusable: { readonly a: string; readonly b: string; readonly kind: string; readonly pairs: number };
+  'runs-out': {
+    readonly colour: string;
+    readonly ownedM: number;
+    readonly needM: number;
+    readonly percent: number;
+  };
+  'all-hidden': { readonly name: string };
+  'no-stitches': { readonly stitch: string };
+  'not-read': { readonly note: string };
+}
 
-export type Figures = Readonly<Record<string, number | string>>;
+export type FindingId = keyof FiguresOf;
 
 /** Something worth a look. The sentence is made of the figures elsewhere. */
-export interface Finding {
-  readonly id: FindingId;
-  readonly part: string | null;
-  readonly figures: Figures;
+export type Finding<Id extends FindingId = FindingId> = {
+  readonly [Each in Id]: { readonly id: Each; readonly part: string | null; readonly figures: FiguresOf[Each] };
+}[Id];
+
+export type Severity = 'stop' | 'warn' | 'note';
+/** The step of the work at which a finding is best looked at. */
+export type FindingStep = 'drawing' | 'hoop' | 'stitches' | 'colours' | 'thread' | 'transfer';
+
+/** A remedy that may turn out not to be one: null where it would change nothing. */
+export type Offer = readonly [label: string, edit: Edit | null];
+
+/** A finding about a piece as it is planned. */
+export interface Case<Id extends FindingId = FindingId> {
+  readonly piece: Piece;
+  readonly plan: Plan;
+  readonly finding: Finding<Id>;
 }
+
+/** A case that is about one part. */
+export interface PartCase {
+  readonly piece: Piece;
+  readonly plan: Plan;
+  readonly planned: PlannedPart;
+}
+
+/** What a kind of finding is: where it is looked at, how bad it is, what is said of it, what can be done. */
+export interface FindingKind<Id extends FindingId> {
+  readonly step: FindingStep;
+  readonly severity: Severity | ((figures: FiguresOf[Id]) => Severity);
+  readonly say: (figures: FiguresOf[Id]) => string;
+  /** Why it matters. */
+  readonly why: string;
+  /** Worked out only when it is asked for. */
+  readonly remedies?: (of: Case<Id>) => Offer[];
+}
+
+export type FindingKinds = { readonly [Id in FindingId]: FindingKind<Id> };
 
 /** A figure as a finding tells it: to the hundredth, so that an accepted one stays accepted. */
 export function hundredths(value: number): number {

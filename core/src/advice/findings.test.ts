@@ -21,7 +21,7 @@ import {
   Planner,
   remediesFor,
   sayFinding,
-  SENTENCES,
+  FINDINGS,
   severityOf,
   type Finding,
   type FindingId,
@@ -87,6 +87,7 @@ function planned(piece: Piece, id: FindingId): Pick<Workings, 'plan' | 'findings
   const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
   return { plan, findings: id === 'runs-out' ? ownedFindings(plan, { c1: 0.4 }) : findings };
 }
+const otherOf = (figures: Finding['figures']): string | null => ('otherId' in figures ? figures.otherId : null);
 const hoop = plainHoop(100, 12);
 const CASES: [FindingId, Piece][] = [
   ['outside-hoop', pieceOf('<circle r="60" fill="#a33"/>', { hoop })],
@@ -183,7 +184,7 @@ describe('findings', () => {
   });
 
   it('have a case here, every one of them', () => {
-    expect(CASES.map(([id]) => id).sort()).toEqual(Object.keys(SENTENCES).sort());
+    expect(CASES.map(([id]) => id).sort()).toEqual(Object.keys(FINDINGS).sort());
   });
 
   it.each(CASES)('%s: what is offered as a remedy mends it', (id, piece) => {
@@ -218,8 +219,8 @@ describe('findings', () => {
       const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
       const merging = (entries: readonly Finding[], part: string | null): string[] =>
         entries
-          .filter(({ id, part: one, figures }) => id === 'line-too-close' && [one, figures['otherId']].includes(part))
-          .map(({ part: one, figures }) => `${one} ${figures['otherId']}`);
+          .filter(({ id, part: one, figures }) => id === 'line-too-close' && [one, otherOf(figures)].includes(part))
+          .map(({ part: one, figures }) => `${one} ${otherOf(figures)}`);
       for (const finding of findings.filter(({ id }) => id === 'line-too-close')) {
         const away = remediesFor(piece, plan, finding).find(({ label }) => /away$/.test(label));
         if (!away) continue;

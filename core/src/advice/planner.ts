@@ -5,7 +5,7 @@ import { sumUp, type Plan } from '../thread/index.ts';
 import { PassWorker, type OwnFactors, workSettings, spreadOf } from '../work/index.ts';
 import { ShapePlacer } from '../drawing/index.ts';
 import type { Finding } from './finding.ts';
-import { findAll, findOfSize } from './findings.ts';
+import { findAll, findOfSize } from './findings/index.ts';
 
 /** All that is computed of a piece. */
 export interface Workings {

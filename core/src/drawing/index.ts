@@ -33,7 +33,6 @@ export {
   addParts,
   drawFreehand,
   type EdgesBelow,
-  freeId,
   HELPERS,
   layOutLetters,
   leastHeightMm,

@@ -1,21 +1,6 @@
 import svgpath from 'svgpath';
-import {
-  flattenPath,
-  mapPoints,
-  offsetLine,
-  pathData,
-  polylineLength,
-  regionArea,
-  simplifyLine,
-  splitByLine,
-  subtractFromLines,
-  unite,
-  inverse,
-  type Polyline,
-  type Region,
-} from '../geometry/index.ts';
-import { editOf, type Edit, type Part, type Piece } from '../piece/index.ts';
-import { freeId } from './helpers/index.ts';
+import { flattenPath, mapPoints, offsetLine, pathData, polylineLength, regionArea, simplifyLine, splitByLine, subtractFromLines, unite, inverse, type Polyline, type Region } from '../geometry/index.ts';
+import { editOf, type Edit, type Part, type Piece, freeId } from '../piece/index.ts';
 import { placementMatrix } from './placedShape.ts';
 
 /** Curves that must be flattened to be cut or joined keep within this on the drawing, mm. */

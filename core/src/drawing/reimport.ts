@@ -1,6 +1,5 @@
 import { boxOf, flattenPath } from '../geometry/index.ts';
-import { newColour, editOf, type Edit, type Part, type Piece } from '../piece/index.ts';
-import { freeId } from './helpers/index.ts';
+import { newColour, editOf, type Edit, type Part, type Piece, freeId, freeColourId } from '../piece/index.ts';
 
 /** What became of a drawing that was changed elsewhere and brought in again. */
 export interface Reimport {
@@ -44,7 +43,7 @@ export function reimport(piece: Piece, fresh: Piece): Reimport {
     const hex = fresh.palette.find(({ id }) => id === part.colour)!.hex;
     const known = palette.find((colour) => colour.hex === hex);
     if (known) return known.id;
-    const id = freeId('c1', new Set(palette.map((colour) => colour.id)));
+    const id = freeColourId(palette);
     palette.push(newColour({ id, hex }));
     return id;
   };

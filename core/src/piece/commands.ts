@@ -1,3 +1,4 @@
+import { freeColourId } from './ids.ts';
 import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -146,14 +147,6 @@ export function renamePart(piece: Piece, partId: string, name: string): Edit | n
 
 export function setPartColour(piece: Piece, partIds: readonly string[], colour: string): Edit | null {
   return editParts(piece, 'Change the colour', partIds, { colour });
-}
-
-/** An id that no colour of a palette has yet. */
-export function freeColourId(palette: readonly PaletteColour[]): string {
-  const taken = new Set(palette.map((colour) => colour.id));
-  let n = palette.length + 1;
-  while (taken.has(`c${n}`)) n++;
-  return `c${n}`;
 }
 
 /** Works parts in a shade of their own: in the colour that already has it, or in a new one. */

@@ -48,9 +48,32 @@ export function invertEdit(edit: Edit): Edit {
   return { ...edit, steps: steps.reverse() };
 }
 
-/** Two edits in a row as one. */
+/**
+ * Two edits in a row as one. What the second sets again, and nothing has touched in between, keeps its first `before` and its last `after`:
+ * a drag of a thousand moves is no longer than one move.
+ */
 export function mergeEdits(first: Edit, second: Edit): Edit {
-  return { ...second, steps: [...first.steps, ...second.steps] };
+  const steps = [...first.steps];
+  second.steps.forEach((step, i) => {
+    // Most often both set the same values in the same order.
+    const at =
+      isPath(steps[i]?.path, step.path) && steps.length === second.steps.length ? i : lastTouching(steps, step);
+    if (at >= 0 && isPath(steps[at]!.path, step.path)) steps[at] = { ...steps[at]!, after: step.after };
+    else steps.push(step);
+  });
+  return { ...second, steps };
+}
+
+/** The last step that sets what another sets, something of it, or something around it; -1 where none does. */
+function lastTouching(steps: readonly EditStep[], { path }: EditStep): number {
+  return steps.findLastIndex((step) => {
+    const shorter = Math.min(step.path.length, path.length);
+    return isPath(step.path.slice(0, shorter), path.slice(0, shorter));
+  });
+}
+
+function isPath(a: EditPath | undefined, b: EditPath): boolean {
+  return a?.length === b.length && a.every((key, i) => key === b[i]);
 }
 
 function valueAt(root: unknown, path: EditPath): unknown {

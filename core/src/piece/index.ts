@@ -1,7 +1,6 @@
 export {
   acceptFinding,
   dropColourway,
-  freeColourId,
   groupMembers,
   inColourway,
   keepColourway,
@@ -75,4 +74,5 @@ export {
   type Placement,
 } from './schema.ts';
 export { isSamePlanInput, planInput, type PlanInput } from './planInput.ts';
-export { colourName, shadesOf } from './workedColours.ts';
+export { colourName, colourOf, shadesOf } from './workedColours.ts';
+export { freeColourId, freeId } from './ids.ts';

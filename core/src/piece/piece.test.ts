@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../measure/index.ts';
 import {
   applyEdit,
   dropColourway,
@@ -29,6 +30,22 @@ import {
   setShade,
   setUse,
   takeColourway,
+  renamePiece,
+  setWorker,
+  setMark,
+  setHoop,
+  setPartColour,
+  setShades,
+  setVein,
+  setBorders,
+  setShown,
+  setLocked,
+  setPositions,
+  setUnderlay,
+  placePart,
+  acceptFinding,
+  plainHoop,
+  setDiffers,
   workInShade,
   writePiece,
 } from './index.ts';
@@ -180,6 +197,17 @@ describe('the lot', () => {
   });
 });
 
+const UNDERLAY = {
+  picture: 'data:image/png;base64,AAAA',
+  widthPx: 10,
+  heightPx: 10,
+  mmPerPx: 1,
+  xMm: 0,
+  yMm: 0,
+  strength: 1,
+};
+const ACCEPTED = { finding: 'grain', part: null, figures: '{}', why: 'so' };
+
 describe('edits', () => {
   const [first, second] = kite().drawing.parts;
   const all: [string, (piece: Piece) => Edit | null][] = [
@@ -196,19 +224,58 @@ describe('edits', () => {
     ['two in one needle', (p) => setShade(p, p.palette[0]!.id, refOf(shadeOf('sl-61')!), refOf(shadeOf('rh-41')!))],
     ['role and lot', (p) => setColour(p, p.palette[1]!.id, { role: 'sky', lot: 'A7' })],
     ['colourway', (p) => (p.colourways.length > 0 ? null : keepColourway(p, 'w1', 'Evening'))],
+    ['name', (p) => renamePiece(p, 'Another')],
+    ['worker', (p) => setWorker(p, { slack: 0.07 })],
+    ['mark', (p) => setMark(p, 'film')],
+    ['hoop', (p) => setHoop(p, plainHoop(200, 9), { ...p.placement, xMm: 4 })],
+    ['part colour', (p) => setPartColour(p, [first!.id], p.palette.at(-1)!.id)],
+    ['shades', (p) => setShades(p, new Map(p.palette.map(({ id }) => [id, { shade: null, second: null }])))],
+    ['differs', (p) => setDiffers(p, [first!.id], true)],
+    ['guides', (p) => setGuides(p, [first!.id], ['M0 0L4 4'], 'x')],
+    ['vein', (p) => setVein(p, [first!.id], 'M0 0L5 5')],
+    ['borders', (p) => setBorders(p, [first!.id], ['M1 0L5 5'], 'x')],
+    ['shown', (p) => setShown(p, [second!.id], false)],
+    ['locked', (p) => setLocked(p, [first!.id], true)],
+    [
+      'positions',
+      (p) =>
+        setPositions(p, [
+          [1, 2],
+          [40, 2],
+        ]),
+    ],
+    ['underlay', (p) => (p.drawing.underlay ? null : setUnderlay(p, UNDERLAY, 'x'))],
+    ['placed', (p) => placePart(p, first!.id, 9)],
+    ['colourway taken', (p) => (p.colourways[0] ? takeColourway(p, p.colourways[0].id) : null)],
+    ['colourway dropped', (p) => (p.colourways[0] ? dropColourway(p, p.colourways[0].id) : null)],
+    ['accepted', (p) => (p.accepted.length > 0 ? null : acceptFinding(p, ACCEPTED))],
     ['remove', (p) => removeParts(p, [first!.id, second!.id])],
   ];
 
-  it.each(all)('%s: undone, the piece is as before; the piece it was made of is never touched', (_name, make) => {
-    const before = kite();
-    const edit = make(before)!;
-    const after = applied(before, edit);
-    expect(before).toEqual(kite());
-    expect(after).not.toEqual(before);
-    expect(pieceSchema.safeParse(after).success).toBe(true);
-    expect(applied(after, invertEdit(edit))).toEqual(before);
-    expect(make(after) === null || edit.label.startsWith('Move') || edit.label.startsWith('Remove')).toBe(true);
+  it('are tried here, every command that there is', () => {
+    const commands = readFileSync(new URL('./commands.ts', import.meta.url), 'utf8');
+    const tried = readFileSync(new URL('./piece.test.ts', import.meta.url), 'utf8');
+    const names = commands
+      .split(/^export function /m)
+      .filter((text) => text.slice(0, text.indexOf(' {\n')).includes('): Edit | null'))
+      .map((text) => /^\w+/.exec(text)![0]);
+    expect(names.length).toBeGreaterThan(25);
+    for (const name of names) expect(tried, name).toMatch(new RegExp(`\\(p\\) =>[^]*?\\b${name}\\(p\\b`));
   });
+
+  it.each(all.filter(([, make]) => make(kite()) !== null))(
+    '%s: undone, the piece is as before; the piece it was made of is never touched',
+    (_name, make) => {
+      const before = kite();
+      const edit = make(before)!;
+      const after = applied(before, edit);
+      expect(before).toEqual(kite());
+      expect(after).not.toEqual(before);
+      expect(pieceSchema.safeParse(after).success).toBe(true);
+      expect(applied(after, invertEdit(edit))).toEqual(before);
+      expect(make(after) === null || edit.label.startsWith('Move') || edit.label.startsWith('Remove')).toBe(true);
+    },
+  );
 
   it('in a row are undone together, and merged ones at once', () => {
     let piece = kite();
@@ -222,6 +289,46 @@ describe('edits', () => {
     const merged = done.reduce(mergeEdits);
     expect(applied(kite(), merged)).toEqual(piece);
     expect(applied(piece, invertEdit(merged))).toEqual(kite());
+  });
+
+  it('of a drag of a thousand moves are as long as one, and undone at once', () => {
+    let piece = kite();
+    const moves = Array.from({ length: 1000 }, (_, i) => {
+      const placement = { ...piece.placement, xMm: i + 1 };
+      const edit = setHoop(piece, i === 0 ? plainHoop(200, 12) : piece.hoop, placement)!;
+      piece = applied(piece, edit);
+      return edit;
+    });
+    const merged = moves.reduce(mergeEdits);
+    expect(merged.steps).toHaveLength(2);
+    expect(applied(kite(), merged)).toEqual(piece);
+    expect(applied(piece, invertEdit(merged))).toEqual(kite());
+  });
+
+  it('of every kind, in any sequence, merged or not, are undone one by one to what was before', () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      const random = seededRandom(seed);
+      let piece = kite();
+      const states = [piece];
+      const done: Edit[] = [];
+      for (let i = 0; i < 25; i++) {
+        const edit = all[Math.floor(random.next() * all.length)]![1](piece);
+        if (!edit) continue;
+        piece = applied(piece, edit);
+        if (done.length > 0 && random.next() < 0.4) {
+          done.push(mergeEdits(done.pop()!, edit));
+          states.pop();
+        } else done.push(edit);
+        states.push(piece);
+      }
+      let back = piece;
+      for (const edit of [...done].reverse()) {
+        expect(back).toEqual(states.pop());
+        back = applied(back, invertEdit(edit));
+      }
+      expect(back).toEqual(kite());
+      expect(done.reduce((now, edit) => applied(now, edit), kite())).toEqual(piece);
+    }
   });
 
   it('are refused on a piece that is not the one they were made for', () => {

@@ -16,3 +16,10 @@ export function colourName({ hex, shade, second }: PaletteColour): { name: strin
   const { item } = nearestShade(hex);
   return { name: `near ${item.name} (${item.code})`, hex };
 }
+
+/** A colour of a piece by its id. @throws where the palette has none of it: parts and passes name only colours that are there */
+export function colourOf({ palette }: { readonly palette: readonly PaletteColour[] }, id: string): PaletteColour {
+  const colour = palette.find((entry) => entry.id === id);
+  if (!colour) throw new RangeError(`colourOf: the palette has no '${id}'`);
+  return colour;
+}

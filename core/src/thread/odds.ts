@@ -45,6 +45,8 @@ export function drawNeeds(loads: readonly number[], runs: number, spread: Thread
 
 /** So many runs settle the skeins to buy. */
 const RUNS = 4000;
+/** So many counts of loads are remembered; beyond that the one that was drawn first is forgotten. */
+const MOST_REMEMBERED = 200;
 const drawn = new Map<string, Float64Array>();
 
 /** The factors of a colour of so many loads, rising: entry k of n is what does in k of n cases. Drawn once for each count. */
@@ -52,6 +54,7 @@ export function risingFactors(loads: number, spread: ThreadSpread): Float64Array
   const key = `${loads} ${spread.hand} ${spread.load} ${spread.unpicked}`;
   const known = drawn.get(key) ?? drawNeeds([loads], RUNS, spread)[0]!.sort();
   drawn.set(key, known);
+  if (drawn.size > MOST_REMEMBERED) drawn.delete(drawn.keys().next().value!);
   return known;
 }
 

@@ -99,10 +99,10 @@ const isPenOut = computed(() => {
   if (selection.pen === null) return false;
   return DRAWING_PENS.has(selection.pen.draws) ? props.show === 'drawing' : props.show === 'stitches' && !isBack.value;
 });
-const shownPart = computed(
-  () =>
-    workings.current?.plan.parts.find(({ part }) => part.id === selection.picked[0] && part.kind !== 'spot') ?? null,
-);
+const shownPart = computed(() => {
+  const planned = workings.plannedOf(selection.picked[0]);
+  return planned?.part.kind === 'spot' ? null : planned;
+});
 const drawnPath = computed(() =>
   isPenOut.value && props.show === 'drawing' && pen.points.value.length >= 4
     ? pathData({ points: Float64Array.from(pen.points.value), closed: false }, 2)

@@ -62,9 +62,7 @@ export function usePen(pxPerMm: () => number): Stroke {
   /** Where the vein was taken hold of, and how it lay then. */
   let held: { at: number; x: number; y: number; vein: Float64Array } | null = null;
 
-  const planned = computed(
-    () => workings.current?.plan.parts.find(({ part }) => part.id === selection.pen?.part) ?? null,
-  );
+  const planned = computed(() => workings.plannedOf(selection.pen?.part));
 
   function start(x: number, y: number): void {
     points.value = [x, y];

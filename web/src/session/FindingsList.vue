@@ -3,7 +3,7 @@ import {
   figuresKey,
   isAccepted,
   sayFinding,
-  SENTENCES,
+  whyOf,
   severityOf,
   type Finding,
   type Remedy,
@@ -40,8 +40,8 @@ const entries = computed(() => {
       key: `${finding.id}|${finding.part}|${figuresKey(finding)}`,
       severity: severityOf(finding),
       text: sayFinding(finding),
-      why: SENTENCES[finding.id].why,
-      name: opened.piece.drawing.parts.find((part) => part.id === finding.part)?.name ?? null,
+      why: whyOf(finding),
+      name: opened.nameOf(finding.part) || null,
       remedies: found.value.get(finding) ?? [],
     }));
 });

@@ -1,3 +1,4 @@
+import { newId } from '../keeping/newId.ts';
 import { reimport } from '@junctura/core/drawing';
 import { plural } from '@junctura/core/measure';
 import { defineStore } from 'pinia';
@@ -54,7 +55,7 @@ export const useIntake = defineStore('intake', () => {
     };
     const timer = setTimeout(() => (readingName.value = file.name), SHOW_AFTER_MS);
     const stopped = stop;
-    const read = await readFile(file, reader, () => crypto.randomUUID());
+    const read = await readFile(file, reader, newId);
     clearTimeout(timer);
     if (isStopped) return;
     stopped();
@@ -91,7 +92,7 @@ export const useIntake = defineStore('intake', () => {
   async function takeChanged(file: File): Promise<void> {
     problem.value = null;
     const reader = new PlannerClient();
-    const read = await readFile(file, reader, () => crypto.randomUUID());
+    const read = await readFile(file, reader, newId);
     reader.close();
     if (!read.ok) {
       problem.value = read.problem;

@@ -1,3 +1,4 @@
+import { newId } from '../keeping/newId.ts';
 import type { PieceFile } from '@junctura/core/piece';
 import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -73,7 +74,7 @@ export const useKeeper = defineStore('keeper', () => {
     ++ticket;
     await flush();
     const isTaken = await store.load(piece.id);
-    const id = isTaken.ok && isTaken.value === null ? piece.id : crypto.randomUUID();
+    const id = isTaken.ok && isTaken.value === null ? piece.id : newId();
     take({ piece: { ...piece, id }, record: entries }, 0);
     isKept.value = false;
     if (entries.length > 0) await store.addEntries(id, entries);
@@ -163,7 +164,7 @@ export const useKeeper = defineStore('keeper', () => {
     const { piece } = opened;
     if (keepMine) {
       const name = `${piece.name} (this tab)`.slice(0, 300);
-      return adopt({ piece: { ...piece, id: crypto.randomUUID(), name }, record: record.entries });
+      return adopt({ piece: { ...piece, id: newId(), name }, record: record.entries });
     }
     const stored = await store.load(piece.id);
     if (stored.ok && stored.value) take(stored.value, stored.value.revision);

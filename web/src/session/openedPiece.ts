@@ -1,12 +1,16 @@
-import { emptyPiece, type Edit, type Piece } from '@junctura/core/piece';
+import { emptyPiece, type Edit, type Part, type Piece } from '@junctura/core/piece';
 import { defineStore } from 'pinia';
-import { markRaw, ref, shallowRef } from 'vue';
+import { computed, markRaw, ref, shallowRef } from 'vue';
 import { History } from './history.ts';
+
+/** The id of the piece that stands there before one is opened. */
+export const NONE = 'none';
 
 /** The piece that is open, and the edits that can be undone. It knows nothing of storage, plans or the screen. */
 export const useOpenedPiece = defineStore('openedPiece', () => {
   let history = new History();
-  const piece = shallowRef<Piece>(markRaw(emptyPiece('none', '')));
+  const piece = shallowRef<Piece>(markRaw(emptyPiece(NONE, '')));
+  const partsById = computed(() => new Map(piece.value.drawing.parts.map((part) => [part.id, part])));
   const undoLabel = ref<string | null>(null);
   const redoLabel = ref<string | null>(null);
   /** What was done last, in words; null: nothing since it was opened. */
@@ -53,5 +57,15 @@ export const useOpenedPiece = defineStore('openedPiece', () => {
     piece.value = markRaw(next);
   }
 
-  return { piece, undoLabel, redoLabel, lastAction, take, edit, undo, redo, restore };
+  /** A part by its id; undefined where it is gone. */
+  function partOf(id: string | null | undefined): Part | undefined {
+    return id == null ? undefined : partsById.value.get(id);
+  }
+
+  /** What a part is called; empty where it is gone. */
+  function nameOf(id: string | null | undefined): string {
+    return partOf(id)?.name ?? '';
+  }
+
+  return { piece, partOf, nameOf, undoLabel, redoLabel, lastAction, take, edit, undo, redo, restore };
 });

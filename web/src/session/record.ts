@@ -1,3 +1,4 @@
+import { newId } from '../keeping/newId.ts';
 import { mergeRecords, progressOf, toWorkAgain } from '@junctura/core/log';
 import type { PieceRecord, RecordEntry, ThreadUse } from '@junctura/core/piece';
 import { defineStore } from 'pinia';
@@ -28,7 +29,7 @@ export const useRecord = defineStore('record', () => {
   }
 
   function newEntry(): Pick<RecordEntry, 'id' | 'at'> {
-    return { id: crypto.randomUUID(), at: new Date().toISOString() };
+    return { id: newId(), at: new Date().toISOString() };
   }
 
   function note(entry: Noted<RecordEntry>): Promise<void> {

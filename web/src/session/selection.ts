@@ -27,7 +27,7 @@ export const useSelection = defineStore('selection', () => {
   const seeing = ref<Seeing | 'armsLength'>('daylight');
   /** What is being drawn on the hoop for a part, in place of picking. */
   const pen = ref<Pen | null>(null);
-  const pickedPart = computed(() => opened.piece.drawing.parts.find((part) => part.id === picked.value[0]) ?? null);
+  const pickedPart = computed(() => opened.partOf(picked.value[0]) ?? null);
 
   function pick(ids: string[]): void {
     colourPicked.value = null;

@@ -1,11 +1,11 @@
 import { ownedFindings, type Workings } from '@junctura/core/advice';
 import { isSamePlanInput, planInput, type PlanInput } from '@junctura/core/piece';
 import { ownedFor } from '@junctura/core/thread';
-import type { OwnFactors } from '@junctura/core/work';
+import type { OwnFactors, PlannedPart } from '@junctura/core/work';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { PlannerClient } from '../workers/plannerClient.ts';
-import { useOpenedPiece } from './openedPiece.ts';
+import { NONE, useOpenedPiece } from './openedPiece.ts';
 import { useSettings } from './settings.ts';
 import { tallyOf, type Tally } from './tally.ts';
 import { useThreadBox } from './threadBox.ts';
@@ -27,9 +27,16 @@ export const useWorkings = defineStore('workings', () => {
   const problem = ref<string | null>(null);
   /** The tally before the last action. */
   const tallyBefore = shallowRef<Tally | null>(null);
+  void threads.load();
   let planned: Workings | null = null;
   let asked: { input: PlanInput; factors: OwnFactors } | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
+
+  const plannedById = computed(() => new Map(current.value?.plan.parts.map((planned) => [planned.part.id, planned])));
+  /** A part as it is planned, by its id; null where it is not. */
+  function plannedOf(id: string | null | undefined): PlannedPart | null {
+    return (id != null && plannedById.value.get(id)) || null;
+  }
 
   const tally = computed(() => (current.value ? tallyOf(opened.piece, current.value) : null));
   /** What the last action made of the tally: its label, and the tally before it. */
@@ -86,22 +93,23 @@ export const useWorkings = defineStore('workings', () => {
   watch(
     () => opened.piece,
     (piece, before) => {
-      if (piece.id !== before.id) {
+      if (piece.id !== before?.id) {
         current.value = planned = asked = null;
         tallyBefore.value = null;
         problem.value = null;
       }
-      void replan();
+      if (piece.id !== NONE) void replan();
     },
-    { flush: 'sync' },
+    // A piece may have been opened before anyone asked for its workings.
+    { flush: 'sync', immediate: true },
   );
   watch(
     () => settings.factors,
-    () => void replan(),
+    () => opened.piece.id !== NONE && void replan(),
   );
   watch(() => threads.box, lookInBox);
 
-  return { current, tally, lastChange, isBusy, isStale, problem, kinds, planner, cancel };
+  return { current, plannedOf, tally, lastChange, isBusy, isStale, problem, kinds, planner, cancel };
 });
 
 function isSameFactors(a: OwnFactors, b: OwnFactors): boolean {

@@ -5,8 +5,8 @@ import { pictureSvg } from '@junctura/core/paper';
 import { Redo2, Undo2, X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NAlert, NButton, NDropdown } from 'naive-ui';
-import { computed, ref, shallowRef, watch, type Component } from 'vue';
-import { RouterLink, useRouter } from 'vue-router';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { RouterLink, useRoute, useRouter } from 'vue-router';
 import FindingsList from '../session/FindingsList.vue';
 import HoopView from '../hoop/HoopView.vue';
 import KeysHelp from './KeysHelp.vue';
@@ -18,13 +18,8 @@ import { isTyping, useUndoKeys } from '../ui/useUndoKeys.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { fileName, saveFile } from '../keeping/files.ts';
 import type { Snapshot } from '../keeping/database.ts';
-import ColoursStep from '../features/colours/ColoursStep.vue';
-import DrawingStep from '../features/drawing/DrawingStep.vue';
-import HoopStep from '../features/hoop-and-size/HoopStep.vue';
-import StitchesStep from '../features/stitches/StitchesStep.vue';
-import { STEPS, type StepId } from './steps.ts';
-import ThreadStep from '../features/thread/ThreadStep.vue';
-import TransferStep from '../features/transfer/TransferStep.vue';
+import { STEPS, stepOfId, type StepId } from './steps.ts';
+import { useBackFromParts } from './useBackFromParts.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useRecord } from '../session/record.ts';
 import { useKeeper } from '../session/keeper.ts';
@@ -40,6 +35,7 @@ const workings = useWorkings();
 const selection = useSelection();
 const intake = useIntake();
 const router = useRouter();
+const route = useRoute();
 const hoopView = ref<InstanceType<typeof HoopView> | null>(null);
 const card = ref<HTMLElement | null>(null);
 const keysShown = ref(false);
@@ -62,36 +58,19 @@ watch(
   },
 );
 
-const CARDS: Readonly<Record<StepId, Component>> = {
-  drawing: DrawingStep,
-  hoop: HoopStep,
-  stitches: StitchesStep,
-  colours: ColoursStep,
-  thread: ThreadStep,
-  transfer: TransferStep,
-};
-const SHOWS = {
-  drawing: 'drawing',
-  hoop: 'fit',
-  stitches: 'stitches',
-  colours: 'stitches',
-  thread: 'stitches',
-  transfer: 'lines',
-} as const;
+const here = computed(() => stepOfId(props.step));
 
-/** With a colour picked in Colours or Thread, the hoop shows the thread of that colour alone. */
-const only = computed(() => {
-  const isByColour = props.step === 'thread' || props.step === 'colours';
-  return isByColour && selection.picked.length > 0 ? new Set(selection.picked) : null;
-});
+const only = computed(() => (here.value.isByColour && selection.picked.length > 0 ? new Set(selection.picked) : null));
+useBackFromParts();
 
 useUndoKeys(opened.undo, opened.redo);
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const isCommand = event.ctrlKey || event.metaKey;
   const letter = event.key.toLowerCase();
-  if (event.altKey && /^[1-6]$/.test(event.key)) {
+  const numbered = event.altKey ? STEPS[Number(event.key) - 1] : undefined;
+  if (numbered) {
     event.preventDefault();
-    void router.replace({ name: 'piece', params: { id: props.id, step: STEPS[Number(event.key) - 1]!.id } });
+    void router.replace({ name: 'piece', params: { id: props.id, step: numbered.id }, query: route.query });
   } else if (!isTyping(event) && !isCommand) {
     if (event.key === '?') keysShown.value = true;
     else if (letter === 'f') findingsShown.value = !findingsShown.value;
@@ -244,7 +223,7 @@ async function settle(keepMine: boolean): Promise<void> {
     </div>
 
     <div class="work">
-      <HoopView ref="hoopView" :show="SHOWS[step]" :only="only">
+      <HoopView ref="hoopView" :show="here.shows" :only="only">
         <p v-if="workings.isBusy" class="busy" role="status">
           Working out the stitches…
           <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">Undo “{{ opened.undoLabel }}”</NButton>
@@ -260,7 +239,7 @@ async function settle(keepMine: boolean): Promise<void> {
           </div>
           <FindingsList />
         </div>
-        <component :is="CARDS[step]" v-else-if="workings.current" />
+        <component :is="here.card" v-else-if="workings.current" />
         <p v-else class="soft">Working out the stitches…</p>
       </aside>
     </div>

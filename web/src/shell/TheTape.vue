@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { isAccepted, severityOf } from '@junctura/core/advice';
+import { isAccepted, severityOf, stepOf } from '@junctura/core/advice';
 import { computed } from 'vue';
-import { RouterLink } from 'vue-router';
-import { STEPS, stepOfFinding, type StepId } from './steps.ts';
+import { RouterLink, useRoute } from 'vue-router';
+import { STEPS, type StepId } from './steps.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
 
@@ -10,13 +10,14 @@ import { useWorkings } from '../session/workings.ts';
 defineProps<{ step: StepId; pieceId: string }>();
 
 const opened = useOpenedPiece();
+const route = useRoute();
 
 const workings = useWorkings();
 const open = computed(() => {
   const counts = new Map<StepId, number>();
   for (const finding of workings.current?.findings ?? []) {
     if (isAccepted(opened.piece, finding) || severityOf(finding) === 'note') continue;
-    const step = stepOfFinding(finding.id);
+    const step = stepOf(finding);
     counts.set(step, (counts.get(step) ?? 0) + 1);
   }
   return counts;
@@ -28,7 +29,7 @@ const open = computed(() => {
     <RouterLink
       v-for="(entry, i) in STEPS"
       :key="entry.id"
-      :to="{ name: 'piece', params: { id: pieceId, step: entry.id } }"
+      :to="{ name: 'piece', params: { id: pieceId, step: entry.id }, query: route.query }"
       class="mark"
       :class="{ here: entry.id === step }"
       :aria-current="entry.id === step ? 'step' : undefined"

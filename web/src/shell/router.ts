@@ -1,10 +1,9 @@
 import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-router';
-import { DEMOS } from '../keeping/demos.ts';
 import BenchPage from '../features/bench/BenchPage.vue';
-import { STEPS } from './steps.ts';
+import { DEMOS } from '../keeping/demos.ts';
 import { useSettings } from '../session/settings.ts';
-
-const stepIds = STEPS.map((step) => step.id).join('|');
+import { PAGES } from './pages.ts';
+import { STEPS } from './steps.ts';
 
 /** The very first visit opens on a piece to look at; from then on this is the bench. */
 function welcome(): RouteLocationRaw | true {
@@ -14,37 +13,35 @@ function welcome(): RouteLocationRaw | true {
   return { name: 'piece', params: { id: DEMOS[0]!.id, step: 'stitches' } };
 }
 
+/** A piece is always looked at in one of its steps. */
+function atStep({ params, query }: { params: Record<string, unknown>; query: object }): RouteLocationRaw | true {
+  if (STEPS.some(({ id }) => id === params['step'])) return true;
+  return { name: 'piece', params: { id: String(params['id']), step: STEPS[0]!.id }, query: { ...query } };
+}
+
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', name: 'bench', component: BenchPage, beforeEnter: welcome },
+    { name: 'bench', path: PAGES.bench, component: BenchPage, beforeEnter: welcome },
+    { name: 'piece', path: PAGES.piece, component: () => import('./PiecePage.vue'), props: true, beforeEnter: atStep },
     {
-      path: `/piece/:id/:step(${stepIds})`,
-      name: 'piece',
-      component: () => import('./PiecePage.vue'),
-      props: true,
-    },
-    { path: '/piece/:id', redirect: (to) => ({ name: 'piece', params: { ...to.params, step: STEPS[0]!.id } }) },
-    {
-      path: '/light-table/:id',
       name: 'light-table',
+      path: PAGES['light-table'],
       component: () => import('../features/transfer/LightTablePage.vue'),
       props: true,
     },
-    { path: '/threads', name: 'threads', component: () => import('../features/thread-box/ThreadsPage.vue') },
-    { path: '/stitches/compare', name: 'compare', component: () => import('../features/stitch-book/ComparePage.vue') },
-    { path: '/stitches/knots', name: 'knots', component: () => import('../features/stitch-book/KnotsPage.vue') },
-    {
-      path: '/stitches/practice',
-      name: 'practice',
-      component: () => import('../features/stitch-book/PracticePage.vue'),
-    },
-    {
-      path: '/stitches/:id?',
-      name: 'book',
-      component: () => import('../features/stitch-book/BookPage.vue'),
-      props: true,
-    },
+    { name: 'threads', path: PAGES.threads, component: () => import('../features/thread-box/ThreadsPage.vue') },
+    { name: 'compare', path: PAGES.compare, component: () => import('../features/stitch-book/ComparePage.vue') },
+    { name: 'knots', path: PAGES.knots, component: () => import('../features/stitch-book/KnotsPage.vue') },
+    { name: 'practice', path: PAGES.practice, component: () => import('../features/stitch-book/PracticePage.vue') },
+    { name: 'book', path: PAGES.book, component: () => import('../features/stitch-book/BookPage.vue'), props: true },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
+});
+
+/** Whoever goes elsewhere while typing has typed it: a field says what it holds when it loses the focus. */
+router.beforeEach((to, from) => {
+  const field = document.activeElement;
+  const isLeaving = to.path !== from.path;
+  if (isLeaving && (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement)) field.blur();
 });

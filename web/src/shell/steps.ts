@@ -1,21 +1,66 @@
-/** The steps of the work, in the order in which people take them, like marks on a tape. */
-export const STEPS = [
-  { id: 'drawing', name: 'Drawing' },
-  { id: 'hoop', name: 'Hoop' },
-  { id: 'stitches', name: 'Stitches' },
-  { id: 'colours', name: 'Colours' },
-  { id: 'thread', name: 'Thread' },
-  { id: 'transfer', name: 'Transfer' },
-] as const;
+import type { FindingStep } from '@junctura/core/advice';
+import { defineAsyncComponent, type Component } from 'vue';
+import type { HoopShows } from '../hoop/useHoopPointer.ts';
 
-export type StepId = (typeof STEPS)[number]['id'];
+/** A step of the work: a mark on the tape, a card at the side, what the hoop shows meanwhile. */
+export interface Step {
+  readonly id: FindingStep;
+  readonly name: string;
+  readonly shows: HoopShows;
+  /** With a colour picked, the hoop shows the thread of that colour alone. */
+  readonly isByColour: boolean;
+  readonly card: Component;
+}
 
-/** Where a finding is best looked at. */
-export function stepOfFinding(id: string): StepId {
-  if (['outside-hoop', 'near-ring', 'grain', 'warp', 'crushed'].includes(id)) return 'hoop';
-  if (['not-read', 'all-hidden', 'line-too-close', 'part-too-small'].includes(id)) return 'drawing';
-  if (['lost-in-cloth', 'too-alike', 'confusable', 'may-run'].includes(id)) return 'colours';
-  if (id === 'runs-out' || id === 'lots-mixed') return 'thread';
-  const ofTransfer = ['line-not-covered', "can't-trace", 'fades-first', 'heat-sets', 'water-spoils'];
-  return ofTransfer.includes(id) ? 'transfer' : 'stitches';
+/** The steps of the work, in the order in which people take them, like marks on a tape. Keys, tape, addresses and cards are read off this list. */
+export const STEPS: readonly Step[] = [
+  {
+    id: 'drawing',
+    name: 'Drawing',
+    shows: 'drawing',
+    isByColour: false,
+    card: defineAsyncComponent(() => import('../features/drawing/DrawingStep.vue')),
+  },
+  {
+    id: 'hoop',
+    name: 'Hoop',
+    shows: 'fit',
+    isByColour: false,
+    card: defineAsyncComponent(() => import('../features/hoop-and-size/HoopStep.vue')),
+  },
+  {
+    id: 'stitches',
+    name: 'Stitches',
+    shows: 'stitches',
+    isByColour: false,
+    card: defineAsyncComponent(() => import('../features/stitches/StitchesStep.vue')),
+  },
+  {
+    id: 'colours',
+    name: 'Colours',
+    shows: 'stitches',
+    isByColour: true,
+    card: defineAsyncComponent(() => import('../features/colours/ColoursStep.vue')),
+  },
+  {
+    id: 'thread',
+    name: 'Thread',
+    shows: 'stitches',
+    isByColour: true,
+    card: defineAsyncComponent(() => import('../features/thread/ThreadStep.vue')),
+  },
+  {
+    id: 'transfer',
+    name: 'Transfer',
+    shows: 'lines',
+    isByColour: false,
+    card: defineAsyncComponent(() => import('../features/transfer/TransferStep.vue')),
+  },
+];
+
+export type StepId = Step['id'];
+
+/** A step by its id; the first where there is none of it. */
+export function stepOfId(id: string): Step {
+  return STEPS.find((step) => step.id === id) ?? STEPS[0]!;
 }

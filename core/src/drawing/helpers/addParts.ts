@@ -1,23 +1,10 @@
 import svgpath from 'svgpath';
 import { inverse } from '../../geometry/index.ts';
-import { newColour, editOf, MAX_PARTS, newPart, type Edit, type Part, type Piece } from '../../piece/index.ts';
+import { newColour, editOf, MAX_PARTS, newPart, type Edit, type Part, type Piece, freeId } from '../../piece/index.ts';
 import { placementMatrix } from '../placedShape.ts';
 import type { HelperPart } from './helper.ts';
 
 const DECIMALS = 4;
-
-/** A text as an id: small letters, digits and dashes, and not among those taken. */
-export function freeId(wanted: string, taken: ReadonlySet<string>): string {
-  const base =
-    wanted
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 80) || 'part';
-  let id = base;
-  for (let k = 2; taken.has(id); k++) id = `${base}-${k}`;
-  return id;
-}
 
 /**
  * Lays drawn parts in front of everything, in a colour of the palette; the first part of an empty drawing gets a new colour.

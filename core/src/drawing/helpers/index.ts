@@ -1,4 +1,4 @@
-export { addParts, freeId } from './addParts.ts';
+export { addParts } from './addParts.ts';
 export { drawFreehand, type EdgesBelow, type FreehandOptions } from './freehand.ts';
 export type { Helper, HelperParam, HelperPart } from './helper.ts';
 export { HELPERS } from './helpers.ts';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { newId } from '../../keeping/newId.ts';
 import { AIR_MM } from '@junctura/core/materials';
 import { success, type Outcome } from '@junctura/core/measure';
 import { checkPiece, emptyPiece, plainHoop, type Piece, type PieceFile } from '@junctura/core/piece';
@@ -16,7 +17,7 @@ const intake = useIntake();
 
 /** A piece with nothing drawn yet, in a usual hoop. */
 function beginEmpty(): void {
-  const piece = emptyPiece(crypto.randomUUID(), 'A new piece');
+  const piece = emptyPiece(newId(), 'A new piece');
   void intake.adopt({ piece: { ...piece, hoop: plainHoop(USUAL_HOOP_MM, AIR_MM.usual) }, record: [] });
 }
 const USUAL_HOOP_MM = 150;

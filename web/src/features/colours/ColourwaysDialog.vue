@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { newId } from '../../keeping/newId.ts';
 import { colourPairs, shortfall, wornColours, type Variation } from '@junctura/core/advice';
 import {
   dropColourway,
@@ -32,7 +33,7 @@ const pairs = computed(() => (workings.current ? colourPairs(workings.current.pl
 
 function keep(): void {
   const called = name.value.trim() || `Colourway ${opened.piece.colourways.length + 1}`;
-  opened.edit(keepColourway(opened.piece, crypto.randomUUID(), called.slice(0, 200)));
+  opened.edit(keepColourway(opened.piece, newId(), called.slice(0, 200)));
   name.value = '';
 }
 const isVarying = ref(false);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { newId } from '../../keeping/newId.ts';
 import { bestShades, deltaE, inColours, labOf, nearestColours } from '@junctura/core/colour';
 import { refOf, type Shade } from '@junctura/core/materials';
 import { setShades, colourName } from '@junctura/core/piece';
@@ -130,7 +131,7 @@ function giveToPiece(): void {
 }
 function keepAsCard(): void {
   const name = `From a picture, ${chosen.value.length} shades`;
-  const card = { id: `own-${crypto.randomUUID()}`, name, thread: 'stranded-cotton', shades: chosen.value.map(refOf) };
+  const card = { id: newId('own-'), name, thread: 'stranded-cotton', shades: chosen.value.map(refOf) };
   threads.change('Keep a card', { ...threads.box, cards: [...threads.box.cards, card] });
   emit('close');
 }

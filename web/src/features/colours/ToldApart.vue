@@ -54,9 +54,8 @@ async function mend(pair: JudgedPair): Promise<void> {
   if (change) opened.edit(setShade(piece, change.colour, change.shade));
 }
 const partNames = (pair: JudgedPair): string => {
-  const names = new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name]));
   const [first] = pair.where;
-  const [one, two] = first!.map((id) => names.get(id));
+  const [one, two] = first!.map(opened.nameOf);
   const more = pair.where.length - 1;
   return (one === two ? `Within ${one}` : `${one} and ${two}`) + (more > 0 ? `, ${more} more` : '');
 };

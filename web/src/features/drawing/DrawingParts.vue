@@ -23,7 +23,6 @@ const rows = ref<PlannedPart[]>([]);
 watch(planned, (now) => (rows.value = [...now]), { immediate: true });
 
 const hexOf = computed(() => new Map(opened.piece.palette.map((colour) => [colour.id, colourName(colour).hex])));
-const nameOf = computed(() => new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name])));
 const groupSizes = computed(() => {
   const sizes = new Map<string, number>();
   for (const { group } of opened.piece.drawing.parts) if (group) sizes.set(group, (sizes.get(group) ?? 0) + 1);
@@ -41,7 +40,7 @@ function about({ part, placed }: PlannedPart): string {
 function hiddenBehind([first, ...others]: readonly string[]): string {
   if (first === undefined) return '';
   const more = others.length > 0 ? ` and ${others.length} more` : '';
-  return ` · partly behind ${nameOf.value.get(first) ?? first}${more}`;
+  return ` · partly behind ${opened.nameOf(first) ?? first}${more}`;
 }
 function boxFor({ placed }: PlannedPart): string {
   const box = placed.box ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 };

@@ -31,9 +31,7 @@ const workings = useWorkings();
 const selection = useSelection();
 const settings = useSettings();
 const part = computed(() => selection.pickedPart);
-const placed = computed(
-  () => workings.current?.plan.parts.find((planned) => planned.part.id === part.value?.id)?.placed ?? null,
-);
+const placed = computed(() => workings.plannedOf(part.value?.id)?.placed ?? null);
 const like = computed(() => {
   const group = part.value?.group ?? null;
   return group === null ? [] : opened.piece.drawing.parts.filter((other) => other.group === group);

@@ -64,7 +64,7 @@ watch(
 const alphabets = ALPHABETS.map(({ id, name }) => ({ value: id, label: name }));
 /** The line that is picked, for letters to stand on. */
 const pickedLine = computed(() => {
-  const planned = workings.current?.plan.parts.find(({ part }) => part.id === selection.picked[0]);
+  const planned = workings.plannedOf(selection.picked[0]);
   return planned?.placed.shape.lines[0] ?? null;
 });
 const STRANDS = 2;

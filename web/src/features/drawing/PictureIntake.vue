@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { newId } from '../../keeping/newId.ts';
 import {
   isConvex,
   pageAspect,
@@ -66,7 +67,7 @@ async function read(): Promise<void> {
   share.value = 0;
   const outcome = await client.read(
     { ...options, widthMm: widthMm.value, corners: corners.value },
-    crypto.randomUUID(),
+    newId(),
     name,
     (done) => (share.value = done),
   );

@@ -41,9 +41,7 @@ const settings = useSettings();
 const forAll = ref(true);
 const shadesShown = ref(false);
 
-const planned = computed(
-  () => workings.current?.plan.parts.find(({ part }) => part.id === selection.pickedPart?.id) ?? null,
-);
+const planned = computed(() => workings.plannedOf(selection.pickedPart?.id));
 const offers = computed<readonly Proposal[]>(() => (planned.value ? proposalsFor(opened.piece, planned.value) : []));
 const colour = computed(() => opened.piece.palette.find(({ id }) => id === planned.value?.part.colour));
 const hex = computed(() => (colour.value ? colourName(colour.value).hex : '#808080'));
@@ -62,8 +60,8 @@ const groupSize = computed(() => (planned.value ? groupMembers(opened.piece, pla
 /** The passes of a part as they are worked now, ready to be changed. */
 function passesOf(partId: string): Pass[] {
   // The part as it is now: a plan may still be on its way to what was changed last.
-  const part = opened.piece.drawing.parts.find(({ id }) => id === partId);
-  const planned = workings.current?.plan.parts.find((entry) => entry.part.id === partId);
+  const part = opened.partOf(partId);
+  const planned = workings.plannedOf(partId);
   return part && planned ? passesAsWorked({ part, passes: planned.passes }) : [];
 }
 
@@ -136,7 +134,7 @@ function setDiffering(differs: boolean): void {
 
 /** The direction in which a pass is worked now. */
 function angleOf(partId: string, index: number): number {
-  const part = workings.current?.plan.parts.find((entry) => entry.part.id === partId);
+  const part = workings.plannedOf(partId);
   return part?.passes[index]?.angleDeg ?? 0;
 }
 
@@ -153,7 +151,7 @@ function barOf({ frontMm, backMm, wrapMm, throughMm, threadMm }: Quantities): In
 
 function choose(offer: Proposal): void {
   const chosen = members.value.map((member): [string, Pass[]] => {
-    const alike = workings.current?.plan.parts.find(({ part }) => part.id === member.id);
+    const alike = workings.plannedOf(member.id);
     const own = alike && proposalsFor(opened.piece, alike).find(({ pass }) => pass.stitch === offer.pass.stitch);
     const filling = own?.pass ?? offer.pass;
     const layers = passesOf(member.id);

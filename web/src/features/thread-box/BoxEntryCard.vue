@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { newId } from '../../keeping/newId.ts';
 import {
   metresOf,
   newEntry,
@@ -38,7 +39,7 @@ const shades = computed(() => {
     .slice(0, MOST_FOUND);
 });
 function add(shade: Shade): void {
-  const entry = newEntry({ id: crypto.randomUUID(), shade: refOf(shade), thread: range.value.thread, whole: 1 });
+  const entry = newEntry({ id: newId(), shade: refOf(shade), thread: range.value.thread, whole: 1 });
   threads.addEntries(`Put in ${shade.name}`, [entry]);
   emit('done');
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { newId } from '../../keeping/newId.ts';
 import { differenceInWords, labOf, nearestColours, whiteBalanced } from '@junctura/core/colour';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -100,7 +101,7 @@ function rename(id: number, name: string): void {
   readings.value = readings.value.map((reading) => (reading.id === id ? { ...reading, name } : reading));
 }
 function keep(): void {
-  const id = `own-${crypto.randomUUID()}`;
+  const id = newId('own-');
   const shades = readings.value.map(({ name }, i) => ({
     range: id,
     code: `p-${i + 1}`,

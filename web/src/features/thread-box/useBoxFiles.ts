@@ -1,3 +1,4 @@
+import { newId } from '../../keeping/newId.ts';
 import {
   readCsv,
   readGpl,
@@ -43,11 +44,11 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
     if (hasAmounts) {
       threads.addEntries(
         `Bring in ${entries.length} entries`,
-        entries.map((entry) => ({ ...entry, id: crypto.randomUUID() })),
+        entries.map((entry) => ({ ...entry, id: newId() })),
       );
     } else {
       const card: OwnCard = {
-        id: `own-${crypto.randomUUID()}`,
+        id: newId('own-'),
         name: name.slice(0, 80) || 'A card',
         thread: entries[0]!.thread,
         shades: entries.map(({ shade }) => shade),

@@ -43,7 +43,6 @@ const answer = computed(() =>
       )
     : null,
 );
-const names = computed(() => new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name])));
 const finished = computed(() => answer.value?.reaches.filter(({ share }) => share === 1) ?? []);
 const begun = computed(() => answer.value?.reaches.filter(({ share }) => share < 1 && share > 0) ?? []);
 </script>
@@ -85,7 +84,7 @@ const begun = computed(() => answer.value?.reaches.filter(({ share }) => share <
       <ul>
         <li v-for="reach in finished.slice(0, MOST_SHOWN)" :key="`${reach.part} ${reach.stitch}`">
           <button type="button" class="plain link" @click="selection.pick([reach.part])">
-            {{ names.get(reach.part) }}
+            {{ opened.nameOf(reach.part) }}
           </button>
           <span class="soft small"
             >{{ stitchKind(reach.stitch).name.toLowerCase() }}, {{ formatThread(reach.needMm, settings.units) }}</span
@@ -99,7 +98,7 @@ const begun = computed(() => answer.value?.reaches.filter(({ share }) => share <
       <ul>
         <li v-for="reach in begun.slice(0, 4)" :key="`${reach.part} ${reach.stitch}`">
           <button type="button" class="plain link" @click="selection.pick([reach.part])">
-            {{ names.get(reach.part) }}
+            {{ opened.nameOf(reach.part) }}
           </button>
           <span class="soft small">{{ roundTo(reach.share * 100, 0) }} %, {{ reach.stitches }} stitches</span>
         </li>

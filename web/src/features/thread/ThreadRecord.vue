@@ -34,7 +34,6 @@ const runs = computed(() =>
 );
 const chosenKey = ref<string | null>(null);
 const keyed = computed(() => {
-  const names = new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name]));
   const done = record.progress.done;
   return runs.value
     .filter(({ run }) => run.quantities.threadMm > 0)
@@ -43,7 +42,7 @@ const keyed = computed(() => {
       colour,
       run,
       isDone: done.has(run.part),
-      label: `${names.get(run.part)}, ${stitchKind(run.pass.stitch).name.toLowerCase()}${done.has(run.part) ? ' (worked)' : ''}`,
+      label: `${opened.nameOf(run.part)}, ${stitchKind(run.pass.stitch).name.toLowerCase()}${done.has(run.part) ? ' (worked)' : ''}`,
     }))
     .sort((a, b) => Number(a.isDone) - Number(b.isDone));
 });
@@ -129,7 +128,6 @@ const share = (factor: number): string => {
   const percent = Math.round((factor - 1) * 100);
   return percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'}`;
 };
-const names = computed(() => new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name])));
 const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => record.progress.done.has(id)));
 </script>
 
@@ -231,7 +229,7 @@ const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => re
     <ul class="list small">
       <li v-for="use in [...record.progress.uses].reverse()" :key="use.id" class="noted">
         <span
-          >{{ use.at.slice(0, 10) }} {{ names.get(use.part) ?? 'a part that is gone' }},
+          >{{ use.at.slice(0, 10) }} {{ opened.nameOf(use.part) || 'a part that is gone' }},
           {{ stitchKind(use.stitch).name.toLowerCase() }}: {{ formatThread(use.usedMm, settings.units) }}
           <span class="soft">usual {{ formatThread(use.usualMm, settings.units) }}</span></span
         >

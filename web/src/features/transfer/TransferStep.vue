@@ -45,9 +45,8 @@ const tacks = computed(() => (mark.value.id === 'film' && plan.value ? tackingFo
 const redraws = computed(() =>
   mark.value.staysDays !== null && plan.value ? redrawPlan(opened.piece, plan.value, mark.value.staysDays) : [],
 );
-const nameOf = computed(() => new Map(opened.piece.drawing.parts.map(({ id, name }) => [id, name])));
 function namesOf(ids: readonly string[]): string {
-  const names = ids.map((id) => nameOf.value.get(id) ?? id);
+  const names = ids.map((id) => opened.nameOf(id) ?? id);
   return names.length <= 6 ? names.join(', ') : `${names.slice(0, 5).join(', ')} and ${names.length - 5} more`;
 }
 

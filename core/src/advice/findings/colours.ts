@@ -1,22 +1,22 @@
-import { WORN_USES } from '../propose/index.ts';
-import { runningColours } from '../transfer/index.ts';
-import { usesColour } from '../work/index.ts';
-import { risingFactors, shareWithin, type Plan, type Owned, ENOUGH } from '../thread/index.ts';
-import { deltaE, labOf, separation } from '../colour/index.ts';
-import { isSameShade, RANGES, type Shade } from '../materials/index.ts';
-import { roundTo } from '../measure/index.ts';
-import { setColour, setShade, type Edit, colourName, type PlanInput, type Piece } from '../piece/index.ts';
-import { colourPairs, isConfusable, wornColours } from './colourPairs.ts';
-import { hundredths, type Finding } from './finding.ts';
-import { mendPair } from './recolour.ts';
-import { THRESHOLDS } from './thresholds.ts';
+import { WORN_USES } from '../../propose/index.ts';
+import { runningColours } from '../../transfer/index.ts';
+import { usesColour } from '../../work/index.ts';
+import { type Plan } from '../../thread/index.ts';
+import { deltaE, labOf, separation } from '../../colour/index.ts';
+import { isSameShade, RANGES, type Shade } from '../../materials/index.ts';
+import { roundTo } from '../../measure/index.ts';
+import { setColour, setShade, colourName, type PlanInput, colourOf } from '../../piece/index.ts';
+import { colourPairs, isConfusable, wornColours } from '../colourPairs.ts';
+import { hundredths, type Finding, type Case, type Offer, type FindingKinds } from '../finding.ts';
+import { mendPair } from '../recolour.ts';
+import { THRESHOLDS } from '../thresholds.ts';
 
 /** Colours that meet and cannot be told apart, lots that are mixed, dyes that may run. */
 export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
   if (piece.use === 'whitework') return [];
   const worn = wornColours(piece);
   const labs = new Map([...worn].map(([id, hex]) => [id, labOf(hex)]));
-  const name = (id: string): string => colourName(piece.palette.find((colour) => colour.id === id)!).name;
+  const name = (id: string): string => colourName(colourOf(piece, id)).name;
   const found: Finding[] = [];
   const pairs = colourPairs(plan);
   let confusable: { a: string; b: string; kind: string } | null = null;
@@ -29,7 +29,7 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
     const figures = { colour: name(a), other: name(b), a, b, difference, lightness };
     const isSame = sameShade(piece, a, b);
     if (isSame) {
-      const [lot, otherLot] = [a, b].map((id) => piece.palette.find((colour) => colour.id === id)!.lot);
+      const [lot, otherLot] = [a, b].map((id) => colourOf(piece, id).lot);
       if (lot !== otherLot) {
         found.push({
           id: 'lots-mixed',
@@ -71,7 +71,7 @@ export function clothColourFindings(piece: PlanInput, plan: Plan): Finding[] {
 }
 
 function sameShade(piece: PlanInput, a: string, b: string): boolean {
-  const [one, other] = [a, b].map((id) => piece.palette.find((colour) => colour.id === id)!);
+  const [one, other] = [a, b].map((id) => colourOf(piece, id));
   return one!.shade !== null && isSameShade(one!.shade, other!.shade);
 }
 
@@ -84,38 +84,17 @@ function runningFindings(piece: PlanInput, plan: Plan): Finding[] {
   return [{ id: 'may-run', part: running[0]!.part, figures: { colours } }];
 }
 
-/** Thread that is owned, but does not cover the need with good odds. */
-export function ownedFindings({ colours, parts, spread }: Plan, owned: Owned): Finding[] {
-  return colours.flatMap((need): Finding[] => {
-    const metres = owned[need.id];
-    if (metres === undefined || need.wholeM === 0) return [];
-    const odds = shareWithin(risingFactors(need.loads, spread), metres / need.wholeM);
-    if (odds >= ENOUGH) return [];
-    const part = parts.find((planned) => usesColour(planned, need.colour))?.part.id ?? null;
-    const figures = {
-      colour: need.name,
-      ownedM: roundTo(metres, 1),
-      needM: roundTo(need.wholeM, 1),
-      percent: Math.round(odds * 100),
-    };
-    return [{ id: 'runs-out', part, figures }];
-  });
+function fromOneLot({ piece, finding }: Case<'lots-mixed'>): Offer[] {
+  const { a, b } = finding.figures;
+  return [['Take both from one lot', setColour(piece, b, { lot: colourOf(piece, a).lot })]];
 }
 
-/** What can be done where two colours or lots meet that should not. */
-export function colourRemedies(
-  piece: Piece,
-  plan: Plan,
-  { id, figures }: Finding,
-): [label: string, edit: Edit | null][] {
-  const [a, b] = [String(figures['a']), String(figures['b'])];
-  if (id === 'lots-mixed') {
-    const lot = piece.palette.find((colour) => colour.id === a)?.lot ?? null;
-    return [['Take both from one lot', setColour(piece, b, { lot })]];
-  }
+/** One of two colours that meet in another shade, where one tells them apart. */
+function toldApart({ piece, plan, finding }: Case<'too-alike'>): Offer[] {
+  const { a, b, ladder, lightness } = finding.figures;
   const pairs = colourPairs(plan);
   const pair = pairs.find((entry) => entry.a === a && entry.b === b);
-  const wantsLightness = !figures['ladder'] && Number(figures['lightness']) < THRESHOLDS.tooAlikeLightness;
+  const wantsLightness = !ladder && lightness < THRESHOLDS.tooAlikeLightness;
   const change = pair ? mendPair(piece, pairs, pair, shadesFor(plan, a, b), { wantsLightness }) : null;
   if (!change) return [];
   const label = `Work one in ${change.shade.name.toLowerCase()}`;
@@ -128,3 +107,45 @@ function shadesFor({ colours }: Plan, a: string, b: string): Shade[] {
   const ranges = RANGES.filter(({ thread }) => threads.has(thread));
   return (ranges.length > 0 ? ranges : RANGES).flatMap(({ shades }) => [...shades]);
 }
+
+/** What is said of each, and what can be done. */
+export const COLOURS_KINDS = {
+  'lost-in-cloth': {
+    step: 'colours',
+    severity: 'warn',
+    say: ({ colour, difference }) => `${colour} is only ΔE ${difference.toFixed(1)} from the cloth.`,
+    why: 'At arm’s length it vanishes into the cloth.',
+  },
+  'too-alike': {
+    step: 'colours',
+    severity: ({ difference, ladder }) => (ladder || difference >= THRESHOLDS.tooAlike ? 'note' : 'warn'),
+    say: ({ colour, other, difference, lightness, ladder }) => {
+      if (ladder) return `${colour} and ${other} are neighbours of one shading, only ΔE ${difference} apart.`;
+      return difference < THRESHOLDS.tooAlike
+        ? `${colour} touches ${other}, only ΔE ${difference} away.`
+        : `${colour} touches ${other} and is as light as it: ${lightness} steps of 100 apart.`;
+    },
+    why: 'Two that differ on the card are one at arm’s length or in dim light. Move one of them, or draw a line between.',
+    remedies: toldApart,
+  },
+  'lots-mixed': {
+    step: 'thread',
+    severity: 'warn',
+    say: ({ colour, lot, otherLot }) => `${colour} of lot ${lot} touches the same of lot ${otherLot}.`,
+    why: 'Lots differ, and side by side it shows. Change lots at a border, or take all from one.',
+    remedies: fromOneLot,
+  },
+  'may-run': {
+    step: 'colours',
+    severity: 'note',
+    say: ({ colours }) => `On cloth so pale, these may run when it is washed: ${colours}.`,
+    why: 'Strong reds, blues and blacks hold spare dye. Press a wet white scrap on the thread first; wash cool, by the maker’s sheet.',
+  },
+  confusable: {
+    step: 'colours',
+    severity: 'note',
+    say: ({ a, b, pairs, kind }) =>
+      `${a} and ${b}${pairs > 1 ? ` (and ${pairs - 1} more)` : ''} look alike to those who do not tell ${kind} apart.`,
+    why: 'About one in twenty people. For a guide that others work from, name the shades as well, or choose others.',
+  },
+} satisfies Partial<FindingKinds>;

@@ -1,0 +1,121 @@
+import { formatFine } from '../../measure/index.ts';
+import { type PlanInput, type Piece, setPositions, setHoop } from '../../piece/index.ts';
+import type { Plan } from '../../thread/index.ts';
+import { isRaised } from '../../work/index.ts';
+import { clearInHoopMm, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
+import { AIR_MM, WARP_LIMIT, warpOf } from '../../materials/index.ts';
+import { crushedParts, orderPositions, drawingOrder, findPositions } from '../../order/index.ts';
+import { hundredths, type Finding, type Case, type Offer, type FindingKinds } from '../finding.ts';
+import { THRESHOLDS } from '../thresholds.ts';
+
+/** How the design lies on the grain and in the hoop, and what the ring does to it. */
+export function hoopFindings(piece: PlanInput, plan: Plan): Finding[] {
+  const { hoop, design } = plan;
+  const found: Finding[] = [];
+  const offDeg = hundredths(Math.abs(((piece.placement.turnDeg + 45) % 90) - 45));
+  if (offDeg > THRESHOLDS.offGrainDeg.least && offDeg < THRESHOLDS.offGrainDeg.most) {
+    found.push({ id: 'grain', part: null, figures: { offDeg } });
+  }
+  if (!hoop || !piece.hoop || !design.circle) return found;
+  if (piece.hoop.warp) {
+    const share = hundredths(100 * warpOf(piece.hoop.warp));
+    const { uprightMm, acrossMm } = piece.hoop.warp;
+    if (Math.abs(share) > 100 * WARP_LIMIT)
+      found.push({ id: 'warp', part: null, figures: { share, uprightMm, acrossMm } });
+  }
+  for (const { partId, workedIn, crushedBy } of crushedParts(plan.order, plan.parts, piece.hoop, piece.positions)) {
+    found.push({ id: 'crushed', part: partId, figures: { workedIn, crushedBy } });
+  }
+  const clearMm = hundredths(hoop.clearMm);
+  const wantedMm = Math.min(AIR_MM.least, piece.hoop.airMm);
+  if (clearMm < 0) {
+    found.unshift({ id: 'outside-hoop', part: null, figures: { overMm: -clearMm, innerMm: hoop.innerMm } });
+  } else if (clearMm < wantedMm - 0.05) {
+    found.unshift({ id: 'near-ring', part: null, figures: { clearMm, wantedMm } });
+  } else found.unshift(...raisedNearRing(piece, plan));
+  return found;
+}
+
+/** Raised work wants more air than flat work. */
+function raisedNearRing(piece: PlanInput, plan: Plan): Finding[] {
+  const raised = plan.parts.filter(isRaised);
+  const clearMm = hundredths(
+    clearInHoopMm(
+      raised.flatMap(({ placed }) => [...pointsOf(placed.shape)]),
+      piece.hoop!,
+      positionsOf(piece),
+    ),
+  );
+  const wantedMm = Math.min(AIR_MM.raised, piece.hoop!.airMm + AIR_MM.raised - AIR_MM.usual);
+  if (raised.length === 0 || clearMm >= wantedMm - 0.05) return [];
+  return [{ id: 'near-ring', part: null, figures: { clearMm, wantedMm, raised: 1 } }];
+}
+
+function inAnotherOrder({ piece, plan }: Case<'crushed'>): Offer[] {
+  if (!piece.hoop) return [];
+  const better = orderPositions(plan.parts, piece.hoop, piece.positions);
+  const crushed = (middles: Piece['positions']): number =>
+    crushedParts(drawingOrder(plan.parts, piece.hoop, middles), plan.parts, piece.hoop!, middles).length;
+  const isBetter = crushed(better) < crushed(piece.positions);
+  if (!isBetter) return [];
+  return [['Move the hoop in another order', setPositions(piece, better, 'Order the hoop positions')]];
+}
+
+function inPositions({ piece, plan }: Case<'outside-hoop'>): Offer[] {
+  const found = piece.hoop && findPositions(plan.parts, piece.hoop);
+  if (!found || found.length < 2) return [];
+  return [[`Work it in ${found.length} hoop positions`, setPositions(piece, found, 'Find hoop positions')]];
+}
+
+function fitted({ piece, plan }: Pick<Case, 'piece' | 'plan'>, wantedMm: number): Offer[] {
+  if (!piece.hoop || !plan.design.circle) return [];
+  const hoop = { ...piece.hoop, airMm: Math.max(piece.hoop.airMm, wantedMm) };
+  const edit = setHoop(piece, hoop, fitToHoop(piece, hoop), 'Fit to the hoop');
+  return [[`Fit it with ${hoop.airMm} mm of air`, edit]];
+}
+
+const mm = formatFine;
+
+/** What is said of each, and what can be done. */
+export const HOOP_KINDS = {
+  'outside-hoop': {
+    step: 'hoop',
+    severity: 'stop',
+    say: ({ overMm, innerMm }) =>
+      `The design reaches ${mm(overMm)} beyond the inside of the ring (${mm(innerMm)} across).`,
+    why: 'What lies under the ring cannot be stitched.',
+    remedies: (of) => [...inPositions(of), ...fitted(of, AIR_MM.usual)],
+  },
+  'near-ring': {
+    step: 'hoop',
+    severity: 'warn',
+    say: ({ clearMm, wantedMm, raised }) =>
+      `Only ${mm(clearMm)} between ${raised ? 'raised work' : 'the design'} and the ring; ${mm(wantedMm)} is wanted.`,
+    why: 'Close to the ring the needle is cramped and the ring leaves its mark.',
+    remedies: (of) => fitted(of, of.finding.figures.raised ? AIR_MM.raised : AIR_MM.usual),
+  },
+  grain: {
+    step: 'hoop',
+    severity: 'note',
+    say: ({ offDeg }) => `The design lies ${offDeg.toFixed(1)}° off the grain of the cloth.`,
+    why: 'Uprights that lean a little look like a mistake, and cloth gives off the grain.',
+    remedies: ({ piece }) => [
+      ['Turn it to the grain', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Turn to the grain')],
+    ],
+  },
+  warp: {
+    step: 'hoop',
+    severity: 'warn',
+    say: ({ share, uprightMm, acrossMm }) =>
+      `The drawn circle measures ${mm(uprightMm)} up and down and ${mm(acrossMm)} across: ${Math.abs(share).toFixed(1)} % out of true.`,
+    why: 'Stitched so, the design springs back crooked. Loosen the cloth the long way, even it out, and tighten again.',
+  },
+  crushed: {
+    step: 'hoop',
+    severity: 'warn',
+    say: ({ workedIn, crushedBy }) =>
+      `It is raised work of hoop position ${workedIn}, and the ring lies on it at position ${crushedBy}.`,
+    why: 'A ring crushes what stands up. Work it after the last position that touches it, or pad the ring.',
+    remedies: inAnotherOrder,
+  },
+} satisfies Partial<FindingKinds>;

@@ -1,0 +1,44 @@
+import type { PlanInput } from '../../piece/index.ts';
+import type { Neighbours } from '../../propose/index.ts';
+import type { Plan } from '../../thread/index.ts';
+import type { Finding, FindingId, FindingKinds } from '../finding.ts';
+import { clothColourFindings, COLOURS_KINDS, colourFindings } from './colours.ts';
+import { DRAWING_KINDS, drawingFindings } from './drawing.ts';
+import { HOOP_KINDS, hoopFindings } from './hoop.ts';
+import { closeFindings, MEETING_KINDS, neighbourFindings } from './meeting.ts';
+import { OWNED_KINDS } from './owned.ts';
+import { partFindings, PARTS_KINDS } from './parts.ts';
+import { TRANSFER_KINDS, transferFindings } from './transfer.ts';
+
+/** Every kind of finding. One that is missing here does not compile. */
+export const FINDINGS: FindingKinds = {
+  ...DRAWING_KINDS,
+  ...HOOP_KINDS,
+  ...PARTS_KINDS,
+  ...MEETING_KINDS,
+  ...COLOURS_KINDS,
+  ...TRANSFER_KINDS,
+  ...OWNED_KINDS,
+};
+
+/** Everything that a plan gives cause to say, worst first within a part. */
+export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): Finding[] {
+  return [
+    ...hoopFindings(piece, plan),
+    ...partFindings(piece, plan),
+    ...neighbourFindings(plan, neighbours),
+    ...closeFindings(plan),
+    ...transferFindings(piece, plan),
+    ...clothColourFindings(piece, plan),
+    ...colourFindings(piece, plan),
+    ...drawingFindings(piece),
+  ];
+}
+
+/** What a design loses by being small or gains in length by being large. */
+const OF_SIZE: ReadonlySet<FindingId> = new Set(['part-too-small', 'span-too-long', 'line-too-close']);
+
+/** What there is to say of the size of a piece, and nothing else. */
+export function findOfSize(piece: PlanInput, plan: Plan): Finding[] {
+  return [...partFindings(piece, plan), ...closeFindings(plan)].filter(({ id }) => OF_SIZE.has(id));
+}

@@ -1,0 +1,57 @@
+import { passesAsWorked } from '../../work/index.ts';
+import { markOf, strandChoices, threadKind } from '../../materials/index.ts';
+import { coveringStrands } from '../../propose/index.ts';
+import { type StitchId, stitchKind } from '../../stitches/index.ts';
+import { setShown, type Edit, type Pass, plainPass, groupMembers, type Part, setPasses } from '../../piece/index.ts';
+import type { FindingId, PartCase, Offer, Case } from '../finding.ts';
+
+/** What a remedy does to one part; nothing where the part is not planned. */
+export function onPart<Id extends FindingId>(offers: (of: PartCase) => Offer[]): (of: Case<Id>) => Offer[] {
+  return ({ piece, plan, finding }) => {
+    const planned = plan.parts.find(({ part }) => part.id === finding.part);
+    return planned ? offers({ piece, plan, planned }) : [];
+  };
+}
+
+export function leftOut({ piece, planned }: PartCase): Offer {
+  return ['Leave it out', setShown(piece, [planned.part.id], false)];
+}
+
+export function switchTo(of: PartCase, stitch: StitchId): Edit | null {
+  const toPass = ({ thread, strands }: Pass): Pass => {
+    const isLine = stitchKind(stitch).worksOn === 'line' && thread === 'stranded-cotton';
+    const enough = isLine ? coveringStrands(stitch, strands, markOf(of.piece.mark)!.lineMm) : strands;
+    return plainPass(stitch, thread, Math.max(strands, enough));
+  };
+  return changeFilling(of, toPass, `Work in ${stitchKind(stitch).name.toLowerCase()}`);
+}
+
+export function withStrands(of: PartCase, by: 1 | -1): Edit | null {
+  const filling = of.planned.passes.find(({ role }) => role === 'filling');
+  if (!filling || nextStrands(filling, by) === null) return null;
+  const change = (pass: Pass): Pass => ({ ...pass, strands: nextStrands(pass, by) ?? pass.strands });
+  return changeFilling(of, change, by > 0 ? 'Add a strand' : 'Take a strand out');
+}
+
+export function without(params: Pass['params'], key: string): Pass['params'] {
+  return Object.fromEntries(Object.entries(params).filter(([name]) => name !== key));
+}
+
+/** The same change of the filling for a part and its group, each from its own passes: like parts may be turned. */
+export function changeFilling({ piece, plan, planned }: PartCase, change: (pass: Pass) => Pass, label: string): Edit | null {
+  const members = new Set(groupMembers(piece, planned.part).map(({ id }: Part) => id));
+  const changed = plan.parts
+    .filter(({ part }) => members.has(part.id))
+    .map((member) => {
+      const passes = passesAsWorked(member).map((pass) => (pass.role === 'filling' ? change(pass) : pass));
+      return [member.part.id, passes] as const;
+    });
+  return setPasses(piece, new Map(changed), label);
+}
+
+/** The next strand count that a thread can give, up or down; null where there is none. */
+function nextStrands({ thread, strands }: { thread: string; strands: number }, by: 1 | -1): number | null {
+  const choices = strandChoices(threadKind(thread)!);
+  return choices[choices.indexOf(strands) + by] ?? null;
+}
+

@@ -1,0 +1,77 @@
+import { type PlanInput, setMark } from '../../piece/index.ts';
+import type { Plan } from '../../thread/index.ts';
+import { fadedParts, showsOn, threadsOf, rankWays } from '../../transfer/index.ts';
+import { clothOf, markOf, spoiltByWater } from '../../materials/index.ts';
+import { hundredths, type Finding, type Case, type Offer, type FindingKinds } from '../finding.ts';
+
+/** What speaks against the way of marking that is chosen. */
+export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
+  const mark = markOf(piece.mark)!;
+  const cloth = clothOf(piece.cloth.kind)!;
+  const found: Finding[] = [];
+  const worked = plan.parts.some(({ passes }) => passes.length > 0);
+  if (!worked) return [];
+  if (!showsOn(mark, cloth, piece.cloth.colour)) {
+    found.push({
+      id: "can't-trace",
+      part: null,
+      figures: { mark: mark.name, cloth: cloth.name, grams: cloth.weightGsm },
+    });
+  }
+  const fading = mark.staysDays === null ? undefined : fadedParts(piece, plan, mark.staysDays)[0];
+  if (fading) {
+    const day = hundredths(fading.day);
+    found.push({
+      id: 'fades-first',
+      part: fading.partId,
+      figures: { mark: mark.name, day, staysDays: mark.staysDays! },
+    });
+  }
+  const spoilt = spoiltByWater(mark, [cloth, ...threadsOf(plan)]);
+  if (spoilt) found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, spoilt: spoilt.name } });
+  if (mark.heatSets && cloth.wash === 'no' && cloth.iron !== 'no') {
+    found.push({ id: 'heat-sets', part: null, figures: { mark: mark.name, cloth: cloth.name } });
+  }
+  return found;
+}
+
+function markedBetter({ piece, plan }: Pick<Case, 'piece' | 'plan'>): Offer[] {
+  const [best] = rankWays(piece, plan);
+  if (!best || best.mark.id === piece.mark) return [];
+  return [[`Mark with: ${best.mark.name.toLowerCase()}`, setMark(piece, best.mark.id)]];
+}
+
+/** What is said of each, and what can be done. */
+export const TRANSFER_KINDS = {
+  "can't-trace": {
+    step: 'transfer',
+    severity: 'warn',
+    say: ({ mark, cloth, grams }) =>
+      `${mark}: the drawing does not show well enough on ${cloth.toLowerCase()} (${grams} g/m²) in this colour.`,
+    why: 'Lines that are not seen are guessed.',
+    remedies: markedBetter,
+  },
+  'fades-first': {
+    step: 'transfer',
+    severity: 'warn',
+    say: ({ mark, day, staysDays }) =>
+      `${mark}: it is reached about day ${Math.ceil(day)}; the mark can be trusted for ${staysDays} days.`,
+    why: 'Draw only what the next sittings reach, or take a mark that stays.',
+    remedies: markedBetter,
+  },
+  'heat-sets': {
+    step: 'transfer',
+    severity: 'warn',
+    say: ({ mark, cloth }) =>
+      `${mark} must be rinsed out before ironing, and ${cloth.toLowerCase()} cannot be rinsed.`,
+    why: 'An iron sets the mark for good. Take another way, or leave the piece unpressed.',
+    remedies: markedBetter,
+  },
+  'water-spoils': {
+    step: 'transfer',
+    severity: 'warn',
+    say: ({ mark, spoilt }) => `${mark} comes out in water that ${spoilt.toLowerCase()} does not take.`,
+    why: 'Water marks or shrinks such cloth, felts wool and takes colour and shine from silk. Take a way that needs none.',
+    remedies: markedBetter,
+  },
+} satisfies Partial<FindingKinds>;

@@ -1,0 +1,13 @@
+import { chromium } from '@playwright/test';
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox','--disable-gpu','--disable-background-networking'] });
+const p = await b.newPage({ viewport: { width: 1280, height: 800 } });
+p.on('console', (m) => console.log('console', m.type(), m.text()));
+p.on('pageerror', (e) => console.log('pageerror', e.message, e.stack?.slice(0,600)));
+await p.goto('http://localhost:4555/');
+await p.waitForTimeout(3000);
+await p.goto('http://localhost:4555/');
+await p.waitForTimeout(1500);
+await p.getByText('Begin on empty cloth').click();
+await p.waitForTimeout(3000);
+await p.screenshot({ path: '/tmp/s1.png' });
+await b.close();

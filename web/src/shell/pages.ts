@@ -1,0 +1,16 @@
+/**
+ * The addresses of the application, as the router writes them. The server answers each of them with the application, so that a reload
+ * finds it: nothing but this list has to know a new page. It imports nothing, as the server reads it, too.
+ */
+export const PAGES = {
+  bench: '/',
+  piece: '/piece/:id/:step?',
+  'light-table': '/light-table/:id',
+  threads: '/threads',
+  compare: '/stitches/compare',
+  knots: '/stitches/knots',
+  practice: '/stitches/practice',
+  book: '/stitches/:id?',
+} as const satisfies Record<string, `/${string}`>;
+
+export type PageName = keyof typeof PAGES;

@@ -6,6 +6,7 @@ import { computed, markRaw, ref, watch } from 'vue';
 import { loadDemo } from '../keeping/demos.ts';
 import { PieceStore } from '../keeping/pieceStore.ts';
 import { forget, putAside, takeUp } from '../keeping/unsaved.ts';
+import { finishTyping } from '../ui/typing.ts';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useRecord } from './record.ts';
 
@@ -183,8 +184,7 @@ export const useKeeper = defineStore('keeper', () => {
 
   /** The page may not come back: what is being typed is taken, and what is not kept is put aside at once. */
   function leave(): void {
-    const field = globalThis.document?.activeElement;
-    if (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement) field.blur();
+    finishTyping();
     if (isKept.value || conflict.value) return;
     putAside({ piece: opened.piece, basedOn: revision });
     void flush();

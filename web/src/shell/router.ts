@@ -2,6 +2,7 @@ import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-route
 import BenchPage from '../features/bench/BenchPage.vue';
 import { DEMOS } from '../keeping/demos.ts';
 import { useSettings } from '../session/settings.ts';
+import { finishTyping } from '../ui/typing.ts';
 import { PAGES } from './pages.ts';
 import { STEPS } from './steps.ts';
 
@@ -41,7 +42,5 @@ export const router = createRouter({
 
 /** Whoever goes elsewhere while typing has typed it: a field says what it holds when it loses the focus. */
 router.beforeEach((to, from) => {
-  const field = document.activeElement;
-  const isLeaving = to.path !== from.path;
-  if (isLeaving && (field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement)) field.blur();
+  if (to.path !== from.path) finishTyping();
 });

@@ -1,8 +1,9 @@
 import { useEventListener } from '@vueuse/core';
+import { isTextField } from './typing.ts';
 
 /** Whether a key is meant for what is typed into. */
 export function isTyping({ target }: KeyboardEvent): boolean {
-  return target instanceof HTMLInputElement ? target.type !== 'checkbox' : target instanceof HTMLTextAreaElement;
+  return isTextField(target);
 }
 
 /** Control or Command with Z undoes; with Shift, or with Y, it is done again. */

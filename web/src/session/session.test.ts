@@ -1,0 +1,302 @@
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
+import {
+  newPart,
+  renamePart,
+  renamePiece,
+  setMark,
+  setUse,
+  emptyPiece,
+  type Edit,
+  type Piece,
+} from '@junctura/core/piece';
+import { seededRandom, type Random } from '@junctura/core/measure';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { nextTick } from 'vue';
+import { PieceStore } from '../keeping/pieceStore.ts';
+import { FakeWorker } from '../testing/fakeWorker.ts';
+import type { JobInput } from '../workers/jobs.ts';
+import { plan } from '../workers/jobs/planning.ts';
+import { useKeeper } from './keeper.ts';
+import { useOpenedPiece } from './openedPiece.ts';
+import { useRecord } from './record.ts';
+import { useSettings } from './settings.ts';
+import { useWorkings } from './workings.ts';
+
+/** Everything that the planner's worker was asked. */
+let planned: JobInput<'plan'>[] = [];
+let delayMs: () => number = () => 0;
+
+/** What the browser keeps from page to page. */
+class MemoryStorage {
+  private kept = new Map<string, string>();
+  getItem = (key: string): string | null => this.kept.get(key) ?? null;
+  setItem = (key: string, value: string): void => void this.kept.set(key, value);
+  removeItem = (key: string): void => void this.kept.delete(key);
+}
+
+/** A page is opened: stores are new, what the browser keeps is as it was. */
+function openPage(): { window: EventTarget } {
+  const window = Object.assign(new EventTarget(), { document: new EventTarget(), localStorage });
+  vi.stubGlobal('window', window);
+  setActivePinia(createPinia());
+  return { window };
+}
+
+beforeEach(() => {
+  planned = [];
+  delayMs = () => 0;
+  globalThis.indexedDB = new IDBFactory();
+  vi.stubGlobal('localStorage', new MemoryStorage());
+  vi.stubGlobal(
+    'Worker',
+    class extends FakeWorker {
+      constructor() {
+        const handle = (input: JobInput<'plan'>) => {
+          planned.push(input);
+          return plan(input);
+        };
+        super({ handlers: { plan: handle }, delayMs: () => delayMs() });
+      }
+    },
+  );
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+  vi.useRealTimers();
+});
+
+function pieceOf(id: string): Piece {
+  const piece = emptyPiece(id, `Piece ${id}`);
+  const parts = ['a', 'b'].map((part) =>
+    newPart({ id: part, name: part, kind: 'line', path: 'M0 0L20 0', colour: 'c1' }),
+  );
+  const palette = [{ id: 'c1', role: '', hex: '#aa3333', shade: null, second: null, lot: null }];
+  return { ...piece, palette, drawing: { ...piece.drawing, parts } };
+}
+const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+describe('the session against a plain array', () => {
+  it.each([1, 2, 3, 4, 5, 6])(
+    'random edits, undo, redo and openings with delays: last asked is what shows, storage is the last edit (seed %i)',
+    async (seed) => {
+      const random: Random = seededRandom(seed);
+      openPage();
+      const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+      const { store } = keeper;
+      for (const id of ['x', 'y', 'z']) await store.save(pieceOf(id), 0);
+      // Storage that answers late, and not in the order in which it was asked.
+      const load = store.load.bind(store);
+      store.load = async (id) => {
+        await wait(random.next() * 12);
+        return load(id);
+      };
+      delayMs = () => random.next() * 6;
+      const workings = useWorkings();
+      /** For each piece all its states, and which of them is the present one. */
+      const model = new Map(['x', 'y', 'z'].map((id) => [id, pieceOf(id)]));
+      let [past, future]: [Piece[], Piece[]] = [[], []];
+      let last = '';
+      const openings: Promise<unknown>[] = [];
+      const settle = async (): Promise<void> => {
+        await Promise.all(openings);
+        if (last !== '' && opened.piece.id !== 'none' && past.length === 0 && future.length === 0) {
+          expect(opened.piece.id).toBe(last);
+        }
+      };
+      for (let i = 0; i < 60; i++) {
+        const act = random.next();
+        if (act < 0.15 || opened.piece.id === 'none') {
+          last = ['x', 'y', 'z'][Math.floor(random.next() * 3)]!;
+          const isSame = last === opened.piece.id;
+          openings.push(keeper.open(last));
+          if (random.next() < 0.5) {
+            // Another is asked for before the first has come.
+            last = ['x', 'y', 'z'][Math.floor(random.next() * 3)]!;
+            openings.push(keeper.open(last));
+          }
+          await settle();
+          expect(opened.piece.id).toBe(last);
+          if (!isSame || opened.undoLabel === null) [past, future] = [[], []];
+          expect(opened.piece).toEqual(model.get(last));
+        } else if (act < 0.3 && past.length > 0) {
+          opened.undo();
+          future.push(model.get(last)!);
+          model.set(last, past.pop()!);
+        } else if (act < 0.4 && future.length > 0) {
+          opened.redo();
+          past.push(model.get(last)!);
+          model.set(last, future.pop()!);
+        } else {
+          const before = model.get(last)!;
+          const edit = editAt(before, i, random);
+          if (!edit) continue;
+          opened.edit(edit);
+          past.push(before);
+          future = [];
+          model.set(last, opened.piece);
+        }
+        expect(opened.piece).toEqual(model.get(last));
+        if (random.next() < 0.3) await wait(random.next() * 20);
+      }
+      await keeper.flush();
+      await wait(60);
+      for (const [id, piece] of model) {
+        const kept = await new PieceStore(() => 0).load(id);
+        expect(kept.ok && kept.value?.piece).toEqual(piece);
+      }
+      expect(keeper.saveState).toBe('saved');
+      expect(workings.current?.plan.parts.map(({ part }) => part)).toEqual(opened.piece.drawing.parts);
+    },
+  );
+});
+
+/** An edit without a key: each is one step of undo. */
+function editAt(piece: Piece, i: number, random: Random): Edit | null {
+  const pick = random.next();
+  if (pick < 0.4) return { ...renamePart(piece, 'a', `name ${i}`)!, mergeKey: null };
+  if (pick < 0.7) return setUse(piece, piece.use === 'worn' ? 'framed' : 'worn');
+  return setMark(piece, piece.mark === 'film' ? 'pencil' : 'film');
+}
+
+describe('what is planned', () => {
+  async function withPiece(): Promise<void> {
+    openPage();
+    const keeper = useKeeper();
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.open('x');
+    useWorkings();
+    await wait(20);
+  }
+
+  it('is one plan for each edit that any figure depends on, none for the others, none for what is noted', async () => {
+    await withPiece();
+    expect(planned).toHaveLength(1);
+    const opened = useOpenedPiece();
+    for (const use of ['worn', 'framed', 'patch'] as const) {
+      opened.edit(setUse(opened.piece, use));
+      await wait(20);
+    }
+    expect(planned).toHaveLength(4);
+    opened.edit(renamePiece(opened.piece, 'Another'));
+    await useRecord().setDone('a', true);
+    await wait(20);
+    expect(planned).toHaveLength(4);
+    expect(planned.every(({ piece }) => !('name' in piece))).toBe(true);
+  });
+
+  it('is not planned anew where the same figures are learned again', async () => {
+    await withPiece();
+    const settings = useSettings();
+    settings.setLearned({ satin: 1.2 }, 0.1);
+    await nextTick();
+    await wait(20);
+    settings.setLearned({ satin: 1.2 }, 0.1);
+    await nextTick();
+    await wait(20);
+    expect(planned).toHaveLength(2);
+  });
+
+  it('of a piece that was opened after another shows nothing of that one', async () => {
+    await withPiece();
+    const keeper = useKeeper();
+    await keeper.store.save(pieceOf('y'), 0);
+    delayMs = () => 15;
+    const workings = useWorkings();
+    expect(workings.current).not.toBeNull();
+    await keeper.open('y');
+    expect(workings.current).toBeNull();
+    await wait(60);
+    expect(workings.current).not.toBeNull();
+  });
+});
+
+describe('what is kept', () => {
+  it('is on disk within a second in steady work that never pauses', async () => {
+    openPage();
+    const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.open('x');
+    const began = Date.now();
+    let i = 0;
+    while (Date.now() - began < 1200) {
+      opened.edit({ ...renamePart(opened.piece, 'a', `steady ${i++}`)!, mergeKey: null });
+      await wait(40);
+    }
+    const kept = await new PieceStore(() => 0).load('x');
+    const name = kept.ok ? kept.value!.piece.drawing.parts[0]!.name : '';
+    expect(i - Number(name.replace('steady ', ''))).toBeLessThan(1000 / 40 + 3);
+  });
+
+  it.each([0, 5, 60, 200])('is there after a reload %i ms after the last edit', async (ms) => {
+    const { window } = openPage();
+    const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.open('x');
+    opened.edit(renamePiece(opened.piece, 'Renamed'));
+    await wait(ms);
+    // The page is gone: what storage was still to do does not happen.
+    keeper.store.save = () => new Promise(() => undefined);
+    window.dispatchEvent(new Event('pagehide'));
+    openPage();
+    expect(await useKeeper().open('x')).toEqual({ type: 'opened' });
+    expect(useOpenedPiece().piece.name).toBe('Renamed');
+    await useKeeper().flush();
+    const kept = await new PieceStore(() => 0).load('x');
+    expect(kept.ok && kept.value?.piece.name).toBe('Renamed');
+  });
+
+  it('of what another tab saved meanwhile is not overwritten by what was put aside: that is among the earlier states', async () => {
+    const { window } = openPage();
+    const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.open('x');
+    keeper.store.save = () => new Promise(() => undefined);
+    opened.edit(renamePiece(opened.piece, 'Mine'));
+    window.dispatchEvent(new Event('pagehide'));
+    await new PieceStore(() => 0).save({ ...pieceOf('x'), name: 'Theirs' }, 1);
+    openPage();
+    await useKeeper().open('x');
+    expect(useOpenedPiece().piece.name).toBe('Theirs');
+    const earlier = await useKeeper().store.snapshots('x');
+    expect(earlier.ok && earlier.value.map(({ piece }) => (piece as Piece).name)).toContain('Mine');
+  });
+
+  it('is told as a conflict where another tab saved, and either state can be taken', async () => {
+    for (const keepMine of [false, true]) {
+      globalThis.indexedDB = new IDBFactory();
+      openPage();
+      const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+      await keeper.store.save(pieceOf('x'), 0);
+      await keeper.open('x');
+      await new PieceStore(() => 0).save({ ...pieceOf('x'), name: 'Theirs' }, 1);
+      opened.edit(renamePiece(opened.piece, 'Mine'));
+      await keeper.flush();
+      expect(keeper.conflict).toBe(true);
+      const id = await keeper.settleConflict(keepMine);
+      expect(keeper.conflict).toBe(false);
+      expect(keeper.saveState).toBe('saved');
+      expect(opened.piece.name).toBe(keepMine ? 'Mine (this tab)' : 'Theirs');
+      expect(id === 'x').toBe(!keepMine);
+    }
+  });
+});
+
+describe('what is noted', () => {
+  it('is kept at once, is not undone with the drawing, and can be taken back', async () => {
+    openPage();
+    const [opened, keeper, record] = [useOpenedPiece(), useKeeper(), useRecord()];
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.open('x');
+    opened.edit(renamePiece(opened.piece, 'Renamed'));
+    await record.setDone('a', true);
+    opened.undo();
+    expect([...record.progress.done]).toEqual(['a']);
+    const kept = await new PieceStore(() => 0).load('x');
+    expect(kept.ok && kept.value?.record.map(({ type }) => type)).toEqual(['part-done']);
+    await record.setDone('a', false);
+    expect(record.progress.done.size).toBe(0);
+    expect(record.entries).toHaveLength(2);
+  });
+});

@@ -65,7 +65,8 @@ module.exports = {
       name: 'server-and-cli-know-no-web',
       severity: 'error',
       from: { path: '^(server|cli)/' },
-      to: { path: '^web/src/' },
+      // The list of addresses is read by both; it imports nothing.
+      to: { path: '^web/src/', pathNot: '^web/src/shell/pages\\.ts$' },
     },
     {
       name: 'through-the-public-face',

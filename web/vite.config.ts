@@ -1,9 +1,27 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
+
+/** Packages that do nothing by being loaded, though they do not say so: what of them is not used is left out. */
+const QUIET = /node_modules\/(clipper2-ts|delaunator|robust-predicates|svgpath|flatqueue|tinyqueue|polylabel)\//;
+/** What only cuts and unites shapes: the page needs it when something is drawn, the planner at once. */
+const SHAPES = /node_modules\/(clipper2-ts|d3-delaunay|delaunator|robust-predicates)\/|core\/src\/geometry\/(clip|simplify|middleLine)\.ts/;
+
+const build = {
+  treeshake: { moduleSideEffects: (id: string): boolean => !QUIET.test(id) },
+  output: { codeSplitting: { groups: [{ name: 'shapes', test: SHAPES }], includeDependenciesRecursively: false } },
+};
 
 export default defineConfig({
-  plugins: [vue()],
-  worker: { format: 'es' },
-  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 700 },
+  // Packed once, as small as can be; the server hands that out.
+  plugins: [vue(), compression({ algorithms: [defineAlgorithm('brotliCompress')], include: /\.(js|css|json|svg|html)$/ })],
+  worker: { format: 'es', rolldownOptions: build },
+  build: {
+    outDir: 'dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    chunkSizeWarningLimit: 700,
+    rolldownOptions: build,
+  },
   server: { port: 5173, fs: { allow: ['..'] } },
 });

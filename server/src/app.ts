@@ -1,8 +1,16 @@
 import compression from 'compression';
 import express, { type Express } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
+import { PAGES } from '../../web/src/shell/pages.ts';
 import { standIns } from './standIns.ts';
+
+/** The addresses that a page of the application has, as the router writes it. */
+function addressesOf(page: string): RegExp {
+  const pattern = page.replace(/\/:\w+\?/g, '(/[^/]+)?').replace(/:\w+/g, '[^/]+');
+  return new RegExp(`^${pattern}/?$`);
+}
 
 /** Fonts, scripts and demo files carry a hash in their names. */
 const HASHED_MAX_AGE = '365d';
@@ -45,12 +53,13 @@ export function createApp({ dist }: { dist: string }): Express {
   });
   app.use(compression());
   app.use('/stand-ins', standIns());
+  const packed = { enableBrotli: true, orderPreference: ['br' as const] };
   app.use(
     '/assets',
-    express.static(join(dist, 'assets'), { immutable: true, maxAge: HASHED_MAX_AGE, fallthrough: false }),
+    expressStaticGzip(join(dist, 'assets'), { ...packed, serveStatic: { immutable: true, maxAge: HASHED_MAX_AGE } }),
   );
-  app.use(express.static(dist, { index: false, maxAge: 0 }));
-  app.get(/^\/((piece|stitches|threads|light-table)(\/.*)?)?$/, (_request, response) => {
+  app.use(expressStaticGzip(dist, { ...packed, index: false }));
+  app.get(Object.values(PAGES).map(addressesOf), (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(dist, 'index.html'));
   });
   app.use((_request, response) => {

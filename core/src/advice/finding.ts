@@ -94,18 +94,18 @@ export interface PartCase {
   readonly planned: PlannedPart;
 }
 
-/** What a kind of finding is: where it is looked at, how bad it is, what is said of it, what can be done. */
+/** What a kind of finding is: where it is looked at, how bad it is, what is said of it. */
 export interface FindingKind<Id extends FindingId> {
   readonly step: FindingStep;
   readonly severity: Severity | ((figures: FiguresOf[Id]) => Severity);
   readonly say: (figures: FiguresOf[Id]) => string;
   /** Why it matters. */
   readonly why: string;
-  /** Worked out only when it is asked for. */
-  readonly remedies?: (of: Case<Id>) => Offer[];
 }
 
 export type FindingKinds = { readonly [Id in FindingId]: FindingKind<Id> };
+/** What can be done about findings, for those about which anything can. */
+export type FindingRemedies = { readonly [Id in FindingId]?: (of: Case<Id>) => Offer[] };
 
 /** A figure as a finding tells it: to the hundredth, so that an accepted one stays accepted. */
 export function hundredths(value: number): number {

@@ -1,15 +1,7 @@
 export type { Finding, FindingId, FindingStep, Severity } from './finding.ts';
+export { remediesFor, type Remedy } from './remedies.ts';
 export { FINDINGS } from './findings/index.ts';
-export {
-  figuresKey,
-  isAccepted,
-  remediesFor,
-  sayFinding,
-  severityOf,
-  stepOf,
-  whyOf,
-  type Remedy,
-} from './judge.ts';
+export { figuresKey, isAccepted, sayFinding, severityOf, stepOf, whyOf } from './judge.ts';
 export { ownedFindings } from './findings/owned.ts';
 export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type JudgedPair } from './colourPairs.ts';
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';

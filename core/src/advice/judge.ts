@@ -1,7 +1,5 @@
 import type { Piece } from '../piece/index.ts';
-import type { Plan } from '../thread/index.ts';
-import type { Edit } from '../piece/index.ts';
-import type { Case, Finding, FindingKind, FindingId, FindingStep, Severity } from './finding.ts';
+import type { Finding, FindingKind, FindingId, FindingStep, Severity } from './finding.ts';
 import { FINDINGS } from './findings/index.ts';
 
 /** The kind of a finding. What the one says of itself fits the other: both are known by the same id. */
@@ -27,18 +25,6 @@ export function whyOf(finding: Finding): string {
 /** The step at which a finding is best looked at. */
 export function stepOf(finding: Finding): FindingStep {
   return kindOf(finding).step;
-}
-
-/** What can be done about a finding, in one action that can be undone. */
-export interface Remedy {
-  readonly label: string;
-  readonly edit: Edit;
-}
-
-/** What can be done about a finding, computed for the piece as it is. */
-export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[] {
-  const offers = kindOf(finding).remedies?.({ piece, plan, finding } as Case) ?? [];
-  return offers.flatMap(([label, edit]) => (edit ? [{ label, edit }] : []));
 }
 
 /** Whether the person has said of this finding, with these figures, that they know. */

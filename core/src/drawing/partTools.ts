@@ -1,5 +1,19 @@
 import svgpath from 'svgpath';
-import { flattenPath, mapPoints, offsetLine, pathData, polylineLength, regionArea, simplifyLine, splitByLine, subtractFromLines, unite, inverse, type Polyline, type Region } from '../geometry/index.ts';
+import {
+  flattenPath,
+  mapPoints,
+  offsetLine,
+  pathData,
+  polylineLength,
+  regionArea,
+  simplifyLine,
+  splitByLine,
+  subtractFromLines,
+  unite,
+  inverse,
+  type Polyline,
+  type Region,
+} from '../geometry/index.ts';
 import { editOf, type Edit, type Part, type Piece, freeId } from '../piece/index.ts';
 import { placementMatrix } from './placedShape.ts';
 

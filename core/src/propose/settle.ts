@@ -1,4 +1,4 @@
-import type { Neighbours} from './neighbours.ts';
+import type { Neighbours } from './neighbours.ts';
 import { type Settled, turnedFromNeighbours } from './neighbours.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { type Proposal, satinDirection, proposalSettings, type ProposalSettings, propose } from './proposals.ts';

@@ -35,7 +35,7 @@ export interface StitchContext {
   readonly shades?: { readonly count: number; readonly borders: readonly Polyline[] } | undefined;
 }
 
-/** What a stitch says of itself, and the rule by which it is worked. */
+/** What a stitch says of itself. */
 export interface StitchKind {
   readonly id: string;
   readonly name: string;
@@ -66,20 +66,22 @@ export interface StitchKind {
   readonly faults: readonly { readonly fault: string; readonly cure: string }[];
   /** The steps by which it is worked, in order. */
   readonly steps: readonly string[];
-  /** Writes the path of the needle over a shape. Pure: the same input gives the same moves. */
-  work(shape: StitchShape, params: GivenParams, context: StitchContext, sink: MoveSink): void;
 }
 
-/** A stitch whose path sees its own parameters by name and type. */
-type Described<Id extends string, Table extends ParamTable> = Omit<StitchKind, 'id' | 'params' | 'work'> & {
-  readonly id: Id;
-  readonly params: Table;
-  work(shape: StitchShape, params: ParamsOf<Table>, context: StitchContext, sink: MoveSink): void;
-};
-
-/** Describes a stitch; its `work` is only ever given parameters completed from its own table. */
-export function describeStitch<const Id extends string, Table extends ParamTable>(
-  kind: Described<Id, Table>,
+/** Describes a stitch. */
+export function describeStitch<const Id extends string>(
+  kind: Omit<StitchKind, 'id'> & { readonly id: Id },
 ): StitchKind & { readonly id: Id } {
-  return kind as unknown as StitchKind & { readonly id: Id };
+  return kind;
+}
+
+/** Writes the path of the needle over a shape. Pure: the same input gives the same moves. */
+export type StitchWork = (shape: StitchShape, params: GivenParams, context: StitchContext, sink: MoveSink) => void;
+
+/** A rule whose parameters are seen by name and type: it is only ever given parameters completed from its own table. */
+export function pathBy<Table extends ParamTable>(
+  _params: Table,
+  work: (shape: StitchShape, params: ParamsOf<Table>, context: StitchContext, sink: MoveSink) => void,
+): StitchWork {
+  return work as unknown as StitchWork;
 }

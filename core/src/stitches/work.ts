@@ -1,5 +1,6 @@
 import type { StitchContext, StitchShape } from './kind.ts';
 import { MoveRecorder, type StitchPath } from './moves.ts';
+import { PATHS } from './paths.ts';
 import { resolveParams, type GivenParams } from './params.ts';
 import { stitchKind, type StitchId } from './registry.ts';
 
@@ -14,7 +15,6 @@ export function workStitch(
   context: StitchContext,
   recorder = new MoveRecorder(),
 ): StitchPath {
-  const kind = stitchKind(id);
-  kind.work(shape, resolveParams(kind.params, given, context.laidMm), context, recorder);
+  PATHS[id](shape, resolveParams(stitchKind(id).params, given, context.laidMm), context, recorder);
   return recorder.path();
 }

@@ -6,14 +6,8 @@ export {
   type OwnFactors,
   type ThreadSpread,
 } from './ownFactors.ts';
-export {
-  passesAsWorked,
-  planPass,
-  type PlannedPart,
-  type PlannedPass,
-  type WorkedThread,
-  type WorkSettings,
-} from './planPass.ts';
+export { planPass, type WorkSettings } from './planPass.ts';
+export { passesAsWorked, type PlannedPart, type PlannedPass, type WorkedThread } from './plannedPart.ts';
 export { PassWorker, travelMm, workSettings } from './passWorker.ts';
 export { isRaised } from './raised.ts';
 export { shadeParts } from './shadeParts.ts';

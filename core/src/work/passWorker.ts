@@ -1,3 +1,4 @@
+import type { PlannedPart, PlannedPass } from './plannedPart.ts';
 import { labOf } from '../colour/index.ts';
 import type { SettledPass } from '../propose/index.ts';
 import { type OwnFactors } from './ownFactors.ts';
@@ -5,7 +6,7 @@ import { NOTHING_BELOW } from './passShape.ts';
 import { type PlacedShape } from '../drawing/index.ts';
 import { clothOf, travelBehindMm } from '../materials/index.ts';
 import type { Part, PlanInput } from '../piece/index.ts';
-import { planPass, withPass, type PlannedPart, type PlannedPass, type WorkSettings } from './planPass.ts';
+import { planPass, withPass, type WorkSettings } from './planPass.ts';
 
 /** Works the passes of a piece, and keeps them: only what an edit touches is worked again. */
 export class PassWorker {

@@ -1,3 +1,4 @@
+import type { PlannedPass, WorkedThread } from './plannedPart.ts';
 import { type OwnFactors, threadFactor } from './ownFactors.ts';
 import { directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './passShape.ts';
 import { canWork, type SettledPass } from '../propose/index.ts';
@@ -13,7 +14,7 @@ import {
   type ThreadKind,
 } from '../materials/index.ts';
 import { seedFrom } from '../measure/index.ts';
-import type { Part, Pass } from '../piece/index.ts';
+import type { Pass } from '../piece/index.ts';
 import {
   measurePath,
   MoveRecorder,
@@ -24,7 +25,6 @@ import {
   workStitch,
   type GivenParams,
   type MeasuredPath,
-  type Quantities,
   type StitchContext,
   type StitchPath,
   type StitchShape,
@@ -41,33 +41,6 @@ export interface WorkSettings {
   readonly hand: 'right' | 'left';
   readonly seed: number;
   readonly own: OwnFactors;
-}
-
-/** A needle path in one colour. */
-export interface WorkedThread extends MeasuredPath {
-  /** The id of its colour; null: the part's own. */
-  readonly colour: string | null;
-  readonly path: StitchPath;
-}
-
-/** A pass as it is worked: its path and what that takes. Its parameters are completed by their defaults. */
-export interface PlannedPass extends SettledPass {
-  readonly laidMm: number;
-  readonly bundleMm: number;
-  readonly needle: Needle;
-  readonly path: StitchPath;
-  readonly quantities: Quantities;
-  /** The path as it is threaded: one in each shade, in working order. */
-  readonly threads: readonly WorkedThread[];
-  /** How high what it lies on stands, mm. */
-  readonly liftMm: number;
-}
-
-/** A part as it lies on the cloth, with its layers as they are worked. */
-export interface PlannedPart {
-  readonly part: Part;
-  readonly placed: PlacedShape;
-  readonly passes: readonly PlannedPass[];
 }
 
 /** The needle with which a stitch is worked in a thread. */
@@ -160,24 +133,4 @@ export function withPass(
     paddingMm: below.paddingMm + (isPadding ? heightMm : 0),
     allMm: below.allMm + heightMm,
   };
-}
-
-/**
- * The passes of a part as they are worked now, ready to be changed and written into the piece: those that were chosen, whatever a plan
- * that is still to follow says of them, or those that are proposed.
- */
-export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
-  if (part.passes !== null) return [...part.passes];
-  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades }): Pass => ({
-    role,
-    stitch,
-    params: {},
-    angleDeg,
-    direction,
-    points,
-    colour,
-    shades,
-    thread,
-    strands,
-  }));
 }

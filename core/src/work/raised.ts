@@ -1,5 +1,5 @@
+import type { PlannedPart } from './plannedPart.ts';
 import { stitchKind } from '../stitches/index.ts';
-import type { PlannedPart } from './planPass.ts';
 
 /** The stitches that a ring crushes stand higher than this over the cloth, mm. */
 const RAISED_MM = 0.8;

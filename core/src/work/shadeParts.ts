@@ -1,3 +1,4 @@
+import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
 import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
 import {
   editOf,
@@ -9,7 +10,6 @@ import {
   type Piece,
 } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
-import { passesAsWorked, type PlannedPart } from './planPass.ts';
 
 /**
  * Shades areas from one shade to the next: each filling is worked in them, in long-and-short where its stitch cannot be shaded.

@@ -1,5 +1,5 @@
+import type { PlannedPass } from './plannedPart.ts';
 import { Move } from '../stitches/index.ts';
-import type { PlannedPass } from './planPass.ts';
 import { remembered } from '../measure/index.ts';
 
 /** The longest straight stretch of thread on top, mm. */

@@ -1,4 +1,4 @@
-import type { PlannedPart } from './planPass.ts';
+import type { PlannedPart } from './plannedPart.ts';
 
 /** Whether a colour is worked in a part: in one of its layers or shades. */
 export function usesColour({ part, passes }: PlannedPart, colourId: string): boolean {

@@ -6,7 +6,7 @@ import { pathData } from '@junctura/core/geometry';
 import { formatLength } from '@junctura/core/measure';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useHoopCamera } from './useHoopCamera.ts';
 import { useHoopPointer, type HoopShows } from './useHoopPointer.ts';
 import { usePainting } from '../picture/usePainting.ts';
@@ -17,11 +17,13 @@ import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useSelection } from '../session/selection.ts';
 import { useSettings } from '../session/settings.ts';
-import DetailMarks from './DetailMarks.vue';
 import HoopRing from './HoopRing.vue';
 import PartsOverlay from './PartsOverlay.vue';
-import PenOverlay from './PenOverlay.vue';
-import TransferOverlay from './TransferOverlay.vue';
+
+/** What measures shapes is loaded when it is shown. */
+const TransferOverlay = defineAsyncComponent(() => import('./TransferOverlay.vue'));
+const DetailMarks = defineAsyncComponent(() => import('./DetailMarks.vue'));
+const PenOverlay = defineAsyncComponent(() => import('./PenOverlay.vue'));
 
 const props = defineProps<{ show: HoopShows; only?: ReadonlySet<string> | null }>();
 

@@ -1,8 +1,8 @@
 import { passesAsWorked, type PlannedPart } from '@junctura/core/work';
-import { addParts, cutPart, drawFreehand, onDrawing, veinLineOf } from '@junctura/core/drawing';
+import { onDrawing } from '@junctura/core/drawing';
 import { inverse, mapPoints, pathData, polylineLength } from '@junctura/core/geometry';
 import { setBorders, setGuides, setPasses, setVein, type Edit } from '@junctura/core/piece';
-import { computed, ref, type ComputedRef, type Ref } from 'vue';
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useSelection } from '../session/selection.ts';
@@ -63,6 +63,15 @@ export function usePen(pxPerMm: () => number): Stroke {
   let held: { at: number; x: number; y: number; vein: Float64Array } | null = null;
 
   const planned = computed(() => workings.plannedOf(selection.pen?.part));
+  let tools: Promise<typeof import('./penTools.ts')> | null = null;
+  let veinLineOf: (typeof import('./penTools.ts'))['veinLineOf'] | null = null;
+  watch(
+    () => selection.pen,
+    async (pen) => {
+      if (pen) ({ veinLineOf } = await (tools ??= import('./penTools.ts')));
+    },
+    { immediate: true },
+  );
 
   function start(x: number, y: number): void {
     points.value = [x, y];
@@ -71,7 +80,7 @@ export function usePen(pxPerMm: () => number): Stroke {
   }
 
   function holdOfVein(x: number, y: number): typeof held {
-    const vein = planned.value && veinLineOf(planned.value.placed);
+    const vein = planned.value && veinLineOf?.(planned.value.placed);
     if (!vein) return null;
     let [at, nearest] = [0, HOLD_MM];
     for (let i = 0; i < vein.points.length; i += 2) {
@@ -92,9 +101,7 @@ export function usePen(pxPerMm: () => number): Stroke {
   function end(): void {
     const draws = selection.pen?.draws;
     if (draws === 'knife' && points.value.length >= 2) {
-      opened.edit(
-        cutPart(opened.piece, selection.pen!.part, { points: Float64Array.from(points.value), closed: false }),
-      );
+      void cut(selection.pen!.part, points.value);
       selection.pen = null;
     } else if ((draws === 'area' || draws === 'line' || draws === 'spot') && points.value.length >= 2) {
       void addDrawn(draws, points.value);
@@ -106,10 +113,17 @@ export function usePen(pxPerMm: () => number): Stroke {
     held = null;
   }
 
+  async function cut(part: string, drawn: readonly number[]): Promise<void> {
+    const { id } = opened.piece;
+    const { cutPart } = await tools!;
+    if (opened.piece.id !== id) return;
+    opened.edit(cutPart(opened.piece, part, { points: Float64Array.from(drawn), closed: false }));
+  }
+
   /** A stroke that is a part itself, led along the edges of the picture below it. */
   async function addDrawn(kind: keyof typeof DRAW_LABELS, drawn: readonly number[]): Promise<void> {
     const { id } = opened.piece;
-    const edges = await below.edges(pxPerMm());
+    const [edges, { addParts, drawFreehand }] = await Promise.all([below.edges(pxPerMm()), tools!]);
     if (opened.piece.id !== id) return;
     const there = workings.current?.plan.parts.map(({ placed }) => placed) ?? [];
     const part = drawFreehand(kind, drawn, there, { smoothMm: SMOOTH_MM, snapMm: SNAP_MM, edges });

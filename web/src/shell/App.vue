@@ -1,25 +1,33 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue';
 import { useDropZone } from '@vueuse/core';
-import { NButton, NConfigProvider, NGlobalStyle } from 'naive-ui';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { NButton, NConfigProvider, NGlobalStyle, type GlobalTheme } from 'naive-ui';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { RouterView } from 'vue-router';
 import { useIntake } from '../session/intake.ts';
 import { useSettings } from '../session/settings.ts';
-import { componentTheme } from './theme.ts';
+import { themeOverrides } from './theme.ts';
 
 /** Loaded when the first picture comes. */
 const PictureIntake = defineAsyncComponent(() => import('../features/drawing/PictureIntake.vue'));
 
 const settings = useSettings();
 const intake = useIntake();
-const theme = computed(() => componentTheme(settings.theme));
+const overrides = computed(() => themeOverrides(settings.theme));
+const lamp = shallowRef<GlobalTheme | null>(null);
+watch(
+  () => settings.theme,
+  async (theme) => {
+    if (theme === 'lamp') lamp.value = (await import('./lampTheme.ts')).darkTheme;
+  },
+  { immediate: true },
+);
 const body = ref(document.body);
 const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.take(files) });
 </script>
 
 <template>
-  <NConfigProvider :theme="theme.base" :theme-overrides="theme.overrides" class="whole">
+  <NConfigProvider :theme="settings.theme === 'lamp' ? lamp : null" :theme-overrides="overrides" class="whole">
     <NGlobalStyle />
     <RouterView />
     <PictureIntake

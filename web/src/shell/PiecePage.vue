@@ -5,13 +5,10 @@ import { pictureSvg } from '@junctura/core/paper';
 import { Redo2, Undo2, X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NAlert, NButton, NDropdown } from 'naive-ui';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
-import FindingsList from '../session/FindingsList.vue';
 import HoopView from '../hoop/HoopView.vue';
-import KeysHelp from './KeysHelp.vue';
 import SettingsMenu from '../session/SettingsMenu.vue';
-import TheDialog from '../ui/TheDialog.vue';
 import TheTally from './TheTally.vue';
 import TheTape from './TheTape.vue';
 import { isTyping, useUndoKeys } from '../ui/useUndoKeys.ts';
@@ -26,6 +23,11 @@ import { useKeeper } from '../session/keeper.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useSelection } from '../session/selection.ts';
 import { useIntake } from '../session/intake.ts';
+
+/** What is asked for now and then is loaded then. */
+const FindingsList = defineAsyncComponent(() => import('../session/FindingsList.vue'));
+const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'));
+const TheDialog = defineAsyncComponent(() => import('../ui/TheDialog.vue'));
 
 const props = defineProps<{ id: string; step: StepId }>();
 const opened = useOpenedPiece();
@@ -245,8 +247,8 @@ async function settle(keepMine: boolean): Promise<void> {
     </div>
 
     <TheTally :findings-shown="findingsShown" @findings="findingsShown = !findingsShown" />
-    <KeysHelp :show="keysShown" @close="keysShown = false" />
-    <TheDialog :show="snapshots !== null" title="Earlier states" width="420px" @close="snapshots = null">
+    <KeysHelp v-if="keysShown" show @close="keysShown = false" />
+    <TheDialog v-if="snapshots !== null" show title="Earlier states" width="420px" @close="snapshots = null">
       <p v-if="snapshots?.length === 0" class="soft">
         None yet. While you work, Junctura keeps one every five minutes; undo reaches what is newer.
       </p>

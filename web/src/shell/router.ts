@@ -1,5 +1,4 @@
 import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-router';
-import BenchPage from '../features/bench/BenchPage.vue';
 import { DEMOS } from '../keeping/demos.ts';
 import { useSettings } from '../session/settings.ts';
 import { finishTyping } from '../ui/typing.ts';
@@ -23,7 +22,12 @@ function atStep({ params, query }: { params: Record<string, unknown>; query: obj
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { name: 'bench', path: PAGES.bench, component: BenchPage, beforeEnter: welcome },
+    {
+      name: 'bench',
+      path: PAGES.bench,
+      component: () => import('../features/bench/BenchPage.vue'),
+      beforeEnter: welcome,
+    },
     { name: 'piece', path: PAGES.piece, component: () => import('./PiecePage.vue'), props: true, beforeEnter: atStep },
     {
       name: 'light-table',

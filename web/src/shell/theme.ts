@@ -1,4 +1,4 @@
-import { darkTheme, type GlobalTheme, type GlobalThemeOverrides } from 'naive-ui';
+import type { GlobalThemeOverrides } from 'naive-ui';
 
 export type ThemeName = 'light' | 'lamp';
 
@@ -43,44 +43,42 @@ const PALETTES: Readonly<Record<ThemeName, Palette>> = {
   },
 };
 
-export function componentTheme(name: ThemeName): { base: GlobalTheme | null; overrides: GlobalThemeOverrides } {
+/** What the component library's themes are changed by. */
+export function themeOverrides(name: ThemeName): GlobalThemeOverrides {
   const c = PALETTES[name];
   return {
-    base: name === 'lamp' ? darkTheme : null,
-    overrides: {
-      common: {
-        fontFamily: "'Atkinson Hyperlegible Next Variable', 'Segoe UI', sans-serif",
-        fontSize: '15px',
-        fontSizeMedium: '15px',
-        fontSizeSmall: '14px',
-        primaryColor: c.act,
-        primaryColorHover: c.actDeep,
-        primaryColorPressed: c.actDeep,
-        primaryColorSuppl: c.act,
-        textColorBase: c.ink,
-        textColor1: c.ink,
-        textColor2: c.ink,
-        textColor3: c.soft,
-        placeholderColor: c.soft,
-        bodyColor: c.ground,
-        cardColor: c.paper,
-        modalColor: c.paper,
-        popoverColor: c.paper,
-        inputColor: c.paper,
-        actionColor: c.ground,
-        borderColor: c.chalk,
-        dividerColor: c.chalk,
-        warningColor: c.warn,
-        successColor: c.done,
-        errorColor: c.act,
-        borderRadius: '5px',
-      },
-      Button: {
-        textColorPrimary: c.onAct,
-        textColorHoverPrimary: c.onAct,
-        textColorPressedPrimary: c.onAct,
-        textColorFocusPrimary: c.onAct,
-      },
+    common: {
+      fontFamily: "'Atkinson Hyperlegible Next Variable', 'Segoe UI', sans-serif",
+      fontSize: '15px',
+      fontSizeMedium: '15px',
+      fontSizeSmall: '14px',
+      primaryColor: c.act,
+      primaryColorHover: c.actDeep,
+      primaryColorPressed: c.actDeep,
+      primaryColorSuppl: c.act,
+      textColorBase: c.ink,
+      textColor1: c.ink,
+      textColor2: c.ink,
+      textColor3: c.soft,
+      placeholderColor: c.soft,
+      bodyColor: c.ground,
+      cardColor: c.paper,
+      modalColor: c.paper,
+      popoverColor: c.paper,
+      inputColor: c.paper,
+      actionColor: c.ground,
+      borderColor: c.chalk,
+      dividerColor: c.chalk,
+      warningColor: c.warn,
+      successColor: c.done,
+      errorColor: c.act,
+      borderRadius: '5px',
+    },
+    Button: {
+      textColorPrimary: c.onAct,
+      textColorHoverPrimary: c.onAct,
+      textColorPressedPrimary: c.onAct,
+      textColorFocusPrimary: c.onAct,
     },
   };
 }

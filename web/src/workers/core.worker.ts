@@ -3,8 +3,9 @@ import { serve } from './serve.ts';
 /** One worker for everything that takes time. What a job needs is loaded when it is asked for first, so that code comes once. */
 serve({
   plan: async (input) => (await import('./jobs/planning.ts')).plan(input),
-  readDrawing: async (input) => (await import('./jobs/planning.ts')).readDrawing(input),
+  readDrawing: async (input) => (await import('./jobs/drawings.ts')).readDrawing(input),
   remedies: async (input, tell) => (await import('./jobs/planning.ts')).remedies(input, tell),
+  proposals: async (input) => (await import('./jobs/planning.ts')).proposals(input),
   positions: async (input) => (await import('./jobs/planning.ts')).positions(input),
   mendPair: async (input) => (await import('./jobs/planning.ts')).mend(input),
   varyPalette: async (input) => (await import('./jobs/planning.ts')).vary(input),

@@ -7,7 +7,14 @@ import { isSameShade, RANGES, type Shade } from '../../materials/index.ts';
 import { roundTo } from '../../measure/index.ts';
 import { setColour, setShade, colourName, type PlanInput, colourOf } from '../../piece/index.ts';
 import { colourPairs, isConfusable, wornColours } from '../colourPairs.ts';
-import { hundredths, type Finding, type Case, type Offer, type FindingKinds } from '../finding.ts';
+import {
+  hundredths,
+  type Finding,
+  type Case,
+  type Offer,
+  type FindingKinds,
+  type FindingRemedies,
+} from '../finding.ts';
 import { mendPair } from '../recolour.ts';
 import { THRESHOLDS } from '../thresholds.ts';
 
@@ -108,7 +115,7 @@ function shadesFor({ colours }: Plan, a: string, b: string): Shade[] {
   return (ranges.length > 0 ? ranges : RANGES).flatMap(({ shades }) => [...shades]);
 }
 
-/** What is said of each, and what can be done. */
+/** What is said of each. */
 export const COLOURS_KINDS = {
   'lost-in-cloth': {
     step: 'colours',
@@ -126,14 +133,12 @@ export const COLOURS_KINDS = {
         : `${colour} touches ${other} and is as light as it: ${lightness} steps of 100 apart.`;
     },
     why: 'Two that differ on the card are one at arm’s length or in dim light. Move one of them, or draw a line between.',
-    remedies: toldApart,
   },
   'lots-mixed': {
     step: 'thread',
     severity: 'warn',
     say: ({ colour, lot, otherLot }) => `${colour} of lot ${lot} touches the same of lot ${otherLot}.`,
     why: 'Lots differ, and side by side it shows. Change lots at a border, or take all from one.',
-    remedies: fromOneLot,
   },
   'may-run': {
     step: 'colours',
@@ -149,3 +154,9 @@ export const COLOURS_KINDS = {
     why: 'About one in twenty people. For a guide that others work from, name the shades as well, or choose others.',
   },
 } satisfies Partial<FindingKinds>;
+
+/** What can be done about each, worked out only when it is asked for. */
+export const COLOURS_REMEDIES = {
+  'too-alike': toldApart,
+  'lots-mixed': fromOneLot,
+} satisfies Partial<FindingRemedies>;

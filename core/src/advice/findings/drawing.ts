@@ -6,7 +6,7 @@ export function drawingFindings({ drawing }: PlanInput): Finding[] {
   return drawing.notes.map((note) => ({ id: 'not-read', part: null, figures: { note } }));
 }
 
-/** What is said of each, and what can be done. */
+/** What is said of it. */
 export const DRAWING_KINDS = {
   'not-read': {
     step: 'drawing',

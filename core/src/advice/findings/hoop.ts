@@ -5,7 +5,14 @@ import { isRaised } from '../../work/index.ts';
 import { clearInHoopMm, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
 import { AIR_MM, WARP_LIMIT, warpOf } from '../../materials/index.ts';
 import { crushedParts, orderPositions, drawingOrder, findPositions } from '../../order/index.ts';
-import { hundredths, type Finding, type Case, type Offer, type FindingKinds } from '../finding.ts';
+import {
+  hundredths,
+  type Finding,
+  type Case,
+  type Offer,
+  type FindingKinds,
+  type FindingRemedies,
+} from '../finding.ts';
 import { THRESHOLDS } from '../thresholds.ts';
 
 /** How the design lies on the grain and in the hoop, and what the ring does to it. */
@@ -76,7 +83,7 @@ function fitted({ piece, plan }: Pick<Case, 'piece' | 'plan'>, wantedMm: number)
 
 const mm = formatFine;
 
-/** What is said of each, and what can be done. */
+/** What is said of each. */
 export const HOOP_KINDS = {
   'outside-hoop': {
     step: 'hoop',
@@ -84,7 +91,6 @@ export const HOOP_KINDS = {
     say: ({ overMm, innerMm }) =>
       `The design reaches ${mm(overMm)} beyond the inside of the ring (${mm(innerMm)} across).`,
     why: 'What lies under the ring cannot be stitched.',
-    remedies: (of) => [...inPositions(of), ...fitted(of, AIR_MM.usual)],
   },
   'near-ring': {
     step: 'hoop',
@@ -92,16 +98,12 @@ export const HOOP_KINDS = {
     say: ({ clearMm, wantedMm, raised }) =>
       `Only ${mm(clearMm)} between ${raised ? 'raised work' : 'the design'} and the ring; ${mm(wantedMm)} is wanted.`,
     why: 'Close to the ring the needle is cramped and the ring leaves its mark.',
-    remedies: (of) => fitted(of, of.finding.figures.raised ? AIR_MM.raised : AIR_MM.usual),
   },
   grain: {
     step: 'hoop',
     severity: 'note',
     say: ({ offDeg }) => `The design lies ${offDeg.toFixed(1)}° off the grain of the cloth.`,
     why: 'Uprights that lean a little look like a mistake, and cloth gives off the grain.',
-    remedies: ({ piece }) => [
-      ['Turn it to the grain', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Turn to the grain')],
-    ],
   },
   warp: {
     step: 'hoop',
@@ -116,6 +118,15 @@ export const HOOP_KINDS = {
     say: ({ workedIn, crushedBy }) =>
       `It is raised work of hoop position ${workedIn}, and the ring lies on it at position ${crushedBy}.`,
     why: 'A ring crushes what stands up. Work it after the last position that touches it, or pad the ring.',
-    remedies: inAnotherOrder,
   },
 } satisfies Partial<FindingKinds>;
+
+/** What can be done about each, worked out only when it is asked for. */
+export const HOOP_REMEDIES = {
+  'outside-hoop': (of) => [...inPositions(of), ...fitted(of, AIR_MM.usual)],
+  'near-ring': (of) => fitted(of, of.finding.figures.raised ? AIR_MM.raised : AIR_MM.usual),
+  grain: ({ piece }) => [
+    ['Turn it to the grain', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Turn to the grain')],
+  ],
+  crushed: inAnotherOrder,
+} satisfies Partial<FindingRemedies>;

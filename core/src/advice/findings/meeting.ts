@@ -6,7 +6,15 @@ import { degreesApart, straightFilling, type Neighbours, TREATMENT } from '../..
 import { type PlannedPart, type PlannedPass, passesAsWorked } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { tooClose, wayOut } from '../closeness.ts';
-import { hundredths, type Finding, type Case, type PartCase, type Offer, type FindingKinds } from '../finding.ts';
+import {
+  hundredths,
+  type Finding,
+  type Case,
+  type PartCase,
+  type Offer,
+  type FindingKinds,
+  type FindingRemedies,
+} from '../finding.ts';
 
 /** Lines and edges that come nearer to each other than their thread is wide. */
 export function closeFindings(plan: Plan): Finding[] {
@@ -49,7 +57,7 @@ function movedAway({ finding }: Case<'line-too-close'>, { piece, plan, planned }
 
 const mm = formatFine;
 
-/** What is said of each, and what can be done. */
+/** What is said of each. */
 export const MEETING_KINDS = {
   'line-too-close': {
     step: 'drawing',
@@ -57,13 +65,6 @@ export const MEETING_KINDS = {
     say: ({ other, gapMm, laidMm }) =>
       `It comes within ${mm(gapMm)} of “${other}”; the thread is ${mm(laidMm)} wide, so they merge.`,
     why: 'No cloth shows between them. Move them apart, join them, take strands out, or leave one out.',
-    remedies: (of) =>
-      onPart((part) => [
-        leftOut(part),
-        ...movedAway(of, part),
-        ['Join the two', joinParts(of.piece, [of.finding.figures.otherId, part.planned.part.id])],
-        ['Take a strand out', withStrands(part, -1)],
-      ])(of),
   },
   'direction-vanishes': {
     step: 'stitches',
@@ -71,11 +72,23 @@ export const MEETING_KINDS = {
     say: ({ other, apartDeg }) =>
       `It touches “${other}” in a near-equal colour, and their stitches lie only ${apartDeg}° apart.`,
     why: 'Without a line between them two such areas look like one. Turn one of them, or outline it.',
-    remedies: onPart(({ piece, planned }) => {
+  },
+} satisfies Partial<FindingKinds>;
+
+/** What can be done about each, worked out only when it is asked for. */
+export const MEETING_REMEDIES = {
+  'line-too-close': (of) =>
+    onPart(of, (part) => [
+      leftOut(part),
+      ...movedAway(of, part),
+      ['Join the two', joinParts(of.piece, [of.finding.figures.otherId, part.planned.part.id])],
+      ['Take a strand out', withStrands(part, -1)],
+    ]),
+  'direction-vanishes': (of) =>
+    onPart(of, ({ piece, planned }) => {
       const turn = (pass: Pass): Pass =>
         pass.role === 'filling' ? { ...pass, angleDeg: ((pass.angleDeg ?? 0) + STANDS_OUT_DEG) % 180 } : pass;
       const turned = passesAsWorked(planned).map(turn);
       return [['Turn its stitches', setPasses(piece, new Map([[planned.part.id, turned]]), 'Turn the stitches')]];
     }),
-  },
-} satisfies Partial<FindingKinds>;
+} satisfies Partial<FindingRemedies>;

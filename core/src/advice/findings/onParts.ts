@@ -3,14 +3,12 @@ import { markOf, strandChoices, threadKind } from '../../materials/index.ts';
 import { coveringStrands } from '../../propose/index.ts';
 import { type StitchId, stitchKind } from '../../stitches/index.ts';
 import { setShown, type Edit, type Pass, plainPass, groupMembers, type Part, setPasses } from '../../piece/index.ts';
-import type { FindingId, PartCase, Offer, Case } from '../finding.ts';
+import type { PartCase, Offer, Case } from '../finding.ts';
 
 /** What a remedy does to one part; nothing where the part is not planned. */
-export function onPart<Id extends FindingId>(offers: (of: PartCase) => Offer[]): (of: Case<Id>) => Offer[] {
-  return ({ piece, plan, finding }) => {
-    const planned = plan.parts.find(({ part }) => part.id === finding.part);
-    return planned ? offers({ piece, plan, planned }) : [];
-  };
+export function onPart({ piece, plan, finding }: Case, offers: (of: PartCase) => Offer[]): Offer[] {
+  const planned = plan.parts.find(({ part }) => part.id === finding.part);
+  return planned ? offers({ piece, plan, planned }) : [];
 }
 
 export function leftOut({ piece, planned }: PartCase): Offer {
@@ -38,7 +36,11 @@ export function without(params: Pass['params'], key: string): Pass['params'] {
 }
 
 /** The same change of the filling for a part and its group, each from its own passes: like parts may be turned. */
-export function changeFilling({ piece, plan, planned }: PartCase, change: (pass: Pass) => Pass, label: string): Edit | null {
+export function changeFilling(
+  { piece, plan, planned }: PartCase,
+  change: (pass: Pass) => Pass,
+  label: string,
+): Edit | null {
   const members = new Set(groupMembers(piece, planned.part).map(({ id }: Part) => id));
   const changed = plan.parts
     .filter(({ part }) => members.has(part.id))
@@ -54,4 +56,3 @@ function nextStrands({ thread, strands }: { thread: string; strands: number }, b
   const choices = strandChoices(threadKind(thread)!);
   return choices[choices.indexOf(strands) + by] ?? null;
 }
-

@@ -21,7 +21,7 @@ export function ownedFindings({ colours, parts, spread }: Plan, owned: Owned): F
   });
 }
 
-/** What is said of each, and what can be done. */
+/** What is said of it. */
 export const OWNED_KINDS = {
   'runs-out': {
     step: 'thread',

@@ -1,13 +1,27 @@
 import { onPart, withStrands, leftOut, switchTo, without, changeFilling } from './onParts.ts';
 import { formatFine } from '../../measure/index.ts';
 import { type PlanInput, type Pass, setGuides } from '../../piece/index.ts';
-import { longestSpan, tightestBendMm, roomForShades, SPAN_LIMIT_MM, WORN_USES, TREATMENT } from '../../propose/index.ts';
+import {
+  longestSpan,
+  tightestBendMm,
+  roomForShades,
+  SPAN_LIMIT_MM,
+  WORN_USES,
+  TREATMENT,
+} from '../../propose/index.ts';
 import { type PlannedPart, type PlannedPass, longestFrontRunMm } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { type PlacedShape, outlineToLine } from '../../drawing/index.ts';
 import { clothOf, leavesHole, markOf } from '../../materials/index.ts';
 import { stitchKind, WIDEST_FIELD_MM2 } from '../../stitches/index.ts';
-import { hundredths, type FiguresOf, type Finding, type FindingId, type FindingKinds } from '../finding.ts';
+import {
+  hundredths,
+  type FiguresOf,
+  type Finding,
+  type FindingId,
+  type FindingKinds,
+  type FindingRemedies,
+} from '../finding.ts';
 import { THRESHOLDS } from '../thresholds.ts';
 
 /** Stitches that span an area from edge to edge; they are judged by their spans. */
@@ -136,7 +150,7 @@ function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
 
 const mm = formatFine;
 
-/** What is said of each, and what can be done. */
+/** What is said of each. */
 export const PARTS_KINDS = {
   'part-too-small': {
     step: 'drawing',
@@ -146,14 +160,6 @@ export const PARTS_KINDS = {
         ? `The line is ${mm(lengthMm)} long; two stitches take ${mm(wantedMm)}.`
         : `It is ${mm(widestMm)} at its widest; the thread wants ${mm(wantedMm)}.`,
     why: 'Smaller than its thread, a part is a blot. Enlarge the design, take out strands, or leave it out.',
-    remedies: onPart((of) => [
-      ['Take a strand out', withStrands(of, -1)],
-      [
-        'Work its outline as a line',
-        of.planned.part.kind === 'area' ? outlineToLine(of.piece, [of.planned.part.id]) : null,
-      ],
-      leftOut(of),
-    ]),
   },
   'all-hidden': {
     step: 'drawing',
@@ -173,21 +179,18 @@ export const PARTS_KINDS = {
     say: ({ coverMm, markMm, strands }) =>
       `The drawn line is ${mm(markMm)} wide, the stitch in ${strands} covers ${mm(coverMm)}.`,
     why: 'A mark that is wider than its stitch stays in view unless it comes out.',
-    remedies: onPart((of) => [['Add a strand', withStrands(of, 1)]]),
   },
   'span-too-long': {
     step: 'stitches',
     severity: 'warn',
     say: ({ spanMm, limitMm }) => `Satin spans ${mm(spanMm)}; up to ${mm(limitMm)} lies well for this use.`,
     why: 'Long spans gape, snag and buckle.',
-    remedies: onPart((of) => [['Fill with split stitch', switchTo(of, 'split-fill')]]),
   },
   'span-too-short': {
     step: 'stitches',
     severity: 'note',
     say: ({ spanMm, leastMm }) => `Satin spans ${mm(spanMm)} at most, under ${mm(leastMm)}.`,
     why: 'So short, satin turns ragged: a line stitch is cleaner.',
-    remedies: onPart((of) => [['Fill with split stitch', switchTo(of, 'split-fill')]]),
   },
   'cloth-shows': {
     step: 'stitches',
@@ -195,21 +198,12 @@ export const PARTS_KINDS = {
     say: ({ spacingMm, laidMm }) =>
       `Rows lie ${mm(spacingMm)} apart and the thread ${mm(laidMm)} wide: cloth shows between.`,
     why: 'Good for a light filling, a fault in a solid one.',
-    remedies: onPart((of) => {
-      const close = (pass: Pass): Pass => ({ ...pass, params: without(pass.params, 'spacingMm') });
-      return [['Let neighbours touch', changeFilling(of, close, 'Close the rows')]];
-    }),
   },
   'too-many-shades': {
     step: 'stitches',
     severity: 'note',
     say: ({ shades, room, spanMm }) => `${shades} shades over ${mm(spanMm)}: there is room for ${room}.`,
     why: 'A shade needs a row of its own, about 3 mm, to be seen.',
-    remedies: (of) => {
-      const { room } = of.finding.figures;
-      const fewer = (pass: Pass): Pass => ({ ...pass, shades: room < 2 ? [] : pass.shades.slice(0, room) });
-      return onPart((part) => [['Work in fewer shades', changeFilling(part, fewer, 'Work in fewer shades')]])(of);
-    },
   },
   'too-large-for-direction': {
     step: 'stitches',
@@ -217,10 +211,6 @@ export const PARTS_KINDS = {
     say: ({ areaCm2, mostCm2 }) =>
       `It measures ${areaCm2} cm²: up to ${mostCm2} cm² stitches follow a direction that turns.`,
     why: 'No hoop holds so much. Its stitches lie straight; divide it to turn them.',
-    remedies: onPart((of) => {
-      const straight = (pass: Pass): Pass => ({ ...pass, direction: 'straight', points: [] });
-      return [['Lay them straight', changeFilling(of, straight, 'Lay stitches straight')]];
-    }),
   },
   'guide-outside': {
     step: 'stitches',
@@ -228,31 +218,23 @@ export const PARTS_KINDS = {
     say: ({ outside }) =>
       (outside === 1 ? 'A direction stroke lies' : `${outside} direction strokes lie`) + ' outside the part.',
     why: 'It still turns the stitches, but less than one drawn inside.',
-    remedies: onPart(({ piece, planned }) => [
-      ['Remove the strokes', setGuides(piece, [planned.part.id], [], 'Remove the direction strokes')],
-    ]),
   },
   'too-many-strands': {
     step: 'stitches',
     severity: 'warn',
     say: ({ radiusMm, laidMm }) => `It bends at ${mm(radiusMm)} radius; the thread is ${mm(laidMm)} wide.`,
     why: 'A bundle cannot draw what is finer than itself.',
-    remedies: onPart((of) => [['Take a strand out', withStrands(of, -1)]]),
   },
   snags: {
     step: 'stitches',
     severity: 'note',
     say: ({ stitch }) => `${stitch} stands up and can catch on a thing in use.`,
     why: 'Loops and knots pull out when they catch.',
-    remedies: onPart((of) =>
-      of.planned.placed.kind === 'line' ? [['Work in back stitch', switchTo(of, 'back')]] : [],
-    ),
   },
   'needle-hole': {
     step: 'stitches',
     severity: 'warn',
-    say: ({ shaftMm, cloth }) =>
-      `The needle is ${mm(shaftMm)} thick: it leaves holes in ${cloth.toLowerCase()}.`,
+    say: ({ shaftMm, cloth }) => `The needle is ${mm(shaftMm)} thick: it leaves holes in ${cloth.toLowerCase()}.`,
     why: 'Holes in fine cloth do not close again. Fewer strands take a finer needle.',
   },
   pull: {
@@ -262,3 +244,43 @@ export const PARTS_KINDS = {
     why: 'Without a backing the shape draws in. Follow the backing’s own instructions for heat and time.',
   },
 } satisfies Partial<FindingKinds>;
+
+/** What can be done about each, worked out only when it is asked for. */
+export const PARTS_REMEDIES = {
+  'part-too-small': (of) =>
+    onPart(of, (part) => [
+      ['Take a strand out', withStrands(part, -1)],
+      [
+        'Work its outline as a line',
+        part.planned.part.kind === 'area' ? outlineToLine(part.piece, [part.planned.part.id]) : null,
+      ],
+      leftOut(part),
+    ]),
+  'line-not-covered': (of) => onPart(of, (part) => [['Add a strand', withStrands(part, 1)]]),
+  'span-too-long': (of) => onPart(of, (part) => [['Fill with split stitch', switchTo(part, 'split-fill')]]),
+  'span-too-short': (of) => onPart(of, (part) => [['Fill with split stitch', switchTo(part, 'split-fill')]]),
+  'cloth-shows': (of) =>
+    onPart(of, (part) => {
+      const close = (pass: Pass): Pass => ({ ...pass, params: without(pass.params, 'spacingMm') });
+      return [['Let neighbours touch', changeFilling(part, close, 'Close the rows')]];
+    }),
+  'too-many-shades': (of) => {
+    const { room } = of.finding.figures;
+    const fewer = (pass: Pass): Pass => ({ ...pass, shades: room < 2 ? [] : pass.shades.slice(0, room) });
+    return onPart(of, (part) => [['Work in fewer shades', changeFilling(part, fewer, 'Work in fewer shades')]]);
+  },
+  'too-large-for-direction': (of) =>
+    onPart(of, (part) => {
+      const straight = (pass: Pass): Pass => ({ ...pass, direction: 'straight', points: [] });
+      return [['Lay them straight', changeFilling(part, straight, 'Lay stitches straight')]];
+    }),
+  'guide-outside': (of) =>
+    onPart(of, ({ piece, planned }) => [
+      ['Remove the strokes', setGuides(piece, [planned.part.id], [], 'Remove the direction strokes')],
+    ]),
+  'too-many-strands': (of) => onPart(of, (part) => [['Take a strand out', withStrands(part, -1)]]),
+  snags: (of) =>
+    onPart(of, (part) =>
+      part.planned.placed.kind === 'line' ? [['Work in back stitch', switchTo(part, 'back')]] : [],
+    ),
+} satisfies Partial<FindingRemedies>;

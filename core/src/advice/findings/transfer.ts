@@ -2,7 +2,14 @@ import { type PlanInput, setMark } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { fadedParts, showsOn, threadsOf, rankWays } from '../../transfer/index.ts';
 import { clothOf, markOf, spoiltByWater } from '../../materials/index.ts';
-import { hundredths, type Finding, type Case, type Offer, type FindingKinds } from '../finding.ts';
+import {
+  hundredths,
+  type Finding,
+  type Case,
+  type Offer,
+  type FindingKinds,
+  type FindingRemedies,
+} from '../finding.ts';
 
 /** What speaks against the way of marking that is chosen. */
 export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
@@ -41,7 +48,7 @@ function markedBetter({ piece, plan }: Pick<Case, 'piece' | 'plan'>): Offer[] {
   return [[`Mark with: ${best.mark.name.toLowerCase()}`, setMark(piece, best.mark.id)]];
 }
 
-/** What is said of each, and what can be done. */
+/** What is said of each. */
 export const TRANSFER_KINDS = {
   "can't-trace": {
     step: 'transfer',
@@ -49,7 +56,6 @@ export const TRANSFER_KINDS = {
     say: ({ mark, cloth, grams }) =>
       `${mark}: the drawing does not show well enough on ${cloth.toLowerCase()} (${grams} g/m²) in this colour.`,
     why: 'Lines that are not seen are guessed.',
-    remedies: markedBetter,
   },
   'fades-first': {
     step: 'transfer',
@@ -57,21 +63,25 @@ export const TRANSFER_KINDS = {
     say: ({ mark, day, staysDays }) =>
       `${mark}: it is reached about day ${Math.ceil(day)}; the mark can be trusted for ${staysDays} days.`,
     why: 'Draw only what the next sittings reach, or take a mark that stays.',
-    remedies: markedBetter,
   },
   'heat-sets': {
     step: 'transfer',
     severity: 'warn',
-    say: ({ mark, cloth }) =>
-      `${mark} must be rinsed out before ironing, and ${cloth.toLowerCase()} cannot be rinsed.`,
+    say: ({ mark, cloth }) => `${mark} must be rinsed out before ironing, and ${cloth.toLowerCase()} cannot be rinsed.`,
     why: 'An iron sets the mark for good. Take another way, or leave the piece unpressed.',
-    remedies: markedBetter,
   },
   'water-spoils': {
     step: 'transfer',
     severity: 'warn',
     say: ({ mark, spoilt }) => `${mark} comes out in water that ${spoilt.toLowerCase()} does not take.`,
     why: 'Water marks or shrinks such cloth, felts wool and takes colour and shine from silk. Take a way that needs none.',
-    remedies: markedBetter,
   },
 } satisfies Partial<FindingKinds>;
+
+/** What can be done about each, worked out only when it is asked for. */
+export const TRANSFER_REMEDIES = {
+  "can't-trace": markedBetter,
+  'fades-first': markedBetter,
+  'heat-sets': markedBetter,
+  'water-spoils': markedBetter,
+} satisfies Partial<FindingRemedies>;

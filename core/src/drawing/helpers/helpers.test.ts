@@ -98,7 +98,9 @@ const open = (outcome: ReturnType<typeof lineFont>): LetterFont => {
 };
 const serif = open(outlineFont(bytesOf(require.resolve('@fontsource/lora/files/lora-latin-400-normal.woff'))));
 const plain = open(
-  lineFont(readFileSync(new URL('../../../../web/src/features/drawing/lettering/EMSReadability.svg', import.meta.url), 'utf8')),
+  lineFont(
+    readFileSync(new URL('../../../../web/src/features/drawing/lettering/EMSReadability.svg', import.meta.url), 'utf8'),
+  ),
 );
 const STRAIGHT = { heightMm: 10, spacingMm: 0, along: null, arcMm: 0 };
 const laid = (font: LetterFont, text: string, more = {}): HelperPart[] => {

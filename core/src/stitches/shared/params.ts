@@ -73,3 +73,15 @@ export const closenessParam: NumberParam = {
   default: 0.95,
   hint: 'In widths of a knot: below one, they press on one another.',
 };
+
+/** Which end of a leaf is its tip: what stitches that have a vein can be told. */
+export const tipParam = {
+  type: 'choice',
+  label: 'Tip',
+  options: [
+    { value: 'narrow', label: 'the narrower end' },
+    { value: 'other', label: 'the other end' },
+  ],
+  default: 'narrow',
+  hint: 'Stitches slant towards the tip.',
+} as const;

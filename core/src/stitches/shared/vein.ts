@@ -34,15 +34,3 @@ export function veinOf(region: Region, given: Polyline | undefined, turned: bool
     },
   };
 }
-
-/** Which end of a leaf is its tip: what stitches that have a vein can be told. */
-export const tipParam = {
-  type: 'choice',
-  label: 'Tip',
-  options: [
-    { value: 'narrow', label: 'the narrower end' },
-    { value: 'other', label: 'the other end' },
-  ],
-  default: 'narrow',
-  hint: 'Stitches slant towards the tip.',
-} as const;

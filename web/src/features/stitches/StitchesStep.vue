@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { passesAsWorked } from '@junctura/core/work';
-import { proposalsFor, type Proposal, withLayer } from '@junctura/core/propose';
+import { type Proposal, withLayer } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
 import { formatDuration, formatThread } from '@junctura/core/measure';
 import {
@@ -16,14 +16,12 @@ import {
 } from '@junctura/core/piece';
 import { stitchKind, type Quantities } from '@junctura/core/stitches';
 import { NButton, NCheckbox } from 'naive-ui';
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import { RouterLink } from 'vue-router';
 import LayerList from './PassList.vue';
-import FindingsList from '../../session/FindingsList.vue';
 import PartsList from './PartsList.vue';
 import PassEditor from './PassEditor.vue';
-import PassPreview from './PassPreview.vue';
 import ShadePicker from '../colours/ShadePicker.vue';
 import ThreadBar from '../thread/ThreadBar.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -32,6 +30,9 @@ import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 import { partSize, ROLE_WORDS } from '../../session/partWords.ts';
 
+/** Its needle paths are loaded when there is something to compare. */
+const FindingsList = defineAsyncComponent(() => import('../../session/FindingsList.vue'));
+const PassPreview = defineAsyncComponent(() => import('./PassPreview.vue'));
 const opened = useOpenedPiece();
 
 const workings = useWorkings();
@@ -42,7 +43,22 @@ const forAll = ref(true);
 const shadesShown = ref(false);
 
 const planned = computed(() => workings.plannedOf(selection.pickedPart?.id));
-const offers = computed<readonly Proposal[]>(() => (planned.value ? proposalsFor(opened.piece, planned.value) : []));
+const offers = shallowRef<readonly Proposal[]>([]);
+watch(
+  planned,
+  async (now) => {
+    if (!now) return void (offers.value = []);
+    const [found] = await proposalsFor([now.part.id], 'proposals');
+    if (planned.value?.part.id === now.part.id) offers.value = found ?? [];
+  },
+  { immediate: true },
+);
+/** The best ways to work each of some parts; what is asked with a key overtakes what was asked with it before. */
+async function proposalsFor(parts: readonly string[], key?: string): Promise<readonly (readonly Proposal[])[]> {
+  const asked = { piece: opened.piece, factors: settings.factors, parts };
+  const answer = await workings.planner.ask('proposals', asked, key === undefined ? {} : { key });
+  return answer?.ok ? answer.value : [];
+}
 const colour = computed(() => opened.piece.palette.find(({ id }) => id === planned.value?.part.colour));
 const hex = computed(() => (colour.value ? colourName(colour.value).hex : '#808080'));
 const colours = computed(() =>
@@ -149,16 +165,20 @@ function barOf({ frontMm, backMm, wrapMm, throughMm, threadMm }: Quantities): In
   };
 }
 
-function choose(offer: Proposal): void {
-  const chosen = members.value.map((member): [string, Pass[]] => {
-    const alike = workings.plannedOf(member.id);
-    const own = alike && proposalsFor(opened.piece, alike).find(({ pass }) => pass.stitch === offer.pass.stitch);
-    const filling = own?.pass ?? offer.pass;
-    const layers = passesOf(member.id);
-    const hasFilling = layers.some((pass) => pass.role === 'filling');
-    return [member.id, hasFilling ? layers.map((pass) => (pass.role === 'filling' ? filling : pass)) : [filling]];
+async function choose(offer: Proposal): Promise<void> {
+  const { piece } = opened;
+  const chosenFor = members.value;
+  const proposals = await proposalsFor(chosenFor.map(({ id }) => id));
+  if (opened.piece !== piece) return;
+  const { stitch } = offer.pass;
+  const chosen = chosenFor.map((member, i): [string, Pass[]] => {
+    // Each as it is proposed for itself: like parts may be turned.
+    const filling = proposals[i]?.find(({ pass }) => pass.stitch === stitch)?.pass ?? offer.pass;
+    const passes = passesOf(member.id);
+    const hasFilling = passes.some((pass) => pass.role === 'filling');
+    return [member.id, hasFilling ? passes.map((pass) => (pass.role === 'filling' ? filling : pass)) : [filling]];
   });
-  opened.edit(setPasses(opened.piece, new Map(chosen), `Work in ${stitchKind(offer.pass.stitch).name.toLowerCase()}`));
+  opened.edit(setPasses(piece, new Map(chosen), `Work in ${stitchKind(stitch).name.toLowerCase()}`));
 }
 
 function isNow({ pass }: Proposal): boolean {

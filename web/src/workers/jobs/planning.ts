@@ -1,8 +1,7 @@
 import { colourPairs, mendPair, Planner, remediesFor, varyPalette, type Workings } from '@junctura/core/advice';
-import { designCircle, readSvg, settleInHoop } from '@junctura/core/drawing';
-import { success, type Outcome } from '@junctura/core/measure';
 import { findPositions } from '@junctura/core/order';
 import { applyEdit, planInput, type Piece } from '@junctura/core/piece';
+import { proposalsFor } from '@junctura/core/propose';
 import { drawNeeds, savings, willReach, type Reach } from '@junctura/core/thread';
 import { spreadOf, type OwnFactors } from '@junctura/core/work';
 import type { JobInput, JobOutput, JobProgress } from '../jobs.ts';
@@ -20,17 +19,18 @@ function workingsOf({ piece, factors }: { piece: Piece; factors: OwnFactors }): 
   return planner.plan(planInput(piece), factors);
 }
 
-export function readDrawing({ text, id, name }: JobInput<'readDrawing'>): Outcome<Piece> {
-  const read = readSvg(text, id, name);
-  if (!read.ok) return read;
-  const circle = designCircle(read.value);
-  return circle && circle.r > 0 ? success(settleInHoop(read.value, circle)) : read;
-}
-
 export function remedies(input: JobInput<'remedies'>, tell: (progress: JobProgress<'remedies'>) => void): null {
   const { plan: planned } = workingsOf(input);
   input.findings.forEach((finding, index) => tell({ index, remedies: remediesFor(input.piece, planned, finding) }));
   return null;
+}
+
+export function proposals({ parts, ...input }: JobInput<'proposals'>): JobOutput<'proposals'> {
+  const byId = new Map(workingsOf(input).plan.parts.map((planned) => [planned.part.id, planned]));
+  return parts.map((id) => {
+    const planned = byId.get(id);
+    return planned ? proposalsFor(input.piece, planned) : [];
+  });
 }
 
 export function positions(input: JobInput<'positions'>): JobOutput<'positions'> {

@@ -1,6 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workBack } from '../../shared/backLine.ts';
-import { rowsAsLines } from '../../shared/rowsAsLines.ts';
 import { ROW_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -11,6 +9,4 @@ export const backFill = describeStitch({
   otherNames: ['back stitch rows'],
   purpose: 'Firm, flat surfaces with an even grain.',
   params,
-  work: (shape, values, context, sink) =>
-    workBack(rowsAsLines(shape.region, context, values.spacingMm), values.stitchMm, sink),
 });

@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workBack } from '../../shared/backLine.ts';
 
 export const back = describeStitch({
   ...FLAT_LINE,
@@ -24,5 +23,4 @@ export const back = describeStitch({
     'Come up one stitch ahead of the last.',
     'Go back down into the end of the last stitch.',
   ],
-  work: (shape, values, _context, sink) => workBack(shape, values.stitchMm, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workBlockShading } from './path.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -21,5 +20,4 @@ export const blockShading = describeStitch({
     'Begin the next band in the gaps between the ends of the first.',
     'Go on inward, a shade to each band.',
   ],
-  work: (shape, values, context, sink) => workBlockShading(shape, values, context, sink),
 });

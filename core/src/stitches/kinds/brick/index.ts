@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workBrick } from './path.ts';
 
 export const brick = describeStitch({
   ...FLAT_FILLING,
@@ -19,5 +18,4 @@ export const brick = describeStitch({
     'Work the next row into the gaps of the first.',
     'Keep to the same length; only at the edge may stitches be shorter.',
   ],
-  work: (shape, values, context, sink) => workBrick(shape, values, context, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workBullion } from './path.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -26,5 +25,4 @@ export const bullion = describeStitch({
     'Wind the thread round the point until the wraps are as long as the span.',
     'Hold the wraps, draw the needle through, and go down at the far end.',
   ],
-  work: (shape, values, context, sink) => workBullion(shape, values, context, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workButtonholeWheel } from './path.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -21,5 +20,4 @@ export const buttonholeWheel = describeStitch({
     'Catch the last spoke into the first.',
     'With a blunt needle whip the rim, not through the cloth.',
   ],
-  work: (shape, values, context, sink) => workButtonholeWheel(shape, values, context, sink),
 });

@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workButtonhole } from './path.ts';
 
 export const buttonhole = describeStitch({
   ...FLAT_LINE,
@@ -28,5 +27,4 @@ export const buttonhole = describeStitch({
     'The thread lies under the needle: draw it up until the loop lies on the edge.',
     'Tie the last loop down with a tiny stitch.',
   ],
-  work: (shape, values, _context, sink) => workButtonhole(shape, values, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workCableChain } from './path.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { THREAD_TWISTS } from '../../shared/texts.ts';
@@ -29,5 +28,4 @@ export const cableChain = describeStitch({
     'Go down a little ahead and come up one link further, the thread under the point.',
     'Draw through: a bar and a link. Wind again for the next.',
   ],
-  work: (shape, values, context, sink) => workCableChain(shape, values.stitchMm, context, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workCablePlait } from './path.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
@@ -23,5 +22,4 @@ export const cablePlait = describeStitch({
     'Slant across to the first edge, below the thread that you have just laid.',
     'Take a small stitch back and go on, side by side.',
   ],
-  work: (shape, values, context, sink) => workCablePlait(shape, values, context, sink),
 });

@@ -1,6 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workChain } from '../../shared/chainLine.ts';
-import { rowsAsLines } from '../../shared/rowsAsLines.ts';
 import { ROW_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -13,6 +11,4 @@ export const chainFill = describeStitch({
   params,
   isRaised: true,
   snags: true,
-  work: (shape, values, context, sink) =>
-    workChain(rowsAsLines(shape.region, context, values.spacingMm), values.stitchMm, context, sink),
 });

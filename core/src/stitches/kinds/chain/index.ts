@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workChain } from '../../shared/chainLine.ts';
 
 export const chain = describeStitch({
   ...FLAT_LINE,
@@ -23,5 +22,4 @@ export const chain = describeStitch({
     'Come up one stitch ahead, inside the loop, and draw it round the thread.',
     'Begin the next loop there; tie the last one down.',
   ],
-  work: (shape, values, context, sink) => workChain(shape, values.stitchMm, context, sink),
 });

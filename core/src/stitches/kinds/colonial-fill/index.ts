@@ -1,6 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { FIGURE_OF_EIGHT } from '../../shared/knot.ts';
-import { packKnots } from '../../shared/packKnots.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -24,6 +22,4 @@ export const colonialFill = describeStitch({
     'Work the next row inside it, each knot in a hollow of the last row.',
     'Go on inward; close the last gaps with smaller knots.',
   ],
-  work: (shape, values, context, sink) =>
-    packKnots(shape, { ...values, wraps: FIGURE_OF_EIGHT, gapWraps: 1 }, context, sink),
 });

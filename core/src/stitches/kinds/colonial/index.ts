@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { FIGURE_OF_EIGHT, workKnots } from '../../shared/knot.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -16,5 +15,4 @@ export const colonial = describeStitch({
     'Put the needle under the thread, then wind the thread over and under it: a figure of eight.',
     'Go down one thread of the cloth away, draw the eight close and pull through.',
   ],
-  work: ({ spots }, _values, { coreMm }, sink) => workKnots(spots, FIGURE_OF_EIGHT, coreMm, sink),
 });

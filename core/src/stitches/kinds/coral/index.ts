@@ -1,7 +1,6 @@
 import { describeStitch } from '../../kind.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workCoral } from './path.ts';
 
 export const coral = describeStitch({
   ...FLAT_LINE,
@@ -25,5 +24,4 @@ export const coral = describeStitch({
     'Draw the needle through the loop: a knot sits on the line.',
     'Go on to the place of the next knot.',
   ],
-  work: (shape, values, context, sink) => workCoral(shape, values.knotMm, context, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workCouchedFill } from './path.ts';
 import { CLOTH_SHOWS } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -22,5 +21,4 @@ export const couchedFill = describeStitch({
     'When the area is laid, tie each thread down with small stitches across it.',
     'Set the ties of neighbours half way between.',
   ],
-  work: (shape, values, context, sink) => workCouchedFill(shape, values, context, sink),
 });

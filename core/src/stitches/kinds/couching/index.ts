@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workCouching } from './path.ts';
 
 export const couching = describeStitch({
   ...FLAT_LINE,
@@ -22,5 +21,4 @@ export const couching = describeStitch({
     'Come up beside it and go down on the other side, over it.',
     'Tie again at even steps, closer where the line bends.',
   ],
-  work: (shape, values, context, sink) => workCouching(shape, values.tieMm, context, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workDaisyRing } from './path.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -21,5 +20,4 @@ export const daisyRing = describeStitch({
     'Work a loop at the top, at the bottom, and at either side.',
     'Fill each quarter with the same number of loops, evenly.',
   ],
-  work: (shape, values, context, sink) => workDaisyRing(shape, values, context, sink),
 });

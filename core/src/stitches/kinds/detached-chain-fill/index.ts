@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workDetachedChainFill } from './path.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -25,5 +24,4 @@ export const detachedChainFill = describeStitch({
     'Work the next one ahead of it.',
     'Set the loops of the next row between those of the first.',
   ],
-  work: (shape, values, context, sink) => workDetachedChainFill(shape, values, context, sink),
 });

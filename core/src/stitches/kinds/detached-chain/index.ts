@@ -1,7 +1,6 @@
 import { describeStitch } from '../../kind.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workDetachedChain } from './path.ts';
 
 export const detachedChain = describeStitch({
   ...RAISED_SPOT,
@@ -20,5 +19,4 @@ export const detachedChain = describeStitch({
     'Go down where you came up; come up at the far end, inside the loop.',
     'Draw the loop close and tie it with a small stitch over its end.',
   ],
-  work: (shape, values, context, sink) => workDetachedChain(shape, values, context, sink),
 });

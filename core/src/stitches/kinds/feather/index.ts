@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workFeather } from '../../shared/featherLine.ts';
 
 export const feather = describeStitch({
   ...FLAT_LINE,
@@ -22,5 +21,4 @@ export const feather = describeStitch({
     'Come up further along the line, inside the loop.',
     'The next loop goes to the right, and so on by turns.',
   ],
-  work: (shape, values, context, sink) => workFeather(shape, { ...values, backMm: 0 }, context, sink),
 });

@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workFlyColumn } from './path.ts';
 
 export const flyColumn = describeStitch({
   ...FLAT_LINE,
@@ -21,5 +20,4 @@ export const flyColumn = describeStitch({
     'Go down further along the line: the tail holds the V.',
     'Begin the next V beside the tail.',
   ],
-  work: (shape, values, _context, sink) => workFlyColumn(shape, values, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workFlyLeaf } from './path.ts';
 import { CLOTH_SHOWS } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -27,5 +26,4 @@ export const flyLeaf = describeStitch({
     'Come up on the vein inside the loop, draw it into a V, and tie it down along the vein.',
     'Go on, V close to V, at the same steep angle to the foot.',
   ],
-  work: (shape, values, context, sink) => workFlyLeaf(shape, values, context, sink),
 });

@@ -1,5 +1,4 @@
-import { lengthParam, spacing } from '../../shared/params.ts';
-import { tipParam } from '../../shared/vein.ts';
+import { lengthParam, spacing, tipParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {

@@ -1,7 +1,6 @@
 import { describeStitch } from '../../kind.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { packKnots } from '../../shared/packKnots.ts';
 
 export const frenchFill = describeStitch({
   ...FLAT_FILLING,
@@ -26,5 +25,4 @@ export const frenchFill = describeStitch({
     'Work the next row inside it, each knot in a hollow of the last row.',
     'Go on inward; close the last gaps with smaller knots.',
   ],
-  work: (shape, values, context, sink) => packKnots(shape, { ...values, gapWraps: 1 }, context, sink),
 });

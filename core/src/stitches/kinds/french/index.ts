@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workKnots } from '../../shared/knot.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -21,5 +20,4 @@ export const french = describeStitch({
     'Turn the point and go down one thread of the cloth away.',
     'Hold the thread taut and draw the needle through the windings.',
   ],
-  work: ({ spots }, values, { coreMm }, sink) => workKnots(spots, Math.round(values.wraps), coreMm, sink),
 });

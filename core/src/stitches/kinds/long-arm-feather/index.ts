@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workFeather } from '../../shared/featherLine.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
@@ -22,5 +21,4 @@ export const longArmFeather = describeStitch({
     'Come up on the line a stitch ahead, inside the loop, and draw it close.',
     'Go down far out on the other side, and catch that loop in turn.',
   ],
-  work: (shape, values, context, sink) => workFeather(shape, values, context, sink),
 });

@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workLongShort } from './path.ts';
 
 export const longShort = describeStitch({
   ...FLAT_FILLING,
@@ -26,5 +25,4 @@ export const longShort = describeStitch({
     'Come up through the ends of the first row, splitting them.',
     'Let the lengths differ, so that no line shows between rows.',
   ],
-  work: (shape, values, context, sink) => workLongShort(shape, values, context, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workOvercast } from './path.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { CLOTH_SHOWS } from '../../shared/texts.ts';
@@ -21,5 +20,4 @@ export const overcast = describeStitch({
     'Go down straight across, on the other side.',
     'Come up beside the first hole and go over again, close against the last.',
   ],
-  work: (shape, values, context, sink) => workOvercast(shape, values, context, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workPalestrina } from './path.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { THREAD_TWISTS } from '../../shared/texts.ts';
@@ -24,5 +23,4 @@ export const palestrina = describeStitch({
     'Slide it under the bar once more, the thread under the point, and draw the knot close.',
     'Go on along the line from the knot.',
   ],
-  work: (shape, values, context, sink) => workPalestrina(shape, values, context, sink),
 });

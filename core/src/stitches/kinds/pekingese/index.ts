@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workPekingese } from './path.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { THREAD_TWISTS } from '../../shared/texts.ts';
@@ -28,5 +27,4 @@ export const pekingese = describeStitch({
     'Slide it up under the second stitch, back over, and down under the first.',
     'Go on: up under the next stitch, back and down under the one before; even the loops as you go.',
   ],
-  work: (shape, values, context, sink) => workPekingese(shape, values, context, sink),
 });

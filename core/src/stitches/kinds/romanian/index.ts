@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workRomanian } from './path.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -23,5 +22,4 @@ export const romanian = describeStitch({
     'Go down slanting over it, a little to the other side.',
     'Lay the next span close beside it.',
   ],
-  work: (shape, values, context, sink) => workRomanian(shape, values, context, sink),
 });

@@ -1,6 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workRunning } from '../../shared/runningLine.ts';
-import { rowsAsLines } from '../../shared/rowsAsLines.ts';
 import { ROW_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -12,6 +10,4 @@ export const runningFill = describeStitch({
   purpose: 'Light, open fillings in petals and wings.',
   params,
   coverWidths: 0,
-  work: (shape, values, context, sink) =>
-    workRunning(rowsAsLines(shape.region, context, values.spacingMm), values, sink),
 });

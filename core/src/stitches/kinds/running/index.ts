@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workRunning } from '../../shared/runningLine.ts';
 
 export const running = describeStitch({
   ...FLAT_LINE,
@@ -20,5 +19,4 @@ export const running = describeStitch({
     'Come up again after the gap.',
     'Keep stitches and gaps even; end with a stitch.',
   ],
-  work: (shape, values, _context, sink) => workRunning(shape, values, sink),
 });

@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workSatinLeaf } from './path.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -26,5 +25,4 @@ export const satinLeaf = describeStitch({
     'Work that half close to its other end, at one angle.',
     'Work the other half to meet it, going down in the same holes along the vein.',
   ],
-  work: (shape, values, context, sink) => workSatinLeaf(shape, values, context, sink),
 });

@@ -1,5 +1,4 @@
-import { spacing } from '../../shared/params.ts';
-import { tipParam } from '../../shared/vein.ts';
+import { spacing, tipParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {

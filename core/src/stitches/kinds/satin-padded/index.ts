@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workSatinPadded } from './path.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -28,5 +27,4 @@ export const satinPadded = describeStitch({
     'Work a line of split stitch just inside the outline.',
     'Lay satin over both, upright at the edge, just outside the split stitch.',
   ],
-  work: (shape, values, context, sink) => workSatinPadded(shape, values, context, sink),
 });

@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workSatinSurface } from './path.ts';
 
 export const satinSurface = describeStitch({
   ...FLAT_FILLING,
@@ -21,5 +20,4 @@ export const satinSurface = describeStitch({
     'Come up again on that same side, close beside the hole.',
     'Go back across; the thread lies in front only.',
   ],
-  work: (shape, values, context, sink) => workSatinSurface(shape, values.spacingMm, context, sink),
 });

@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workSatin } from '../../shared/satinSpans.ts';
 
 export const satin = describeStitch({
   ...FLAT_FILLING,
@@ -30,5 +29,4 @@ export const satin = describeStitch({
     'Come up beside the first hole: the thread goes back underneath.',
     'Lay each stitch against the last as far as the end, then work the other half from the middle.',
   ],
-  work: (shape, values, context, sink) => workSatin(shape.region, values, context, sink),
 });

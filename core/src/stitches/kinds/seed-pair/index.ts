@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workStroke } from '../../shared/stroke.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -19,11 +18,4 @@ export const seedPair = describeStitch({
   end: 'Fasten off behind each pair that stands alone.',
   faults: [{ fault: 'The two lie on each other', cure: 'Come up a thread’s width beside the first.' }],
   steps: ['Work a short straight stitch.', 'Work a second one close beside it.'],
-  work: ({ spots }, { lengthMm, apartMm }, { angleRad }, sink) => {
-    const [nx, ny] = [(Math.sin(angleRad) * apartMm) / 2, (Math.cos(angleRad) * apartMm) / 2];
-    for (let i = 0; i < spots.length; i += 2) {
-      workStroke(spots[i]! - nx, spots[i + 1]! - ny, lengthMm, angleRad, sink);
-      workStroke(spots[i]! + nx, spots[i + 1]! + ny, lengthMm, angleRad, sink);
-    }
-  },
 });

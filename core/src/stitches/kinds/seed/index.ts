@@ -1,7 +1,6 @@
 import { describeStitch } from '../../kind.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workSeed } from './path.ts';
 
 export const seed = describeStitch({
   ...FLAT_FILLING,
@@ -24,5 +23,4 @@ export const seed = describeStitch({
     'Come up near by and turn the next one another way.',
     'Keep them evenly apart.',
   ],
-  work: (shape, values, context, sink) => workSeed(shape, values, context, sink),
 });

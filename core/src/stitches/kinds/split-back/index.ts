@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workSplitBack } from './path.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { CORNERS_CUT } from '../../shared/texts.ts';
@@ -20,5 +19,4 @@ export const splitBack = describeStitch({
     'Come up one stitch ahead of the last.',
     'Go back down into the very end of the last stitch, between its strands.',
   ],
-  work: (shape, values, context, sink) => workSplitBack(shape, values.stitchMm, context, sink),
 });

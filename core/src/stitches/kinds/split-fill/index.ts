@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workSplitFill } from './path.ts';
 
 export const splitFill = describeStitch({
   ...FLAT_FILLING,
@@ -21,5 +20,4 @@ export const splitFill = describeStitch({
     'Start each row with a shorter or longer stitch, so that their ends do not line up.',
     'Go on, row by row, to the far edge.',
   ],
-  work: (shape, values, context, sink) => workSplitFill(shape, values, context, sink),
 });

@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workSplit } from '../../shared/splitLine.ts';
 
 export const split = describeStitch({
   ...FLAT_LINE,
@@ -24,5 +23,4 @@ export const split = describeStitch({
     'Go down one stitch ahead of there.',
     'Each stitch splits the last.',
   ],
-  work: (shape, values, _context, sink) => workSplit(shape, values.stitchMm, sink),
 });

@@ -1,7 +1,6 @@
 import { describeStitch } from '../../kind.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workStar } from './path.ts';
 
 export const star = describeStitch({
   ...RAISED_SPOT,
@@ -22,5 +21,4 @@ export const star = describeStitch({
     'Go down in the middle.',
     'Come up at the next point and go down in the same middle.',
   ],
-  work: (shape, values, context, sink) => workStar(shape, values, context, sink),
 });

@@ -1,6 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workStem } from '../../shared/stemLine.ts';
-import { rowsAsLines } from '../../shared/rowsAsLines.ts';
 import { ROW_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -11,11 +9,4 @@ export const stemFill = describeStitch({
   otherNames: ['crewel rows'],
   purpose: 'Swirling, ropy surfaces: trunks, hair, water.',
   params,
-  work: (shape, values, context, sink) =>
-    workStem(
-      rowsAsLines(shape.region, context, values.spacingMm),
-      { stitchMm: values.stitchMm, side: 'right' },
-      context,
-      sink,
-    ),
 });

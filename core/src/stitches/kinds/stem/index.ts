@@ -2,7 +2,6 @@ import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { workStem } from '../../shared/stemLine.ts';
 
 export const stem = describeStitch({
   ...FLAT_LINE,
@@ -25,5 +24,4 @@ export const stem = describeStitch({
     'Pull through, then go down half a stitch beyond the last.',
     'Always keep the thread on the same side.',
   ],
-  work: (shape, values, context, sink) => workStem(shape, values, context, sink),
 });

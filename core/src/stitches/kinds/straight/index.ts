@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workStroke } from '../../shared/stroke.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -19,7 +18,4 @@ export const straight = describeStitch({
   end: 'Fasten off behind each stroke that stands alone.',
   faults: [{ fault: 'A long stroke gapes', cure: 'Tie it down in the middle, or work it as two.' }],
   steps: ['Come up at one end.', 'Go down at the other.'],
-  work: ({ spots }, { lengthMm }, { angleRad }, sink) => {
-    for (let i = 0; i < spots.length; i += 2) workStroke(spots[i]!, spots[i + 1]!, lengthMm, angleRad, sink);
-  },
 });

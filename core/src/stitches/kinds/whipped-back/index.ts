@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workWhippedBack } from './path.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
@@ -27,5 +26,4 @@ export const whippedBack = describeStitch({
     'Slide it under the next stitch, always from the same side, not through the cloth.',
     'Take it over the line and under the stitch after; go down at the end.',
   ],
-  work: (shape, values, context, sink) => workWhippedBack(shape, values.stitchMm, context, sink),
 });

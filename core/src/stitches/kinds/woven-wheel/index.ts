@@ -1,5 +1,4 @@
 import { describeStitch } from '../../kind.ts';
-import { workWovenWheel } from './path.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -24,5 +23,4 @@ export const wovenWheel = describeStitch({
     'Weave over one and under the next, round and round, not through the cloth.',
     'Go down under the last round when the spokes are covered.',
   ],
-  work: (shape, values, context, sink) => workWovenWheel(shape, values, context, sink),
 });

@@ -1,0 +1,30 @@
+import type { Edit, Piece } from '../piece/index.ts';
+import type { Plan } from '../thread/index.ts';
+import type { Case, Finding, FindingRemedies, Offer } from './finding.ts';
+import { COLOURS_REMEDIES } from './findings/colours.ts';
+import { HOOP_REMEDIES } from './findings/hoop.ts';
+import { MEETING_REMEDIES } from './findings/meeting.ts';
+import { PARTS_REMEDIES } from './findings/parts.ts';
+import { TRANSFER_REMEDIES } from './findings/transfer.ts';
+
+/** What can be done about findings. */
+const REMEDIES: FindingRemedies = {
+  ...HOOP_REMEDIES,
+  ...PARTS_REMEDIES,
+  ...MEETING_REMEDIES,
+  ...COLOURS_REMEDIES,
+  ...TRANSFER_REMEDIES,
+};
+
+/** What can be done about a finding, in one action that can be undone. */
+export interface Remedy {
+  readonly label: string;
+  readonly edit: Edit;
+}
+
+/** What can be done about a finding, computed for the piece as it is. */
+export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[] {
+  const remedies = REMEDIES[finding.id] as ((of: Case) => Offer[]) | undefined;
+  const offers = remedies?.({ piece, plan, finding } as Case) ?? [];
+  return offers.flatMap(([label, edit]) => (edit ? [{ label, edit }] : []));
+}

@@ -1,0 +1,52 @@
+import type { PlacedShape } from '../drawing/index.ts';
+import type { Part, Pass } from '../piece/index.ts';
+import type { Needle } from '../materials/index.ts';
+import type { SettledPass } from '../propose/index.ts';
+import type { MeasuredPath, StitchPath, Quantities } from '../stitches/index.ts';
+
+/** A needle path in one colour. */
+export interface WorkedThread extends MeasuredPath {
+  /** The id of its colour; null: the part's own. */
+  readonly colour: string | null;
+  readonly path: StitchPath;
+}
+
+/** A pass as it is worked: its path and what that takes. Its parameters are completed by their defaults. */
+export interface PlannedPass extends SettledPass {
+  readonly laidMm: number;
+  readonly bundleMm: number;
+  readonly needle: Needle;
+  readonly path: StitchPath;
+  readonly quantities: Quantities;
+  /** The path as it is threaded: one in each shade, in working order. */
+  readonly threads: readonly WorkedThread[];
+  /** How high what it lies on stands, mm. */
+  readonly liftMm: number;
+}
+
+/** A part as it lies on the cloth, with its layers as they are worked. */
+export interface PlannedPart {
+  readonly part: Part;
+  readonly placed: PlacedShape;
+  readonly passes: readonly PlannedPass[];
+}
+
+/**
+ * The passes of a part as they are worked now, ready to be changed and written into the piece: those that were chosen, whatever a plan
+ * that is still to follow says of them, or those that are proposed.
+ */
+export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
+  if (part.passes !== null) return [...part.passes];
+  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades }): Pass => ({
+    role,
+    stitch,
+    params: {},
+    angleDeg,
+    direction,
+    points,
+    colour,
+    shades,
+    thread,
+    strands,
+  }));
+}

@@ -1,0 +1,12 @@
+import { designCircle, readSvg, settleInHoop } from '@junctura/core/drawing';
+import { success, type Outcome } from '@junctura/core/measure';
+import type { Piece } from '@junctura/core/piece';
+import type { JobInput } from '../jobs.ts';
+
+/** A drawing as a new piece, in a hoop that suits it. */
+export function readDrawing({ text, id, name }: JobInput<'readDrawing'>): Outcome<Piece> {
+  const read = readSvg(text, id, name);
+  if (!read.ok) return read;
+  const circle = designCircle(read.value);
+  return circle && circle.r > 0 ? success(settleInHoop(read.value, circle)) : read;
+}

@@ -10,5 +10,9 @@ export default defineConfig({
       'demo/src/**/*.test.ts',
     ],
     testTimeout: 30_000,
+    // Both cores, and what a test file imports is imported once for all that follow in its thread.
+    pool: 'threads',
+    maxWorkers: '100%',
+    isolate: false,
   },
 });

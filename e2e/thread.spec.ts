@@ -168,7 +168,7 @@ test('what was used is noted, asked about where it cannot be, and learned from',
   await bench.goTo('Thread');
   await page.getByRole('button', { name: 'What was used' }).click();
   const thread = await bench.figure('Thread').textContent();
-  await page.getByLabel('Lengths taken').fill('40');
+  await page.getByLabel('Lengths taken').fill('20');
   await page.getByRole('button', { name: 'Note it, and the part as worked' }).click();
   await expect(bench.card.getByRole('alert')).toContainText('times what is usual');
   await bench.card.getByRole('button', { name: 'Correct it' }).click();

@@ -1,6 +1,7 @@
 import { USUAL_FACTORS } from '../work/index.ts';
 import { proposalsFor, type Proposal } from '../propose/index.ts';
 import { describe, expect, it } from 'vitest';
+import { REMEDIES } from './remedies.ts';
 import { readSvg } from '../drawing/index.ts';
 import { nearestShade, refOf } from '../materials/index.ts';
 import { seededRandom } from '../measure/index.ts';
@@ -187,22 +188,25 @@ describe('findings', () => {
     expect(CASES.map(([id]) => id).sort()).toEqual(Object.keys(FINDINGS).sort());
   });
 
-  it.each(CASES)('%s: what is offered as a remedy mends it', (id, piece) => {
+  /** How far a finding is from being none, in its own measure; nothing where one step mends it. */
+  function shortBy({ figures }: Finding): number {
+    if ('coverMm' in figures) return figures.markMm - figures.coverMm;
+    if ('widestMm' in figures) return figures.wantedMm - figures.widestMm!;
+    if ('lengthMm' in figures) return figures.wantedMm - figures.lengthMm;
+    if ('radiusMm' in figures) return figures.laidMm - figures.radiusMm;
+    return 'gapMm' in figures ? figures.laidMm - figures.gapMm : 0;
+  }
+
+  it.each(CASES.filter(([id]) => id in REMEDIES))('%s: what is offered as a remedy mends it', (id, piece) => {
     const { plan, findings } = planned(piece, id);
     const finding = findings.find((entry) => entry.id === id)!;
-    for (const { edit } of remediesFor(piece, plan, finding)) {
-      let mended = after(piece, edit);
-      // A strand more or less may have to be given several times.
-      for (let i = 0; i < 5 && found(mended).includes(id); i++) {
-        const again = new Planner().plan(mended, USUAL_FACTORS);
-        const same = again.findings.find((entry) => entry.id === id)!;
-        const next = remediesFor(mended, again.plan, same).find((remedy) => remedy.edit.label === edit.label);
-        if (!next) break;
-        mended = after(mended, next.edit);
-      }
-      const isSmaller =
-        ['part-too-small', 'too-many-strands', 'line-not-covered'].includes(id) || /strand/.test(edit.label);
-      expect(isSmaller || !found(mended).includes(id)).toBe(true);
+    const remedies = remediesFor(piece, plan, finding);
+    expect(remedies.length).toBeGreaterThan(0);
+    for (const { edit } of remedies) {
+      const mended = after(piece, edit);
+      const left = new Planner().plan(mended, USUAL_FACTORS).findings.find((entry) => entry.id === id);
+      // A strand more or less may have to be given several times, but each time it helps.
+      if (left) expect(shortBy(left), edit.label).toBeLessThan(shortBy(finding));
     }
   });
 

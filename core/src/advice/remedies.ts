@@ -8,7 +8,7 @@ import { PARTS_REMEDIES } from './findings/parts.ts';
 import { TRANSFER_REMEDIES } from './findings/transfer.ts';
 
 /** What can be done about findings. */
-const REMEDIES: FindingRemedies = {
+export const REMEDIES: FindingRemedies = {
   ...HOOP_REMEDIES,
   ...PARTS_REMEDIES,
   ...MEETING_REMEDIES,

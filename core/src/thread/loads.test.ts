@@ -21,9 +21,11 @@ function passOf(stitches: readonly { x: number; takesMm: number; isBreak: boolea
 }
 
 /** The slow, obvious way: one stitch after the other, with what is on the needle in hand. */
-function slowly(passes: readonly LoadedRun[]): Pick<Loads, 'loads' | 'restarts'> {
+function slowly(passes: readonly LoadedRun[]): Pick<Loads, 'loads' | 'restarts' | 'lostMm'> {
   const usable = SETTINGS.cutMm - SETTINGS.startMm - WORKING_LENGTH.stopMm;
   let [loads, restarts, left, lastX] = [0, 0, 0, -1e9];
+  /** Put down one by one: starts, what stays to fasten off, what is worked in or carried, what was too short to go on with. */
+  let lostMm = 0;
   for (const { usedMm, breaks, path } of passes) {
     usedMm.forEach((used, i) => {
       const takes = used - (i === 0 ? 0 : usedMm[i - 1]!);
@@ -31,16 +33,19 @@ function slowly(passes: readonly LoadedRun[]): Pick<Loads, 'loads' | 'restarts'>
       if (left > 0 && (i === 0 || breaks.includes(i))) {
         const way = Math.abs(x - lastX);
         const anew = left - WORKING_LENGTH.workedInMm - WORKING_LENGTH.restartMm;
-        if (way <= SETTINGS.travelMm && left - way > 0) left -= way;
-        else if (anew >= 60) [left, restarts] = [anew, restarts + 1];
-        else left = 0;
+        if (way <= SETTINGS.travelMm && left - way > 0) [left, lostMm] = [left - way, lostMm + way];
+        else if (anew >= 60) [left, restarts, lostMm] = [anew, restarts + 1, lostMm + left - anew];
+        else [left, lostMm] = [0, lostMm + left];
       }
-      if (takes > left + 1e-3) [loads, left] = [loads + 1, usable];
+      if (takes > left + 1e-3) {
+        lostMm += left + SETTINGS.cutMm - usable;
+        [loads, left] = [loads + 1, usable];
+      }
       left = Math.max(0, left - takes);
       lastX = x + 1;
     });
   }
-  return { loads, restarts };
+  return { loads, restarts, lostMm: lostMm + left };
 }
 
 describe('countLoads', () => {
@@ -58,7 +63,10 @@ describe('countLoads', () => {
           }),
         );
       });
-      expect(countLoads(passes, SETTINGS)).toMatchObject(slowly(passes));
+      const { lostMm, ...slow } = slowly(passes);
+      const counted = countLoads(passes, SETTINGS);
+      expect(counted).toMatchObject(slow);
+      expect(counted.lostMm).toBeCloseTo(lostMm, 1);
     },
   );
 

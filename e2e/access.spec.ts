@@ -15,9 +15,29 @@ const axeSource = readFile(createRequire(import.meta.url).resolve('axe-core/axe.
 // The checker is run inside the page, which the content policy would forbid.
 test.use({ bypassCSP: true });
 
-/** Runs the checker on the page as it is. */
+/** Runs the checker on the page as it is, by day and by lamp-light. */
 async function check(page: Page, where: string): Promise<void> {
   await page.evaluate(await axeSource);
+  for (const theme of ['lamp', 'light'] as const) await checkBy(page, theme, `${where}, by ${theme}`);
+}
+
+/** Switches the light as another tab would. */
+async function switchTo(page: Page, theme: 'light' | 'lamp'): Promise<void> {
+  await page.evaluate((name) => {
+    const key = 'junctura-settings';
+    const before = localStorage.getItem(key);
+    const newValue = JSON.stringify({ ...JSON.parse(before ?? '{}'), theme: name });
+    localStorage.setItem(key, newValue);
+    dispatchEvent(new StorageEvent('storage', { key, oldValue: before, newValue, storageArea: localStorage }));
+  }, theme);
+  await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+  await expect(page.locator('.whole')).toHaveAttribute('data-components', theme);
+  // Colours that change by degrees have changed.
+  await page.evaluate(() => Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => null))));
+}
+
+async function checkBy(page: Page, theme: 'light' | 'lamp', where: string): Promise<void> {
+  await switchTo(page, theme);
   const { violations } = await page.evaluate(() =>
     (window as unknown as { axe: { run(options: object): Promise<AxeResult> } }).axe.run({
       runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
@@ -29,102 +49,94 @@ async function check(page: Page, where: string): Promise<void> {
   expect(found, where).toEqual([]);
 }
 
-for (const theme of ['light', 'lamp'] as const) {
-  test(`every step meets WCAG 2.2 AA as far as a checker can tell, by ${theme}`, async ({ bench, page }) => {
-    await page.addInitScript(
-      (name) => localStorage.setItem('junctura-settings', JSON.stringify({ theme: name, welcomed: true })),
-      theme,
-    );
-    await bench.open();
-    await expect(page.locator('canvas[data-painted]')).toHaveCount(6);
-    await check(page, 'bench');
-    await page.goto('/stitches/couching');
-    await expect(page.getByRole('heading', { name: 'Couching' })).toBeVisible();
-    await check(page, 'the stitch book');
-    for (const chapter of ['compare', 'knots', 'practice']) {
-      await page.goto(`/stitches/${chapter}`);
-      await page.waitForTimeout(400);
-      await check(page, chapter);
-    }
-    await page.goto('/');
-    await page.getByRole('button', { name: /^Night tram/ }).click();
-    for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer']) {
-      await bench.goTo(step);
-      await page.waitForTimeout(300);
-      await check(page, step);
-    }
-    await bench.goTo('Stitches');
-    await bench.pick('Moon');
-    await page.getByRole('button', { name: 'Another shade…' }).click();
-    await check(page, 'a part');
-    await page.keyboard.press('Escape');
-    await page.keyboard.press('f');
-    await expect(bench.card.getByRole('heading', { name: 'Findings' })).toBeVisible();
-    await check(page, 'findings');
-    await bench.openPart('demo-rock-pool', 'Star arm 1');
-    await page.getByTestId('move-vein').first().click();
-    await check(page, 'a part in layers, with the pen out');
-  });
+test('the bench and the stitch book meet WCAG 2.2 AA as far as a checker can tell', async ({ bench, page }) => {
+  await bench.open();
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(6);
+  await check(page, 'bench');
+  await page.goto('/stitches/couching');
+  await expect(page.getByRole('heading', { name: 'Couching' })).toBeVisible();
+  await check(page, 'the stitch book');
+  for (const chapter of ['compare', 'knots', 'practice']) {
+    await page.goto(`/stitches/${chapter}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await check(page, chapter);
+  }
+});
 
-  test(`ways in, hoops and transfer do so too, by ${theme}`, async ({ bench, page }) => {
-    await page.addInitScript(
-      (name) => localStorage.setItem('junctura-settings', JSON.stringify({ theme: name, welcomed: true })),
-      theme,
-    );
-    await bench.openKite('Transfer');
-    await page.getByRole('button', { name: 'All ways to mark the cloth' }).click();
-    await page.getByRole('button', { name: 'Try it on the simulated printer' }).click();
-    await page.getByTestId('printed-bars').waitFor();
-    await check(page, 'all ways and the printer');
-    await bench.goTo('Hoop');
-    await page.getByRole('button', { name: /^Compare hoop sizes/ }).click();
-    await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
-    await check(page, 'hoops side by side');
-    await page.keyboard.press('Escape');
-    await bench.goTo('Drawing');
-    await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
-    await bench.choose('What', 'Lettering');
-    await check(page, 'drawing by rule');
-    await page.goto('/light-table/demo-kite');
-    await expect(page.getByTestId('light-table').locator('[data-part]')).toHaveCount(20);
-    await check(page, 'the light table');
-  });
+test('every step does so too', async ({ bench, page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: /^Night tram/ }).click();
+  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer']) {
+    await bench.goTo(step);
+    await expect(bench.card.getByRole('heading').first()).toBeVisible();
+    await check(page, step);
+  }
+});
 
-  test(`colours, thread and the thread box do so too, by ${theme}`, async ({ bench, page }) => {
-    await page.addInitScript(
-      (name) => localStorage.setItem('junctura-settings', JSON.stringify({ theme: name, welcomed: true })),
-      theme,
-    );
-    await bench.open('/threads');
-    await expect.poll(() => page.getByTestId('box-row').count()).toBeGreaterThan(10);
-    await page.getByTestId('box-row').first().getByRole('button').click();
-    await check(page, 'the thread box with an entry');
-    await page.getByLabel('Pick all that are shown').check();
-    await check(page, 'many entries');
-    await page.getByRole('button', { name: 'Add thread' }).click();
-    await check(page, 'adding thread');
-    await bench.open('/piece/demo-rock-pool/colours');
-    await bench.card.locator('.colour').nth(2).click();
-    await page.getByRole('button', { name: 'A ladder of shades through it…' }).click();
-    await page
-      .getByTestId('told-apart')
-      .getByRole('button', { name: /equally light/ })
-      .click();
-    await check(page, 'a colour opened');
-    await page.getByRole('button', { name: 'Colourways…' }).click();
-    await page.getByRole('button', { name: 'Vary the palette' }).click();
-    await expect.poll(() => page.getByTestId('colourways').getByRole('listitem').count()).toBeGreaterThan(3);
-    await check(page, 'colourways');
-    await page.keyboard.press('Escape');
-    await bench.goTo('Thread');
-    await bench.card.locator('.need .name').first().click();
-    await check(page, 'a need opened');
-    for (const question of ['Will it reach?', 'On the needle', 'What was used', 'How you work']) {
-      await bench.card.getByRole('button', { name: question }).click();
-      await check(page, question);
-    }
-    await page.getByRole('button', { name: 'Shopping list…' }).click();
-    await expect(page.getByTestId('shop-state')).toContainText('a stand-in');
-    await check(page, 'the shopping list');
-  });
-}
+test('a part and the findings do so too', async ({ bench, page }) => {
+  await bench.open('/piece/demo-tram/stitches');
+  await bench.pick('Moon');
+  await page.getByRole('button', { name: 'Another shade…' }).click();
+  await check(page, 'a part');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('f');
+  await expect(bench.card.getByRole('heading', { name: 'Findings' })).toBeVisible();
+  await check(page, 'findings');
+  await bench.openPart('demo-rock-pool', 'Star arm 1');
+  await page.getByTestId('move-vein').first().click();
+  await check(page, 'a part in layers, with the pen out');
+});
+
+test('ways in, hoops and transfer do so too', async ({ bench, page }) => {
+  await bench.openKite('Transfer');
+  await page.getByRole('button', { name: 'All ways to mark the cloth' }).click();
+  await page.getByRole('button', { name: 'Try it on the simulated printer' }).click();
+  await page.getByTestId('printed-bars').waitFor();
+  await check(page, 'all ways and the printer');
+  await bench.goTo('Hoop');
+  await page.getByRole('button', { name: /^Compare hoop sizes/ }).click();
+  await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
+  await check(page, 'hoops side by side');
+  await page.keyboard.press('Escape');
+  await bench.goTo('Drawing');
+  await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
+  await bench.choose('What', 'Lettering');
+  await check(page, 'drawing by rule');
+  await page.goto('/light-table/demo-kite');
+  await expect(page.getByTestId('light-table').locator('[data-part]')).toHaveCount(20);
+  await check(page, 'the light table');
+});
+
+test('colours, thread and the thread box do so too', async ({ bench, page }) => {
+  await bench.open('/threads');
+  await expect.poll(() => page.getByTestId('box-row').count()).toBeGreaterThan(10);
+  await page.getByTestId('box-row').first().getByRole('button').click();
+  await check(page, 'the thread box with an entry');
+  await page.getByLabel('Pick all that are shown').check();
+  await check(page, 'many entries');
+  await page.getByRole('button', { name: 'Add thread' }).click();
+  await check(page, 'adding thread');
+  await bench.open('/piece/demo-rock-pool/colours');
+  await bench.card.locator('.colour').nth(2).click();
+  await page.getByRole('button', { name: 'A ladder of shades through it…' }).click();
+  await page
+    .getByTestId('told-apart')
+    .getByRole('button', { name: /equally light/ })
+    .click();
+  await check(page, 'a colour opened');
+  await page.getByRole('button', { name: 'Colourways…' }).click();
+  await page.getByRole('button', { name: 'Vary the palette' }).click();
+  await expect.poll(() => page.getByTestId('colourways').getByRole('listitem').count()).toBeGreaterThan(3);
+  await check(page, 'colourways');
+  await page.keyboard.press('Escape');
+  await bench.goTo('Thread');
+  await bench.card.locator('.need .name').first().click();
+  await check(page, 'a need opened');
+  for (const question of ['Will it reach?', 'On the needle', 'What was used', 'How you work']) {
+    await bench.card.getByRole('button', { name: question }).click();
+    await check(page, question);
+  }
+  await page.getByRole('button', { name: 'Shopping list…' }).click();
+  await expect(page.getByTestId('shop-state')).toContainText('a stand-in');
+  await check(page, 'the shopping list');
+});

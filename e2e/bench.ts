@@ -75,6 +75,24 @@ export class Bench {
     await select.selectOption({ label: label!.trim() });
   }
 
+  /** The revision of a document that the browser keeps, such as the thread box; 0 where it keeps none. */
+  async revisionOf(document: string): Promise<number> {
+    return this.page.evaluate(
+      (key) =>
+        new Promise<number>((resolve) => {
+          indexedDB.open('junctura').onsuccess = (opened) => {
+            const database = (opened.target as IDBOpenDBRequest).result;
+            const request = database.transaction('documents').objectStore('documents').get(key);
+            request.onsuccess = () => {
+              database.close();
+              resolve((request.result as { revision: number } | undefined)?.revision ?? 0);
+            };
+          };
+        }),
+      document,
+    );
+  }
+
   async saved(): Promise<void> {
     await expect(this.tally).toContainText('Kept in this browser');
   }

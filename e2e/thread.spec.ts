@@ -28,9 +28,10 @@ test('the thread box is found, changed, weighed, undone, and still there after a
   await expect(weigh).toContainText('5 m, right to 39 cm either way');
   await weigh.getByRole('button', { name: 'Take it as what is left' }).click();
   await expect(rows.first()).toContainText('5 m ± 39 cm');
+  const before = await bench.revisionOf('thread-box');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(rows.first()).toContainText('2 m');
-  await page.waitForTimeout(700);
+  await expect.poll(() => bench.revisionOf('thread-box')).toBeGreaterThan(before);
   await page.reload();
   await page.getByLabel('Search the thread box').fill('am-77 d58');
   await expect(rows.first()).toContainText('2 m');
@@ -110,7 +111,8 @@ test('colours are read off the simulated camera’s photograph and become a card
   await page.getByRole('button', { name: 'Take one with the simulated camera' }).click();
   const photo = page.getByTestId('photo');
   await expect(photo).toBeVisible();
-  await page.waitForTimeout(400);
+  // It lies still before it is pressed on.
+  await photo.hover();
   const box = (await photo.boundingBox())!;
   const press = (x: number, y: number): Promise<void> =>
     page.mouse.click(box.x + (x / 900) * box.width, box.y + (y / 600) * box.height);

@@ -27,7 +27,12 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
 </script>
 
 <template>
-  <NConfigProvider :theme="settings.theme === 'lamp' ? lamp : null" :theme-overrides="overrides" class="whole">
+  <NConfigProvider
+    :theme="settings.theme === 'lamp' ? lamp : null"
+    :theme-overrides="overrides"
+    class="whole"
+    :data-components="settings.theme === 'lamp' && lamp ? 'lamp' : 'light'"
+  >
     <NGlobalStyle />
     <RouterView />
     <PictureIntake

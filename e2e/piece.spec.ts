@@ -216,3 +216,67 @@ test('works by keys, in lamp-light, in inches, and in a narrow window', async ({
     await expect(page.getByRole('button', { name: 'Whole hoop' })).toBeInViewport();
   }
 });
+
+test.describe('with fingers', () => {
+  test.use({ hasTouch: true });
+
+  test('two fingers enlarge the hoop about where they are, and one then moves it; nothing is picked by that', async ({
+    bench,
+    page,
+  }) => {
+    await bench.openKite('Stitches');
+    await expect(page.locator('.picture[data-painted]')).toBeVisible();
+    const hoop = page.getByLabel(/^The hoop/);
+    await hoop.hover();
+    const box = (await hoop.boundingBox())!;
+    const [x, y] = [box.x + box.width * 0.5, box.y + box.height * 0.5];
+    const session = await page.context().newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...places: [number, number][]) =>
+      session.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: places.map(([px, py], id) => ({ x: px, y: py, id })),
+      });
+    const view = async (): Promise<number[]> =>
+      (await page.locator('svg.overlay').getAttribute('viewBox'))!.split(' ').map(Number);
+    const [, , width] = await view();
+    const middle = async (): Promise<number> => (await view())[0]! + (await view())[2]! / 2;
+    const before = await middle();
+    await touch('touchStart', [x - 60, y]);
+    await touch('touchStart', [x - 60, y], [x + 60, y]);
+    for (let k = 1; k <= 6; k++) await touch('touchMove', [x - 60 - 10 * k, y], [x + 60 + 10 * k, y]);
+    await touch('touchEnd');
+    await expect.poll(async () => (await view())[2]! / width!).toBeCloseTo(0.5, 1);
+    expect(await middle()).toBeCloseTo(before, 0);
+    await touch('touchStart', [x, y]);
+    for (let k = 1; k <= 4; k++) await touch('touchMove', [x + 10 * k, y]);
+    await touch('touchEnd');
+    await expect.poll(middle).toBeLessThan(before - 1);
+    await expect(page).not.toHaveURL(/picked/);
+  });
+});
+
+test('Back lets go of the part that is picked, and only then leaves the piece', async ({ bench, page }) => {
+  await bench.openKite('Stitches');
+  await bench.pick('Sail');
+  await expect(page).toHaveURL(/picked/);
+  await page.goBack();
+  await expect(page).not.toHaveURL(/picked/);
+  await expect(page).toHaveURL(/piece\/demo-kite\/stitches/);
+  await bench.pick('Sail');
+  await page.keyboard.press('Escape');
+  await expect(page).not.toHaveURL(/picked/);
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Junctura' })).toBeVisible();
+});
+
+test('a name that is being typed is kept, whether Back or a reload comes in between', async ({ bench, page }) => {
+  await bench.openKite('Stitches');
+  const name = page.getByLabel('Name of the piece');
+  await name.fill('Kite for Back');
+  await page.goBack();
+  await page.getByRole('button', { name: /^Kite/ }).click();
+  await expect(name).toHaveValue('Kite for Back');
+  await page.getByLabel('Name of the piece').fill('Kite reloaded');
+  await page.reload();
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('Kite reloaded');
+});

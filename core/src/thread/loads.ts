@@ -1,3 +1,4 @@
+import { bisectRight } from 'd3-array';
 import type { PlannedPass, WorkedThread } from '../work/index.ts';
 import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
 import { Move, stitchKind } from '../stitches/index.ts';
@@ -71,11 +72,11 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
       let done = from;
       while (done < to) {
         const before = done === 0 ? 0 : run.usedMm[done - 1]!;
-        let next = left > 0 ? fitting(run.usedMm, done, to, before + left) : done;
+        let next = left > 0 ? bisectRight(run.usedMm, before + left, done, to) : done;
         if (next === done) {
           portions.push([]);
           left = usable;
-          next = Math.max(done + 1, fitting(run.usedMm, done, to, before + left));
+          next = Math.max(done + 1, bisectRight(run.usedMm, before + left, done, to));
         }
         const used = run.usedMm[next - 1]! - before;
         worked += used;
@@ -94,17 +95,6 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
 export function stopMm(stitch: PlannedPass['stitch']): number {
   if (stitch === 'bullion') return WORKING_LENGTH.stopForBullionsMm;
   return stitchKind(stitch).needle === 'wrapping' ? WORKING_LENGTH.stopForKnotsMm : WORKING_LENGTH.stopMm;
-}
-
-/** The first stitch from `from` on whose end lies beyond `limit`, or `to`: binary search in a rising array. */
-function fitting(usedMm: Float32Array, from: number, to: number, limit: number): number {
-  let [low, high] = [from, to];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (usedMm[middle]! <= limit) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 function firstPoint({ path }: LoadedRun, stitch: number): [number, number] {

@@ -1,3 +1,4 @@
+import { bisectRight } from 'd3-array';
 import type { ThreadSpread } from '../work/index.ts';
 import { seededRandom } from '../measure/index.ts';
 
@@ -65,13 +66,7 @@ export function quantile(rising: Float64Array, share: number): number {
 
 /** The share of rising numbers that are at most a limit. */
 export function shareWithin(rising: Float64Array, limit: number): number {
-  let [low, high] = [0, rising.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if (rising[middle]! <= limit) low = middle + 1;
-    else high = middle;
-  }
-  return rising.length === 0 ? 1 : low / rising.length;
+  return rising.length === 0 ? 1 : bisectRight(rising, limit) / rising.length;
 }
 
 /** How much of something (cuts, metres, skeins) will do in 50, 90 and 95 of 100 cases. */

@@ -110,7 +110,7 @@ const drawnPath = computed(() =>
     ? pathData({ points: Float64Array.from(pen.points.value), closed: false }, 2)
     : '',
 );
-const { press, move, release, key } = useHoopPointer(camera, pen, isPenOut, () => props.show);
+const { press, move, release, cancel, key } = useHoopPointer(camera, pen, isPenOut, () => props.show);
 
 defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value === 'front' ? 'back' : 'front') });
 </script>
@@ -125,6 +125,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
     @pointerdown="press"
     @pointermove="move"
     @pointerup="release"
+    @pointercancel="cancel"
     @wheel.prevent="wheel"
     @keydown="key"
   >

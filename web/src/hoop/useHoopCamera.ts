@@ -1,6 +1,8 @@
 import { MM_PER_INCH } from '@junctura/core/measure';
-import { computed, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue';
+import { useEventListener } from '@vueuse/core';
+import { computed, onScopeDispose, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue';
 import { panned, truePxPerMm, viewOf, zoomed, type View } from '../picture/view.ts';
+import type { HoopZoom } from './hoopZoom.ts';
 import { useSettings } from '../session/settings.ts';
 
 /** Which part of the cloth is seen, and how large. */
@@ -66,7 +68,30 @@ export function useHoopCamera(
     ];
   }
 
+  /** Wheel and pinch are loaded when a pointer comes near; a wheel that turns before is followed all the same. */
+  let wheelAndPinch: HoopZoom | null = null;
+  let isAsked = false;
+  async function begin(): Promise<void> {
+    if (isAsked || !frame.value) return;
+    isAsked = true;
+    const { startZoom } = await import('./hoopZoom.ts');
+    if (!frame.value) return;
+    wheelAndPinch = startZoom(
+      frame.value,
+      () => ({ view: view.value, size: size.value }),
+      (next) => {
+        view.value = next;
+        isWhole.value = false;
+      },
+    );
+  }
+  useEventListener(frame, ['pointerenter', 'pointerdown', 'focusin'], begin);
+  watch([view, size], () => wheelAndPinch?.follow(view.value, size.value), { flush: 'sync' });
+  onScopeDispose(() => wheelAndPinch?.stop());
+
   function wheel(event: WheelEvent): void {
+    if (wheelAndPinch) return;
+    void begin();
     const box = frame.value!.getBoundingClientRect();
     zoom(Math.exp(-event.deltaY * 0.0016), event.clientX - box.left, event.clientY - box.top);
   }

@@ -14,6 +14,7 @@ export interface HoopPointer {
   press(event: PointerEvent): void;
   move(event: PointerEvent): void;
   release(event: PointerEvent): void;
+  cancel(event: PointerEvent): void;
   key(event: KeyboardEvent): void;
 }
 
@@ -32,7 +33,17 @@ export function useHoopPointer(
   let drag: { x: number; y: number; moved: boolean } | null = null;
   /** The hoop position that is being dragged, and where it was taken hold of. */
   let gripped: { index: number; x: number; y: number; from: readonly [number, number] } | null = null;
+  /** Fingers that are down, and whether there were two since the first came: then they enlarge, and nothing is picked, drawn or dragged. */
+  const down = new Set<number>();
+  let isPinch = false;
   function press(event: PointerEvent): void {
+    down.add(event.pointerId);
+    if (down.size > 1) {
+      isPinch = true;
+      drag = gripped = null;
+      pen.drop();
+    }
+    if (isPinch) return;
     if (isPenOut.value) return pen.start(...camera.onCloth(event));
     const grip = (event.target as Element).closest('[data-position]');
     if (grip) {
@@ -44,6 +55,7 @@ export function useHoopPointer(
     drag = { x: event.clientX, y: event.clientY, moved: false };
   }
   function move(event: PointerEvent): void {
+    if (isPinch) return;
     if (isPenOut.value) {
       if (event.buttons !== 0) pen.move(...camera.onCloth(event));
       return;
@@ -71,6 +83,11 @@ export function useHoopPointer(
     opened.edit(setHoop(opened.piece, hoop, moved, 'Move the design'));
   }
   function release(event: PointerEvent): void {
+    down.delete(event.pointerId);
+    if (isPinch) {
+      isPinch = down.size > 0;
+      return;
+    }
     if (gripped) {
       gripped = null;
       return;
@@ -114,5 +131,12 @@ export function useHoopPointer(
     event.stopPropagation();
     event.preventDefault();
   }
-  return { press, move, release, key };
+  /** The browser takes the finger for itself. */
+  function cancel(event: PointerEvent): void {
+    down.delete(event.pointerId);
+    isPinch = isPinch && down.size > 0;
+    drag = gripped = null;
+    pen.drop();
+  }
+  return { press, move, release, cancel, key };
 }

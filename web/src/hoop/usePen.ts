@@ -46,6 +46,8 @@ interface Stroke {
   start(x: number, y: number): void;
   move(x: number, y: number): void;
   end(): void;
+  /** Lets go of a stroke that was begun by mistake. */
+  drop(): void;
 }
 
 /**
@@ -160,7 +162,12 @@ export function usePen(pxPerMm: () => number): Stroke {
     return setVein(opened.piece, [part.id], path);
   }
 
-  return { points, planned, start, move, end };
+  function drop(): void {
+    points.value = [];
+    held = null;
+  }
+
+  return { points, planned, start, move, end, drop };
 }
 
 function movedVein({ at, vein }: { at: number; vein: Float64Array }, dx: number, dy: number): number[] {

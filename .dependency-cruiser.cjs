@@ -62,6 +62,38 @@ module.exports = {
       to: { path: '^(server|cli|demo|e2e|bench)/', pathNot: '^demo/(pieces|box)/' },
     },
     {
+      name: 'features-through-their-face',
+      severity: 'error',
+      from: { path: '^web/src/features/([^/]+)/' },
+      to: { path: '^web/src/features/([^/]+)/', pathNot: '^web/src/features/($1/|[^/]+/index\\.ts$)' },
+    },
+    {
+      name: 'only-the-shell-knows-features',
+      severity: 'error',
+      from: { path: '^web/src/(ui|session|hoop|picture|workers|keeping)/' },
+      to: { path: '^web/src/(features|shell)/' },
+    },
+    {
+      name: 'features-know-no-shell',
+      severity: 'error',
+      from: { path: '^web/src/features/' },
+      to: { path: '^web/src/shell/' },
+    },
+    {
+      name: 'ui-knows-no-pieces',
+      severity: 'error',
+      from: { path: '^web/src/ui/' },
+      to: {
+        path: '^web/src/(session|hoop|picture|workers|keeping)/|^core/src/(piece|drawing|propose|work|order|thread|advice)/',
+      },
+    },
+    {
+      name: 'what-is-kept-knows-no-session',
+      severity: 'error',
+      from: { path: '^web/src/(keeping|workers|picture)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^web/src/(session|hoop)/' },
+    },
+    {
       name: 'server-and-cli-know-no-web',
       severity: 'error',
       from: { path: '^(server|cli)/' },

@@ -5,7 +5,8 @@ import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 /** Packages that do nothing by being loaded, though they do not say so: what of them is not used is left out. */
 const QUIET = /node_modules\/(clipper2-ts|delaunator|robust-predicates|svgpath|flatqueue|tinyqueue|polylabel)\//;
 /** What only cuts and unites shapes: the page needs it when something is drawn, the planner at once. */
-const SHAPES = /node_modules\/(clipper2-ts|d3-delaunay|delaunator|robust-predicates)\/|core\/src\/geometry\/(clip|simplify|middleLine)\.ts/;
+const SHAPES =
+  /node_modules\/(clipper2-ts|d3-delaunay|delaunator|robust-predicates)\/|core\/src\/geometry\/(clip|simplify|middleLine)\.ts/;
 
 const build = {
   treeshake: { moduleSideEffects: (id: string): boolean => !QUIET.test(id) },
@@ -14,7 +15,10 @@ const build = {
 
 export default defineConfig({
   // Packed once, as small as can be; the server hands that out.
-  plugins: [vue(), compression({ algorithms: [defineAlgorithm('brotliCompress')], include: /\.(js|css|json|svg|html)$/ })],
+  plugins: [
+    vue(),
+    compression({ algorithms: [defineAlgorithm('brotliCompress')], include: /\.(js|css|json|svg|html)$/ }),
+  ],
   worker: { format: 'es', rolldownOptions: build },
   build: {
     outDir: 'dist',

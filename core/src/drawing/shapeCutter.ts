@@ -22,7 +22,7 @@ const FLATTEN_MM = 0.004;
 
 /**
  * The size at which the shapes of a placement are cut, in mm for one of the drawing: the next power of two. So a design that
- * is moved, turned or enlarged a little needs no cutting, and how it is cut hangs on nothing that happened before.
+ * is moved, turned or enlarged a little needs no cutting, and how it is cut does not depend on what happened before.
  */
 export function cuttingScale({ scale }: Placement): number {
   return 2 ** Math.ceil(Math.log2(scale));

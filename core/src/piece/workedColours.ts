@@ -1,6 +1,6 @@
 import { mixed } from '../colour/index.ts';
 import { nearestShade, type ShadeRef } from '../materials/index.ts';
-import type { PaletteColour } from '../piece/index.ts';
+import type { PaletteColour } from './schema.ts';
 
 /** What a colour is worked in: the shade that was chosen, or the one that it is nearest to; a second where two share the needle. */
 export function shadesOf({ hex, shade, second }: PaletteColour): { first: ShadeRef; second: ShadeRef | null } {

@@ -4,5 +4,6 @@ export { canWork, isSmallRound, rolesOn } from './layers.ts';
 export { degreesApart, Neighbours, straightFilling, touch } from './neighbours.ts';
 export { withLayer } from './newLayer.ts';
 export { coveringStrands, proposalsFor, type Proposal } from './proposals.ts';
-export { Proposer, type SettledPass } from './settle.ts';
+export { Proposer } from './settle.ts';
+export type { SettledPass } from './settled.ts';
 export { roomForShades, SPAN_LIMIT_MM, TREATMENT, WORN_USES } from './thresholds.ts';

@@ -1,10 +1,10 @@
+import type { SettledPass, Settled } from './settled.ts';
 import { TREATMENT } from './thresholds.ts';
-import type { SettledPass } from './settle.ts';
 import { deltaE, labOf, type Lab } from '../colour/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { distanceToOutline, earlierMeeting } from '../geometry/index.ts';
 import { RememberedPair } from '../measure/index.ts';
-import { type Part, colourName, type PlanInput } from '../piece/index.ts';
+import { colourName, type PlanInput } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
 
@@ -101,13 +101,6 @@ export function straightFilling<
       stitchKind(stitch).hasDirection &&
       stitchKind(stitch).coverWidths > 0,
   );
-}
-
-/** A part with its passes, nothing of them left open. */
-export interface Settled {
-  readonly part: Part;
-  readonly placed: PlacedShape;
-  readonly passes: readonly SettledPass[];
 }
 
 /**

@@ -2,7 +2,7 @@ import { tightestBendMm } from './bends.ts';
 import { isSmallRound } from './layers.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { bundleDiameterMm, laidWidthMm, markOf, threadKind, wrappingNeedle } from '../materials/index.ts';
-import { formatFine } from '../measure/index.ts';
+import { formatFine, plural } from '../measure/index.ts';
 import { plainPass, type Part, type Pass, type PassDirection, type Piece, type PlanInput } from '../piece/index.ts';
 import { knotDiameterMm, stitchKind, type StitchId } from '../stitches/index.ts';
 import { formOf, type Form } from './forms.ts';
@@ -243,7 +243,7 @@ function curveText(radiusMm: number): string {
 }
 
 function strandText(strands: number): string {
-  return strands === 1 ? '1 strand' : `${strands} strands`;
+  return plural(strands, 'strand');
 }
 
 function useText(use: Piece['use']): string {

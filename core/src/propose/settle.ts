@@ -1,16 +1,10 @@
+import type { Settled, SettledPass } from './settled.ts';
 import type { Neighbours } from './neighbours.ts';
-import { type Settled, turnedFromNeighbours } from './neighbours.ts';
+import { turnedFromNeighbours } from './neighbours.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { type Proposal, satinDirection, proposalSettings, type ProposalSettings, propose } from './proposals.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import type { Pass, Part, PlanInput } from '../piece/index.ts';
-
-/** A pass with nothing left open: its direction is settled and it knows why it is as it is. */
-export interface SettledPass extends Pass {
-  readonly angleDeg: number;
-  /** A sentence for the person. */
-  readonly reason: string;
-}
 
 const CHOSEN = 'Your choice.';
 

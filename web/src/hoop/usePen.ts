@@ -6,6 +6,7 @@ import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useSelection } from '../session/selection.ts';
+import type * as PenTools from './penTools.ts';
 import { usePictureBelow } from './usePictureBelow.ts';
 
 /** A stroke is kept by places at least this far apart on the cloth, mm. */
@@ -65,8 +66,8 @@ export function usePen(pxPerMm: () => number): Stroke {
   let held: { at: number; x: number; y: number; vein: Float64Array } | null = null;
 
   const planned = computed(() => workings.plannedOf(selection.pen?.part));
-  let tools: Promise<typeof import('./penTools.ts')> | null = null;
-  let veinLineOf: (typeof import('./penTools.ts'))['veinLineOf'] | null = null;
+  let tools: Promise<typeof PenTools> | null = null;
+  let veinLineOf: (typeof PenTools)['veinLineOf'] | null = null;
   watch(
     () => selection.pen,
     async (pen) => {

@@ -1,5 +1,5 @@
 import { isAccepted, type Workings } from '@junctura/core/advice';
-import { formatDuration, formatThread, type UnitSystem } from '@junctura/core/measure';
+import { formatDuration, formatThread, type UnitSystem, plural } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
 
 /** The figures along the bottom. */
@@ -46,7 +46,7 @@ export function differences(before: Tally, after: Tally, units: UnitSystem): str
   const findings = after.findings - before.findings;
   if (findings !== 0) {
     const n = Math.abs(findings);
-    said.push(`${n} ${n === 1 ? 'finding' : 'findings'} ${findings > 0 ? 'more' : 'fewer'}`);
+    said.push(`${plural(n, 'finding')} ${findings > 0 ? 'more' : 'fewer'}`);
   }
   return said;
 }

@@ -2,9 +2,10 @@
 import { X } from '@lucide/vue';
 import { useDropZone } from '@vueuse/core';
 import { NButton, NConfigProvider, NGlobalStyle, type GlobalTheme } from 'naive-ui';
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, provide, ref, shallowRef, watch } from 'vue';
 import { RouterView } from 'vue-router';
 import { useIntake } from '../session/intake.ts';
+import { UNITS } from '../ui/units.ts';
 import { useSettings } from '../session/settings.ts';
 import { themeOverrides } from './theme.ts';
 
@@ -12,6 +13,10 @@ import { themeOverrides } from './theme.ts';
 const PictureIntake = defineAsyncComponent(() => import('../features/drawing/PictureIntake.vue'));
 
 const settings = useSettings();
+provide(
+  UNITS,
+  computed(() => settings.units),
+);
 const intake = useIntake();
 const overrides = computed(() => themeOverrides(settings.theme));
 const lamp = shallowRef<GlobalTheme | null>(null);

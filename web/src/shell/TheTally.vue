@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDurationRange, formatLength, formatThread } from '@junctura/core/measure';
+import { formatDurationRange, formatLength, formatThread, plural } from '@junctura/core/measure';
 import { computed } from 'vue';
 import { useKeeper } from '../session/keeper.ts';
 import { useWorkings } from '../session/workings.ts';
@@ -49,7 +49,7 @@ const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'N
         </div>
         <div>
           <dt>To buy</dt>
-          <dd class="figure">{{ workings.tally.skeins }} {{ workings.tally.skeins === 1 ? 'skein' : 'skeins' }}</dd>
+          <dd class="figure">{{ plural(workings.tally.skeins, 'skein') }}</dd>
         </div>
       </dl>
       <button type="button" class="plain findings" :aria-expanded="findingsShown" @click="$emit('findings')">

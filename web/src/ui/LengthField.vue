@@ -2,7 +2,7 @@
 import { formatLength, MM_PER_INCH, parseLength, roundTo } from '@junctura/core/measure';
 import { NInput } from 'naive-ui';
 import { computed, ref, useId, watch } from 'vue';
-import { useSettings } from '../session/settings.ts';
+import { useUnits } from './units.ts';
 
 /** A length to type as people write it: `120`, `12 cm`, `4 1/2 in`. */
 const props = defineProps<{
@@ -15,10 +15,10 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [valueMm: number] }>();
 
-const settings = useSettings();
+const units = useUnits();
 const id = useId();
 const shown = computed(() =>
-  settings.units === 'inch' ? formatLength(props.valueMm, 'inch') : `${roundTo(props.valueMm, 1)} mm`,
+  units.value === 'inch' ? formatLength(props.valueMm, 'inch') : `${roundTo(props.valueMm, 1)} mm`,
 );
 const text = ref(shown.value);
 const problem = ref<string | null>(null);
@@ -32,13 +32,13 @@ watch(shown, (now) => {
 
 function commit(): void {
   if (text.value === shown.value || text.value === passedOn) return;
-  const value = parseLength(text.value, settings.units);
+  const value = parseLength(text.value, units.value);
   if (value === null) {
     problem.value = 'A length such as 120 mm, 12 cm or 4 1/2 in';
     return;
   }
   if (value < props.minMm || value > props.maxMm) {
-    problem.value = `From ${formatLength(props.minMm, settings.units)} to ${formatLength(props.maxMm, settings.units)}`;
+    problem.value = `From ${formatLength(props.minMm, units.value)} to ${formatLength(props.maxMm, units.value)}`;
     return;
   }
   problem.value = null;
@@ -50,7 +50,7 @@ function step(event: KeyboardEvent): void {
   const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
   if (way === 0) return;
   event.preventDefault();
-  const by = props.stepMm ?? (settings.units === 'inch' ? MM_PER_INCH / 16 : 1);
+  const by = props.stepMm ?? (units.value === 'inch' ? MM_PER_INCH / 16 : 1);
   const next = Math.min(props.maxMm, Math.max(props.minMm, props.valueMm + way * by));
   emit('change', next);
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '@junctura/core/measure';
 import { usesColour } from '@junctura/core/work';
 import { colourPairs, substitutes } from '@junctura/core/advice';
 import { deltaE, differenceInWords, labOf, SEEING, type Seeing } from '@junctura/core/colour';
@@ -58,7 +59,7 @@ function show(id: string): void {
   selection.pickColour(openId.value);
 }
 function words({ colour, hex, parts }: { colour: PaletteColour; hex: string; parts: readonly unknown[] }): string {
-  const count = parts.length === 1 ? '1 part' : `${parts.length} parts`;
+  const count = plural(parts.length, 'part');
   if (colour.shade === null) return `${count}; as drawn, no shade chosen`;
   const away = deltaE(labOf(colour.hex), labOf(hex));
   return away < 1 ? `${count}, as drawn` : `${count}; ${differenceInWords(away)} to what was drawn`;

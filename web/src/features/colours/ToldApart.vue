@@ -72,7 +72,10 @@ const ROWS = [...SEEING, 'armsLength'] as const;
     </div>
     <p v-if="pairs.length === 0" class="small soft">No two colours touch in this piece.</p>
     <p v-else-if="short.length === 0" class="small good">
-      All {{ pairs.length }} pairs of colours that touch are told apart.
+      {{
+        pairs.length === 1 ? 'The two colours that touch are' : `All ${pairs.length} pairs of colours that touch are`
+      }}
+      told apart.
     </p>
     <ul>
       <li v-for="pair in shown" :key="keyOf(pair)">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '@junctura/core/measure';
 import { cornersOf, joinParts, lineToArea, nudgeParts, outlineToLine, simplifyParts } from '@junctura/core/drawing';
 import {
   movePart,
@@ -182,9 +183,9 @@ function strengthen(percent: number): void {
   <div v-else class="stack">
     <h2>Drawing</h2>
     <p class="soft">
-      {{ opened.piece.drawing.parts.length }} parts{{
-        opened.piece.drawing.source ? ` from “${opened.piece.drawing.source}”` : ''
-      }}, front to back. Pick one here or in the hoop; hold Shift to pick several.
+      {{ plural(opened.piece.drawing.parts.length, 'part')
+      }}{{ opened.piece.drawing.source ? ` from “${opened.piece.drawing.source}”` : '' }}, front to back. Pick one here
+      or in the hoop; hold Shift to pick several.
     </p>
     <div class="row" role="group" aria-label="Draw a part">
       <span class="small soft">Draw</span>

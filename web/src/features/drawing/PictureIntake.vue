@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '@junctura/core/measure';
 import { newId } from '../../keeping/newId.ts';
 import {
   isConvex,
@@ -148,8 +149,8 @@ function measure(isOn: boolean): void {
             <NButton size="tiny" @click="stop">Stop</NButton>
           </span>
           <span v-else-if="result">
-            {{ result.drawing.parts.length }} {{ result.drawing.parts.length === 1 ? 'part' : 'parts' }} in
-            {{ result.palette.length }} {{ result.palette.length === 1 ? 'colour' : 'colours' }}
+            {{ plural(result.drawing.parts.length, 'part') }} in
+            {{ plural(result.palette.length, 'colour') }}
           </span>
         </figcaption>
       </figure>

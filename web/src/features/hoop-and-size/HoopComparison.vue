@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { inHoop, type HoopTrial } from '@junctura/core/advice';
 import { AIR_MM, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
-import { formatLength } from '@junctura/core/measure';
+import { formatLength, plural } from '@junctura/core/measure';
 import { plainHoop, setHoop, type Hoop } from '@junctura/core/piece';
 import { NButton, NProgress, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, triggerRef, watch } from 'vue';
@@ -77,9 +77,9 @@ const hoursText = ({ hours }: HoopTrial): string =>
     : `${Math.round(hours.p10)}–${Math.round(hours.p90)} h`;
 function losses(trial: HoopTrial): string[] {
   const lines: string[] = [];
-  const parts = (n: number): string => (n === 1 ? '1 part' : `${n} parts`);
+  const parts = (n: number): string => plural(n, 'part');
   if (trial.tooSmall.length > 0) lines.push(`${parts(trial.tooSmall.length)} too small`);
-  if (trial.merging > 0) lines.push(`${trial.merging} ${trial.merging === 1 ? 'line merges' : 'lines merge'}`);
+  if (trial.merging > 0) lines.push(plural(trial.merging, 'line merges', 'lines merge'));
   if (trial.tooLong.length > 0) lines.push(`${parts(trial.tooLong.length)} with satin too long`);
   return lines;
 }
@@ -111,7 +111,7 @@ function choose(trial: HoopTrial): void {
         <template v-if="trials[i]">
           <p class="small figure">
             {{ mm(trials[i]!.widthMm) }} wide<br />{{ hoursText(trials[i]!) }}<br />
-            {{ trials[i]!.threadM.toFixed(1) }} m · {{ trials[i]!.skeins }} skeins
+            {{ trials[i]!.threadM.toFixed(1) }} m · {{ plural(trials[i]!.skeins, 'skein') }}
           </p>
           <p class="small" :class="losses(trials[i]!).length > 0 ? 'lost' : 'kept'">
             <template v-if="losses(trials[i]!).length > 0">

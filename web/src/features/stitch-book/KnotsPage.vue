@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { bundleDiameterMm, threadKind, wrappingNeedle } from '@junctura/core/materials';
-import { formatFine } from '@junctura/core/measure';
+import { formatFine, plural } from '@junctura/core/measure';
 import { knotDiameterMm, stitchKind } from '@junctura/core/stitches';
 import { computed } from 'vue';
 import SampleCanvas from './SampleCanvas.vue';
@@ -49,7 +49,7 @@ function size(strands: number, wraps: number): number {
           <tr>
             <th scope="col">Strands of cotton</th>
             <th v-for="wraps in WRAPS" :key="wraps" scope="col">
-              {{ stitchKind('french').name }}, {{ wraps }} {{ wraps === 1 ? 'wrap' : 'wraps' }}
+              {{ stitchKind('french').name }}, {{ plural(wraps, 'wrap') }}
             </th>
             <th scope="col">{{ stitchKind('colonial').name }}</th>
           </tr>

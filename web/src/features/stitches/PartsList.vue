@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '@junctura/core/measure';
 import { colourName } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import { computed } from 'vue';
@@ -28,9 +29,7 @@ const entries = computed(() =>
         ? 'not worked'
         : [...passes]
             .reverse()
-            .map(
-              (pass) => `${stitchKind(pass.stitch).name}, ${pass.strands} ${pass.strands === 1 ? 'strand' : 'strands'}`,
-            )
+            .map((pass) => `${stitchKind(pass.stitch).name}, ${plural(pass.strands, 'strand')}`)
             .join(' over '),
     like: part.group === null ? 0 : opened.piece.drawing.parts.filter((other) => other.group === part.group).length,
     isChosen: part.passes !== null,

@@ -11,7 +11,7 @@ import {
   colourName,
 } from '@junctura/core/piece';
 import { strandChoices, threadKind, THREAD_KINDS, NEEDLE_NAMES } from '@junctura/core/materials';
-import { formatFine, roundTo } from '@junctura/core/measure';
+import { formatFine, roundTo, plural } from '@junctura/core/measure';
 import type { Pass } from '@junctura/core/piece';
 import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { Trash2 } from '@lucide/vue';
@@ -57,7 +57,7 @@ function setThread(thread: string): void {
   emit('change', { thread, strands: choices.includes(now) ? now : choices[0]! }, 'Change the thread', null);
 }
 function setStrands(strands: number): void {
-  emit('change', { strands }, `Work with ${strands} ${strands === 1 ? 'strand' : 'strands'}`, null);
+  emit('change', { strands }, `Work with ${plural(strands, 'strand')}`, null);
 }
 function setParam(key: string, label: string, value: number | string): void {
   emit('change', { params: { [key]: value } }, `Change: ${label.toLowerCase()}`, `param-${key}`);

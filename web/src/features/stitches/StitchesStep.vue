@@ -2,7 +2,7 @@
 import { passesAsWorked } from '@junctura/core/work';
 import { type Proposal, withLayer } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
-import { formatDuration, formatThread } from '@junctura/core/measure';
+import { formatDuration, formatThread, plural } from '@junctura/core/measure';
 import {
   groupMembers,
   setDiffers,
@@ -22,8 +22,8 @@ import { RouterLink } from 'vue-router';
 import LayerList from './PassList.vue';
 import PartsList from './PartsList.vue';
 import PassEditor from './PassEditor.vue';
-import ShadePicker from '../colours/ShadePicker.vue';
-import ThreadBar from '../thread/ThreadBar.vue';
+import { ShadePicker } from '../colours/index.ts';
+import { ThreadBar } from '../thread/index.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
@@ -294,9 +294,7 @@ function recolour(id: string): void {
     >
       <PassPreview :placed="planned.placed" :pass="offer.pass" :hex="hex" />
       <span>
-        <strong
-          >{{ stitchKind(offer.pass.stitch).name }}, {{ offer.pass.strands }}
-          {{ offer.pass.strands === 1 ? 'strand' : 'strands' }}</strong
+        <strong>{{ stitchKind(offer.pass.stitch).name }}, {{ plural(offer.pass.strands, 'strand') }}</strong
         ><span v-if="isNow(offer)" class="small soft"> · as it is now</span><br />
         <span class="small soft">{{ offer.reason }}</span>
       </span>

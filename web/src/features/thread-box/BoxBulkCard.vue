@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { metresOf, type BoxEntry } from '@junctura/core/materials';
-import { formatThread } from '@junctura/core/measure';
+import { formatThread, plural } from '@junctura/core/measure';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useSettings } from '../../session/settings.ts';
@@ -21,7 +21,7 @@ const metres = computed(() => props.entries.reduce((sum, entry) => sum + metresO
 const hasChange = computed(() => place.value !== '' || lot.value !== '' || price.value > 0);
 
 function apply(): void {
-  threads.changeEntries(`Change ${props.entries.length} entries`, ids.value, (entry) => ({
+  threads.changeEntries(`Change ${plural(props.entries.length, 'entry', 'entries')}`, ids.value, (entry) => ({
     ...entry,
     ...(place.value === '' ? {} : { place: place.value }),
     ...(lot.value === '' ? {} : { lot: lot.value }),
@@ -38,7 +38,7 @@ function oneMore(by: 1 | -1): void {
 
 <template>
   <div class="stack">
-    <h2>{{ entries.length }} entries</h2>
+    <h2>{{ plural(entries.length, 'entry', 'entries') }}</h2>
     <p class="soft">{{ formatThread(metres * 1000, settings.units) }} in all</p>
     <label class="field"
       ><span class="label">Kept in</span

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { metresOf } from '@junctura/core/materials';
-import { formatThread } from '@junctura/core/measure';
+import { formatThread, plural } from '@junctura/core/measure';
 import { Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NAlert, NButton, NDropdown } from 'naive-ui';
@@ -73,7 +73,7 @@ const total = computed(() => threads.box.entries.reduce((sum, entry) => sum + me
       <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
       <h1>Thread box</h1>
       <span class="soft small"
-        >{{ threads.box.entries.length.toLocaleString('en') }} entries,
+        >{{ plural(threads.box.entries.length, 'entry', 'entries') }},
         {{ formatThread(total * 1000, settings.units) }}</span
       >
       <div class="actions">

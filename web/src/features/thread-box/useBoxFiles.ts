@@ -1,14 +1,6 @@
 import { newId } from '../../keeping/newId.ts';
-import {
-  readCsv,
-  readGpl,
-  writeCsv,
-  writeGpl,
-  type BoxEntry,
-  type OwnCard,
-  type ReadCard,
-} from '@junctura/core/materials';
-import type { Outcome } from '@junctura/core/measure';
+import { readCsv, readGpl, writeCsv, writeGpl, type BoxEntry, type OwnCard, type ReadCard } from '@junctura/core/materials';
+import { type Outcome, plural } from '@junctura/core/measure';
 import { ref } from 'vue';
 import { chooseFile, fileName, saveFile } from '../../keeping/files.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
@@ -43,7 +35,7 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
   function put({ entries, hasAmounts, notes }: ReadCard, name: string): void {
     if (hasAmounts) {
       threads.addEntries(
-        `Bring in ${entries.length} entries`,
+        `Bring in ${plural(entries.length, 'entry', 'entries')}`,
         entries.map((entry) => ({ ...entry, id: newId() })),
       );
     } else {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '@junctura/core/measure';
 import { spreadOf } from '@junctura/core/work';
 import { risingFactors, shareWithin, type ColourNeed } from '@junctura/core/thread';
 import { threadKind } from '@junctura/core/materials';
@@ -57,7 +58,7 @@ const skeins = computed(() => {
 });
 const words = computed(() =>
   skeins.value
-    .map(({ count, percent }) => `${count} ${count === 1 ? 'skein does' : 'skeins do'} in ${percent} of 100 cases`)
+    .map(({ count, percent }) => `${plural(count, 'skein does', 'skeins do')} in ${percent} of 100 cases`)
     .join('; '),
 );
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { plural } from '@junctura/core/measure';
 import { willReach } from '@junctura/core/thread';
 import {
   costsOf,
@@ -161,7 +162,7 @@ function replace(colourId: string): void {
         </dl>
       </div>
       <p v-if="costs.unknown > 0" class="small soft">
-        Without {{ costs.unknown }} {{ costs.unknown === 1 ? 'thing' : 'things' }} of which no price is known.
+        Without {{ plural(costs.unknown, 'thing') }} of which no price is known.
       </p>
       <div class="row">
         <NButton size="small" @click="csv">List as CSV</NButton>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ColourNeed } from '@junctura/core/thread';
 import { threadKind } from '@junctura/core/materials';
-import { formatDurationRange, formatThread } from '@junctura/core/measure';
+import { formatDurationRange, formatThread, plural } from '@junctura/core/measure';
 import { cuttingList, loadWords } from '@junctura/core/paper';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -27,7 +27,7 @@ function toggle(need: ColourNeed): void {
 }
 /** Strands that were drawn out and are kept for a finer line. */
 function kept(strands: number, cutMm: number): string {
-  return `${strands} ${strands === 1 ? 'strand' : 'strands'} of ${cutMm / 10} cm left over and kept`;
+  return `${plural(strands, 'strand')} of ${cutMm / 10} cm left over and kept`;
 }
 
 /** How often all colours reach at once, with what is enough for each nine times in ten. */
@@ -89,10 +89,8 @@ onBeforeUnmount(() => client.close());
         :lost-mm="need.lostMm"
       />
       <p class="small soft">
-        {{ need.loads }} {{ need.loads === 1 ? 'needle load' : 'needle loads' }} from {{ need.cuts }}
-        {{ need.cuts === 1 ? 'cut' : 'cuts' }}, {{ need.wholeM.toFixed(1) }} m off the skein<template
-          v-if="need.strandsKept > 0"
-          >; {{ kept(need.strandsKept, need.cutMm) }}</template
+        {{ plural(need.loads, 'needle load') }} from {{ plural(need.cuts, 'cut') }}, {{ need.wholeM.toFixed(1) }} m off
+        the skein<template v-if="need.strandsKept > 0">; {{ kept(need.strandsKept, need.cutMm) }}</template
         >.
       </p>
       <ol class="cuts" data-test="cutting-list">

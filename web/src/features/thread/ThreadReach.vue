@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ENOUGH, willReach, type Reach, type Saving } from '@junctura/core/thread';
 import { entriesOf, freeM, threadKind, type BoxEntry } from '@junctura/core/materials';
-import { formatThread } from '@junctura/core/measure';
+import { formatThread, plural } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -116,8 +116,7 @@ function percent(odds: number): string {
           <span class="figure soft">{{ reach.need.shade.code }}</span>
         </div>
         <p v-if="reach.ownedM === 0" class="small soft">
-          None owned; {{ reach.need.skeins.p90 }} {{ threadKind(reach.need.thread)?.putUp
-          }}{{ reach.need.skeins.p90 === 1 ? '' : 's' }} to buy.
+          None owned; {{ plural(reach.need.skeins.p90, threadKind(reach.need.thread)!.putUp) }} to buy.
         </p>
         <p v-else class="small" :class="reach.odds < ENOUGH ? 'warning' : 'good'">
           {{ metres(reach.ownedM) }} for {{ metres(reach.need.wholeM) }}: reaches {{ percent(reach.odds)

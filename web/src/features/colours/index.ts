@@ -1,0 +1,1 @@
+export { default as ShadePicker } from './ShadePicker.vue';

@@ -1,0 +1,1 @@
+export { default as ThreadBar } from './ThreadBar.vue';

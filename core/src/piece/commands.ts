@@ -6,7 +6,7 @@ import { editOf, type Edit, type EditPath } from './edits.ts';
 import {
   MOST_COLOURWAYS,
   MOST_GUIDES,
-  MOST_LAYERS,
+  MOST_PASSES,
   MOST_POINTS,
   MOST_POSITIONS,
   MOST_SHADES,
@@ -176,7 +176,7 @@ export function setPasses(
 
 /** Layers and highlights beyond what a part can have are left out. */
 function withinLimits(passes: Pass[] | null): Pass[] | null {
-  return passes?.slice(0, MOST_LAYERS).map((pass) => ({ ...pass, points: pass.points.slice(-MOST_POINTS) })) ?? null;
+  return passes?.slice(0, MOST_PASSES).map((pass) => ({ ...pass, points: pass.points.slice(-MOST_POINTS) })) ?? null;
 }
 
 /** Lets a part differ from its group, or follow it again. */

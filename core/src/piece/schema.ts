@@ -53,7 +53,7 @@ export const PASS_ROLES = ['padding', 'edge', 'filling', 'outline', 'vein', 'acc
 export const DIRECTIONS = ['straight', 'guides', 'along', 'across', 'radial', 'outline'] as const;
 /** No part needs more direction strokes, layers or highlights than this. */
 export const MOST_GUIDES = 40;
-export const MOST_LAYERS = 20;
+export const MOST_PASSES = 20;
 export const MOST_POINTS = 400;
 /** Hoop positions that a person would go through for one piece. */
 export const MOST_POSITIONS = 60;
@@ -128,7 +128,7 @@ const partSchema = z.strictObject({
   /** Whether it is kept from being picked in the hoop, cut, moved and removed. */
   locked: z.boolean(),
   /** What the person chose, in working order; null: as proposed. */
-  passes: z.array(passSchema).max(MOST_LAYERS).nullable(),
+  passes: z.array(passSchema).max(MOST_PASSES).nullable(),
 });
 
 /** What a colour is worked in: a shade, or two in one needle; null: not yet chosen. */

@@ -1,8 +1,8 @@
 export { tightestBendMm } from './bends.ts';
 export { longestSpan } from './direction.ts';
-export { canWork, isSmallRound, rolesOn } from './layers.ts';
+export { canWork, isSmallRound, rolesOn } from './roles.ts';
 export { degreesApart, Neighbours, straightFilling, touch } from './neighbours.ts';
-export { withLayer } from './newLayer.ts';
+export { withNewPass } from './newPass.ts';
 export { coveringStrands, proposalsFor, type Proposal } from './proposals.ts';
 export { Proposer } from './settle.ts';
 export type { SettledPass } from './settled.ts';

@@ -1,5 +1,5 @@
 import { tightestBendMm } from './bends.ts';
-import { isSmallRound } from './layers.ts';
+import { isSmallRound } from './roles.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { bundleDiameterMm, laidWidthMm, markOf, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine, plural } from '../measure/index.ts';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { passesAsWorked } from '@junctura/core/work';
-import { type Proposal, withLayer } from '@junctura/core/propose';
+import { type Proposal, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
 import { formatDuration, formatThread, plural } from '@junctura/core/measure';
 import {
@@ -126,7 +126,7 @@ watch(
 
 function addLayer(role: PassRole): void {
   const placedOf = new Map(workings.current?.plan.parts.map((entry) => [entry.part.id, entry.placed]));
-  const grown = (passes: Pass[], member: string): Pass[] => withLayer(passes, role, placedOf.get(member)!);
+  const grown = (passes: Pass[], member: string): Pass[] => withNewPass(passes, role, placedOf.get(member)!);
   const before = passesOf(planned.value!.part.id);
   openLayer.value = grown(before, planned.value!.part.id).findIndex((pass, i) => pass !== before[i]);
   changeLayers(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);

@@ -1,4 +1,4 @@
-import { canWork, rolesOn, withLayer, type SettledPass } from '../propose/index.ts';
+import { canWork, rolesOn, withNewPass, type SettledPass } from '../propose/index.ts';
 import { describe, expect, it } from 'vitest';
 import { looseShape, type PlacedShape } from '../drawing/index.ts';
 import { distanceToOutline, isInside, type Region } from '../geometry/index.ts';
@@ -92,7 +92,7 @@ describe('layers of a part', () => {
     const placed = area([circle(6)]);
     let passes: Pass[] = [plainPass('satin', 'stranded-cotton')];
     for (const role of ['accent', 'outline', 'padding', 'vein', 'edge'] as const) {
-      passes = withLayer(passes, role, placed);
+      passes = withNewPass(passes, role, placed);
     }
     expect(passes.map(({ role }) => role)).toEqual(['padding', 'edge', 'filling', 'outline', 'vein', 'accent']);
     for (const pass of passes) expect(canWork(pass.stitch, placed, pass.role)).toBe(true);

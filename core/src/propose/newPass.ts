@@ -1,7 +1,7 @@
 import { onDrawing, type PlacedShape } from '../drawing/index.ts';
 import { PASS_ROLES, plainPass, type Pass, type PassRole } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
-import { rolesOn } from './layers.ts';
+import { rolesOn } from './roles.ts';
 
 /** The stitch that a new layer of a role begins with, and its strands. */
 const FIRST_CHOICE: Readonly<Record<PassRole, readonly [stitch: StitchId, strands: number]>> = {
@@ -19,7 +19,7 @@ const UNDER_A_LINE: readonly [stitch: StitchId, strands: number] = ['running', 2
  * The passes of a part with one more layer, put where it is usually worked: padding first, then the firm edge, the filling, the
  * outline, the vein, accents last.
  */
-export function withLayer(passes: readonly Pass[], role: PassRole, { kind, widest, toCloth }: PlacedShape): Pass[] {
+export function withNewPass(passes: readonly Pass[], role: PassRole, { kind, widest, toCloth }: PlacedShape): Pass[] {
   if (!rolesOn(kind).includes(role)) return [...passes];
   const [stitch, strands] = role === 'padding' && kind === 'line' ? UNDER_A_LINE : FIRST_CHOICE[role];
   const filling = passes.find((pass) => pass.role === 'filling');

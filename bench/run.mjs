@@ -15,7 +15,7 @@ await build({
   format: 'esm',
   target: 'node20',
   logLevel: 'error',
-  external: ['@playwright/test', 'esbuild'],
+  external: ['@playwright/test', 'esbuild', 'express', 'express-static-gzip', 'compression', 'helmet'],
 });
 const run = (...args) =>
   execFileSync(process.execPath, ['--expose-gc', bundle, ...args], {

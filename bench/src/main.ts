@@ -1,10 +1,12 @@
 import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
+import { benchBytes } from './bytes.ts';
 import { benchMatching, benchOdds, benchPalette } from './colours.ts';
 import { groundPiece } from './grounds.ts';
 import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchPainting } from './painting.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
+import { benchTurning } from './turning.ts';
 import { benchThreadBox } from './threadBox.ts';
 
 function demo(name: string): Piece {
@@ -20,6 +22,8 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   kite: () => benchPlanning(demo('kite')),
   growth: benchGrowth,
   parts: benchManyParts,
+  turning: benchTurning,
+  bytes: benchBytes,
   reading: benchReading,
   trials: () => benchTrials(demo('rock-pool')),
   picture: benchPicture,

@@ -10,12 +10,14 @@ export function medianRatio(one: () => void, other: () => void, rounds = 9): num
   return median(Array.from({ length: rounds }, () => timed(one) / timed(other)));
 }
 
+/** How long a piece of work takes, ms. */
 function timed(work: () => void): number {
   const start = performance.now();
   work();
   return performance.now() - start;
 }
 
-function median(values: readonly number[]): number {
+/** The middle one of some numbers. */
+export function median(values: readonly number[]): number {
   return [...values].sort((a, b) => a - b)[values.length >> 1]!;
 }

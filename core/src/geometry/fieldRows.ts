@@ -1,5 +1,5 @@
 import type { DirectionField } from './directionField.ts';
-import { distanceToOutline, reachInside } from './outline.ts';
+import { distanceBeyond, reachInside } from './outline.ts';
 import { boxOf, isInside, type Box, type Polyline, type Region } from './shapes.ts';
 import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
 
@@ -103,7 +103,7 @@ class Tracer {
     for (let y = this.y0; y < this.y0 + this.rowsOfCells * this.cellMm; y += coarse) {
       for (let x = this.x0; x < this.x0 + this.columns * this.cellMm; x += coarse) {
         if (!this.isInside(x, y)) continue;
-        const room = distanceToOutline(this.region, x, y);
+        const room = distanceBeyond(this.region, x, y, widest);
         if (room > widest) [best, widest] = [[x, y], room];
       }
     }

@@ -2,14 +2,39 @@ import type { Region } from './shapes.ts';
 
 /** The distance from a point to the nearest edge of a region, mm. */
 export function distanceToOutline(region: Region, x: number, y: number): number {
+  return distanceBeyond(region, x, y, -1);
+}
+
+/**
+ * The distance from a point to the nearest edge of a region, mm, or any distance up to `enough` where that is what it comes to: whoever only
+ * wants more than that need not have every edge walked.
+ */
+export function distanceBeyond(region: Region, x: number, y: number, enough: number): number {
+  const limit = enough > 0 ? enough * enough : -1;
   let least = Infinity;
   for (const ring of region) {
-    for (let i = 0; i < ring.length; i += 2) {
-      const j = (i + 2) % ring.length;
-      const [ax, ay, ex, ey] = [ring[i]!, ring[i + 1]!, ring[j]! - ring[i]!, ring[j + 1]! - ring[i + 1]!];
+    const count = ring.length;
+    if (count === 0) continue;
+    let ax = ring[count - 2]!;
+    let ay = ring[count - 1]!;
+    for (let i = 0; i < count; i += 2) {
+      const bx = ring[i]!;
+      const by = ring[i + 1]!;
+      const ex = bx - ax;
+      const ey = by - ay;
       const length2 = ex * ex + ey * ey;
-      const t = length2 > 0 ? Math.min(1, Math.max(0, ((x - ax) * ex + (y - ay) * ey) / length2)) : 0;
-      least = Math.min(least, (x - ax - t * ex) ** 2 + (y - ay - t * ey) ** 2);
+      let t = length2 > 0 ? ((x - ax) * ex + (y - ay) * ey) / length2 : 0;
+      if (t < 0) t = 0;
+      else if (t > 1) t = 1;
+      const dx = x - ax - t * ex;
+      const dy = y - ay - t * ey;
+      const apart = dx * dx + dy * dy;
+      if (apart < least) {
+        least = apart;
+        if (least <= limit) return Math.sqrt(least);
+      }
+      ax = bx;
+      ay = by;
     }
   }
   return Math.sqrt(least);

@@ -2,7 +2,7 @@ import type { SettledPass, Settled } from './settled.ts';
 import { TREATMENT } from './thresholds.ts';
 import { deltaE, labOf, type Lab } from '../colour/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
-import { distanceToOutline, earlierMeeting } from '../geometry/index.ts';
+import { distanceBeyond, earlierMeeting } from '../geometry/index.ts';
 import { RememberedPair } from '../measure/index.ts';
 import { colourName, type PlanInput } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -19,6 +19,8 @@ export function degreesApart(a: number, b: number): number {
   return Math.min(apart, 180 - apart);
 }
 
+/** So much of what counts as touching is near enough not to look for a nearer edge. */
+const CLOSE = 0.999;
 /** Outlines are looked at in steps of this, mm. */
 const LOOK_MM = 0.5;
 
@@ -36,7 +38,7 @@ function touchAlong(a: PlacedShape, b: PlacedShape): boolean {
       for (let j = 0; j < pieces; j++) {
         const [x, y] = [ax + (ex * (j + 0.5)) / pieces, ay + (ey * (j + 0.5)) / pieces];
         if (x < box.minX - near || x > box.maxX + near || y < box.minY - near || y > box.maxY + near) continue;
-        if (distanceToOutline(b.shape.region, x, y) < near) alongMm += length / pieces;
+        if (distanceBeyond(b.shape.region, x, y, near * CLOSE) < near) alongMm += length / pieces;
         if (alongMm >= TREATMENT.touchingAlongMm) return true;
       }
     }

@@ -1,0 +1,38 @@
+import { chromium } from '@playwright/test';
+import type { AddressInfo } from 'node:net';
+import { resolve } from 'node:path';
+import { createApp } from '../../server/src/app.ts';
+
+/** What may come over the wire before the first picture, kB: for the page, and with its workers. */
+const WANTED = { page: 350, all: 560 } as const;
+
+/** Bytes from an empty cache until Rock Pool stands in its hoop, as the built application is served. Build it first. */
+export async function benchBytes(): Promise<string[]> {
+  const server = createApp({ dist: resolve('web/dist') }).listen(0);
+  const { port } = server.address() as AddressInfo;
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  const page = await browser.newPage();
+  const sizes: Promise<number>[] = [];
+  let isPainted = false;
+  page.context().on('requestfinished', (request) => {
+    if (!isPainted) sizes.push(request.sizes().then(({ responseBodySize }) => responseBodySize / 1000));
+  });
+  await page.goto(`http://localhost:${port}/piece/demo-rock-pool/stitches`);
+  await page.locator('.picture[data-painted]').waitFor();
+  isPainted = true;
+  // What the page itself asked for; its workers keep their own list.
+  const own = await page.evaluate(() => {
+    const entries = performance.getEntries() as (PerformanceEntry & { encodedBodySize?: number })[];
+    return entries.reduce((sum, { encodedBodySize = 0 }) => sum + encodedBodySize, 0) / 1000;
+  });
+  const all = (await Promise.all(sizes)).reduce((sum, kB) => sum + kB, 0);
+  await browser.close();
+  server.close();
+  return [
+    `bytes before the first hoop picture, page / ${WANTED.page} kB: ${(own / WANTED.page).toFixed(2)} (${own.toFixed(0)} kB)`,
+    `bytes before the first hoop picture, page and workers / ${WANTED.all} kB: ${(all / WANTED.all).toFixed(2)} (${all.toFixed(0)} kB)`,
+  ];
+}

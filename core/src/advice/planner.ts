@@ -25,9 +25,10 @@ export class Planner {
   /**
    * @param own how the person works, where the piece does not say
    * @param seed settles whatever is left to chance: the same piece and seed give the same plan
+   * @param tell hears how much of the paths is worked, 0–1
    */
-  plan(piece: PlanInput, own: OwnFactors, seed = 1): Workings {
-    const { plan, neighbours } = this.work(piece, own, seed);
+  plan(piece: PlanInput, own: OwnFactors, seed = 1, tell?: (share: number) => void): Workings {
+    const { plan, neighbours } = this.work(piece, own, seed, tell);
     return { plan, findings: findAll(piece, plan, neighbours) };
   }
 
@@ -37,12 +38,17 @@ export class Planner {
     return { plan, findings: findOfSize(piece, plan) };
   }
 
-  private work(piece: PlanInput, own: OwnFactors, seed: number): { plan: Plan; neighbours: Neighbours } {
+  private work(
+    piece: PlanInput,
+    own: OwnFactors,
+    seed: number,
+    tell?: (share: number) => void,
+  ): { plan: Plan; neighbours: Neighbours } {
     const shapes = this.placer.place(piece);
     const neighbours = new Neighbours(piece, shapes);
     const treatments = this.proposer.settle(piece, shapes, neighbours);
     const settings = workSettings(piece, seed, own);
-    const parts = this.worker.workAll(piece.drawing.parts, shapes, treatments, settings);
+    const parts = this.worker.workAll(piece.drawing.parts, shapes, treatments, settings, tell);
     const order = drawingOrder(parts, piece.hoop, piece.positions);
     return { plan: sumUp(piece, parts, order, spreadOf(own)), neighbours };
   }

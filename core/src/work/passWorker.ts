@@ -12,17 +12,22 @@ import { planPass, withPass, type WorkSettings } from './planPass.ts';
 export class PassWorker {
   private kept = new Map<string, { placed: PlacedShape; key: string; planned: PlannedPass }>();
 
-  /** All parts of a piece with their passes; what was kept of parts that are gone is forgotten. */
+  /**
+   * All parts of a piece with their passes; what was kept of parts that are gone is forgotten.
+   * @param tell hears how much is done, 0–1
+   */
   workAll(
     parts: readonly Part[],
     shapes: readonly PlacedShape[],
     treatments: readonly (readonly SettledPass[])[],
     settings: WorkSettings,
+    tell: (share: number) => void = () => undefined,
   ): PlannedPart[] {
     const shared = JSON.stringify(settings);
     const before = this.kept;
     this.kept = new Map();
     return parts.map((part, i): PlannedPart => {
+      tell(i / parts.length);
       const placed = shapes[i]!;
       let below = NOTHING_BELOW;
       const passes = treatments[i]!.map((pass, layer) => {

@@ -24,6 +24,10 @@ export const useWorkings = defineStore('workings', () => {
   const isBusy = ref(false);
   /** Whether what is shown is of an earlier state than the piece. */
   const isStale = ref(false);
+  /** How much of the plan that is under way is worked, 0–1. */
+  const share = ref(0);
+  /** Whether a plan was given up: what is shown stays that of the state before. */
+  const isStopped = ref(false);
   const problem = ref<string | null>(null);
   /** The tally before the last action. */
   const tallyBefore = shallowRef<Tally | null>(null);
@@ -52,22 +56,20 @@ export const useWorkings = defineStore('workings', () => {
     if (asked && isSamePlanInput(asked.input, input) && isSameFactors(asked.factors, factors)) return;
     asked = { input, factors };
     isStale.value = true;
+    isStopped.value = false;
+    share.value = 0;
     clearTimeout(timer);
     timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
-    const answer = await planner.plan(input, factors);
+    const answer = await planner.plan(input, factors, (done) => (share.value = done));
     if (answer === null || asked.input !== input) return;
-    settled();
+    clearTimeout(timer);
+    isBusy.value = false;
+    isStale.value = false;
     if (answer.ok) {
       planned = answer.value;
       lookInBox();
       problem.value = null;
     } else problem.value = `The piece could not be planned: ${answer.problem}`;
-  }
-
-  function settled(): void {
-    clearTimeout(timer);
-    isBusy.value = false;
-    isStale.value = false;
   }
 
   /** Findings of what is owned are made here: the planner knows nothing of the thread box. */
@@ -77,10 +79,18 @@ export const useWorkings = defineStore('workings', () => {
     current.value = markRaw({ ...planned, findings: [...planned.findings, ...owned] });
   }
 
-  /** Gives up a plan that takes long: what was shown last stays. */
+  /** Gives up a plan that takes long: what was shown last stays, and is told to be of the state before. */
   function cancel(): void {
     planner.cancel();
-    settled();
+    clearTimeout(timer);
+    isBusy.value = false;
+    isStopped.value = true;
+  }
+
+  /** Works out after all what was given up. */
+  function resume(): void {
+    asked = null;
+    void replan();
   }
 
   watch(
@@ -109,7 +119,21 @@ export const useWorkings = defineStore('workings', () => {
   );
   watch(() => threads.box, lookInBox);
 
-  return { current, plannedOf, tally, lastChange, isBusy, isStale, problem, kinds, planner, cancel };
+  return {
+    current,
+    plannedOf,
+    tally,
+    lastChange,
+    isBusy,
+    isStale,
+    isStopped,
+    share,
+    problem,
+    kinds,
+    planner,
+    cancel,
+    resume,
+  };
 });
 
 function isSameFactors(a: OwnFactors, b: OwnFactors): boolean {

@@ -27,6 +27,7 @@ import { useIntake } from '../session/intake.ts';
 /** What is asked for now and then is loaded then. */
 const FindingsList = defineAsyncComponent(() => import('../session/FindingsList.vue'));
 const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'));
+const NProgress = defineAsyncComponent(async () => (await import('../ui/progress.ts')).NProgress);
 const TheDialog = defineAsyncComponent(() => import('../ui/TheDialog.vue'));
 
 const props = defineProps<{ id: string; step: StepId }>();
@@ -226,10 +227,22 @@ async function settle(keepMine: boolean): Promise<void> {
 
     <div class="work">
       <HoopView ref="hoopView" :show="here.shows" :only="only">
-        <p v-if="workings.isBusy" class="busy" role="status">
-          Working out the stitches…
+        <div v-if="workings.isBusy" class="busy" role="status">
+          <span>Working out the stitches…</span>
+          <NProgress
+            type="line"
+            :percentage="Math.round(workings.share * 100)"
+            :height="8"
+            :show-indicator="false"
+            class="share"
+          />
+          <NButton size="tiny" @click="workings.cancel">Stop</NButton>
           <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">Undo “{{ opened.undoLabel }}”</NButton>
-        </p>
+        </div>
+        <div v-else-if="workings.isStopped" class="busy" role="status">
+          <span>Stopped: the figures are those of before.</span>
+          <NButton size="tiny" @click="workings.resume">Work it out</NButton>
+        </div>
       </HoopView>
       <aside ref="card" class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
         <div v-if="findingsShown" class="stack">
@@ -307,12 +320,18 @@ async function settle(keepMine: boolean): Promise<void> {
   justify-content: space-between;
 }
 .busy {
+  display: flex;
+  align-items: center;
+  gap: 10px;
   position: absolute;
   bottom: 14px;
   left: 16px;
   background: var(--paper);
   padding: 4px 12px;
   border-radius: 4px;
+}
+.share {
+  width: 120px;
 }
 .missing {
   max-width: 560px;

@@ -23,7 +23,7 @@ const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'N
 <template>
   <footer class="tally" aria-label="Tally">
     <template v-if="workings.tally">
-      <dl>
+      <dl :class="{ stale: workings.isStale }" :aria-busy="workings.isStale">
         <div>
           <dt>Size</dt>
           <dd class="figure">
@@ -59,7 +59,13 @@ const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'N
       <p class="change" aria-live="polite">
         <template v-if="workings.lastChange">
           <span class="soft">{{ workings.lastChange.label }}:</span>
-          {{ changes.length > 0 ? changes.join(', ') : 'no difference to the figures' }}
+          {{
+            workings.isStale
+              ? 'being worked out'
+              : changes.length > 0
+                ? changes.join(', ')
+                : 'no difference to the figures'
+          }}
         </template>
       </p>
     </template>
@@ -82,6 +88,11 @@ dl {
   display: flex;
   gap: 22px;
   margin: 0;
+}
+/* Only what takes long is seen to be out of date: what comes at once does not flicker. */
+.stale dd {
+  color: var(--ink-faint);
+  transition: color 0.2s 0.3s;
 }
 dt {
   font-size: 12px;

@@ -2,7 +2,7 @@ import { serve } from './serve.ts';
 
 /** One worker for everything that takes time. What a job needs is loaded when it is asked for first, so that code comes once. */
 serve({
-  plan: async (input) => (await import('./jobs/planning.ts')).plan(input),
+  plan: async (input, tell) => (await import('./jobs/planning.ts')).plan(input, tell),
   readDrawing: async (input) => (await import('./jobs/drawings.ts')).readDrawing(input),
   remedies: async (input, tell) => (await import('./jobs/planning.ts')).remedies(input, tell),
   proposals: async (input) => (await import('./jobs/planning.ts')).proposals(input),

@@ -23,8 +23,8 @@ interface OfPiece {
 
 /** Everything that the page has done in workers: what it asks, and what it is answered. */
 export interface Jobs {
-  /** The workings of a piece, without what this worker sent before. */
-  plan: Job<{ readonly piece: PlanInput; readonly factors: OwnFactors }, PlanNews>;
+  /** The workings of a piece, without what this worker sent before; told how much of it is worked, 0–1. */
+  plan: Job<{ readonly piece: PlanInput; readonly factors: OwnFactors }, PlanNews, number>;
   /** A drawing as a new piece, in a hoop that suits it. */
   readDrawing: Job<{ readonly text: string; readonly id: string; readonly name: string }, Outcome<Piece>>;
   /** What can be done about findings; told one by one, by their place in the list. */

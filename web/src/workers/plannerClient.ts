@@ -23,8 +23,13 @@ export class PlannerClient {
   }
 
   /** The workings of a piece, or null where a newer state took its place or it was cancelled. */
-  async plan(piece: PlanInput, factors: OwnFactors): Promise<Outcome<Workings> | null> {
-    const news = await this.client.ask('plan', { piece, factors }, { key: 'plan', signal: this.giveUp.signal });
+  async plan(
+    piece: PlanInput,
+    factors: OwnFactors,
+    onProgress: (share: number) => void = () => undefined,
+  ): Promise<Outcome<Workings> | null> {
+    const asking = { key: 'plan', signal: this.giveUp.signal, onProgress };
+    const news = await this.client.ask('plan', { piece, factors }, asking);
     return news?.ok ? success(this.reader.read(piece, news.value)) : news;
   }
 

@@ -1,5 +1,13 @@
 import { newId } from '../../keeping/newId.ts';
-import { readCsv, readGpl, writeCsv, writeGpl, type BoxEntry, type OwnCard, type ReadCard } from '@junctura/core/materials';
+import {
+  readCsv,
+  readGpl,
+  writeCsv,
+  writeGpl,
+  type BoxEntry,
+  type OwnCard,
+  type ReadCard,
+} from '@junctura/core/materials';
 import { type Outcome, plural } from '@junctura/core/measure';
 import { ref } from 'vue';
 import { chooseFile, fileName, saveFile } from '../../keeping/files.ts';

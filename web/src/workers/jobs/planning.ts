@@ -10,8 +10,18 @@ import { NewsWriter, type PlanNews } from '../planNews.ts';
 const planner = new Planner();
 const writer = new NewsWriter();
 
-export function plan({ piece, factors }: JobInput<'plan'>): PlanNews {
-  return writer.write(planner.plan(piece, factors));
+/** How far it is is told no more often than this, ms. */
+const TELL_EVERY_MS = 100;
+
+export function plan({ piece, factors }: JobInput<'plan'>, tell: (share: number) => void): PlanNews {
+  let told = performance.now();
+  const tellNow = (share: number): void => {
+    const now = performance.now();
+    if (now - told < TELL_EVERY_MS) return;
+    told = now;
+    tell(share);
+  };
+  return writer.write(planner.plan(piece, factors, 1, tellNow));
 }
 
 /** The workings of a piece; what was planned of it before is not planned anew. */

@@ -1,33 +1,13 @@
 import { drawingOrder } from './workOrder.ts';
 import { fewestCovering } from './positions/covering.ts';
-import type { Plan } from '../thread/index.ts';
 import { describe, expect, it } from 'vitest';
-import { readSvg, roomHalvesMm } from '../drawing/index.ts';
+import { roomHalvesMm } from '../drawing/index.ts';
 import { seededRandom } from '../measure/index.ts';
-import { plainHoop, type Hoop, type Piece } from '../piece/index.ts';
+import { plainHoop, type Hoop } from '../piece/index.ts';
+import { strewnDiscs, svgPiece } from '../testing/pieces.ts';
 import { planOf } from '../testing/plans.ts';
 import { crushedParts, findPositions, orderPositions, worksOf } from './index.ts';
 
-function pieceOf(body: string, change: Partial<Piece> = {}): Piece {
-  const read = readSvg(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="900mm" viewBox="0 0 900 900">${body}</svg>`,
-    'x',
-    'x',
-  );
-  if (!read.ok) throw new Error(read.problem);
-  return { ...read.value, ...change };
-}
-/** Discs strewn over a cloth. */
-function strewn(seed: number, count: number, spread: number): { piece: Piece; plan: Plan } {
-  const random = seededRandom(seed);
-  const discs = Array.from(
-    { length: count },
-    () =>
-      `<circle cx="${random.between(0, spread)}" cy="${random.between(0, spread)}" r="${random.between(2, 8)}" fill="#a33"/>`,
-  );
-  const piece = pieceOf(discs.join(''));
-  return { piece, plan: planOf(piece) };
-}
 const hoop = plainHoop(150, 12);
 const oval: Hoop = { ...hoop, nominalMm: 200, shortMm: 130 };
 
@@ -52,7 +32,7 @@ describe('the fewest rows that cover all columns', () => {
 
 describe('hoop positions', () => {
   it.each([1, 2, 3, 4, 5, 6])('hold every part whole, and no fewer could (seed %i)', (seed) => {
-    const { plan } = strewn(seed, 14, 260);
+    const { plan } = strewnDiscs(seed, 14, 260);
     for (const ring of [hoop, oval]) {
       const middles = findPositions(plan.parts, ring)!;
       const held = new Set(worksOf(plan.parts, ring, middles).flatMap(({ whole }) => whole));
@@ -71,7 +51,7 @@ describe('hoop positions', () => {
   });
 
   it('reach all of a part that is larger than the hoop, in portions', () => {
-    const plan = planOf(pieceOf('<rect width="300" height="20" fill="#a33"/>'));
+    const plan = planOf(svgPiece('<rect width="300" height="20" fill="#a33"/>'));
     const middles = findPositions(plan.parts, hoop)!;
     expect(middles.length).toBeGreaterThan(2);
     expect(middles.length).toBeLessThanOrEqual(4);
@@ -82,13 +62,13 @@ describe('hoop positions', () => {
   });
 
   it('are one where the design fits, none where nothing is drawn, and not found where too many would be needed', () => {
-    expect(findPositions(planOf(pieceOf('<circle r="50" fill="#a33"/>')).parts, hoop)).toHaveLength(1);
-    const far = planOf(pieceOf('<circle r="5" fill="#a33"/><circle cx="9000" cy="9000" r="5" fill="#a33"/>'));
+    expect(findPositions(planOf(svgPiece('<circle r="50" fill="#a33"/>')).parts, hoop)).toHaveLength(1);
+    const far = planOf(svgPiece('<circle r="5" fill="#a33"/><circle cx="9000" cy="9000" r="5" fill="#a33"/>'));
     expect(findPositions(far.parts, plainHoop(60, 10))).toBeNull();
   });
 
   it('come in an order that crushes least', () => {
-    const { plan } = strewn(4, 16, 240);
+    const { plan } = strewnDiscs(4, 16, 240);
     const middles = findPositions(plan.parts, hoop)!;
     const crushed = (positions: readonly (readonly [number, number])[]): number =>
       crushedParts(drawingOrder(plan.parts, hoop, positions), plan.parts, hoop, positions).length;

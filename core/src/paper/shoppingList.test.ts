@@ -1,29 +1,16 @@
+import { boxFor, demoPiece } from '../testing/pieces.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
 import { willReach, risingFactors, shadeNeeds, shareWithin } from '../thread/index.ts';
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
-import { EMPTY_BOX, newEntry, refOf, threadKind, type ShopStock, type ThreadBox } from '../materials/index.ts';
-import { readPiece, type Piece } from '../piece/index.ts';
+import { EMPTY_BOX, threadKind, type ShopStock, type ThreadBox } from '../materials/index.ts';
 import { costsOf, cuttingList, cuttingPages, shoppingCsv, shoppingList, shoppingPages, skeinsToBuy } from './index.ts';
 
-function demo(name: string): Piece {
-  const read = readPiece(readFileSync(new URL(`../../../demo/pieces/${name}.junctura.json`, import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(read.problem);
-  return read.value;
-}
-const pool = demo('rock-pool');
+const pool = demoPiece('rock-pool');
 const planner = new Planner();
 const { plan } = planner.plan(pool, USUAL_FACTORS);
 const needs = shadeNeeds(pool, plan.colours, plan.spread);
-/** A box that holds a number of skeins of every shade of the piece, in two lots. */
-const boxOf = (skeins: number): ThreadBox => ({
-  ...EMPTY_BOX,
-  entries: needs.flatMap(({ shade, thread }, i) => [
-    newEntry({ id: `e${i}`, shade: refOf(shade), thread, lot: 'A1', whole: skeins }),
-    newEntry({ id: `f${i}`, shade: refOf(shade), thread, lot: 'B2', partM: 1 }),
-  ]),
-});
+const boxOf = (skeins: number): ThreadBox => boxFor(needs, skeins);
 const shop: ShopStock = {
   simulated: true,
   name: 'Shop',

@@ -1,24 +1,19 @@
+import { demoPiece } from '../testing/pieces.ts';
 import { Planner } from '../advice/index.ts';
 import { shadeParts, threadFactor, USUAL_FACTORS, USUAL_SPREAD } from '../work/index.ts';
 import { shadeNeeds } from './shadeNeeds.ts';
 import { needOdds } from './odds.ts';
 import { colourNeeds } from './needs.ts';
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { nearestShade, refOf, THRUMWICK, threadKind } from '../materials/index.ts';
-import { applyEdit, readPiece, setShade, type Edit, type Piece } from '../piece/index.ts';
+import { applyEdit, setShade, type Edit, type Piece } from '../piece/index.ts';
 
-function demo(name: string): Piece {
-  const read = readPiece(readFileSync(new URL(`../../../demo/pieces/${name}.junctura.json`, import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(read.problem);
-  return read.value;
-}
 function after(piece: Piece, edit: Edit | null): Piece {
   const outcome = applyEdit(piece, edit!);
   if (!outcome.ok) throw new Error(outcome.problem);
   return outcome.value;
 }
-const pool = demo('rock-pool');
+const pool = demoPiece('rock-pool');
 const { plan } = new Planner().plan(pool, USUAL_FACTORS);
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
@@ -90,7 +85,7 @@ describe('a person’s own hand', () => {
 
 describe('shading parts', () => {
   it('works areas from shade to shade, putting into the palette only what it lacks', () => {
-    const kite = demo('kite');
+    const kite = demoPiece('kite');
     const planned = new Planner().plan(kite, USUAL_FACTORS).plan;
     const known = kite.palette[0]!.shade!;
     const fresh = refOf(nearestShade('#88aa44').item);

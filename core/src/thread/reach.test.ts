@@ -1,29 +1,17 @@
+import { boxFor, demoPiece } from '../testing/pieces.ts';
 import { partsToDo } from './reach.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
 import { savings, willReach, onTheNeedle, shadeNeeds } from '../thread/index.ts';
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
-import { EMPTY_BOX, newEntry, refOf, type ThreadBox } from '../materials/index.ts';
-import { applyEdit, readPiece, type Piece } from '../piece/index.ts';
+import { EMPTY_BOX, type ThreadBox } from '../materials/index.ts';
+import { applyEdit } from '../piece/index.ts';
 
-function demo(name: string): Piece {
-  const read = readPiece(readFileSync(new URL(`../../../demo/pieces/${name}.junctura.json`, import.meta.url), 'utf8'));
-  if (!read.ok) throw new Error(read.problem);
-  return read.value;
-}
-const pool = demo('rock-pool');
+const pool = demoPiece('rock-pool');
 const planner = new Planner();
 const { plan } = planner.plan(pool, USUAL_FACTORS);
 const needs = shadeNeeds(pool, plan.colours, plan.spread);
-/** A box that holds a number of skeins of every shade of the piece, in two lots. */
-const boxOf = (skeins: number): ThreadBox => ({
-  ...EMPTY_BOX,
-  entries: needs.flatMap(({ shade, thread }, i) => [
-    newEntry({ id: `e${i}`, shade: refOf(shade), thread, lot: 'A1', whole: skeins }),
-    newEntry({ id: `f${i}`, shade: refOf(shade), thread, lot: 'B2', partM: 1 }),
-  ]),
-});
+const boxOf = (skeins: number): ThreadBox => boxFor(needs, skeins);
 const NOTHING: ReadonlySet<string> = new Set();
 
 describe('will it reach', () => {

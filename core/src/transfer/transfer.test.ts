@@ -1,36 +1,11 @@
 import { checkRemoval, fadedParts, redrawPlan, tackingFor } from '../transfer/index.ts';
-import type { Plan } from '../thread/index.ts';
 import { describe, expect, it } from 'vitest';
 import { stepsAfterStitching } from '../finish/index.ts';
-import { readSvg } from '../drawing/index.ts';
 import { CLOTHS, MARKS } from '../materials/index.ts';
-import { seededRandom } from '../measure/index.ts';
-import { type Piece } from '../piece/index.ts';
-import { planOf } from '../testing/plans.ts';
-
-function pieceOf(body: string, change: Partial<Piece> = {}): Piece {
-  const read = readSvg(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="900mm" viewBox="0 0 900 900">${body}</svg>`,
-    'x',
-    'x',
-  );
-  if (!read.ok) throw new Error(read.problem);
-  return { ...read.value, ...change };
-}
-/** Discs strewn over a cloth. */
-function strewn(seed: number, count: number, spread: number): { piece: Piece; plan: Plan } {
-  const random = seededRandom(seed);
-  const discs = Array.from(
-    { length: count },
-    () =>
-      `<circle cx="${random.between(0, spread)}" cy="${random.between(0, spread)}" r="${random.between(2, 8)}" fill="#a33"/>`,
-  );
-  const piece = pieceOf(discs.join(''));
-  return { piece, plan: planOf(piece) };
-}
+import { strewnDiscs, svgPiece } from '../testing/pieces.ts';
 
 describe('marks that fade', () => {
-  const { piece, plan } = strewn(2, 25, 200);
+  const { piece, plan } = strewnDiscs(2, 25, 200);
   it.each([0.5, 2, 5, 30])('are drawn anew so that every part is drawn when it is stitched (%d days)', (days) => {
     const plans = redrawPlan(piece, plan, days);
     const drawn = new Set(plans.flatMap(({ partIds }) => partIds));
@@ -48,7 +23,7 @@ describe('how marks come out', () => {
   it('goes by a sound sequence for every mark on every cloth that can take it', () => {
     for (const mark of MARKS) {
       for (const cloth of CLOTHS) {
-        const piece = pieceOf('<circle r="5" fill="#a33"/>', {
+        const piece = svgPiece('<circle r="5" fill="#a33"/>', {
           mark: mark.id,
           cloth: { kind: cloth.id, colour: '#ffffff' },
         });
@@ -68,7 +43,7 @@ describe('how marks come out', () => {
   });
 
   it.each([1, 2, 3])('film is tacked in the middle and all round, no more than 40 mm apart (seed %i)', (seed) => {
-    const { plan } = strewn(seed, 9, 150);
+    const { plan } = strewnDiscs(seed, 9, 150);
     const { round, count, middle } = tackingFor(plan)!;
     expect(count).toBe(round.length + 1);
     round.forEach(([x, y], i) => {

@@ -1,10 +1,12 @@
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
+import { brotliCompressSync } from 'node:zlib';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { deltaE, labOf, whiteBalanced } from '@junctura/core/colour';
 import { RANGES, shopSchema, THRUMWICK } from '@junctura/core/materials';
+import { PAGES } from '../../web/src/shell/pages.ts';
 import { createApp } from './app.ts';
 import { underLamp } from './camera.ts';
 
@@ -12,6 +14,9 @@ const dist = mkdtempSync(join(tmpdir(), 'dist-'));
 mkdirSync(join(dist, 'assets'));
 writeFileSync(join(dist, 'index.html'), '<!doctype html><title>Junctura</title>');
 writeFileSync(join(dist, 'assets/a.js'), 'export {};');
+const PACKED = `export const many = '${'thread '.repeat(400)}';`;
+writeFileSync(join(dist, 'assets/b.js'), PACKED);
+writeFileSync(join(dist, 'assets/b.js.br'), brotliCompressSync(PACKED));
 const server = createApp({ dist }).listen(0);
 const get = (path: string): Promise<Response> =>
   fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}${path}`);
@@ -24,12 +29,31 @@ describe('the server', () => {
     expect(await response.json()).toEqual({ status: 'ok' });
   });
 
-  it.each(['/', '/piece/abc/stitches', '/stitches', '/stitches/chain', '/light-table/abc'])(
-    'answers %s with the application',
-    async (path) => {
-      expect(await (await get(path)).text()).toContain('Junctura');
-    },
-  );
+  /** Every address that a page can have: with its optional parts and without, with a slash at the end and without. */
+  const ADDRESSES = Object.values(PAGES).flatMap((page) => {
+    const filled = [page.replace(/\/:\w+\?/g, ''), page.replace(/:\w+\??/g, 'a-1')].map((path) =>
+      path.replace(/:\w+/g, 'b_2'),
+    );
+    return [...new Set(filled.flatMap((path) => [path || '/', path.endsWith('/') ? path : `${path}/`]))];
+  });
+
+  it.each(ADDRESSES)('answers %s with the application, as a reload asks for it', async (path) => {
+    const response = await get(path);
+    expect(response.status).toBe(200);
+    expect(await response.text()).toContain('Junctura');
+    expect(response.headers.get('cache-control')).toBe('no-cache');
+  });
+
+  it('hands out what was packed when it was built, to those who can unpack it', async () => {
+    const asked = async (encoding: string): Promise<string | null> => {
+      const headers = { 'accept-encoding': encoding };
+      const { port } = server.address() as AddressInfo;
+      return (await fetch(`http://127.0.0.1:${port}/assets/b.js`, { headers })).headers.get('content-encoding');
+    };
+    expect(await asked('br')).toBe('br');
+    expect(await asked('identity')).toBeNull();
+    expect(await (await get('/assets/b.js')).text()).toBe(PACKED);
+  });
 
   it('has a printer that says it is simulated, and shrinks the page the same every time', async () => {
     const answers = await Promise.all([1, 2].map(async () => (await get('/stand-ins/printer')).json()));
@@ -59,7 +83,15 @@ describe('the server', () => {
     expect(right.ok && deltaE(labOf(right.value[0]!), shade.lab)).toBeLessThan(2.5);
   });
 
-  it.each(['/nothing', '/assets/none.js', '/assets/../../package.json'])('has nothing at %s', async (path) => {
+  it.each([
+    '/nothing',
+    '/piece',
+    '/piece/a/b/c',
+    '/light-table',
+    '/threads/x',
+    '/assets/none.js',
+    '/assets/../../package.json',
+  ])('has nothing at %s', async (path) => {
     expect((await get(path)).status).toBe(404);
   });
 

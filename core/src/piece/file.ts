@@ -1,4 +1,4 @@
-import { failure, success, type Outcome } from '../measure/index.ts';
+import { failure, success, z, type Outcome } from '../measure/index.ts';
 import { migrate } from './migrations.ts';
 import { recordSchema, type PieceRecord } from './record.ts';
 import { PIECE_FORMAT, PIECE_VERSION, pieceSchema, type Piece } from './schema.ts';
@@ -70,8 +70,7 @@ export function checkPieceFile(data: unknown): Outcome<PieceFile> {
 }
 
 function pathText(path: readonly PropertyKey[]): string {
-  const text = path.map((key) => (typeof key === 'number' ? `[${key}]` : `.${String(key)}`)).join('');
-  return text === '' ? 'its top level' : text.replace(/^\./, '');
+  return path.length === 0 ? 'its top level' : z.core.toDotPath(path);
 }
 
 function lowerFirst(text: string): string {

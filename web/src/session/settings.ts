@@ -40,6 +40,15 @@ const schema = z.object({
 });
 type Settings = z.infer<typeof schema>;
 
+/** The browser's storage; undefined where it lets nothing be kept. */
+function storage(): Storage | undefined {
+  try {
+    return globalThis.localStorage;
+  } catch {
+    return undefined;
+  }
+}
+
 /** Whatever is stored is read as far as it makes sense; the rest is as usual. */
 function read(text: string): Settings {
   try {
@@ -52,7 +61,7 @@ function read(text: string): Settings {
 
 /** What the person likes, kept in this browser and the same in all its tabs. */
 export const useSettings = defineStore('settings', () => {
-  const kept = useStorage<Settings>(KEY, schema.parse({}), undefined, {
+  const kept = useStorage<Settings>(KEY, schema.parse({}), storage(), {
     serializer: { read, write: JSON.stringify },
     // Storage that is switched off or full: the choice holds until the page is closed.
     onError: () => undefined,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import TheDialog from '../ui/TheDialog.vue';
+import { STEPS } from './steps.ts';
 
 /** The keys for what is done often. */
 defineProps<{ show: boolean }>();
@@ -8,7 +9,7 @@ defineEmits<{ close: [] }>();
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'do again'],
-  ['Alt 1 … Alt 6', 'go to a step'],
+  [`Alt 1 … Alt ${STEPS.length}`, 'go to a step'],
   ['T', 'turn the hoop over'],
   ['0', 'show the whole hoop'],
   ['1', 'true size'],

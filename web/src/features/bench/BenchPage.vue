@@ -29,6 +29,8 @@ interface Entry {
   readonly name: string;
   readonly about: string;
   readonly piece: Piece | null;
+  /** Whether it is a demo that was changed, and can be begun again. */
+  readonly isChanged: boolean;
 }
 const demos = shallowRef<Entry[]>([]);
 const own = shallowRef<Entry[]>([]);
@@ -45,13 +47,20 @@ async function refresh(): Promise<void> {
     .map(({ id, name, savedAt, piece }) => {
       const checked = checkPiece(piece);
       const at = new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(savedAt);
-      return { id, name, about: checked.ok ? `Kept ${at}` : checked.problem, piece: checked.ok ? checked.value : null };
+      return {
+        id,
+        name,
+        about: checked.ok ? `Kept ${at}` : checked.problem,
+        piece: checked.ok ? checked.value : null,
+        isChanged: false,
+      };
     });
   demos.value = await Promise.all(
     DEMOS.map(async ({ id, name, about }) => {
       const changed = checkPiece(kept.find((entry) => entry.id === id)?.piece);
       const original = changed.ok ? changed : await loadDemoPiece(id);
-      return { id, name, about: changed.ok ? 'Changed by you' : about, piece: original.ok ? original.value : null };
+      const piece = original.ok ? original.value : null;
+      return { id, name, about: changed.ok ? 'Changed by you' : about, piece, isChanged: changed.ok };
     }),
   );
 }
@@ -139,12 +148,7 @@ async function putBack(): Promise<void> {
             <strong>{{ entry.name }}</strong>
             <span class="small soft">{{ entry.about }}</span>
           </button>
-          <button
-            v-if="entry.about === 'Changed by you'"
-            type="button"
-            class="plain small soft remove"
-            @click="remove(entry)"
-          >
+          <button v-if="entry.isChanged" type="button" class="plain small soft remove" @click="remove(entry)">
             Start again from the original
           </button>
         </li>

@@ -81,8 +81,8 @@ function passesOf(partId: string): Pass[] {
   return part && planned ? passesAsWorked({ part, passes: planned.passes }) : [];
 }
 
-/** The same change of layers for every member that has the same kind, each from its own passes. */
-function changeLayers(
+/** The same change of passes for every member that has the same kind, each from its own passes. */
+function changePasses(
   label: string,
   change: (passes: Pass[], member: string) => Pass[],
   mergeKey: string | null = null,
@@ -96,7 +96,7 @@ function changeLayers(
 /** Like parts may be turned: their stitches are turned by as much, not to the same angle. */
 function change(index: number, part: Partial<Pass>, label: string, mergeKey: string | null): void {
   const turnDeg = (part.angleDeg ?? 0) - planned.value!.passes[index]!.angleDeg;
-  changeLayers(
+  changePasses(
     label,
     (passes, member) =>
       passes.map((pass, i) => (i === index ? changedPass(pass, part, angleOf(member, i) + turnDeg) : pass)),
@@ -129,15 +129,15 @@ function addLayer(role: PassRole): void {
   const grown = (passes: Pass[], member: string): Pass[] => withNewPass(passes, role, placedOf.get(member)!);
   const before = passesOf(planned.value!.part.id);
   openLayer.value = grown(before, planned.value!.part.id).findIndex((pass, i) => pass !== before[i]);
-  changeLayers(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);
+  changePasses(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);
 }
 function removeLayer(index: number): void {
   openLayer.value = null;
-  changeLayers('Remove a layer', (passes) => passes.filter((_, i) => i !== index));
+  changePasses('Remove a layer', (passes) => passes.filter((_, i) => i !== index));
 }
 function moveLayer(index: number, by: 1 | -1): void {
   openLayer.value = index + by;
-  changeLayers('Change the order of layers', (passes) => {
+  changePasses('Change the order of layers', (passes) => {
     const moved = [...passes];
     if (moved[index] && moved[index + by]) [moved[index], moved[index + by]] = [moved[index + by]!, moved[index]!];
     return moved;

@@ -1,0 +1,59 @@
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { nextTick } from 'vue';
+import { useSettings } from './settings.ts';
+
+/** A page with what an earlier visit left in storage. */
+function settingsWith(stored: string | null): { settings: ReturnType<typeof useSettings>; kept: () => string | null } {
+  const storage = new Map<string, string>(stored === null ? [] : [['junctura-settings', stored]]);
+  const localStorage = {
+    getItem: (key: string) => storage.get(key) ?? null,
+    setItem: (key: string, value: string) => void storage.set(key, value),
+    removeItem: (key: string) => void storage.delete(key),
+  };
+  vi.stubGlobal('localStorage', localStorage);
+  vi.stubGlobal('window', Object.assign(new EventTarget(), { document: new EventTarget(), localStorage }));
+  setActivePinia(createPinia());
+  return { settings: useSettings(), kept: () => storage.get('junctura-settings') ?? null };
+}
+afterEach(() => void vi.unstubAllGlobals());
+
+describe('settings', () => {
+  it.each([null, '', '{', '[]', 'null', '"x"', '{"units": 7, "screenBarMm": "wide"}'])(
+    'stored as %s are as usual',
+    (stored) => {
+      const { settings } = settingsWith(stored);
+      expect([settings.units, settings.theme, settings.screenBarMm, settings.welcomed]).toEqual([
+        'metric',
+        'light',
+        100,
+        false,
+      ]);
+      expect(settings.factors).toMatchObject({ width: 1, stitch: 1, thread: {} });
+    },
+  );
+
+  it('keep what makes sense beside what does not', () => {
+    const { settings } = settingsWith(
+      '{"units": "inch", "own": {"width": 9, "stitch": 1.2, "thread": {"satin": 1.3}}}',
+    );
+    expect([settings.units, settings.factors.width, settings.factors.stitch, settings.factors.thread]).toEqual([
+      'inch',
+      1,
+      1.2,
+      { satin: 1.3 },
+    ]);
+  });
+
+  it('are stored when they change, and the factors are another object only when a figure is another', async () => {
+    const { settings, kept } = settingsWith(null);
+    const before = settings.factors;
+    settings.units = 'inch';
+    settings.setLearned({}, before.handSpread);
+    await nextTick();
+    expect(settings.factors).toBe(before);
+    expect(JSON.parse(kept()!)).toMatchObject({ units: 'inch' });
+    settings.setLearned({ stem: 1.1 }, 0.05);
+    expect(settings.factors).toMatchObject({ thread: { stem: 1.1 }, handSpread: 0.05 });
+  });
+});

@@ -40,7 +40,7 @@ module.exports = {
     {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/testing/' },
       to: { path: '^(web|server|cli|demo|e2e|bench)/|^(node:)?(fs|path|os|http|crypto|worker_threads)(/|$)' },
     },
     {

@@ -115,7 +115,7 @@ test('ways in, hoops and transfer do so too', async ({ bench, page }) => {
   await check(page, 'the light table');
 });
 
-test('colours, thread and the thread box do so too', async ({ bench, page }) => {
+test('the thread box does so too', async ({ bench, page }) => {
   await bench.open('/threads');
   await expect.poll(() => page.getByTestId('box-row').count()).toBeGreaterThan(10);
   await page.getByTestId('box-row').first().getByRole('button').click();
@@ -124,6 +124,9 @@ test('colours, thread and the thread box do so too', async ({ bench, page }) => 
   await check(page, 'many entries');
   await page.getByRole('button', { name: 'Add thread' }).click();
   await check(page, 'adding thread');
+});
+
+test('colours do so too', async ({ bench, page }) => {
   await bench.open('/piece/demo-rock-pool/colours');
   await bench.card.locator('.colour').nth(2).click();
   await page.getByRole('button', { name: 'A ladder of shades through it…' }).click();
@@ -136,8 +139,10 @@ test('colours, thread and the thread box do so too', async ({ bench, page }) => 
   await page.getByRole('button', { name: 'Vary the palette' }).click();
   await expect.poll(() => page.getByTestId('colourways').getByRole('listitem').count()).toBeGreaterThan(3);
   await check(page, 'colourways');
-  await page.keyboard.press('Escape');
-  await bench.goTo('Thread');
+});
+
+test('thread does so too', async ({ bench, page }) => {
+  await bench.open('/piece/demo-rock-pool/thread');
   await bench.card.locator('.need .name').first().click();
   await check(page, 'a need opened');
   for (const question of ['Will it reach?', 'On the needle', 'What was used', 'How you work']) {

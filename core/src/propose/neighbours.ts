@@ -4,7 +4,7 @@ import { deltaE, labOf, type Lab } from '../colour/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { distanceBeyond, earlierMeeting } from '../geometry/index.ts';
 import { RememberedPair } from '../measure/index.ts';
-import { colourName, type PlanInput } from '../piece/index.ts';
+import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
 
@@ -85,7 +85,7 @@ export class Neighbours {
   }
 
   private labOf(id: string): Lab {
-    const colour = this.piece.palette.find((entry) => entry.id === id)!;
+    const colour = colourOf(this.piece, id);
     const known = this.labs.get(id) ?? labOf(colourName(colour).hex);
     this.labs.set(id, known);
     return known;

@@ -2,7 +2,7 @@ import type { WorkOrder } from '../order/index.ts';
 import { type ThreadSpread, type PlannedPart, type PlannedPass, type WorkedThread, travelMm } from '../work/index.ts';
 import { FOLDED_STRANDS, SECONDS, threadKind, WORKING_LENGTH, type ThreadKind } from '../materials/index.ts';
 import { Remembered } from '../measure/index.ts';
-import { colourName, type PlanInput } from '../piece/index.ts';
+import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
 import type { StitchPath } from '../stitches/index.ts';
 import { shareCuts, type Cut } from './cuts.ts';
 import { countLoads, type Loads, type LoadSettings } from './loads.ts';
@@ -175,7 +175,7 @@ function colourNeed(piece: PlanInput, group: NeedleGroup, isOnlyThread: boolean,
   const wholeSkeins = cutList.reduce((total, cut) => total + 1 / Math.max(1, Math.floor(putUpMm / lengthOf(cut))), 0);
   const odds = needOdds(wholeSkeins, list.length, spread);
   const skeins = (share: number): number => (cutList.length === 0 ? 0 : Math.max(1, Math.ceil(share - 1e-9)));
-  const colour = piece.palette.find(({ id }) => id === group.colourId)!;
+  const colour = colourOf(piece, group.colourId);
   const threadMm = sum((p) => p.quantities.threadMm);
   const bareMm = sum(({ quantities: q }) => q.frontMm + q.backMm + q.wrapMm + q.throughMm);
   const loads = list.length;

@@ -6,7 +6,7 @@ import { passesAsWorked, usesColour, type PlannedPart } from '../work/index.ts';
 import { colourNeeds } from './needs.ts';
 import { boxesMeet } from '../geometry/index.ts';
 import { strandChoices, threadKind, type ThreadBox } from '../materials/index.ts';
-import { editOf, freeColourId, setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
+import { editOf, freeColourId, setPasses, type Edit, type Pass, type Piece, colourOf } from '../piece/index.ts';
 
 /** Parts nearer than this are worked side by side, mm. */
 const BESIDE_MM = 0.5;
@@ -109,7 +109,7 @@ function changeLotAtBorder(
       best = k;
   }
   if (best === 0) return null;
-  const colour = piece.palette.find(({ id }) => id === colourId)!;
+  const colour = colourOf(piece, colourId);
   const other = { ...colour, id: freeColourId(piece.palette), lot: lots[1]?.lot || 'another' };
   const later = new Set(plainParts.slice(best).map(({ part }) => part.id));
   const label = `Another lot from “${plainParts[best]!.part.name}” on`;

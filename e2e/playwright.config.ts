@@ -14,6 +14,8 @@ export default defineConfig({
     testIdAttribute: 'data-test',
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // Nothing is looked at halfway through a change of colour.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

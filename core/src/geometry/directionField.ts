@@ -1,7 +1,15 @@
 import { boxOf, type Polyline, type Region } from './shapes.ts';
 
+/** A unit vector, y downwards. */
+export interface Direction {
+  dx: number;
+  dy: number;
+}
+
 /** Which way stitches lie at each place. A direction is axial: turned by half a turn it is the same. */
 export interface DirectionField {
+  /** Writes the direction at a place into `out`, in either of its two ways. Quicker than the angle. */
+  directionAt(x: number, y: number, out: Direction): void;
   /** The direction at a place, from the x axis, anticlockwise as seen, in (−π/2, π/2]. */
   angleAt(x: number, y: number): number;
   /** Which of its two ways rows run at a place, as a vector: as the guides were drawn, or outwards. */
@@ -17,7 +25,16 @@ const LEAST_MM = 1e-6;
 
 /** Everything runs from or to one point. */
 export function radialField(centreX: number, centreY: number): DirectionField {
-  return { angleAt: (x, y) => Math.atan2(-(y - centreY), x - centreX), senseAt: (x, y) => [x - centreX, y - centreY] };
+  return {
+    directionAt: (x, y, out) => {
+      const [dx, dy] = [x - centreX, y - centreY];
+      const length = Math.sqrt(dx * dx + dy * dy);
+      out.dx = length > 0 ? dx / length : 1;
+      out.dy = length > 0 ? dy / length : 0;
+    },
+    angleAt: (x, y) => Math.atan2(-(y - centreY), x - centreX),
+    senseAt: (x, y) => [x - centreX, y - centreY],
+  };
 }
 
 /**
@@ -49,7 +66,20 @@ export function guidedField(guides: readonly Polyline[], region: Region, turnRad
     );
   };
   const within = (value: number): number => Math.min(GRID, Math.max(0, value));
+  const [turnCos, turnSin] = [Math.cos(turnRad), Math.sin(turnRad)];
   return {
+    directionAt: (x, y, out) => {
+      const [u, v] = [within(((x - x0) / width) * GRID), within(((y - y0) / height) * GRID)];
+      const [c, s] = [read(cosines, u, v), read(sines, u, v)];
+      const length = Math.sqrt(c * c + s * s);
+      // Half of the doubled angle, by the half-angle formulas; the larger of sine and cosine first, so that nothing is lost.
+      const double = length > 0 ? c / length : 1;
+      const large = Math.sqrt((1 + Math.abs(double)) / 2);
+      const small = length > 0 ? s / length / (2 * large) : 0;
+      const [cos, sin] = double >= 0 ? [large, small] : [small, large];
+      out.dx = cos * turnCos - sin * turnSin;
+      out.dy = -(sin * turnCos + cos * turnSin);
+    },
     angleAt: (x, y) => {
       const [u, v] = [within(((x - x0) / width) * GRID), within(((y - y0) / height) * GRID)];
       return Math.atan2(read(sines, u, v), read(cosines, u, v)) / 2 + turnRad;

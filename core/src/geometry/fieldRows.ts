@@ -1,6 +1,7 @@
-import type { DirectionField } from './directionField.ts';
+import type { Direction, DirectionField } from './directionField.ts';
 import { distanceBeyond, reachInside } from './outline.ts';
-import { boxOf, isInside, type Box, type Polyline, type Region } from './shapes.ts';
+import { InsideGrid } from './insideGrid.ts';
+import { boxOf, type Box, type Polyline, type Region } from './shapes.ts';
 import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
 
 /**
@@ -8,7 +9,7 @@ import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
  * than `open` from every other). Straight spans cannot make way for each other and may come a little closer. In distances of
  * neighbours.
  */
-const ROOM = { crowded: 0.5, crowdedSpans: 0.4, beside: 0.72, open: 0.55 } as const;
+const ROOM = { crowded: 0.53, crowdedSpans: 0.4, beside: 0.72, open: 0.55 } as const;
 /** Rows are traced in steps of this share of their distance. */
 const STEP = 0.5;
 /** Beside every second place of a row a neighbour is looked for. */
@@ -74,24 +75,25 @@ class Tracer {
   private readonly x0: number;
   private readonly y0: number;
   private readonly kept: KeptPlaces;
-  private readonly mask: Uint8Array;
+  private readonly inside: InsideGrid;
+  private readonly direction: Direction = { dx: 1, dy: 0 };
 
   constructor(
     private readonly region: Region,
-    { minX, minY, maxX, maxY }: Box,
+    box: Box,
     private readonly field: DirectionField,
     private readonly spacingMm: number,
     private readonly straight: boolean,
     private readonly crowded: number,
   ) {
-    const [width, height] = [maxX - minX, maxY - minY];
+    const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
     this.cellMm = Math.max(spacingMm, Math.sqrt((width * height) / 4e6));
-    this.x0 = minX - this.cellMm;
-    this.y0 = minY - this.cellMm;
+    this.x0 = box.minX - this.cellMm;
+    this.y0 = box.minY - this.cellMm;
     this.columns = Math.ceil(width / this.cellMm) + 3;
     this.rowsOfCells = Math.ceil(height / this.cellMm) + 3;
     this.kept = new KeptPlaces(this.columns, this.rowsOfCells, (ROOM.open * spacingMm) / this.cellMm);
-    this.mask = this.coarseMask();
+    this.inside = new InsideGrid(region, box, this.cellMm);
   }
 
   /** Places over the region, close enough together that no open patch is missed; the widest place comes first. */
@@ -118,8 +120,7 @@ class Tracer {
   }
 
   isInside(x: number, y: number): boolean {
-    const known = this.mask[this.cellAt(x, y)];
-    return known === 2 || (known === 1 && isInside(this.region, x, y));
+    return this.inside.has(x, y);
   }
 
   /** Whether no row comes nearer than a distance, which is no more than a cell. */
@@ -130,9 +131,9 @@ class Tracer {
 
   /** Traces a row through a place, both ways, and keeps it; null where it would be too short. */
   trace(x: number, y: number): Float64Array | null {
-    const start = this.field.angleAt(x, y);
-    const back = this.walk(x, y, start + Math.PI);
-    const on = this.walk(x, y, start);
+    const { dx, dy } = this.alongAt(x, y, 0, 0);
+    const back = this.walk(x, y, -dx, -dy);
+    const on = this.walk(x, y, dx, dy);
     const row = new Float64Array(back.length + 2 + on.length);
     for (let i = 0; i < back.length; i += 2) {
       row[i] = back[back.length - 2 - i]!;
@@ -148,25 +149,23 @@ class Tracer {
     return row;
   }
 
-  private walk(x: number, y: number, heading: number): number[] {
+  private walk(x: number, y: number, dx: number, dy: number): number[] {
     const step = STEP * this.spacingMm;
     const most = (4 * (this.columns + this.rowsOfCells) * this.cellMm) / step;
     const points: number[] = [];
-    let angle = heading;
     let turned = 0;
     for (let i = 0; i < most; i++) {
       // A midpoint step keeps to curved fields.
       if (!this.straight) {
-        const before = angle;
-        angle = this.turned(x, y, angle);
-        angle = this.turned(x + (Math.cos(angle) * step) / 2, y - (Math.sin(angle) * step) / 2, angle);
-        turned += Math.abs(Math.atan2(Math.sin(angle - before), Math.cos(angle - before)));
+        const [beforeX, beforeY] = [dx, dy];
+        ({ dx, dy } = this.alongAt(x, y, dx, dy));
+        ({ dx, dy } = this.alongAt(x + (dx * step) / 2, y + (dy * step) / 2, dx, dy));
+        turned += Math.abs(beforeX * dy - beforeY * dx);
       }
-      const [dx, dy] = [Math.cos(angle) * step, -Math.sin(angle) * step];
-      const [nx, ny] = [x + dx, y + dy];
+      const [nx, ny] = [x + step * dx, y + step * dy];
       if (!this.isInside(nx, ny)) {
-        const share = reachInside(this.region, x, y, dx / step, dy / step) / step;
-        if (share > 0.05) points.push(x + share * dx, y + share * dy);
+        const share = reachInside(this.region, x, y, dx, dy) / step;
+        if (share > 0.05) points.push(x + share * step * dx, y + share * step * dy);
         break;
       }
       if (!this.isFree(nx, ny, this.crowded * this.spacingMm)) break;
@@ -186,10 +185,15 @@ class Tracer {
     return false;
   }
 
-  /** The direction at a place, the way round that goes on from a heading. */
-  private turned(x: number, y: number, heading: number): number {
-    const angle = this.field.angleAt(x, y);
-    return Math.cos(angle - heading) < 0 ? angle + Math.PI : angle;
+  /** The direction at a place, the way round that goes on in a direction; good until it is asked again. */
+  private alongAt(x: number, y: number, dx: number, dy: number): Direction {
+    const { direction } = this;
+    this.field.directionAt(x, y, direction);
+    if (direction.dx * dx + direction.dy * dy < 0) {
+      direction.dx = -direction.dx;
+      direction.dy = -direction.dy;
+    }
+    return direction;
   }
 
   /** Rows are remembered at places close enough together that nothing slips between them. */
@@ -197,43 +201,6 @@ class Tracer {
     for (let i = 0; i < row.length; i += 2) {
       this.kept.add((row[i]! - this.x0) / this.cellMm, (row[i + 1]! - this.y0) / this.cellMm);
     }
-  }
-
-  private cellAt(x: number, y: number): number {
-    const c = Math.floor((x - this.x0) / this.cellMm);
-    const r = Math.floor((y - this.y0) / this.cellMm);
-    if (c < 0 || r < 0 || c >= this.columns || r >= this.rowsOfCells) return 0;
-    return r * this.columns + c;
-  }
-
-  /** Which cells lie wholly inside (2), may be cut by the outline (1), or lie outside (0). */
-  private coarseMask(): Uint8Array {
-    const mask = new Uint8Array(this.columns * this.rowsOfCells);
-    const { cellMm } = this;
-    for (const ring of this.region) {
-      for (let i = 0; i < ring.length; i += 2) {
-        const j = (i + 2) % ring.length;
-        const pieces = Math.ceil(Math.hypot(ring[j]! - ring[i]!, ring[j + 1]! - ring[i + 1]!) / (cellMm / 2)) + 1;
-        for (let k = 0; k <= pieces; k++) {
-          const x = ring[i]! + ((ring[j]! - ring[i]!) * k) / pieces;
-          const y = ring[i + 1]! + ((ring[j + 1]! - ring[i + 1]!) * k) / pieces;
-          const at = this.cellAt(x, y);
-          for (const near of [at, at - 1, at + 1, at - this.columns, at + this.columns]) mask[near] = 1;
-        }
-      }
-    }
-    for (let r = 0; r < this.rowsOfCells; r++) {
-      let inside: boolean | null = null;
-      for (let c = 0; c < this.columns; c++) {
-        const at = r * this.columns + c;
-        if (mask[at] === 1) inside = null;
-        else {
-          inside ??= isInside(this.region, this.x0 + (c + 0.5) * cellMm, this.y0 + (r + 0.5) * cellMm);
-          mask[at] = inside ? 2 : 0;
-        }
-      }
-    }
-    return mask;
   }
 }
 

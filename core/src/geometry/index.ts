@@ -11,6 +11,7 @@ export {
 } from './clip.ts';
 export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';
+export { fieldSpans, type SpanFan } from './fieldSpans.ts';
 export { fieldRows, type FieldRowOptions } from './fieldRows.ts';
 export { farthestCoordinate, movedPath, pathPoints, pathStart } from './pathOps.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';

@@ -44,14 +44,24 @@ export function distanceBeyond(region: Region, x: number, y: number, enough: num
 export function reachInside(region: Region, x: number, y: number, dx: number, dy: number): number {
   let nearest = Infinity;
   for (const ring of region) {
-    for (let i = 0; i < ring.length; i += 2) {
-      const j = (i + 2) % ring.length;
-      const [ax, ay, ex, ey] = [ring[i]! - x, ring[i + 1]! - y, ring[j]! - ring[i]!, ring[j + 1]! - ring[i + 1]!];
-      const cross = dx * ey - dy * ex;
-      if (Math.abs(cross) < 1e-12) continue;
-      const along = (ax * ey - ay * ex) / cross;
-      const share = (ax * dy - ay * dx) / cross;
-      if (along > 1e-9 && share >= 0 && share <= 1 && along < nearest) nearest = along;
+    const count = ring.length;
+    if (count === 0) continue;
+    let ax = ring[count - 2]! - x;
+    let ay = ring[count - 1]! - y;
+    // On which side of the way each corner lies: only edges from one side to the other are met.
+    let aSide = dx * ay - dy * ax;
+    for (let i = 0; i < count; i += 2) {
+      const bx = ring[i]! - x;
+      const by = ring[i + 1]! - y;
+      const bSide = dx * by - dy * bx;
+      if (aSide <= 0 !== bSide <= 0 || bSide === 0) {
+        const share = aSide / (aSide - bSide);
+        const along = (ax + share * (bx - ax)) * dx + (ay + share * (by - ay)) * dy;
+        if (along > 1e-9 && along < nearest) nearest = along;
+      }
+      ax = bx;
+      ay = by;
+      aSide = bSide;
     }
   }
   return Number.isFinite(nearest) ? nearest : 0;

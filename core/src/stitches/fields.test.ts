@@ -213,6 +213,22 @@ describe('the rules of single stitches', () => {
     }
   });
 
+  it('an even leaf of flies needs no stitch slipped in: 40 × 12 mm in two strands take about 1.8 m', () => {
+    const edge = (way: 1 | -1): number[] =>
+      Array.from({ length: 81 }, (_, i) => (way > 0 ? i : 80 - i) / 80).flatMap((t) => [40 * t, way * 24 * t * (1 - t)]);
+    const region = [Float64Array.from([...edge(1), ...edge(-1)])];
+    const path = work('fly-leaf', region);
+    expect(Math.abs(measured(path).threadMm / 1800 - 1)).toBeLessThan(0.06);
+    // Away from tip and foot there are arms and ties alone: no straight stitch lies wholly on one side of the vein.
+    const aside = [...path.codes].filter((code, i) => {
+      const [ax, ay, bx, by] = [path.xy[2 * i - 2]!, path.xy[2 * i - 1]!, path.xy[2 * i]!, path.xy[2 * i + 1]!];
+      const isStraight = code === Move.down && path.codes[i - 1] === Move.up;
+      return isStraight && ay * by > 0.1 && Math.min(ax, bx) > 6 && Math.max(ax, bx) < 34;
+    });
+    expect(aside).toHaveLength(0);
+    expect(clothShowing(path, LAID, region)).toBeLessThan(0.02);
+  });
+
   it.each([
     ['block-shading', 2, 0.2],
     ['romanian', 2.3, 0.15],

@@ -13,34 +13,50 @@ const COMES_INTO_VIEW = { from: 1.2, to: 7 } as const;
 /** Fills the picture with cloth: its colour, and its weave as far as it can be seen. */
 export function paintCloth(brush: Brush, cloth: Cloth, colour: string, lens: Lens): void {
   const { width, height } = brush.canvas;
-  brush.fillStyle = colour;
-  brush.fillRect(0, 0, width, height);
-  if (cloth.threadsPerCm === 0) return;
   const threadPx = (lens.pxPerMm * 10) / cloth.threadsPerCm;
-  if (threadPx < COMES_INTO_VIEW.from) return;
-  const tilePx = SIZES_PX.find((px) => px >= threadPx) ?? SIZES_PX.at(-1)!;
-  const pattern = brush.createPattern(tileOf(colour, tilePx), 'repeat');
-  if (!pattern) return;
-  const scale = threadPx / tilePx;
-  const shift = (offset: number): number => -offset * lens.pxPerMm;
-  pattern.setTransform(new DOMMatrix([scale, 0, 0, scale, shift(lens.offsetX), shift(lens.offsetY)]));
-  const seen = (threadPx - COMES_INTO_VIEW.from) / (COMES_INTO_VIEW.to - COMES_INTO_VIEW.from);
-  brush.globalAlpha = Math.min(0.9, 0.14 + seen * 0.8);
-  brush.fillStyle = pattern;
+  brush.fillStyle = colour;
+  if (threadPx >= COMES_INTO_VIEW.from && threadPx < Infinity) {
+    const tile = clothTile(colour, threadPx);
+    const pattern = brush.createPattern(tile, 'repeat');
+    // Whole pixels: a pattern that is only moved is laid many times as fast as one that is scaled.
+    const shift = (offset: number): number => Math.round(-offset * lens.pxPerMm) % tile.width;
+    pattern?.setTransform(new DOMMatrix([1, 0, 0, 1, shift(lens.offsetX), shift(lens.offsetY)]));
+    if (pattern) brush.fillStyle = pattern;
+  }
   brush.fillRect(0, 0, width, height);
-  brush.globalAlpha = 1;
 }
 
 const tiles = new Map<string, OffscreenCanvas>();
-const TILES_KEPT = 4;
+const TILES_KEPT = 8;
 
-/** Tiles depend on nothing but colour and size and are kept. */
-function tileOf(colour: string, threadPx: number): OffscreenCanvas {
-  const key = `${colour}@${threadPx}`;
-  const tile = tiles.get(key) ?? weaveTile(colour, threadPx);
+/** A tile depends on nothing but its key, and is kept. */
+function keptTile(key: string, make: () => OffscreenCanvas): OffscreenCanvas {
+  const tile = tiles.get(key) ?? make();
   if (!tiles.has(key) && tiles.size >= TILES_KEPT) tiles.delete(tiles.keys().next().value!);
   tiles.set(key, tile);
   return tile;
+}
+
+/** Cloth as it is seen at a size of its threads, px: its weave over its colour, so many whole pixels wide. */
+function clothTile(colour: string, threadPx: number): OffscreenCanvas {
+  const tilePx = SIZES_PX.find((px) => px >= threadPx) ?? SIZES_PX.at(-1)!;
+  const sizePx = Math.round(tileThreads(tilePx) * threadPx);
+  return keptTile(`${colour} ${tilePx} ${sizePx}`, () => {
+    const weave = keptTile(`${colour} ${tilePx}`, () => weaveTile(colour, tilePx));
+    const tile = new OffscreenCanvas(sizePx, sizePx);
+    const brush = tile.getContext('2d')!;
+    brush.fillStyle = colour;
+    brush.fillRect(0, 0, sizePx, sizePx);
+    const pattern = brush.createPattern(weave, 'repeat');
+    if (!pattern) return tile;
+    const scale = sizePx / weave.width;
+    pattern.setTransform(new DOMMatrix([scale, 0, 0, scale, 0, 0]));
+    const seen = (threadPx - COMES_INTO_VIEW.from) / (COMES_INTO_VIEW.to - COMES_INTO_VIEW.from);
+    brush.globalAlpha = Math.min(0.9, 0.14 + seen * 0.8);
+    brush.fillStyle = pattern;
+    brush.fillRect(0, 0, sizePx, sizePx);
+    return tile;
+  });
 }
 
 /** How deep the hollows between threads are, and how far threads rise and sink. */

@@ -1,7 +1,8 @@
 import { knotDiameterMm, Move, wrapsToCover } from '@junctura/core/stitches';
 import { through, type Brush, type Lens } from './brush.ts';
 import { paintCoil } from './paintCoil.ts';
-import { paintKnot, paintLoop } from './paintRun.ts';
+import { paintKnot } from './paintKnot.ts';
+import { paintLoop } from './paintRun.ts';
 import { Crossings } from './crossings.ts';
 import { RunBatch } from './runBatch.ts';
 import type { PaintedThread } from './scene.ts';
@@ -79,7 +80,8 @@ export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): G
 
   /** The wrap round the needle that sits between the links of a line. */
   function nub(atX: number, atY: number): void {
-    paintKnot(brush, toX(atX), toY(atY), pass.laidMm * 1.25 * lens.pxPerMm, 1, pass.strands, tones);
+    const diameter = pass.laidMm * 1.25 * lens.pxPerMm;
+    paintKnot(brush, toX(atX), toY(atY), { diameter, wraps: 1, strands: pass.strands }, tones);
   }
 
   /** Wound thread between two holes: a knot, or a coil over the span. */
@@ -89,15 +91,8 @@ export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): G
     const diameterMm = knotDiameterMm(turns, pass.bundleMm, coreMm);
     const spanMm = Math.hypot(toMmX - x, toMmY - y);
     if (spanMm < diameterMm * COIL_FROM && turns <= 4) {
-      paintKnot(
-        brush,
-        toX((x + toMmX) / 2),
-        toY((y + toMmY) / 2),
-        diameterMm * lens.pxPerMm,
-        turns,
-        pass.strands,
-        tones,
-      );
+      const knot = { diameter: diameterMm * lens.pxPerMm, wraps: turns, strands: pass.strands };
+      paintKnot(brush, toX((x + toMmX) / 2), toY((y + toMmY) / 2), knot, tones);
       return;
     }
     const coil = { x0: toX(x), y0: toY(y), x1: toX(toMmX), y1: toY(toMmY) };

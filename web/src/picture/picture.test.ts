@@ -2,12 +2,15 @@ import { USUAL_FACTORS } from '@junctura/core/work';
 import { Planner } from '@junctura/core/advice';
 import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { withCanvas } from '../testing/canvas.ts';
 import type { Brush } from './brush.ts';
 import { paintPicture, type Side } from './paintPicture.ts';
 import { toneOf } from './paintRun.ts';
 import { sceneOf } from './scene.ts';
 import { viewOf, type View } from './view.ts';
+
+beforeAll(withCanvas);
 
 const SIZE = { width: 400, height: 400 };
 
@@ -58,6 +61,9 @@ class RecordingBrush {
   }
   arc(x: number, y: number): void {
     this.moveTo(x, y);
+  }
+  drawImage(_picture: unknown, x: number, y: number): void {
+    this.strokes.push({ style: 'picture', width: 1, points: [[x * this.mirrorX + this.shiftX, y]] });
   }
   stroke(): void {
     this.strokes.push({ style: this.strokeStyle, width: this.lineWidth, points: this.points });

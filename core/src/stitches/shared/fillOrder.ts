@@ -1,4 +1,4 @@
-import { NearestPoints, type ScanCell } from '../../geometry/index.ts';
+import { NearestPoints, type ScanCell, type SpanFan } from '../../geometry/index.ts';
 
 /**
  * The order in which stretches are worked, and from which end: always on to the nearest end that is not yet worked.
@@ -29,4 +29,21 @@ function middleOf({ left, right }: ScanCell, top: boolean): [u: number, v: numbe
   const l = top ? 0 : left.length - 2;
   const r = top ? 0 : right.length - 2;
   return [(left[l]! + right[r]!) / 2, (left[l + 1]! + right[r + 1]!) / 2];
+}
+
+/** Fans of spans in the order of working, each from the end that is nearest to where the last one ended. */
+export function fanOrder(fans: readonly SpanFan[]): SpanFan[] {
+  const middle = (fan: SpanFan, i: number): [x: number, y: number] => [
+    (fan[i]! + fan[i + 2]!) / 2,
+    (fan[i + 1]! + fan[i + 3]!) / 2,
+  ];
+  const ends = Float64Array.from(fans.flatMap((fan) => [...middle(fan, 0), ...middle(fan, fan.length - 4)]));
+  return nearestEndFirst(ends).map((end) => (end % 2 === 0 ? fans[end >> 1]! : backwards(fans[end >> 1]!)));
+}
+
+/** The spans of a fan from its last to its first. */
+function backwards(fan: SpanFan): SpanFan {
+  const turned = new Float64Array(fan.length);
+  for (let i = 0; i < fan.length; i += 4) turned.set(fan.subarray(fan.length - 4 - i, fan.length - i), i);
+  return turned;
 }

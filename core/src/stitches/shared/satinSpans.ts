@@ -1,8 +1,8 @@
-import { fieldRows, type DirectionField, type Region } from '../../geometry/index.ts';
-import type { StitchContext } from '../kind.ts';
+import { fieldRows, fieldSpans, type DirectionField, type Region, type SpanFan } from '../../geometry/index.ts';
 import type { MoveSink } from '../moves.ts';
-import { fillRows, type RowBlock } from './fillRows.ts';
-import { sideBySide } from './rowsAsLines.ts';
+import { fillRows } from './fillRows.ts';
+import { sideBySide, type RowDirection } from './rowsAsLines.ts';
+import { fanOrder } from './fillOrder.ts';
 
 /** Fewer rows than this are worked straight through, whatever the school. */
 const FEWEST_FROM_MIDDLE = 6;
@@ -11,48 +11,70 @@ const FEWEST_FROM_MIDDLE = 6;
 export function workSatin(
   region: Region,
   { spacingMm, from }: { spacingMm: number; from: 'middle' | 'edge' },
-  { angleRad, field }: StitchContext,
+  direction: RowDirection,
   sink: MoveSink,
 ): void {
-  if (field) return workSatinAlong(region, spacingMm, field, sink);
-  const { blocks, ux, uy } = fillRows(region, angleRad, spacingMm);
-  for (const block of blocks) {
+  for (const fan of spansOf(region, direction, spacingMm)) {
+    const count = fan.length / 4;
+    const isFromMiddle = from === 'middle' && count >= FEWEST_FROM_MIDDLE && !direction.field;
+    const first = isFromMiddle ? count >> 1 : 0;
     sink.travel();
-    const workRows = (first: number, last: number, step: number): void =>
-      writeRows(block, ux, uy, { first, last, step }, sink);
-    if (from === 'edge' || block.count < FEWEST_FROM_MIDDLE) {
-      workRows(0, block.count, 1);
-    } else {
-      const middle = block.count >> 1;
-      workRows(middle, block.count, 1);
-      workRows(middle - 1, -1, -1);
+    for (let k = first; k < count; k++) writeSpan(fan, k, sink);
+    for (let k = first - 1; k >= 0; k--) writeSpan(fan, k, sink);
+  }
+}
+
+function writeSpan(fan: SpanFan, k: number, sink: MoveSink): void {
+  sink.stitch();
+  sink.up(fan[4 * k]!, fan[4 * k + 1]!);
+  sink.down(fan[4 * k + 2]!, fan[4 * k + 3]!);
+}
+
+/** Spans from edge to edge in any direction, block by block or fan by fan, side by side within each. */
+export function spansOf(region: Region, { angleRad, field }: RowDirection, spacingMm: number): SpanFan[] {
+  if (field) return turningSpans(region, field, spacingMm);
+  const { blocks, ux, uy } = fillRows(region, angleRad, spacingMm);
+  return blocks.map(({ rows, count }) => {
+    const fan = new Float64Array(4 * count);
+    for (let k = 0; k < count; k++) {
+      const [u0, u1, v] = [rows[3 * k]!, rows[3 * k + 1]!, rows[3 * k + 2]!];
+      fan.set([u0 * ux - v * uy, u0 * uy + v * ux, u1 * ux - v * uy, u1 * uy + v * ux], 4 * k);
+    }
+    return fan;
+  });
+}
+
+/** A straight span can't follow directions that turn away from it by more than this at its ends (sine). */
+const BENT = Math.sin((25 * Math.PI) / 180);
+/** Where more than this share of the thread would lie so, spans are kept short instead. */
+const MOST_BENT = 0.15;
+
+/**
+ * The spans of satin in directions that turn, fan by fan in the order of working. Where the directions run along a bend and
+ * not across it, no long straight span can keep to them: short ones lie as rows do.
+ */
+function turningSpans(region: Region, field: DirectionField, spacingMm: number): SpanFan[] {
+  const fans = fieldSpans(region, field, spacingMm);
+  if (fans.length > 0 && bentShare(fans, field) <= MOST_BENT) return fanOrder(fans);
+  const rows = sideBySide(fieldRows(region, field, spacingMm, { straight: true }));
+  return rows.map(({ points }) => Float64Array.of(points[0]!, points[1]!, points.at(-2)!, points.at(-1)!));
+}
+
+/** Which share of the thread lies in spans that the directions turn away from. */
+function bentShare(fans: readonly SpanFan[], field: DirectionField): number {
+  let [bent, all] = [0, 0];
+  const direction = { dx: 1, dy: 0 };
+  for (const fan of fans) {
+    for (let i = 0; i < fan.length; i += 4) {
+      const [dx, dy] = [fan[i + 2]! - fan[i]!, fan[i + 3]! - fan[i + 1]!];
+      const length = Math.hypot(dx, dy) || 1;
+      const turnedAt = (share: number): number => {
+        field.directionAt(fan[i]! + share * dx, fan[i + 1]! + share * dy, direction);
+        return Math.abs(dx * direction.dy - dy * direction.dx) / length;
+      };
+      all += length;
+      if (Math.max(turnedAt(0.1), turnedAt(0.9)) > BENT) bent += length;
     }
   }
-}
-
-function writeRows(
-  { rows }: RowBlock,
-  ux: number,
-  uy: number,
-  { first, last, step }: { first: number; last: number; step: number },
-  sink: MoveSink,
-): void {
-  for (let k = first; k !== last; k += step) {
-    const u0 = rows[3 * k]!;
-    const u1 = rows[3 * k + 1]!;
-    const v = rows[3 * k + 2]!;
-    sink.stitch();
-    sink.up(u0 * ux - v * uy, u0 * uy + v * ux);
-    sink.down(u1 * ux - v * uy, u1 * uy + v * ux);
-  }
-}
-
-/** Straight spans in directions that turn from place to place: each begins on the side where its neighbour did. */
-function workSatinAlong(region: Region, spacingMm: number, field: DirectionField, sink: MoveSink): void {
-  for (const { points } of sideBySide(fieldRows(region, field, spacingMm, { straight: true }))) {
-    sink.travel();
-    sink.stitch();
-    sink.up(points[0]!, points[1]!);
-    sink.down(points.at(-2)!, points.at(-1)!);
-  }
+  return all > 0 ? bent / all : 0;
 }

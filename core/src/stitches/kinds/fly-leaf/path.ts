@@ -53,9 +53,8 @@ export function workFlyLeaf(
       return { x: x + ax * reach, y: y + ay * reach };
     };
     const ends: [Point, Point] = [arm(-1), arm(1)];
-    if (last) slipIn(last, ends, { x, y }, spacingMm, sink);
+    if (last && lastCaught) slipIn({ ends: last, caught: lastCaught }, ends, { x, y }, spacingMm, sink);
     const foot = vein.place(Math.max(0, at - Math.min(tieMm, at)));
-    sink.travel();
     sink.stitch();
     sink.up(ends[0].x, ends[0].y);
     // The thread turns sharply where the tie holds it.
@@ -73,21 +72,34 @@ export function workFlyLeaf(
   if (last && lastCaught) fillToFoot(region, vein, lastCaught, last, { spacingMm, context }, sink);
 }
 
-function slipIn(last: readonly Point[], ends: readonly Point[], to: Point, spacingMm: number, sink: MoveSink): void {
-  last.forEach((before, side) => {
+/** Straight stitches between two arms that stand apart at their outer ends, further than `BULGES` allows. */
+function slipIn(
+  before: { readonly ends: readonly Point[]; readonly caught: Point },
+  ends: readonly Point[],
+  to: Point,
+  spacingMm: number,
+  sink: MoveSink,
+): void {
+  before.ends.forEach((last, side) => {
     const now = ends[side]!;
-    const gap = Math.hypot(now.x - before.x, now.y - before.y);
+    // Ends on the outline lie far apart where it runs along the arms: what counts is how far the one arm lies beside the other.
+    const gap = besideMm(last, before.caught, now);
     const extra = Math.floor(gap / (spacingMm * BULGES));
     for (let k = 1; k <= Math.min(extra, 6); k++) {
       const share = k / (extra + 1);
-      const [x, y] = [before.x + share * (now.x - before.x), before.y + share * (now.y - before.y)];
-      sink.travel();
+      const [x, y] = [last.x + share * (now.x - last.x), last.y + share * (now.y - last.y)];
       sink.stitch();
       sink.up(x, y);
       // It goes down short of the vein, tucked in between its neighbours.
       sink.down(x + (to.x - x) * 0.72, y + (to.y - y) * 0.72);
     }
   });
+}
+
+/** How far a point lies beside the line from one place to another. */
+function besideMm(from: Point, to: Point, { x, y }: Point): number {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  return Math.abs(dx * (y - from.y) - dy * (x - from.x)) / (Math.hypot(dx, dy) || 1);
 }
 
 /** What is left between the last arms and the foot takes straight stitches beside them, from edge to edge. */

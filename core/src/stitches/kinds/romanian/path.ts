@@ -1,7 +1,6 @@
-import { lengthsOf, placeOn } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { rowsAsLines, sideBySide } from '../../shared/rowsAsLines.ts';
+import { spansOf } from '../../shared/satinSpans.ts';
 
 /** The tie's share of the span, and the least and most that it is, mm. */
 const TIE = { narrow: { share: 0.12, most: 2 }, wide: { share: 0.32, most: 6 } } as const;
@@ -15,20 +14,21 @@ export function workRomanian(
   sink: MoveSink,
 ): void {
   const { share, most } = TIE[tie];
-  for (const { points } of sideBySide(rowsAsLines(region, { ...context, followsOutline: false }, spacingMm).lines)) {
-    const lengths = lengthsOf(points);
-    const span = lengths.at(-1)!;
-    const half = Math.min(Math.max(LEAST_TIE_WIDTHS * context.laidMm, share * span), most, span * 0.6) / 2;
-    const [ax, ay, bx, by] = [points[0]!, points[1]!, points.at(-2)!, points.at(-1)!];
-    const [nx, ny] = [((by - ay) / (span || 1)) * spacingMm * 0.5, ((ax - bx) / (span || 1)) * spacingMm * 0.5];
-    const [fromX, fromY] = placeOn(points, lengths, span / 2 + half);
-    const [toX, toY] = placeOn(points, lengths, span / 2 - half);
+  for (const fan of spansOf(region, context, spacingMm)) {
     sink.travel();
-    sink.stitch();
-    sink.up(ax, ay);
-    sink.down(bx, by);
-    sink.stitch();
-    sink.up(fromX + nx, fromY + ny);
-    sink.down(toX - nx, toY - ny);
+    for (let i = 0; i < fan.length; i += 4) {
+      const [ax, ay, bx, by] = [fan[i]!, fan[i + 1]!, fan[i + 2]!, fan[i + 3]!];
+      const span = Math.hypot(bx - ax, by - ay) || 1e-9;
+      const half = Math.min(Math.max(LEAST_TIE_WIDTHS * context.laidMm, share * span), most, span * 0.6) / 2;
+      const [ux, uy] = [(bx - ax) / span, (by - ay) / span];
+      const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
+      const aside = spacingMm / 2;
+      sink.stitch();
+      sink.up(ax, ay);
+      sink.down(bx, by);
+      sink.stitch();
+      sink.up(mx + half * ux + aside * uy, my + half * uy - aside * ux);
+      sink.down(mx - half * ux - aside * uy, my - half * uy + aside * ux);
+    }
   }
 }

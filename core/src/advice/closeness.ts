@@ -80,7 +80,7 @@ export function wayOut({ parts }: Plan, { a, b, gap, laidMm: wanted }: TooClose)
     const room = (laidMm(a) + laidMm(other)) / 2;
     // What it lay upon or touched before it may go on touching.
     const touches = other !== b && (gapBetween(a.placed, placed, room)?.mm ?? Infinity) <= MEETING_MM;
-    return touches ? [] : [{ box: placed.box, edges: edgesOf(placed.shape), room }];
+    return [{ box: placed.box, edges: edgesOf(placed.shape), room, touches }];
   });
   for (const further of FURTHER) {
     for (const aside of ASIDE_RAD) {
@@ -89,11 +89,11 @@ export function wayOut({ parts }: Plan, { a, b, gap, laidMm: wanted }: TooClose)
       const { minX, minY, maxX, maxY } = a.placed.box!;
       const box = { minX: minX + dx, minY: minY + dy, maxX: maxX + dx, maxY: maxY + dy };
       const moved = own.map(({ points, closed }) => ({ points: mapPoints([1, 0, 0, 1, dx, dy], points), closed }));
-      const isClear = others.every(
-        (other) =>
-          !boxesMeet(other.box, box, other.room) ||
-          (narrowestGap(moved, other.edges, other.room)?.mm ?? Infinity) >= other.room,
-      );
+      const isClear = others.every((other) => {
+        if (!boxesMeet(other.box, box, other.room)) return true;
+        const mm = narrowestGap(moved, other.edges, other.room)?.mm ?? Infinity;
+        return mm >= other.room || (other.touches && mm <= MEETING_MM);
+      });
       if (isClear) return [dx, dy];
     }
   }

@@ -11,7 +11,7 @@ export {
   pointsOf,
   type PlacedShape,
 } from './placedShape.ts';
-export { middleOf, ShapePlacer, veinLineOf } from './shapePlacer.ts';
+export { middleOf, ShapePlacer, axisOf, veinLineOf } from './shapePlacer.ts';
 export { readSvg } from './readSvg.ts';
 export {
   isConvex,

@@ -71,11 +71,24 @@ export function middleOf(placed: PlacedShape): MiddleLine | null {
 
 function movedMiddle(middle: MiddleLine | null, matrix: Matrix, factor: number): MiddleLine | null {
   if (!middle) return null;
-  const { points, closed, widthsMm } = middle;
-  return { points: mapPoints(matrix, points), closed, widthsMm: widthsMm.map((width) => width * factor) };
+  const { points, closed, widthsMm, branches } = middle;
+  return {
+    points: mapPoints(matrix, points),
+    closed,
+    widthsMm: widthsMm.map((width) => width * factor),
+    branches: branches.map((branch) => ({ ...branch, points: mapPoints(matrix, branch.points) })),
+  };
 }
 
 /** The line along the middle of an area: as the person laid it, or as it is found. */
 export function veinLineOf(placed: PlacedShape): Polyline | null {
   return placed.vein ?? middleOf(placed);
+}
+
+/** The lines along the middle of all strokes and rings of an area; one alone where it is one strip, or where the person laid it. */
+export function axisOf(placed: PlacedShape): readonly Polyline[] {
+  if (placed.vein) return [placed.vein];
+  const middle = middleOf(placed);
+  if (!middle) return [];
+  return middle.branches.length > 0 ? middle.branches : [middle];
 }

@@ -17,9 +17,9 @@ export interface DirectionField {
 }
 
 /** Samples of all guides together, at the most. */
-const MOST_SAMPLES = 90;
+const MOST_SAMPLES = 160;
 /** A field is worked out on a grid of so many cells to a side, and read off between them. */
-const GRID = 24;
+const GRID = 40;
 /** A field over less than this is as wide, so that places in it have a share of it, mm. */
 const LEAST_MM = 1e-6;
 
@@ -47,19 +47,26 @@ export function guidedField(guides: readonly Polyline[], region: Region, turnRad
   const { minX: x0, minY: y0, maxX, maxY } = boxOf(region) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
   const [width, height] = [Math.max(LEAST_MM, maxX - x0), Math.max(LEAST_MM, maxY - y0)];
   const columns = GRID + 1;
-  const cosines = new Float64Array(columns * columns);
+  // Corners of the grid are worked out when they are first asked for: many lie nowhere near the region.
+  const cosines = new Float64Array(columns * columns).fill(NaN);
   const sines = new Float64Array(columns * columns);
-  for (let r = 0; r < columns; r++) {
-    for (let c = 0; c < columns; c++) {
-      const mean = meanDirection(samples, x0 + (c * width) / GRID, y0 + (r * height) / GRID);
-      cosines[r * columns + c] = mean[0];
-      sines[r * columns + c] = mean[1];
-    }
-  }
-  const read = (grid: Float64Array, u: number, v: number): number => {
-    const [c, r] = [Math.min(GRID - 1, Math.floor(u)), Math.min(GRID - 1, Math.floor(v))];
-    const [s, t] = [u - c, v - r];
-    const at = r * columns + c;
+  const need = (at: number): void => {
+    if (!Number.isNaN(cosines[at]!)) return;
+    const [c, r] = [at % columns, Math.floor(at / columns)];
+    const mean = meanDirection(samples, x0 + (c * width) / GRID, y0 + (r * height) / GRID);
+    cosines[at] = mean[0];
+    sines[at] = mean[1];
+  };
+  const cellAt = (u: number, v: number): number => {
+    const at = Math.min(GRID - 1, Math.floor(v)) * columns + Math.min(GRID - 1, Math.floor(u));
+    need(at);
+    need(at + 1);
+    need(at + columns);
+    need(at + columns + 1);
+    return at;
+  };
+  const read = (grid: Float64Array, at: number, u: number, v: number): number => {
+    const [s, t] = [u - (at % columns), v - Math.floor(at / columns)];
     return (
       (grid[at]! * (1 - s) + grid[at + 1]! * s) * (1 - t) +
       (grid[at + columns]! * (1 - s) + grid[at + columns + 1]! * s) * t
@@ -70,7 +77,8 @@ export function guidedField(guides: readonly Polyline[], region: Region, turnRad
   return {
     directionAt: (x, y, out) => {
       const [u, v] = [within(((x - x0) / width) * GRID), within(((y - y0) / height) * GRID)];
-      const [c, s] = [read(cosines, u, v), read(sines, u, v)];
+      const at = cellAt(u, v);
+      const [c, s] = [read(cosines, at, u, v), read(sines, at, u, v)];
       const length = Math.sqrt(c * c + s * s);
       // Half of the doubled angle, by the half-angle formulas; the larger of sine and cosine first, so that nothing is lost.
       const double = length > 0 ? c / length : 1;
@@ -82,7 +90,8 @@ export function guidedField(guides: readonly Polyline[], region: Region, turnRad
     },
     angleAt: (x, y) => {
       const [u, v] = [within(((x - x0) / width) * GRID), within(((y - y0) / height) * GRID)];
-      return Math.atan2(read(sines, u, v), read(cosines, u, v)) / 2 + turnRad;
+      const at = cellAt(u, v);
+      return Math.atan2(read(sines, at, u, v), read(cosines, at, u, v)) / 2 + turnRad;
     },
     senseAt: (x, y) => {
       const nearest = nearestSample(samples, x, y);

@@ -76,6 +76,10 @@ class Tracer {
   private readonly y0: number;
   private readonly kept: KeptPlaces;
   private readonly inside: InsideGrid;
+  /** By cell: which walk came through it last, and where in it. */
+  private readonly wayOf: Int32Array;
+  private readonly wayAt: Int32Array;
+  private ways = 0;
   private readonly direction: Direction = { dx: 1, dy: 0 };
 
   constructor(
@@ -94,6 +98,8 @@ class Tracer {
     this.rowsOfCells = Math.ceil(height / this.cellMm) + 3;
     this.kept = new KeptPlaces(this.columns, this.rowsOfCells, (ROOM.open * spacingMm) / this.cellMm);
     this.inside = new InsideGrid(region, box, this.cellMm);
+    this.wayOf = new Int32Array(this.columns * this.rowsOfCells);
+    this.wayAt = new Int32Array(this.columns * this.rowsOfCells);
   }
 
   /** Places over the region, close enough together that no open patch is missed; the widest place comes first. */
@@ -154,6 +160,7 @@ class Tracer {
     const most = (4 * (this.columns + this.rowsOfCells) * this.cellMm) / step;
     const points: number[] = [];
     let turned = 0;
+    this.ways++;
     for (let i = 0; i < most; i++) {
       // A midpoint step keeps to curved fields.
       if (!this.straight) {
@@ -170,6 +177,7 @@ class Tracer {
       }
       if (!this.isFree(nx, ny, this.crowded * this.spacingMm)) break;
       if (turned > COMES_ROUND_RAD && this.meetsItself(points, nx, ny)) break;
+      this.passThrough(nx, ny, points.length);
       points.push(nx, ny);
       [x, y] = [nx, ny];
     }
@@ -179,10 +187,27 @@ class Tracer {
   /** A row that follows a ring ends before it lies on its own beginning. */
   private meetsItself(points: readonly number[], x: number, y: number): boolean {
     const near = ROOM.beside * this.spacingMm;
-    for (let i = 0; i < points.length - 12; i += 2) {
-      if (Math.hypot(points[i]! - x, points[i + 1]! - y) < near) return true;
+    const c = Math.floor((x - this.x0) / this.cellMm);
+    const r = Math.floor((y - this.y0) / this.cellMm);
+    for (let row = Math.max(0, r - 1); row <= Math.min(this.rowsOfCells - 1, r + 1); row++) {
+      for (let column = Math.max(0, c - 1); column <= Math.min(this.columns - 1, c + 1); column++) {
+        const at = row * this.columns + column;
+        if (this.wayOf[at] !== this.ways) continue;
+        const i = this.wayAt[at]!;
+        if (i < points.length - 12 && Math.hypot(points[i]! - x, points[i + 1]! - y) < near) return true;
+      }
     }
     return false;
+  }
+
+  /** Notes where in the row that is under way each cell was first entered. */
+  private passThrough(x: number, y: number, i: number): void {
+    const c = Math.floor((x - this.x0) / this.cellMm);
+    const r = Math.floor((y - this.y0) / this.cellMm);
+    const at = r * this.columns + c;
+    if (this.wayOf[at] === this.ways) return;
+    this.wayOf[at] = this.ways;
+    this.wayAt[at] = i;
   }
 
   /** The direction at a place, the way round that goes on in a direction; good until it is asked again. */

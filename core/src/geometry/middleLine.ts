@@ -12,6 +12,11 @@ import { simplifyRegion } from './simplify.ts';
 export interface MiddleLine extends Polyline {
   /** The local width (mm) at each point: twice the distance to the outline. */
   readonly widthsMm: Float64Array;
+  /**
+   * The lines along the middle of all that the shape is made of, where it is more than one strip from end to end: the rings and
+   * strokes of a ring, a Y, a letter. Empty where this one line is all.
+   */
+  readonly branches: readonly Polyline[];
 }
 
 /** A branch that leaves less outline than this beside its chord is a wobble of the outline, as a share of the mean width. */
@@ -42,7 +47,7 @@ export function middleLine(region: Region): MiddleLine | null {
   if (path.length < 2) return null;
   const points = path.map((node) => tree.places[node]!);
   const ends = drawnOut(points, rings, widthMm);
-  return finished(ends, rings);
+  return { ...finished(ends, rings), branches: branchesOf(tree, path, rings, widthMm) };
 }
 
 /** The largest outline of a region with the holes in it. */
@@ -178,6 +183,129 @@ function farthest(
   return { node, mm: mm.get(node)!, path, reached: [...mm.keys()] };
 }
 
+/** An end that is shorter than this many times the width there only runs into a corner, or round the end of a stroke. */
+const SPUR = 0.9;
+/** What is left beside the longest path is a branch from this share of the width on. */
+const LEAST_BRANCH = 1;
+/** Points of a branch for each width of the shape. */
+const BRANCH_POINTS = 3;
+
+/** The chains of an axis between its forks and ends, without those that only run into corners; none where it is one open line. */
+function branchesOf(axis: Axis, path: readonly number[], rings: Region, widthMm: number): Polyline[] {
+  const links = axis.links.map((list) => new Map(list.map(({ to, mm }) => [to, mm])));
+  const isPiece = reachedFrom(axis.links, path[0]!);
+  links.forEach((list, node) => {
+    if (!isPiece[node]) list.clear();
+  });
+  // Cutting one end off can make another chain an end: until nothing changes.
+  for (let isCut = true; isCut;) {
+    isCut = false;
+    for (const chain of chainsOf(links)) {
+      const [first, last] = [chain[0]!, chain.at(-1)!];
+      const fork = links[first]!.size > 2 ? first : links[last]!.size > 2 ? last : null;
+      const isEnd = links[first]!.size === 1 || links[last]!.size === 1;
+      if (fork === null || !isEnd) continue;
+      const { x, y } = axis.places[fork]!;
+      if (lengthAlong(chain, links) > SPUR * 2 * distanceToOutline(rings, x, y)) continue;
+      for (let i = 1; i < chain.length; i++) {
+        links[chain[i - 1]!]!.delete(chain[i]!);
+        links[chain[i]!]!.delete(chain[i - 1]!);
+      }
+      isCut = true;
+      break;
+    }
+  }
+  const chains = chainsOf(links).filter((chain) => lengthAlong(chain, links) > LEAST_BRANCH * widthMm);
+  if (chains.length === 0 || (chains.length === 1 && chains[0]![0] !== chains[0]!.at(-1))) return [];
+  return chains.map((chain) =>
+    branch(
+      chain.map((node) => axis.places[node]!),
+      rings,
+      links,
+      chain,
+      widthMm,
+    ),
+  );
+}
+
+function reachedFrom(links: Axis['links'], start: number): Uint8Array {
+  const reached = new Uint8Array(links.length);
+  const stack = [start];
+  for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
+    if (reached[node]) continue;
+    reached[node] = 1;
+    for (const { to } of links[node]!) stack.push(to);
+  }
+  return reached;
+}
+
+/** All ways from fork or end to fork or end; and rings without either, which end where they begin. */
+function chainsOf(links: readonly ReadonlyMap<number, number>[]): number[][] {
+  const chains: number[][] = [];
+  const walked = new Set<string>();
+  const key = (a: number, b: number): string => (a < b ? `${a} ${b}` : `${b} ${a}`);
+  const walk = (from: number, to: number): void => {
+    if (walked.has(key(from, to))) return;
+    const chain = [from, to];
+    walked.add(key(from, to));
+    for (let at = to; links[at]!.size === 2 && at !== from;) {
+      const next = [...links[at]!.keys()].find((node) => !walked.has(key(at, node)));
+      if (next === undefined) break;
+      walked.add(key(at, next));
+      chain.push(next);
+      at = next;
+    }
+    chains.push(chain);
+  };
+  links.forEach((list, node) => {
+    if (list.size !== 2) for (const to of list.keys()) walk(node, to);
+  });
+  links.forEach((list, node) => {
+    if (list.size === 2) for (const to of list.keys()) walk(node, to);
+  });
+  return chains;
+}
+
+function lengthAlong(chain: readonly number[], links: readonly ReadonlyMap<number, number>[]): number {
+  return chain.slice(1).reduce((sum, node, i) => sum + (links[chain[i]!]!.get(node) ?? 0), 0);
+}
+
+/** A chain as a smooth line, its free ends drawn out to the outline. */
+function branch(
+  points: readonly Point[],
+  rings: Region,
+  links: readonly ReadonlyMap<number, number>[],
+  chain: readonly number[],
+  widthMm: number,
+): Polyline {
+  const closed = chain[0] === chain.at(-1);
+  const count = Math.min(400, Math.max(8, Math.ceil((lengthAlong(chain, links) / widthMm) * BRANCH_POINTS)));
+  let line = [...points];
+  if (!closed) {
+    const [fromEnd, toEnd] = [links[chain[0]!]!.size === 1, links[chain.at(-1)!]!.size === 1];
+    const out = drawnOut(line, rings, widthMm);
+    line = [...(fromEnd ? [out[0]!] : []), ...line, ...(toEnd ? [out.at(-1)!] : [])];
+  }
+  const even = smoothed(evenly(line, count), SMOOTHINGS, closed);
+  const kept = closed ? even.slice(0, -1) : even;
+  return { points: Float64Array.from(kept.flatMap(({ x, y }) => [x, y])), closed };
+}
+
+/** Each point drawn towards the middle of its neighbours; the ends stay, but for a ring. */
+function smoothed(points: readonly Point[], times: number, closed: boolean): Point[] {
+  let line = [...points];
+  const count = line.length;
+  for (let i = 0; i < times; i++) {
+    line = line.map((p, k) => {
+      const isEnd = k === 0 || k === count - 1;
+      if (isEnd && !closed) return p;
+      const [a, b] = [line[k === 0 ? count - 2 : k - 1]!, line[k === count - 1 ? 1 : k + 1]!];
+      return { x: (a.x + 2 * p.x + b.x) / 4, y: (a.y + 2 * p.y + b.y) / 4 };
+    });
+  }
+  return line;
+}
+
 /** The axis stops short of the tips by about a radius: both ends go on to the outline. */
 function drawnOut(points: readonly Point[], rings: Region, widthMm: number): Point[] {
   const line = [...points];
@@ -195,15 +323,8 @@ function drawnOut(points: readonly Point[], rings: Region, widthMm: number): Poi
 }
 
 /** Evenly spaced, smoothed between its ends, and measured. */
-function finished(points: readonly Point[], rings: Region): MiddleLine {
-  let even = evenly(points, POINTS);
-  for (let i = 0; i < SMOOTHINGS; i++) {
-    even = even.map((p, k) => {
-      if (k === 0 || k === even.length - 1) return p;
-      const [a, b] = [even[k - 1]!, even[k + 1]!];
-      return { x: (a.x + 2 * p.x + b.x) / 4, y: (a.y + 2 * p.y + b.y) / 4 };
-    });
-  }
+function finished(points: readonly Point[], rings: Region): Omit<MiddleLine, 'branches'> {
+  let even = smoothed(evenly(points, POINTS), SMOOTHINGS, false);
   let widths = even.map(({ x, y }) => 2 * distanceToOutline(rings, x, y));
   const quarter = Math.ceil(POINTS / 4);
   const sum = (part: readonly number[]): number => part.reduce((total, width) => total + width, 0);

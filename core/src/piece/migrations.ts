@@ -9,6 +9,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   3: { name: 'mountAndShow', up: mountAndShow },
   4: { name: 'keepShadesWhole', up: keepShadesWhole },
   5: { name: 'noteInEntries', up: noteInEntries },
+  6: { name: 'proposeLayers', up: proposeLayers },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -78,6 +79,11 @@ function noteInEntries(data: Data): Data {
     .filter((part) => !noted.has(part))
     .map((part) => ({ type: 'part-done', id: `done-${part}`, at: times.at(-1) ?? UNKNOWN_TIME, part }));
   return { ...data, record: [...done, ...used] };
+}
+
+/** Version 6: a school of layers. Pieces begun before it are worked without any that was not chosen. */
+function proposeLayers(data: Data): Data {
+  return { ...data, worker: { layers: 'plain', ...record(data['worker']) } };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

@@ -17,7 +17,7 @@ import {
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 5;
+export const PIECE_VERSION = 6;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -185,6 +185,8 @@ export const pieceSchema = z
       satinFrom: z.enum(['middle', 'edge']),
       knots: z.enum(['french', 'colonial']),
       strands: z.enum(['fine', 'usual', 'bold']),
+      /** How many layers are proposed: the stitches alone; a firm edge or vein where they are wanted; padding too. */
+      layers: z.enum(['plain', 'usual', 'rich']),
       start: z.enum(['waste-knot', 'knot', 'tiny-stitches']),
       cutMm: z.number().min(200).max(1500),
       slack: z.number().min(0).max(1),
@@ -313,6 +315,7 @@ export function emptyPiece(id: string, name: string): Piece {
       satinFrom: 'middle',
       knots: 'french',
       strands: 'usual',
+      layers: 'usual',
       start: 'waste-knot',
       cutMm: WORKING_LENGTH.cutMm,
       slack: DEFAULT_SLACK,

@@ -1,4 +1,6 @@
+import type { PlacedShape } from '../drawing/index.ts';
 import { cellRows, scanCells, scanFrame, simplifyRegion, type Region } from '../geometry/index.ts';
+import { remembered } from '../measure/index.ts';
 
 const STEP_DEG = 15;
 /** Outlines are looked at this coarsely, and in this many rows. */
@@ -12,7 +14,7 @@ export interface Direction {
 }
 
 /** The direction along which the longest stretch of a region is shortest: the way satin lies best. */
-export function shortestSpans(region: Region): Direction {
+function shortestSpans(region: Region): Direction {
   const coarse = simplifyRegion(region, COARSE_MM);
   let best: Direction = { angleDeg: 0, spanMm: Infinity };
   for (let angleDeg = 0; angleDeg < 180; angleDeg += STEP_DEG) {
@@ -21,6 +23,9 @@ export function shortestSpans(region: Region): Direction {
   }
   return best;
 }
+
+/** The direction that satin takes on an area when none is set. Shapes never change, so it is found once. */
+export const satinDirection = remembered(({ shape }: PlacedShape): Direction => shortestSpans(shape.region));
 
 /** The longest stretch of a region along a direction, mm. */
 export function longestSpan(region: Region, angleDeg: number): number {

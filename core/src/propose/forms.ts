@@ -1,48 +1,155 @@
-import { TREATMENT } from './thresholds.ts';
 import { middleOf, type PlacedShape } from '../drawing/index.ts';
-import type { MiddleLine } from '../geometry/index.ts';
+import {
+  boxOf,
+  lengthsOf,
+  reachInside,
+  regionArea,
+  regionPerimeter,
+  simplifyRegion,
+  splitByLine,
+  type MiddleLine,
+  type Polyline,
+} from '../geometry/index.ts';
+import { remembered } from '../measure/index.ts';
+import { TREATMENT } from './thresholds.ts';
 
-/** What an area is like, as a needleworker would say. */
+/**
+ * What an area is like, as a needleworker would say: a disc; a leaf (slender, narrow at foot and tip, even on both sides of its
+ * middle line); a petal (rounder, narrow at its foot); a strip (a band, ring or strokes that turn or branch); a bar (a straight
+ * band); a block (all but a rectangle); jagged (an outline that goes in and out); or none of these.
+ */
+export type FormKind = 'disc' | 'leaf' | 'petal' | 'strip' | 'bar' | 'block' | 'jagged' | 'plain';
+
 export interface Form {
-  readonly kind: 'leaf' | 'strip' | 'plain';
-  /** The widest it is across its middle line, and how long that line is, mm. */
+  readonly kind: FormKind;
+  /** The widest it is across its middle line, and how long that line is with all its branches, mm. */
   readonly widthMm: number;
   readonly lengthMm: number;
-  /** How far the middle line turns from end to end, degrees. */
+  /** How far the middle line turns on its way, degrees: there and back again counts twice. */
   readonly turnDeg: number;
+  /** Whether the middle line is more than one strip from end to end: a ring, a letter. */
+  readonly branches: boolean;
 }
 
-/** Whether an area is a leaf (slender, narrowing to a tip), a curved strip, or neither. */
-export function formOf(placed: PlacedShape): Form {
+const NONE: Form = { kind: 'plain', widthMm: 0, lengthMm: 0, turnDeg: 0, branches: false };
+
+/** What kind of form an area has. Shapes never change, so it is found once. */
+export const formOf = remembered((placed: PlacedShape): Form => {
   const middle = placed.kind === 'area' ? middleOf(placed) : null;
-  if (!middle) return { kind: 'plain', widthMm: 0, lengthMm: 0, turnDeg: 0 };
-  const widthMm = Math.max(...middle.widthsMm);
-  const { lengthMm, turnDeg } = runOf(middle);
+  if (!middle || !placed.widest) return NONE;
+  const widthMm = 2 * placed.widest.r;
+  const lines = middle.branches.length > 0 ? middle.branches : [middle];
+  const measures = {
+    widthMm,
+    lengthMm: lines.reduce((sum, line) => sum + lengthOf(line), 0),
+    turnDeg: lines.reduce((sum, line) => sum + turnOf(line), 0),
+    branches: middle.branches.length > 0,
+  };
+  return { kind: kindOf(placed, middle, measures), ...measures };
+});
+
+function kindOf(placed: PlacedShape, middle: MiddleLine, form: Omit<Form, 'kind'>): FormKind {
+  const { widthMm, lengthMm, turnDeg, branches } = form;
+  const { areaMm2 } = placed;
+  const { region } = placed.shape;
+  if ((Math.PI * widthMm ** 2) / 4 >= TREATMENT.discFullness * areaMm2) return 'disc';
   const slender = lengthMm / widthMm;
-  const atTip = middle.widthsMm[Math.floor(middle.widthsMm.length * 0.92)]! / widthMm;
-  const fullness = placed.areaMm2 / (lengthMm * widthMm);
-  const { least, most } = TREATMENT.leafFullness;
-  if (
-    slender >= TREATMENT.leafSlenderness &&
-    atTip < TREATMENT.leafTip &&
-    fullness > least &&
-    fullness < most &&
-    turnDeg < 90
-  ) {
-    return { kind: 'leaf', widthMm, lengthMm, turnDeg };
+  const fullness = areaMm2 / (lengthMm * widthMm);
+  const isBand = slender >= TREATMENT.stripSlenderness && fullness >= TREATMENT.stripFullness;
+  if (isBand && (branches || turnDeg >= TREATMENT.stripTurnDeg) && !narrowsBothWays(middle, form)) return 'strip';
+  const sides = corners(placed);
+  if (sides <= 2 && !branches && isEven(placed, middle)) {
+    const widest = Math.max(...middle.widthsMm);
+    const at = (share: number): number => middle.widthsMm[Math.round(share * (middle.widthsMm.length - 1))]! / widest;
+    const run = lengthOf(middle);
+    const lean = run / widest;
+    const full = areaMm2 / (run * widest);
+    const { least, most } = TREATMENT.leafFullness;
+    const isNarrow = at(0.06) < TREATMENT.leafFoot && at(0.92) < TREATMENT.leafTip;
+    if (lean >= TREATMENT.leafSlenderness && isNarrow && full > least && full < most && turnDeg < 120) return 'leaf';
+    const [foot, head] = [at(0.15), at(0.85)].sort((a, b) => a - b);
+    const isDrop = foot! < TREATMENT.petalFoot * head! && full < TREATMENT.petalFullness;
+    if (lean >= TREATMENT.petalSlenderness && lean < TREATMENT.stripSlenderness && isDrop) return 'petal';
   }
-  const isStrip = slender >= TREATMENT.stripSlenderness && turnDeg >= TREATMENT.stripTurnDeg;
-  return { kind: isStrip ? 'strip' : 'plain', widthMm, lengthMm, turnDeg };
+  const { minX, minY, maxX, maxY } = boxOf(region)!;
+  if (isBand && !branches) return 'bar';
+  if (sides === 4 && areaMm2 >= TREATMENT.blockFullness * (maxX - minX) * (maxY - minY)) return 'block';
+  const roundness = regionPerimeter(region) ** 2 / (4 * Math.PI * regionArea(region));
+  return roundness >= TREATMENT.jagged ? 'jagged' : 'plain';
 }
 
-function runOf({ points }: MiddleLine): { lengthMm: number; turnDeg: number } {
-  let [lengthMm, turn, before] = [0, 0, NaN];
-  for (let i = 2; i < points.length; i += 2) {
-    const [dx, dy] = [points[i]! - points[i - 2]!, points[i + 1]! - points[i - 1]!];
-    lengthMm += Math.hypot(dx, dy);
-    const heading = Math.atan2(dy, dx);
-    if (!Number.isNaN(before)) turn += Math.atan2(Math.sin(heading - before), Math.cos(heading - before));
-    before = heading;
+/** A crescent or a long leaf narrows to both ends: it is no band, however much it turns. */
+function narrowsBothWays(
+  { widthsMm }: MiddleLine,
+  { branches, turnDeg, widthMm, lengthMm }: Omit<Form, 'kind'>,
+): boolean {
+  if (branches || turnDeg >= 120 || lengthMm / widthMm > 6) return false;
+  const at = (share: number): number => widthsMm[Math.round(share * (widthsMm.length - 1))]! / widthMm;
+  return at(0.12) < TREATMENT.leafTip * 1.6 && at(0.88) < TREATMENT.leafTip * 1.6;
+}
+
+/** Whether an area is much the same on both sides of its middle line. */
+function isEven({ shape, areaMm2 }: PlacedShape, middle: MiddleLine): boolean {
+  const { left, right } = splitByLine(simplifyRegion(shape.region, OUTLINE_MM), middle.points);
+  return Math.abs(regionArea(left) - regionArea(right)) <= TREATMENT.uneven * areaMm2;
+}
+
+/** Outlines are looked at this coarsely for their corners, as a share of their size, and no finer than this, mm. */
+const COARSE = 0.02;
+const OUTLINE_MM = 0.05;
+/** An outline that turns by more than this has a corner there. */
+const CORNER_RAD = (50 * Math.PI) / 180;
+
+/** How many corners an outline has. */
+function corners({ shape, areaMm2 }: PlacedShape): number {
+  let count = 0;
+  for (const ring of simplifyRegion(shape.region, Math.max(OUTLINE_MM, COARSE * Math.sqrt(areaMm2)))) {
+    const at = (i: number): [number, number] => {
+      const k = ((i % ring.length) + ring.length) % ring.length;
+      return [ring[k]!, ring[k + 1]!];
+    };
+    for (let i = 0; i < ring.length; i += 2) {
+      const [[ax, ay], [bx, by], [cx, cy]] = [at(i - 2), at(i), at(i + 2)];
+      const turn = Math.atan2(
+        (bx - ax) * (cy - by) - (by - ay) * (cx - bx),
+        (bx - ax) * (cx - bx) + (by - ay) * (cy - by),
+      );
+      if (Math.abs(turn) > CORNER_RAD) count++;
+    }
   }
-  return { lengthMm, turnDeg: (Math.abs(turn) * 180) / Math.PI };
+  return count;
+}
+
+function lengthOf({ points, closed }: Polyline): number {
+  const length = lengthsOf(points).at(-1) ?? 0;
+  return closed ? length + Math.hypot(points[0]! - points.at(-2)!, points[1]! - points.at(-1)!) : length;
+}
+
+/** How far a line turns, degrees; wobble of a degree or two at each point is none. */
+function turnOf({ points, closed }: Polyline): number {
+  const count = points.length / 2;
+  // Over so many points at a time, so that small steps to and fro do not add up.
+  const stride = Math.max(1, Math.round(count / 16));
+  const headings: number[] = [];
+  const last = closed ? count : count - stride;
+  for (let i = 0; i < last; i += stride) {
+    const j = (i + stride) % count;
+    headings.push(Math.atan2(points[2 * j + 1]! - points[2 * i + 1]!, points[2 * j]! - points[2 * i]!));
+  }
+  // The last few points of an open line only lead out to the outline.
+  const kept = closed ? headings : headings.slice(1, -1);
+  let turn = 0;
+  for (let i = 1; i < kept.length; i++) {
+    turn += Math.abs(Math.atan2(Math.sin(kept[i]! - kept[i - 1]!), Math.cos(kept[i]! - kept[i - 1]!)));
+  }
+  return (turn * 180) / Math.PI;
+}
+
+/** The middle of an area along a direction: how long the longest way through its widest place is, mm. */
+export function reachAcross({ shape, widest }: PlacedShape, angleDeg: number): number {
+  if (!widest) return 0;
+  const [dx, dy] = [Math.cos((angleDeg * Math.PI) / 180), -Math.sin((angleDeg * Math.PI) / 180)];
+  return (
+    reachInside(shape.region, widest.x, widest.y, dx, dy) + reachInside(shape.region, widest.x, widest.y, -dx, -dy)
+  );
 }

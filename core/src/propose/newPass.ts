@@ -2,6 +2,7 @@ import { onDrawing, type PlacedShape } from '../drawing/index.ts';
 import { PASS_ROLES, plainPass, type Pass, type PassRole } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { rolesOn } from './roles.ts';
+import type { SettledPass } from './settled.ts';
 
 /** The stitch that a new layer of a role begins with, and its strands. */
 const FIRST_CHOICE: Readonly<Record<PassRole, readonly [stitch: StitchId, strands: number]>> = {
@@ -30,7 +31,15 @@ export function withNewPass(passes: readonly Pass[], role: PassRole, { kind, wid
     angleDeg: role === 'padding' && filling?.angleDeg != null ? (filling.angleDeg + 90) % 180 : null,
     points: role === 'accent' && widest ? [onDrawing(toCloth, widest.x, widest.y)] : [],
   };
-  const order = (given: PassRole): number => PASS_ROLES.indexOf(given);
-  const at = passes.findIndex((pass) => order(pass.role) > order(role));
-  return at < 0 ? [...passes, layer] : [...passes.slice(0, at), layer, ...passes.slice(at)];
+  return inWorkingOrder([...passes, layer]);
+}
+
+/** Layers in the order in which they are usually worked; those of one role stay in theirs. */
+export function inWorkingOrder(passes: readonly Pass[]): Pass[] {
+  return [...passes].sort((a, b) => PASS_ROLES.indexOf(a.role) - PASS_ROLES.indexOf(b.role));
+}
+
+/** A proposed layer as a part keeps it. */
+export function asPass({ reason: _reason, ...pass }: SettledPass): Pass {
+  return pass;
 }

@@ -31,5 +31,14 @@ function target(role: PassRole, kind: Part['kind']): WorkedOn {
 export function canWork(stitch: StitchId, placed: PlacedShape, role: PassRole = 'filling'): boolean {
   if (!rolesOn(placed.kind).includes(role)) return false;
   const { worksOn } = stitchKind(stitch);
-  return worksOn === target(role, placed.kind) || (role === 'filling' && worksOn === 'spot' && isSmallRound(placed));
+  if (worksOn === target(role, placed.kind)) return true;
+  return role === 'filling' && worksOn === 'spot' && (isSmallRound(placed) || isShortLine(placed));
+}
+
+/** A line up to this long can be one stitch, mm. */
+const SHORT_LINE_MM = 12;
+
+/** Whether a line is so short that one stitch can stand for it. */
+export function isShortLine({ kind, lengthMm }: PlacedShape): boolean {
+  return kind === 'line' && lengthMm > 0 && lengthMm <= SHORT_LINE_MM;
 }

@@ -2,19 +2,18 @@ import type { Settled, SettledPass } from './settled.ts';
 import type { Neighbours } from './neighbours.ts';
 import { turnedFromNeighbours } from './neighbours.ts';
 import { stitchKind } from '../stitches/index.ts';
-import { type Proposal, satinDirection, proposalSettings, type ProposalSettings, propose } from './proposals.ts';
+import { satinDirection } from './direction.ts';
+import { senseOf, type Sense } from './drawingSense.ts';
+import { propose } from './proposals.ts';
+import { proposalSettings, type Proposal, type ProposalSettings } from './treatment.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import type { Pass, Part, PlanInput } from '../piece/index.ts';
 
 const CHOSEN = 'Your choice.';
 
 /** @param offered asked only where something is left open: proposals take time to find */
-function settledPasses(part: Part, placed: PlacedShape, offered: () => readonly Proposal[]): SettledPass[] {
-  if (part.passes === null) {
-    return offered()
-      .slice(0, 1)
-      .map(({ pass, reason }) => ({ ...pass, reason }));
-  }
+function settledPasses(part: Part, placed: PlacedShape, offered: () => readonly Proposal[]): readonly SettledPass[] {
+  if (part.passes === null) return offered()[0]?.layers ?? [];
   return part.passes.map((pass) => ({
     ...pass,
     angleDeg: pass.angleDeg ?? usualAngle(pass, placed, offered),
@@ -25,13 +24,21 @@ function settledPasses(part: Part, placed: PlacedShape, offered: () => readonly 
 /** The direction of a pass that was given none: as proposed for its stitch, else as satin lies, else level. */
 function usualAngle(pass: Pass, placed: PlacedShape, offered: () => readonly Proposal[]): number {
   if (!stitchKind(pass.stitch).hasDirection) return 0;
-  const proposed = offered().find((proposal) => proposal.pass.stitch === pass.stitch);
+  const proposed = offered().find(
+    ({ pass: offer }) => offer.stitch === pass.stitch && offer.direction === pass.direction,
+  );
   return proposed?.pass.angleDeg ?? satinDirection(placed).angleDeg;
+}
+
+interface Advice {
+  readonly placed: PlacedShape;
+  readonly key: string;
+  readonly proposals: readonly Proposal[];
 }
 
 /** Settles what is left open in the passes of parts, and remembers what it proposed: a part is advised on again only when it is touched. */
 export class Proposer {
-  private advised = new Map<string, { placed: PlacedShape; key: string; proposals: Proposal[] }>();
+  private advised = new Map<string, Advice>();
   private next: typeof this.advised = new Map();
 
   /**
@@ -40,13 +47,17 @@ export class Proposer {
    */
   settle(piece: PlanInput, shapes: readonly PlacedShape[], neighbours: Neighbours): (readonly SettledPass[])[] {
     const settings = proposalSettings(piece);
+    const { parts } = piece.drawing;
     this.next = new Map();
+    const senses = senseOf(parts, shapes, piece.placement.scale);
     const settled: Settled[] = [];
-    piece.drawing.parts.forEach((part, i) => {
+    const leaders = new Map<string, readonly SettledPass[]>();
+    parts.forEach((part, i) => {
       const placed = shapes[i]!;
-      const offered = (): readonly Proposal[] => this.advise(part, placed, settings);
+      const offered = (): readonly Proposal[] => this.advise(part, placed, senses[i]!, settings);
       let passes: readonly SettledPass[] = placed.box ? settledPasses(part, placed, offered) : [];
-      if (part.passes === null) {
+      if (part.passes === null && placed.box) {
+        passes = asItsGroup(part, passes, offered, leaders);
         const alike = neighbours.alikeBefore(i).map((j) => settled[j]!);
         passes = turnedFromNeighbours({ part, placed, passes }, alike);
       }
@@ -56,12 +67,36 @@ export class Proposer {
     return settled.map(({ passes }) => passes);
   }
 
-  private advise(part: Part, placed: PlacedShape, settings: ProposalSettings): readonly Proposal[] {
-    const key = JSON.stringify([settings, part.strokeMm, part.dashed]);
+  private advise(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): readonly Proposal[] {
+    const key = JSON.stringify([settings, part.strokeMm, part.dashed, sense]);
     const before = this.advised.get(part.id);
     const isSame = before?.placed === placed && before.key === key;
-    const entry = isSame ? before : { placed, key, proposals: placed.box ? propose(part, placed, settings) : [] };
-    this.next.set(part.id, entry);
-    return entry.proposals;
+    const proposals = isSame ? before.proposals : placed.box ? propose(part, placed, sense, settings) : [];
+    this.next.set(part.id, isSame ? before : { placed, key, proposals });
+    return proposals;
   }
+}
+
+/**
+ * A part's passes in the treatment of the first of its group, so that what is alike is worked alike: its own way of that treatment
+ * where it has one (its direction turns with it), else the other's as it is.
+ */
+function asItsGroup(
+  part: Part,
+  own: readonly SettledPass[],
+  offered: () => readonly Proposal[],
+  leaders: Map<string, readonly SettledPass[]>,
+): readonly SettledPass[] {
+  if (part.group === null || part.differs || own.length === 0) return own;
+  const key = `${part.group} ${part.kind}`;
+  const leader = leaders.get(key);
+  if (!leader) leaders.set(key, own);
+  if (!leader || isTreatedAs(own, leader)) return own;
+  return offered().find(({ layers }) => isTreatedAs(layers, leader))?.layers ?? leader;
+}
+
+function isTreatedAs(passes: readonly SettledPass[], others: readonly SettledPass[]): boolean {
+  const same = (a: SettledPass, b: SettledPass | undefined): boolean =>
+    a.stitch === b?.stitch && a.strands === b.strands && a.direction === b.direction && a.role === b.role;
+  return passes.length === others.length && passes.every((pass, i) => same(pass, others[i]));
 }

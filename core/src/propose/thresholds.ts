@@ -26,15 +26,58 @@ export const TREATMENT = {
   fineLineMm: 0.45,
   /** Areas narrower than this want a single strand, mm. */
   narrowMm: 1.8,
-  /** A leaf is so many times longer than wide, this narrow near its tip, and fills so much of its length and width (an oval fills 0.79). */
+  /** A line drawn this wide wants body, and one this wide is an area, mm. */
+  bodyLineMm: 1.1,
+  wideLineMm: 2.2,
+  /** Bends wider than this are straight to the eye, mm radius. */
+  straightRadiusMm: 60,
+  /** A line this short, and as straight as this, may be a single stitch, mm and share. */
+  strokeMm: { least: 1, most: 6 },
+  strokeStraightness: 0.96,
+  widestCoilMm: 3,
+  /** A disc's widest circle fills at least this share of it. */
+  discFullness: 0.86,
+  /** A leaf is so many times longer than wide, this narrow near its tip and at its foot, and fills so much of its length and width (an oval fills 0.79). */
   leafSlenderness: 1.6,
-  leafTip: 0.32,
-  leafFullness: { least: 0.45, most: 0.73 },
+  leafTip: 0.34,
+  leafFoot: 0.62,
+  leafFullness: { least: 0.45, most: 0.76 },
+  /** The two sides of a leaf or petal differ by no more than this share of its area. */
+  uneven: 0.3,
+  /** A leaf so many times longer than wide and no wider than this is slender, mm. */
+  slenderLeaf: 2.4,
+  slenderLeafMm: 7,
   /** Leaves up to this width take fly stitches, mm. */
   widestFlyLeafMm: 14,
-  /** A strip is so many times longer than wide; from this turn on its satin turns with it, degrees. */
+  /** A leaf this long shows its vein, mm. */
+  leastVeinedMm: 18,
+  /** A petal is longer than wide, this much narrower at its foot than at its head, and not as full as an oval. */
+  petalSlenderness: 1.1,
+  petalFoot: 0.8,
+  petalFullness: 0.82,
+  /** A strip is so many times longer than wide and fills so much of that; from this turn on its satin turns with it, degrees. */
   stripSlenderness: 3,
+  stripFullness: 0.5,
   stripTurnDeg: 40,
+  /** A block fills so much of its box. */
+  blockFullness: 0.88,
+  /** The outline of what is jagged is so many times as long as it need be, squared. */
+  jagged: 3,
+  /** A form so many times longer than wide has a way along it. */
+  longForm: 1.6,
+  /** A knot must fill so much of a spot's width. */
+  knotFills: 0.72,
+  /** Satin on less than this, or narrower, has no room for a line below its edge, mm² and mm. */
+  leastEdgedMm2: 20,
+  leastEdgedWidthMm: 2,
+  /** From this width on padding lifts satin, mm. */
+  leastPaddedMm: 4,
+  /** Areas up to this are painted in long-and-short; larger ones would take evenings, mm². */
+  paintedMm2: 2500,
+  /** Larger areas are laid and tied down, mm². */
+  laidMm2: 5000,
+  /** A ground behind everything is at least this large, mm². */
+  groundMm2: 2500,
   /** Touching areas in near-equal colours want directions this far apart, degrees. */
   leastTurnDeg: 20,
   /** Colours nearer than this (ΔE2000) are near-equal. */

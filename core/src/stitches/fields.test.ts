@@ -215,7 +215,10 @@ describe('the rules of single stitches', () => {
 
   it('an even leaf of flies needs no stitch slipped in: 40 × 12 mm in two strands take about 1.8 m', () => {
     const edge = (way: 1 | -1): number[] =>
-      Array.from({ length: 81 }, (_, i) => (way > 0 ? i : 80 - i) / 80).flatMap((t) => [40 * t, way * 24 * t * (1 - t)]);
+      Array.from({ length: 81 }, (_, i) => (way > 0 ? i : 80 - i) / 80).flatMap((t) => [
+        40 * t,
+        way * 24 * t * (1 - t),
+      ]);
     const region = [Float64Array.from([...edge(1), ...edge(-1)])];
     const path = work('fly-leaf', region);
     expect(Math.abs(measured(path).threadMm / 1800 - 1)).toBeLessThan(0.06);

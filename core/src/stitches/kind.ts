@@ -55,6 +55,7 @@ export interface StitchKind {
   /** Whether it can be worked in several shades. */
   readonly canShade: boolean;
   readonly followsCurves: boolean;
+  /** Whether it stands up so high that a ring crushes it. */
   readonly isRaised: boolean;
   readonly snags: boolean;
   /** Whether it works loose on things that are worn and washed. */

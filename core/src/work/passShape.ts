@@ -1,9 +1,11 @@
-import { isSmallRound } from '../propose/index.ts';
-import { veinLineOf, type PlacedShape } from '../drawing/index.ts';
+import { isShortLine, isSmallRound } from '../propose/index.ts';
+import { axisOf, veinLineOf, type PlacedShape } from '../drawing/index.ts';
 import {
   guidedField,
+  lengthsOf,
   mapPoints,
   offset,
+  placeOn,
   radialField,
   simplifyRegion,
   WOBBLE_MM,
@@ -66,10 +68,18 @@ export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, bel
       return lines(vein ? [{ points: vein.points, closed: false }] : []);
     }
     case 'filling': {
-      if (stitchKind(pass.stitch).worksOn !== 'spot' || !isSmallRound(placed)) return shape;
+      if (stitchKind(pass.stitch).worksOn !== 'spot') return shape;
+      if (isShortLine(placed)) return spotOn(shape.lines[0]!, pass.stitch);
+      if (!isSmallRound(placed)) return shape;
       return { region: [], lines: [], spots: Float64Array.of(placed.widest!.x, placed.widest!.y) };
     }
   }
+}
+
+/** Where one stitch stands for a short line: a loop begins at its foot, everything else has its middle there. */
+function spotOn({ points }: Polyline, stitch: StitchId): StitchShape {
+  const at = stitch === 'detached-chain' ? 0 : lengthsOf(points).at(-1)! / 2;
+  return { region: [], lines: [], spots: Float64Array.from(placeOn(points, lengthsOf(points), at)) };
 }
 
 /** Which way the stitches of a pass lie, from place to place. */
@@ -87,8 +97,7 @@ export function directionOf(
     const [x, y] = centreOf(placed, pass);
     return { angleRad, field: radialField(x, y) };
   }
-  const middle = pass.direction === 'guides' ? null : veinLineOf(placed);
-  const guides = pass.direction === 'guides' ? placed.guides : middle ? [middle] : [];
+  const guides = pass.direction === 'guides' ? placed.guides : axisOf(placed);
   if (guides.length === 0) return { angleRad };
   return { angleRad, field: guidedField(guides, region, pass.direction === 'across' ? Math.PI / 2 : 0) };
 }

@@ -91,6 +91,7 @@ export function planPass(
   const byShade = pass.shades.length > 1 ? splitByShade(path, pass.shades.length) : [];
   return {
     ...pass,
+    given: pass.params,
     params: resolveParams(stitch.params, given, laidMm),
     laidMm,
     bundleMm,

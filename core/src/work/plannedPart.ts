@@ -13,6 +13,8 @@ export interface WorkedThread extends MeasuredPath {
 
 /** A pass as it is worked: its path and what that takes. Its parameters are completed by their defaults. */
 export interface PlannedPass extends SettledPass {
+  /** The parameters that were chosen or proposed, without the defaults. */
+  readonly given: SettledPass['params'];
   readonly laidMm: number;
   readonly bundleMm: number;
   readonly needle: Needle;
@@ -37,10 +39,10 @@ export interface PlannedPart {
  */
 export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
   if (part.passes !== null) return [...part.passes];
-  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades }): Pass => ({
+  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades, given }): Pass => ({
     role,
     stitch,
-    params: {},
+    params: { ...given },
     angleDeg,
     direction,
     points,

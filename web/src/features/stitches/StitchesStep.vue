@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { passesAsWorked } from '@junctura/core/work';
-import { type Proposal, withNewPass } from '@junctura/core/propose';
+import { asPass, inWorkingOrder, type Proposal, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
 import { formatDuration, formatThread, plural } from '@junctura/core/measure';
 import {
@@ -173,17 +173,39 @@ async function choose(offer: Proposal): Promise<void> {
   const { stitch } = offer.pass;
   const chosen = chosenFor.map((member, i): [string, Pass[]] => {
     // Each as it is proposed for itself: like parts may be turned.
-    const filling = proposals[i]?.find(({ pass }) => pass.stitch === stitch)?.pass ?? offer.pass;
-    const passes = passesOf(member.id);
-    const hasFilling = passes.some((pass) => pass.role === 'filling');
-    return [member.id, hasFilling ? passes.map((pass) => (pass.role === 'filling' ? filling : pass)) : [filling]];
+    const layers = (proposals[i]?.find(({ pass }) => pass.stitch === stitch) ?? offer).layers.map(asPass);
+    // What the person added stays: only what fills the part, and what was proposed with it, changes.
+    const kept =
+      member.passes === null ? [] : passesOf(member.id).filter(({ role }) => !layers.some((l) => l.role === role));
+    return [member.id, inWorkingOrder([...kept.filter(({ role }) => role !== 'filling'), ...layers])];
   });
   opened.edit(setPasses(piece, new Map(chosen), `Work in ${stitchKind(stitch).name.toLowerCase()}`));
 }
 
-function isNow({ pass }: Proposal): boolean {
-  const now = planned.value?.passes.find(({ role }) => role === 'filling');
-  return now?.stitch === pass.stitch && now.strands === pass.strands;
+function isNow({ layers }: Proposal): boolean {
+  const now = planned.value?.passes ?? [];
+  return (
+    layers.length === now.length &&
+    layers.every(({ role, stitch, strands, direction }) =>
+      now.some(
+        (pass) =>
+          pass.role === role && pass.stitch === stitch && pass.strands === strands && pass.direction === direction,
+      ),
+    )
+  );
+}
+
+/** What lies under and over the stitches of a proposal, in words. */
+function besides({ layers }: Proposal): string {
+  const words: Partial<Record<Pass['role'], string>> = {
+    padding: 'padding',
+    edge: 'a firm edge',
+    vein: 'a vein',
+    outline: 'an outline',
+    accent: 'accents',
+  };
+  const named = layers.flatMap(({ role }) => words[role] ?? []);
+  return named.length > 0 ? `, with ${named.join(' and ')}` : '';
 }
 
 function asProposed(): void {
@@ -285,7 +307,7 @@ function recolour(id: string): void {
     >
     <button
       v-for="offer in offers"
-      :key="offer.pass.stitch"
+      :key="`${offer.pass.stitch} ${offer.pass.direction}`"
       type="button"
       class="plain offer"
       :data-test="`offer-${offer.pass.stitch}`"
@@ -294,7 +316,9 @@ function recolour(id: string): void {
     >
       <PassPreview :placed="planned.placed" :pass="offer.pass" :hex="hex" />
       <span>
-        <strong>{{ stitchKind(offer.pass.stitch).name }}, {{ plural(offer.pass.strands, 'strand') }}</strong
+        <strong
+          >{{ stitchKind(offer.pass.stitch).name }}, {{ plural(offer.pass.strands, 'strand')
+          }}{{ besides(offer) }}</strong
         ><span v-if="isNow(offer)" class="small soft"> · as it is now</span><br />
         <span class="small soft">{{ offer.reason }}</span>
       </span>

@@ -29,6 +29,11 @@ const STRANDS: { value: Piece['worker']['strands']; label: string }[] = [
   { value: 'usual', label: 'Usual: two or three' },
   { value: 'bold', label: 'Bold: up to six' },
 ];
+const LAYERS: { value: Piece['worker']['layers']; label: string }[] = [
+  { value: 'plain', label: 'Plain: the stitches alone' },
+  { value: 'usual', label: 'Usual: firm edges and veins' },
+  { value: 'rich', label: 'Rich: padding, too' },
+];
 const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
   { value: 'right', label: 'Right-handed' },
   { value: 'left', label: 'Left-handed' },
@@ -67,6 +72,12 @@ const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
       :value="opened.piece.worker.strands"
       :options="STRANDS"
       @change="(strands) => opened.edit(setWorker(opened.piece, { strands }))"
+    />
+    <ChoiceField
+      label="Layers proposed"
+      :value="opened.piece.worker.layers"
+      :options="LAYERS"
+      @change="(layers) => opened.edit(setWorker(opened.piece, { layers }))"
     />
     <ChoiceField
       label="Your hand"

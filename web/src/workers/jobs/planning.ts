@@ -36,11 +36,8 @@ export function remedies(input: JobInput<'remedies'>, tell: (progress: JobProgre
 }
 
 export function proposals({ parts, ...input }: JobInput<'proposals'>): JobOutput<'proposals'> {
-  const byId = new Map(workingsOf(input).plan.parts.map((planned) => [planned.part.id, planned]));
-  return parts.map((id) => {
-    const planned = byId.get(id);
-    return planned ? proposalsFor(input.piece, planned) : [];
-  });
+  const { parts: all } = workingsOf(input).plan;
+  return parts.map((id) => proposalsFor(input.piece, all, id));
 }
 
 export function positions(input: JobInput<'positions'>): JobOutput<'positions'> {

@@ -10,7 +10,6 @@ export const buttonhole = describeStitch({
   otherNames: ['blanket stitch', 'festoon stitch'],
   purpose: 'Edges that are cut, scallops, the borders of patches; tall and short by turns for a soft edge.',
   params,
-  isRaised: true,
   coverWidths: 2,
   start: 'A waste knot beside the line.',
   end: 'Weave the tail back under the stitches behind.',

@@ -10,7 +10,6 @@ export const cableChain = describeStitch({
   otherNames: ['chain with bars', 'linked chain'],
   purpose: 'Stems with texture: links joined by short bars, like a fine chain.',
   params,
-  isRaised: true,
   snags: true,
   coverWidths: 2.2,
   start: 'A waste knot beside the line.',

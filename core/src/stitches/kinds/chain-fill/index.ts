@@ -9,6 +9,5 @@ export const chainFill = describeStitch({
   otherNames: ['tambour filling', 'rows of chain'],
   purpose: 'A knitted look that takes about half the thread of satin; the cloth shows a little.',
   params,
-  isRaised: true,
   snags: true,
 });

@@ -10,7 +10,6 @@ export const chain = describeStitch({
   otherNames: ['tambour line', 'point de chaînette'],
   purpose: 'Lines with body that follow any curve.',
   params,
-  isRaised: true,
   snags: true,
   coverWidths: 2.4,
   start: 'A waste knot beside the line.',

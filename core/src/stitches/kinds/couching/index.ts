@@ -11,7 +11,6 @@ export const couching = describeStitch({
   purpose: 'Long curves in one unbroken thread, tied down: strings, scrolls, feathers.',
   params,
   loosens: true,
-  isRaised: true,
   coverWidths: 1.3,
   start: 'A waste knot beside the line.',
   end: 'Weave the tail back under the stitches behind.',

@@ -4,6 +4,7 @@ import { params } from './params.ts';
 
 export const daisyRing = describeStitch({
   ...RAISED_SPOT,
+  isRaised: false,
   id: 'daisy-ring',
   name: 'Daisy ring',
   otherNames: ['ring of loops', 'loop flower'],

@@ -13,7 +13,6 @@ export const detachedChainFill = describeStitch({
   loosens: true,
   canFollowOutline: true,
   followsCurves: true,
-  isRaised: true,
   snags: true,
   coverWidths: 0,
   start: 'Two tiny stitches under the first loop.',

@@ -4,6 +4,7 @@ import { params } from './params.ts';
 
 export const detachedChain = describeStitch({
   ...RAISED_SPOT,
+  isRaised: false,
   id: 'detached-chain',
   name: 'Detached chain stitch',
   otherNames: ['daisy stitch', 'single chain', 'loop stitch'],

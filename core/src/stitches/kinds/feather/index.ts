@@ -10,7 +10,6 @@ export const feather = describeStitch({
   otherNames: ['coral branch', 'briar stitch'],
   purpose: 'Growth: weeds, sprigs, light open lines.',
   params,
-  isRaised: true,
   snags: true,
   start: 'A waste knot beside the line.',
   end: 'Weave the tail back under the stitches behind.',

@@ -10,7 +10,6 @@ export const overcast = describeStitch({
   otherNames: ['whipped edge', 'cording stitch'],
   purpose: 'Patch edges, raised lines, thorns: over and over, close together.',
   params,
-  isRaised: true,
   coverWidths: 5,
   start: 'A waste knot along the line, to be covered.',
   end: 'Slide the tail under the stitches behind.',

@@ -3,7 +3,7 @@ import type { ParamTable } from '../../params.ts';
 
 export const params = {
   pitchMm: { ...spacing(1), label: 'Pitch' },
-  heightMm: lengthParam('Height', 3, [0.6, 10], 'From one side of the line to the other.'),
+  heightMm: lengthParam('Height', 3, [0.6, 25], 'From one side of the line to the other.'),
   side: {
     type: 'choice',
     label: 'Lies',

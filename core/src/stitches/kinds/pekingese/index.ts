@@ -12,7 +12,6 @@ export const pekingese = describeStitch({
   params,
   loosens: true,
   needle: 'blunt',
-  isRaised: true,
   snags: true,
   coverWidths: 2.4,
   start: 'The line begins as back stitch does; the lacing thread below its first stitch.',

@@ -11,7 +11,6 @@ export const whippedBack = describeStitch({
   purpose: 'Lettering and cords: a smooth, raised, unbroken line.',
   params,
   needle: 'blunt',
-  isRaised: true,
   coverWidths: 1.5,
   start: 'The line itself begins as back stitch does; the second thread behind its first stitch.',
   end: 'Take the second thread down beside the last stitch and weave it in behind.',

@@ -1,0 +1,359 @@
+import type { PlacedShape } from '../drawing/index.ts';
+import { bundleDiameterMm, threadKind, wrappingNeedle } from '../materials/index.ts';
+import { formatFine } from '../measure/index.ts';
+import { knotDiameterMm } from '../stitches/index.ts';
+import { satinDirection } from './direction.ts';
+import type { Sense } from './drawingSense.ts';
+import { formOf, reachAcross, type Form } from './forms.ts';
+import { withEdge, withVein } from './layers.ts';
+import { isSmallRound } from './roles.ts';
+import type { SettledPass } from './settled.ts';
+import { SPAN_LIMIT_MM, TREATMENT, WORN_USES } from './thresholds.ts';
+import {
+  alone,
+  bySchool,
+  layer,
+  strandText,
+  THREAD,
+  useText,
+  type Proposal,
+  type ProposalSettings,
+} from './treatment.ts';
+
+/** What the ways to work an area are chosen by. */
+interface Case {
+  readonly placed: PlacedShape;
+  readonly form: Form;
+  readonly sense: Sense;
+  readonly settings: ProposalSettings;
+  readonly strands: number;
+  /** The shortest spans that satin can have, their direction and the limit for the use. */
+  readonly spanMm: number;
+  readonly spanDeg: number;
+  readonly limitMm: number;
+  readonly isWorn: boolean;
+}
+
+/** The ways to work an area, best first. */
+export function areaProposals(placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
+  const form = formOf(placed);
+  const direction = satinDirection(placed);
+  const usual = placed.meanWidthMm < TREATMENT.narrowMm ? 1 : placed.areaMm2 > TREATMENT.largeMm2 ? 3 : 2;
+  const given: Case = {
+    placed,
+    form,
+    sense,
+    settings,
+    strands: bySchool(usual, settings.strands),
+    spanMm: direction.spanMm,
+    spanDeg: direction.angleDeg,
+    limitMm: SPAN_LIMIT_MM[settings.use],
+    isWorn: WORN_USES.has(settings.use),
+  };
+  return different([...byForm(given), ...rowsFor(given), ...softFor(given), satinFor(given)]).slice(0, 3);
+}
+
+/** The first of each stitch and direction. */
+function different(offers: readonly Proposal[]): Proposal[] {
+  const seen = new Set<string>();
+  return offers.filter(({ pass: { stitch, direction } }) => {
+    const key = `${stitch} ${direction}`;
+    return seen.has(key) ? false : seen.add(key);
+  });
+}
+
+function byForm(given: Case): Proposal[] {
+  const { placed, form, sense, spanMm } = given;
+  if (isSmallRound(placed)) return spotAreas(given);
+  if (sense.isGround) return grounds(given);
+  if (form.kind === 'disc') return discs(given);
+  if (form.kind === 'strip') return strips(given);
+  if (spanMm < TREATMENT.shortestSatinMm) return narrow(given);
+  if (form.kind === 'leaf') return leaves(given);
+  if (form.kind === 'petal' || sense.centre) return petals(given);
+  if (spanMm <= Math.min(given.limitMm, TREATMENT.easySatinMm)) return [satinFor(given)];
+  return broad(given);
+}
+
+/** Whether satin of these spans is both allowed and at its best. */
+function isEasySpan({ limitMm }: Case, mm: number): boolean {
+  return mm >= TREATMENT.shortestSatinMm && mm <= Math.min(limitMm, TREATMENT.easySatinMm);
+}
+
+function satinFor(given: Case): Proposal {
+  const { spanMm, spanDeg, limitMm, strands, settings } = given;
+  const spans = formatFine(spanMm);
+  const why =
+    spanMm < TREATMENT.shortestSatinMm
+      ? `Very short spans of ${spans}.`
+      : spanMm <= limitMm
+        ? `Spans stay within ${spans} at ${spanDeg}° (up to ${limitMm} mm hold ${useText(settings.use)}): smooth and bright.`
+        : `Bright and quick, but spans reach ${spans}, over the ${limitMm} mm that hold ${useText(settings.use)}.`;
+  const satin = alone(layer('satin', strands, why, { angleDeg: spanDeg }));
+  return spanMm >= TREATMENT.shortestSatinMm && spanMm <= limitMm ? withEdge(satin, given) : satin;
+}
+
+/** Rows that follow the form, which hold at any width. */
+function rowsFor({ form, strands, spanDeg }: Case): Proposal[] {
+  const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm || form.branches;
+  const rows = isLong
+    ? layer('split-fill', strands, 'Rows of split stitch along its middle: firm, flat, and true to the form.', {
+        direction: 'along',
+      })
+    : layer('split-fill', strands, 'Even rows of split stitch: firmer and flatter.', {
+        angleDeg: (spanDeg + 90) % 180,
+      });
+  const cords = layer('stem-fill', strands, 'Rows of stem stitch along the form: ropy, and firm in use.', {
+    direction: isLong ? 'along' : 'outline',
+  });
+  return [alone(rows), alone(cords)];
+}
+
+/** Blended or light work, where there is room for it. */
+function softFor({ placed, spanMm, isWorn, strands, form }: Case): Proposal[] {
+  if (spanMm >= TREATMENT.leastShadedMm && !isWorn) return [longShort(form, formatFine(spanMm))];
+  return placed.areaMm2 >= TREATMENT.leastSeededMm2
+    ? [alone(layer('seed', strands, 'A light scatter: little thread, and the cloth stays in view.'))]
+    : [];
+}
+
+function longShort({ lengthMm, widthMm }: Form, wide: string, more: Partial<SettledPass> = {}): Proposal {
+  const isLong = lengthMm >= TREATMENT.longForm * widthMm;
+  const way = more.direction ?? (isLong ? 'along' : 'straight');
+  const why = `Wide enough (${wide}) for soft rows without a line between, ${way === 'along' ? 'along its middle' : way === 'radial' ? 'towards the middle of the flower' : 'along its length'}; one strand blends best.`;
+  return alone(layer('long-short', 1, why, { direction: way, ...more }));
+}
+
+/** A spot: as many knots as leave none of it bare, or satin. */
+function spotAreas(given: Case): Proposal[] {
+  const { placed, settings, strands } = given;
+  const acrossMm = 2 * Math.sqrt(placed.areaMm2 / Math.PI);
+  const text = formatFine(acrossMm);
+  const { strands: best, mm } = knotOf(acrossMm);
+  const flat = { ...satinFor({ ...given, strands }), reason: `Flat instead of raised, ${text} across.` };
+  const several = layer(
+    settings.knots === 'french' ? 'french-fill' : 'colonial-fill',
+    2,
+    `${text} across: several knots side by side leave none of it bare.`,
+  );
+  if (mm < TREATMENT.knotFills * acrossMm) return [alone(several), flat];
+  const one = layer(
+    settings.knots,
+    best,
+    `${text} across and round: one knot of two wraps in ${strandText(best)} comes to ${formatFine(mm)}.`,
+  );
+  return [alone(one), flat, alone(several)];
+}
+
+/** The knot of two wraps that comes nearest to a size. */
+function knotOf(acrossMm: number): { strands: number; mm: number } {
+  const kind = threadKind(THREAD)!;
+  const sizes = [1, 2, 3, 6].map((strands) => ({
+    strands,
+    mm: knotDiameterMm(2, bundleDiameterMm(kind, strands), wrappingNeedle(strands).shaftMm),
+  }));
+  return sizes.reduce((a, b) => (Math.abs(b.mm - acrossMm) < Math.abs(a.mm - acrossMm) ? b : a));
+}
+
+/** Berries and moons stand up; larger discs are worked round and round. */
+function discs(given: Case): Proposal[] {
+  const { form, isWorn, strands, settings, limitMm } = given;
+  const across = formatFine(form.widthMm);
+  if (isEasySpan(given, form.widthMm)) {
+    const padded = layer(
+      'satin-padded',
+      strands,
+      `A disc ${across} across: padding below lifts the satin, as for a berry or a moon.`,
+      { angleDeg: given.spanDeg, params: { layers: settings.layers === 'rich' ? 3 : 1 } },
+    );
+    const flat = satinFor(given);
+    return isWorn || settings.layers === 'plain' ? [flat, alone(padded)] : [alone(padded), flat];
+  }
+  const round = (stitch: 'chain-fill' | 'stem-fill', why: string): Proposal =>
+    alone(layer(stitch, strands, why, { direction: 'outline' }));
+  const chain = round(
+    'chain-fill',
+    `A disc ${across} across, too wide for satin: chains round and round, from the edge to the middle.`,
+  );
+  const cord = round('stem-fill', `Round and round in stem stitch, from the edge to the middle: firm at ${across}.`);
+  return form.widthMm > limitMm && !isWorn ? [chain, cord] : [cord, chain];
+}
+
+/** Bands that turn, rings and strokes: satin across them, or rows along. */
+function strips(given: Case): Proposal[] {
+  const { form, strands, limitMm, settings, isWorn } = given;
+  const width = formatFine(form.widthMm);
+  const what = form.branches ? 'Strokes and rings' : `A band that turns by ${Math.round(form.turnDeg)}°`;
+  const along = layer(
+    'stem-fill',
+    strands,
+    `${what}, ${width} wide: rows of stem stitch along, ropy and firm in use.`,
+    {
+      direction: 'along',
+    },
+  );
+  if (form.widthMm < TREATMENT.shortestSatinMm) {
+    const split = layer('split-fill', Math.min(strands, 2), `Only ${width} wide: rows of split stitch along it.`, {
+      direction: 'along',
+    });
+    return [alone(split), alone(along)];
+  }
+  const why = `${what}, ${width} wide: satin across turns with it (up to ${limitMm} mm hold ${useText(settings.use)}).`;
+  const across = withEdge(alone(layer('satin', strands, why, { direction: 'across' })), given);
+  if (isEasySpan(given, form.widthMm)) return [across, alone(along)];
+  const chain = layer('chain-fill', strands, `${what}, ${width} wide, too wide for satin: chains along it.`, {
+    direction: 'along',
+  });
+  if (isWorn) return [alone(chain), alone(along)];
+  if (form.widthMm <= 2 * Math.min(limitMm, TREATMENT.easySatinMm)) {
+    const tied = layer(
+      'romanian',
+      strands,
+      `${what}, ${width} wide: long spans across it, each tied down in its middle, hold as two of ${formatFine(form.widthMm / 2)}.`,
+      {
+        direction: 'across',
+      },
+    );
+    return [alone(tied), longShort(form, width, { direction: 'along' })];
+  }
+  return given.placed.areaMm2 <= TREATMENT.paintedMm2
+    ? [longShort(form, width, { direction: 'along' }), alone(chain)]
+    : [alone(chain), alone(along)];
+}
+
+/** Slivers take lines, not spans. */
+function narrow({ strands, form, spanMm }: Case): Proposal[] {
+  const width = formatFine(spanMm);
+  const wanted = formatFine(TREATMENT.shortestSatinMm);
+  const way = form.lengthMm > 0 ? 'along' : 'outline';
+  const stem = layer(
+    'stem-fill',
+    strands,
+    `Only ${width} wide, and satin wants ${wanted}: a row or two of stem stitch along it.`,
+    { direction: way },
+  );
+  const split = layer('split-fill', strands, `Only ${width} wide: rows of split stitch along it.`, { direction: way });
+  return form.lengthMm >= 4 * form.widthMm ? [alone(stem), alone(split)] : [alone(split), alone(stem)];
+}
+
+/** Leaves: closed flies on slender ones, slanting halves on others, rows where the halves are too long. */
+function leaves(given: Case): Proposal[] {
+  const { form, strands, limitMm, isWorn } = given;
+  const width = formatFine(form.widthMm);
+  const halves = withVein(
+    alone(
+      layer(
+        'satin-leaf',
+        strands,
+        `A leaf ${width} wide: two slanting halves that meet at its vein; spans of ${formatFine((form.widthMm / 2) * Math.SQRT2)}.`,
+      ),
+    ),
+    given,
+  );
+  const fly = alone(layer('fly-leaf', strands, `A slender leaf (${width}): closed fly stitches, tied along the vein.`));
+  const isWithin = (form.widthMm / 2) * Math.SQRT2 <= limitMm && form.widthMm >= 1.5 * TREATMENT.shortestSatinMm;
+  const canFly = form.widthMm <= TREATMENT.widestFlyLeafMm;
+  const isSlender = form.lengthMm >= TREATMENT.slenderLeaf * form.widthMm && form.widthMm <= TREATMENT.slenderLeafMm;
+  if (isSlender && canFly) return [fly, ...(isWithin ? [halves] : [])];
+  if (isWithin) return [halves, ...(canFly ? [fly] : [])];
+  const soft = withVein(longShort(form, width, { direction: 'along' }), given);
+  return isWorn ? [...rowsFor(given), ...(canFly ? [fly] : [])] : [soft, ...(canFly ? [fly] : [])];
+}
+
+/** Petals run to the middle of their flower, or along themselves. */
+function petals(given: Case): Proposal[] {
+  const { placed, form, sense, strands, settings } = given;
+  const toMiddle: Partial<SettledPass> = sense.centre
+    ? { direction: 'radial', points: [[sense.centre[0], sense.centre[1]]] }
+    : { direction: 'along' };
+  const where = sense.centre ? 'towards the middle of its flower' : 'along it';
+  const axisDeg = axisAngle(given);
+  const lengthMm = Math.max(form.lengthMm, reachAcross(placed, axisDeg));
+  const text = formatFine(lengthMm);
+  const soft = longShort(form, formatFine(form.widthMm), toMiddle);
+  if (!isEasySpan(given, lengthMm)) {
+    return given.isWorn || form.widthMm < TREATMENT.shortestSatinMm * 2
+      ? [satinOrRows(given), soft]
+      : [soft, satinOrRows(given)];
+  }
+  const satin = layer(
+    'satin',
+    strands,
+    `A petal ${text} long: satin ${where}; up to ${given.limitMm} mm hold ${useText(settings.use)}.`,
+    {
+      ...(sense.centre ? toMiddle : { angleDeg: axisDeg }),
+    },
+  );
+  return [withEdge(alone(satin), given), soft];
+}
+
+/** Which way an area is longest, degrees. */
+function axisAngle({ spanDeg }: Case): number {
+  return (spanDeg + 90) % 180;
+}
+
+function satinOrRows(given: Case): Proposal {
+  return isEasySpan(given, given.spanMm) ? satinFor(given) : rowsFor(given)[0]!;
+}
+
+/** Grounds behind everything: as little thread as does it. */
+function grounds(given: Case): Proposal[] {
+  const cm2 = Math.round(given.placed.areaMm2 / 100);
+  const seed = layer(
+    'seed',
+    2,
+    `The ground behind the rest, ${cm2} cm²: a light scatter keeps it behind, in little thread.`,
+  );
+  const rows = layer('running-fill', 2, `Rows of running stitch over ${cm2} cm²: a quiet ground.`, { angleDeg: 0 });
+  return [alone(seed), alone(rows)];
+}
+
+/** Areas too wide for satin, by what they are like. */
+function broad(given: Case): Proposal[] {
+  const { placed, form, spanMm, strands, isWorn, limitMm } = given;
+  const text = formatFine(spanMm);
+  const tooLong =
+    spanMm > limitMm ? `over the ${limitMm} mm that hold ${useText(given.settings.use)}` : 'long enough to gape';
+  const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm;
+  const cm2 = (placed.areaMm2 / 100).toFixed(placed.areaMm2 < 1000 ? 1 : 0);
+  if (form.kind === 'block' || form.kind === 'bar') {
+    const brick = layer(
+      'brick',
+      strands,
+      `Even sides and spans of ${text}, ${tooLong}: bricks of short satin, row by row.`,
+      {
+        angleDeg: given.spanDeg,
+      },
+    );
+    return [alone(brick)];
+  }
+  if (!isWorn && isLong && placed.areaMm2 <= TREATMENT.paintedMm2)
+    return [longShort(form, text, { direction: 'along' })];
+  if (isLong) {
+    const why = `${cm2} cm² and ${text} wide: chains along its middle line cover fast and follow the form.`;
+    return [alone(layer('chain-fill', strands, why, { direction: 'along' }))];
+  }
+  if (form.kind === 'jagged') {
+    const why = `An outline that goes in and out: rows of split stitch along its middle keep to it.`;
+    return [alone(layer('split-fill', strands, why, { direction: 'along' }))];
+  }
+  const chain = layer(
+    'chain-fill',
+    strands,
+    `${cm2} cm²: chains round and round, from the outline inward, follow the form.`,
+    { direction: 'outline' },
+  );
+  const cord = layer(
+    'stem-fill',
+    strands,
+    `${cm2} cm²: stem stitch round and round, from the outline inward; firm, and true to the form.`,
+    { direction: 'outline' },
+  );
+  if (!isWorn && placed.areaMm2 <= TREATMENT.paintedMm2 / 2)
+    return [longShort(form, text, { direction: 'along' }), alone(cord)];
+  if (isWorn) return [alone(cord), alone(chain)];
+  const laidWork = layer('couched-fill', strands, `${cm2} cm²: laid threads tied down cover much in little time.`, {
+    angleDeg: given.spanDeg,
+  });
+  return placed.areaMm2 > TREATMENT.laidMm2 ? [alone(laidWork), alone(chain)] : [alone(chain), alone(cord)];
+}

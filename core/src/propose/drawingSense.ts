@@ -1,0 +1,150 @@
+import { axisOf, onDrawing, type PlacedShape } from '../drawing/index.ts';
+import { boxesMeet, polylineLength } from '../geometry/index.ts';
+import { remembered } from '../measure/index.ts';
+import type { Part } from '../piece/index.ts';
+import { tightestBendMm } from './bends.ts';
+import { touch } from './neighbours.ts';
+import { TREATMENT } from './thresholds.ts';
+
+/** What a part's treatment depends on besides its own shape: what of the drawing it belongs to. */
+export interface Sense {
+  /** Where the stitches of its group run to, on the drawing: petals to the middle of their flower; null: nowhere in common. */
+  readonly centre: readonly [x: number, y: number] | null;
+  /** Whether it stands before others, whose stitches end at its edge. */
+  readonly standsBefore: boolean;
+  /** Whether it is the ground on which most of the others lie. */
+  readonly isGround: boolean;
+  /** All lines of its colour and width taken together; null for what is no line. */
+  readonly lines: LineSense | null;
+}
+
+/** What lines that are worked alike are like. */
+export interface LineSense {
+  readonly drawnMm: number;
+  /** The bend that half of their length keeps to or is wider than, mm radius; Infinity: straight. */
+  readonly radiusMm: number;
+  readonly lengthMm: number;
+  readonly count: number;
+}
+
+/** What of a drawing each part belongs to; shapes one for each part, from back to front. */
+export function senseOf(parts: readonly Part[], shapes: readonly PlacedShape[], scale: number): Sense[] {
+  const centres = flowerCentres(parts, shapes);
+  const lines = lineFamilies(parts, shapes, scale);
+  const ground = groundOf(parts, shapes);
+  return parts.map((part, i) => ({
+    centre: (part.group !== null && centres.get(part.group)) || null,
+    standsBefore: shapes[i]!.kind === 'area' && standsBefore(shapes, i),
+    isGround: i === ground,
+    lines: lines.get(lineKey(part)) ?? null,
+  }));
+}
+
+/** Fewer petals make no flower. */
+const FEWEST_PETALS = 4;
+/** Petals lie about as far from their middle as each other, and point to it, within this share and angle. */
+const UNEVEN = 0.3;
+const ASKEW_RAD = (30 * Math.PI) / 180;
+
+/** The middles to which groups of like areas point, by group. */
+function flowerCentres(parts: readonly Part[], shapes: readonly PlacedShape[]): Map<string, readonly [number, number]> {
+  const groups = new Map<string, PlacedShape[]>();
+  parts.forEach((part, i) => {
+    const placed = shapes[i]!;
+    if (part.group === null || placed.kind !== 'area' || !placed.box) return;
+    groups.set(part.group, [...(groups.get(part.group) ?? []), placed]);
+  });
+  const centres = new Map<string, readonly [number, number]>();
+  for (const [group, members] of groups) {
+    const centre = members.length >= FEWEST_PETALS ? commonCentre(members) : null;
+    if (centre) centres.set(group, onDrawing(members[0]!.toCloth, ...centre));
+  }
+  return centres;
+}
+
+function commonCentre(members: readonly PlacedShape[]): readonly [number, number] | null {
+  const middles = members.map(({ box }) => [(box!.minX + box!.maxX) / 2, (box!.minY + box!.maxY) / 2] as const);
+  const cx = middles.reduce((sum, [x]) => sum + x, 0) / middles.length;
+  const cy = middles.reduce((sum, [, y]) => sum + y, 0) / middles.length;
+  const distances = middles.map(([x, y]) => Math.hypot(x - cx, y - cy));
+  const mean = distances.reduce((sum, mm) => sum + mm, 0) / distances.length;
+  const isRound = mean > 1 && distances.every((mm) => Math.abs(mm - mean) <= UNEVEN * mean);
+  if (!isRound) return null;
+  const pointing = members.filter((placed, i) => {
+    const axis = axisOf(placed)[0];
+    if (!axis) return false;
+    const [x, y] = middles[i]!;
+    const way = Math.atan2(axis.points.at(-1)! - axis.points[1]!, axis.points.at(-2)! - axis.points[0]!);
+    return Math.abs(Math.sin(way - Math.atan2(cy - y, cx - x))) < Math.sin(ASKEW_RAD);
+  });
+  return pointing.length >= 0.7 * members.length ? [cx, cy] : null;
+}
+
+function standsBefore(shapes: readonly PlacedShape[], i: number): boolean {
+  const placed = shapes[i]!;
+  if (!placed.box) return false;
+  return shapes.slice(0, i).some((other) => {
+    if (other.kind !== 'area' || !other.box || !boxesMeet(other.box, placed.box!)) return false;
+    return other.behind.includes(placed.partId) || touch(other, placed);
+  });
+}
+
+/** The rearmost area, where it is the largest by far and lies round others. */
+function groundOf(parts: readonly Part[], shapes: readonly PlacedShape[]): number {
+  const first = shapes.findIndex(({ kind, box }) => kind === 'area' && box);
+  const placed = shapes[first];
+  if (!placed || parts.length < 4) return -1;
+  const rest = shapes.filter((other) => other !== placed && other.kind === 'area');
+  const largest = rest.every(({ areaMm2 }) => areaMm2 < placed.areaMm2 / 2);
+  const within = shapes.filter(
+    ({ box }) =>
+      box &&
+      box.minX > placed.box!.minX &&
+      box.maxX < placed.box!.maxX &&
+      box.minY > placed.box!.minY &&
+      box.maxY < placed.box!.maxY,
+  );
+  return largest && within.length >= 0.6 * (parts.length - 1) && placed.areaMm2 >= TREATMENT.groundMm2 ? first : -1;
+}
+
+/** Lines whose drawn widths differ by less than this are of one width, as steps of a logarithm. */
+const WIDTH_STEP = Math.log(1.35);
+
+/** What lines that are worked alike have in common: colour, width, and whether they are dashed. */
+function lineKey({ kind, colour, strokeMm, dashed }: Part): string {
+  if (kind !== 'line') return '';
+  const width = strokeMm ? Math.round(Math.log(Math.max(0.05, strokeMm)) / WIDTH_STEP) : 'none';
+  return `${colour} ${width} ${dashed}`;
+}
+
+interface Bend {
+  readonly radiusMm: number;
+  readonly lengthMm: number;
+}
+
+const bendsOf = remembered((placed: PlacedShape): Bend => ({
+  radiusMm: tightestBendMm(placed),
+  lengthMm: placed.shape.lines.reduce((sum, line) => sum + polylineLength(line), 0),
+}));
+
+function lineFamilies(parts: readonly Part[], shapes: readonly PlacedShape[], scale: number): Map<string, LineSense> {
+  const families = new Map<string, { bends: Bend[]; drawn: number[] }>();
+  parts.forEach((part, i) => {
+    const key = lineKey(part);
+    if (key === '' || !shapes[i]!.box) return;
+    const family = families.get(key) ?? { bends: [], drawn: [] };
+    families.set(key, family);
+    family.bends.push(bendsOf(shapes[i]!));
+    family.drawn.push((part.strokeMm ?? 0) * scale);
+  });
+  return new Map(
+    [...families].map(([key, { bends, drawn }]) => {
+      const sorted = [...bends].sort((a, b) => a.radiusMm - b.radiusMm);
+      const lengthMm = sorted.reduce((sum, bend) => sum + bend.lengthMm, 0);
+      let [so, at] = [0, 0];
+      while (at < sorted.length - 1 && so + sorted[at]!.lengthMm < lengthMm / 2) so += sorted[at++]!.lengthMm;
+      const drawnMm = [...drawn].sort((a, b) => a - b)[drawn.length >> 1]!;
+      return [key, { drawnMm, radiusMm: sorted[at]?.radiusMm ?? Infinity, lengthMm, count: bends.length }];
+    }),
+  );
+}

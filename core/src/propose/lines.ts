@@ -1,0 +1,128 @@
+import type { PlacedShape } from '../drawing/index.ts';
+import { formatFine } from '../measure/index.ts';
+import type { Part } from '../piece/index.ts';
+import { stitchKind, type StitchId } from '../stitches/index.ts';
+import type { LineSense } from './drawingSense.ts';
+import { SPAN_LIMIT_MM, TREATMENT, WORN_USES } from './thresholds.ts';
+import {
+  alone,
+  bySchool,
+  coveringStrands,
+  laidMm,
+  layer,
+  strandText,
+  useText,
+  type Proposal,
+  type ProposalSettings,
+} from './treatment.ts';
+
+/**
+ * The ways to work a line, best first. Lines of one colour and width are judged together: a tight bend shortens the stitches there,
+ * it does not change the whole line.
+ */
+export function lineProposals(
+  part: Part,
+  placed: PlacedShape,
+  family: LineSense,
+  settings: ProposalSettings,
+): Proposal[] {
+  const single = singleStitch(placed, family, settings);
+  return [...(single ? [single] : []), ...along(part, family, settings)].slice(0, 3);
+}
+
+function along(part: Part, { drawnMm, radiusMm, count }: LineSense, settings: ProposalSettings): Proposal[] {
+  const { markMm, use, strands: school } = settings;
+  const usual = drawnMm < TREATMENT.fineLineMm ? 1 : drawnMm < TREATMENT.bodyLineMm ? 2 : 3;
+  const all = count > 1 ? `All ${count} lines of this colour and width alike. ` : '';
+  const make = (stitch: StitchId, why: string, atLeast = usual): Proposal => {
+    const strands = coveringStrands(stitch, bySchool(atLeast, school), markMm);
+    const width = stitchKind(stitch).coverWidths * laidMm(strands);
+    const covers = `${strandText(strands)} ${strands === 1 ? 'covers' : 'cover'} ${formatFine(width)}.`;
+    return alone(layer(stitch, strands, `${all}${why} ${covers}`));
+  };
+  const back = make('back', 'A firm, unbroken line.');
+  const split = make('split', `${curveText(radiusMm)}: split stitch takes the tightest curves.`);
+  const stem = make('stem', `${curveText(radiusMm)}: stem stitch follows as a smooth cord.`);
+  const chain = make('chain', `Drawn ${formatFine(drawnMm)} wide: chain stitch gives a line that much body.`);
+  if (part.dashed) return [make('running', 'Drawn dashed: running stitch leaves the same gaps.'), back, stem];
+  if (drawnMm >= TREATMENT.wideLineMm) return wideLine(drawnMm, radiusMm, settings, chain, stem);
+  if (radiusMm < TREATMENT.tightRadiusMm) return [split, back, drawnMm >= TREATMENT.bodyLineMm ? chain : stem];
+  if (drawnMm >= TREATMENT.boldLineMm) return [chain, stem, back];
+  if (drawnMm >= TREATMENT.bodyLineMm && !WORN_USES.has(use)) {
+    const whipped = make(
+      'whipped-back',
+      `Drawn ${formatFine(drawnMm)} wide: whipped, a back stitch becomes a round cord.`,
+      2,
+    );
+    return [whipped, stem, chain];
+  }
+  if (radiusMm > TREATMENT.straightRadiusMm) {
+    return [make('back', 'All but straight: back stitch makes a firm, clear line.'), stem, split];
+  }
+  return [stem, split, back];
+}
+
+/** A line as wide as a band is worked as one: across it, or in rows. */
+function wideLine(
+  drawnMm: number,
+  radiusMm: number,
+  { use, strands: school }: ProposalSettings,
+  chain: Proposal,
+  stem: Proposal,
+): Proposal[] {
+  const width = formatFine(drawnMm);
+  const heightMm = Math.round(drawnMm * 10) / 10;
+  const { min, max } = rangeOf('overcast', 'heightMm');
+  const fits = heightMm <= Math.min(max, SPAN_LIMIT_MM[use]) && heightMm >= min && radiusMm > drawnMm / 2;
+  if (!fits) return [chain, stem];
+  const strands = bySchool(2, school);
+  const overcast = layer(
+    'overcast',
+    strands,
+    `Drawn ${width} wide, which is a band: satin across it, as wide as it is drawn; spans of ${width} hold ${useText(use)}.`,
+    {
+      params: { heightMm },
+    },
+  );
+  return [alone(overcast), chain, stem];
+}
+
+function rangeOf(stitch: StitchId, key: string): { min: number; max: number } {
+  const param = stitchKind(stitch).params[key];
+  return param?.type === 'number' ? param : { min: 0, max: 0 };
+}
+
+/** A very short line may be one stitch: a loop, a coil or a stroke; null where it is none of these. */
+function singleStitch(
+  placed: PlacedShape,
+  family: LineSense,
+  { use, strands: school }: ProposalSettings,
+): Proposal | null {
+  const [line] = placed.shape.lines;
+  if (!line || line.closed || placed.shape.lines.length > 1) return null;
+  const { points } = line;
+  const [dx, dy] = [points.at(-2)! - points[0]!, points.at(-1)! - points[1]!];
+  const straightMm = Math.hypot(dx, dy);
+  if (straightMm < TREATMENT.strokeMm.least || placed.lengthMm > TREATMENT.strokeMm.most) return null;
+  if (straightMm < TREATMENT.strokeStraightness * placed.lengthMm) return null;
+  const angleDeg = (Math.atan2(-dy, dx) * 180) / Math.PI;
+  const lengthMm = Math.round(straightMm * 10) / 10;
+  const text = `${formatFine(straightMm)} long`;
+  const one = (stitch: StitchId, strands: number, why: string): Proposal =>
+    alone(layer(stitch, strands, `Only ${text}: ${why}`, { angleDeg, params: { lengthMm } }));
+  const { drawnMm } = family;
+  const isWorn = WORN_USES.has(use);
+  // Wider than a coil is, it is a small area.
+  if (drawnMm > TREATMENT.widestCoilMm) return null;
+  if (!isWorn && drawnMm >= TREATMENT.bodyLineMm && lengthMm >= 3) {
+    return drawnMm >= TREATMENT.boldLineMm
+      ? one('bullion', 2, `drawn ${formatFine(drawnMm)} wide, one coiled stitch lies there like a grain.`)
+      : one('detached-chain', bySchool(2, school), 'a single loop, held at its end.');
+  }
+  const needed = drawnMm > laidMm(2) ? 3 : drawnMm > laidMm(1) * 1.3 ? 2 : 1;
+  return one('straight', bySchool(needed, school), 'a single straight stitch.');
+}
+
+function curveText(radiusMm: number): string {
+  return Number.isFinite(radiusMm) ? `Bends down to ${formatFine(radiusMm)} radius` : 'No bends';
+}

@@ -40,7 +40,7 @@ export {
   type HoopNeeds,
   type HoopSize,
 } from './hoops.ts';
-export { DEFAULT_SLACK, SECONDS, WORKING_LENGTH } from './lengths.ts';
+export { DEFAULT_SLACK, LONG_SPAN_MM, LOOKING, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from './lengths.ts';
 export { comesOutInWater, spoiltByWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
 export { NEEDLE_NAMES, needleFor, bluntNeedle, wrappingNeedle, type Needle } from './needles.ts';
 export { shopSchema, type ShopGoods, type ShopStock, type ShopThread } from './shop.ts';

@@ -22,6 +22,8 @@ export const WORKING_LENGTH = {
 
 /** Seconds for each movement, before the person's own record. */
 export const SECONDS = {
+  /** A span longer than 10 mm is laid with more care. */
+  longSpan: 1,
   stab: 2.2,
   loop: 2,
   wrap: 1.3,
@@ -29,7 +31,19 @@ export const SECONDS = {
   thread: 60,
   fastenOff: 45,
   changeColour: 30,
+  parkedNeedle: 8,
+  moveHoop: 180,
+  mountCloth: 600,
 } as const;
+
+/** From this length on a span takes longer to lay, mm. */
+export const LONG_SPAN_MM = 10;
+
+/** What everything takes more than the movements alone: turning the hoop, untangling and looking. */
+export const LOOKING = 1.15;
+
+/** So much is unpicked, and takes its time twice more: out, and in again. */
+export const UNPICKED_TIME = 2 * WORKING_LENGTH.unpicked;
 
 /** Slack of thread on the cloth, until the person's own figure is known. */
 export const DEFAULT_SLACK = 0.03;

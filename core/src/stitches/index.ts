@@ -1,6 +1,6 @@
 export { clothShowing } from './coverage.ts';
-export type { StitchContext, StitchKind, StitchShape, WorkedOn } from './kind.ts';
-export { measurePath, type MeasuredPath, type MeasureSettings, type Quantities } from './measurePath.ts';
+export { paceOf, type StitchContext, type StitchKind, type StitchShape, type WorkedOn } from './kind.ts';
+export { measurePath, type MeasuredPath, type MeasureSettings, type Pace, type Quantities } from './measurePath.ts';
 export { Move, MoveRecorder, splitByShade, type MoveSink, type StitchPath } from './moves.ts';
 export {
   paramKey,

@@ -1,4 +1,5 @@
 import type { DirectionField, Polyline, Region } from '../geometry/index.ts';
+import type { Pace } from './measurePath.ts';
 import type { MoveSink } from './moves.ts';
 import type { GivenParams, ParamsOf, ParamTable } from './params.ts';
 
@@ -60,6 +61,10 @@ export interface StitchKind {
   readonly snags: boolean;
   /** Whether it works loose on things that are worn and washed. */
   readonly loosens: boolean;
+  /** How long it takes to find the place for each stitch: nothing where it may lie anywhere, more where the needle must meet a hole or a thread, s. */
+  readonly findSeconds: number;
+  /** By how much longer it takes to see where each stitch belongs, worked in one shade and in several. */
+  readonly care: { readonly oneShade: number; readonly shaded: number };
   /** The width that it covers, in laid widths. */
   readonly coverWidths: number;
   readonly start: string;
@@ -85,4 +90,9 @@ export function pathBy<Table extends ParamTable>(
   work: (shape: StitchShape, params: ParamsOf<Table>, context: StitchContext, sink: MoveSink) => void,
 ): StitchWork {
   return work as unknown as StitchWork;
+}
+
+/** How a stitch is paced in so many shades. */
+export function paceOf({ findSeconds, care }: StitchKind, shades: number): Pace {
+  return { findSeconds, care: shades > 1 ? care.shaded : care.oneShade };
 }

@@ -1,4 +1,4 @@
-import { SECONDS } from '../materials/index.ts';
+import { LONG_SPAN_MM, LOOKING, SECONDS } from '../materials/index.ts';
 import { Move, type StitchPath } from './moves.ts';
 
 /** What a path is measured with. */
@@ -9,6 +9,15 @@ export interface MeasureSettings {
   readonly slack: number;
   /** The longest way behind that thread is carried, mm. */
   readonly travelMm: number;
+  readonly pace: Pace;
+}
+
+/** How a stitch is paced beside its movements. */
+export interface Pace {
+  /** Finding the place for each stitch, s. */
+  readonly findSeconds: number;
+  /** By how much longer everything takes, to see where each stitch belongs. */
+  readonly care: number;
 }
 
 /** Lengths are of the needle thread in mm, bare (without slack), except `threadMm`. */
@@ -35,11 +44,11 @@ export interface MeasuredPath {
 /** Reads lengths and time off a path in one pass over its moves. */
 export function measurePath(path: StitchPath, settings: MeasureSettings): MeasuredPath {
   const { codes, xy, starts } = path;
-  const { clothMm, bundleMm, travelMm } = settings;
+  const { clothMm, bundleMm, travelMm, pace } = settings;
   const usedMm = new Float32Array(starts.length);
   const breaks: number[] = [];
   const withSlack = 1 + settings.slack;
-  let [front, back, wrap, stabs, laid, turns] = [0, 0, 0, 0, 0, 0];
+  let [front, back, wrap, stabs, laid, turns, longSpans] = [0, 0, 0, 0, 0, 0, 0];
   let [x, y, isUnder, isTravel] = [0, 0, false, false];
   let [lift, passes] = [0, 0];
   let stitch = 0;
@@ -78,6 +87,7 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       isTravel = false;
     } else {
       front += way;
+      if (way > LONG_SPAN_MM) longSpans++;
       if (lift > 0) front += archMm(way, lift);
       if (code === Move.under) {
         front += bundleMm;
@@ -102,7 +112,15 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       wrapMm: wrap,
       throughMm: through,
       threadMm,
-      seconds: stabs * SECONDS.stab + laid * SECONDS.loop + turns * SECONDS.wrap + passes * SECONDS.under,
+      seconds:
+        LOOKING *
+        pace.care *
+        (stabs * SECONDS.stab +
+          laid * SECONDS.loop +
+          turns * SECONDS.wrap +
+          passes * SECONDS.under +
+          longSpans * SECONDS.longSpan +
+          starts.length * pace.findSeconds),
     },
     usedMm,
     breaks,

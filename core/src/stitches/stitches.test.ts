@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { isInside, polylineLength, regionArea, type Region } from '../geometry/index.ts';
-import { bundleDiameterMm, laidWidthMm, SECONDS, threadKind } from '../materials/index.ts';
+import { bundleDiameterMm, laidWidthMm, LOOKING, SECONDS, threadKind } from '../materials/index.ts';
 import { coverage } from '../testing/coverage.ts';
 import { blob, circle, rectangle, turnedBy, wander } from '../testing/shapes.ts';
 import {
@@ -20,7 +20,7 @@ import {
 
 const COTTON = threadKind('stranded-cotton')!;
 const LAID = laidWidthMm(COTTON, 2);
-const SETTINGS = { clothMm: 0.3, bundleMm: bundleDiameterMm(COTTON, 2), slack: 0.03, travelMm: 10 };
+const SETTINGS = { clothMm: 0.3, bundleMm: bundleDiameterMm(COTTON, 2), slack: 0.03, travelMm: 10, pace: { findSeconds: 0, care: 1 } };
 const SEEDS = Array.from({ length: 24 }, (_, i) => i + 1);
 
 const area = (region: Region): StitchShape => ({ region, lines: [], spots: new Float64Array(0) });
@@ -380,8 +380,8 @@ describe('measurePath', () => {
 
   it('reckons a two-wrap knot at about nine seconds and a satin stitch at about five', () => {
     const knot = measured('french', { region: [], lines: [], spots: Float64Array.of(0, 0) }).quantities;
-    expect(knot.seconds).toBeCloseTo(2 * SECONDS.stab + 2 * SECONDS.wrap + SECONDS.loop, 9);
-    expect(knot.seconds).toBeCloseTo(9, 0);
+    expect(knot.seconds).toBeCloseTo(LOOKING * (2 * SECONDS.stab + 2 * SECONDS.wrap + SECONDS.loop), 9);
+    expect(knot.seconds).toBeCloseTo(10.35, 1);
   });
 
   it('makes knots larger with wraps and strands', () => {

@@ -17,7 +17,7 @@ const LAID = laidWidthMm(COTTON, 2);
 const SPACING = 0.9 * LAID;
 const BUNDLE = bundleDiameterMm(COTTON, 2);
 const CONTEXT = { laidMm: LAID, bundleMm: BUNDLE, coreMm: 0.69, heightMm: 0.32, angleRad: 0, seed: 5 };
-const MEASURE = { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: 10 };
+const MEASURE = { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: 10, pace: { findSeconds: 0, care: 1 } };
 
 /** Part of a ring between two radii, through an angle. */
 function bend(outer: number, inner: number, angle: number): Region {

@@ -1,5 +1,5 @@
 import type { PlanInput } from '../piece/index.ts';
-import { innerDiameterMm } from '../materials/index.ts';
+import { innerDiameterMm, SECONDS, UNPICKED_TIME } from '../materials/index.ts';
 import { Remembered } from '../measure/index.ts';
 import { hourOdds } from './odds.ts';
 import { pointsOf, circleAround, type PlacedShape, positionsOf, clearInHoopMm } from '../drawing/index.ts';
@@ -57,12 +57,22 @@ export function sumUp(piece: PlanInput, parts: readonly PlannedPart[], order: Wo
       stitches: sum((pass) => pass.quantities.stitches),
       threadMm: sum((pass) => pass.quantities.threadMm),
       hours: hourOdds(
-        (sum((pass) => pass.quantities.seconds) + colours.reduce((s, { aroundSeconds }) => s + aroundSeconds, 0)) /
-          3600,
+        secondsAtWork(
+          sum((pass) => pass.quantities.seconds),
+          colours.reduce((s, { aroundSeconds }) => s + aroundSeconds, 0),
+          positionsOf(piece).length,
+        ) / 3600,
       ),
       skeins90: colours.reduce((total, { skeins }) => total + skeins.p90, 0),
     },
   };
+}
+
+/** All that a piece takes: its stitches, some of them twice; threading; the cloth mounted, and the hoop moved from place to place. */
+function secondsAtWork(stitching: number, around: number, positions: number): number {
+  if (stitching === 0) return 0;
+  const mounting = SECONDS.mountCloth + SECONDS.moveHoop * Math.max(0, positions - 1);
+  return stitching * (1 + UNPICKED_TIME) + around + mounting;
 }
 
 /** Where nothing was moved, how far a design reaches was found before. */

@@ -17,6 +17,7 @@ import { seedFrom } from '../measure/index.ts';
 import type { Pass } from '../piece/index.ts';
 import {
   measurePath,
+  paceOf,
   MoveRecorder,
   resolveParams,
   splitByShade,
@@ -85,7 +86,8 @@ export function planPass(
   const shape = canWork(pass.stitch, placed, pass.role) ? shapeOfPass(placed, pass, laidMm, below) : NOTHING;
   const path = workStitch(pass.stitch, shape, given, context, recorder);
   const slack = (1 + settings.slack) * threadFactor(settings.own, pass.stitch) - 1;
-  const measure = (part: StitchPath): MeasuredPath => measurePath(part, { ...settings, slack, bundleMm });
+  const pace = paceOf(stitch, pass.shades.length);
+  const measure = (part: StitchPath): MeasuredPath => measurePath(part, { ...settings, slack, bundleMm, pace });
   const whole = measure(path);
   const single: WorkedThread = { colour: pass.shades[0] ?? pass.colour, path, ...whole };
   const byShade = pass.shades.length > 1 ? splitByShade(path, pass.shades.length) : [];

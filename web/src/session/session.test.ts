@@ -248,11 +248,16 @@ describe('what is kept', () => {
     const [opened, keeper] = [useOpenedPiece(), useKeeper()];
     await keeper.store.save(pieceOf('x'), 0);
     await keeper.open('x');
+    const { store } = keeper;
+    const save = store.save.bind(store);
+    let isGone = false;
+    // Once the page is gone nothing more is begun, and no answer reaches it.
+    const never = new Promise<never>(() => undefined);
+    store.save = async (...given) => (isGone ? never : save(...given).then((result) => (isGone ? never : result)));
     opened.edit(renamePiece(opened.piece, 'Renamed'));
     await wait(ms);
-    // The page is gone: what storage was still to do does not happen.
-    keeper.store.save = () => new Promise(() => undefined);
     window.dispatchEvent(new Event('pagehide'));
+    isGone = true;
     openPage();
     expect(await useKeeper().open('x')).toEqual({ type: 'opened' });
     expect(useOpenedPiece().piece.name).toBe('Renamed');

@@ -1,5 +1,10 @@
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from './texts.ts';
 
+/** The needle must meet a hole or a thread; a loop must be caught, s. */
+const MEETS_HOLE_SECONDS = 2.5;
+export const CATCHES_LOOP_SECONDS = 1.5;
+const EVEN_CARE = { oneShade: 1, shaded: 1 } as const;
+
 /** What most stitches share; each names only what is its own. */
 export const FLAT_LINE = {
   worksOn: 'line',
@@ -14,13 +19,22 @@ export const FLAT_LINE = {
   snags: false,
   loosens: false,
   coverWidths: 1,
+  findSeconds: MEETS_HOLE_SECONDS,
+  care: EVEN_CARE,
 } as const;
 
-export const FLAT_FILLING = { ...FLAT_LINE, worksOn: 'area', hasDirection: true, followsCurves: false } as const;
+export const FLAT_FILLING = {
+  ...FLAT_LINE,
+  worksOn: 'area',
+  hasDirection: true,
+  followsCurves: false,
+  findSeconds: 0,
+} as const;
 
 /** A filling of rows of a line stitch. */
 export const ROW_FILLING = {
   ...FLAT_FILLING,
+  findSeconds: MEETS_HOLE_SECONDS,
   canFollowOutline: true,
   followsCurves: true,
   start: 'A waste knot outside the shape, cut off when its thread is bound.',
@@ -47,6 +61,8 @@ export const RAISED_SPOT = {
   snags: true,
   loosens: false,
   coverWidths: 3,
+  findSeconds: 0,
+  care: EVEN_CARE,
   start: 'Two tiny stitches under the place of the knot.',
   end: 'Fasten off behind each knot that stands alone.',
 } as const;

@@ -4,6 +4,7 @@ import { params } from './params.ts';
 
 export const bullion = describeStitch({
   ...RAISED_SPOT,
+  findSeconds: 6,
   id: 'bullion',
   name: 'Bullion knot',
   otherNames: ['caterpillar knot', 'coil stitch', 'grub knot'],

@@ -1,9 +1,10 @@
 import { describeStitch } from '../../kind.ts';
-import { RAISED_SPOT } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const buttonholeWheel = describeStitch({
   ...RAISED_SPOT,
+  findSeconds: CATCHES_LOOP_SECONDS,
   id: 'buttonhole-wheel',
   name: 'Buttonhole wheel',
   otherNames: ['blanket wheel', 'looped wheel'],

@@ -1,10 +1,11 @@
 import { describeStitch } from '../../kind.ts';
-import { FLAT_LINE } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { THREAD_TWISTS } from '../../shared/texts.ts';
 
 export const cableChain = describeStitch({
   ...FLAT_LINE,
+  findSeconds: CATCHES_LOOP_SECONDS,
   id: 'cable-chain',
   name: 'Cable chain stitch',
   otherNames: ['chain with bars', 'linked chain'],

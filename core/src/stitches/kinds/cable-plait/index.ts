@@ -1,10 +1,11 @@
 import { describeStitch } from '../../kind.ts';
-import { FLAT_LINE } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
 
 export const cablePlait = describeStitch({
   ...FLAT_LINE,
+  findSeconds: CATCHES_LOOP_SECONDS,
   id: 'cable-plait',
   name: 'Cable plait stitch',
   otherNames: ['plaited band', 'two-sided braid stitch'],

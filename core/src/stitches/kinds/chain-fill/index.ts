@@ -1,9 +1,10 @@
 import { describeStitch } from '../../kind.ts';
-import { ROW_FILLING } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, ROW_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const chainFill = describeStitch({
   ...ROW_FILLING,
+  findSeconds: CATCHES_LOOP_SECONDS,
   id: 'chain-fill',
   name: 'Chain stitch filling',
   otherNames: ['tambour filling', 'rows of chain'],

@@ -1,10 +1,11 @@
 import { describeStitch } from '../../kind.ts';
 import { PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
-import { FLAT_LINE } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const chain = describeStitch({
   ...FLAT_LINE,
+  findSeconds: CATCHES_LOOP_SECONDS,
   id: 'chain',
   name: 'Chain stitch',
   otherNames: ['tambour line', 'point de chaînette'],

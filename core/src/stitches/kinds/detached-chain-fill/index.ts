@@ -1,10 +1,11 @@
 import { describeStitch } from '../../kind.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
-import { FLAT_FILLING } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const detachedChainFill = describeStitch({
   ...FLAT_FILLING,
+  findSeconds: CATCHES_LOOP_SECONDS,
   id: 'detached-chain-fill',
   name: 'Detached chain filling',
   otherNames: ['loop filling', 'scattered loops'],

@@ -1,9 +1,10 @@
 import { describeStitch } from '../../kind.ts';
-import { RAISED_SPOT } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const detachedChain = describeStitch({
   ...RAISED_SPOT,
+  findSeconds: CATCHES_LOOP_SECONDS,
   isRaised: false,
   id: 'detached-chain',
   name: 'Detached chain stitch',

@@ -1,10 +1,11 @@
 import { describeStitch } from '../../kind.ts';
 import { PULLED_IN } from '../../shared/texts.ts';
-import { FLAT_LINE } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const flyColumn = describeStitch({
   ...FLAT_LINE,
+  findSeconds: CATCHES_LOOP_SECONDS,
   id: 'fly-column',
   name: 'Fly stitch column',
   otherNames: ['stacked fly stitch', 'tied V stitch'],

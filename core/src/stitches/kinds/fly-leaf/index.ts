@@ -1,10 +1,11 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS } from '../../shared/texts.ts';
-import { FLAT_FILLING } from '../../shared/traits.ts';
+import { CATCHES_LOOP_SECONDS, FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const flyLeaf = describeStitch({
   ...FLAT_FILLING,
+  findSeconds: CATCHES_LOOP_SECONDS,
   id: 'fly-leaf',
   name: 'Fly stitch leaf',
   otherNames: ['closed fly leaf', 'tied V leaf'],

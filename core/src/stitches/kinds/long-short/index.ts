@@ -5,6 +5,7 @@ import { params } from './params.ts';
 
 export const longShort = describeStitch({
   ...FLAT_FILLING,
+  care: { oneShade: 1.5, shaded: 2.2 },
   id: 'long-short',
   name: 'Long-and-short stitch',
   otherNames: ['needle painting', 'soft shading', 'plumage stitch'],

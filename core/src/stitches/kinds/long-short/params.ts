@@ -1,7 +1,13 @@
 import { lengthParam, spacing } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
+/** A long stitch is this many times as long as its thread lies wide: about 3.2 mm in one strand, 5 in two. */
+const LONG_WIDTHS = 10;
+
 export const params = {
-  stitchMm: lengthParam('Long stitch', 7, [3, 14], 'Short ones are about two thirds of it.', 's'),
+  stitchMm: {
+    ...lengthParam('Long stitch', 0, [2, 14], 'Short ones are about two thirds of it; shorter in finer thread.', 's'),
+    default: (laidMm) => Math.min(14, Math.max(2, Math.round(LONG_WIDTHS * laidMm * 10) / 10)),
+  },
   spacingMm: spacing(),
 } as const satisfies ParamTable;

@@ -5,6 +5,7 @@ import { CLOTH_SHOWS } from '../../shared/texts.ts';
 
 export const overcast = describeStitch({
   ...FLAT_LINE,
+  findSeconds: 0,
   id: 'overcast',
   name: 'Overcast stitch',
   otherNames: ['whipped edge', 'cording stitch'],

@@ -4,6 +4,7 @@ import { params } from './params.ts';
 
 export const runningFill = describeStitch({
   ...ROW_FILLING,
+  findSeconds: 0,
   id: 'running-fill',
   name: 'Running stitch filling',
   otherNames: ['open filling', 'darning rows'],

@@ -5,6 +5,7 @@ import { params } from './params.ts';
 
 export const running = describeStitch({
   ...FLAT_LINE,
+  findSeconds: 0,
   id: 'running',
   name: 'Running stitch',
   otherNames: ['tacking stitch', 'basting stitch', 'straight running'],

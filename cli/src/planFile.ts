@@ -18,8 +18,10 @@ export function planText(text: string, options: PlanOptions): Outcome<{ piece: P
   if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
   const piece = placed(applySettings(read.value, options), options);
   const planner = new Planner();
-  const proposed = planner.plan(piece, USUAL_FACTORS, options.seed);
-  const chosen = withAskedPasses(piece, proposed, options);
+  const flat = planner.plan(piece, USUAL_FACTORS, options.seed);
+  const roomy = options.fit ? withRoomForRaised(piece, flat) : piece;
+  const proposed = roomy === piece ? flat : planner.plan(roomy, USUAL_FACTORS, options.seed);
+  const chosen = withAskedPasses(roomy, proposed, options);
   if (!chosen.ok) return chosen;
   return success({ piece: chosen.value, workings: planner.plan(chosen.value, USUAL_FACTORS, options.seed) });
 }
@@ -44,6 +46,13 @@ function placed(piece: Piece, { hoopMm, fit, scale }: PlanOptions): Piece {
   return { ...piece, hoop, placement: centred(piece.placement, circle, wanted) };
 }
 
+/** A fitted design whose raised work comes too near to the ring is fitted again, with the air that this wants. */
+function withRoomForRaised(piece: Piece, { findings }: Workings): Piece {
+  const near = findings.find((finding) => finding.id === 'near-ring');
+  if (!piece.hoop || near?.id !== 'near-ring' || !near.figures.raised) return piece;
+  return { ...piece, placement: fitToHoop(piece, { ...piece.hoop, airMm: near.figures.wantedMm }) };
+}
+
 /** The passes as asked for, written into the piece. */
 function withAskedPasses(piece: Piece, { plan }: Workings, options: PlanOptions): Outcome<Piece> {
   const { stitch, thread, strands, angleDeg, params } = options;
@@ -64,7 +73,7 @@ function withAskedPasses(piece: Piece, { plan }: Workings, options: PlanOptions)
         ...pass,
         thread: thread ?? pass.thread,
         strands: strands ?? pass.strands,
-        angleDeg: angleDeg !== null && stitchKind(pass.stitch).hasDirection ? angleDeg : pass.angleDeg,
+        ...(angleDeg !== null && stitchKind(pass.stitch).hasDirection ? { angleDeg, direction: 'straight' } : {}),
         params: { ...pass.params, ...asked.value },
       };
       if (thread !== null && strands === null) changed.strands = fewerStrands(changed);
@@ -90,6 +99,7 @@ function fewerStrands(pass: Pass): number {
 function askedStitch(planned: PlannedPart, stitch: PlanOptions['stitch']): Pass[] {
   const own = passesAsWorked(planned);
   if (stitch === null || !planned.placed.box || !canWork(stitch, planned.placed)) return own;
-  const proposed = own.find((pass) => pass.stitch === stitch);
-  return [proposed ?? plainPass(stitch, own[0]?.thread ?? 'stranded-cotton')];
+  const fillings = own.filter(({ role }) => role === 'filling');
+  const proposed = fillings.find((pass) => pass.stitch === stitch);
+  return [proposed ?? plainPass(stitch, fillings[0]?.thread ?? 'stranded-cotton')];
 }

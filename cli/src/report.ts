@@ -58,6 +58,9 @@ function passReport(pass: PlannedPass): object {
   const { quantities } = pass;
   return {
     stitch: pass.stitch,
+    role: pass.role,
+    direction: pass.direction,
+    angleDeg: r(pass.angleDeg),
     thread: pass.thread,
     strands: pass.strands,
     params: pass.params,

@@ -2,6 +2,7 @@ import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, mapPoints, narrowestGap, type Gap } from '../geometry/index.ts';
+import { remembered } from '../measure/index.ts';
 
 /** Parts nearer than this were drawn to meet, mm. */
 const MEETING_MM = 0.06;
@@ -44,21 +45,47 @@ export function tooClose(plan: Plan): readonly TooClose[] {
   return known;
 }
 
+/** Lines of one part are looked at two by two as long as there are no more than this. */
+const MOST_LINES = 40;
+
+const ownGaps = remembered(({ shape }: PlacedShape): Gap | null => {
+  const { lines } = shape;
+  if (lines.length < 2 || lines.length > MOST_LINES) return null;
+  let least: Gap | null = null;
+  lines.forEach((line, i) => {
+    for (const other of lines.slice(0, i)) {
+      const gap = narrowestGap([line], [other], least?.mm ?? WIDEST_LAID_MM);
+      if (gap && gap.mm > MEETING_MM && gap.mm < (least?.mm ?? Infinity)) least = gap;
+    }
+  });
+  return least;
+});
+/** No bundle lies wider than this, mm. */
+const WIDEST_LAID_MM = 3;
+
+/** Lines of one and the same part that come nearer to each other than their thread is wide. */
+function closeWithin(part: PlannedPart): TooClose[] {
+  const wanted = laidMm(part);
+  const gap = part.placed.kind === 'line' && wanted > 0 ? ownGaps(part.placed) : null;
+  return gap && gap.mm < wanted ? [{ a: part, b: part, gap, laidMm: wanted }] : [];
+}
+
 function findTooClose({ parts }: Plan): TooClose[] {
   const widest = widestOf(parts);
   const earlier = earlierMeeting(
     parts.map(({ placed }) => (placed.kind === 'spot' ? null : placed.box)),
     widest,
   );
-  return parts.flatMap((a, i) =>
-    earlier[i]!.flatMap((j): TooClose[] => {
+  return parts.flatMap((a, i) => [
+    ...closeWithin(a),
+    ...earlier[i]!.flatMap((j): TooClose[] => {
       const b = parts[j]!;
       const wanted = (laidMm(a) + laidMm(b)) / 2;
       if (wanted === 0 || !boxesMeet(a.placed.box!, b.placed.box!, wanted)) return [];
       const gap = gapBetween(a.placed, b.placed, wanted);
       return gap && gap.mm > MEETING_MM && gap.mm < wanted ? [{ a, b, gap, laidMm: wanted }] : [];
     }),
-  );
+  ]);
 }
 
 /** Moved apart, parts leave this much of the cloth to be seen, mm. */

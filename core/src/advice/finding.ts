@@ -6,6 +6,10 @@ import type { PlannedPart } from '../work/index.ts';
 /** What each finding tells, by its id. Lengths are mm, angles degrees, differences of colour ΔE2000, as a person reads them: rounded. */
 export interface FiguresOf {
   'outside-hoop': { readonly overMm: number; readonly innerMm: number };
+  'drawn-twice': { readonly other: string; readonly otherId: string; readonly percent: number };
+  'drawn-wider': { readonly drawnMm: number; readonly coverMm: number; readonly percent: number };
+  'needle-eye': { readonly needle: string; readonly bundleMm: number };
+  'knot-size': { readonly knotMm: number; readonly acrossMm: number };
   'near-ring': { readonly clearMm: number; readonly wantedMm: number; readonly raised?: 1 };
   grain: { readonly offDeg: number };
   warp: { readonly share: number; readonly uprightMm: number; readonly acrossMm: number };
@@ -25,13 +29,15 @@ export interface FiguresOf {
     | { readonly widestMm: number; readonly lengthMm?: undefined; readonly wantedMm: number }
     | { readonly lengthMm: number; readonly widestMm?: undefined; readonly wantedMm: number };
   'line-not-covered': { readonly coverMm: number; readonly markMm: number; readonly strands: number };
-  'span-too-long': { readonly spanMm: number; readonly limitMm: number };
+  'span-too-long': { readonly stitch: string; readonly spanMm: number; readonly limitMm: number };
   'span-too-short': { readonly spanMm: number; readonly leastMm: number };
   'cloth-shows': { readonly spacingMm: number; readonly laidMm: number };
   'too-many-shades': { readonly shades: number; readonly room: number; readonly spanMm: number };
   'guide-outside': { readonly outside: number };
   'too-large-for-direction': { readonly areaCm2: number; readonly mostCm2: number };
-  'too-many-strands': { readonly radiusMm: number; readonly laidMm: number };
+  'too-many-strands':
+    | { readonly radiusMm: number; readonly widthMm?: undefined; readonly laidMm: number }
+    | { readonly widthMm: number; readonly radiusMm?: undefined; readonly laidMm: number };
   snags: { readonly stitch: string };
   'needle-hole': { readonly shaftMm: number; readonly cloth: string };
   pull: { readonly stitch: string; readonly cloth: string };
@@ -61,7 +67,7 @@ export interface FiguresOf {
     readonly needM: number;
     readonly percent: number;
   };
-  'all-hidden': { readonly name: string };
+  'all-hidden': { readonly names: string; readonly count: number };
   'no-stitches': { readonly stitch: string };
   'not-read': { readonly note: string };
 }

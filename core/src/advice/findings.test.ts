@@ -45,7 +45,7 @@ function after(piece: Piece, edit: Edit | null): Piece {
 }
 const found = (piece: Piece): FindingId[] => new Planner().plan(piece, USUAL_FACTORS).findings.map(({ id }) => id);
 const pass = (
-  stitch: 'satin' | 'back' | 'chain',
+  stitch: 'satin' | 'back' | 'chain' | 'french',
   strands = 2,
   params = {},
   thread = 'stranded-cotton',
@@ -126,7 +126,16 @@ const CASES: [FindingId, Piece][] = [
   ['cloth-shows', worked(pieceOf(square), pass('satin', 2, { spacingMm: 1 }))],
   ['too-many-strands', worked(pieceOf('<circle r="0.5" fill="none" stroke="#a33"/>'), pass('back', 6))],
   ['snags', worked(pieceOf('<path d="M0 0H30" stroke="#a33" />', { use: 'worn' }), pass('chain'))],
-  ['needle-hole', worked(pieceOf(square, { cloth: { kind: 'lawn', colour: '#ffffff' } }), pass('satin', 6))],
+  ['needle-hole', worked(pieceOf(square, { cloth: { kind: 'lawn', colour: '#ffffff' } }), pass('satin', 12))],
+  [
+    'needle-eye',
+    worked(pieceOf('<circle r="1.8" fill="#a33"/>'), {
+      passes: [{ ...plainPass('french', 'tapestry-wool', 1), angleDeg: 0 }],
+    }),
+  ],
+  ['knot-size', worked(pieceOf('<circle r="1.8" fill="#a33"/>'), pass('french', 1))],
+  ['drawn-wider', worked(pieceOf('<path d="M0 0H30" stroke="#a33" stroke-width="3"/>'), pass('back', 2))],
+  ['drawn-twice', pieceOf('<path d="M0 0H30" stroke="#a33"/><path d="M5 0.1H25" stroke="#3a3"/>')],
   ['pull', pieceOf(square, { cloth: { kind: 'jersey', colour: '#ffffff' } })],
   ['lost-in-cloth', pieceOf(square, { cloth: { kind: 'calico', colour: '#aa3434' } })],
   ['all-hidden', pieceOf('<rect width="5" height="5" fill="#a33"/><rect width="9" height="9" fill="#3a3"/>')],
@@ -190,10 +199,11 @@ describe('findings', () => {
 
   /** How far a finding is from being none, in its own measure; nothing where one step mends it. */
   function shortBy({ figures }: Finding): number {
+    if ('drawnMm' in figures) return 0.6 * figures.drawnMm - figures.coverMm;
     if ('coverMm' in figures) return figures.markMm - figures.coverMm;
     if ('widestMm' in figures) return figures.wantedMm - figures.widestMm!;
     if ('lengthMm' in figures) return figures.wantedMm - figures.lengthMm;
-    if ('radiusMm' in figures) return figures.laidMm - figures.radiusMm;
+    if ('radiusMm' in figures) return figures.laidMm - figures.radiusMm!;
     return 'gapMm' in figures ? figures.laidMm - figures.gapMm : 0;
   }
 

@@ -4,6 +4,7 @@ import {
   isInside,
   mapPoints,
   regionArea,
+  regionPerimeter,
   subtract,
   subtractFromLines,
   unite,
@@ -78,13 +79,27 @@ export class ShapeCutter {
       const kept = before?.key === key ? before : { key, value: measured(part, matrix, shape, covers) };
       seen.set(part.id, kept);
       shapes.push(kept.value);
-      if (piece.drawing.hidden === 'cut' && part.kind === 'area' && part.opaque && box) {
+      const isCover = part.kind === 'area' && part.opaque && !liesOnTop(shape, piece.placement);
+      if (piece.drawing.hidden === 'cut' && isCover && box) {
         inFront.push({ id: part.id, key: ownKey, region: shape.region, box });
       }
     }
     this.seen = seen;
     return shapes.reverse();
   }
+}
+
+/** A round area up to this wide is worked as a knot, mm on the cloth. */
+const WIDEST_KNOT_MM = 4;
+/** A circle encloses the most: an area that encloses at least this share of what its outline could is round. */
+const ROUND_SHARE = 0.85;
+
+/** Whether an area is so small and round that it is worked on top of what lies behind: an eye's glint cuts no hole. */
+function liesOnTop({ region }: StitchShape, placement: Placement): boolean {
+  const byScale = placement.scale / cuttingScale(placement);
+  const areaMm2 = regionArea(region) * byScale ** 2;
+  const round = (4 * Math.PI * regionArea(region)) / regionPerimeter(region) ** 2;
+  return region.length === 1 && 2 * Math.sqrt(areaMm2 / Math.PI) <= WIDEST_KNOT_MM && round >= ROUND_SHARE;
 }
 
 const NO_SPOTS = new Float64Array(0);

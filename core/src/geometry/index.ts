@@ -19,7 +19,7 @@ export { narrowestGap, type Gap } from './gap.ts';
 export { inscribedCircle } from './inscribedCircle.ts';
 export { earlierMeeting } from './meetingBoxes.ts';
 export { middleLine, type MiddleLine } from './middleLine.ts';
-export { distanceBeyond, distanceToOutline, reachInside } from './outline.ts';
+export { distanceBeyond, distanceToLines, distanceToOutline, reachInside } from './outline.ts';
 export { compose, inverse, IDENTITY, mapPoints, meanScale, type Matrix, turning } from './matrix.ts';
 export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from './scanCells.ts';
 export { scanRows } from './scanRows.ts';

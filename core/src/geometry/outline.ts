@@ -1,4 +1,4 @@
-import type { Region } from './shapes.ts';
+import type { Polyline, Region } from './shapes.ts';
 
 /** The distance from a point to the nearest edge of a region, mm. */
 export function distanceToOutline(region: Region, x: number, y: number): number {
@@ -65,4 +65,21 @@ export function reachInside(region: Region, x: number, y: number, dx: number, dy
     }
   }
   return Number.isFinite(nearest) ? nearest : 0;
+}
+
+/** The distance from a point to the nearest of some lines, mm; Infinity where there are none. */
+export function distanceToLines(lines: readonly Polyline[], x: number, y: number): number {
+  let least = Infinity;
+  for (const { points, closed } of lines) {
+    const last = closed ? points.length : points.length - 2;
+    for (let i = 0; i < last; i += 2) {
+      const j = (i + 2) % points.length;
+      const [ax, ay] = [points[i]!, points[i + 1]!];
+      const [ex, ey] = [points[j]! - ax, points[j + 1]! - ay];
+      const length2 = ex * ex + ey * ey;
+      const t = length2 > 0 ? Math.min(1, Math.max(0, ((x - ax) * ex + (y - ay) * ey) / length2)) : 0;
+      least = Math.min(least, (x - ax - t * ex) ** 2 + (y - ay - t * ey) ** 2);
+    }
+  }
+  return Math.sqrt(least);
 }

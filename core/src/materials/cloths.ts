@@ -145,12 +145,22 @@ export function tracingThrough(cloth: Cloth, lightness: number): 'window' | 'lig
   return cloth.weightGsm <= TRACED_GSM ? 'window' : 'light-box';
 }
 
-/** A shaft over this leaves a hole in cloth up to this weight. */
+/** A shaft over this leaves a hole in cloth up to this weight, and in any that is worn and washed often; felt closes again. */
 const FINE_CLOTH_GSM = 150;
 const HOLE_SHAFT_MM = 0.8;
 
-export function leavesHole(cloth: Cloth, shaftMm: number): boolean {
-  return cloth.weightGsm < FINE_CLOTH_GSM && shaftMm > HOLE_SHAFT_MM;
+export function leavesHole(cloth: Cloth, shaftMm: number, isWorn: boolean): boolean {
+  const holds = cloth.weightGsm <= FINE_CLOTH_GSM || (isWorn && cloth.weightGsm < HEAVY_CLOTH_GSM);
+  return holds && shaftMm > HOLE_SHAFT_MM;
+}
+
+/** Cloth from this weight on closes round any needle. */
+const HEAVY_CLOTH_GSM = 300;
+/** Dense stitches draw in cloth up to this weight, and any that stretches. */
+const PULLED_GSM = 100;
+
+export function isPulled({ stretches, weightGsm }: Cloth): boolean {
+  return stretches || weightGsm <= PULLED_GSM;
 }
 
 /** How far thread may travel behind before it shows through or snags: 10 mm under pale or fine cloth, else 20. */

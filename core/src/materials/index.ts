@@ -24,7 +24,16 @@ export {
   writeCsv,
   writeGpl,
 } from './box/index.ts';
-export { clothOf, CLOTHS, DEFAULT_CLOTH, leavesHole, tracingThrough, travelBehindMm, type Cloth } from './cloths.ts';
+export {
+  clothOf,
+  CLOTHS,
+  DEFAULT_CLOTH,
+  isPulled,
+  leavesHole,
+  tracingThrough,
+  travelBehindMm,
+  type Cloth,
+} from './cloths.ts';
 export {
   AIR_MM,
   HOOP_RANGE_MM,
@@ -42,7 +51,7 @@ export {
 } from './hoops.ts';
 export { DEFAULT_SLACK, LONG_SPAN_MM, LOOKING, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from './lengths.ts';
 export { comesOutInWater, spoiltByWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
-export { NEEDLE_NAMES, needleFor, bluntNeedle, wrappingNeedle, type Needle } from './needles.ts';
+export { isTooThickFor, NEEDLE_NAMES, needlesFor, wrappingNeedle, type Needle, type NeedleUse } from './needles.ts';
 export { shopSchema, type ShopGoods, type ShopStock, type ShopThread } from './shop.ts';
 export {
   EIDERLIGHT,

@@ -3,13 +3,16 @@ import { deltaE } from '../colour/index.ts';
 import {
   bundleDiameterMm,
   clothOf,
+  CLOTHS,
   FOLDED_STRANDS,
   innerDiameterMm,
   laidWidthMm,
   leavesHole,
   nearestShade,
   nearestShades,
-  needleFor,
+  isTooThickFor,
+  needlesFor,
+  wrappingNeedle,
   shadeOf,
   strandChoices,
   strandWidthMm,
@@ -57,21 +60,53 @@ describe('thread', () => {
     [6, 'crewel', 3],
     [12, 'chenille', 20],
   ] as const)('%i strands of cotton go through a %s needle %i', (strands, family, size) => {
-    expect(needleFor(threadKind('stranded-cotton')!, strands)).toMatchObject({ family, size });
+    const [needle, ...others] = needlesFor(threadKind('stranded-cotton')!, strands, 'sharp', clothOf('heavy-linen')!);
+    expect(needle).toMatchObject({ family, size });
+    expect(others).toEqual([]);
   });
 
   it('has a needle for every kind and strand count', () => {
     for (const kind of THREAD_KINDS) {
-      for (const strands of strandChoices(kind)) expect(needleFor(kind, strands).shaftMm).toBeGreaterThan(0.4);
+      for (const strands of strandChoices(kind)) {
+        for (const cloth of CLOTHS) {
+          for (const use of ['sharp', 'blunt', 'sharp-then-blunt', 'wrapping'] as const) {
+            const needles = needlesFor(kind, strands, use, cloth);
+            expect(needles).toHaveLength(use === 'sharp-then-blunt' ? 2 : 1);
+            for (const needle of needles) expect(isTooThickFor(needle, bundleDiameterMm(kind, strands))).toBe(false);
+          }
+        }
+      }
+    }
+  });
+
+  it('takes its needle from the cloth, too: ball points for knits, finer ones for lawn, stronger ones for denim', () => {
+    const cotton = threadKind('stranded-cotton')!;
+    const on = (cloth: string, strands = 2) => needlesFor(cotton, strands, 'sharp', clothOf(cloth)!)[0]!;
+    expect(on('jersey').family).toBe('ball-point');
+    expect(on('lawn').shaftMm).toBeLessThan(on('heavy-linen').shaftMm);
+    expect(on('denim').shaftMm).toBeGreaterThan(on('heavy-linen').shaftMm);
+    expect(on('heavy-linen', 12).shaftMm).toBeGreaterThan(on('heavy-linen', 6).shaftMm);
+  });
+
+  it('is wound on a needle whose eye it passes: rug wool on no thin one', () => {
+    for (const kind of THREAD_KINDS) {
+      for (const strands of strandChoices(kind)) {
+        const { shaftMm, family } = wrappingNeedle(kind, strands);
+        const bundle = bundleDiameterMm(kind, strands);
+        expect(shaftMm).toBeGreaterThanOrEqual(bundle * (family === 'milliner' ? 1.3 : 0.7));
+      }
     }
   });
 });
 
 describe('cloth and hoop', () => {
-  it('shows holes of thick needles in fine cloth only', () => {
-    expect(leavesHole(clothOf('silk')!, 0.86)).toBe(true);
-    expect(leavesHole(clothOf('silk')!, 0.69)).toBe(false);
-    expect(leavesHole(clothOf('denim')!, 1.27)).toBe(false);
+  it('shows holes of thick needles in fine cloth, and in what is worn', () => {
+    expect(leavesHole(clothOf('silk')!, 0.86, false)).toBe(true);
+    expect(leavesHole(clothOf('silk')!, 0.69, false)).toBe(false);
+    expect(leavesHole(clothOf('fine-linen')!, 0.86, false)).toBe(true);
+    expect(leavesHole(clothOf('heavy-linen')!, 0.86, true)).toBe(true);
+    expect(leavesHole(clothOf('heavy-linen')!, 0.86, false)).toBe(false);
+    expect(leavesHole(clothOf('denim')!, 1.27, true)).toBe(false);
   });
 
   it('lets thread travel further behind dense, dark cloth', () => {

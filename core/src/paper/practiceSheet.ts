@@ -103,7 +103,7 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
     arc(cx + 14 * Math.cos(turn), cy + 14 * Math.sin(turn), 7.2, 2.6, turn);
   }
   const bundleMm = bundleDiameterMm(threadKind(THREAD)!, PRACTICE.strands);
-  const knotMm = knotDiameterMm(2, bundleMm, wrappingNeedle(PRACTICE.strands).shaftMm);
+  const knotMm = knotDiameterMm(2, bundleMm, wrappingNeedle(threadKind('stranded-cotton')!, PRACTICE.strands).shaftMm);
   text(cx + 36, y + 8, '6  Knots on the crosses, two wraps.');
   text(cx + 36, y + 13, `Target: all of one size, about ${knotMm.toFixed(1)} mm.`);
   for (let k = 0; k < 10; k++) {

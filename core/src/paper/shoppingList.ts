@@ -151,10 +151,12 @@ function otherThings(piece: Piece, plan: Plan, shop: ShopStock | null, units: Un
   }
   const needles = new Map(
     plan.parts.flatMap(({ passes }) =>
-      passes.map(({ needle }): [string, string] => [
-        `needle-${needle.family}-${needle.size}`,
-        `${NEEDLE_NAMES[needle.family]} ${needle.size}`,
-      ]),
+      passes.flatMap(({ needles: taken }) =>
+        taken.map(({ family, size }): [string, string] => [
+          `needle-${family}-${size}`,
+          `${NEEDLE_NAMES[family]} ${size}`,
+        ]),
+      ),
     ),
   );
   for (const [id, name] of needles) put(id, 'needle', 'Needles', name, 1, 'packet');

@@ -1,6 +1,7 @@
 import { freeColourId } from './ids.ts';
 import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
+import { plural } from '../measure/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { editOf, type Edit, type EditPath } from './edits.ts';
 import {
@@ -269,7 +270,24 @@ export function placePart(piece: Piece, partId: string, index: number): Edit | n
 }
 
 export function acceptFinding(piece: Piece, accepted: Piece['accepted'][number]): Edit | null {
-  return editOf(piece, 'Accept a finding', [[['accepted'], [...piece.accepted, accepted]]]);
+  return acceptFindings(piece, [accepted]);
+}
+
+/** Accepts several findings in one edit, with one word why. */
+export function acceptFindings(piece: Piece, accepted: Piece['accepted']): Edit | null {
+  const label = accepted.length === 1 ? 'Accept a finding' : `Accept ${plural(accepted.length, 'finding')}`;
+  return editOf(piece, label, [[['accepted'], [...piece.accepted, ...accepted]]]);
+}
+
+/** Draws lines in another width, mm on the drawing. */
+export function setStrokeWidth(piece: Piece, partIds: readonly string[], strokeMm: number): Edit | null {
+  const lines = piece.drawing.parts.filter(({ id, kind }) => kind === 'line' && partIds.includes(id));
+  return editParts(
+    piece,
+    'Draw it in another width',
+    lines.map(({ id }) => id),
+    { strokeMm: Math.min(1000, Math.max(0, strokeMm)) },
+  );
 }
 
 function editParts(

@@ -53,15 +53,24 @@ export function invertEdit(edit: Edit): Edit {
  * a drag of a thousand moves is no longer than one move.
  */
 export function mergeEdits(first: Edit, second: Edit): Edit {
+  if (setTheSame(first.steps, second.steps)) {
+    return { ...second, steps: first.steps.map((step, i) => ({ ...step, after: second.steps[i]!.after })) };
+  }
   const steps = [...first.steps];
-  second.steps.forEach((step, i) => {
-    // Most often both set the same values in the same order.
-    const at =
-      isPath(steps[i]?.path, step.path) && steps.length === second.steps.length ? i : lastTouching(steps, step);
+  for (const step of second.steps) {
+    const at = lastTouching(steps, step);
     if (at >= 0 && isPath(steps[at]!.path, step.path)) steps[at] = { ...steps[at]!, after: step.after };
     else steps.push(step);
-  });
+  }
   return { ...second, steps };
+}
+
+/** Whether two edits set the same values in the same order, none of them part of another: most often they do. */
+function setTheSame(first: readonly EditStep[], second: readonly EditStep[]): boolean {
+  const isSameWay = first.length === second.length && first.every(({ path }, i) => isPath(path, second[i]!.path));
+  if (!isSameWay) return false;
+  const isOfOneDepth = first.every(({ path }) => path.length === first[0]!.path.length);
+  return isOfOneDepth && new Set(first.map(({ path }) => path.join('\n'))).size === first.length;
 }
 
 /** The last step that sets what another sets, something of it, or something around it; -1 where none does. */

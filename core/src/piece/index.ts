@@ -1,5 +1,6 @@
 export {
   acceptFinding,
+  acceptFindings,
   dropColourway,
   groupMembers,
   inColourway,
@@ -24,6 +25,7 @@ export {
   setPasses,
   setPositions,
   setShade,
+  setStrokeWidth,
   setShades,
   setShown,
   setUnderlay,

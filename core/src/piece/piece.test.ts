@@ -44,6 +44,8 @@ import {
   setUnderlay,
   placePart,
   acceptFinding,
+  acceptFindings,
+  setStrokeWidth,
   plainHoop,
   setDiffers,
   workInShade,
@@ -249,6 +251,11 @@ describe('edits', () => {
     ['colourway taken', (p) => (p.colourways[0] ? takeColourway(p, p.colourways[0].id) : null)],
     ['colourway dropped', (p) => (p.colourways[0] ? dropColourway(p, p.colourways[0].id) : null)],
     ['accepted', (p) => (p.accepted.length > 0 ? null : acceptFinding(p, ACCEPTED))],
+    [
+      'accepted together',
+      (p) => (p.accepted.length > 0 ? null : acceptFindings(p, [ACCEPTED, { ...ACCEPTED, part: null }])),
+    ],
+    ['width', (p) => setStrokeWidth(p, [first!.id], 1.5)],
     ['remove', (p) => removeParts(p, [first!.id, second!.id])],
   ];
 

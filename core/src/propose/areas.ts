@@ -150,7 +150,7 @@ function knotOf(acrossMm: number): { strands: number; mm: number } {
   const kind = threadKind(THREAD)!;
   const sizes = [1, 2, 3, 6].map((strands) => ({
     strands,
-    mm: knotDiameterMm(2, bundleDiameterMm(kind, strands), wrappingNeedle(strands).shaftMm),
+    mm: knotDiameterMm(2, bundleDiameterMm(kind, strands), wrappingNeedle(kind, strands).shaftMm),
   }));
   return sizes.reduce((a, b) => (Math.abs(b.mm - acrossMm) < Math.abs(a.mm - acrossMm) ? b : a));
 }

@@ -43,7 +43,13 @@ function work(id: StitchId, region: Region, more: Partial<StitchContext> = {}, g
   return workStitch(id, { region, lines: [], spots: new Float64Array(0) }, given, { ...context, ...more });
 }
 const measured = (path: StitchPath) =>
-  measurePath(path, { clothMm: 0.3, bundleMm: bundleDiameterMm(COTTON, 2), slack: 0.03, travelMm: 10, pace: { findSeconds: 0, care: 1 } }).quantities;
+  measurePath(path, {
+    clothMm: 0.3,
+    bundleMm: bundleDiameterMm(COTTON, 2),
+    slack: 0.03,
+    travelMm: 10,
+    pace: { findSeconds: 0, care: 1 },
+  }).quantities;
 
 /** A half ring of the given width. */
 function arch(outer: number, inner: number): Region {

@@ -1,4 +1,5 @@
 import type { DirectionField, Polyline, Region } from '../geometry/index.ts';
+import type { NeedleUse } from '../materials/index.ts';
 import type { Pace } from './measurePath.ts';
 import type { MoveSink } from './moves.ts';
 import type { GivenParams, ParamsOf, ParamTable } from './params.ts';
@@ -45,8 +46,7 @@ export interface StitchKind {
   /** What it is good for, in a sentence. */
   readonly purpose: string;
   readonly params: ParamTable;
-  /** Sharp, blunt for whipping and weaving, or straight and thin-eyed for wraps. */
-  readonly needle: 'sharp' | 'blunt' | 'wrapping';
+  readonly needle: NeedleUse;
   readonly usualStrands: number;
   readonly hasDirection: boolean;
   /** Whether its rows can follow the outline inward. */

@@ -20,7 +20,13 @@ import {
 
 const COTTON = threadKind('stranded-cotton')!;
 const LAID = laidWidthMm(COTTON, 2);
-const SETTINGS = { clothMm: 0.3, bundleMm: bundleDiameterMm(COTTON, 2), slack: 0.03, travelMm: 10, pace: { findSeconds: 0, care: 1 } };
+const SETTINGS = {
+  clothMm: 0.3,
+  bundleMm: bundleDiameterMm(COTTON, 2),
+  slack: 0.03,
+  travelMm: 10,
+  pace: { findSeconds: 0, care: 1 },
+};
 const SEEDS = Array.from({ length: 24 }, (_, i) => i + 1);
 
 const area = (region: Region): StitchShape => ({ region, lines: [], spots: new Float64Array(0) });

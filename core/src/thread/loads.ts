@@ -1,6 +1,6 @@
 import { bisectRight } from 'd3-array';
 import type { PlannedPass, WorkedThread } from '../work/index.ts';
-import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
+import { FOLDED_STRANDS, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from '../materials/index.ts';
 import { Move, stitchKind } from '../stitches/index.ts';
 
 /** How working lengths are cut and lost, from the person's schools. */
@@ -89,6 +89,12 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
   }
   const loads = portions.length;
   return { portions, loads, restarts, cutMm: takenMm, lostMm: Math.max(0, loads * needleMm - worked) };
+}
+
+/** What one layer takes by itself, with threading, fastening off and what is unpicked, s. */
+export function secondsAlone(pass: PlannedPass, settings: LoadSettings): number {
+  const { loads } = countLoads([{ ...pass.threads[0]!, pass }], settings);
+  return pass.quantities.seconds * (1 + UNPICKED_TIME) + loads * (SECONDS.thread + SECONDS.fastenOff);
 }
 
 /** What must be left on the needle to fasten off; wraps need room. */

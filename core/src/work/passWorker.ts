@@ -49,6 +49,7 @@ export class PassWorker {
 export function workSettings(piece: PlanInput, seed: number, own: OwnFactors): WorkSettings {
   const cloth = clothOf(piece.cloth.kind)!;
   return {
+    cloth: cloth.id,
     clothMm: cloth.thicknessMm,
     slack: piece.worker.slack,
     travelMm: travelMm(piece),

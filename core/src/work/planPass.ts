@@ -3,16 +3,7 @@ import { type OwnFactors, threadFactor } from './ownFactors.ts';
 import { directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './passShape.ts';
 import { canWork, type SettledPass } from '../propose/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
-import {
-  bluntNeedle,
-  bundleDiameterMm,
-  laidWidthMm,
-  needleFor,
-  threadKind,
-  wrappingNeedle,
-  type Needle,
-  type ThreadKind,
-} from '../materials/index.ts';
+import { bundleDiameterMm, clothOf, laidWidthMm, needlesFor, threadKind } from '../materials/index.ts';
 import { seedFrom } from '../measure/index.ts';
 import type { Pass } from '../piece/index.ts';
 import {
@@ -35,6 +26,8 @@ const NOTHING: StitchShape = { region: [], lines: [], spots: new Float64Array(0)
 
 /** What every pass of a piece is worked with. */
 export interface WorkSettings {
+  /** The kind of cloth, and how thick it is, mm. */
+  readonly cloth: string;
   readonly clothMm: number;
   readonly slack: number;
   readonly travelMm: number;
@@ -42,13 +35,6 @@ export interface WorkSettings {
   readonly hand: 'right' | 'left';
   readonly seed: number;
   readonly own: OwnFactors;
-}
-
-/** The needle with which a stitch is worked in a thread. */
-function needleOf(stitch: Pass['stitch'], kind: ThreadKind, strands: number): Needle {
-  const wanted = stitchKind(stitch).needle;
-  if (wanted === 'wrapping') return wrappingNeedle(strands);
-  return wanted === 'blunt' ? bluntNeedle(kind, strands) : needleFor(kind, strands);
 }
 
 /**
@@ -64,7 +50,8 @@ export function planPass(
   const kind = threadKind(pass.thread);
   if (!kind) throw new RangeError(`planPass: no thread of kind '${pass.thread}'`);
   const stitch = stitchKind(pass.stitch);
-  const needle = needleOf(pass.stitch, kind, pass.strands);
+  const needles = needlesFor(kind, pass.strands, stitch.needle, clothOf(settings.cloth)!);
+  const needle = needles[0]!;
   const laidMm = laidWidthMm(kind, pass.strands) * settings.own.width;
   const bundleMm = bundleDiameterMm(kind, pass.strands);
   const given = { ...schoolsOf(pass, settings, laidMm), ...pass.params };
@@ -98,6 +85,7 @@ export function planPass(
     laidMm,
     bundleMm,
     needle,
+    needles,
     path,
     quantities: whole.quantities,
     threads: byShade.some(({ starts }) => starts.length > 0)

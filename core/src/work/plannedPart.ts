@@ -18,6 +18,8 @@ export interface PlannedPass extends SettledPass {
   readonly laidMm: number;
   readonly bundleMm: number;
   readonly needle: Needle;
+  /** All needles that it takes, in the order in which they are taken up: a blunt one for what is woven or whipped afterwards. */
+  readonly needles: readonly Needle[];
   readonly path: StitchPath;
   readonly quantities: Quantities;
   /** The path as it is threaded: one in each shade, in working order. */

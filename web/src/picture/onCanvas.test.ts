@@ -40,7 +40,13 @@ function passOf(path: StitchPath): PlannedPass {
   );
   if (!read.ok) throw new Error(read.problem);
   const pass = new Planner().plan(read.value, USUAL_FACTORS).plan.parts[0]!.passes[0]!;
-  const measured = measurePath(path, { clothMm: 0.3, bundleMm: pass.bundleMm, slack: 0, travelMm: 10, pace: { findSeconds: 0, care: 1 } });
+  const measured = measurePath(path, {
+    clothMm: 0.3,
+    bundleMm: pass.bundleMm,
+    slack: 0,
+    travelMm: 10,
+    pace: { findSeconds: 0, care: 1 },
+  });
   return { ...pass, strands: 2, laidMm: 0.5, path, threads: [{ colour: null, path, ...measured }] };
 }
 

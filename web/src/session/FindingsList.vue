@@ -9,7 +9,7 @@ import {
   type Remedy,
   type Severity,
 } from '@junctura/core/advice';
-import { acceptFinding } from '@junctura/core/piece';
+import { acceptFindings } from '@junctura/core/piece';
 import { CircleAlert, Eye, OctagonAlert } from '@lucide/vue';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -64,14 +64,21 @@ watch(
 const accepting = ref<string | null>(null);
 const why = ref('');
 
-function accept(finding: Finding): void {
+/** Those that are listed here and of the same kind. */
+function alike(finding: Finding): Finding[] {
+  return entries.value.map((entry) => entry.finding).filter(({ id }) => id === finding.id);
+}
+function accept(findings: readonly Finding[]): void {
   opened.edit(
-    acceptFinding(opened.piece, {
-      finding: finding.id,
-      part: finding.part,
-      figures: figuresKey(finding),
-      why: why.value.slice(0, 300),
-    }),
+    acceptFindings(
+      opened.piece,
+      findings.map((finding) => ({
+        finding: finding.id,
+        part: finding.part,
+        figures: figuresKey(finding),
+        why: why.value.slice(0, 300),
+      })),
+    ),
   );
   accepting.value = null;
   why.value = '';
@@ -104,9 +111,12 @@ function accept(finding: Finding): void {
             placeholder="Why it is all right"
             maxlength="300"
             :input-props="{ 'aria-label': 'Why it is all right' }"
-            @keydown.enter="accept(entry.finding)"
+            @keydown.enter="accept([entry.finding])"
           />
-          <NButton size="small" type="primary" @click="accept(entry.finding)">I know</NButton>
+          <NButton size="small" type="primary" @click="accept([entry.finding])">I know</NButton>
+          <NButton v-if="alike(entry.finding).length > 1" size="small" @click="accept(alike(entry.finding))"
+            >I know all {{ alike(entry.finding).length }} of this kind</NButton
+          >
           <NButton size="small" @click="accepting = null">Leave it open</NButton>
         </div>
         <div v-else class="row">

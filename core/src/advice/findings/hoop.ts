@@ -75,7 +75,8 @@ function inPositions({ piece, plan }: Case<'outside-hoop'>): Offer[] {
 }
 
 function fitted({ piece, plan }: Pick<Case, 'piece' | 'plan'>, wantedMm: number): Offer[] {
-  if (!piece.hoop || !plan.design.circle) return [];
+  // A design that lies in several positions was meant to be larger than its hoop.
+  if (!piece.hoop || !plan.design.circle || piece.positions.length > 1) return [];
   const hoop = { ...piece.hoop, airMm: Math.max(piece.hoop.airMm, wantedMm) };
   const edit = setHoop(piece, hoop, fitToHoop(piece, hoop), 'Fit to the hoop');
   return [[`Fit it with ${hoop.airMm} mm of air`, edit]];

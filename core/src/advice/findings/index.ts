@@ -5,7 +5,7 @@ import type { Finding, FindingId, FindingKinds } from '../finding.ts';
 import { clothColourFindings, COLOURS_KINDS, colourFindings } from './colours.ts';
 import { DRAWING_KINDS, drawingFindings } from './drawing.ts';
 import { HOOP_KINDS, hoopFindings } from './hoop.ts';
-import { closeFindings, MEETING_KINDS, neighbourFindings } from './meeting.ts';
+import { closeFindings, MEETING_KINDS, neighbourFindings, twiceFindings } from './meeting.ts';
 import { OWNED_KINDS } from './owned.ts';
 import { partFindings, PARTS_KINDS } from './parts.ts';
 import { TRANSFER_KINDS, transferFindings } from './transfer.ts';
@@ -28,6 +28,7 @@ export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): F
     ...partFindings(piece, plan),
     ...neighbourFindings(plan, neighbours),
     ...closeFindings(plan),
+    ...twiceFindings(plan),
     ...transferFindings(piece, plan),
     ...clothColourFindings(piece, plan),
     ...colourFindings(piece, plan),

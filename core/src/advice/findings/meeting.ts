@@ -1,7 +1,16 @@
-import { type Pass, setPasses } from '../../piece/index.ts';
+import { type Pass, setPasses, setShown } from '../../piece/index.ts';
 import { onPart, leftOut, withStrands } from './onParts.ts';
-import { formatFine } from '../../measure/index.ts';
-import { nudgeParts, joinParts } from '../../drawing/index.ts';
+import { formatFine, RememberedPair } from '../../measure/index.ts';
+import {
+  boxesMeet,
+  distanceToLines,
+  distanceToOutline,
+  earlierMeeting,
+  lengthsOf,
+  placeOn,
+  type Polyline,
+} from '../../geometry/index.ts';
+import { edgesOf, nudgeParts, joinParts, type PlacedShape } from '../../drawing/index.ts';
 import { degreesApart, straightFilling, type Neighbours, TREATMENT } from '../../propose/index.ts';
 import { type PlannedPart, type PlannedPass, passesAsWorked } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
@@ -16,17 +25,31 @@ import {
   type FindingRemedies,
 } from '../finding.ts';
 
+/** Stands for the part itself, where two of its own lines come near each other. */
+const OWN = '';
+
 /** Lines and edges that come nearer to each other than their thread is wide. */
 export function closeFindings(plan: Plan): Finding[] {
   return tooClose(plan).map(({ a, b, gap, laidMm }) => ({
     id: 'line-too-close',
     part: a.part.id,
-    figures: { other: b.part.name, otherId: b.part.id, gapMm: hundredths(gap.mm), laidMm: hundredths(laidMm) },
+    figures: {
+      other: b.part.name,
+      otherId: a === b ? OWN : b.part.id,
+      gapMm: hundredths(gap.mm),
+      laidMm: hundredths(laidMm),
+    },
   }));
 }
 
 /** Touching areas in near-equal colours whose stitches lie nearly the same way. */
 export function neighbourFindings({ parts }: Plan, neighbours: Neighbours): Finding[] {
+  const lines = parts.filter(({ placed }) => placed.kind === 'line' && placed.box);
+  const hasLineBetween = (a: PlannedPart, b: PlannedPart): boolean =>
+    lines.some(
+      ({ placed }) =>
+        boxesMeet(placed.box!, a.placed.box!, TREATMENT.touchingMm) && runsBetween(placed, a.placed, b.placed),
+    );
   const seenFilling = ({ passes }: PlannedPart): PlannedPass | undefined =>
     passes.some(({ role }) => role === 'outline') ? undefined : straightFilling(passes);
   return parts.flatMap((one, i): Finding[] => {
@@ -35,10 +58,64 @@ export function neighbourFindings({ parts }: Plan, neighbours: Neighbours): Find
     for (const j of neighbours.alikeBefore(i)) {
       const other = seenFilling(parts[j]!);
       const apartDeg = other ? hundredths(degreesApart(filling.angleDeg, other.angleDeg)) : Infinity;
-      if (apartDeg >= TREATMENT.leastTurnDeg) continue;
+      if (apartDeg >= TREATMENT.leastTurnDeg || hasLineBetween(one, parts[j]!)) continue;
       return [{ id: 'direction-vanishes', part: one.part.id, figures: { other: parts[j]!.part.name, apartDeg } }];
     }
     return [];
+  });
+}
+
+/** Lines that lie on each other this closely are one to the eye, mm; and looked at in steps of this. */
+const UPON_MM = 0.3;
+const LOOK_MM = 0.5;
+/** Lying on another for more than this share of its length, a line is drawn twice. */
+const TWICE = 0.6;
+
+/** Lines that lie on another line for most of their length: worked, they would be stitched twice. */
+export function twiceFindings({ parts }: Plan): Finding[] {
+  const lines = parts.map(({ placed }) => (placed.kind === 'line' ? placed.box : null));
+  return earlierMeeting(lines, UPON_MM).flatMap((earlier, i): Finding[] => {
+    const one = parts[i]!;
+    for (const j of earlier) {
+      const other = parts[j]!;
+      // The shorter may lie on the longer.
+      const [short, long] = one.placed.lengthMm <= other.placed.lengthMm ? [one, other] : [other, one];
+      const share = sharedShare(short.placed, long.placed);
+      if (share <= TWICE) continue;
+      const figures = { other: long.part.name, otherId: long.part.id, percent: Math.round(100 * share) };
+      return [{ id: 'drawn-twice', part: short.part.id, figures }];
+    }
+    return [];
+  });
+}
+
+const shared = new RememberedPair<PlacedShape, number>();
+
+/** Which share of a line lies on another. */
+function sharedShare(a: PlacedShape, b: PlacedShape): number {
+  return shared.get(a, b, () => {
+    const places = placesAlong(a.shape.lines, LOOK_MM);
+    const upon = places.filter(([x, y]) => distanceToLines(b.shape.lines, x, y) < UPON_MM).length;
+    return places.length > 0 ? upon / places.length : 0;
+  });
+}
+
+/** Whether a line runs along where two areas touch, for most of that stretch. */
+function runsBetween(line: PlacedShape, a: PlacedShape, b: PlacedShape): boolean {
+  const meeting = placesAlong(edgesOf(a.shape), LOOK_MM).filter(
+    ([x, y]) => distanceToOutline(b.shape.region, x, y) < TREATMENT.touchingMm,
+  );
+  const drawn = meeting.filter(([x, y]) => distanceToLines(line.shape.lines, x, y) < TREATMENT.touchingMm);
+  return meeting.length > 0 && drawn.length >= TWICE * meeting.length;
+}
+
+/** Places along lines, in even steps. */
+function placesAlong(lines: readonly Polyline[], stepMm: number): [x: number, y: number][] {
+  return lines.flatMap(({ points, closed }) => {
+    const way = closed ? Float64Array.of(...points, points[0]!, points[1]!) : points;
+    const lengths = lengthsOf(way);
+    const count = Math.max(1, Math.ceil(lengths.at(-1)! / stepMm));
+    return Array.from({ length: count }, (_, i) => placeOn(way, lengths, ((i + 0.5) * lengths.at(-1)!) / count));
   });
 }
 
@@ -55,6 +132,13 @@ function movedAway({ finding }: Case<'line-too-close'>, { piece, plan, planned }
   return [[`Move it ${Math.ceil(Math.hypot(...way) * 10) / 10} mm away`, edit]];
 }
 
+/** Areas that merge anyway can be one; lines that are joined stay as near to each other. */
+function joined({ finding }: Case<'line-too-close'>, { piece, plan, planned }: PartCase): Offer[] {
+  const other = plan.parts.find(({ part }) => part.id === finding.figures.otherId);
+  if (other?.placed.kind !== 'area' || planned.placed.kind !== 'area') return [];
+  return [['Join the two', joinParts(piece, [other.part.id, planned.part.id])]];
+}
+
 const mm = formatFine;
 
 /** What is said of each. */
@@ -62,9 +146,17 @@ export const MEETING_KINDS = {
   'line-too-close': {
     step: 'drawing',
     severity: 'note',
-    say: ({ other, gapMm, laidMm }) =>
-      `It comes within ${mm(gapMm)} of “${other}”; the thread is ${mm(laidMm)} wide, so they merge.`,
+    say: ({ other, otherId, gapMm, laidMm }) =>
+      otherId === OWN
+        ? `Two of its own lines come within ${mm(gapMm)} of each other; the thread is ${mm(laidMm)} wide, so they merge.`
+        : `It comes within ${mm(gapMm)} of “${other}”; the thread is ${mm(laidMm)} wide, so they merge.`,
     why: 'No cloth shows between them. Move them apart, join them, take strands out, or leave one out.',
+  },
+  'drawn-twice': {
+    step: 'drawing',
+    severity: 'warn',
+    say: ({ other, percent }) => `${percent} % of it lies on “${other}”: the same line is drawn twice.`,
+    why: 'It would be marked and stitched twice, one thread on the other. Drop one of them.',
   },
   'direction-vanishes': {
     step: 'stitches',
@@ -78,12 +170,12 @@ export const MEETING_KINDS = {
 /** What can be done about each, worked out only when it is asked for. */
 export const MEETING_REMEDIES = {
   'line-too-close': (of) =>
-    onPart(of, (part) => [
-      leftOut(part),
-      ...movedAway(of, part),
-      ['Join the two', joinParts(of.piece, [of.finding.figures.otherId, part.planned.part.id])],
-      ['Take a strand out', withStrands(part, -1)],
-    ]),
+    onPart(of, (part) =>
+      of.finding.figures.otherId === OWN
+        ? [['Take a strand out', withStrands(part, -1)]]
+        : [leftOut(part), ...movedAway(of, part), ...joined(of, part), ['Take a strand out', withStrands(part, -1)]],
+    ),
+  'drawn-twice': (of) => onPart(of, (part) => [['Drop this one', setShown(part.piece, [part.planned.part.id], false)]]),
   'direction-vanishes': (of) =>
     onPart(of, ({ piece, planned }) => {
       const turn = (pass: Pass): Pass =>

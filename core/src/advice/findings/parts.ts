@@ -1,6 +1,6 @@
 import { onPart, withStrands, leftOut, switchTo, without, changeFilling } from './onParts.ts';
 import { formatFine } from '../../measure/index.ts';
-import { type PlanInput, type Pass, setGuides } from '../../piece/index.ts';
+import { type Part, type PlanInput, type Pass, setGuides, setStrokeWidth } from '../../piece/index.ts';
 import {
   longestSpan,
   tightestBendMm,
@@ -11,9 +11,9 @@ import {
 } from '../../propose/index.ts';
 import { type PlannedPart, type PlannedPass, longestFrontRunMm } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
-import { type PlacedShape, outlineToLine } from '../../drawing/index.ts';
-import { clothOf, leavesHole, markOf } from '../../materials/index.ts';
-import { stitchKind, WIDEST_FIELD_MM2 } from '../../stitches/index.ts';
+import { lineToArea, type PlacedShape, outlineToLine } from '../../drawing/index.ts';
+import { clothOf, isPulled, leavesHole, markOf, NEEDLE_NAMES } from '../../materials/index.ts';
+import { knotDiameterMm, stitchKind, WIDEST_FIELD_MM2, type StitchId } from '../../stitches/index.ts';
 import {
   hundredths,
   type FiguresOf,
@@ -24,32 +24,52 @@ import {
 } from '../finding.ts';
 import { THRESHOLDS } from '../thresholds.ts';
 
-/** Stitches that span an area from edge to edge; they are judged by their spans. */
+/** Stitches that span an area from edge to edge, which are ragged where they are very short. */
 const SATIN_LIKE: ReadonlySet<string> = new Set(['satin', 'satin-surface']);
+/** Stitches whose spans are tied down: how much of a span lies free. */
+const TIED: Readonly<Partial<Record<StitchId, number>>> = { romanian: 0.5, couching: 0, 'couched-fill': 0 };
+/** A narrow area wants threads this much finer than it is wide. */
+const LEAST_THREADS_ACROSS = 2;
+/** A stitch must hide this share of the width that is drawn. */
+const LEAST_DRAWN = 0.6;
+/** Lines drawn narrower than this are drawn as lines, whatever their width, mm. */
+const DRAWN_LINE_MM = 0.9;
 
 /** What is smaller than this on the cloth is not even a point of thread, mm. */
 const LEAST_PART_MM = 0.5;
 
 /** What there is to say of each part by itself: its size, its stitches, its directions, its use. */
 export function partFindings(piece: PlanInput, { parts }: Plan): Finding[] {
-  return parts.flatMap((planned) => findingsOf(piece, planned));
+  return [...parts.flatMap((planned) => findingsOf(piece, planned)), ...hiddenFindings(parts)];
 }
+
+/** What lies wholly behind other parts, all together. */
+function hiddenFindings(parts: Plan['parts']): Finding[] {
+  const hidden = parts.filter(({ part, placed }) => part.shown && !placed.box && placed.behind.length > 0);
+  if (hidden.length === 0) return [];
+  const names = hidden.slice(0, MOST_NAMED).map(({ part }) => `“${part.name}”`);
+  const rest = hidden.length - names.length;
+  const figures = { names: names.join(', ') + (rest > 0 ? ` and ${rest} more` : ''), count: hidden.length };
+  return [{ id: 'all-hidden', part: hidden.length === 1 ? hidden[0]!.part.id : null, figures }];
+}
+
+/** So many hidden parts are named. */
+const MOST_NAMED = 3;
 
 function findingsOf(piece: PlanInput, planned: PlannedPart): Finding[] {
   const { part, placed, passes } = planned;
   const at = ([id, figures]: Found): Finding => ({ id, part: part.id, figures }) as Finding;
   if (!part.shown) return [];
   if (!placed.box) {
-    const isHidden = placed.behind.length > 0;
-    return [
-      at(isHidden ? ['all-hidden', { name: part.name }] : ['part-too-small', { widestMm: 0, wantedMm: LEAST_PART_MM }]),
-    ];
+    return placed.behind.length > 0 ? [] : [at(['part-too-small', { widestMm: 0, wantedMm: LEAST_PART_MM }])];
   }
   return passes
     .flatMap((pass): Found[] => [
       ...(pass.quantities.stitches === 0 ? [['no-stitches', { stitch: pass.stitch }] as const] : []),
       ...sizeFindings(placed, pass),
-      ...coverFindings(piece, placed, pass),
+      ...coverFindings(piece, part, placed, pass),
+      ...spanFindings(piece, placed, pass),
+      ...knotFindings(placed, pass),
       ...fieldFindings(placed, pass),
       ...useFindings(piece, pass),
     ])
@@ -58,13 +78,16 @@ function findingsOf(piece: PlanInput, planned: PlannedPart): Finding[] {
 
 type Found = { [Id in FindingId]: readonly [Id, FiguresOf[Id]] }[FindingId];
 
-function sizeFindings(placed: PlacedShape, { stitch, laidMm, params, role }: PlannedPass): Found[] {
+function sizeFindings(placed: PlacedShape, { stitch, strands, laidMm, params, role }: PlannedPass): Found[] {
   const kind = stitchKind(stitch);
   if (role !== 'filling') return [];
   if (kind.worksOn === 'area') {
     const widestMm = hundredths((placed.widest?.r ?? 0) * 2);
     const wantedMm = hundredths(THRESHOLDS.leastWidths * laidMm);
-    return widestMm < wantedMm ? [['part-too-small', { widestMm, wantedMm }]] : [];
+    if (widestMm < wantedMm) return [['part-too-small', { widestMm, wantedMm }]];
+    const widthMm = hundredths(placed.meanWidthMm);
+    const isCoarse = strands > 1 && widthMm < LEAST_THREADS_ACROSS * laidMm;
+    return isCoarse ? [['too-many-strands', { widthMm, laidMm: hundredths(laidMm) }]] : [];
   }
   if (kind.worksOn !== 'line') return [];
   const found: Found[] = [];
@@ -78,7 +101,7 @@ function sizeFindings(placed: PlacedShape, { stitch, laidMm, params, role }: Pla
   return found;
 }
 
-function coverFindings(piece: PlanInput, placed: PlacedShape, pass: PlannedPass): Found[] {
+function coverFindings(piece: PlanInput, part: Part, placed: PlacedShape, pass: PlannedPass): Found[] {
   const kind = stitchKind(pass.stitch);
   const found: Found[] = [];
   // What lies under the filling or over it is not judged by the cloth between its threads.
@@ -88,20 +111,49 @@ function coverFindings(piece: PlanInput, placed: PlacedShape, pass: PlannedPass)
   if (kind.worksOn === 'line' && placed.kind === 'line' && coverMm < mark.lineMm) {
     found.push(['line-not-covered', { coverMm, markMm: mark.lineMm, strands: pass.strands }]);
   }
-  const spacingMm = pass.params['spacingMm'];
+  const drawnMm = hundredths((part.strokeMm ?? 0) * piece.placement.scale);
+  if (placed.kind === 'line' && drawnMm >= DRAWN_LINE_MM) {
+    const widthMm = hundredths(Number(pass.params['heightMm'] ?? coverMm));
+    const percent = Math.round((100 * widthMm) / drawnMm);
+    if (widthMm < LEAST_DRAWN * drawnMm) found.push(['drawn-wider', { drawnMm, coverMm: widthMm, percent }]);
+  }
+  // A filling that is open by nature is meant so; one whose rows were set apart may not be.
+  const spacingMm = pass.given['spacingMm'];
   if (typeof spacingMm === 'number' && spacingMm > pass.laidMm * THRESHOLDS.openWidths) {
     found.push(['cloth-shows', { spacingMm: hundredths(spacingMm), laidMm: hundredths(pass.laidMm) }]);
   }
-  if (SATIN_LIKE.has(pass.stitch)) {
-    const spanMm = hundredths(longestFrontRunMm(pass));
-    const limitMm = SPAN_LIMIT_MM[piece.use];
-    if (spanMm > limitMm) found.push(['span-too-long', { spanMm, limitMm }]);
-    if (spanMm < TREATMENT.shortestSatinMm && placed.areaMm2 > 0) {
-      found.push(['span-too-short', { spanMm, leastMm: TREATMENT.shortestSatinMm }]);
-    }
+  return found;
+}
+
+/** Spans that lie free, of whatever stitch. */
+function spanFindings(piece: PlanInput, placed: PlacedShape, pass: PlannedPass): Found[] {
+  const found: Found[] = [];
+  // Padding and firm edges are covered by what lies over them.
+  if (pass.role === 'padding' || pass.role === 'edge') return found;
+  const limitMm = SPAN_LIMIT_MM[piece.use];
+  const spanMm = hundredths(longestFrontRunMm(pass) * (TIED[pass.stitch] ?? 1));
+  if (spanMm > limitMm) found.push(['span-too-long', { stitch: stitchKind(pass.stitch).name, spanMm, limitMm }]);
+  const isShort = spanMm < TREATMENT.shortestSatinMm && placed.areaMm2 > 0;
+  if (SATIN_LIKE.has(pass.stitch) && isShort) {
+    found.push(['span-too-short', { spanMm, leastMm: TREATMENT.shortestSatinMm }]);
   }
   return found;
 }
+
+/** One knot for a spot that it is too large or too small for. */
+function knotFindings(placed: PlacedShape, { stitch, params, bundleMm, needle, role }: PlannedPass): Found[] {
+  const wraps = params['wraps'];
+  const isKnot =
+    role === 'filling' && stitchKind(stitch).worksOn === 'spot' && stitchKind(stitch).needle === 'wrapping';
+  if (!isKnot || placed.kind !== 'area' || stitch === 'bullion') return [];
+  const knotMm = hundredths(knotDiameterMm(typeof wraps === 'number' ? wraps : 2, bundleMm, needle.shaftMm));
+  const acrossMm = hundredths(2 * Math.sqrt(placed.areaMm2 / Math.PI));
+  const isFit = knotMm <= KNOT_FITS.most * acrossMm && knotMm >= KNOT_FITS.least * acrossMm;
+  return isFit ? [] : [['knot-size', { knotMm, acrossMm }]];
+}
+
+/** A knot may be so much of the spot that it stands for. */
+const KNOT_FITS = { least: 0.7, most: 1.4 } as const;
 
 function useFindings(piece: PlanInput, pass: PlannedPass): Found[] {
   const kind = stitchKind(pass.stitch);
@@ -110,11 +162,15 @@ function useFindings(piece: PlanInput, pass: PlannedPass): Found[] {
   if (WORN_USES.has(piece.use) && kind.snags && !SATIN_LIKE.has(pass.stitch)) {
     found.push(['snags', { stitch: kind.name }]);
   }
-  if (leavesHole(cloth, pass.needle.shaftMm)) {
+  if (leavesHole(cloth, pass.needle.shaftMm, WORN_USES.has(piece.use))) {
     found.push(['needle-hole', { shaftMm: pass.needle.shaftMm, cloth: cloth.name }]);
   }
+  if (kind.needle === 'wrapping' && pass.bundleMm > pass.needle.shaftMm) {
+    const needle = `${NEEDLE_NAMES[pass.needle.family]} ${pass.needle.size}`;
+    found.push(['needle-eye', { needle, bundleMm: hundredths(pass.bundleMm) }]);
+  }
   const isDense = kind.worksOn === 'area' && kind.coverWidths > 0;
-  if (isDense && cloth.stretches) found.push(['pull', { stitch: kind.name, cloth: cloth.name }]);
+  if (isDense && isPulled(cloth)) found.push(['pull', { stitch: kind.name, cloth: cloth.name }]);
   return found;
 }
 
@@ -164,7 +220,10 @@ export const PARTS_KINDS = {
   'all-hidden': {
     step: 'drawing',
     severity: 'note',
-    say: ({ name }) => `“${name}” lies wholly behind other parts, so nothing of it is stitched.`,
+    say: ({ names, count }) =>
+      count === 1
+        ? `${names} lies wholly behind other parts, so nothing of it is stitched.`
+        : `${count} parts lie wholly behind others, so nothing of them is stitched: ${names}.`,
     why: 'Bring it forward, keep hidden portions, or remove it.',
   },
   'no-stitches': {
@@ -183,7 +242,8 @@ export const PARTS_KINDS = {
   'span-too-long': {
     step: 'stitches',
     severity: 'warn',
-    say: ({ spanMm, limitMm }) => `Satin spans ${mm(spanMm)}; up to ${mm(limitMm)} lies well for this use.`,
+    say: ({ stitch, spanMm, limitMm }) =>
+      `${stitch}: spans of ${mm(spanMm)} lie free; up to ${mm(limitMm)} lies well for this use.`,
     why: 'Long spans gape, snag and buckle.',
   },
   'span-too-short': {
@@ -222,7 +282,10 @@ export const PARTS_KINDS = {
   'too-many-strands': {
     step: 'stitches',
     severity: 'warn',
-    say: ({ radiusMm, laidMm }) => `It bends at ${mm(radiusMm)} radius; the thread is ${mm(laidMm)} wide.`,
+    say: ({ radiusMm, widthMm, laidMm }) =>
+      widthMm === undefined
+        ? `It bends at ${mm(radiusMm)} radius; the thread is ${mm(laidMm)} wide.`
+        : `It is ${mm(widthMm)} wide on the average; the thread is ${mm(laidMm)} wide.`,
     why: 'A bundle cannot draw what is finer than itself.',
   },
   snags: {
@@ -237,10 +300,30 @@ export const PARTS_KINDS = {
     say: ({ shaftMm, cloth }) => `The needle is ${mm(shaftMm)} thick: it leaves holes in ${cloth.toLowerCase()}.`,
     why: 'Holes in fine cloth do not close again. Fewer strands take a finer needle.',
   },
+  'drawn-wider': {
+    step: 'stitches',
+    severity: 'note',
+    say: ({ drawnMm, coverMm, percent }) =>
+      `It is drawn ${mm(drawnMm)} wide, and its stitch covers ${mm(coverMm)}: ${percent} % of it.`,
+    why: 'A drawn width is meant. Work it wider, as an area, or draw it thinner.',
+  },
+  'needle-eye': {
+    step: 'stitches',
+    severity: 'note',
+    say: ({ needle, bundleMm }) =>
+      `Thread ${mm(bundleMm)} thick passes the eye of no straight needle: its wraps must be eased over that of a ${needle}.`,
+    why: 'Wraps catch on an eye that is wider than the shaft. Take fewer strands, a finer thread, or another stitch.',
+  },
+  'knot-size': {
+    step: 'stitches',
+    severity: 'note',
+    say: ({ knotMm, acrossMm }) => `The knot comes to ${mm(knotMm)}, the spot is ${mm(acrossMm)} across.`,
+    why: 'One knot must fill its spot: smaller leaves it bare, larger hides its neighbours.',
+  },
   pull: {
     step: 'stitches',
     severity: 'warn',
-    say: ({ stitch, cloth }) => `${stitch} is dense for ${cloth.toLowerCase()}, which stretches.`,
+    say: ({ stitch, cloth }) => `${stitch} is dense for ${cloth.toLowerCase()}, which draws in.`,
     why: 'Without a backing the shape draws in. Follow the backing’s own instructions for heat and time.',
   },
 } satisfies Partial<FindingKinds>;
@@ -258,6 +341,33 @@ export const PARTS_REMEDIES = {
     ]),
   'line-not-covered': (of) => onPart(of, (part) => [['Add a strand', withStrands(part, 1)]]),
   'span-too-long': (of) => onPart(of, (part) => [['Fill with split stitch', switchTo(part, 'split-fill')]]),
+  'drawn-wider': (of) =>
+    onPart(of, (part) => {
+      const { coverMm, drawnMm } = of.finding.figures;
+      const across = (pass: Pass): Pass => ({
+        ...pass,
+        stitch: 'overcast',
+        params: { heightMm: Math.round(drawnMm * 10) / 10 },
+      });
+      const isWithin = drawnMm <= SPAN_LIMIT_MM[part.piece.use];
+      const isClosed = part.planned.placed.shape.lines.every(({ closed }) => closed);
+      return [
+        ['Draw it thinner', setStrokeWidth(part.piece, [part.planned.part.id], coverMm / part.piece.placement.scale)],
+        // What goes round would be filled: there the band itself is wanted.
+        ['Work it as an area', isClosed ? null : lineToArea(part.piece, [part.planned.part.id])],
+        ['Work satin across it', isWithin ? changeFilling(part, across, 'Work satin across it') : null],
+      ];
+    }),
+  'knot-size': (of) =>
+    onPart(of, (part) => {
+      const { knotMm, acrossMm } = of.finding.figures;
+      return knotMm < acrossMm
+        ? [
+            ['Fill it with several knots', switchTo(part, 'french-fill')],
+            ['Work it in satin', switchTo(part, 'satin')],
+          ]
+        : [['Take a strand out', withStrands(part, -1)]];
+    }),
   'span-too-short': (of) => onPart(of, (part) => [['Fill with split stitch', switchTo(part, 'split-fill')]]),
   'cloth-shows': (of) =>
     onPart(of, (part) => {

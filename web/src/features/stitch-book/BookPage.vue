@@ -49,7 +49,11 @@ const worn = computed(() => {
   const words = [snags ? 'may catch' : '', loosens ? 'works loose' : '', isRaised ? 'stands up: work it last' : ''];
   return words.filter(Boolean).join('; ') || 'holds';
 });
-const needle = computed(() => sample.value.pass.needle);
+const needles = computed(() =>
+  sample.value.pass.needles.map(
+    ({ family, size, shaftMm }) => `${NEEDLE_NAMES[family]} ${size}, ${formatFine(shaftMm)} thick`,
+  ),
+);
 
 /** Found by name, by other names, by what it is good for. */
 const families = computed(() => {
@@ -114,8 +118,8 @@ const pictureWidth = computed(() =>
           <dd class="figure">
             {{ formatThread(need.threadMm, settings.units) }}, {{ formatDuration(need.seconds / 3600) }}
           </dd>
-          <dt>Needle</dt>
-          <dd>{{ NEEDLE_NAMES[needle.family] }} {{ needle.size }}, {{ formatFine(needle.shaftMm) }} thick</dd>
+          <dt>{{ needles.length > 1 ? 'Needles' : 'Needle' }}</dt>
+          <dd>{{ needles.join('; then ') }}</dd>
           <dt>Worn and washed</dt>
           <dd>{{ worn }}</dd>
           <dt>Follows</dt>

@@ -32,7 +32,7 @@ const rows = computed(() =>
   })),
 );
 function size(strands: number, wraps: number): number {
-  return knotDiameterMm(wraps, bundleDiameterMm(COTTON, strands), wrappingNeedle(strands).shaftMm);
+  return knotDiameterMm(wraps, bundleDiameterMm(COTTON, strands), wrappingNeedle(COTTON, strands).shaftMm);
 }
 </script>
 

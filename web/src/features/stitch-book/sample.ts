@@ -1,7 +1,16 @@
-import { planPass, workSettings, type OwnFactors, type PlannedPass, USUAL_FACTORS } from '@junctura/core/work';
+import {
+  planPass,
+  travelMm,
+  workSettings,
+  type OwnFactors,
+  type PlannedPass,
+  USUAL_FACTORS,
+} from '@junctura/core/work';
 import { looseShape } from '@junctura/core/drawing';
 import { boxOf, type Box } from '@junctura/core/geometry';
+import { WORKING_LENGTH } from '@junctura/core/materials';
 import { emptyPiece, plainPass } from '@junctura/core/piece';
+import { secondsAlone } from '@junctura/core/thread';
 import {
   Move,
   stitchKind,
@@ -115,9 +124,10 @@ export function threadFor(
   own: OwnFactors,
 ): { amount: string; threadMm: number; seconds: number } {
   const { worksOn } = stitchKind(id);
-  const square = Float64Array.of(0, 0, 31.62, 0, 31.62, 31.62, 0, 31.62);
+  // As wide as spans may be: a square would be spanned from side to side.
+  const band = Float64Array.of(0, 0, 125, 0, 125, 8, 0, 8);
   const shapes: Record<typeof worksOn, { amount: string; shape: StitchShape }> = {
-    area: { amount: '10 cm²', shape: { region: [square], lines: [], spots: NONE } },
+    area: { amount: '10 cm²', shape: { region: [band], lines: [], spots: NONE } },
     line: {
       amount: '100 mm',
       shape: { region: [], lines: [{ points: Float64Array.of(0, 0, 100, 0), closed: false }], spots: NONE },
@@ -129,7 +139,9 @@ export function threadFor(
   };
   const { amount, shape } = shapes[worksOn];
   const placed = looseShape('measure', worksOn, shape);
-  const pass = { ...plainPass(id, thread, strands), angleDeg: 0, reason: '' };
-  const { quantities } = planPass(placed, pass, workSettings(piece, 1, own));
-  return { amount, threadMm: quantities.threadMm, seconds: quantities.seconds };
+  const pass = { ...plainPass(id, thread, strands), angleDeg: 90, reason: '' };
+  const planned = planPass(placed, pass, workSettings(piece, 1, own));
+  const { cutMm, start } = piece.worker;
+  const usual = { cutMm, startMm: WORKING_LENGTH.startMm[start], travelMm: travelMm(piece) };
+  return { amount, threadMm: planned.quantities.threadMm, seconds: secondsAlone(planned, usual) };
 }

@@ -135,6 +135,12 @@ function moveCentre(axis: 0 | 1, value: number): void {
   emit('change', { points: [axis === 0 ? [value, y] : [x, value]] }, 'Move where the stitches run to', 'centre');
 }
 
+/** The needles in the order in which they are taken up. */
+const needles = computed(() =>
+  pass.value.needles
+    .map(({ family, size, shaftMm }) => `${NEEDLE_NAMES[family]} needle ${size} (${formatFine(shaftMm)})`)
+    .join(', then '),
+);
 const dial = computed(() => {
   const angle = (pass.value.angleDeg * Math.PI) / 180;
   return { dx: Math.cos(angle) * 12, dy: -Math.sin(angle) * 12 };
@@ -266,9 +272,7 @@ const dial = computed(() => {
       />
     </template>
     <p class="wide small soft">
-      Lies {{ formatFine(pass.laidMm) }} wide · {{ NEEDLE_NAMES[pass.needle.family] }} needle {{ pass.needle.size }} ({{
-        formatFine(pass.needle.shaftMm)
-      }}). Needles are sharp: count them out and in.
+      Lies {{ formatFine(pass.laidMm) }} wide · {{ needles }}. Needles are sharp: count them out and in.
     </p>
   </div>
 </template>

@@ -10,7 +10,7 @@ export const buttonholeWheel = describeStitch({
   otherNames: ['blanket wheel', 'looped wheel'],
   purpose: 'Round flowers, barnacles, wheels: spokes round a middle, caught along the rim.',
   params,
-  needle: 'blunt',
+  needle: 'sharp-then-blunt',
   hasDirection: true,
   start: 'Two tiny stitches under the middle.',
   end: 'Take the thread down at the rim and weave it in behind the spokes.',

@@ -15,7 +15,6 @@ export function workCoral(shape: StitchShape, knotMm: number, { laidMm }: Stitch
       sink.stitch();
       sink.up(from.x, from.y);
       sink.down(to.x, to.y);
-      sink.stitch();
       sink.up(to.x - to.dy * reach, to.y + to.dx * reach);
       sink.wrap(1, laidMm);
       sink.down(to.x + to.dy * reach, to.y - to.dx * reach);

@@ -11,7 +11,7 @@ export const pekingese = describeStitch({
   purpose: 'Corded, looped borders and rims.',
   params,
   loosens: true,
-  needle: 'blunt',
+  needle: 'sharp-then-blunt',
   snags: true,
   coverWidths: 2.4,
   start: 'The line begins as back stitch does; the lacing thread below its first stitch.',

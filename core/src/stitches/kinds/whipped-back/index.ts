@@ -10,7 +10,7 @@ export const whippedBack = describeStitch({
   otherNames: ['corded back stitch', 'wound line'],
   purpose: 'Lettering and cords: a smooth, raised, unbroken line.',
   params,
-  needle: 'blunt',
+  needle: 'sharp-then-blunt',
   coverWidths: 1.5,
   start: 'The line itself begins as back stitch does; the second thread behind its first stitch.',
   end: 'Take the second thread down beside the last stitch and weave it in behind.',

@@ -9,7 +9,7 @@ export const wovenWheel = describeStitch({
   otherNames: ['woven rose', 'spider wheel'],
   purpose: 'Raised round flowers, urchins, wheels: a spiral woven over and under spokes.',
   params,
-  needle: 'blunt',
+  needle: 'sharp-then-blunt',
   hasDirection: true,
   start: 'Two tiny stitches under the middle.',
   end: 'Take the thread down under the last round and fasten off behind.',

@@ -47,6 +47,9 @@ const contract = z.strictObject({
       passes: z.array(
         z.strictObject({
           stitch: z.string(),
+          role: z.enum(['padding', 'edge', 'filling', 'outline', 'vein', 'accent']),
+          direction: z.enum(['straight', 'guides', 'along', 'across', 'radial', 'outline']),
+          angleDeg: z.number(),
           thread: z.string(),
           strands: amount,
           params: z.record(z.string(), z.union([z.number(), z.string()])),
@@ -138,8 +141,17 @@ describe('the headless planner', () => {
 
   it('fits to the hoop, and lets a spot stitch stand for a small round area', () => {
     const told = strict(drawing, '--hoop', '100', '--fit', '--stitch', 'french');
-    expect(told.hoop!.clearMm).toBeCloseTo(12, 1);
-    expect(told.design.circleMm).toBeCloseTo(94 - 24, 1);
+    // The eye is raised, and near the edge of the design: it gets the air that raised work wants.
+    expect(told.hoop!.clearMm).toBeGreaterThan(12);
+    expect(told.findings.map(({ id }) => id)).not.toContain('near-ring');
+    const flat = join(folder, 'flat.svg');
+    writeFileSync(
+      flat,
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 50 50"><rect width="15" height="10" fill="#c33"/><path d="M0 20H20" stroke="#239"/></svg>',
+    );
+    const fitted = strict(flat, '--hoop', '100', '--fit');
+    expect(fitted.hoop!.clearMm).toBeCloseTo(12, 1);
+    expect(fitted.design.circleMm).toBeCloseTo(94 - 24, 1);
     expect(told.parts.map(({ passes }) => passes[0]!.stitch === 'french')).toEqual([false, false, true]);
   });
 
@@ -173,5 +185,28 @@ describe('the headless planner', () => {
     const bad = plan('nowhere.svg');
     expect([bad.status, bad.stdout]).toEqual([1, '']);
     expect(bad.stderr).toBe('there is no file nowhere.svg\n');
+  });
+
+  it('works a half ring as arithmetic has it, and obeys an angle on it', () => {
+    const ring = join(folder, 'ring.svg');
+    writeFileSync(
+      ring,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="60mm" viewBox="0 0 60 60"><path d="M0 30A30 30 0 0 1 60 30H49A19 19 0 0 0 11 30Z" fill="#933"/></svg>',
+    );
+    const turning = strict(ring, '--stitch', 'satin').parts[0]!.passes.find(({ role }) => role === 'filling')!;
+    expect(turning.direction).toBe('across');
+    // Spans of 11 mm at the spacing along the outer edge, each brought back behind.
+    const spans = (Math.PI * 30) / Number(turning.params['spacingMm']);
+    expect(turning.stitches / spans).toBeGreaterThan(0.97);
+    expect(turning.stitches / spans).toBeLessThan(1.05);
+    expect(turning.backMm / (spans * 11)).toBeGreaterThan(0.94);
+    expect(turning.backMm / (spans * 11)).toBeLessThan(1.06);
+    const { colours, totals } = strict(ring, '--stitch', 'satin');
+    expect(colours[0]!.loads).toBeLessThanOrEqual(18);
+    // Under an hour at the hoop; mounting the cloth takes ten minutes more.
+    expect(totals.hours.p50).toBeLessThan(1.1);
+    const straight = strict(ring, '--stitch', 'satin', '--angle', '20').parts[0]!.passes[0]!;
+    expect(straight).toMatchObject({ direction: 'straight', angleDeg: 20 });
+    expect((straight.frontMm * Number(straight.params['spacingMm'])) / ((Math.PI * (900 - 361)) / 2)).toBeCloseTo(1, 1);
   });
 });

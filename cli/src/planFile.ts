@@ -18,9 +18,8 @@ export function planText(text: string, options: PlanOptions): Outcome<{ piece: P
   if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
   const piece = placed(applySettings(read.value, options), options);
   const planner = new Planner();
-  const flat = planner.plan(piece, USUAL_FACTORS, options.seed);
-  const roomy = options.fit ? withRoomForRaised(piece, flat) : piece;
-  const proposed = roomy === piece ? flat : planner.plan(roomy, USUAL_FACTORS, options.seed);
+  const roomy = options.fit ? withRoomForRaised(piece, planner, options.seed) : piece;
+  const proposed = planner.plan(roomy, USUAL_FACTORS, options.seed);
   const chosen = withAskedPasses(roomy, proposed, options);
   if (!chosen.ok) return chosen;
   return success({ piece: chosen.value, workings: planner.plan(chosen.value, USUAL_FACTORS, options.seed) });
@@ -46,11 +45,21 @@ function placed(piece: Piece, { hoopMm, fit, scale }: PlanOptions): Piece {
   return { ...piece, hoop, placement: centred(piece.placement, circle, wanted) };
 }
 
-/** A fitted design whose raised work comes too near to the ring is fitted again, with the air that this wants. */
-function withRoomForRaised(piece: Piece, { findings }: Workings): Piece {
-  const near = findings.find((finding) => finding.id === 'near-ring');
-  if (!piece.hoop || near?.id !== 'near-ring' || !near.figures.raised) return piece;
-  return { ...piece, placement: fitToHoop(piece, { ...piece.hoop, airMm: near.figures.wantedMm }) };
+/** How often a fitted design is drawn in, until its raised work has room. */
+const MOST_FITS = 5;
+
+/** A fitted design whose raised work comes too near to the ring is fitted again, a little smaller, until that has the air that it wants. */
+function withRoomForRaised(piece: Piece, planner: Planner, seed: number): Piece {
+  let fitted = piece;
+  let airMm = piece.hoop?.airMm ?? 0;
+  for (let i = 0; i < MOST_FITS; i++) {
+    const { findings } = planner.plan(fitted, USUAL_FACTORS, seed);
+    const near = findings.find((finding) => finding.id === 'near-ring');
+    if (!piece.hoop || near?.id !== 'near-ring' || !near.figures.raised) return fitted;
+    airMm += near.figures.wantedMm - near.figures.clearMm;
+    fitted = { ...piece, placement: fitToHoop(piece, { ...piece.hoop, airMm }) };
+  }
+  return fitted;
 }
 
 /** The passes as asked for, written into the piece. */

@@ -1,4 +1,4 @@
-import type { PlannedPass, WorkedThread } from '../work/index.ts';
+import { workedIn, type PlannedPass, type WorkedThread } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { threadTones } from '../colour/index.ts';
 import { escapedXml } from '../drawing/index.ts';
@@ -38,8 +38,9 @@ export function pictureSvg(piece: Piece, plan: Plan): string {
   for (const { part, passes } of plan.parts) {
     if (passes.length === 0) continue;
     lines.push(`<g data-part="${escapedXml(part.id)}" data-name="${escapedXml(part.name)}">`);
-    for (const pass of passes) {
-      for (const thread of pass.threads) {
+    for (const layer of passes) {
+      for (const thread of layer.threads) {
+        const pass = workedIn(layer, thread);
         const { edge, body } = tones.get(thread.colour ?? part.colour)!;
         const { runs, knots } = drawn(pass, thread);
         const attributes = `data-stitch="${pass.stitch}" data-role="${pass.role}" data-strands="${pass.strands}" data-thread="${pass.thread}"`;

@@ -326,5 +326,6 @@ export function plainPass(stitch: StitchId, thread: string, strands = stitchKind
     shades: [],
     thread,
     strands,
+    second: null,
   };
 }

@@ -81,9 +81,22 @@ function noteInEntries(data: Data): Data {
   return { ...data, record: [...done, ...used] };
 }
 
-/** Version 6: a school of layers. Pieces begun before it are worked without any that was not chosen. */
+/** Version 6: a school of layers, and second threads. Pieces begun before it are worked without any layer that was not chosen. */
 function proposeLayers(data: Data): Data {
-  return { ...data, worker: { layers: 'plain', ...record(data['worker']) } };
+  const drawing = record(data['drawing']);
+  const inOneThread = (given: unknown): Data => {
+    const part = record(given);
+    const { passes } = part;
+    return Array.isArray(passes)
+      ? { ...part, passes: passes.map((pass) => ({ second: null, ...record(pass) })) }
+      : part;
+  };
+  const parts = Array.isArray(drawing['parts']) ? drawing['parts'].map(inOneThread) : drawing['parts'];
+  return {
+    ...data,
+    worker: { layers: 'plain', ...record(data['worker']) },
+    drawing: { ...drawing, parts },
+  };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

@@ -67,6 +67,25 @@ export const MOST_COLOURWAYS = 12;
 
 const point = z.tuple([finite, finite]);
 
+/** Strands that a kind of thread can be worked in. */
+function checkStrands(given: { readonly thread: string; readonly strands: number }, context: z.RefinementCtx): void {
+  const kind = threadKind(given.thread);
+  if (!kind || strandChoices(kind).includes(given.strands)) return;
+  const message = `${kind.name} is worked with ${strandChoices(kind).join(', ')} strands, not ${given.strands}`;
+  context.addIssue({ code: 'custom', path: ['strands'], message });
+}
+
+const threadKindId = z.string().refine((kind) => threadKind(kind) !== undefined, 'no such kind of thread');
+
+const secondThreadSchema = z
+  .strictObject({
+    /** The id of its colour; null: the layer's. */
+    colour: id.nullable(),
+    thread: threadKindId,
+    strands: z.number().int().min(1).max(FOLDED_STRANDS),
+  })
+  .superRefine(checkStrands);
+
 const passSchema = z
   .strictObject({
     /** Padding and filling work the shape itself, edge and outline its outline, the vein its middle line, accents points. */
@@ -84,15 +103,13 @@ const passSchema = z
     colour: id.nullable(),
     /** The ids of the colours of several shades, from where the rows begin; empty: one colour. */
     shades: z.array(id).max(MOST_SHADES),
-    thread: z.string().refine((kind) => threadKind(kind) !== undefined, 'no such kind of thread'),
+    thread: threadKindId,
     strands: z.number().int().min(1).max(FOLDED_STRANDS),
+    /** What whips, laces, weaves or ties, where it is another thread than what it is worked on; null: the same. */
+    second: secondThreadSchema.nullable(),
   })
   .superRefine((pass, context) => {
-    const kind = threadKind(pass.thread);
-    if (kind && !strandChoices(kind).includes(pass.strands)) {
-      const message = `${kind.name} is worked with ${strandChoices(kind).join(', ')} strands, not ${pass.strands}`;
-      context.addIssue({ code: 'custom', path: ['strands'], message });
-    }
+    checkStrands(pass, context);
     const checked = paramsSchema(stitchKind(pass.stitch).params).safeParse(pass.params);
     for (const issue of checked.error?.issues ?? []) {
       context.addIssue({ code: 'custom', path: ['params', ...issue.path], message: issue.message });
@@ -248,7 +265,7 @@ export const pieceSchema = z
         context.addIssue({ code: 'custom', path: [...path, 'colour'], message: `the palette has no '${part.colour}'` });
       }
       part.passes?.forEach((pass, k) => {
-        for (const colour of [pass.colour, ...pass.shades]) {
+        for (const colour of [pass.colour, pass.second?.colour ?? null, ...pass.shades]) {
           if (colour === null || colours.has(colour)) continue;
           const message = `the palette has no '${colour}'`;
           context.addIssue({ code: 'custom', path: [...path, 'passes', k], message });

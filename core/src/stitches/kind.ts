@@ -61,6 +61,8 @@ export interface StitchKind {
   readonly snags: boolean;
   /** Whether it works loose on things that are worn and washed. */
   readonly loosens: boolean;
+  /** What a second thread does, which may be of another colour, kind and thickness; null: it has none. */
+  readonly secondThread: string | null;
   /** How long it takes to find the place for each stitch: nothing where it may lie anywhere, more where the needle must meet a hole or a thread, s. */
   readonly findSeconds: number;
   /** By how much longer it takes to see where each stitch belongs, worked in one shade and in several. */

@@ -27,7 +27,7 @@ export interface MoveSink {
   travel(): void;
   under(x: number, y: number): void;
   lift(heightMm: number): void;
-  /** The stitches from here on are worked in this of several shades. */
+  /** The stitches from here on are worked in this of several shades, or of two threads. */
   shade(index: number): void;
 }
 

@@ -1,5 +1,12 @@
 import type { WorkOrder } from '../order/index.ts';
-import { type ThreadSpread, type PlannedPart, type PlannedPass, type WorkedThread, travelMm } from '../work/index.ts';
+import {
+  type ThreadSpread,
+  type PlannedPart,
+  type PlannedPass,
+  type WorkedThread,
+  travelMm,
+  workedIn,
+} from '../work/index.ts';
 import { FOLDED_STRANDS, SECONDS, threadKind, WORKING_LENGTH, type ThreadKind } from '../materials/index.ts';
 import { Remembered } from '../measure/index.ts';
 import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
@@ -69,7 +76,12 @@ export function needleRuns(parts: readonly PlannedPart[], order: WorkOrder): { c
     const pass = planned?.passes[layer];
     const thread = pass?.threads[shade];
     if (!planned || !pass || !thread) return [];
-    return [{ colour: thread.colour ?? planned.part.colour, run: { ...thread, part: id, pass, order: at } }];
+    return [
+      {
+        colour: thread.colour ?? planned.part.colour,
+        run: { ...thread, part: id, pass: workedIn(pass, thread), order: at },
+      },
+    ];
   });
 }
 

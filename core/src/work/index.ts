@@ -7,7 +7,14 @@ export {
   type ThreadSpread,
 } from './ownFactors.ts';
 export { planPass, type WorkSettings } from './planPass.ts';
-export { passesAsWorked, type PlannedPart, type PlannedPass, type WorkedThread } from './plannedPart.ts';
+export {
+  passesAsWorked,
+  workedIn,
+  type OwnThread,
+  type PlannedPart,
+  type PlannedPass,
+  type WorkedThread,
+} from './plannedPart.ts';
 export { PassWorker, travelMm, workSettings } from './passWorker.ts';
 export { isRaised } from './raised.ts';
 export { shadeParts } from './shadeParts.ts';

@@ -1,9 +1,9 @@
-import type { PlannedPass, WorkedThread } from './plannedPart.ts';
+import type { OwnThread, PlannedPass, WorkedThread } from './plannedPart.ts';
 import { type OwnFactors, threadFactor } from './ownFactors.ts';
 import { directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './passShape.ts';
 import { canWork, type SettledPass } from '../propose/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
-import { bundleDiameterMm, clothOf, laidWidthMm, needlesFor, threadKind } from '../materials/index.ts';
+import { bundleDiameterMm, clothOf, laidWidthMm, needlesFor, threadKind, type Needle } from '../materials/index.ts';
 import { seedFrom } from '../measure/index.ts';
 import type { Pass } from '../piece/index.ts';
 import {
@@ -17,6 +17,7 @@ import {
   workStitch,
   type GivenParams,
   type MeasuredPath,
+  type Quantities,
   type StitchContext,
   type StitchPath,
   type StitchShape,
@@ -50,8 +51,14 @@ export function planPass(
   const kind = threadKind(pass.thread);
   if (!kind) throw new RangeError(`planPass: no thread of kind '${pass.thread}'`);
   const stitch = stitchKind(pass.stitch);
-  const needles = needlesFor(kind, pass.strands, stitch.needle, clothOf(settings.cloth)!);
-  const needle = needles[0]!;
+  const cloth = clothOf(settings.cloth)!;
+  const [needle, ...others] = needlesFor(kind, pass.strands, stitch.needle, cloth) as [Needle, ...Needle[]];
+  const second = pass.second && stitch.secondThread !== null ? pass.second : null;
+  // A second thread of another thickness has a needle of its own: blunt where the stitch takes one.
+  const secondUse = others.length > 0 ? 'blunt' : 'sharp';
+  const needles = second
+    ? [needle, ...needlesFor(threadKind(second.thread)!, second.strands, secondUse, cloth)]
+    : [needle, ...others];
   const laidMm = laidWidthMm(kind, pass.strands) * settings.own.width;
   const bundleMm = bundleDiameterMm(kind, pass.strands);
   const given = { ...schoolsOf(pass, settings, laidMm), ...pass.params };
@@ -74,10 +81,10 @@ export function planPass(
   const path = workStitch(pass.stitch, shape, given, context, recorder);
   const slack = (1 + settings.slack) * threadFactor(settings.own, pass.stitch) - 1;
   const pace = paceOf(stitch, pass.shades.length);
-  const measure = (part: StitchPath): MeasuredPath => measurePath(part, { ...settings, slack, bundleMm, pace });
-  const whole = measure(path);
-  const single: WorkedThread = { colour: pass.shades[0] ?? pass.colour, path, ...whole };
-  const byShade = pass.shades.length > 1 ? splitByShade(path, pass.shades.length) : [];
+  const measure = (part: StitchPath, bundle: number): MeasuredPath =>
+    measurePath(part, { ...settings, slack, bundleMm: bundle, pace });
+  const threads = threadsOf(pass, path, settings, (part, own) => measure(part, own?.bundleMm ?? bundleMm));
+  const whole = pass.second && threads.length > 1 ? sumOf(threads) : measure(path, bundleMm).quantities;
   return {
     ...pass,
     given: pass.params,
@@ -87,11 +94,62 @@ export function planPass(
     needle,
     needles,
     path,
-    quantities: whole.quantities,
-    threads: byShade.some(({ starts }) => starts.length > 0)
-      ? byShade.map((part, i) => ({ colour: pass.shades[i]!, path: part, ...measure(part) }))
-      : [single],
+    quantities: whole,
+    threads,
     liftMm,
+  };
+}
+
+/** The path as it is threaded: in one, in each of several shades, or in what is worked first and what whips, laces, weaves or ties it. */
+function threadsOf(
+  pass: SettledPass,
+  path: StitchPath,
+  settings: WorkSettings,
+  measure: (part: StitchPath, own: OwnThread | null) => MeasuredPath,
+): WorkedThread[] {
+  const thread = (part: StitchPath, colour: string | null, own: OwnThread | null = null): WorkedThread => ({
+    colour,
+    path: part,
+    own,
+    ...measure(part, own),
+  });
+  const isStitched = ({ starts }: StitchPath): boolean => starts.length > 0;
+  if (pass.shades.length > 1) {
+    const byShade = splitByShade(path, pass.shades.length);
+    if (byShade.some(isStitched)) return byShade.map((part, i) => thread(part, pass.shades[i]!));
+  }
+  if (pass.second && stitchKind(pass.stitch).secondThread !== null) {
+    const [first, second] = splitByShade(path, 2);
+    if (first && second && isStitched(first) && isStitched(second)) {
+      const own = ownThread(pass.second, settings);
+      return [thread(first, pass.colour), thread(second, pass.second.colour ?? pass.colour, own)];
+    }
+  }
+  return [thread(path, pass.shades[0] ?? pass.colour)];
+}
+
+function ownThread({ thread, strands }: { thread: string; strands: number }, settings: WorkSettings): OwnThread {
+  const kind = threadKind(thread);
+  if (!kind) throw new RangeError(`planPass: no thread of kind '${thread}'`);
+  return {
+    thread,
+    strands,
+    laidMm: laidWidthMm(kind, strands) * settings.own.width,
+    bundleMm: bundleDiameterMm(kind, strands),
+  };
+}
+
+/** The quantities of several threads together. */
+function sumOf(threads: readonly WorkedThread[]): Quantities {
+  const sum = (key: keyof Quantities): number => threads.reduce((all, { quantities }) => all + quantities[key], 0);
+  return {
+    stitches: sum('stitches'),
+    frontMm: sum('frontMm'),
+    backMm: sum('backMm'),
+    wrapMm: sum('wrapMm'),
+    throughMm: sum('throughMm'),
+    threadMm: sum('threadMm'),
+    seconds: sum('seconds'),
   };
 }
 

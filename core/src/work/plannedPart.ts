@@ -9,6 +9,21 @@ export interface WorkedThread extends MeasuredPath {
   /** The id of its colour; null: the part's own. */
   readonly colour: string | null;
   readonly path: StitchPath;
+  /** What it is worked in, where that is another thread than its layer's; null: the layer's own. */
+  readonly own: OwnThread | null;
+}
+
+/** A thread, and how it lies. */
+export interface OwnThread {
+  readonly thread: string;
+  readonly strands: number;
+  readonly laidMm: number;
+  readonly bundleMm: number;
+}
+
+/** A pass as one of its threads works it: with that thread's kind, strands and widths. */
+export function workedIn<P extends OwnThread>(pass: P, { own }: WorkedThread): P {
+  return own ? { ...pass, ...own } : pass;
 }
 
 /** A pass as it is worked: its path and what that takes. Its parameters are completed by their defaults. */
@@ -41,16 +56,19 @@ export interface PlannedPart {
  */
 export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
   if (part.passes !== null) return [...part.passes];
-  return passes.map(({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades, given }): Pass => ({
-    role,
-    stitch,
-    params: { ...given },
-    angleDeg,
-    direction,
-    points,
-    colour,
-    shades,
-    thread,
-    strands,
-  }));
+  return passes.map(
+    ({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades, second, given }): Pass => ({
+      role,
+      stitch,
+      params: { ...given },
+      angleDeg,
+      direction,
+      points,
+      colour,
+      shades,
+      second,
+      thread,
+      strands,
+    }),
+  );
 }

@@ -47,7 +47,7 @@ function passOf(path: StitchPath): PlannedPass {
     travelMm: 10,
     pace: { findSeconds: 0, care: 1 },
   });
-  return { ...pass, strands: 2, laidMm: 0.5, path, threads: [{ colour: null, path, ...measured }] };
+  return { ...pass, strands: 2, laidMm: 0.5, path, threads: [{ colour: null, path, own: null, ...measured }] };
 }
 
 /** @param pxPerMm the scale; the middle of the window is the middle of the cloth */

@@ -1,4 +1,4 @@
-import type { PlannedPass, WorkedThread } from '@junctura/core/work';
+import { workedIn, type PlannedPass, type WorkedThread } from '@junctura/core/work';
 import type { Workings } from '@junctura/core/advice';
 import { threadTones, type ThreadTones } from '@junctura/core/colour';
 import { clothOf, WORKING_LENGTH, type Cloth } from '@junctura/core/materials';
@@ -31,7 +31,12 @@ function threadsOf(
   tonesOf: (colour: string | null) => ThreadTones,
   usable: number | null,
 ): PaintedThread[] {
-  return pass.threads.map((thread) => ({ pass, thread, tones: tonesOf(thread.colour), usableMm: usable }));
+  return pass.threads.map((thread) => ({
+    pass: workedIn(pass, thread),
+    thread,
+    tones: tonesOf(thread.colour),
+    usableMm: usable,
+  }));
 }
 
 /**

@@ -20,6 +20,7 @@ export const FLAT_LINE = {
   loosens: false,
   coverWidths: 1,
   findSeconds: MEETS_HOLE_SECONDS,
+  secondThread: null,
   care: EVEN_CARE,
 } as const;
 
@@ -62,6 +63,7 @@ export const RAISED_SPOT = {
   loosens: false,
   coverWidths: 3,
   findSeconds: 0,
+  secondThread: null,
   care: EVEN_CARE,
   start: 'Two tiny stitches under the place of the knot.',
   end: 'Fasten off behind each knot that stands alone.',

@@ -49,7 +49,12 @@ const params = computed(() =>
 );
 
 function setStitch(stitch: StitchId): void {
-  emit('change', { stitch, params: {}, angleDeg: null }, `Work in ${stitchKind(stitch).name.toLowerCase()}`, null);
+  emit(
+    'change',
+    { stitch, params: {}, angleDeg: null, second: null },
+    `Work in ${stitchKind(stitch).name.toLowerCase()}`,
+    null,
+  );
 }
 function setThread(thread: string): void {
   const choices = strandChoices(threadKind(thread)!);
@@ -113,6 +118,23 @@ const colours = computed(() =>
   opened.piece.palette.map((entry) => ({ value: entry.id, label: colourName(entry).name })),
 );
 const colourChoices = computed(() => [{ value: PARTS_OWN, label: 'the part’s own' }, ...colours.value]);
+/** What whips, laces, weaves or ties is the same thread, or one of its own. */
+const second = computed(() => pass.value.second);
+const secondColours = computed(() => [{ value: PARTS_OWN, label: 'the same thread' }, ...colours.value]);
+const secondStrands = computed(() =>
+  strandChoices(threadKind(second.value?.thread ?? pass.value.thread)!).map((n) => ({ value: n, label: String(n) })),
+);
+function setSecond(change: Partial<NonNullable<Pass['second']>> | null): void {
+  const now = second.value ?? { colour: null, thread: pass.value.thread, strands: pass.value.strands };
+  const next = change && { ...now, ...change };
+  if (next && !strandChoices(threadKind(next.thread)!).includes(next.strands)) {
+    next.strands = strandChoices(threadKind(next.thread)!)[0]!;
+  }
+  emit('change', { second: next }, next ? 'Change the second thread' : 'Work it in one thread', null);
+}
+function setSecondColour(id: string): void {
+  setSecond(id === PARTS_OWN ? null : { colour: id });
+}
 function setColour(id: string): void {
   emit('change', { colour: id === PARTS_OWN ? null : id }, 'Change a layer’s colour', null);
 }
@@ -159,6 +181,29 @@ const dial = computed(() => {
       :options="colourChoices"
       @change="setColour"
     />
+    <template v-if="kind.secondThread !== null">
+      <ChoiceField
+        class="wide"
+        :label="`The thread that ${kind.secondThread}`"
+        :value="second === null ? PARTS_OWN : (second.colour ?? planned.part.colour)"
+        :options="secondColours"
+        @change="setSecondColour"
+      />
+      <template v-if="second !== null">
+        <ChoiceField
+          label="Second thread"
+          :value="second.thread"
+          :options="threads"
+          @change="(thread) => setSecond({ thread })"
+        />
+        <ChoiceField
+          label="Its strands"
+          :value="second.strands"
+          :options="secondStrands"
+          @change="(strands) => setSecond({ strands })"
+        />
+      </template>
+    </template>
     <ChoiceField
       v-if="hasDirection"
       label="Stitches lie"

@@ -4,6 +4,7 @@ import { params } from './params.ts';
 
 export const buttonholeWheel = describeStitch({
   ...RAISED_SPOT,
+  secondThread: 'whips its rim',
   findSeconds: CATCHES_LOOP_SECONDS,
   id: 'buttonhole-wheel',
   name: 'Buttonhole wheel',

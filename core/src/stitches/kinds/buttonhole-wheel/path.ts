@@ -1,5 +1,6 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 /** Around its rim the thread is caught close to each spoke: by this share of the sector. */
 const CORNER = 0.2;
 
@@ -17,6 +18,7 @@ export function workButtonholeWheel(
       spots[i]! + r * Math.cos(angleRad + turn * sector),
       spots[i + 1]! - r * Math.sin(angleRad + turn * sector),
     ];
+    sink.shade(FIRST_THREAD);
     sink.travel();
     for (let k = 0; k < count; k++) {
       sink.stitch();
@@ -27,6 +29,7 @@ export function workButtonholeWheel(
       sink.down(...at(k + 1, Math.min(laidMm * 0.5, radiusMm / 4)));
     }
     if (rim !== 'whipped') continue;
+    sink.shade(SECOND_THREAD);
     const out = laidMm * 0.5;
     for (let k = 0; k < count; k++) {
       sink.stitch();

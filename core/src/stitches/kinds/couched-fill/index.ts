@@ -5,6 +5,7 @@ import { params } from './params.ts';
 
 export const couchedFill = describeStitch({
   ...FLAT_FILLING,
+  secondThread: 'ties it down',
   id: 'couched-fill',
   name: 'Couched filling',
   otherNames: ['laid work', 'trellis-tied ground'],

@@ -1,6 +1,7 @@
 import { lengthsOf, placeOn } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 import { rowsAsLines } from '../../shared/rowsAsLines.ts';
 
 /** A tie reaches this far to either side of the laid thread, in laid widths. */
@@ -17,6 +18,7 @@ export function workCouchedFill(
 ): void {
   const { laidMm, heightMm } = context;
   const rows = rowsAsLines(region, context, spacingMm).lines;
+  sink.shade(FIRST_THREAD);
   for (const { points, closed } of rows) {
     sink.travel();
     sink.stitch();
@@ -28,6 +30,7 @@ export function workCouchedFill(
     } else sink.down(points.at(-2)!, points.at(-1)!);
   }
   sink.lift(heightMm);
+  sink.shade(SECOND_THREAD);
   const reach = TIE_REACH * laidMm;
   [...rows].reverse().forEach(({ points }, k) => {
     const lengths = lengthsOf(points);

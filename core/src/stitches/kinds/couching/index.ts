@@ -5,6 +5,7 @@ import { params } from './params.ts';
 
 export const couching = describeStitch({
   ...FLAT_LINE,
+  secondThread: 'ties it down',
   findSeconds: 0,
   id: 'couching',
   name: 'Couching',

@@ -1,5 +1,6 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 import { forEachRun, type Place } from '../../shared/alongLines.ts';
 
 /** The laid thread follows the line in steps of this, mm. */
@@ -25,6 +26,7 @@ export function workCouching(
     });
     const [first, last] = [laid[0], laid.at(-1)];
     if (!first || !last) continue;
+    sink.shade(FIRST_THREAD);
     sink.travel();
     sink.stitch();
     sink.up(first.x, first.y);
@@ -32,6 +34,7 @@ export function workCouching(
     sink.down(last.x, last.y);
     const reach = TIE_REACH * laidMm;
     sink.lift(heightMm);
+    sink.shade(SECOND_THREAD);
     for (const { x, y, dx, dy } of ties.reverse()) {
       sink.travel();
       sink.stitch();

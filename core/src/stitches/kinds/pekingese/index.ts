@@ -5,6 +5,7 @@ import { THREAD_TWISTS } from '../../shared/texts.ts';
 
 export const pekingese = describeStitch({
   ...FLAT_LINE,
+  secondThread: 'is laced through it',
   id: 'pekingese',
   name: 'Pekingese stitch',
   otherNames: ['looped back stitch', 'interlaced back stitch'],

@@ -1,5 +1,6 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 import { workBack } from '../../shared/backLine.ts';
 import { forEachRun } from '../../shared/alongLines.ts';
 
@@ -17,7 +18,9 @@ export function workPekingese(
   { laidMm }: StitchContext,
   sink: MoveSink,
 ): void {
+  sink.shade(FIRST_THREAD);
   workBack(shape, stitchMm, sink);
+  sink.shade(SECOND_THREAD);
   const below = BELOW * laidMm;
   const dive = DIVES * laidMm;
   forEachRun(shape.lines, stitchMm, 1, ({ stations, place }) => {

@@ -5,6 +5,7 @@ import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
 
 export const whippedBack = describeStitch({
   ...FLAT_LINE,
+  secondThread: 'whips it',
   id: 'whipped-back',
   name: 'Whipped back stitch',
   otherNames: ['corded back stitch', 'wound line'],

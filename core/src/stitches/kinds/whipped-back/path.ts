@@ -1,5 +1,6 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 import { workBack } from '../../shared/backLine.ts';
 import { forEachRun, type Place } from '../../shared/alongLines.ts';
 
@@ -10,7 +11,9 @@ const AT_ENDS = 0.12;
 
 /** Back stitch, then a second thread wound round it: over the line and under each stitch, never through the cloth. */
 export function workWhippedBack(shape: StitchShape, stitchMm: number, { laidMm }: StitchContext, sink: MoveSink): void {
+  sink.shade(FIRST_THREAD);
   workBack(shape, stitchMm, sink);
+  sink.shade(SECOND_THREAD);
   const beside = ({ x, y, dx, dy }: Place, out: number): [number, number] => [
     x - dy * out * laidMm,
     y + dx * out * laidMm,

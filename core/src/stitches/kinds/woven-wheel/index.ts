@@ -4,6 +4,7 @@ import { params } from './params.ts';
 
 export const wovenWheel = describeStitch({
   ...RAISED_SPOT,
+  secondThread: 'is woven through it',
   id: 'woven-wheel',
   name: 'Woven wheel',
   otherNames: ['woven rose', 'spider wheel'],

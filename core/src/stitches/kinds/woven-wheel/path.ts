@@ -1,5 +1,6 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 /** Rounds of weaving lie so close, in laid widths. */
 const CLOSE = 0.82;
 /** The weaving begins so far from the middle, in laid widths. */
@@ -22,12 +23,14 @@ export function workWovenWheel(
       spots[i]! + r * Math.cos(angleRad + angle),
       spots[i + 1]! - r * Math.sin(angleRad + angle),
     ];
+    sink.shade(FIRST_THREAD);
     sink.travel();
     for (let k = 0; k < count; k++) {
       sink.stitch();
       sink.up(...at((2 * Math.PI * k) / count, radiusMm));
       sink.down(...at((2 * Math.PI * k) / count, laidMm * 0.2));
     }
+    sink.shade(SECOND_THREAD);
     weave(count, turns, laidMm, at, sink);
   }
 }

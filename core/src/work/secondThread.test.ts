@@ -1,0 +1,78 @@
+import { describe, expect, it } from 'vitest';
+import { Planner } from '../advice/index.ts';
+import { laidWidthMm, threadKind } from '../materials/index.ts';
+import { plainPass, readPiece, writePiece, type Piece } from '../piece/index.ts';
+import { STITCHES, stitchKind, type StitchId } from '../stitches/index.ts';
+import type { Plan } from '../thread/index.ts';
+import { svgPiece } from '../testing/pieces.ts';
+import { USUAL_FACTORS } from './index.ts';
+
+const BODIES = {
+  line: '<path d="M0 0H100" stroke="#a33"/><path d="M0 40H9" stroke="#33a"/>',
+  area: '<rect width="30" height="20" fill="#a33"/><path d="M0 40H9" stroke="#33a"/>',
+  spot: '<path d="M0 0h0" stroke="#a33" stroke-linecap="round"/><path d="M0 40H9" stroke="#33a"/>',
+} as const;
+
+/** One part in a stitch; its second thread in the other colour of the drawing. */
+function withSecond(
+  stitch: StitchId,
+  second: { thread: string; strands: number } | null,
+): { piece: Piece; plan: Plan } {
+  const piece = svgPiece(BODIES[stitchKind(stitch).worksOn]);
+  const [part, other] = piece.drawing.parts;
+  const pass = {
+    ...plainPass(stitch, 'stranded-cotton', 2),
+    second: second && { ...second, colour: other!.colour },
+  };
+  const only = { ...piece, drawing: { ...piece.drawing, parts: [{ ...part!, passes: [pass] }] } };
+  return { piece: only, plan: new Planner().plan(only, USUAL_FACTORS).plan };
+}
+const TWO = STITCHES.filter(({ secondThread }) => secondThread !== null).map(({ id }) => id);
+
+describe('a second thread', () => {
+  it('is had by what is whipped, laced, woven, tied and couched', () => {
+    expect([...TWO].sort()).toEqual(
+      ['buttonhole-wheel', 'couched-fill', 'couching', 'pekingese', 'whipped-back', 'woven-wheel'].sort(),
+    );
+  });
+
+  it.each(TWO)(
+    '%s: each thread is counted in its own colour, kind and strands, and both are the whole path',
+    (stitch) => {
+      const alone = withSecond(stitch, null).plan.parts[0]!.passes[0]!;
+      const { piece, plan } = withSecond(stitch, { thread: 'pearl-8', strands: 1 });
+      const pass = plan.parts[0]!.passes[0]!;
+      expect(alone.threads).toHaveLength(1);
+      expect(pass.threads.map(({ own }) => own?.thread ?? pass.thread)).toEqual(['stranded-cotton', 'pearl-8']);
+      const [first, second] = pass.threads;
+      expect(first!.quantities.stitches + second!.quantities.stitches).toBe(alone.quantities.stitches);
+      // In front both cover the same ways as one thread would, but for what a thicker thread climbs over.
+      const frontMm = first!.quantities.frontMm + second!.quantities.frontMm;
+      expect(Math.abs(frontMm / alone.quantities.frontMm - 1)).toBeLessThan(0.05);
+      expect(pass.quantities.threadMm).toBeCloseTo(first!.quantities.threadMm + second!.quantities.threadMm, 6);
+      expect(second!.own!.laidMm).toBeCloseTo(laidWidthMm(threadKind('pearl-8')!, 1), 9);
+      // It is bought, threaded and ordered for itself.
+      expect(plan.colours.map(({ thread }) => thread).sort()).toEqual(['pearl-8', 'stranded-cotton']);
+      expect(plan.colours.every(({ loads }) => loads > 0)).toBe(true);
+      expect(plan.order).toHaveLength(2);
+      expect(pass.needles.length).toBe(2);
+      expect(readPiece(writePiece(piece))).toEqual({ ok: true, value: piece });
+    },
+  );
+
+  it('whips a back stitch of 100 mm in about 1.2 times its length, the back stitch itself in three', () => {
+    const { plan } = withSecond('whipped-back', { thread: 'pearl-8', strands: 1 });
+    const [first, second] = plan.parts[0]!.passes[0]!.threads;
+    expect(Math.abs((first!.quantities.frontMm + first!.quantities.backMm) / 300 - 1)).toBeLessThan(0.05);
+    expect(second!.quantities.frontMm).toBeGreaterThan(105);
+    expect(second!.quantities.frontMm).toBeLessThan(150);
+    expect(second!.quantities.backMm).toBeLessThan(2);
+  });
+
+  it('is refused in strands that its kind can’t be worked in', () => {
+    const { piece } = withSecond('whipped-back', { thread: 'pearl-8', strands: 1 });
+    const text = writePiece(piece).replace(/("second":\s*\{[^}]*"strands":\s*)1/, '$14');
+    const read = readPiece(text);
+    expect(read.ok ? '' : read.problem).toMatch(/strands/);
+  });
+});

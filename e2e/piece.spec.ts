@@ -26,7 +26,7 @@ test('a drawing becomes parts that can be worked, given to a group, and undone',
   await expect(bench.card).toContainText('one of 5 alike');
   await bench.goTo('Stitches');
   await bench.pick('petal-72');
-  await expect(bench.card).toContainText('Spans stay within');
+  await expect(bench.card).toContainText('towards the middle of the flower');
   const before = await bench.figure('Thread').textContent();
 
   await bench.choose('Stitch', 'Split stitch filling');
@@ -44,7 +44,7 @@ test('a drawing becomes parts that can be worked, given to a group, and undone',
   await expect(bench.card.getByText('Split stitch filling, 4 strands')).toHaveCount(1);
 
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(bench.card.getByText('Satin stitch')).toHaveCount(5);
+  await expect(bench.card.getByText('Long-and-short stitch')).toHaveCount(5);
   await expect(bench.figure('Thread')).toHaveText(before!);
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
   await page.getByRole('button', { name: 'Do again' }).click();

@@ -81,7 +81,8 @@ export function laidMm(strands: number): number {
 /** The strands wanted, or as many more as it takes to hide the mark under the stitch. */
 export function coveringStrands(stitch: StitchId, wanted: number, markMm: number): number {
   const covers = (strands: number): boolean => stitchKind(stitch).coverWidths * laidMm(strands) >= markMm;
-  return SHARES.find((strands) => strands >= wanted && (strands > 2 || covers(strands))) ?? 6;
+  // Four leave two over of every six, but less of the mark in view.
+  return [...SHARES, 4].sort((a, b) => a - b).find((strands) => strands >= wanted && covers(strands)) ?? 4;
 }
 
 export function strandText(strands: number): string {

@@ -32,8 +32,6 @@ const TIED: Readonly<Partial<Record<StitchId, number>>> = { romanian: 0.5, couch
 const LEAST_THREADS_ACROSS = 2;
 /** A stitch must hide this share of the width that is drawn. */
 const LEAST_DRAWN = 0.6;
-/** Lines drawn narrower than this are drawn as lines, whatever their width, mm. */
-const DRAWN_LINE_MM = 0.9;
 
 /** What is smaller than this on the cloth is not even a point of thread, mm. */
 const LEAST_PART_MM = 0.5;
@@ -112,7 +110,7 @@ function coverFindings(piece: PlanInput, part: Part, placed: PlacedShape, pass: 
     found.push(['line-not-covered', { coverMm, markMm: mark.lineMm, strands: pass.strands }]);
   }
   const drawnMm = hundredths((part.strokeMm ?? 0) * piece.placement.scale);
-  if (placed.kind === 'line' && drawnMm >= DRAWN_LINE_MM) {
+  if (placed.kind === 'line' && drawnMm >= TREATMENT.wideLineMm) {
     const widthMm = hundredths(Number(pass.params['heightMm'] ?? coverMm));
     const percent = Math.round((100 * widthMm) / drawnMm);
     if (widthMm < LEAST_DRAWN * drawnMm) found.push(['drawn-wider', { drawnMm, coverMm: widthMm, percent }]);

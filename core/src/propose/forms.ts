@@ -35,9 +35,14 @@ const NONE: Form = { kind: 'plain', widthMm: 0, lengthMm: 0, turnDeg: 0, branche
 
 /** What kind of form an area has. Shapes never change, so it is found once. */
 export const formOf = remembered((placed: PlacedShape): Form => {
-  const middle = placed.kind === 'area' ? middleOf(placed) : null;
-  if (!middle || !placed.widest) return NONE;
+  if (placed.kind !== 'area' || !placed.widest) return NONE;
   const widthMm = 2 * placed.widest.r;
+  // What is as round as a coin has no middle line to speak of.
+  if ((Math.PI * widthMm ** 2) / 4 >= TREATMENT.discFullness * placed.areaMm2) {
+    return { kind: 'disc', widthMm, lengthMm: widthMm, turnDeg: 0, branches: false };
+  }
+  const middle = middleOf(placed);
+  if (!middle) return { ...NONE, widthMm, lengthMm: widthMm };
   const lines = middle.branches.length > 0 ? middle.branches : [middle];
   const measures = {
     widthMm,
@@ -52,12 +57,11 @@ function kindOf(placed: PlacedShape, middle: MiddleLine, form: Omit<Form, 'kind'
   const { widthMm, lengthMm, turnDeg, branches } = form;
   const { areaMm2 } = placed;
   const { region } = placed.shape;
-  if ((Math.PI * widthMm ** 2) / 4 >= TREATMENT.discFullness * areaMm2) return 'disc';
   const slender = lengthMm / widthMm;
   const fullness = areaMm2 / (lengthMm * widthMm);
   const isBand = slender >= TREATMENT.stripSlenderness && fullness >= TREATMENT.stripFullness;
   if (isBand && (branches || turnDeg >= TREATMENT.stripTurnDeg) && !narrowsBothWays(middle, form)) return 'strip';
-  const sides = corners(placed);
+  const { corners: sides, straightMm } = outlineOf(placed);
   if (sides <= 2 && !branches && isEven(placed, middle)) {
     const widest = Math.max(...middle.widthsMm);
     const at = (share: number): number => middle.widthsMm[Math.round(share * (middle.widthsMm.length - 1))]! / widest;
@@ -65,11 +69,16 @@ function kindOf(placed: PlacedShape, middle: MiddleLine, form: Omit<Form, 'kind'
     const lean = run / widest;
     const full = areaMm2 / (run * widest);
     const { least, most } = TREATMENT.leafFullness;
-    const isNarrow = at(0.06) < TREATMENT.leafFoot && at(0.92) < TREATMENT.leafTip;
-    if (lean >= TREATMENT.leafSlenderness && isNarrow && full > least && full < most && turnDeg < 120) return 'leaf';
+    const isNarrow = at(0.2) < TREATMENT.leafFoot && at(0.85) < TREATMENT.leafTip;
+    const isFlat = straightMm > TREATMENT.flatSide * run;
     const [foot, head] = [at(0.15), at(0.85)].sort((a, b) => a - b);
     const isDrop = foot! < TREATMENT.petalFoot * head! && full < TREATMENT.petalFullness;
-    if (lean >= TREATMENT.petalSlenderness && lean < TREATMENT.stripSlenderness && isDrop) return 'petal';
+    // With one point and a round end it is a petal, however slender; a leaf has two.
+    const isPetal = lean >= TREATMENT.petalSlenderness && lean < TREATMENT.stripSlenderness && isDrop;
+    if (isPetal && sides < 2) return 'petal';
+    if (lean >= TREATMENT.leafSlenderness && isNarrow && !isFlat && full > least && full < most && turnDeg < 120)
+      return 'leaf';
+    if (isPetal) return 'petal';
   }
   const { minX, minY, maxX, maxY } = boxOf(region)!;
   if (isBand && !branches) return 'bar';
@@ -85,7 +94,7 @@ function narrowsBothWays(
 ): boolean {
   if (branches || turnDeg >= 120 || lengthMm / widthMm > 6) return false;
   const at = (share: number): number => widthsMm[Math.round(share * (widthsMm.length - 1))]! / widthMm;
-  return at(0.12) < TREATMENT.leafTip * 1.6 && at(0.88) < TREATMENT.leafTip * 1.6;
+  return at(0.12) < TREATMENT.leafTip && at(0.88) < TREATMENT.leafTip;
 }
 
 /** Whether an area is much the same on both sides of its middle line. */
@@ -100,9 +109,9 @@ const OUTLINE_MM = 0.05;
 /** An outline that turns by more than this has a corner there. */
 const CORNER_RAD = (50 * Math.PI) / 180;
 
-/** How many corners an outline has. */
-function corners({ shape, areaMm2 }: PlacedShape): number {
-  let count = 0;
+/** How many corners an outline has, and its longest straight stretch, mm. */
+function outlineOf({ shape, areaMm2 }: PlacedShape): { corners: number; straightMm: number } {
+  let [count, straightMm] = [0, 0];
   for (const ring of simplifyRegion(shape.region, Math.max(OUTLINE_MM, COARSE * Math.sqrt(areaMm2)))) {
     const at = (i: number): [number, number] => {
       const k = ((i % ring.length) + ring.length) % ring.length;
@@ -115,9 +124,10 @@ function corners({ shape, areaMm2 }: PlacedShape): number {
         (bx - ax) * (cx - bx) + (by - ay) * (cy - by),
       );
       if (Math.abs(turn) > CORNER_RAD) count++;
+      straightMm = Math.max(straightMm, Math.hypot(cx - bx, cy - by));
     }
   }
-  return count;
+  return { corners: count, straightMm };
 }
 
 function lengthOf({ points, closed }: Polyline): number {

@@ -21,7 +21,7 @@ export function withEdge(satin: Proposal, { placed, form, sense, settings }: Giv
   const widthMm = form.widthMm || placed.meanWidthMm;
   const hasRoom = placed.areaMm2 >= TREATMENT.leastEdgedMm2 && placed.meanWidthMm >= TREATMENT.leastEdgedWidthMm;
   if (layers === 'plain' || !hasRoom) return satin;
-  const isCrisp = sense.standsBefore || form.branches || layers === 'rich';
+  const isCrisp = sense.standsBefore || form.kind === 'strip' || layers === 'rich';
   const edge = isCrisp
     ? [
         layer(

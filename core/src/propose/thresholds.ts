@@ -39,8 +39,10 @@ export const TREATMENT = {
   discFullness: 0.86,
   /** A leaf is so many times longer than wide, this narrow near its tip and at its foot, and fills so much of its length and width (an oval fills 0.79). */
   leafSlenderness: 1.6,
-  leafTip: 0.34,
-  leafFoot: 0.62,
+  leafTip: 0.56,
+  leafFoot: 0.75,
+  /** What is straight for more than this share of its length is a hill or a boat, not a leaf. */
+  flatSide: 0.6,
   leafFullness: { least: 0.45, most: 0.76 },
   /** The two sides of a leaf or petal differ by no more than this share of its area. */
   uneven: 0.3,

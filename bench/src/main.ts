@@ -6,6 +6,7 @@ import { groundPiece } from './grounds.ts';
 import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchPainting } from './painting.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
+import { benchProposing } from './proposing.ts';
 import { benchTurning } from './turning.ts';
 import { benchThreadBox } from './threadBox.ts';
 
@@ -23,6 +24,7 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   growth: benchGrowth,
   parts: benchManyParts,
   turning: benchTurning,
+  proposing: benchProposing,
   bytes: benchBytes,
   reading: benchReading,
   trials: () => benchTrials(demo('rock-pool')),

@@ -1,9 +1,9 @@
 import { axisOf, onDrawing, type PlacedShape } from '../drawing/index.ts';
-import { boxesMeet, polylineLength } from '../geometry/index.ts';
+import { polylineLength } from '../geometry/index.ts';
 import { remembered } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 import { tightestBendMm } from './bends.ts';
-import { touch } from './neighbours.ts';
+import { touch, type Neighbours } from './neighbours.ts';
 import { TREATMENT } from './thresholds.ts';
 
 /** What a part's treatment depends on besides its own shape: what of the drawing it belongs to. */
@@ -27,14 +27,22 @@ export interface LineSense {
   readonly count: number;
 }
 
-/** What of a drawing each part belongs to; shapes one for each part, from back to front. */
-export function senseOf(parts: readonly Part[], shapes: readonly PlacedShape[], scale: number): Sense[] {
+/**
+ * What of a drawing each part belongs to.
+ * @param shapes one for each part, from back to front
+ */
+export function senseOf(
+  parts: readonly Part[],
+  shapes: readonly PlacedShape[],
+  scale: number,
+  neighbours: Neighbours,
+): Sense[] {
   const centres = flowerCentres(parts, shapes);
   const lines = lineFamilies(parts, shapes, scale);
   const ground = groundOf(parts, shapes);
   return parts.map((part, i) => ({
     centre: (part.group !== null && centres.get(part.group)) || null,
-    standsBefore: shapes[i]!.kind === 'area' && standsBefore(shapes, i),
+    standsBefore: neighbours.meetingBefore(i).some((j) => standsBefore(shapes[i]!, shapes[j]!)),
     isGround: i === ground,
     lines: lines.get(lineKey(part)) ?? null,
   }));
@@ -80,20 +88,15 @@ function commonCentre(members: readonly PlacedShape[]): readonly [number, number
   return pointing.length >= 0.7 * members.length ? [cx, cy] : null;
 }
 
-function standsBefore(shapes: readonly PlacedShape[], i: number): boolean {
-  const placed = shapes[i]!;
-  if (!placed.box) return false;
-  return shapes.slice(0, i).some((other) => {
-    if (other.kind !== 'area' || !other.box || !boxesMeet(other.box, placed.box!)) return false;
-    return other.behind.includes(placed.partId) || touch(other, placed);
-  });
+function standsBefore(placed: PlacedShape, other: PlacedShape): boolean {
+  return other.behind.includes(placed.partId) || touch(other, placed);
 }
 
 /** The rearmost area, where it is the largest by far and lies round others. */
 function groundOf(parts: readonly Part[], shapes: readonly PlacedShape[]): number {
   const first = shapes.findIndex(({ kind, box }) => kind === 'area' && box);
   const placed = shapes[first];
-  if (!placed || parts.length < 4) return -1;
+  if (!placed || parts.length < 4 || placed.areaMm2 < TREATMENT.groundMm2) return -1;
   const rest = shapes.filter((other) => other !== placed && other.kind === 'area');
   const largest = rest.every(({ areaMm2 }) => areaMm2 < placed.areaMm2 / 2);
   const within = shapes.filter(
@@ -104,7 +107,7 @@ function groundOf(parts: readonly Part[], shapes: readonly PlacedShape[]): numbe
       box.minY > placed.box!.minY &&
       box.maxY < placed.box!.maxY,
   );
-  return largest && within.length >= 0.6 * (parts.length - 1) && placed.areaMm2 >= TREATMENT.groundMm2 ? first : -1;
+  return largest && within.length >= 0.6 * (parts.length - 1) ? first : -1;
 }
 
 /** Lines whose drawn widths differ by less than this are of one width, as steps of a logarithm. */

@@ -68,6 +68,11 @@ export class Neighbours {
     this.earlier = earlierMeeting(areas, TREATMENT.touchingMm);
   }
 
+  /** The areas before part i whose boxes meet its own: none where it is no area. */
+  meetingBefore(i: number): readonly number[] {
+    return this.earlier[i]!;
+  }
+
   /** The parts before part i that touch it in a near-equal colour. */
   alikeBefore(i: number): number[] {
     const { parts } = this.piece.drawing;

@@ -3,6 +3,7 @@ import type { Part, PlanInput } from '../piece/index.ts';
 import { areaProposals } from './areas.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
 import { lineProposals } from './lines.ts';
+import { Neighbours } from './neighbours.ts';
 import { WORN_USES } from './thresholds.ts';
 import {
   alone,
@@ -33,11 +34,9 @@ export function proposalsFor(
   const at = all.findIndex(({ part }) => part.id === partId);
   const found = all[at];
   if (!found?.placed.box) return [];
-  const senses = senseOf(
-    all.map(({ part }) => part),
-    all.map(({ placed }) => placed),
-    piece.placement.scale,
-  );
+  const shapes = all.map(({ placed }) => placed);
+  const parts = all.map(({ part }) => part);
+  const senses = senseOf(parts, shapes, piece.placement.scale, new Neighbours(piece, shapes));
   return propose(found.part, found.placed, senses[at]!, proposalSettings(piece));
 }
 

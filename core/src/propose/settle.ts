@@ -47,14 +47,15 @@ export class Proposer {
    */
   settle(piece: PlanInput, shapes: readonly PlacedShape[], neighbours: Neighbours): (readonly SettledPass[])[] {
     const settings = proposalSettings(piece);
+    const shared = JSON.stringify(settings);
     const { parts } = piece.drawing;
     this.next = new Map();
-    const senses = senseOf(parts, shapes, piece.placement.scale);
+    const senses = senseOf(parts, shapes, piece.placement.scale, neighbours);
     const settled: Settled[] = [];
     const leaders = new Map<string, readonly SettledPass[]>();
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
-      const offered = (): readonly Proposal[] => this.advise(part, placed, senses[i]!, settings);
+      const offered = (): readonly Proposal[] => this.advise(part, placed, senses[i]!, settings, shared);
       let passes: readonly SettledPass[] = placed.box ? settledPasses(part, placed, offered) : [];
       if (part.passes === null && placed.box) {
         passes = asItsGroup(part, passes, offered, leaders);
@@ -67,8 +68,14 @@ export class Proposer {
     return settled.map(({ passes }) => passes);
   }
 
-  private advise(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): readonly Proposal[] {
-    const key = JSON.stringify([settings, part.strokeMm, part.dashed, sense]);
+  private advise(
+    part: Part,
+    placed: PlacedShape,
+    sense: Sense,
+    settings: ProposalSettings,
+    shared: string,
+  ): readonly Proposal[] {
+    const key = `${shared} ${part.strokeMm} ${part.dashed} ${JSON.stringify(sense)}`;
     const before = this.advised.get(part.id);
     const isSame = before?.placed === placed && before.key === key;
     const proposals = isSame ? before.proposals : placed.box ? propose(part, placed, sense, settings) : [];

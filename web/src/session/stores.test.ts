@@ -60,9 +60,22 @@ describe('the tally', () => {
       skeins: tally.skeins + 1,
       findings: tally.findings + 2,
       stitches: tally.stitches - 1,
+      loads: tally.loads - 3,
+      cutM: tally.cutM - 1.5,
     };
-    expect(differences(tally, more, 'metric')).toEqual(['+1.4 m', '−1 stitch', '+1 skein', '2 findings more']);
+    expect(differences(tally, more, 'metric')).toEqual([
+      '+1.4 m',
+      '−1 stitch',
+      '+1 skein',
+      '−3 threadings',
+      '−1.5 m to cut',
+      '2 findings more',
+    ]);
     expect(differences(tally, tally, 'metric')).toEqual([]);
+    // Longer cuts change nothing that is stitched, but how often one threads and what is lost by it.
+    const byTheArm = { ...piece, worker: { ...piece.worker, cutMm: 700 } };
+    const longer = tallyOf(byTheArm, new Planner().plan(byTheArm, USUAL_FACTORS));
+    expect(differences(tally, longer, 'metric').join()).toMatch(/−\d+ threadings/);
   });
 });
 

@@ -11,6 +11,9 @@ export interface Tally {
   readonly hours: { readonly p10: number; readonly p50: number; readonly p90: number };
   readonly threadMm: number;
   readonly skeins: number;
+  /** How often a needle is threaded, and what is cut off the skeins for that, m. */
+  readonly loads: number;
+  readonly cutM: number;
   readonly findings: number;
 }
 
@@ -23,9 +26,14 @@ export function tallyOf(piece: Piece, { plan, findings }: Workings): Tally {
     hours: plan.totals.hours,
     threadMm: plan.totals.threadMm,
     skeins: plan.totals.skeins90,
+    loads: plan.colours.reduce((sum, { loads }) => sum + loads, 0),
+    cutM: plan.colours.reduce((sum, { wholeM }) => sum + wholeM, 0),
     findings: findings.filter((finding) => !isAccepted(piece, finding)).length,
   };
 }
+
+/** Less thread cut or saved than this is not told, m. */
+const LEAST_CUT_M = 0.25;
 
 /** What a change made of the figures, in words: `+1.4 m`, `−25 min`, `2 findings fewer`. */
 export function differences(before: Tally, after: Tally, units: UnitSystem): string[] {
@@ -37,12 +45,15 @@ export function differences(before: Tally, after: Tally, units: UnitSystem): str
     [after.stitches - before.stitches, 'stitch', 'stitches'],
     [after.parts - before.parts, 'part', 'parts'],
     [after.skeins - before.skeins, 'skein', 'skeins'],
+    [after.loads - before.loads, 'threading', 'threadings'],
   ];
   if (Math.abs(thread) >= 50) said.push(signed(thread, formatThread(Math.abs(thread), units)));
   if (Math.abs(hours) * 60 >= 1) said.push(signed(hours, formatDuration(Math.abs(hours))));
   for (const [value, one, many] of counts) {
     if (value !== 0) said.push(signed(value, `${Math.abs(value)} ${Math.abs(value) === 1 ? one : many}`));
   }
+  const cutM = after.cutM - before.cutM;
+  if (Math.abs(cutM) >= LEAST_CUT_M) said.push(`${signed(cutM, formatThread(Math.abs(cutM) * 1000, units))} to cut`);
   const findings = after.findings - before.findings;
   if (findings !== 0) {
     const n = Math.abs(findings);

@@ -91,7 +91,11 @@ onBeforeUnmount(() => client.close());
       <p class="small soft">
         {{ plural(need.loads, 'needle load') }} from {{ plural(need.cuts, 'cut') }}, {{ need.wholeM.toFixed(1) }} m off
         the skein<template v-if="need.strandsKept > 0">; {{ kept(need.strandsKept, need.cutMm) }}</template
-        >.
+        >.<template v-if="need.lostMm > 0">
+          Of each {{ formatThread(need.cutMm, settings.units) }}, about
+          {{ formatThread(need.lostMm / need.loads, settings.units) }} begins and fastens off or is too short to go on
+          with: starts and ends. Longer lengths lose less and wear more.</template
+        >
       </p>
       <ol class="cuts" data-test="cutting-list">
         <li v-for="cut in cuttingList(opened.piece, need, settings.units)" :key="cut.number">

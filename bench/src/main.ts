@@ -2,7 +2,6 @@ import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
 import { benchBytes } from './bytes.ts';
 import { benchMatching, benchOdds, benchPalette } from './colours.ts';
-import { benchEditing } from './editing.ts';
 import { groundPiece } from './grounds.ts';
 import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchPainting } from './painting.ts';
@@ -34,11 +33,6 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   palette: benchPalette,
   odds: () => benchOdds(demo('rock-pool')),
   box: benchThreadBox,
-  editing: () =>
-    benchEditing([
-      { piece: demo('rock-pool'), part: 'sponge' },
-      { piece: groundPiece(60_000, 2025), part: 'ground-7' },
-    ]),
   painting: () => benchPainting([demo('rock-pool'), groundPiece(100_000)]),
 };
 

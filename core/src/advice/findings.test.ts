@@ -6,7 +6,7 @@ import { readSvg } from '../drawing/index.ts';
 import { nearestShade, refOf } from '../materials/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import {
-  acceptFinding,
+  acceptFindings,
   applyEdit,
   pieceSchema,
   plainHoop,
@@ -310,12 +310,14 @@ describe('findings', () => {
     const finding = new Planner().plan(piece, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
     const accepted = after(
       piece,
-      acceptFinding(piece, {
-        finding: finding.id,
-        part: finding.part,
-        figures: figuresKey(finding),
-        why: 'a wall piece',
-      }),
+      acceptFindings(piece, [
+        {
+          finding: finding.id,
+          part: finding.part,
+          figures: figuresKey(finding),
+          why: 'a wall piece',
+        },
+      ]),
     );
     const still = new Planner().plan(accepted, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
     expect(isAccepted(accepted, still)).toBe(true);
@@ -327,7 +329,7 @@ describe('findings', () => {
 
 /** What is proposed for the first part of a piece. */
 function offersFor(piece: Piece): readonly Proposal[] {
-  return proposalsFor(piece, new Planner().plan(piece, USUAL_FACTORS).plan.parts, 'part-1');
+  return proposalsFor(piece, new Planner().plan(piece, USUAL_FACTORS).plan.parts, ['part-1'])[0]!;
 }
 
 describe('proposals', () => {

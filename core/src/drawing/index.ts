@@ -1,3 +1,4 @@
+export { WIDEST_SPOT_MM } from './shapeCutter.ts';
 export { centred, fitToHoop, mirrored, onTheGrain, roomHalvesMm, settleInHoop, turned, type Room } from './fit.ts';
 export { clearInHoopMm, insideEllipseMm, positionsOf } from './hoopRoom.ts';
 export { groupLikeParts } from './likeParts.ts';

@@ -1,5 +1,6 @@
 import {
   boxesMeet,
+  equalCircleMm,
   flattenPath,
   isInside,
   mapPoints,
@@ -89,8 +90,8 @@ export class ShapeCutter {
   }
 }
 
-/** A round area up to this wide is worked as a knot, mm on the cloth. */
-const WIDEST_KNOT_MM = 4;
+/** A round area up to this wide is worked as one spot stitch, mm on the cloth. */
+export const WIDEST_SPOT_MM = 4;
 /** A circle encloses the most: an area that encloses at least this share of what its outline could is round. */
 const ROUND_SHARE = 0.85;
 
@@ -99,7 +100,7 @@ function liesOnTop({ region }: StitchShape, placement: Placement): boolean {
   const byScale = placement.scale / cuttingScale(placement);
   const areaMm2 = regionArea(region) * byScale ** 2;
   const round = (4 * Math.PI * regionArea(region)) / regionPerimeter(region) ** 2;
-  return region.length === 1 && 2 * Math.sqrt(areaMm2 / Math.PI) <= WIDEST_KNOT_MM && round >= ROUND_SHARE;
+  return region.length === 1 && equalCircleMm(areaMm2) <= WIDEST_SPOT_MM && round >= ROUND_SHARE;
 }
 
 const NO_SPOTS = new Float64Array(0);

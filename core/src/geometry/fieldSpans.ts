@@ -299,10 +299,8 @@ class Cover {
 
   /** Whether there is no room: a span lies here that is not a near neighbour of the one asked for, or several of any kind. */
   isTaken(x: number, y: number, fan: number, index: number): boolean {
-    const column = Math.floor((x - this.x0) / this.cellMm);
-    const row = Math.floor((y - this.y0) / this.cellMm);
-    if (column < 0 || row < 0 || column >= this.columns || row >= this.rows) return false;
-    const at = row * this.columns + column;
+    const at = this.cellAt(x, y);
+    if (at < 0) return false;
     const there = this.fans[at]!;
     if (there === 0) return false;
     return this.counts[at]! >= MOST_DEEP || there !== fan + 1 || Math.abs(this.indices[at]! - index) > NEIGHBOURS;
@@ -310,9 +308,14 @@ class Cover {
 
   /** Leaves a place out of those that are looked at. */
   markPlace(x: number, y: number): void {
+    this.fans[this.cellAt(x, y)] ||= -1;
+  }
+
+  /** The cell at a place; -1 where it lies beyond the grid. */
+  private cellAt(x: number, y: number): number {
     const column = Math.floor((x - this.x0) / this.cellMm);
     const row = Math.floor((y - this.y0) / this.cellMm);
-    this.fans[row * this.columns + column] ||= -1;
+    return column < 0 || row < 0 || column >= this.columns || row >= this.rows ? -1 : row * this.columns + column;
   }
 
   /** Marks all cells whose middle is covered by a span. */

@@ -29,6 +29,7 @@ export {
   isInside,
   polylineLength,
   regionArea,
+  equalCircleMm,
   regionPerimeter,
   ringArea,
   type Box,

@@ -193,9 +193,9 @@ const BRANCH_POINTS = 3;
 /** The chains of an axis between its forks and ends, without those that only run into corners; none where it is one open line. */
 function branchesOf(axis: Axis, path: readonly number[], rings: Region, widthMm: number): Polyline[] {
   const links = axis.links.map((list) => new Map(list.map(({ to, mm }) => [to, mm])));
-  const isPiece = reachedFrom(axis.links, path[0]!);
+  const piece = new Set(farthest(axis.links, path[0]!).reached);
   links.forEach((list, node) => {
-    if (!isPiece[node]) list.clear();
+    if (!piece.has(node)) list.clear();
   });
   // Cutting one end off can make another chain an end: until nothing changes.
   for (let isCut = true; isCut;) {
@@ -217,26 +217,7 @@ function branchesOf(axis: Axis, path: readonly number[], rings: Region, widthMm:
   }
   const chains = chainsOf(links).filter((chain) => lengthAlong(chain, links) > LEAST_BRANCH * widthMm);
   if (chains.length === 0 || (chains.length === 1 && chains[0]![0] !== chains[0]!.at(-1))) return [];
-  return chains.map((chain) =>
-    branch(
-      chain.map((node) => axis.places[node]!),
-      rings,
-      links,
-      chain,
-      widthMm,
-    ),
-  );
-}
-
-function reachedFrom(links: Axis['links'], start: number): Uint8Array {
-  const reached = new Uint8Array(links.length);
-  const stack = [start];
-  for (let node = stack.pop(); node !== undefined; node = stack.pop()) {
-    if (reached[node]) continue;
-    reached[node] = 1;
-    for (const { to } of links[node]!) stack.push(to);
-  }
-  return reached;
+  return chains.map((chain) => branch(chain, axis.places, links, rings, widthMm));
 }
 
 /** All ways from fork or end to fork or end; and rings without either, which end where they begin. */
@@ -272,15 +253,15 @@ function lengthAlong(chain: readonly number[], links: readonly ReadonlyMap<numbe
 
 /** A chain as a smooth line, its free ends drawn out to the outline. */
 function branch(
-  points: readonly Point[],
-  rings: Region,
-  links: readonly ReadonlyMap<number, number>[],
   chain: readonly number[],
+  places: readonly Point[],
+  links: readonly ReadonlyMap<number, number>[],
+  rings: Region,
   widthMm: number,
 ): Polyline {
   const closed = chain[0] === chain.at(-1);
   const count = Math.min(400, Math.max(8, Math.ceil((lengthAlong(chain, links) / widthMm) * BRANCH_POINTS)));
-  let line = [...points];
+  let line = chain.map((node) => places[node]!);
   if (!closed) {
     const [fromEnd, toEnd] = [links[chain[0]!]!.size === 1, links[chain.at(-1)!]!.size === 1];
     const out = drawnOut(line, rings, widthMm);

@@ -109,3 +109,8 @@ export function isInside(region: Region, x: number, y: number): boolean {
   }
   return inside;
 }
+
+/** How wide a circle of an area is, mm. */
+export function equalCircleMm(areaMm2: number): number {
+  return 2 * Math.sqrt(areaMm2 / Math.PI);
+}

@@ -65,7 +65,7 @@ function sharpNeedle(kind: ThreadKind, strands: number, cloth: Cloth): Needle {
   if (cloth.weightGsm >= HEAVY_GSM && usual.shaftMm < STRONG_MM) return nearest('crewel', STRONG_MM);
   const bundleMm = bundleDiameterMm(kind, strands);
   const finer = finerThan(usual);
-  return cloth.weightGsm < LIGHT_GSM && finer && finer.shaftMm * LONG_EYE >= bundleMm ? finer : usual;
+  return cloth.weightGsm < LIGHT_GSM && finer && !isTooThickFor(finer, bundleMm) ? finer : usual;
 }
 
 /** The needle for a bundle on cloth of middling weight. */
@@ -86,9 +86,7 @@ function bluntNeedle(kind: ThreadKind, strands: number): Needle {
 /** A straight needle over which wraps slide off: the finest whose eye the thread passes, a darner or chenille for thick thread. */
 export function wrappingNeedle(kind: ThreadKind, strands: number): Needle {
   const bundleMm = bundleDiameterMm(kind, strands);
-  const passes = ({ shaftMm }: Needle): boolean => shaftMm >= LEAST_EYE * bundleMm;
-  const straight =
-    sizesOf('milliner').find(passes) ?? sizesOf('darner').find(({ shaftMm }) => shaftMm * LONG_EYE >= bundleMm);
+  const straight = [...sizesOf('milliner'), ...sizesOf('darner')].find((one) => !isTooThickFor(one, bundleMm));
   return straight ?? needle('chenille', 18);
 }
 

@@ -269,11 +269,7 @@ export function placePart(piece: Piece, partId: string, index: number): Edit | n
   ]);
 }
 
-export function acceptFinding(piece: Piece, accepted: Piece['accepted'][number]): Edit | null {
-  return acceptFindings(piece, [accepted]);
-}
-
-/** Accepts several findings in one edit, with one word why. */
+/** Accepts findings in one edit, with one word why. */
 export function acceptFindings(piece: Piece, accepted: Piece['accepted']): Edit | null {
   const label = accepted.length === 1 ? 'Accept a finding' : `Accept ${plural(accepted.length, 'finding')}`;
   return editOf(piece, label, [[['accepted'], [...piece.accepted, ...accepted]]]);

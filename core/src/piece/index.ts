@@ -1,5 +1,4 @@
 export {
-  acceptFinding,
   acceptFindings,
   dropColourway,
   groupMembers,

@@ -43,7 +43,6 @@ import {
   setPositions,
   setUnderlay,
   placePart,
-  acceptFinding,
   acceptFindings,
   setStrokeWidth,
   plainHoop,
@@ -250,7 +249,7 @@ describe('edits', () => {
     ['placed', (p) => placePart(p, first!.id, 9)],
     ['colourway taken', (p) => (p.colourways[0] ? takeColourway(p, p.colourways[0].id) : null)],
     ['colourway dropped', (p) => (p.colourways[0] ? dropColourway(p, p.colourways[0].id) : null)],
-    ['accepted', (p) => (p.accepted.length > 0 ? null : acceptFinding(p, ACCEPTED))],
+    ['accepted', (p) => (p.accepted.length > 0 ? null : acceptFindings(p, [ACCEPTED]))],
     [
       'accepted together',
       (p) => (p.accepted.length > 0 ? null : acceptFindings(p, [ACCEPTED, { ...ACCEPTED, part: null }])),

@@ -1,4 +1,5 @@
 import type { PlacedShape } from '../drawing/index.ts';
+import { equalCircleMm } from '../geometry/index.ts';
 import { bundleDiameterMm, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine } from '../measure/index.ts';
 import { knotDiameterMm } from '../stitches/index.ts';
@@ -13,6 +14,7 @@ import {
   alone,
   bySchool,
   layer,
+  SHARES,
   strandText,
   THREAD,
   useText,
@@ -126,11 +128,11 @@ function longShort({ lengthMm, widthMm }: Form, wide: string, more: Partial<Sett
 
 /** A spot: as many knots as leave none of it bare, or satin. */
 function spotAreas(given: Case): Proposal[] {
-  const { placed, settings, strands } = given;
-  const acrossMm = 2 * Math.sqrt(placed.areaMm2 / Math.PI);
+  const { placed, settings } = given;
+  const acrossMm = equalCircleMm(placed.areaMm2);
   const text = formatFine(acrossMm);
   const { strands: best, mm } = knotOf(acrossMm);
-  const flat = { ...satinFor({ ...given, strands }), reason: `Flat instead of raised, ${text} across.` };
+  const flat = { ...satinFor(given), reason: `Flat instead of raised, ${text} across.` };
   const several = layer(
     settings.knots === 'french' ? 'french-fill' : 'colonial-fill',
     2,
@@ -148,7 +150,7 @@ function spotAreas(given: Case): Proposal[] {
 /** The knot of two wraps that comes nearest to a size. */
 function knotOf(acrossMm: number): { strands: number; mm: number } {
   const kind = threadKind(THREAD)!;
-  const sizes = [1, 2, 3, 6].map((strands) => ({
+  const sizes = SHARES.map((strands) => ({
     strands,
     mm: knotDiameterMm(2, bundleDiameterMm(kind, strands), wrappingNeedle(kind, strands).shaftMm),
   }));

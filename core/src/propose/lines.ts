@@ -1,5 +1,5 @@
 import type { PlacedShape } from '../drawing/index.ts';
-import { formatFine } from '../measure/index.ts';
+import { formatFine, roundTo } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
 import type { LineSense } from './drawingSense.ts';
@@ -71,7 +71,7 @@ function wideLine(
   stem: Proposal,
 ): Proposal[] {
   const width = formatFine(drawnMm);
-  const heightMm = Math.round(drawnMm * 10) / 10;
+  const heightMm = roundTo(drawnMm, 1);
   const { min, max } = rangeOf('overcast', 'heightMm');
   const fits = heightMm <= Math.min(max, SPAN_LIMIT_MM[use]) && heightMm >= min && radiusMm > drawnMm / 2;
   if (!fits) return [chain, stem];
@@ -106,7 +106,7 @@ function singleStitch(
   if (straightMm < TREATMENT.strokeMm.least || placed.lengthMm > TREATMENT.strokeMm.most) return null;
   if (straightMm < TREATMENT.strokeStraightness * placed.lengthMm) return null;
   const angleDeg = (Math.atan2(-dy, dx) * 180) / Math.PI;
-  const lengthMm = Math.round(straightMm * 10) / 10;
+  const lengthMm = roundTo(straightMm, 1);
   const text = `${formatFine(straightMm)} long`;
   const one = (stitch: StitchId, strands: number, why: string): Proposal =>
     alone(layer(stitch, strands, `Only ${text}: ${why}`, { angleDeg, params: { lengthMm } }));

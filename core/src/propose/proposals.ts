@@ -23,21 +23,22 @@ export function propose(part: Part, placed: PlacedShape, sense: Sense, settings:
 }
 
 /**
- * What can be done with a part of a piece, best first.
+ * What can be done with each of some parts of a piece, best first; nothing with those that are gone or hidden.
  * @param all every part of the piece as it lies, in its order
  */
 export function proposalsFor(
   piece: PlanInput,
   all: readonly { readonly part: Part; readonly placed: PlacedShape }[],
-  partId: string,
-): readonly Proposal[] {
-  const at = all.findIndex(({ part }) => part.id === partId);
-  const found = all[at];
-  if (!found?.placed.box) return [];
+  partIds: readonly string[],
+): (readonly Proposal[])[] {
   const shapes = all.map(({ placed }) => placed);
   const parts = all.map(({ part }) => part);
   const senses = senseOf(parts, shapes, piece.placement.scale, new Neighbours(piece, shapes));
-  return propose(found.part, found.placed, senses[at]!, proposalSettings(piece));
+  const settings = proposalSettings(piece);
+  return partIds.map((id) => {
+    const at = parts.findIndex((part) => part.id === id);
+    return shapes[at]?.box ? propose(parts[at]!, shapes[at], senses[at]!, settings) : [];
+  });
 }
 
 function spotProposals({ knots, strands: school, use }: ProposalSettings): Proposal[] {

@@ -1,9 +1,8 @@
 import { type WorkedOn, type StitchId, stitchKind } from '../stitches/index.ts';
 import type { Part, PassRole } from '../piece/index.ts';
-import type { PlacedShape } from '../drawing/index.ts';
+import { WIDEST_SPOT_MM, type PlacedShape } from '../drawing/index.ts';
+import { equalCircleMm } from '../geometry/index.ts';
 
-/** A round area up to this wide is worked by a spot stitch as one stitch at its middle, mm. */
-const WIDEST_SPOT_MM = 4;
 /** An area is round where its widest circle fills at least this share of it. */
 const ROUND_SHARE = 0.8;
 
@@ -11,7 +10,7 @@ const ROUND_SHARE = 0.8;
 export function isSmallRound({ kind, areaMm2, widest }: PlacedShape): boolean {
   if (kind !== 'area' || !widest) return false;
   const isRound = Math.PI * widest.r ** 2 >= ROUND_SHARE * areaMm2;
-  return isRound && 2 * Math.sqrt(areaMm2 / Math.PI) <= WIDEST_SPOT_MM;
+  return isRound && equalCircleMm(areaMm2) <= WIDEST_SPOT_MM;
 }
 
 /** The roles that a pass can have on a part of a kind. */

@@ -62,7 +62,7 @@ export function layered(
 }
 
 /** Strands in which six of a skein come out even. */
-const SHARES = [1, 2, 3, 6] as const;
+export const SHARES = [1, 2, 3, 6] as const;
 
 /** A strand more or fewer than usual, by school: fine works in one, bold in twice as many. */
 export function bySchool(strands: number, school: ProposalSettings['strands']): number {

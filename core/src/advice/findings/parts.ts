@@ -1,5 +1,6 @@
 import { onPart, withStrands, leftOut, switchTo, without, changeFilling } from './onParts.ts';
-import { formatFine } from '../../measure/index.ts';
+import { equalCircleMm } from '../../geometry/index.ts';
+import { formatFine, roundTo } from '../../measure/index.ts';
 import { type Part, type PlanInput, type Pass, setGuides, setStrokeWidth } from '../../piece/index.ts';
 import {
   longestSpan,
@@ -145,7 +146,7 @@ function knotFindings(placed: PlacedShape, { stitch, params, bundleMm, needle, r
     role === 'filling' && stitchKind(stitch).worksOn === 'spot' && stitchKind(stitch).needle === 'wrapping';
   if (!isKnot || placed.kind !== 'area' || stitch === 'bullion') return [];
   const knotMm = hundredths(knotDiameterMm(typeof wraps === 'number' ? wraps : 2, bundleMm, needle.shaftMm));
-  const acrossMm = hundredths(2 * Math.sqrt(placed.areaMm2 / Math.PI));
+  const acrossMm = hundredths(equalCircleMm(placed.areaMm2));
   const isFit = knotMm <= KNOT_FITS.most * acrossMm && knotMm >= KNOT_FITS.least * acrossMm;
   return isFit ? [] : [['knot-size', { knotMm, acrossMm }]];
 }
@@ -345,7 +346,7 @@ export const PARTS_REMEDIES = {
       const across = (pass: Pass): Pass => ({
         ...pass,
         stitch: 'overcast',
-        params: { heightMm: Math.round(drawnMm * 10) / 10 },
+        params: { heightMm: roundTo(drawnMm, 1) },
       });
       const isWithin = drawnMm <= SPAN_LIMIT_MM[part.piece.use];
       const isClosed = part.planned.placed.shape.lines.every(({ closed }) => closed);

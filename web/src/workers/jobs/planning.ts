@@ -36,8 +36,7 @@ export function remedies(input: JobInput<'remedies'>, tell: (progress: JobProgre
 }
 
 export function proposals({ parts, ...input }: JobInput<'proposals'>): JobOutput<'proposals'> {
-  const { parts: all } = workingsOf(input).plan;
-  return parts.map((id) => proposalsFor(input.piece, all, id));
+  return proposalsFor(input.piece, workingsOf(input).plan.parts, parts);
 }
 
 export function positions(input: JobInput<'positions'>): JobOutput<'positions'> {

@@ -1,3 +1,4 @@
+import { roundTo } from '../../../measure/index.ts';
 import { lengthParam, spacing } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
@@ -7,7 +8,7 @@ const LONG_WIDTHS = 10;
 export const params = {
   stitchMm: {
     ...lengthParam('Long stitch', 0, [2, 14], 'Short ones are about two thirds of it; shorter in finer thread.', 's'),
-    default: (laidMm) => Math.min(14, Math.max(2, Math.round(LONG_WIDTHS * laidMm * 10) / 10)),
+    default: (laidMm) => Math.min(14, Math.max(2, roundTo(LONG_WIDTHS * laidMm, 1))),
   },
   spacingMm: spacing(),
 } as const satisfies ParamTable;

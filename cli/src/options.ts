@@ -1,11 +1,13 @@
 import { parseArgs } from 'node:util';
 import { CLOTHS, HOOP_RANGE_MM, strandChoices, THREAD_KINDS, threadKind } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
+import { MOST_NEEDLES } from '@junctura/core/piece';
 import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
 
 export const USAGE =
   'plan FILE [--hoop 150] [--fit | --scale MM_PER_UNIT] [--cloth ID] [--thread KIND] [--strands N] ' +
-  '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N]';
+  '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N] ' +
+  '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]]';
 
 /** What was asked for on the command line; null where nothing was said. */
 export interface PlanOptions {
@@ -21,9 +23,20 @@ export interface PlanOptions {
   readonly angleDeg: number | null;
   readonly slack: number | null;
   readonly seed: number;
+  /** How the order of work is found and told; null: it is not asked for. */
+  readonly order: OrderOptions | null;
 }
 
-const NUMBER_OPTIONS = ['--hoop', '--scale', '--strands', '--angle', '--slack', '--seed'];
+/** Schools of the order; null where nothing was said: the piece's own. */
+export interface OrderOptions {
+  readonly by: 'colour' | 'area';
+  readonly needles: number | null;
+  readonly focus: 'background' | 'features' | null;
+  readonly outline: 'first' | 'last' | null;
+  readonly sittingMin: number | null;
+}
+
+const NUMBER_OPTIONS = ['--hoop', '--scale', '--strands', '--angle', '--slack', '--seed', '--needles', '--sitting'];
 
 /** A negative number after an option would be taken for an option itself. */
 function joinNumbers(args: readonly string[]): string[] {
@@ -56,6 +69,11 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
         angle: { type: 'string' },
         slack: { type: 'string' },
         seed: { type: 'string' },
+        order: { type: 'string' },
+        needles: { type: 'string' },
+        focal: { type: 'string' },
+        outline: { type: 'string' },
+        sitting: { type: 'string' },
       },
     });
     const [file, ...others] = positionals;
@@ -68,12 +86,12 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       hoopMm: number('--hoop', values.hoop, min, max, 'mm'),
       fit: values.fit ?? false,
       scale: number('--scale', values.scale, 1e-3, 1e3, 'mm for one user unit'),
-      cloth: oneOf(
+      cloth: choice(
         '--cloth',
         values.cloth,
         CLOTHS.map(({ id }) => id),
       ),
-      thread: oneOf(
+      thread: choice(
         '--thread',
         values.thread,
         THREAD_KINDS.map(({ id }) => id),
@@ -84,11 +102,28 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       angleDeg: number('--angle', values.angle, -360, 360, 'degrees'),
       slack: number('--slack', values.slack, 0, 1, 'as a share of the length'),
       seed: wholeNumber('--seed', values.seed, 0, 2 ** 32 - 1) ?? 1,
+      order: orderOptions(values),
     };
     return success(options);
   } catch (error) {
     return failure((error instanceof Error ? error.message : String(error)).split('\n')[0]!);
   }
+}
+
+function orderOptions(values: Record<string, unknown>): OrderOptions | null {
+  const text = (name: string): string | undefined => values[name] as string | undefined;
+  const by = choice('--order', text('order'), ['colour', 'area']);
+  const options = {
+    needles: wholeNumber('--needles', text('needles'), 1, MOST_NEEDLES),
+    focus: choice('--focal', text('focal'), ['background', 'features']),
+    outline: choice('--outline', text('outline'), ['first', 'last']),
+    sittingMin: number('--sitting', text('sitting'), 10, 600, 'minutes'),
+  };
+  if (by !== null) return { by, ...options };
+  if (Object.values(options).some((value) => value !== null)) {
+    throw new Error('--needles, --focal, --outline and --sitting go with --order colour or --order area');
+  }
+  return null;
 }
 
 function number(name: string, text: string | undefined, min: number, max: number, unit: string): number | null {
@@ -105,9 +140,14 @@ function wholeNumber(name: string, text: string | undefined, min: number, max: n
   return value;
 }
 
-function oneOf(name: string, value: string | undefined, known: readonly string[]): string | null {
-  if (value === undefined) return null;
-  if (!known.includes(value)) throw new Error(`${name} knows ${known.join(', ')}, got '${value}'`);
+function choice<Choice extends string>(
+  name: string,
+  text: string | undefined,
+  known: readonly Choice[],
+): Choice | null {
+  if (text === undefined) return null;
+  const value = known.find((one) => one === text);
+  if (value === undefined) throw new Error(`${name} knows ${known.join(', ')}, got '${text}'`);
   return value;
 }
 

@@ -25,11 +25,22 @@ export function planText(text: string, options: PlanOptions): Outcome<{ piece: P
   return success({ piece: chosen.value, workings: planner.plan(chosen.value, USUAL_FACTORS, options.seed) });
 }
 
-function applySettings(piece: Piece, { cloth, slack }: PlanOptions): Piece {
+function applySettings(piece: Piece, { cloth, slack, order }: PlanOptions): Piece {
+  const { worker } = piece;
   return {
     ...piece,
     cloth: cloth === null ? piece.cloth : { ...piece.cloth, kind: cloth },
-    worker: slack === null ? piece.worker : { ...piece.worker, slack },
+    worker: {
+      ...worker,
+      slack: slack ?? worker.slack,
+      ...(order && {
+        byArea: order.by === 'area' ? 1 : 0,
+        needles: order.needles ?? worker.needles,
+        focus: order.focus ?? worker.focus,
+        outline: order.outline ?? worker.outline,
+        sittingMin: order.sittingMin ?? worker.sittingMin,
+      }),
+    },
   };
 }
 

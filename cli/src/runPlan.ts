@@ -2,6 +2,7 @@ import { readFileSync, statSync } from 'node:fs';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { readOptions } from './options.ts';
 import { planText } from './planFile.ts';
+import { orderReport } from './orderReport.ts';
 import { report } from './report.ts';
 
 /** Nothing that can be planned is larger. */
@@ -26,5 +27,8 @@ export function runPlan(args: readonly string[]): Outcome<object> {
   const text = readFile(options.value.file);
   if (!text.ok) return text;
   const planned = planText(text.value, options.value);
-  return planned.ok ? success(report(planned.value.piece, planned.value.workings)) : planned;
+  if (!planned.ok) return planned;
+  const { piece, workings } = planned.value;
+  const order = options.value.order && { order: orderReport(piece, workings.plan) };
+  return success({ ...report(piece, workings), ...order });
 }

@@ -71,7 +71,7 @@ function finished(drawn: Piece, from: string): PieceFile {
   const { plan } = new Planner().plan(piece, USUAL_FACTORS);
   const random = seededRandom(seedFrom(3, piece.id));
   const start = Date.parse(from);
-  const uses = needleRuns(plan.parts, plan.order)
+  const uses = needleRuns(piece, plan.parts, plan.order)
     .filter(({ run }) => run.quantities.threadMm > 0)
     .map(({ colour, run }, i): ThreadUse => {
       const usualMm = Math.round(run.quantities.threadMm);

@@ -1,5 +1,6 @@
 import { roundTo } from '../measure/index.ts';
 import type { Edit, Piece } from '../piece/index.ts';
+import type { RuleId } from '../order/index.ts';
 import type { Plan } from '../thread/index.ts';
 import type { PlannedPart } from '../work/index.ts';
 
@@ -69,6 +70,10 @@ export interface FiguresOf {
   };
   'all-hidden': { readonly names: string; readonly count: number };
   'no-stitches': { readonly stitch: string };
+  'before-behind': { readonly rule: RuleId; readonly early: string; readonly late: string; readonly lateId: string };
+  'rules-circle': { readonly rule: RuleId; readonly early: string; readonly late: string; readonly count: number };
+  'sitting-long': { readonly sitting: number; readonly minutes: number; readonly wantedMin: number };
+  carried: { readonly longestMm: number; readonly allowedMm: number; readonly cloth: string };
   'not-read': { readonly note: string };
 }
 
@@ -81,7 +86,7 @@ export type Finding<Id extends FindingId = FindingId> = {
 
 export type Severity = 'stop' | 'warn' | 'note';
 /** The step of the work at which a finding is best looked at. */
-export type FindingStep = 'drawing' | 'hoop' | 'stitches' | 'colours' | 'thread' | 'transfer';
+export type FindingStep = 'drawing' | 'hoop' | 'stitches' | 'colours' | 'thread' | 'transfer' | 'order';
 
 /** A remedy that may turn out not to be one: null where it would change nothing. */
 export type Offer = readonly [label: string, edit: Edit | null];

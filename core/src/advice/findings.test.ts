@@ -90,6 +90,25 @@ function planned(piece: Piece, id: FindingId): Pick<Workings, 'plan' | 'findings
 }
 const otherOf = (figures: Finding['figures']): string | null => ('otherId' in figures ? figures.otherId : null);
 const hoop = plainHoop(100, 12);
+const before = (one: string, other: string): Piece['order']['pairs'][number] => ({
+  before: { part: one, layer: null },
+  after: { part: other, layer: null },
+});
+const firstBeforeSecond = { order: { pairs: [before('part-1', 'part-2')], first: [], last: [] } };
+const overlapping = '<rect width="30" height="30" fill="#a33"/><path d="M5 5L25 25" stroke="#3a3"/>';
+const dotted = '<path d="M0 0h0M25 0h0M50 0h0" stroke="#a33" stroke-linecap="round"/>';
+/** The outline is to come before its area, the area before what lies on it, and that before the outline, which lies on it. */
+function circling(): Piece {
+  const piece = pieceOf(
+    '<rect width="20" height="20" fill="#a33"/><path d="M0 0L20 20" stroke="#3a3"/><path d="M0 0H20V20H0Z" fill="none" stroke="#33a"/>',
+  );
+  return { ...piece, worker: { ...piece.worker, outline: 'first' } };
+}
+/** Arm's lengths in sittings of ten minutes: no length ends in time. */
+function longSitting(): Piece {
+  const piece = worked(pieceOf('<path d="M0 0H180" stroke="#a33"/>'), pass('back', 1));
+  return { ...piece, worker: { ...piece.worker, sittingMin: 10, cutMm: 1400 } };
+}
 const CASES: [FindingId, Piece][] = [
   ['outside-hoop', pieceOf('<circle r="60" fill="#a33"/>', { hoop })],
   ['near-ring', pieceOf('<circle r="44" fill="#a33"/>', { hoop })],
@@ -107,8 +126,13 @@ const CASES: [FindingId, Piece][] = [
         [0, 0],
         [60, 0],
       ],
+      ...firstBeforeSecond,
     },
   ],
+  ['before-behind', pieceOf(overlapping, { order: { pairs: [before('part-2', 'part-1')], first: [], last: [] } })],
+  ['rules-circle', circling()],
+  ['sitting-long', longSitting()],
+  ['carried', pieceOf(dotted, { worker: { ...pieceOf(dotted).worker, carryMm: 40 } })],
   ['line-too-close', pieceOf('<path d="M0 0H30M0 9H30" stroke="#a33"/><path d="M5 0.3L25 0.4" stroke="#3a3"/>')],
   ["can't-trace", pieceOf(square, { cloth: { kind: 'denim', colour: '#223355' } })],
   [

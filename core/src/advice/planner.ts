@@ -1,4 +1,4 @@
-import { drawingOrder } from '../order/index.ts';
+import { Orderer } from '../order/index.ts';
 import type { PlanInput } from '../piece/index.ts';
 import { Neighbours, Proposer } from '../propose/index.ts';
 import { sumUp, type Plan } from '../thread/index.ts';
@@ -21,6 +21,7 @@ export class Planner {
   private readonly placer = new ShapePlacer();
   private readonly proposer = new Proposer();
   private readonly worker = new PassWorker();
+  private readonly orderer = new Orderer();
 
   /**
    * @param own how the person works, where the piece does not say
@@ -49,7 +50,7 @@ export class Planner {
     const treatments = this.proposer.settle(piece, shapes, neighbours);
     const settings = workSettings(piece, seed, own);
     const parts = this.worker.workAll(piece.drawing.parts, shapes, treatments, settings, tell);
-    const order = drawingOrder(parts, piece.hoop, piece.positions);
+    const order = this.orderer.find(piece, parts, { seed });
     return { plan: sumUp(piece, parts, order, spreadOf(own)), neighbours };
   }
 }

@@ -4,6 +4,7 @@ import type { Case, Finding, FindingRemedies, Offer } from './finding.ts';
 import { COLOURS_REMEDIES } from './findings/colours.ts';
 import { HOOP_REMEDIES } from './findings/hoop.ts';
 import { MEETING_REMEDIES } from './findings/meeting.ts';
+import { ORDER_REMEDIES } from './findings/order.ts';
 import { PARTS_REMEDIES } from './findings/parts.ts';
 import { TRANSFER_REMEDIES } from './findings/transfer.ts';
 
@@ -14,6 +15,7 @@ export const REMEDIES: FindingRemedies = {
   ...MEETING_REMEDIES,
   ...COLOURS_REMEDIES,
   ...TRANSFER_REMEDIES,
+  ...ORDER_REMEDIES,
 };
 
 /** What can be done about a finding, in one action that can be undone. */

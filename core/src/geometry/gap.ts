@@ -13,7 +13,9 @@ export interface Gap {
  * nought apart.
  */
 export function narrowestGap(a: readonly Polyline[], b: readonly Polyline[], withinMm: number): Gap | null {
-  const [ours, theirs] = [segmentsOf(a), segmentsOf(b)];
+  const ours = segmentsOf(a);
+  // Of a large drawing only what lies near matters.
+  const theirs = segmentsNear(segmentsOf(b), ours, withinMm);
   if (ours.length === 0 || theirs.length === 0) return null;
   const index = new Flatbush(theirs.length);
   for (const [x0, y0, x1, y1] of theirs) {
@@ -42,6 +44,24 @@ export function narrowestGap(a: readonly Polyline[], b: readonly Polyline[], wit
 }
 
 type Segment = readonly [x0: number, y0: number, x1: number, y1: number];
+
+/** The segments that come within a distance of the box of others. */
+function segmentsNear(segments: readonly Segment[], others: readonly Segment[], mm: number): Segment[] {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x0, y0, x1, y1] of others) {
+    minX = Math.min(minX, x0, x1);
+    minY = Math.min(minY, y0, y1);
+    maxX = Math.max(maxX, x0, x1);
+    maxY = Math.max(maxY, y0, y1);
+  }
+  return segments.filter(
+    ([x0, y0, x1, y1]) =>
+      Math.max(x0, x1) >= minX - mm &&
+      Math.min(x0, x1) <= maxX + mm &&
+      Math.max(y0, y1) >= minY - mm &&
+      Math.min(y0, y1) <= maxY + mm,
+  );
+}
 
 function segmentsOf(lines: readonly Polyline[]): Segment[] {
   const segments: Segment[] = [];

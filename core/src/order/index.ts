@@ -1,4 +1,11 @@
+export { keepsRules, solve } from './solve.ts';
+export { LOST_MM, ORDER_WEIGHTS, Scale, type Problem } from './cost.ts';
+export { followNeedles, Needle } from './needlesInPlay.ts';
+export { drawingOrder, Orderer, problemOf, type OrderOfWork, type OrderWishes } from './orderOfWork.ts';
+export { threadOfStep } from './portions.ts';
 export { crushedParts, type Crushed } from './positions/crushing.ts';
 export { findPositions, worksOf, type HoopPosition } from './positions/findPositions.ts';
 export { orderPositions } from './positions/ordering.ts';
-export { drawingOrder, raisedLast, type WorkOrder, type WorkStep } from './workOrder.ts';
+export { outlinesFirst, RULE_IDS, type Rule, type RuleId } from './rules.ts';
+export { needleName, needleOfStep, stepsOf, type Step } from './steps.ts';
+export { stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';

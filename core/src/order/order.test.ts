@@ -1,12 +1,11 @@
-import { drawingOrder } from './workOrder.ts';
 import { fewestCovering } from './positions/covering.ts';
 import { describe, expect, it } from 'vitest';
 import { roomHalvesMm } from '../drawing/index.ts';
 import { seededRandom } from '../measure/index.ts';
+import { crushedParts, drawingOrder, findPositions, Orderer, orderPositions, worksOf } from './index.ts';
 import { plainHoop, type Hoop } from '../piece/index.ts';
 import { strewnDiscs, svgPiece } from '../testing/pieces.ts';
 import { planOf } from '../testing/plans.ts';
-import { crushedParts, findPositions, orderPositions, worksOf } from './index.ts';
 
 const hoop = plainHoop(150, 12);
 const oval: Hoop = { ...hoop, nominalMm: 200, shortMm: 130 };
@@ -67,15 +66,18 @@ describe('hoop positions', () => {
     expect(findPositions(far.parts, plainHoop(60, 10))).toBeNull();
   });
 
-  it('come in an order that crushes least', () => {
-    const { plan } = strewnDiscs(4, 16, 240);
-    const middles = findPositions(plan.parts, hoop)!;
-    const crushed = (positions: readonly (readonly [number, number])[]): number =>
-      crushedParts(drawingOrder(plan.parts, hoop, positions), plan.parts, hoop, positions).length;
-    const least = crushed(orderPositions(plan.parts, hoop, middles));
+  it('are worked so that no ring is laid on raised work, in whatever order they come', () => {
+    const { piece, plan } = strewnDiscs(4, 16, 240);
+    const middles = orderPositions(plan.parts, hoop, findPositions(plan.parts, hoop)!);
     for (let turn = 0; turn < middles.length; turn++) {
-      const other = [...middles.slice(turn), ...middles.slice(0, turn)];
-      expect(crushed(other)).toBeGreaterThanOrEqual(least);
+      const positions = [...middles.slice(turn), ...middles.slice(0, turn)];
+      const inPlaces = { ...piece, hoop, positions };
+      const asDrawn = drawingOrder(inPlaces, plan.parts);
+      const { steps, gaveWay } = new Orderer().find(inPlaces, plan.parts);
+      const crushed = crushedParts(steps, plan.parts, hoop, positions);
+      // Only what lies under each other's rings can't be helped.
+      if (!gaveWay.some(({ id }) => id === 'raised-last')) expect(crushed).toEqual([]);
+      expect(crushed.length).toBeLessThanOrEqual(crushedParts(asDrawn, plan.parts, hoop, positions).length);
     }
   });
 });

@@ -35,6 +35,7 @@ export {
   workInShade,
   type WorkedIn,
 } from './commands.ts';
+export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
 export { applyEdit, editOf, invertEdit, mergeEdits, type Edit, type EditStep } from './edits.ts';
 export {
   checkPiece,
@@ -50,13 +51,19 @@ export { MOST_ENTRIES, recordSchema, type PieceRecord, type RecordEntry, type Th
 export {
   DIRECTIONS,
   emptyPiece,
+  MOST_NEEDLES,
   MOST_POSITIONS,
   MOST_COLOURWAYS,
   newColour,
   newPart,
+  NO_CALENDAR,
+  NOTHING_FIXED,
   plainHoop,
   type Colourway,
+  type FixedOrder,
   type Hoop,
+  type LayerRef,
+  type SittingCalendar,
   type Underlay,
   FARTHEST_MM,
   MAX_PARTS,

@@ -10,6 +10,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   4: { name: 'keepShadesWhole', up: keepShadesWhole },
   5: { name: 'noteInEntries', up: noteInEntries },
   6: { name: 'proposeLayers', up: proposeLayers },
+  7: { name: 'orderTheWork', up: orderTheWork },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -96,6 +97,16 @@ function proposeLayers(data: Data): Data {
     ...data,
     worker: { layers: 'plain', ...record(data['worker']) },
     drawing: { ...drawing, parts },
+  };
+}
+
+/** Version 7: schools of the order of work, what is fixed of it, and days of sittings. */
+function orderTheWork(data: Data): Data {
+  return {
+    order: { pairs: [], first: [], last: [] },
+    calendar: { days: [], at: '19:30', begin: null, doneBy: null, moved: [] },
+    ...data,
+    worker: { outline: null, byArea: 0, needles: 4, focus: 'background', carryMm: null, ...record(data['worker']) },
   };
 }
 

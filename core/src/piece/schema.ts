@@ -17,7 +17,7 @@ import {
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 6;
+export const PIECE_VERSION = 7;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -61,6 +61,9 @@ export const MOST_POSITIONS = 60;
 const MOST_UNDERLAY_CHARACTERS = 6_000_000;
 /** An area can be worked in so many shades. */
 export const MOST_SHADES = 8;
+
+/** Needles that a person would keep threaded at one time. */
+export const MOST_NEEDLES = 12;
 
 /** Colourways that a person would compare. */
 export const MOST_COLOURWAYS = 12;
@@ -185,6 +188,45 @@ const underlaySchema = z.strictObject({
   strength: z.number().min(0).max(1),
 });
 
+/** A layer of a part in the order of work; null: all of the part. */
+const layerRefSchema = z.strictObject({
+  part: id,
+  layer: z
+    .number()
+    .int()
+    .min(0)
+    .max(MOST_PASSES - 1)
+    .nullable(),
+});
+
+/** So much about the order of work can be fixed. */
+export const MOST_FIXED = 2000;
+
+/** What the person fixed of the order of work. The order itself is computed. */
+const fixedOrderSchema = z.strictObject({
+  /** This before that. */
+  pairs: z.array(z.strictObject({ before: layerRefSchema, after: layerRefSchema })).max(MOST_FIXED),
+  /** Parts to begin with, and parts to leave for last. */
+  first: z.array(id).max(MAX_PARTS),
+  last: z.array(id).max(MAX_PARTS),
+});
+
+/** A day, as `2026-11-29`. */
+const day = z.iso.date();
+
+/** When the person sits at the piece. It changes no figure. */
+const calendarSchema = z.strictObject({
+  /** Days of the week, 0 for Sunday; empty: spread evenly. */
+  days: z.array(z.number().int().min(0).max(6)).max(7),
+  /** When a sitting begins, as `19:30`. */
+  at: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'expected a time such as 19:30'),
+  /** The first day; null: not yet said. */
+  begin: day.nullable(),
+  doneBy: day.nullable(),
+  /** Sittings by their number, from 1, that were moved to another day. */
+  moved: z.array(z.strictObject({ sitting: z.number().int().min(1).max(5000), on: day })).max(500),
+});
+
 const acceptedSchema = z.strictObject({ finding: id, part: id.nullable(), figures: z.string(), why: label });
 
 const warpMm = z.number().min(5).max(1200);
@@ -205,6 +247,16 @@ export const pieceSchema = z
       /** How many layers are proposed: the stitches alone; a firm edge or vein where they are wanted; padding too. */
       layers: z.enum(['plain', 'usual', 'rich']),
       start: z.enum(['waste-knot', 'knot', 'tiny-stitches']),
+      /** Whether outlines are worked before or after what they bound; null: as the mark and the use ask for. */
+      outline: z.enum(['first', 'last']).nullable(),
+      /** By colour (0) to by area (1). */
+      byArea: z.number().min(0).max(1),
+      /** Needles that stay threaded at one time. */
+      needles: z.number().int().min(1).max(MOST_NEEDLES),
+      /** What is worked early where nothing else decides. */
+      focus: z.enum(['background', 'features']),
+      /** The longest way behind that thread is carried, mm; null: as the cloth allows. */
+      carryMm: z.number().min(0).max(60).nullable(),
       cutMm: z.number().min(200).max(1500),
       slack: z.number().min(0).max(1),
       /** How long she sits at a piece, and how often in a week. */
@@ -252,6 +304,8 @@ export const pieceSchema = z
     }),
     palette: z.array(colourSchema).max(MAX_PARTS),
     colourways: z.array(colourwaySchema).max(MOST_COLOURWAYS),
+    order: fixedOrderSchema,
+    calendar: calendarSchema,
     /** The way the drawing gets onto the cloth. */
     mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such way of marking'),
     accepted: z.array(acceptedSchema).max(5000),
@@ -287,6 +341,9 @@ export type Hoop = NonNullable<Piece['hoop']>;
 export type Underlay = NonNullable<Piece['drawing']['underlay']>;
 export type PaletteColour = Piece['palette'][number];
 export type Colourway = Piece['colourways'][number];
+export type LayerRef = z.infer<typeof layerRefSchema>;
+export type FixedOrder = Piece['order'];
+export type SittingCalendar = Piece['calendar'];
 export type PieceUse = Piece['use'];
 export type Placement = Piece['placement'];
 
@@ -319,6 +376,19 @@ export function plainHoop(nominalMm: number, airMm: number): Hoop {
   return { nominalMm, shortMm: null, airMm, bound: false, warp: null };
 }
 
+/** How most people order their work. */
+export const USUAL_ORDER_SCHOOLS = {
+  outline: null,
+  byArea: 0,
+  needles: 4,
+  focus: 'background',
+  carryMm: null,
+} as const;
+
+export const NOTHING_FIXED: FixedOrder = { pairs: [], first: [], last: [] };
+
+export const NO_CALENDAR: SittingCalendar = { days: [], at: '19:30', begin: null, doneBy: null, moved: [] };
+
 /** A piece with nothing drawn, on pale linen, in no hoop. */
 export function emptyPiece(id: string, name: string): Piece {
   return {
@@ -334,6 +404,7 @@ export function emptyPiece(id: string, name: string): Piece {
       strands: 'usual',
       layers: 'usual',
       start: 'waste-knot',
+      ...USUAL_ORDER_SCHOOLS,
       cutMm: WORKING_LENGTH.cutMm,
       slack: DEFAULT_SLACK,
       sittingMin: 60,
@@ -347,6 +418,8 @@ export function emptyPiece(id: string, name: string): Piece {
     placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
     palette: [],
     colourways: [],
+    order: NOTHING_FIXED,
+    calendar: NO_CALENDAR,
     mark: DEFAULT_MARK,
     accepted: [],
   };

@@ -1,7 +1,7 @@
 export { clothShowing } from './coverage.ts';
 export { paceOf, type StitchContext, type StitchKind, type StitchShape, type WorkedOn } from './kind.ts';
 export { measurePath, type MeasuredPath, type MeasureSettings, type Pace, type Quantities } from './measurePath.ts';
-export { Move, MoveRecorder, splitByShade, type MoveSink, type StitchPath } from './moves.ts';
+export { firstPlace, lastPlace, Move, MoveRecorder, splitByShade, type MoveSink, type StitchPath } from './moves.ts';
 export {
   paramKey,
   paramsSchema,

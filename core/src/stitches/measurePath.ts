@@ -39,6 +39,9 @@ export interface MeasuredPath {
   readonly usedMm: Float32Array;
   /** The stitches before which the thread is fastened off, because the way there is too long. */
   readonly breaks: readonly number[];
+  /** Thread carried behind from place to place, and the longest of these ways, mm. */
+  readonly carriedMm: number;
+  readonly longestCarryMm: number;
 }
 
 /** Reads lengths and time off a path in one pass over its moves. */
@@ -50,7 +53,7 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
   const withSlack = 1 + settings.slack;
   let [front, back, wrap, stabs, laid, turns, longSpans] = [0, 0, 0, 0, 0, 0, 0];
   let [x, y, isUnder, isTravel] = [0, 0, false, false];
-  let [lift, passes] = [0, 0];
+  let [lift, passes, carriedMm, longestCarryMm] = [0, 0, 0, 0];
   let stitch = 0;
   for (let i = 0; i < codes.length; i++) {
     while (stitch < starts.length && starts[stitch] === i) {
@@ -82,7 +85,13 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       stabs++;
       if (isUnder) {
         if (isTravel && way > travelMm) breaks.push(Math.max(0, stitch - 1));
-        else back += way;
+        else {
+          back += way;
+          if (isTravel) {
+            carriedMm += way;
+            if (way > longestCarryMm) longestCarryMm = way;
+          }
+        }
       }
       isTravel = false;
     } else {
@@ -124,6 +133,8 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
     },
     usedMm,
     breaks,
+    carriedMm,
+    longestCarryMm,
   };
 }
 

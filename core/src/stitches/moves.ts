@@ -161,3 +161,19 @@ function leadIn(codes: Uint8Array, start: number): number {
   while (i > 0 && (codes[i - 1] === Move.travel || codes[i - 1] === Move.lift)) i--;
   return i;
 }
+
+/** Where the needle comes up for a stitch, mm. */
+export function firstPlace({ xy, starts }: StitchPath, stitch: number): readonly [x: number, y: number] {
+  const move = starts[stitch]!;
+  return [xy[2 * move]!, xy[2 * move + 1]!];
+}
+
+/** Moves at which a stitch ends. */
+const PLACES: ReadonlySet<number> = new Set([Move.down, Move.via, Move.under]);
+
+/** Where the needle is just before a stitch, or at the end of the path, mm. */
+export function lastPlace({ codes, xy, starts }: StitchPath, stitch: number): readonly [x: number, y: number] {
+  let move = (starts[stitch] ?? codes.length) - 1;
+  while (move > 0 && !PLACES.has(codes[move]!)) move--;
+  return [xy[2 * move]!, xy[2 * move + 1]!];
+}

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
-import { plainPass, type Pass, type Piece } from '../piece/index.ts';
+import { plainHoop, plainPass, type Pass, type Piece } from '../piece/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
-import type { Plan } from './plan.ts';
+import { hoopMoves, type Plan } from './plan.ts';
 
 const planOf = (piece: Piece): Plan => new Planner().plan(piece, USUAL_FACTORS).plan;
 
@@ -104,19 +104,14 @@ describe('the hours, before a person’s own record', () => {
     expect(dense).toBeLessThan(30);
   });
 
-  it('moving the hoop and mounting the cloth take their time', () => {
-    const piece = worked(SHAPES.area, plainPass('satin', 'stranded-cotton', 2));
-    const hoop = { nominalMm: 150, shortMm: null, airMm: 12, bound: false, warp: null };
-    const inOne = { ...piece, hoop };
-    const inThree = {
-      ...inOne,
-      positions: [
-        [0, 0],
-        [40, 0],
-        [80, 0],
-      ] as Piece['positions'],
-    };
-    const apart = planOf(inThree).totals.hours.p50 - planOf(inOne).totals.hours.p50;
-    expect(apart * 3600).toBeGreaterThan(2 * 180 - 1);
+  it('moving the hoop takes its time, as often as the order moves it', () => {
+    const rects = [0, 200, 400].map((x) => `<rect x="${x}" width="40" height="8" fill="#a33"/>`).join('');
+    const piece = worked(rects, plainPass('satin', 'stranded-cotton', 2), { hoop: plainHoop(150, 12) });
+    const inOne = planOf(piece);
+    const positions = inOne.parts.map(({ placed: { widest } }): [number, number] => [widest!.x, widest!.y]);
+    const inThree = planOf({ ...piece, positions });
+    const stitched = 2 * 180 + inThree.colours[0]!.aroundSeconds - inOne.colours[0]!.aroundSeconds;
+    expect((inThree.totals.hours.p50 - inOne.totals.hours.p50) * 3600).toBeCloseTo(stitched, 6);
+    expect(hoopMoves(inThree.order)).toBe(2);
   });
 });

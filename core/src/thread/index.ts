@@ -1,10 +1,12 @@
 export { shareCuts, type Cut } from './cuts.ts';
 export { countLoads, secondsAlone, stopMm, type Loads } from './loads.ts';
-export { colourNeeds, needleRuns, type ColourNeed, type NeedleLoad } from './needs.ts';
+export { colourNeeds, needleRuns, threadWork, type ColourNeed, type NeedleLoad, type StepWork } from './needs.ts';
 export { drawNeeds, needOdds, quantile, risingFactors, shareWithin, type Odds } from './odds.ts';
 export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';
-export { sumUp, type Plan } from './plan.ts';
+export { hoopMoves, sumUp, type Plan } from './plan.ts';
 export { ENOUGH, ownedFor, partsToDo, willReach, type Owned, type Reach } from './reach.ts';
 export { savings, type Saving } from './savings.ts';
 export { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
+export { orderBound, orderTotals, type OrderBound, type OrderTotals } from './orderTotals.ts';
+export { SITTING_SLACK, sittingsOf, type Sitting, type SittingStep } from './sittings.ts';
 export { dayOf, timetable, type Timed } from './timetable.ts';

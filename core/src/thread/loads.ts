@@ -1,7 +1,7 @@
 import { bisectRight } from 'd3-array';
 import type { PlannedPass, WorkedThread } from '../work/index.ts';
 import { FOLDED_STRANDS, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from '../materials/index.ts';
-import { Move, stitchKind } from '../stitches/index.ts';
+import { firstPlace, lastPlace, stitchKind } from '../stitches/index.ts';
 
 /** How working lengths are cut and lost, from the person's schools. */
 export interface LoadSettings {
@@ -13,7 +13,21 @@ export interface LoadSettings {
 /** What of a needle path decides its working lengths. */
 export type LoadedRun = Pick<WorkedThread, 'path' | 'usedMm' | 'breaks'> & {
   readonly pass: Pick<PlannedPass, 'stitch' | 'strands'>;
+  /** Whether the needle was given away before it: what was left of its thread is threaded again. */
+  readonly isThreaded?: boolean;
 };
+
+/** What lies on the way of one run beside its stitches. */
+export interface RunWay {
+  /** How often one load is fastened off and begun anew elsewhere. */
+  readonly restarts: number;
+  /** Whether it begins with what was left of a length that had been taken off the needle. */
+  readonly isRethreaded: boolean;
+  /** Thread carried behind from place to place, mm. */
+  readonly carriedMm: number;
+  /** The longest of these ways, mm. */
+  readonly longestMm: number;
+}
 
 /** A stretch of a run that one load works: stitches `from` to just before `to`. */
 export interface LoadPortion {
@@ -29,10 +43,14 @@ export interface LoadPortion {
 export interface Loads {
   /** What each load works, in the order of working. */
   readonly portions: readonly (readonly LoadPortion[])[];
-  /** How often a needle is threaded. */
+  /** How many lengths are threaded. */
   readonly loads: number;
   /** How often one load is fastened off and begun anew elsewhere. */
   readonly restarts: number;
+  /** How often what was left of a length is threaded again. */
+  readonly rethreadings: number;
+  /** An entry for each run. */
+  readonly ways: readonly RunWay[];
   /** The length of each cut, mm. */
   readonly cutMm: number;
   /** Needle thread that is not on the piece: starts, ends, what was too short to go on with. */
@@ -51,21 +69,28 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
   const takenMm = isFolded ? WORKING_LENGTH.foldedCutMm : cutMm;
   const needleMm = isFolded ? takenMm / 2 : takenMm;
   const portions: LoadPortion[][] = [];
-  let [restarts, left, worked] = [0, 0, 0];
+  const ways: RunWay[] = [];
+  let [left, worked] = [0, 0];
   let [lastX, lastY] = [0, 0];
   for (const [number, run] of runs.entries()) {
     const usable = needleMm - startMm - stopMm(run.pass.stitch);
     const bounds = [0, ...run.breaks, run.usedMm.length];
+    let [restarts, carriedMm, longestMm, isRethreaded] = [0, 0, 0, false];
     for (let i = 0; i + 1 < bounds.length; i++) {
       const [from, to] = [bounds[i]!, bounds[i + 1]!];
       if (from >= to) continue;
-      const [x, y] = firstPoint(run, from);
+      const [x, y] = firstPlace(run.path, from);
       const way = Math.hypot(x - lastX, y - lastY);
       if (left > 0) {
         const afterRestart = left - WORKING_LENGTH.workedInMm - WORKING_LENGTH.restartMm;
-        if (way <= travelMm && left - way > 0) left -= way;
-        else if (afterRestart >= LEAST_TO_RESTART_MM) {
-          restarts++;
+        const isTaken = i === 0 && run.isThreaded === true;
+        if (way <= travelMm && left - way > 0 && !isTaken) {
+          left -= way;
+          carriedMm += way;
+          longestMm = Math.max(longestMm, way);
+        } else if (afterRestart >= LEAST_TO_RESTART_MM) {
+          if (isTaken) isRethreaded = true;
+          else restarts++;
           left = afterRestart;
         } else left = 0;
       }
@@ -84,11 +109,22 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
         left = Math.max(0, left - used);
         done = next;
       }
-      [lastX, lastY] = lastPoint(run, to);
+      [lastX, lastY] = lastPlace(run.path, to);
     }
+    ways.push({ restarts, isRethreaded, carriedMm, longestMm });
   }
   const loads = portions.length;
-  return { portions, loads, restarts, cutMm: takenMm, lostMm: Math.max(0, loads * needleMm - worked) };
+  const restarts = ways.reduce((sum, way) => sum + way.restarts, 0);
+  const rethreadings = ways.filter((way) => way.isRethreaded).length;
+  return {
+    portions,
+    loads,
+    restarts,
+    rethreadings,
+    ways,
+    cutMm: takenMm,
+    lostMm: Math.max(0, loads * needleMm - worked),
+  };
 }
 
 /** What one layer takes by itself, with threading, fastening off and what is unpicked, s. */
@@ -101,18 +137,4 @@ export function secondsAlone(pass: PlannedPass, settings: LoadSettings): number 
 export function stopMm(stitch: PlannedPass['stitch']): number {
   if (stitch === 'bullion') return WORKING_LENGTH.stopForBullionsMm;
   return stitchKind(stitch).needle === 'wrapping' ? WORKING_LENGTH.stopForKnotsMm : WORKING_LENGTH.stopMm;
-}
-
-function firstPoint({ path }: LoadedRun, stitch: number): [number, number] {
-  const move = path.starts[stitch]!;
-  return [path.xy[2 * move]!, path.xy[2 * move + 1]!];
-}
-
-/** Moves at which a stitch ends. */
-const PLACES: ReadonlySet<number> = new Set([Move.down, Move.via, Move.under]);
-
-function lastPoint({ path }: LoadedRun, stitch: number): [number, number] {
-  let move = (path.starts[stitch] ?? path.codes.length) - 1;
-  while (move > 0 && !PLACES.has(path.codes[move]!)) move--;
-  return [path.xy[2 * move]!, path.xy[2 * move + 1]!];
 }

@@ -1,4 +1,4 @@
-import type { WorkOrder } from '../order/index.ts';
+import { followNeedles, Needle, needleName, needleOfStep, threadOfStep, type WorkOrder } from '../order/index.ts';
 import {
   type ThreadSpread,
   type PlannedPart,
@@ -7,12 +7,19 @@ import {
   travelMm,
   workedIn,
 } from '../work/index.ts';
-import { FOLDED_STRANDS, SECONDS, threadKind, WORKING_LENGTH, type ThreadKind } from '../materials/index.ts';
+import {
+  FOLDED_STRANDS,
+  SECONDS,
+  threadKind,
+  UNPICKED_TIME,
+  WORKING_LENGTH,
+  type ThreadKind,
+} from '../materials/index.ts';
 import { Remembered } from '../measure/index.ts';
 import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
 import type { StitchPath } from '../stitches/index.ts';
 import { shareCuts, type Cut } from './cuts.ts';
-import { countLoads, type Loads, type LoadSettings } from './loads.ts';
+import { countLoads, type Loads, type LoadSettings, type RunWay } from './loads.ts';
 import { needOdds, type Odds } from './odds.ts';
 
 /** One threading of the needle. */
@@ -64,46 +71,70 @@ export function loadSettings(piece: PlanInput): LoadSettings {
 export interface NeedleRun extends WorkedThread {
   readonly part: string;
   readonly pass: PlannedPass;
-  /** Its place among all runs of the piece. */
+  /** Its place in the order of work. */
   readonly order: number;
+  /** Whether a needle is threaded for it, and whether one that is parked is taken up. */
+  readonly isThreaded: boolean;
+  readonly isParked: boolean;
 }
 
 /** All runs of some parts in the order of work, each with the id of its colour. What the order has of other parts is passed over. */
-export function needleRuns(parts: readonly PlannedPart[], order: WorkOrder): { colour: string; run: NeedleRun }[] {
+export function needleRuns(
+  { hoop, positions, worker }: PlanInput,
+  parts: readonly PlannedPart[],
+  order: WorkOrder,
+): { colour: string; run: NeedleRun }[] {
   const byId = new Map(parts.map((planned) => [planned.part.id, planned]));
-  return order.flatMap(({ part: id, layer, shade }, at) => {
-    const planned = byId.get(id);
-    const pass = planned?.passes[layer];
-    const thread = pass?.threads[shade];
+  const runs = order.flatMap((step, at) => {
+    const planned = byId.get(step.part);
+    const pass = planned?.passes[step.layer];
+    const thread = threadOfStep(planned, step, hoop, positions);
     if (!planned || !pass || !thread) return [];
-    return [
-      {
-        colour: thread.colour ?? planned.part.colour,
-        run: { ...thread, part: id, pass: workedIn(pass, thread), order: at },
-      },
-    ];
+    const colour = thread.colour ?? planned.part.colour;
+    return [{ colour, at, part: step.part, thread, pass: workedIn(pass, thread), needle: needleOfStep(pass, step) }];
   });
+  const numbers = new Map<string, number>();
+  const setUps = runs.map(({ colour, pass: { thread, strands }, needle }) => {
+    const setUp = `${colour}|${thread}|${strands}|${needleName(needle)}`;
+    const number = numbers.get(setUp) ?? numbers.size;
+    numbers.set(setUp, number);
+    return number;
+  });
+  const comesBy = followNeedles(setUps, numbers.size, worker.needles);
+  return runs.map(({ colour, at, part, thread, pass, needle }, i) => ({
+    colour,
+    run: {
+      ...thread,
+      part,
+      pass: pass.needle === needle ? pass : { ...pass, needle },
+      order: at,
+      isThreaded: comesBy[i] === Needle.threaded,
+      isParked: comesBy[i] === Needle.parked,
+    },
+  }));
 }
 
 interface NeedleGroup {
   readonly colourId: string;
   readonly thread: string;
-  readonly byStrands: Map<number, NeedleRun[]>;
+  /** Runs by what a needle is threaded with and which needle it is. */
+  readonly byNeedle: Map<string, NeedleRun[]>;
 }
 
-/** Runs by colour and kind of thread, in the order of the palette, each by strand count. */
-function needleGroups(piece: PlanInput, parts: readonly PlannedPart[], order: WorkOrder): NeedleGroup[] {
+/** Runs by colour and kind of thread, in the order of the palette, each by needle. */
+function needleGroups(piece: PlanInput, all: readonly { colour: string; run: NeedleRun }[]): NeedleGroup[] {
   const groups = new Map<string, NeedleGroup>();
   const byColour = new Map<string, NeedleRun[]>(piece.palette.map(({ id }) => [id, []]));
-  for (const { colour, run } of needleRuns(parts, order)) byColour.get(colour)?.push(run);
+  for (const { colour, run } of all) byColour.get(colour)?.push(run);
   for (const [colourId, runs] of byColour) {
     for (const run of runs) {
-      const { thread, strands } = run.pass;
+      const { thread, strands, needle } = run.pass;
       const key = `${colourId}|${thread}`;
-      const group = groups.get(key) ?? { colourId, thread, byStrands: new Map() };
+      const group = groups.get(key) ?? { colourId, thread, byNeedle: new Map() };
       groups.set(key, group);
-      const alike = group.byStrands.get(strands) ?? [];
-      group.byStrands.set(strands, alike);
+      const onNeedle = `${strands}|${needleName(needle)}`;
+      const alike = group.byNeedle.get(onNeedle) ?? [];
+      group.byNeedle.set(onNeedle, alike);
       alike.push(run);
     }
   }
@@ -117,11 +148,74 @@ export function colourNeeds(
   order: WorkOrder,
   spread: ThreadSpread,
 ): ColourNeed[] {
-  const groups = needleGroups(piece, parts, order);
-  return groups.map((group) => {
+  return threadWork(piece, parts, order, spread).colours;
+}
+
+/** What each step of an order takes beside its stitches. */
+export interface StepWork {
+  /** Stitching with what is unpicked, and threading, fastening off, changing and moving, s. */
+  readonly stitchSeconds: number;
+  readonly aroundSeconds: number;
+  /** Lengths begun, rests of lengths threaded again, and fastenings off to go on elsewhere. */
+  readonly loads: number;
+  readonly rethreadings: number;
+  readonly restarts: number;
+  readonly carriedMm: number;
+  readonly longestCarryMm: number;
+  /** Whether it goes on with a parked needle. */
+  readonly isParked: boolean;
+  /** What of it each length works: the length by its number among those of its colour need, thread used, mm. */
+  readonly portions: readonly { readonly need: string; readonly load: number; readonly usedMm: number }[];
+}
+
+/** All that colours and steps take, worked in an order. */
+export interface ThreadWork {
+  readonly colours: readonly ColourNeed[];
+  /** An entry for each step of the order; null where the order has what is not among the parts. */
+  readonly steps: readonly (StepWork | null)[];
+}
+
+export function threadWork(
+  piece: PlanInput,
+  parts: readonly PlannedPart[],
+  order: WorkOrder,
+  spread: ThreadSpread,
+): ThreadWork & { readonly colours: ColourNeed[] } {
+  const all = needleRuns(piece, parts, order);
+  const changesColour = new Set(
+    all.flatMap(({ colour, run }, i) => (run.isThreaded && colour !== all[i - 1]?.colour ? [run.order] : [])),
+  );
+  const groups = needleGroups(piece, all);
+  const steps = new Array<StepWork | null>(order.length).fill(null);
+  const colours = groups.map((group) => {
     const isOnlyThread = groups.every((other) => other === group || other.colourId !== group.colourId);
-    return colourNeed(piece, group, isOnlyThread, spread);
+    const counted = threadings(group, loadSettings(piece));
+    const need = colourNeed(piece, group, counted, isOnlyThread, spread);
+    let aroundSeconds = 0;
+    for (const { run, way, portions } of counted.byRun) {
+      const begun = portions.filter(({ isBegun }) => isBegun).length;
+      const change = changesColour.has(run.order) ? SECONDS.changeColour : 0;
+      const around =
+        (begun + Number(way.isRethreaded)) * (SECONDS.thread + SECONDS.fastenOff) +
+        way.restarts * SECONDS.fastenOff +
+        (run.isParked ? SECONDS.parkedNeedle : 0) +
+        change;
+      aroundSeconds += around;
+      steps[run.order] = {
+        stitchSeconds: run.quantities.seconds * (1 + UNPICKED_TIME),
+        aroundSeconds: around,
+        loads: begun,
+        rethreadings: Number(way.isRethreaded),
+        restarts: way.restarts,
+        carriedMm: way.carriedMm + run.carriedMm,
+        longestCarryMm: Math.max(way.longestMm, run.longestCarryMm),
+        isParked: run.isParked,
+        portions: portions.map(({ load, usedMm }) => ({ need: need.id, load, usedMm })),
+      };
+    }
+    return { ...need, aroundSeconds };
   });
+  return { colours, steps };
 }
 
 interface Threading extends NeedleLoad {
@@ -131,32 +225,58 @@ interface Threading extends NeedleLoad {
 /** An edit changes few paths: the loads of all others were counted before. */
 const loadsOf = new Remembered<StitchPath, Loads>();
 
+interface RunPortion {
+  load: number;
+  readonly usedMm: number;
+  /** Whether the load is begun with it. */
+  readonly isBegun: boolean;
+}
+
+interface Threadings {
+  readonly list: readonly Threading[];
+  readonly lostMm: number;
+  readonly byRun: readonly {
+    readonly run: NeedleRun;
+    readonly way: RunWay;
+    readonly portions: readonly RunPortion[];
+  }[];
+}
+
 /** Every threading of the needle in the order of working, and what is lost on the way. */
-function threadings({ byStrands }: NeedleGroup, settings: LoadSettings) {
-  const list: Threading[] = [];
-  let [restarts, lostMm] = [0, 0];
-  for (const [strands, runs] of byStrands) {
+function threadings({ byNeedle }: NeedleGroup, settings: LoadSettings): Threadings {
+  const list: (Threading & { readonly portions: RunPortion[] })[] = [];
+  const byRun: { run: NeedleRun; way: RunWay; portions: RunPortion[] }[] = [];
+  let lostMm = 0;
+  for (const runs of byNeedle.values()) {
     const counted = loadsOf.get(
       runs.map(({ path }) => path),
-      JSON.stringify(settings),
+      JSON.stringify([settings, runs.map(({ isThreaded }) => Number(isThreaded)).join('')]),
       () => countLoads(runs, settings),
     );
-    restarts += counted.restarts;
     lostMm += counted.lostMm;
+    const own = runs.map((run, i) => ({ run, way: counted.ways[i]!, portions: [] as RunPortion[] }));
+    byRun.push(...own);
     for (const portions of counted.portions) {
       const works = new Map<string, number>();
-      for (const { run, usedMm } of portions) {
+      const ofLoad = portions.map(({ run, usedMm }, i): RunPortion => {
         const { part } = runs[run]!;
         works.set(part, (works.get(part) ?? 0) + usedMm);
-      }
+        const portion = { load: 0, usedMm, isBegun: i === 0 };
+        own[run]!.portions.push(portion);
+        return portion;
+      });
+      const { pass, order } = runs[portions[0]!.run]!;
       list.push({
-        strands,
+        strands: pass.strands,
         works: [...works].map(([part, usedMm]) => ({ part, usedMm })),
-        order: runs[portions[0]!.run]!.order,
+        order,
+        portions: ofLoad,
       });
     }
   }
-  return { list: list.sort((a, b) => a.order - b.order), restarts, lostMm };
+  list.sort((a, b) => a.order - b.order);
+  list.forEach(({ portions }, load) => portions.forEach((portion) => (portion.load = load)));
+  return { list, lostMm, byRun };
 }
 
 /** The cuts of a thread that loads are drawn out of; a folded load takes a longer cut for itself. */
@@ -174,12 +294,17 @@ function cutsFor(loads: readonly NeedleLoad[], kind: ThreadKind): Cut[] {
   ].sort((a, b) => a.loads[0]! - b.loads[0]!);
 }
 
-function colourNeed(piece: PlanInput, group: NeedleGroup, isOnlyThread: boolean, spread: ThreadSpread): ColourNeed {
+function colourNeed(
+  piece: PlanInput,
+  group: NeedleGroup,
+  { list, lostMm, byRun }: Threadings,
+  isOnlyThread: boolean,
+  spread: ThreadSpread,
+): Omit<ColourNeed, 'aroundSeconds'> {
   const kind = threadKind(group.thread)!;
   const settings = loadSettings(piece);
-  const runs = [...group.byStrands.values()].flat();
+  const runs = byRun.map(({ run }) => run);
   const sum = (pick: (run: NeedleRun) => number): number => runs.reduce((total, run) => total + pick(run), 0);
-  const { list, restarts, lostMm } = threadings(group, settings);
   const cutList = cutsFor(list, kind);
   const lengthOf = ({ loads }: Cut): number =>
     list[loads[0]!]!.strands === FOLDED_STRANDS ? WORKING_LENGTH.foldedCutMm : settings.cutMm;
@@ -213,6 +338,5 @@ function colourNeed(piece: PlanInput, group: NeedleGroup, isOnlyThread: boolean,
     skeins: { p50: skeins(odds.p50), p90: skeins(odds.p90), p95: skeins(odds.p95) },
     loadList: list.map(({ strands, works }) => ({ strands, works })),
     cutList,
-    aroundSeconds: loads * (SECONDS.thread + SECONDS.fastenOff) + restarts * SECONDS.fastenOff + SECONDS.changeColour,
   };
 }

@@ -1,4 +1,5 @@
 import type { WorkOrder } from '../order/index.ts';
+import type { PlanInput } from '../piece/index.ts';
 import type { PlannedPart } from '../work/index.ts';
 import { stopMm } from './loads.ts';
 import { needleRuns, type NeedleRun } from './needs.ts';
@@ -35,13 +36,14 @@ const WORTH_BEGINNING = 0.15;
  * @param leftMm from the cloth to the end of the thread
  */
 export function onTheNeedle(
+  piece: PlanInput,
   toDo: readonly PlannedPart[],
   order: WorkOrder,
   colourId: string,
   strands: number,
   leftMm: number,
 ): NeedleAnswer {
-  const runs = needleRuns(toDo, order)
+  const runs = needleRuns(piece, toDo, order)
     .filter(({ colour, run }) => colour === colourId && run.pass.strands === strands && run.usedMm.length > 0)
     .map(({ run }) => run);
   const keepMm = runs.length > 0 ? Math.min(...runs.map(({ pass }) => stopMm(pass.stitch))) : stopMm('back');

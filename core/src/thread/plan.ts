@@ -3,8 +3,8 @@ import { innerDiameterMm, SECONDS, UNPICKED_TIME } from '../materials/index.ts';
 import { Remembered } from '../measure/index.ts';
 import { hourOdds } from './odds.ts';
 import { pointsOf, circleAround, type PlacedShape, positionsOf, clearInHoopMm } from '../drawing/index.ts';
-import { type ColourNeed, colourNeeds } from './needs.ts';
-import type { WorkOrder } from '../order/index.ts';
+import { type ColourNeed, type StepWork, threadWork } from './needs.ts';
+import type { OrderOfWork, Step } from '../order/index.ts';
 import type { PlannedPart, ThreadSpread, PlannedPass } from '../work/index.ts';
 import { type Circle, type Box, boxOf } from '../geometry/index.ts';
 
@@ -18,7 +18,10 @@ export interface Plan {
   };
   readonly hoop: { readonly nominalMm: number; readonly innerMm: number; readonly clearMm: number } | null;
   readonly parts: readonly PlannedPart[];
-  readonly order: WorkOrder;
+  /** All steps in the order of work, what each takes, and the rules that the order was made by. */
+  readonly order: readonly Step[];
+  readonly work: readonly (StepWork | null)[];
+  readonly rules: Omit<OrderOfWork, 'steps'>;
   /** How surely the thread is known. */
   readonly spread: ThreadSpread;
   readonly colours: readonly ColourNeed[];
@@ -31,13 +34,18 @@ export interface Plan {
 }
 
 /** Everything that is computed of a piece from its worked parts and their order. */
-export function sumUp(piece: PlanInput, parts: readonly PlannedPart[], order: WorkOrder, spread: ThreadSpread): Plan {
+export function sumUp(
+  piece: PlanInput,
+  parts: readonly PlannedPart[],
+  { steps: order, ...rules }: OrderOfWork,
+  spread: ThreadSpread,
+): Plan {
   const shapes = parts.map((planned) => planned.placed);
   const { box, circle } = extents.get(shapes, '', () => ({
     box: boxOf(shapes.flatMap((placed) => [...pointsOf(placed.shape)])),
     circle: circleAround(shapes),
   }));
-  const colours = colourNeeds(piece, parts, order, spread);
+  const { colours, steps: work } = threadWork(piece, parts, order, spread);
   const passes = parts.flatMap((planned) => planned.passes);
   const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);
   return {
@@ -51,6 +59,8 @@ export function sumUp(piece: PlanInput, parts: readonly PlannedPart[], order: Wo
     hoop: hoopRoom(piece, shapes),
     parts,
     order,
+    work,
+    rules,
     spread,
     colours,
     totals: {
@@ -60,7 +70,7 @@ export function sumUp(piece: PlanInput, parts: readonly PlannedPart[], order: Wo
         secondsAtWork(
           sum((pass) => pass.quantities.seconds),
           colours.reduce((s, { aroundSeconds }) => s + aroundSeconds, 0),
-          positionsOf(piece).length,
+          hoopMoves(order),
         ) / 3600,
       ),
       skeins90: colours.reduce((total, { skeins }) => total + skeins.p90, 0),
@@ -68,10 +78,15 @@ export function sumUp(piece: PlanInput, parts: readonly PlannedPart[], order: Wo
   };
 }
 
+/** How often an order moves the hoop. */
+export function hoopMoves(order: readonly Pick<Step, 'position'>[]): number {
+  return order.filter(({ position }, i) => i > 0 && position !== order[i - 1]!.position).length;
+}
+
 /** All that a piece takes: its stitches, some of them twice; threading; the cloth mounted, and the hoop moved from place to place. */
-function secondsAtWork(stitching: number, around: number, positions: number): number {
+export function secondsAtWork(stitching: number, around: number, moves: number): number {
   if (stitching === 0) return 0;
-  const mounting = SECONDS.mountCloth + SECONDS.moveHoop * Math.max(0, positions - 1);
+  const mounting = SECONDS.mountCloth + SECONDS.moveHoop * moves;
   return stitching * (1 + UNPICKED_TIME) + around + mounting;
 }
 

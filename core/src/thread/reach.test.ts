@@ -57,8 +57,14 @@ describe('on the needle', () => {
 
   it('agrees with following the thread stitch by stitch', () => {
     for (const leftMm of [120, 250, 400, 900, 5000]) {
-      for (const { part, share, needMm, stitches } of onTheNeedle(plan.parts, plan.order, need!.colour, strands, leftMm)
-        .reaches) {
+      for (const { part, share, needMm, stitches } of onTheNeedle(
+        pool,
+        plan.parts,
+        plan.order,
+        need!.colour,
+        strands,
+        leftMm,
+      ).reaches) {
         const runs = plan.parts.find((entry) => entry.part.id === part)!.passes.flatMap(({ threads }) => threads);
         const run = runs.find(({ usedMm }) => Math.abs((usedMm.at(-1) ?? 0) - needMm) < 1e-6)!;
         expect(share).toBeCloseTo(stitches / run.usedMm.length, 9);
@@ -69,9 +75,10 @@ describe('on the needle', () => {
   });
 
   it('says to fasten off when hardly anything is left, and leaves out what is done', () => {
-    expect(onTheNeedle(plan.parts, plan.order, need!.colour, strands, 90).fastenOff).toBe(true);
-    const all = onTheNeedle(plan.parts, plan.order, need!.colour, strands, 3000).reaches;
+    expect(onTheNeedle(pool, plan.parts, plan.order, need!.colour, strands, 90).fastenOff).toBe(true);
+    const all = onTheNeedle(pool, plan.parts, plan.order, need!.colour, strands, 3000).reaches;
     const fewer = onTheNeedle(
+      pool,
       partsToDo(plan, new Set([all[0]!.part])),
       plan.order,
       need!.colour,

@@ -3,7 +3,7 @@ import { type Plan, dayOf, timetable, type Timed } from '../thread/index.ts';
 
 /** Parts that would be reached after a mark, all drawn at the beginning, has faded; the soonest first. */
 export function fadedParts(piece: PlanInput, plan: Plan, staysDays: number): Timed[] {
-  return timetable(piece, plan).filter(({ to }) => dayOf(to, piece.worker.sittingsPerWeek) > staysDays);
+  return timetable(piece, plan).filter(({ endDay }) => endDay > staysDays);
 }
 
 /** What is drawn at one time, and for which sittings. */

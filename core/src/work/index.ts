@@ -15,7 +15,7 @@ export {
   type PlannedPass,
   type WorkedThread,
 } from './plannedPart.ts';
-export { PassWorker, travelMm, workSettings } from './passWorker.ts';
+export { allowedTravelMm, PassWorker, travelMm, workSettings } from './passWorker.ts';
 export { isRaised } from './raised.ts';
 export { shadeParts } from './shadeParts.ts';
 export { longestFrontRunMm } from './spans.ts';

@@ -60,7 +60,12 @@ export function workSettings(piece: PlanInput, seed: number, own: OwnFactors): W
   };
 }
 
-/** How far thread is carried behind the cloth of a piece. */
-export function travelMm({ cloth }: PlanInput): number {
+/** How far thread is carried behind the cloth of a piece, mm. */
+export function travelMm(piece: PlanInput): number {
+  return piece.worker.carryMm ?? allowedTravelMm(piece);
+}
+
+/** How far thread can be carried behind without showing through, mm. */
+export function allowedTravelMm({ cloth }: PlanInput): number {
   return travelBehindMm(clothOf(cloth.kind)!, labOf(cloth.colour).l);
 }

@@ -1,10 +1,10 @@
 import { formatFine } from '../../measure/index.ts';
-import { type PlanInput, type Piece, setPositions, setHoop } from '../../piece/index.ts';
+import { freeOrder, NOTHING_FIXED, type PlanInput, type Piece, setPositions, setHoop } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { isRaised } from '../../work/index.ts';
 import { clearInHoopMm, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
 import { AIR_MM, WARP_LIMIT, warpOf } from '../../materials/index.ts';
-import { crushedParts, orderPositions, drawingOrder, findPositions } from '../../order/index.ts';
+import { crushedParts, findPositions, Orderer, orderPositions } from '../../order/index.ts';
 import {
   hundredths,
   type Finding,
@@ -59,13 +59,22 @@ function raisedNearRing(piece: PlanInput, plan: Plan): Finding[] {
 }
 
 function inAnotherOrder({ piece, plan }: Case<'crushed'>): Offer[] {
-  if (!piece.hoop) return [];
-  const better = orderPositions(plan.parts, piece.hoop, piece.positions);
-  const crushed = (middles: Piece['positions']): number =>
-    crushedParts(drawingOrder(plan.parts, piece.hoop, middles), plan.parts, piece.hoop!, middles).length;
-  const isBetter = crushed(better) < crushed(piece.positions);
-  if (!isBetter) return [];
-  return [['Move the hoop in another order', setPositions(piece, better, 'Order the hoop positions')]];
+  const { hoop } = piece;
+  if (!hoop) return [];
+  const crushed = (positions: Piece['positions'], order: Piece['order']): number => {
+    const { steps } = new Orderer().find({ ...piece, positions, order }, plan.parts);
+    return crushedParts(steps, plan.parts, hoop, positions).length;
+  };
+  const now = crushedParts(plan.order, plan.parts, hoop, piece.positions).length;
+  const better = orderPositions(plan.parts, hoop, piece.positions);
+  const offers: Offer[] = [];
+  if (plan.rules.broken.length > 0 && crushed(piece.positions, NOTHING_FIXED) < now) {
+    offers.push(['Let the order be found again', freeOrder(piece)]);
+  }
+  if (crushed(better, piece.order) < now) {
+    offers.push(['Move the hoop in another order', setPositions(piece, better, 'Order the hoop positions')]);
+  }
+  return offers;
 }
 
 function inPositions({ piece, plan }: Case<'outside-hoop'>): Offer[] {

@@ -6,6 +6,7 @@ import { clothColourFindings, COLOURS_KINDS, colourFindings } from './colours.ts
 import { DRAWING_KINDS, drawingFindings } from './drawing.ts';
 import { HOOP_KINDS, hoopFindings } from './hoop.ts';
 import { closeFindings, MEETING_KINDS, neighbourFindings, twiceFindings } from './meeting.ts';
+import { ORDER_KINDS, orderFindings } from './order.ts';
 import { OWNED_KINDS } from './owned.ts';
 import { partFindings, PARTS_KINDS } from './parts.ts';
 import { TRANSFER_KINDS, transferFindings } from './transfer.ts';
@@ -18,6 +19,7 @@ export const FINDINGS: FindingKinds = {
   ...MEETING_KINDS,
   ...COLOURS_KINDS,
   ...TRANSFER_KINDS,
+  ...ORDER_KINDS,
   ...OWNED_KINDS,
 };
 
@@ -30,6 +32,7 @@ export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): F
     ...closeFindings(plan),
     ...twiceFindings(plan),
     ...transferFindings(piece, plan),
+    ...orderFindings(piece, plan),
     ...clothColourFindings(piece, plan),
     ...colourFindings(piece, plan),
     ...drawingFindings(piece),

@@ -27,7 +27,7 @@ export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
   }
   const fading = mark.staysDays === null ? undefined : fadedParts(piece, plan, mark.staysDays)[0];
   if (fading) {
-    const day = hundredths(fading.day);
+    const day = hundredths(fading.endDay);
     found.push({
       id: 'fades-first',
       part: fading.partId,
@@ -61,7 +61,7 @@ export const TRANSFER_KINDS = {
     step: 'transfer',
     severity: 'warn',
     say: ({ mark, day, staysDays }) =>
-      `${mark}: it is reached about day ${Math.ceil(day)}; the mark can be trusted for ${staysDays} days.`,
+      `${mark}: it is finished about day ${Math.ceil(day)}; the mark can be trusted for ${staysDays} days.`,
     why: 'Draw only what the next sittings reach, or take a mark that stays.',
   },
   'heat-sets': {

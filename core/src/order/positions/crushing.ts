@@ -1,6 +1,6 @@
 import { innerHalvesMm, outerHalvesMm } from '../../materials/index.ts';
 import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
-import { heldBy } from './units.ts';
+import { holdingOf } from './units.ts';
 import type { Hoop } from '../../piece/index.ts';
 import { type PlannedPart, isRaised } from '../../work/index.ts';
 import type { WorkOrder } from '../workOrder.ts';
@@ -28,7 +28,7 @@ export function raisedParts(
   const numbers = middles.map((_, k) => k);
   return parts.filter(isRaised).map(({ placed }) => ({
     partId: placed.partId,
-    heldBy: heldBy(placed, hoop, middles),
+    heldBy: holdingOf(placed, hoop, middles).positions,
     underRingOf: numbers.filter((k) => isUnderRing(placed, hoop, middles[k]!)),
   }));
 }
@@ -42,7 +42,7 @@ export function crushedIn(positions: readonly number[], raised: readonly RaisedP
   });
 }
 
-/** Raised work that lies under the ring of a position that comes after the one in which an order works it. */
+/** Raised work on which an order lays the ring after it was worked. */
 export function crushedParts(
   order: WorkOrder,
   parts: readonly PlannedPart[],
@@ -50,13 +50,18 @@ export function crushedParts(
   middles: readonly (readonly [number, number])[],
 ): Crushed[] {
   if (middles.length < 2) return [];
-  const lastIn = new Map<string, number>();
-  for (const { part, position } of order) lastIn.set(part, Math.max(position, lastIn.get(part) ?? 0));
-  return raisedParts(parts, hoop, middles).flatMap(({ partId, heldBy: holding, underRingOf }): Crushed[] => {
-    const workedIn = lastIn.get(partId);
-    if (workedIn === undefined || holding.length === 0) return [];
-    const crushedBy = underRingOf.find((k) => k > workedIn);
-    return crushedBy === undefined ? [] : [{ partId, workedIn: workedIn + 1, crushedBy: crushedBy + 1 }];
+  const worked = new Map<string, number>();
+  const lastWith = new Map<number, number>();
+  order.forEach(({ part, position }, at) => {
+    worked.set(part, at);
+    lastWith.set(position, at);
+  });
+  return raisedParts(parts, hoop, middles).flatMap(({ partId, underRingOf }): Crushed[] => {
+    const at = worked.get(partId);
+    if (at === undefined) return [];
+    const { position } = order[at]!;
+    const crushedBy = underRingOf.find((k) => k !== position && (lastWith.get(k) ?? -1) > at);
+    return crushedBy === undefined ? [] : [{ partId, workedIn: position + 1, crushedBy: crushedBy + 1 }];
   });
 }
 

@@ -61,25 +61,24 @@ export function holds(
   });
 }
 
-/** The positions that hold all of a shape; where none does, those that hold some of it. */
-export function heldBy(placed: PlacedShape, hoop: Hoop, middles: readonly (readonly [number, number])[]): number[] {
-  const room = innerHalvesMm(hoop);
-  const units = unitsOf(placed, room);
-  const numbers = middles.map((_, k) => k);
-  const isHeld = (k: number) => (unit: Unit) => holds(unit, ...middles[k]!, room);
-  const whole = units.length > 0 ? numbers.filter((k) => units.every(isHeld(k))) : [];
-  return whole.length > 0 ? whole : numbers.filter((k) => units.some(isHeld(k)));
+/** Which positions hold a shape, and whether each of them holds all of it or none does. */
+export interface Holding {
+  readonly positions: readonly number[];
+  readonly isWhole: boolean;
 }
 
-const first = new Remembered<PlacedShape, readonly number[]>();
+const holdings = new Remembered<PlacedShape, Holding>();
 
-/** For each shape the first position that holds it, or some of it; 0 where none does or there is only one. */
-export function firstHolding(
-  shapes: readonly PlacedShape[],
-  hoop: Hoop | null,
-  middles: readonly (readonly [number, number])[],
-): readonly number[] {
-  if (!hoop || middles.length < 2) return shapes.map(() => 0);
-  const find = (): number[] => shapes.map((placed) => heldBy(placed, hoop, middles)[0] ?? 0);
-  return first.get(shapes, JSON.stringify([hoop, middles]), find);
+/** The positions that hold all of a shape; where none does, those that hold some of it. */
+export function holdingOf(placed: PlacedShape, hoop: Hoop, middles: readonly (readonly [number, number])[]): Holding {
+  return holdings.get([placed], JSON.stringify([hoop.nominalMm, hoop.shortMm, middles]), () => {
+    const room = innerHalvesMm(hoop);
+    const units = unitsOf(placed, room);
+    const numbers = middles.map((_, k) => k);
+    const isHeld = (k: number) => (unit: Unit) => holds(unit, ...middles[k]!, room);
+    const whole = units.length > 0 ? numbers.filter((k) => units.every(isHeld(k))) : [];
+    return whole.length > 0
+      ? { positions: whole, isWhole: true }
+      : { positions: numbers.filter((k) => units.some(isHeld(k))), isWhole: false };
+  });
 }

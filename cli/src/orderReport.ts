@@ -1,0 +1,50 @@
+import { roundTo } from '@junctura/core/measure';
+import { drawingOrder, needleName, type Rule, type Step } from '@junctura/core/order';
+import type { Piece } from '@junctura/core/piece';
+import { orderBound, orderTotals, sittingsOf, sumUp, type OrderTotals, type Plan } from '@junctura/core/thread';
+
+/** The order of work as the headless planner tells it. */
+export function orderReport(piece: Piece, plan: Plan): object {
+  const { order, work, rules, parts, spread } = plan;
+  const sittings = new Map<number, number>();
+  for (const { number, steps } of sittingsOf(piece, plan)) {
+    for (const { step } of steps) if (!sittings.has(step)) sittings.set(step, number);
+  }
+  const because = order.map((): Set<string> => new Set());
+  for (const { id, before, after } of rules.rules) {
+    because[before]!.add(id);
+    because[after]!.add(id);
+  }
+  const asDrawn = { steps: drawingOrder(piece, parts), rules: [], gaveWay: [], broken: [] };
+  return {
+    steps: order.map((step, i) => ({
+      n: i + 1,
+      part: step.part,
+      layer: step.layer,
+      role: step.role,
+      stitch: parts[step.depth]!.passes[step.layer]!.stitch,
+      colour: step.colour,
+      strands: step.strands,
+      needle: needleName(step.needle),
+      position: step.position,
+      sitting: sittings.get(i) ?? 1,
+      seconds: roundTo((work[i]?.stitchSeconds ?? 0) + (work[i]?.aroundSeconds ?? 0), 1),
+      threadMm: roundTo(step.threadMm, 2),
+      because: [...because[i]!],
+    })),
+    rules: rules.rules.map((rule) => told(rule, order)),
+    gaveWay: [...rules.gaveWay, ...rules.broken].map((rule) => told(rule, order)),
+    totals: rounded(orderTotals(piece, plan)),
+    bound: orderBound(piece, plan),
+    drawingOrder: rounded(orderTotals(piece, sumUp(piece, parts, asDrawn, spread))),
+  };
+}
+
+function told({ id, before, after }: Rule, order: readonly Step[]): object {
+  const name = ({ part, layer }: Step): string => `${part}:${layer}`;
+  return { id, before: name(order[before]!), after: name(order[after]!) };
+}
+
+function rounded({ wholeM: _wholeM, ...totals }: OrderTotals): object {
+  return { ...totals, carriedMm: roundTo(totals.carriedMm, 1), seconds: roundTo(totals.seconds, 1) };
+}

@@ -1,0 +1,70 @@
+import { edgesOf, type PlacedShape } from '../drawing/index.ts';
+import { boxesMeet, distanceToLines, isInside, narrowestGap, type Polyline } from '../geometry/index.ts';
+import { RememberedPair } from '../measure/index.ts';
+
+/** Shapes further apart than this have nothing to do with each other, mm. */
+export const FARTHEST_MEETING_MM = 2;
+
+const gaps = new RememberedPair<PlacedShape, number>();
+const bounding = new RememberedPair<PlacedShape, { nearMm: number; share: number }>();
+
+/** How far two shapes lie apart, mm: 0 where one lies on the other, Infinity beyond {@link FARTHEST_MEETING_MM}. */
+export function gapBetween(a: PlacedShape, b: PlacedShape): number {
+  return gaps.get(a, b, findGap);
+}
+
+function findGap(a: PlacedShape, b: PlacedShape): number {
+  if (!a.box || !b.box || !boxesMeet(a.box, b.box, FARTHEST_MEETING_MM)) return Infinity;
+  if (liesOn(a, b) || liesOn(b, a)) return 0;
+  const [edgesA, edgesB] = [edgesOf(a.shape), edgesOf(b.shape)];
+  const edges = narrowestGap(edgesA, edgesB, FARTHEST_MEETING_MM)?.mm ?? Infinity;
+  return Math.min(edges, gapOfSpots(a.shape.spots, edgesB, b.shape.spots), gapOfSpots(b.shape.spots, edgesA, []));
+}
+
+/** Whether a place of one shape lies in the area of the other. */
+function liesOn({ shape }: PlacedShape, { shape: { region } }: PlacedShape): boolean {
+  if (region.length === 0) return false;
+  const [first] = [shape.region[0], shape.lines[0]?.points, shape.spots].filter(
+    (points) => points && points.length > 0,
+  );
+  return first !== undefined && isInside(region, first[0]!, first[1]!);
+}
+
+function gapOfSpots(spots: ArrayLike<number>, edges: readonly Polyline[], others: ArrayLike<number>): number {
+  let least = Infinity;
+  for (let i = 0; i < spots.length; i += 2) {
+    const [x, y] = [spots[i]!, spots[i + 1]!];
+    least = Math.min(least, distanceToLines(edges, x, y));
+    for (let k = 0; k < others.length; k += 2) least = Math.min(least, Math.hypot(others[k]! - x, others[k + 1]! - y));
+  }
+  return least > FARTHEST_MEETING_MM ? Infinity : least;
+}
+
+/** A line is looked at in steps of this, mm. */
+const LOOK_MM = 0.5;
+
+/** The share of a line that runs along the outline of an area, no further off than `nearMm`, 0–1. */
+export function boundsShare(line: PlacedShape, area: PlacedShape, nearMm: number): number {
+  const known = bounding.get(line, area, () => ({ nearMm: NaN, share: 0 }));
+  if (known.nearMm !== nearMm) Object.assign(known, { nearMm, share: shareAlong(line, area, nearMm) });
+  return known.share;
+}
+
+function shareAlong(line: PlacedShape, area: PlacedShape, nearMm: number): number {
+  const outline = edgesOf(area.shape);
+  let [along, all] = [0, 0];
+  for (const { points } of line.shape.lines) {
+    for (let i = 2; i < points.length; i += 2) {
+      const [x, y] = [points[i - 2]!, points[i - 1]!];
+      const [ex, ey] = [points[i]! - x, points[i + 1]! - y];
+      const length = Math.hypot(ex, ey);
+      const looks = Math.max(1, Math.ceil(length / LOOK_MM));
+      for (let k = 0; k < looks; k++) {
+        const t = (k + 0.5) / looks;
+        if (distanceToLines(outline, x + ex * t, y + ey * t) <= nearMm) along += length / looks;
+      }
+      all += length;
+    }
+  }
+  return all > 0 ? along / all : 0;
+}

@@ -1,0 +1,176 @@
+import { earlierMeeting } from '../geometry/index.ts';
+import { markOf } from '../materials/index.ts';
+import type { LayerRef, PlanInput } from '../piece/index.ts';
+import type { PlannedPart } from '../work/index.ts';
+import { boundsShare, gapBetween } from './meeting.ts';
+import { raisedParts } from './positions/crushing.ts';
+import type { Step } from './steps.ts';
+
+/** Why one step comes before another; the strongest first. */
+export const RULE_IDS = ['own', 'layers', 'ground', 'raised-last', 'behind', 'outline'] as const;
+export type RuleId = (typeof RULE_IDS)[number];
+
+/** One step before another: both by their number among the steps. */
+export interface Rule {
+  readonly id: RuleId;
+  readonly before: number;
+  readonly after: number;
+}
+
+/** A line that runs along an outline for this share of its length bounds that area. */
+const BOUNDS_SHARE = 0.6;
+
+/** Whether outlines come before what they bound: by school, else first for marks that fade and in whitework. */
+export function outlinesFirst({ worker, mark, use }: PlanInput): boolean {
+  if (worker.outline) return worker.outline === 'first';
+  return use === 'whitework' || (markOf(mark)?.staysDays ?? null) !== null;
+}
+
+/** The steps of one part in one position, in the order of their layers. */
+type Chain = readonly number[];
+
+/** Everything that must come before something else. */
+export function findRules(piece: PlanInput, parts: readonly PlannedPart[], steps: readonly Step[]): Rule[] {
+  const chains = chainsOf(steps, outlinesFirst(piece));
+  return [
+    ...ownRules(piece, steps, chains),
+    ...layerRules(steps, chains),
+    ...raisedRules(piece, parts, steps),
+    ...drawingRules(piece, parts, chains),
+  ];
+}
+
+function chainsOf(steps: readonly Step[], isOutlineFirst: boolean): Map<string, Map<number, number[]>> {
+  const chains = new Map<string, Map<number, number[]>>();
+  steps.forEach(({ part, position }, i) => {
+    const ofPart = chains.get(part) ?? new Map<number, number[]>();
+    chains.set(part, ofPart);
+    const chain = ofPart.get(position) ?? [];
+    ofPart.set(position, chain);
+    chain.push(i);
+  });
+  for (const ofPart of chains.values()) {
+    for (const [position, chain] of ofPart) ofPart.set(position, inLayers(chain, steps, isOutlineFirst));
+  }
+  return chains;
+}
+
+/** Layers as they were laid, but the outline before the filling or after it. */
+function inLayers(chain: Chain, steps: readonly Step[], isOutlineFirst: boolean): number[] {
+  const isOutline = (i: number): boolean => steps[i]!.role === 'outline';
+  const isFilling = (i: number): boolean => steps[i]!.role === 'filling';
+  const outlines = chain.filter(isOutline);
+  const others = chain.filter((i) => !isOutline(i));
+  const at = isOutlineFirst ? others.findIndex(isFilling) : others.findLastIndex(isFilling) + 1;
+  if (outlines.length === 0 || !others.some(isFilling)) return [...chain];
+  return [...others.slice(0, at), ...outlines, ...others.slice(at)];
+}
+
+function layerRules(steps: readonly Step[], chains: ReadonlyMap<string, ReadonlyMap<number, Chain>>): Rule[] {
+  return [...chains.values()].flatMap((ofPart) =>
+    [...ofPart.values()].flatMap((chain) =>
+      chain.slice(1).map((after, k): Rule => {
+        const before = chain[k]!;
+        const roles = [steps[before]!.role, steps[after]!.role];
+        const isOutline = roles.includes('outline') && roles.includes('filling');
+        return { id: isOutline ? 'outline' : 'layers', before, after };
+      }),
+    ),
+  );
+}
+
+/** One part before another: where both lie in the same positions, there; else altogether. */
+function* between(
+  before: ReadonlyMap<number, Chain> | undefined,
+  after: ReadonlyMap<number, Chain> | undefined,
+): Generator<readonly [before: number, after: number]> {
+  if (!before || !after) return;
+  const shared = [...before.keys()].filter((position) => after.has(position));
+  if (shared.length > 0) {
+    for (const position of shared) yield [before.get(position)!.at(-1)!, after.get(position)![0]!];
+    return;
+  }
+  for (const one of before.values()) for (const other of after.values()) yield [one.at(-1)!, other[0]!];
+}
+
+function ownRules(
+  { order }: PlanInput,
+  steps: readonly Step[],
+  chains: ReadonlyMap<string, ReadonlyMap<number, Chain>>,
+): Rule[] {
+  const numbers = ({ part, layer }: LayerRef, isBefore: boolean): number[] => {
+    const ofPart = [...(chains.get(part)?.values() ?? [])];
+    if (layer === null) return ofPart.map((chain) => (isBefore ? chain.at(-1)! : chain[0]!));
+    return ofPart.flat().filter((i) => steps[i]!.layer === layer);
+  };
+  // The newest word counts most.
+  return [...order.pairs]
+    .reverse()
+    .flatMap(({ before, after }) =>
+      numbers(before, true).flatMap((one) =>
+        numbers(after, false).flatMap((other): Rule[] =>
+          one === other ? [] : [{ id: 'own', before: one, after: other }],
+        ),
+      ),
+    );
+}
+
+/** Raised work after whatever is worked in a position whose ring would lie on it. */
+function raisedRules({ hoop, positions }: PlanInput, parts: readonly PlannedPart[], steps: readonly Step[]): Rule[] {
+  if (!hoop || positions.length < 2) return [];
+  const rings = new Map(raisedParts(parts, hoop, positions).map(({ partId, underRingOf }) => [partId, underRingOf]));
+  const byPosition = positions.map((_, k) => steps.flatMap(({ position }, i) => (position === k ? [i] : [])));
+  return steps.flatMap(({ part, position }, after) =>
+    (rings.get(part) ?? [])
+      .filter((ring) => ring !== position)
+      .flatMap((ring) =>
+        byPosition[ring]!.filter((before) => steps[before]!.part !== part).map((before): Rule => ({
+          id: 'raised-last',
+          before,
+          after,
+        })),
+      ),
+  );
+}
+
+/** What lies behind before what lies in front where they meet; a line that bounds an area as the school says. */
+function drawingRules(
+  piece: PlanInput,
+  parts: readonly PlannedPart[],
+  chains: ReadonlyMap<string, ReadonlyMap<number, Chain>>,
+): Rule[] {
+  const isFirst = outlinesFirst(piece);
+  const boxes = parts.map(({ part, placed }) => (chains.has(part.id) ? placed.box : null));
+  const widest = Math.max(0, ...parts.flatMap(({ passes }) => passes.map(({ laidMm }) => laidMm)));
+  return earlierMeeting(boxes, Math.min(widest, 2)).flatMap((earlier, i) =>
+    earlier.flatMap((j): Rule[] => {
+      const [back, front] = [parts[j]!, parts[i]!];
+      const bounds = boundOf(back, front);
+      if (!bounds && gapBetween(back.placed, front.placed) > (laidOf(back) + laidOf(front)) / 2) return [];
+      const isTurned = bounds !== null && (bounds === back) !== isFirst;
+      const [before, after] = isTurned ? [front, back] : [back, front];
+      return [...between(chains.get(before.part.id), chains.get(after.part.id))].map(([one, other]) => ({
+        id: bounds ? 'outline' : 'behind',
+        before: one,
+        after: other,
+      }));
+    }),
+  );
+}
+
+/** Which of two parts is a line that bounds the other; null where neither does. */
+function boundOf(a: PlannedPart, b: PlannedPart): PlannedPart | null {
+  for (const [line, area] of [
+    [a, b],
+    [b, a],
+  ] as const) {
+    if (line.placed.kind !== 'line' || area.placed.kind !== 'area') continue;
+    if (gapBetween(line.placed, area.placed) > laidOf(line)) continue;
+    if (boundsShare(line.placed, area.placed, laidOf(line)) >= BOUNDS_SHARE) return line;
+  }
+  return null;
+}
+
+function laidOf({ passes }: PlannedPart): number {
+  return Math.max(0, ...passes.map(({ laidMm }) => laidMm));
+}

@@ -1,11 +1,11 @@
 import { roundTo } from '@junctura/core/measure';
 import { drawingOrder, needleName, type Rule, type Step } from '@junctura/core/order';
 import type { Piece } from '@junctura/core/piece';
-import { orderBound, orderTotals, sittingsOf, sumUp, type OrderTotals, type Plan } from '@junctura/core/thread';
+import { orderBound, orderTotals, sittingsOf, inOrder, type OrderTotals, type Plan } from '@junctura/core/thread';
 
 /** The order of work as the headless planner tells it. */
 export function orderReport(piece: Piece, plan: Plan): object {
-  const { order, work, rules, parts, spread } = plan;
+  const { order, work, rules, parts } = plan;
   const sittings = new Map<number, number>();
   for (const { number, steps } of sittingsOf(piece, plan)) {
     for (const { step } of steps) if (!sittings.has(step)) sittings.set(step, number);
@@ -22,7 +22,7 @@ export function orderReport(piece: Piece, plan: Plan): object {
       part: step.part,
       layer: step.layer,
       role: step.role,
-      stitch: parts[step.depth]!.passes[step.layer]!.stitch,
+      stitch: step.stitch,
       colour: step.colour,
       strands: step.strands,
       needle: needleName(step.needle),
@@ -36,7 +36,7 @@ export function orderReport(piece: Piece, plan: Plan): object {
     gaveWay: [...rules.gaveWay, ...rules.broken].map((rule) => told(rule, order)),
     totals: rounded(orderTotals(piece, plan)),
     bound: orderBound(piece, plan),
-    drawingOrder: rounded(orderTotals(piece, sumUp(piece, parts, asDrawn, spread))),
+    drawingOrder: rounded(orderTotals(piece, inOrder(piece, plan, asDrawn))),
   };
 }
 
@@ -45,6 +45,6 @@ function told({ id, before, after }: Rule, order: readonly Step[]): object {
   return { id, before: name(order[before]!), after: name(order[after]!) };
 }
 
-function rounded({ wholeM: _wholeM, ...totals }: OrderTotals): object {
+function rounded({ wholeM: _wholeM, firstMotifSeconds: _first, ...totals }: OrderTotals): object {
   return { ...totals, carriedMm: roundTo(totals.carriedMm, 1), seconds: roundTo(totals.seconds, 1) };
 }

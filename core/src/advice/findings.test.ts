@@ -91,8 +91,8 @@ function planned(piece: Piece, id: FindingId): Pick<Workings, 'plan' | 'findings
 const otherOf = (figures: Finding['figures']): string | null => ('otherId' in figures ? figures.otherId : null);
 const hoop = plainHoop(100, 12);
 const before = (one: string, other: string): Piece['order']['pairs'][number] => ({
-  before: { part: one, layer: null },
-  after: { part: other, layer: null },
+  before: { part: one, layer: null, shade: null },
+  after: { part: other, layer: null, shade: null },
 });
 const firstBeforeSecond = { order: { pairs: [before('part-1', 'part-2')], first: [], last: [] } };
 const overlapping = '<rect width="30" height="30" fill="#a33"/><path d="M5 5L25 25" stroke="#3a3"/>';

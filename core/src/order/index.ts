@@ -7,5 +7,7 @@ export { crushedParts, type Crushed } from './positions/crushing.ts';
 export { findPositions, worksOf, type HoopPosition } from './positions/findPositions.ts';
 export { orderPositions } from './positions/ordering.ts';
 export { outlinesFirst, RULE_IDS, type Rule, type RuleId } from './rules.ts';
+export { fixedAt, linesOf, standsAgainst, type StepLine } from './places.ts';
+export { becauseOf, RULE_NAMES, type Because } from './ruleWords.ts';
 export { needleName, needleOfStep, stepsOf, type Step } from './steps.ts';
 export { stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';

@@ -22,7 +22,7 @@ const told = ({ order, rules }: Plan): string[] =>
     ({ id, before, after }) =>
       `${id} ${order[before]!.part}:${order[before]!.layer} ${order[after]!.part}:${order[after]!.layer}`,
   );
-const whole = (part: string): LayerRef => ({ part, layer: null });
+const whole = (part: string): LayerRef => ({ part, layer: null, shade: null });
 const school = (piece: Piece, worker: Partial<Piece['worker']>): Piece => ({
   ...piece,
   worker: { ...piece.worker, ...worker },

@@ -98,10 +98,10 @@ function ownRules(
   steps: readonly Step[],
   chains: ReadonlyMap<string, ReadonlyMap<number, Chain>>,
 ): Rule[] {
-  const numbers = ({ part, layer }: LayerRef, isBefore: boolean): number[] => {
+  const numbers = ({ part, layer, shade }: LayerRef, isBefore: boolean): number[] => {
     const ofPart = [...(chains.get(part)?.values() ?? [])];
     if (layer === null) return ofPart.map((chain) => (isBefore ? chain.at(-1)! : chain[0]!));
-    return ofPart.flat().filter((i) => steps[i]!.layer === layer);
+    return ofPart.flat().filter((i) => steps[i]!.layer === layer && (shade === null || steps[i]!.shade === shade));
   };
   // The newest word counts most.
   return [...order.pairs]

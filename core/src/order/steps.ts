@@ -1,6 +1,6 @@
 import { NEEDLE_NAMES, type Needle } from '../materials/index.ts';
 import type { PassRole, PlanInput } from '../piece/index.ts';
-import { firstPlace, lastPlace, type StitchPath } from '../stitches/index.ts';
+import { firstPlace, lastPlace, type StitchId, type StitchPath } from '../stitches/index.ts';
 import { isRaised, workedIn, type PlannedPart, type PlannedPass } from '../work/index.ts';
 import { holdingOf } from './positions/units.ts';
 import { portionsOf } from './portions.ts';
@@ -10,6 +10,7 @@ import { stepKey, type WorkStep } from './workOrder.ts';
 export interface Step extends WorkStep {
   readonly key: string;
   readonly role: PassRole;
+  readonly stitch: StitchId;
   /** The number of its part, from back to front. */
   readonly depth: number;
   readonly colour: string;
@@ -53,6 +54,7 @@ export function stepsOf({ hoop, positions }: PlanInput, parts: readonly PlannedP
               ...step,
               key: stepKey(step),
               role: pass.role,
+              stitch: pass.stitch,
               depth,
               colour,
               thread: inThread.thread,

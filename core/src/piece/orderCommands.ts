@@ -7,7 +7,8 @@ function setOrder(piece: Piece, label: string, change: Partial<FixedOrder>): Edi
   return editOf(piece, label, [[['order'], { ...piece.order, ...change }]]);
 }
 
-const isSameRef = (a: LayerRef, b: LayerRef): boolean => a.part === b.part && a.layer === b.layer;
+const isSameRef = (a: LayerRef, b: LayerRef): boolean =>
+  a.part === b.part && a.layer === b.layer && a.shade === b.shade;
 
 /** This before that: what said the opposite is dropped. Null, too, where no more can be fixed. */
 export function workBefore(piece: Piece, pairs: FixedOrder['pairs']): Edit | null {

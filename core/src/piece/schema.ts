@@ -188,15 +188,11 @@ const underlaySchema = z.strictObject({
   strength: z.number().min(0).max(1),
 });
 
-/** A layer of a part in the order of work; null: all of the part. */
+/** A shade of a layer of a part in the order of work; null: all of them. */
 const layerRefSchema = z.strictObject({
   part: id,
-  layer: z
-    .number()
-    .int()
-    .min(0)
-    .max(MOST_PASSES - 1)
-    .nullable(),
+  layer: z.number().int().min(0).max(MOST_PASSES).nullable(),
+  shade: z.number().int().min(0).max(MOST_SHADES).nullable(),
 });
 
 /** So much about the order of work can be fixed. */

@@ -79,6 +79,36 @@ export function needOdds(planned: number, loads: number, spread: ThreadSpread): 
   };
 }
 
+/** The hours that are enough in a share of all cases: half of them take no more than the reckoned ones. */
+export function hoursNeeded(hours: number, share: number): number {
+  return hours * Math.exp(HOURS_SPREAD * normalQuantile(share));
+}
+
+/** In which share of all cases a piece takes no more than so many hours. */
+export function chanceWithin(hours: number, most: number): number {
+  if (hours <= 0) return 1;
+  return most <= 0 ? 0 : normalShare(Math.log(most / hours) / HOURS_SPREAD);
+}
+
+/** The share of a standard normal distribution that lies below. Source: M. Abramowitz and I. Stegun (1964), 26.2.17; good to 1e-7. */
+function normalShare(z: number): number {
+  const t = 1 / (1 + 0.2316419 * Math.abs(z));
+  const series = t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
+  const above = (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * series;
+  return z >= 0 ? 1 - above : above;
+}
+
+/** The inverse of {@link normalShare}, by halving. */
+function normalQuantile(share: number): number {
+  let [low, high] = [-8, 8];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (normalShare(middle) < share) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
 /** Hours as a range around the reckoned ones. */
 export function hourOdds(hours: number): { p10: number; p50: number; p90: number } {
   const factor = Math.exp(Z90 * HOURS_SPREAD);

@@ -20,6 +20,8 @@ export interface OrderTotals {
   readonly wholeM: number;
   readonly seconds: number;
   readonly sittings: number;
+  /** When the first motif is whole. */
+  readonly firstMotifSeconds: number;
 }
 
 export function orderTotals(piece: PlanInput, plan: Plan): OrderTotals {
@@ -37,7 +39,20 @@ export function orderTotals(piece: PlanInput, plan: Plan): OrderTotals {
     wholeM: colours.reduce((all, { wholeM }) => all + wholeM, 0),
     seconds: totals.hours.p50 * 3600,
     sittings: sittingsOf(piece, plan).length,
+    firstMotifSeconds: firstMotifSeconds(plan),
   };
+}
+
+function firstMotifSeconds({ order, work }: Plan): number {
+  const left = new Map<string, number>();
+  for (const { motif } of order) left.set(motif, (left.get(motif) ?? 0) + 1);
+  let seconds = 0;
+  for (const [i, { motif }] of order.entries()) {
+    seconds += (work[i]?.stitchSeconds ?? 0) + (work[i]?.aroundSeconds ?? 0);
+    left.set(motif, left.get(motif)! - 1);
+    if (left.get(motif) === 0) return seconds;
+  }
+  return seconds;
 }
 
 /** What no order can do with less than. */

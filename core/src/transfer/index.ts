@@ -3,3 +3,4 @@ export { checkRemoval, removalActs, type RemovalAct } from './removal.ts';
 export { runningColours } from './running.ts';
 export { tackingFor, type Tacking } from './tacks.ts';
 export { rankWays, showsOn, threadsOf, type WayAdvice } from './ways.ts';
+export { layOut, type LaidLength, type LaidOut } from './layOut.ts';

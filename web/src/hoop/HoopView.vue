@@ -23,6 +23,8 @@ import PartsOverlay from './PartsOverlay.vue';
 /** What measures shapes is loaded when it is shown. */
 const TransferOverlay = defineAsyncComponent(() => import('./TransferOverlay.vue'));
 const DetailMarks = defineAsyncComponent(() => import('./DetailMarks.vue'));
+const GrowingPicture = defineAsyncComponent(() => import('./GrowingPicture.vue'));
+const ChalkOverlay = defineAsyncComponent(() => import('./ChalkOverlay.vue'));
 const PenOverlay = defineAsyncComponent(() => import('./PenOverlay.vue'));
 
 const props = defineProps<{ show: HoopShows; only?: ReadonlySet<string> | null }>();
@@ -65,7 +67,7 @@ const camera = useHoopCamera(frame, size, reachMm);
 const { view, viewBox, hairline, stripe, ruleMm, isWhole, isTrueSize, showAll, showTrueSize, zoom, wheel } = camera;
 
 const scene = computed<Scene | null>(() => {
-  if (!workings.current) return null;
+  if (!workings.current || props.show === 'order') return null;
   const only = props.show === 'stitches' ? (props.only ?? null) : new Set<string>();
   const { seeing } = selection;
   const seen = seeing === 'daylight' || seeing === 'armsLength' ? undefined : (hex: string) => seenAs(hex, seeing);
@@ -129,7 +131,15 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
     @wheel.prevent="wheel"
     @keydown="key"
   >
-    <canvas ref="canvas" class="picture" :data-show="show" :style="{ filter: blur }" aria-hidden="true"></canvas>
+    <GrowingPicture v-if="show === 'order'" :view="view" :size="size" />
+    <canvas
+      v-show="show !== 'order'"
+      ref="canvas"
+      class="picture"
+      :data-show="show"
+      :style="{ filter: blur }"
+      aria-hidden="true"
+    ></canvas>
     <svg class="overlay" :viewBox="viewBox" aria-hidden="true">
       <image
         v-if="underlay"
@@ -172,6 +182,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         :dot-mm="4 / view.pxPerMm"
       />
       <TransferOverlay v-if="show === 'lines'" :hairline="hairline" />
+      <ChalkOverlay v-if="show === 'order'" />
       <PartsOverlay :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
       <DetailMarks v-if="show === 'drawing' || show === 'fit'" :hairline="hairline" />
       <g v-if="show === 'fit'">

@@ -8,6 +8,7 @@ import { measurePath, MoveRecorder, type StitchPath } from '@junctura/core/stitc
 import { USUAL_FACTORS, type PlannedPass } from '@junctura/core/work';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Brush } from './brush.ts';
+import { Growth, type Sheet } from './growth.ts';
 import { paintPicture } from './paintPicture.ts';
 import { looseScene } from './scene.ts';
 import { withCanvas } from '../testing/canvas.ts';
@@ -166,4 +167,45 @@ describe('the back', () => {
     expect(at(8, 0)).toBe(false);
     expect(at(-5, 3)).toBe(false);
   });
+});
+
+describe('a picture that grows', () => {
+  const threads = [1, 2, 3, 4, 5].map(
+    (seed) => looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf(strewn(seed, 20, 14)))], THREAD).threads[0]!,
+  );
+  const scene = { cloth: clothOf('felt')!, clothColour: CLOTH, threads };
+  const view = { centreX: 0, centreY: 0, pxPerMm: 5 };
+  const sheet = (): Sheet => {
+    const image = createCanvas(SIZE.width, SIZE.height);
+    return { ...SIZE, image: image as never, brush: image.getContext('2d') as unknown as Brush };
+  };
+  const pixelsOf = (own: Sheet): Buffer => (own.image as unknown as Canvas).data();
+  const grownTo = (growth: Growth, place: number): Buffer => {
+    for (const _ of growth.towards(() => place));
+    return Buffer.from(pixelsOf(growth.sheet));
+  };
+
+  it('shows at every place what is painted at once, whichever way one comes there', () => {
+    const growth = new Growth(scene, view, sheet);
+    for (const place of [3, 1, 4, 5, 0, 2, 2.5, 1.25, 1]) {
+      const whole = Math.floor(place);
+      const next = threads[whole];
+      const stitches = Math.floor((place - whole) * 14);
+      const partly = next && { ...next, thread: { ...next.thread, path: firstOf(next.thread.path, stitches) } };
+      const shown = [...threads.slice(0, whole), ...(partly && stitches > 0 ? [partly] : [])];
+      const once = sheet();
+      for (const _ of paintPicture(once.brush, { ...scene, threads: shown }, view, SIZE, 'front'));
+      expect(Buffer.compare(grownTo(growth, place), pixelsOf(once)), `place ${place}`).toBe(0);
+    }
+  });
+
+  function firstOf({ codes, xy, starts, shades }: StitchPath, stitches: number): StitchPath {
+    const moves = starts[stitches] ?? codes.length;
+    return {
+      codes: codes.slice(0, moves),
+      xy: xy.slice(0, 2 * moves),
+      starts: starts.slice(0, stitches),
+      shades: shades.slice(0, stitches),
+    };
+  }
 });

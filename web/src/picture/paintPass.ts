@@ -1,4 +1,4 @@
-import { knotDiameterMm, Move, wrapsToCover } from '@junctura/core/stitches';
+import { knotDiameterMm, lastPlace, Move, wrapsToCover, type StitchPath } from '@junctura/core/stitches';
 import { through, type Brush, type Lens } from './brush.ts';
 import { paintCoil } from './paintCoil.ts';
 import { paintKnot } from './paintKnot.ts';
@@ -13,10 +13,23 @@ const SLICE = 400;
 /** Wound thread whose ends are further apart than this many times a knot is a coil over a span. */
 const COIL_FROM = 1.4;
 
-/** Paints what of a thread lies on top, in the order in which it was worked. */
-export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): Generator<void> {
+/** Some of a thread's stitches: from one by its number to just before another. */
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Paints what of a thread lies on top, all of it or a stretch, in the order in which it was worked. */
+export function* paintFront(
+  brush: Brush,
+  painted: PaintedThread,
+  lens: Lens,
+  stretch: Stretch | null = null,
+): Generator<void> {
   const { pass, thread, tones } = painted;
-  const { codes, xy } = thread.path;
+  const { codes, xy, starts } = thread.path;
+  const first = (stretch && starts[stretch.from]) ?? 0;
+  const last = (stretch && starts[stretch.to]) ?? codes.length;
   const width = pass.laidMm * lens.pxPerMm;
   const margin = pass.laidMm + 10;
   const batch = new RunBatch(brush, tones, width, pass.strands);
@@ -24,7 +37,8 @@ export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): G
   /** The thread on top since it last came into view, px; null while it runs straight. */
   let loop: number[] | null = null;
   let wrap: { turns: number; coreMm: number; x: number; y: number } | null = null;
-  let [x, y, lift] = [0, 0, 0];
+  let [x, y] = first > 0 ? lastPlace(thread.path, stretch!.from) : [0, 0];
+  let lift = liftBefore(thread.path, first);
   const crossings = codes.includes(Move.under) ? new Crossings(brush, width) : null;
   const finishLoop = (): void => {
     if (!loop) return;
@@ -36,7 +50,7 @@ export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): G
     crossings?.remember(points, paint);
     loop = null;
   };
-  for (let i = 0; i < codes.length; i++) {
+  for (let i = first; i < last; i++) {
     if (i % SLICE === SLICE - 1) yield;
     const code = codes[i];
     if (code === Move.travel) continue;
@@ -104,6 +118,12 @@ export function* paintFront(brush: Brush, painted: PaintedThread, lens: Lens): G
       tones,
     );
   }
+}
+
+/** How high thread lies over padding where a move begins, mm. */
+function liftBefore({ codes, xy }: StitchPath, move: number): number {
+  const at = codes.lastIndexOf(Move.lift, move - 1);
+  return move > 0 && at >= 0 ? xy[2 * at]! : 0;
 }
 
 /** Paints what of a thread lies behind: the runs from where the needle went down to where it came up next, and its tails. */

@@ -24,7 +24,8 @@ export function* paintPicture(brush: Brush, scene: Scene, view: View, size: Size
   brush.setTransform(1, 0, 0, 1, 0, 0);
 }
 
-function lensOf(view: View, { width, height }: Size, flip: boolean): Lens {
+/** How the cloth lies on a canvas; from behind left and right are exchanged. */
+export function lensOf(view: View, { width, height }: Size, flip: boolean): Lens {
   const [halfX, halfY] = [width / 2 / view.pxPerMm, height / 2 / view.pxPerMm];
   // Turned over, the point in the middle of the window is the mirrored one.
   const centreX = flip ? -view.centreX : view.centreX;

@@ -1,7 +1,7 @@
 import { onScopeDispose, watch, type Ref } from 'vue';
 import { paintPicture, type Side } from './paintPicture.ts';
 import type { Scene } from './scene.ts';
-import type { Size, View } from './view.ts';
+import { followView, type Size, type View } from './view.ts';
 
 /** Painting takes at most this much of a frame, ms. */
 const BUDGET_MS = 9;
@@ -29,14 +29,7 @@ export function usePainting({ canvas, scene, view, side, size }: Painting): void
   let frame = 0;
   let spare: HTMLCanvasElement | null = null;
 
-  function follow(): void {
-    const shown = canvas.value;
-    if (!shown || !paintedView) return;
-    const factor = view.value.pxPerMm / paintedView.pxPerMm;
-    const dx = (paintedView.centreX - view.value.centreX) * view.value.pxPerMm;
-    const dy = (paintedView.centreY - view.value.centreY) * view.value.pxPerMm;
-    shown.style.transform = `translate(${dx}px, ${dy}px) scale(${factor})`;
-  }
+  const follow = (): void => followView(canvas.value, paintedView, view.value);
 
   function start(): void {
     cancelAnimationFrame(frame);

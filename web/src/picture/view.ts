@@ -37,3 +37,12 @@ export function panned(view: View, dxPx: number, dyPx: number): View {
 export function truePxPerMm(screenBarMm: number): number {
   return (96 / 25.4) * (100 / screenBarMm);
 }
+
+/** Moves a canvas that was painted in one view to where it belongs in another, until it is painted anew. */
+export function followView(canvas: HTMLCanvasElement | null, painted: View | null, view: View): void {
+  if (!canvas || !painted) return;
+  const factor = view.pxPerMm / painted.pxPerMm;
+  const dx = (painted.centreX - view.centreX) * view.pxPerMm;
+  const dy = (painted.centreY - view.centreY) * view.pxPerMm;
+  canvas.style.transform = `translate(${dx}px, ${dy}px) scale(${factor})`;
+}

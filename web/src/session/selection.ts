@@ -27,6 +27,8 @@ export const useSelection = defineStore('selection', () => {
   const seeing = ref<Seeing | 'armsLength'>('daylight');
   /** What is being drawn on the hoop for a part, in place of picking. */
   const pen = ref<Pen | null>(null);
+  /** How far the work is shown, where it is shown growing: whole steps of the order and a share of the next. */
+  const place = ref(Infinity);
   const pickedPart = computed(() => opened.partOf(picked.value[0]) ?? null);
 
   function pick(ids: string[]): void {
@@ -48,6 +50,7 @@ export const useSelection = defineStore('selection', () => {
       if (piece.id !== before.id) {
         pick([]);
         onNeedle.value = null;
+        place.value = Infinity;
         return;
       }
       const there = new Set(piece.drawing.parts.map(({ id }) => id));
@@ -56,5 +59,5 @@ export const useSelection = defineStore('selection', () => {
     { flush: 'sync' },
   );
 
-  return { picked, pickedPart, pen, colourPicked, onNeedle, seeing, pick, pickColour };
+  return { place, picked, pickedPart, pen, colourPicked, onNeedle, seeing, pick, pickColour };
 });

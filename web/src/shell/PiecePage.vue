@@ -226,24 +226,27 @@ async function settle(keepMine: boolean): Promise<void> {
     </div>
 
     <div class="work">
-      <HoopView ref="hoopView" :show="here.shows" :only="only">
-        <div v-if="workings.isBusy" class="busy" role="status">
-          <span>Working out the stitches…</span>
-          <NProgress
-            type="line"
-            :percentage="Math.round(workings.share * 100)"
-            :height="8"
-            :show-indicator="false"
-            class="share"
-          />
-          <NButton size="tiny" @click="workings.cancel">Stop</NButton>
-          <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">Undo “{{ opened.undoLabel }}”</NButton>
-        </div>
-        <div v-else-if="workings.isStopped" class="busy" role="status">
-          <span>Stopped: the figures are those of before.</span>
-          <NButton size="tiny" @click="workings.resume">Work it out</NButton>
-        </div>
-      </HoopView>
+      <div class="hoop-side">
+        <HoopView ref="hoopView" :show="here.shows" :only="only">
+          <div v-if="workings.isBusy" class="busy" role="status">
+            <span>Working out the stitches…</span>
+            <NProgress
+              type="line"
+              :percentage="Math.round(workings.share * 100)"
+              :height="8"
+              :show-indicator="false"
+              class="share"
+            />
+            <NButton size="tiny" @click="workings.cancel">Stop</NButton>
+            <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">Undo “{{ opened.undoLabel }}”</NButton>
+          </div>
+          <div v-else-if="workings.isStopped" class="busy" role="status">
+            <span>Stopped: the figures are those of before.</span>
+            <NButton size="tiny" @click="workings.resume">Work it out</NButton>
+          </div>
+        </HoopView>
+        <component :is="here.belowHoop" v-if="here.belowHoop && workings.current" />
+      </div>
       <aside ref="card" class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
         <div v-if="findingsShown" class="stack">
           <div class="row between">
@@ -309,6 +312,12 @@ async function settle(keepMine: boolean): Promise<void> {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 392px;
   min-height: 0;
+}
+.hoop-side {
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  min-height: 0;
+  min-width: 0;
 }
 .card {
   overflow-y: auto;

@@ -10,6 +10,8 @@ export interface Step {
   /** With a colour picked, the hoop shows the thread of that colour alone. */
   readonly isByColour: boolean;
   readonly card: Component;
+  /** What stands below the hoop meanwhile, if anything. */
+  readonly belowHoop?: Component;
 }
 
 /** The steps of the work, in the order in which people take them, like marks on a tape. Keys, tape, addresses and cards are read off this list. */
@@ -55,6 +57,14 @@ export const STEPS: readonly Step[] = [
     shows: 'lines',
     isByColour: false,
     card: defineAsyncComponent(() => import('../features/transfer/TransferStep.vue')),
+  },
+  {
+    id: 'order',
+    name: 'Order',
+    shows: 'order',
+    isByColour: false,
+    card: defineAsyncComponent(() => import('../features/order/OrderStep.vue')),
+    belowHoop: defineAsyncComponent(() => import('../features/order/WorkPlayer.vue')),
   },
 ];
 

@@ -4,7 +4,7 @@ import type { PictureOptions } from '@junctura/core/drawing';
 import type { Shade, ThreadBox } from '@junctura/core/materials';
 import type { Outcome } from '@junctura/core/measure';
 import type { Hoop, Piece, PlanInput } from '@junctura/core/piece';
-import type { Saving } from '@junctura/core/thread';
+import type { OrderWay, Saving } from '@junctura/core/thread';
 import type { Proposal } from '@junctura/core/propose';
 import type { OwnFactors } from '@junctura/core/work';
 import type { PlanNews } from './planNews.ts';
@@ -43,6 +43,8 @@ export interface Jobs {
     Recolouring | null
   >;
   varyPalette: Job<OfPiece & { readonly shades: readonly Shade[] }, readonly Variation[]>;
+  /** What each way to order the work costs; told one by one. */
+  orderWays: Job<OfPiece, readonly OrderWay[], OrderWay>;
   /** How often everything reaches, where a piece is worked many times: the share of runs, 0–1. */
   odds: Job<
     {

@@ -35,6 +35,7 @@ const strands = computed(() =>
 const answer = computed(() =>
   workings.current && need.value
     ? onTheNeedle(
+        opened.piece,
         partsToDo(workings.current.plan, record.progress.done),
         workings.current.plan.order,
         need.value.colour,

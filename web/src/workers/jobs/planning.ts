@@ -2,7 +2,7 @@ import { colourPairs, mendPair, Planner, remediesFor, varyPalette, type Workings
 import { findPositions } from '@junctura/core/order';
 import { applyEdit, planInput, type Piece } from '@junctura/core/piece';
 import { proposalsFor } from '@junctura/core/propose';
-import { drawNeeds, savings, willReach, type Reach } from '@junctura/core/thread';
+import { drawNeeds, orderWays, savings, willReach, type OrderWay, type Reach } from '@junctura/core/thread';
 import { spreadOf, type OwnFactors } from '@junctura/core/work';
 import type { JobInput, JobOutput, JobProgress } from '../jobs.ts';
 import { NewsWriter, type PlanNews } from '../planNews.ts';
@@ -41,6 +41,10 @@ export function proposals({ parts, ...input }: JobInput<'proposals'>): JobOutput
 
 export function positions(input: JobInput<'positions'>): JobOutput<'positions'> {
   return findPositions(workingsOf(input).plan.parts, input.hoop);
+}
+
+export function compareOrders(input: JobInput<'orderWays'>, tell: (way: OrderWay) => void): readonly OrderWay[] {
+  return orderWays(planInput(input.piece), workingsOf(input).plan, tell);
 }
 
 export function mend({ pair, shades, wantsLightness, ...input }: JobInput<'mendPair'>): JobOutput<'mendPair'> {

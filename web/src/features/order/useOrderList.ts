@@ -1,0 +1,136 @@
+import {
+  becauseOf,
+  fixedAt,
+  linesOf,
+  standsAgainst,
+  type Because,
+  type Rule,
+  type Step,
+  type StepLine,
+} from '@junctura/core/order';
+import { colourName, workBefore } from '@junctura/core/piece';
+import { sittingsOf, type Sitting } from '@junctura/core/thread';
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useSelection } from '../../session/selection.ts';
+import { useWorkings } from '../../session/workings.ts';
+
+/** Steps in a row that are told as one line, in the sitting in which it begins. */
+export interface OrderLine extends StepLine {
+  readonly key: string;
+  readonly first: Step;
+  readonly seconds: number;
+}
+
+/** A sitting with what is begun in it. */
+export interface SittingLines {
+  readonly sitting: Sitting;
+  readonly lines: readonly OrderLine[];
+}
+
+/** The order as a list that can be read and changed. */
+export interface OrderList {
+  readonly order: ComputedRef<readonly Step[]>;
+  readonly sittings: ComputedRef<readonly SittingLines[]>;
+  /** What the last move went against, in words; null: nothing. */
+  readonly said: Ref<string | null>;
+  nameOf(part: string): string;
+  hexOf(step: Step): string;
+  colourOf(step: Step): string;
+  because(step: number): Because[];
+  /** Moves steps in a row to before the step at a place, and says what stands against it. */
+  move(line: StepLine, at: number): void;
+}
+
+export function useOrderList(): OrderList {
+  const opened = useOpenedPiece();
+  const workings = useWorkings();
+  const selection = useSelection();
+  const plan = computed(() => workings.current!.plan);
+  const order = computed(() => plan.value.order);
+  const colours = computed(() => new Map(opened.piece.palette.map((colour) => [colour.id, colourName(colour)])));
+  const nameOf = (part: string): string => opened.nameOf(part) ?? part;
+  const said = ref<string | null>(null);
+
+  const sittings = computed(() => {
+    const { work } = plan.value;
+    return sittingsOf(opened.piece, plan.value).map((sitting): SittingLines => {
+      // A step that runs over into another sitting stands where it is begun.
+      const begun = sitting.steps.filter(({ from }) => from === 0).map(({ step }) => step);
+      const from = begun[0] ?? 0;
+      const lines = begun.length === 0 ? [] : linesOf(order.value, from, begun.at(-1)! + 1);
+      return {
+        sitting,
+        lines: lines.map((line) => {
+          const first = order.value[line.from]!;
+          let seconds = 0;
+          for (let i = line.from; i < line.to; i++) {
+            seconds += (work[i]?.stitchSeconds ?? 0) + (work[i]?.aroundSeconds ?? 0);
+          }
+          return { ...line, key: first.key, first, seconds };
+        }),
+      };
+    });
+  });
+
+  function against(rules: readonly Rule[], { from, to }: StepLine): string[] {
+    const told = new Set(
+      rules.map((rule) => {
+        const isOurs = (place: number): boolean => place >= from && place < to;
+        const other = order.value[isOurs(rule.before) ? rule.after : rule.before]!;
+        const own = order.value[isOurs(rule.before) ? rule.before : rule.after]!;
+        return againstWords(rule, own.part === other.part ? 'another layer of it' : `“${nameOf(other.part)}”`);
+      }),
+    );
+    return [...told];
+  }
+
+  function move(line: StepLine, at: number): void {
+    const place = Math.max(0, Math.min(order.value.length, at));
+    const pairs = fixedAt(order.value, line.from, line.to, place);
+    if (pairs.length === 0) return;
+    const broken = against(
+      standsAgainst(plan.value.rules.rules, line.from, line.to, place).filter(({ id }) => id !== 'own'),
+      line,
+    );
+    const edit = workBefore(opened.piece, pairs);
+    if (!edit) {
+      said.value = 'So much is fixed already that no more can be kept. Let go of some of it.';
+      return;
+    }
+    opened.edit(edit);
+    const name = nameOf(order.value[line.from]!.part);
+    said.value =
+      broken.length === 0
+        ? `“${name}” is fixed there.`
+        : `“${name}” is fixed there, against this: ${broken.slice(0, 3).join(' ')}${broken.length > 3 ? ` And ${broken.length - 3} more.` : ''}`;
+  }
+  watch(
+    () => opened.piece.id,
+    () => (said.value = null),
+  );
+  watch(
+    () => selection.picked,
+    () => (said.value = null),
+  );
+
+  return {
+    order,
+    sittings,
+    said,
+    nameOf,
+    hexOf: (step) => colours.value.get(step.colour)?.hex ?? '#888888',
+    colourOf: (step) => colours.value.get(step.colour)?.name ?? '',
+    because: (step) => becauseOf(plan.value.rules.rules, order.value, step, nameOf),
+    move,
+  };
+}
+
+/** What a move goes against, and what it will look like. */
+function againstWords({ id }: Rule, other: string): string {
+  if (id === 'layers') return `${other} belongs below it: the upper layer will be covered.`;
+  if (id === 'behind') return `${other} overlaps it the other way round: its edge will stay open to view.`;
+  if (id === 'outline') return `${other} and it were to come as you work outlines: the edge may be less crisp.`;
+  if (id === 'raised-last') return `the ring will be laid on raised work because of ${other}.`;
+  return `${other} is the ground that it lies on.`;
+}

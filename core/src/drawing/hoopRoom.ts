@@ -7,6 +7,17 @@ export function positionsOf(piece: {
   return piece.positions.length > 0 ? piece.positions : [[0, 0]];
 }
 
+/** How far the positions of a hoop lie apart, across and up and down, mm. */
+export function spreadOfPositions(
+  positions: readonly (readonly [number, number])[],
+): [across: number, upright: number] {
+  const reach = (axis: 0 | 1): number => {
+    const along = positions.map((position) => position[axis]);
+    return along.length > 1 ? Math.max(...along) - Math.min(...along) : 0;
+  };
+  return [reach(0), reach(1)];
+}
+
 /**
  * How far a place lies inside an ellipse about the origin, mm; negative outside. First order from the ellipse, so exact for circles
  * and near the edge, which is where it matters.

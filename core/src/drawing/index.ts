@@ -1,6 +1,6 @@
 export { WIDEST_SPOT_MM } from './shapeCutter.ts';
 export { centred, fitToHoop, mirrored, onTheGrain, roomHalvesMm, settleInHoop, turned, type Room } from './fit.ts';
-export { clearInHoopMm, insideEllipseMm, positionsOf } from './hoopRoom.ts';
+export { clearInHoopMm, insideEllipseMm, positionsOf, spreadOfPositions } from './hoopRoom.ts';
 export { groupLikeParts } from './likeParts.ts';
 export { circleAround, designCircle, designPoints } from './designCircle.ts';
 export {

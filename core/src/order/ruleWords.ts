@@ -27,6 +27,8 @@ const ROLE_NAMES: Readonly<Record<Step['role'], string>> = {
 export function ruleWords(id: RuleId, own: Step, other: Step, otherName: string, isAfter: boolean): string {
   const name = own.part === other.part ? `its ${ROLE_NAMES[other.role]}` : `“${otherName}”`;
   const where = isAfter ? 'After' : 'Before';
+  const isShade = own.part === other.part && own.layer === other.layer && id === 'layers';
+  if (isShade) return `${where} its ${isAfter ? 'last' : 'next'} shade: each row reaches into the one before.`;
   if (id === 'own') return `${where} ${name}, as you fixed it.`;
   if (id === 'layers') return `${where} ${name}, which lies ${isAfter ? 'below' : 'on'} it.`;
   if (id === 'ground') return `${where} ${name}, which ${isAfter ? 'it lies on' : 'lies on it'}.`;

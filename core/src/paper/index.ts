@@ -1,3 +1,10 @@
+export { calloutsFor, type Callout } from './guide/callouts.ts';
+export { guideHtml } from './guide/guideHtml.ts';
+export { guideMap, type GuideMap } from './guide/guideMap.ts';
+export { guidePages, mapBoxOf } from './guide/guidePages.ts';
+export { makeGuide, type Guide, type GuideOptions, type GuideRow } from './guide/guide.ts';
+export { lettersOf } from './sheets.ts';
+export { oneSpot, sampleOf, threadFor, type Sample } from './samples.ts';
 export { patternPages, type PatternOptions } from './patternPages.ts';
 export { ownHand, PRACTICE, practiceSheet, practiceTargets } from './practiceSheet.ts';
 export { pictureCircle, pictureSvg } from './pictureSvg.ts';

@@ -37,8 +37,8 @@ describe('practice', () => {
     for (const { id, widthMm, heightMm } of SHEETS) {
       const page = practiceSheet(id);
       for (const item of page.items) {
-        const xs = item.type === 'text' ? [item.x] : [...item.points].filter((_, i) => i % 2 === 0);
-        const ys = item.type === 'text' ? [item.y] : [...item.points].filter((_, i) => i % 2 === 1);
+        const xs = item.type !== 'line' ? [item.x] : [...item.points].filter((_, i) => i % 2 === 0);
+        const ys = item.type !== 'line' ? [item.y] : [...item.points].filter((_, i) => i % 2 === 1);
         expect(Math.min(...xs)).toBeGreaterThan(5);
         expect(Math.max(...xs)).toBeLessThan(widthMm - 5);
         expect(Math.max(...ys)).toBeLessThan(heightMm - 5);

@@ -60,9 +60,19 @@ export type PageItem =
       readonly points: Float64Array;
       readonly closed: boolean;
       readonly widthMm: number;
-      /** 0 black to 1 white. */
+      /** 0 black to 1 white; or a colour. */
       readonly grey: number;
+      readonly hex?: string;
       readonly dashMm: number | null;
+    }
+  | {
+      /** A picture that whoever prints has painted: where it goes. */
+      readonly type: 'picture';
+      readonly name: string;
+      readonly x: number;
+      readonly y: number;
+      readonly widthMm: number;
+      readonly heightMm: number;
     }
   | {
       readonly type: 'text';
@@ -72,10 +82,20 @@ export type PageItem =
       readonly text: string;
       readonly align: 'left' | 'centre';
       readonly grey: number;
+      readonly isBold?: boolean;
     };
 
 export interface Page {
   readonly widthMm: number;
   readonly heightMm: number;
   readonly items: readonly PageItem[];
+}
+
+/** All letters that are written on some pages, each once. */
+export function lettersOf(pages: readonly Page[]): string {
+  const letters = new Set<string>();
+  for (const { items } of pages) {
+    for (const item of items) if (item.type === 'text') for (const letter of item.text) letters.add(letter);
+  }
+  return [...letters].join('');
 }

@@ -1,6 +1,7 @@
 import type { ThreadSpread } from '../work/index.ts';
 import { ENOUGH, type Reach, risingFactors, shareWithin, type Plan } from '../thread/index.ts';
 import Papa from 'papaparse';
+import { spreadOfPositions } from '../drawing/index.ts';
 import {
   clothOf,
   hoopNeeds,
@@ -136,11 +137,7 @@ function otherThings(piece: Piece, plan: Plan, shop: ShopStock | null, units: Un
   const cloth = clothOf(piece.cloth.kind)!;
   const cm = (mm: number): string => (units === 'inch' ? `${roundTo(mm / 25.4, 1)} in` : `${Math.ceil(mm / 10)} cm`);
   if (piece.hoop) {
-    const spread = [0, 1].map((axis) => {
-      const along = piece.positions.map((position) => position[axis]!);
-      return along.length > 1 ? Math.max(...along) - Math.min(...along) : 0;
-    });
-    const needs = hoopNeeds(piece.hoop, [spread[0]!, spread[1]!]);
+    const needs = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
     put(`cloth-${cloth.id}`, 'cloth', cloth.name, `${cm(needs.clothAcrossMm)} × ${cm(needs.clothUprightMm)}`, 1, 'cut');
     const size =
       piece.hoop.shortMm === null

@@ -2,11 +2,25 @@ import { USUAL_FACTORS } from '@junctura/core/work';
 import { createCanvas } from '@napi-rs/canvas';
 import { Planner } from '@junctura/core/advice';
 import { readSvg } from '@junctura/core/drawing';
-import { patternPages, printerScale, SHEETS, TRUE_PRINTER, type PrinterScale } from '@junctura/core/paper';
+import {
+  guideMap,
+  guidePages,
+  makeGuide,
+  mapBoxOf,
+  patternPages,
+  printerScale,
+  SHEETS,
+  TRUE_PRINTER,
+  type PrinterScale,
+} from '@junctura/core/paper';
 import { PDFDocument } from 'pdf-lib';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { readFile } from 'node:fs/promises';
 import { describe, expect, it } from 'vitest';
 import { pagesToPdf } from './pagesToPdf.ts';
+
+const readFont = async (address: string): Promise<Uint8Array> =>
+  readFile(new URL(`../../..${address.replace(/\?.*$/, '')}`, import.meta.url));
 
 const DPI = 300;
 const PX_PER_MM = DPI / 25.4;
@@ -74,7 +88,8 @@ async function pattern(diameterMm: number, sheet: (typeof SHEETS)[number], print
     directions: false,
     ring: false,
   };
-  return pagesToPdf(patternPages(read.value, new Planner().plan(read.value, USUAL_FACTORS).plan, options), 'Disc');
+  const pages = patternPages(read.value, new Planner().plan(read.value, USUAL_FACTORS).plan, options);
+  return (await pagesToPdf(pages, 'Disc', { readFont })).bytes;
 }
 
 describe('the printed pattern, read back', () => {
@@ -113,6 +128,47 @@ describe('the printed pattern, read back', () => {
     );
     expect(read.getPageCount()).toBeGreaterThan(3);
     expect(read.getPage(0).getWidth()).toBeCloseTo(8.5 * 72, 3);
-    await expect(pagesToPdf([], 'Kite – «Ł»')).resolves.toBeDefined();
+    await expect(pagesToPdf([], 'Kite – «Ł»', { readFont })).resolves.toBeDefined();
+  });
+});
+
+describe('the printed guide, read back', () => {
+  it('has its callouts where they were laid, none on another, and a bar of 100 mm', async () => {
+    const body = Array.from(
+      { length: 24 },
+      (_, i) =>
+        `<circle cx="${(i % 6) * 30}" cy="${Math.floor(i / 6) * 30}" r="${i % 3 ? 3 : 11}" fill="#a3${i % 10}"/>`,
+    ).join('');
+    const read = readSvg(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="200mm" viewBox="0 0 200 200">${body}</svg>`,
+      'x',
+      'Discs – Ελλάς, Кот, Łąka, 花',
+    );
+    if (!read.ok) throw new Error(read.problem);
+    const { plan } = new Planner().plan(read.value, USUAL_FACTORS);
+    const guide = makeGuide({ ...read.value, name: 'Discs – Ελλάς, Кот, Łąka, 花' }, plan, {
+      hand: 'right',
+      units: 'metric',
+    });
+    const sheet = SHEETS[0]!;
+    const pages = guidePages(guide, sheet);
+    const { bytes, unknown } = await pagesToPdf(pages, guide.title, { readFont });
+    expect(unknown).toBe('花');
+    const map = pages.findIndex(({ items }) => items.some((item) => item.type === 'text' && item.text === 'The map'));
+    const paper = await print(bytes, map + 1);
+    expect(Math.abs(barAcross(paper) - 100)).toBeLessThan(0.2);
+    const { callouts } = guideMap(guide, mapBoxOf(sheet));
+    expect(callouts.length).toBeGreaterThan(20);
+    for (const { x, y, r } of callouts) {
+      const angles = Array.from({ length: 60 }, (_, i) => (2 * Math.PI * i) / 60);
+      const isRing = (angle: number): boolean =>
+        [-1, 0, 1].some((off) =>
+          paper.isDark(
+            Math.round((x + r * Math.cos(angle)) * PX_PER_MM) + off,
+            Math.round((y + r * Math.sin(angle)) * PX_PER_MM),
+          ),
+        );
+      expect(angles.filter(isRing).length).toBeGreaterThan(54);
+    }
   });
 });

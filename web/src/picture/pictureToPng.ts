@@ -15,14 +15,37 @@ const SLICE_MS = 30;
  * The stitched picture as PNG, at true size when printed: 300 dots to the inch, told in the file.
  * @param going asked between slices with the share that is done; painting stops when it answers no
  */
-export async function pictureToPng(
+export function pictureToPng(
   piece: Piece,
   workings: Workings,
   side: Side,
   going: (share: number) => boolean,
 ): Promise<Uint8Array | null> {
+  const { r: reachMm } = pictureCircle(piece, workings.plan);
+  return paintedPng(piece, workings, side, Math.min(PICTURE_DPI / MM_PER_INCH, MOST_PX / (2 * reachMm)), going);
+}
+
+/** The picture in a guide is this large, px. */
+const GUIDE_PX = 1100;
+
+/** The stitched front as it stands in a guide. */
+export function guidePicture(
+  piece: Piece,
+  workings: Workings,
+  going: (share: number) => boolean,
+): Promise<Uint8Array | null> {
+  const { r: reachMm } = pictureCircle(piece, workings.plan);
+  return paintedPng(piece, workings, 'front', GUIDE_PX / (2 * reachMm), going);
+}
+
+async function paintedPng(
+  piece: Piece,
+  workings: Workings,
+  side: Side,
+  pxPerMm: number,
+  going: (share: number) => boolean,
+): Promise<Uint8Array | null> {
   const { x, y, r: reachMm } = pictureCircle(piece, workings.plan);
-  const pxPerMm = Math.min(PICTURE_DPI / MM_PER_INCH, MOST_PX / (2 * reachMm));
   const pixels = Math.round(2 * reachMm * pxPerMm);
   const canvas = new OffscreenCanvas(pixels, pixels);
   const brush = canvas.getContext('2d')!;

@@ -3,7 +3,7 @@ import { pathData } from '@junctura/core/geometry';
 import type { Page } from '@junctura/core/paper';
 
 /** A page to print, small, as it will come out. */
-defineProps<{ page: Page; label: string }>();
+defineProps<{ page: Page; label: string; pictures?: Readonly<Record<string, string>> }>();
 
 const DECIMALS = 2;
 const grey = (value: number): string => `rgb(${value * 255} ${value * 255} ${value * 255})`;
@@ -16,9 +16,17 @@ const grey = (value: number): string => `rgb(${value * 255} ${value * 255} ${val
         v-if="item.type === 'line'"
         :d="pathData(item, DECIMALS)"
         fill="none"
-        :stroke="grey(item.grey)"
+        :stroke="item.hex ?? grey(item.grey)"
         :stroke-width="Math.max(0.35, item.widthMm)"
         :stroke-dasharray="item.dashMm ?? undefined"
+      />
+      <image
+        v-else-if="item.type === 'picture'"
+        :href="pictures?.[item.name]"
+        :x="item.x"
+        :y="item.y"
+        :width="item.widthMm"
+        :height="item.heightMm"
       />
       <text
         v-else
@@ -27,6 +35,7 @@ const grey = (value: number): string => `rgb(${value * 255} ${value * 255} ${val
         :font-size="item.sizeMm"
         :text-anchor="item.align === 'centre' ? 'middle' : 'start'"
         :fill="grey(item.grey)"
+        :font-weight="item.isBold ? 600 : undefined"
       >
         {{ item.text }}
       </text>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { centred, fitToHoop, mirrored, onTheGrain, turned } from '@junctura/core/drawing';
+import { centred, fitToHoop, mirrored, onTheGrain, spreadOfPositions, turned } from '@junctura/core/drawing';
 import { AIR_MM, CLOTHS, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
 import { formatLength, roundTo } from '@junctura/core/measure';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
@@ -80,13 +80,7 @@ function shift(axis: 'xMm' | 'yMm', byMm: number): void {
 const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
 
 const severalPositions = computed(() => opened.piece.positions.length > 1);
-const spread = computed<[number, number]>(() => {
-  const axis = (k: 0 | 1): number => {
-    const values = opened.piece.positions.map((position) => position[k]);
-    return values.length > 1 ? Math.max(...values) - Math.min(...values) : 0;
-  };
-  return [axis(0), axis(1)];
-});
+const spread = computed(() => spreadOfPositions(opened.piece.positions));
 
 const isComparing = ref(false);
 </script>

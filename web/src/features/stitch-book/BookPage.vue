@@ -7,7 +7,7 @@ import { NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import SampleCanvas from './SampleCanvas.vue';
-import { sampleOf, threadFor } from './sample.ts';
+import { sampleOf, threadFor } from '@junctura/core/paper';
 import WorkingDrawing from './WorkingDrawing.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import BookHeader from './BookHeader.vue';

@@ -4,7 +4,7 @@ import { formatFine, plural } from '@junctura/core/measure';
 import { knotDiameterMm, stitchKind } from '@junctura/core/stitches';
 import { computed } from 'vue';
 import SampleCanvas from './SampleCanvas.vue';
-import { oneSpot } from './sample.ts';
+import { oneSpot } from '@junctura/core/paper';
 import BookHeader from './BookHeader.vue';
 import { truePxPerMm } from '../../picture/view.ts';
 import { useSettings } from '../../session/settings.ts';

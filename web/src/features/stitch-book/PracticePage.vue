@@ -7,7 +7,7 @@ import BookHeader from './BookHeader.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
-import { saveFile } from '../../keeping/files.ts';
+import { savePdf } from '../../keeping/savePdf.ts';
 import { useSettings } from '../../session/settings.ts';
 
 /** A sampler to print, and the record of what came out: the person's own width and stitch length. */
@@ -37,18 +37,8 @@ function words(share: number, more: string, less: string): string {
   const percent = Math.round(Math.abs(share - 1) * 100);
   return percent === 0 ? 'as usual' : `${percent} % ${share > 1 ? more : less}`;
 }
-async function savePdf(): Promise<void> {
-  problem.value = null;
-  try {
-    const { pagesToPdf } = await import('../../keeping/pagesToPdf.ts');
-    saveFile(
-      'practice-sampler.pdf',
-      (await pagesToPdf([page.value], 'Practice sampler')) as BlobPart,
-      'application/pdf',
-    );
-  } catch (error) {
-    problem.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}`;
-  }
+async function save(): Promise<void> {
+  problem.value = await savePdf([page.value], 'Practice sampler', 'practice-sampler.pdf');
 }
 </script>
 
@@ -113,7 +103,7 @@ async function savePdf(): Promise<void> {
       <section class="stack">
         <div class="row">
           <ChoiceField label="Paper" :value="sheet" :options="SIZES" @change="(id) => (sheet = id)" />
-          <NButton type="primary" @click="savePdf">Save as PDF</NButton>
+          <NButton type="primary" @click="save">Save as PDF</NButton>
         </div>
         <p v-if="problem" role="alert">{{ problem }}</p>
         <PagePreview :page="page" label="The practice sampler" />

@@ -5,7 +5,7 @@ import { Move } from '@junctura/core/stitches';
 import { onMounted, ref, watch } from 'vue';
 import { paintPicture, type Side } from '../../picture/paintPicture.ts';
 import { looseScene } from '../../picture/scene.ts';
-import type { Sample } from './sample.ts';
+import type { Sample } from '@junctura/core/paper';
 
 /** A sample as it looks so far: worked up to a number of moves, from the front or from behind. */
 const props = defineProps<{

@@ -5,7 +5,7 @@ import { NButton } from 'naive-ui';
 import { computed, ref, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import SampleCanvas from './SampleCanvas.vue';
-import type { Sample } from './sample.ts';
+import type { Sample } from '@junctura/core/paper';
 
 /** How a stitch is worked, move by move, front and back in step, for either hand. */
 const props = defineProps<{ sample: Sample; hex: string; width: number }>();

@@ -4,7 +4,7 @@ import { boxOf } from '@junctura/core/geometry';
 import { emptyPiece, plainPass } from '@junctura/core/piece';
 import { clothShowing, knotDiameterMm, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { cropped } from '../../picture/cropped.ts';
-import type { Sample } from './sample.ts';
+import type { Sample } from '@junctura/core/paper';
 
 /** So much of a large part is worked to be compared, mm. */
 const SHOWN_MM = 30;

@@ -11,9 +11,10 @@ import {
   type Page,
 } from '@junctura/core/paper';
 import { NButton, NInput } from 'naive-ui';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { fileName, saveFile } from '../../keeping/files.ts';
+import { savePdf } from '../../keeping/savePdf.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
@@ -60,13 +61,9 @@ const heard = computed(() =>
 function csv(): void {
   saveFile(fileName(opened.piece.name, '-to-buy.csv'), shoppingCsv(rows.value, coin.value), 'text/csv');
 }
+const problem = ref<string | null>(null);
 async function pdf(pages: readonly Page[], ending: string): Promise<void> {
-  const { pagesToPdf } = await import('../../keeping/pagesToPdf.ts');
-  saveFile(
-    fileName(opened.piece.name, ending),
-    (await pagesToPdf(pages, opened.piece.name)) as BlobPart,
-    'application/pdf',
-  );
+  problem.value = await savePdf(pages, opened.piece.name, fileName(opened.piece.name, ending));
 }
 /** To the colours, where something else can be taken for what is out of stock. */
 function replace(colourId: string): void {
@@ -78,6 +75,7 @@ function replace(colourId: string): void {
 
 <template>
   <TheDialog title="Shopping list" width="980px" @close="$emit('close')">
+    <p v-if="problem" role="alert">{{ problem }}</p>
     <div class="all">
       <p class="small soft" data-test="shop-state">
         <template v-if="shop.isAsking">Asking the simulated thread shop…</template>

@@ -20,7 +20,8 @@ import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
 import PrinterCheck from './PrinterCheck.vue';
-import { fileName, saveFile } from '../../keeping/files.ts';
+import { fileName } from '../../keeping/files.ts';
+import { savePdf } from '../../keeping/savePdf.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSettings } from '../../session/settings.ts';
@@ -84,16 +85,9 @@ const pages = computed(() => {
 const isSaving = ref(false);
 const problem = ref<string | null>(null);
 
-async function savePdf(): Promise<void> {
+async function save(): Promise<void> {
   isSaving.value = true;
-  problem.value = null;
-  try {
-    const { pagesToPdf } = await import('../../keeping/pagesToPdf.ts');
-    const bytes = await pagesToPdf(pages.value, opened.piece.name);
-    saveFile(fileName(opened.piece.name, '-pattern.pdf'), bytes as BlobPart, 'application/pdf');
-  } catch (error) {
-    problem.value = `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}`;
-  }
+  problem.value = await savePdf(pages.value, opened.piece.name, fileName(opened.piece.name, '-pattern.pdf'));
   isSaving.value = false;
 }
 </script>
@@ -201,7 +195,7 @@ async function savePdf(): Promise<void> {
       <ChoiceField label="Paper" :value="options.sheet" :options="sheets" @change="(next) => (options.sheet = next)" />
       <div class="field">
         <span class="label">&nbsp;</span>
-        <NButton type="primary" size="small" :loading="isSaving" :disabled="pages.length === 0" @click="savePdf"
+        <NButton type="primary" size="small" :loading="isSaving" :disabled="pages.length === 0" @click="save"
           >Save as PDF</NButton
         >
       </div>

@@ -1,16 +1,9 @@
-import {
-  planPass,
-  travelMm,
-  workSettings,
-  type OwnFactors,
-  type PlannedPass,
-  USUAL_FACTORS,
-} from '@junctura/core/work';
-import { looseShape } from '@junctura/core/drawing';
-import { boxOf, type Box } from '@junctura/core/geometry';
-import { WORKING_LENGTH } from '@junctura/core/materials';
-import { emptyPiece, plainPass } from '@junctura/core/piece';
-import { secondsAlone } from '@junctura/core/thread';
+import { planPass, travelMm, workSettings, type OwnFactors, type PlannedPass, USUAL_FACTORS } from '../work/index.ts';
+import { looseShape } from '../drawing/index.ts';
+import { boxOf, type Box } from '../geometry/index.ts';
+import { WORKING_LENGTH } from '../materials/index.ts';
+import { emptyPiece, plainPass } from '../piece/index.ts';
+import { secondsAlone } from '../thread/index.ts';
 import {
   Move,
   stitchKind,
@@ -18,7 +11,7 @@ import {
   type StitchId,
   type StitchPath,
   type StitchShape,
-} from '@junctura/core/stitches';
+} from '../stitches/index.ts';
 
 /** What a stitch is shown on in the book, mm. */
 const NONE = new Float64Array(0);

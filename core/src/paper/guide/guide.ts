@@ -1,0 +1,285 @@
+import { spreadOfPositions } from '../../drawing/index.ts';
+import { stepsAfterStitching } from '../../finish/index.ts';
+import { clothOf, hoopNeeds, innerHalvesMm, markOf, RANGES, threadKind, type ShadeRef } from '../../materials/index.ts';
+import {
+  formatDuration,
+  formatDurationRange,
+  formatLength,
+  formatThread,
+  plural,
+  type UnitSystem,
+} from '../../measure/index.ts';
+import { becauseOf, linesOf, needleName, type Step } from '../../order/index.ts';
+import { colourOf, shadesOf, type Piece } from '../../piece/index.ts';
+import { stitchKind, type StitchId } from '../../stitches/index.ts';
+import { sittingsOf, type Plan } from '../../thread/index.ts';
+import { cuttingList, type CutInWords } from '../cuttingPages.ts';
+
+/** Who a guide is for. */
+export interface GuideOptions {
+  readonly hand: 'right' | 'left';
+  readonly units: UnitSystem;
+}
+
+export interface GuideMaterial {
+  readonly name: string;
+  readonly detail: string;
+  readonly amount: string;
+  readonly hex: string | null;
+}
+
+/** A line of the table: like parts one after the other are one. */
+export interface GuideRow {
+  /** Its number in the table, and the number of its motif on the map. */
+  readonly step: number;
+  readonly number: number;
+  readonly part: string;
+  readonly count: number;
+  readonly layer: string;
+  readonly stitch: string;
+  readonly colour: string;
+  readonly hex: string;
+  readonly strands: number;
+  readonly needle: string;
+  readonly minutes: string;
+  readonly because: string;
+  readonly position: number;
+  readonly sitting: number;
+}
+
+export interface GuideStitch {
+  readonly id: StitchId;
+  readonly name: string;
+  readonly steps: readonly string[];
+  readonly start: string;
+  readonly end: string;
+}
+
+/** All that a guide says; how it is laid out is another matter. */
+export interface Guide {
+  readonly piece: Piece;
+  readonly plan: Plan;
+  readonly options: GuideOptions;
+  readonly title: string;
+  readonly intro: readonly string[];
+  readonly materials: readonly GuideMaterial[];
+  /** The number of each part on the map, by its id. */
+  readonly numbers: ReadonlyMap<string, number>;
+  readonly rows: readonly GuideRow[];
+  readonly stitches: readonly GuideStitch[];
+  readonly cutting: readonly string[];
+  readonly thread: readonly string[];
+  readonly finishing: readonly { readonly text: string; readonly caution: string | null }[];
+}
+
+/** The words of a guide that are the same for every piece. */
+const WORDS = {
+  start: {
+    'waste-knot':
+      'Begin with a waste knot: knot the thread, go down on the front a few centimetres away, stitch over the thread behind, then cut the knot off.',
+    knot: 'Begin with a small knot behind.',
+    'tiny-stitches': 'Begin with two or three tiny stitches where the work will cover them.',
+  },
+  end: 'End by sliding the thread under stitches behind, there and back; cut it close. Carry no thread across open cloth.',
+  stop: 'Stop while about 11 cm are left on the needle; for knots 14 cm, for bullions 16 cm.',
+  untwist: 'Let the needle hang now and then, so that the thread untwists.',
+  knots: {
+    french: 'Round knots are French knots here: wind the thread round the needle and go down beside where it came up.',
+    colonial: 'Round knots are colonial knots here: wind the thread in a figure of eight round the needle.',
+  },
+  safe: 'Needles are sharp: count them out and in, above all on things for children. Rest eyes, neck and wrists; for pain that stays see a doctor.',
+} as const;
+
+const ROLES: Readonly<Record<Step['role'], string>> = {
+  padding: 'padding',
+  edge: 'firm edge',
+  filling: '',
+  outline: 'outline',
+  vein: 'vein',
+  accent: 'highlights',
+};
+
+export function makeGuide(piece: Piece, plan: Plan, options: GuideOptions): Guide {
+  const { order } = plan;
+  const numbers = numbersOf(order);
+  const kinds = [...new Set(order.map(({ stitch }) => stitch))];
+  return {
+    piece,
+    plan,
+    options,
+    title: piece.name || 'A piece',
+    intro: introOf(piece, plan, options),
+    materials: materialsOf(piece, plan, options),
+    numbers,
+    rows: rowsOf(piece, plan, numbers),
+    stitches: kinds.map((id) => {
+      const { name, steps, start, end } = stitchKind(id);
+      return { id, name, steps, start, end };
+    }),
+    cutting: plan.colours.flatMap((need) => [
+      `${need.name}:`,
+      ...foldedCuts(cuttingList(piece, need, options.units)).map((line) => `    ${line}`),
+    ]),
+    thread: [
+      WORDS.start[piece.worker.start],
+      WORDS.stop,
+      WORDS.end,
+      WORDS.untwist,
+      ...(order.some(({ stitch }) => stitch.startsWith('french') || stitch.startsWith('colonial'))
+        ? [WORDS.knots[piece.worker.knots]]
+        : []),
+      WORDS.safe,
+    ],
+    finishing: stepsAfterStitching(piece),
+  };
+}
+
+/** Motifs are numbered as they are worked first. */
+function numbersOf(order: readonly Step[]): Map<string, number> {
+  const motifs = new Map<string, number>();
+  const numbers = new Map<string, number>();
+  for (const { part, motif } of order) {
+    const number = motifs.get(motif) ?? motifs.size + 1;
+    motifs.set(motif, number);
+    numbers.set(part, number);
+  }
+  return numbers;
+}
+
+function introOf(piece: Piece, plan: Plan, { units, hand }: GuideOptions): string[] {
+  const { widthMm, heightMm } = plan.design;
+  const { p10, p90 } = plan.totals.hours;
+  const mm = (length: number): string => formatLength(length, units);
+  const sittings = sittingsOf(piece, plan).length;
+  return [
+    `The design measures ${mm(widthMm)} by ${mm(heightMm)}.`,
+    piece.hoop
+      ? `It is worked in a hoop of ${mm(piece.hoop.nominalMm)}${piece.positions.length > 1 ? `, in ${piece.positions.length} positions` : ''}.`
+      : 'It is worked without a hoop, or in one that is padded.',
+    `It takes ${formatDurationRange(p10, p90)} in ${plural(sittings, 'sitting')} of about ${piece.worker.sittingMin} minutes.`,
+    `The drawings show how it is worked with the ${hand} hand.`,
+  ];
+}
+
+function materialsOf(piece: Piece, plan: Plan, { units }: GuideOptions): GuideMaterial[] {
+  const threads = plan.colours
+    .filter(({ loads }) => loads > 0)
+    .map((need): GuideMaterial => {
+      const { first, second } = shadesOf(colourOf(piece, need.colour));
+      const skeins = need.skeins.p90;
+      return {
+        name: need.name,
+        detail: [
+          threadKind(need.thread)!.name,
+          ...[first, second].flatMap((shade) => (shade ? [shadeText(shade)] : [])),
+        ].join(', '),
+        amount: `${formatThread(need.wholeM * 1000, units)}, ${plural(skeins, threadKind(need.thread)!.putUp)}`,
+        hex: need.hex,
+      };
+    });
+  const cloth = clothOf(piece.cloth.kind)!;
+  const mm = (length: number): string => formatLength(length, units);
+  const needs = piece.hoop ? hoopNeeds(piece.hoop, spreadOfPositions(piece.positions)) : null;
+  const needles = [...new Set(plan.order.map(({ needle }) => needleName(needle)))].sort();
+  const cut = needs
+    ? `${mm(needs.clothAcrossMm)} by ${mm(needs.clothUprightMm)}`
+    : `${mm(plan.design.widthMm + 100)} by ${mm(plan.design.heightMm + 100)}`;
+  return [
+    ...threads,
+    { name: cloth.name, detail: 'cut with the grain', amount: cut, hex: piece.cloth.colour },
+    ...(piece.hoop
+      ? [{ name: `Hoop, ${mm(piece.hoop.nominalMm)}`, detail: insideText(piece, mm), amount: '1', hex: null }]
+      : []),
+    {
+      name: 'Needles',
+      detail: needles.join(', '),
+      amount: 'one of each at least',
+      hex: null,
+    },
+    { name: 'To mark', detail: markOf(piece.mark)!.name, amount: '1', hex: null },
+  ];
+}
+
+function shadeText({ range, code }: ShadeRef): string {
+  return `${RANGES.find(({ id }) => id === range)?.name ?? range} ${code}`;
+}
+
+function insideText({ hoop }: Piece, mm: (length: number) => string): string {
+  const [a, b] = innerHalvesMm(hoop!);
+  return a === b ? `${mm(2 * a)} inside` : `${mm(2 * a)} by ${mm(2 * b)} inside`;
+}
+
+function rowsOf(piece: Piece, plan: Plan, numbers: ReadonlyMap<string, number>): GuideRow[] {
+  const { order, work, parts, colours, rules } = plan;
+  const sittings = new Map<number, number>();
+  for (const { number, steps } of sittingsOf(piece, plan)) {
+    for (const { step } of steps) if (!sittings.has(step)) sittings.set(step, number);
+  }
+  const nameOf = new Map(parts.map(({ part }) => [part.id, part.name]));
+  return linesOf(order).map(({ from, to }, i): GuideRow => {
+    const first = order[from]!;
+    let seconds = 0;
+    for (let k = from; k < to; k++) seconds += (work[k]?.stitchSeconds ?? 0) + (work[k]?.aroundSeconds ?? 0);
+    const need = colours.find(({ colour, thread }) => colour === first.colour && thread === first.thread)!;
+    const reason = becauseOf(rules.rules, order, from, (part) => nameOf.get(part) ?? part)[0];
+    return {
+      step: i + 1,
+      number: numbers.get(first.part)!,
+      part: nameOf.get(first.part) ?? first.part,
+      count: to - from,
+      layer: ROLES[first.role],
+      stitch: stitchKind(first.stitch).name,
+      colour: need.name,
+      hex: need.hex,
+      strands: first.strands,
+      needle: needleName(first.needle),
+      minutes: formatDuration(seconds / 3600),
+      because: reason?.text ?? '',
+      position: first.position + 1,
+      sitting: sittings.get(from) ?? 1,
+    };
+  });
+}
+
+const SMALL_NUMBERS = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
+const inWords = (count: number): string => SMALL_NUMBERS[count] ?? String(count);
+
+/** Cuts that are shared out alike are one line: “12 cuts of 50 cm, three loads of two strands each, for the star”. */
+export function foldedCuts(cuts: readonly CutInWords[]): string[] {
+  const folded = new Map<
+    string,
+    { count: number; first: CutInWords; byStrands: ReadonlyMap<number, number>; parts: Set<string> }
+  >();
+  for (const cut of cuts) {
+    const byStrands = new Map<number, number>();
+    for (const { strands, count } of cut.loads) byStrands.set(strands, (byStrands.get(strands) ?? 0) + count);
+    const key = JSON.stringify([cut.length, cut.kept, [...byStrands].sort(([a], [b]) => a - b)]);
+    const entry = folded.get(key) ?? { count: 0, first: cut, byStrands, parts: new Set<string>() };
+    folded.set(key, entry);
+    entry.count++;
+    for (const { parts } of cut.loads) for (const part of parts.split(', ')) entry.parts.add(part);
+  }
+  return [...folded.values()].map(({ count, first, byStrands, parts }) => {
+    const loads = [...byStrands].map(([strands, own]) => {
+      const of = strands === 1 ? 'one strand' : `${inWords(strands)} strands`;
+      return own === 1 ? `one load of ${of}` : `${inWords(own)} loads of ${of}`;
+    });
+    const kept = first.kept > 0 ? `, ${plural(first.kept, 'strand')} kept for a fine line` : '';
+    const told = `${plural(count, 'cut')} of ${first.length}, ${loads.join(' and ')}`;
+    return `${told}${count > 1 ? ' each' : ''}${kept}, for ${[...parts].join(', ')}`;
+  });
+}

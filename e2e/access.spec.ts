@@ -59,7 +59,7 @@ async function checkBy(page: Page, theme: 'light' | 'lamp', where: string): Prom
 
 test('the bench and the stitch book meet WCAG 2.2 AA as far as a checker can tell', async ({ bench, page }) => {
   await bench.open();
-  await expect(page.locator('canvas[data-painted]')).toHaveCount(6);
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(7);
   await check(page, 'bench');
   await page.goto('/stitches/couching');
   await expect(page.getByRole('heading', { name: 'Couching' })).toBeVisible();
@@ -74,7 +74,7 @@ test('the bench and the stitch book meet WCAG 2.2 AA as far as a checker can tel
 test('every step does so too', async ({ bench, page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: /^Night tram/ }).click();
-  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer']) {
+  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer', 'Order']) {
     await bench.goTo(step);
     await expect(bench.card.getByRole('heading').first()).toBeVisible();
     await check(page, step);

@@ -20,7 +20,7 @@ async function takeAll(page: Page): Promise<void> {
   await page.waitForTimeout(2500);
   await shot('rock-pool');
   await page.goto(base);
-  await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 6);
+  await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 7);
   await shot('bench');
   await page.goto(`${base}/stitches/chain`);
   await page.getByRole('button', { name: 'All of it' }).click();
@@ -31,9 +31,6 @@ async function takeAll(page: Page): Promise<void> {
   await page.locator('[data-test=compared]').first().waitFor();
   await page.waitForTimeout(600);
   await shot('compare');
-  await page.goto(`${base}/stitches/practice`);
-  await page.waitForTimeout(400);
-  await shot('practice');
   await takeIntake(page, shot);
   for (const step of ['drawing', 'hoop', 'transfer']) {
     await page.goto(`${base}/piece/demo-kite/${step}`);
@@ -41,6 +38,11 @@ async function takeAll(page: Page): Promise<void> {
     await shot(step);
   }
   await takeThreads(page, shot);
+  await page.goto(`${base}/piece/demo-rock-pool/order`);
+  await page.locator('canvas[data-place]').waitFor();
+  await page.getByRole('button', { name: /^30 / }).first().click();
+  await page.locator('canvas[data-place="29"]').waitFor();
+  await shot('order');
   await page.goto(`${base}/piece/demo-rock-pool/stitches`);
   await settled(page);
   await page.getByRole('complementary').getByRole('button', { name: 'Star arm 1' }).click();

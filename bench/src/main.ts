@@ -4,6 +4,7 @@ import { benchBytes } from './bytes.ts';
 import { benchMatching, benchOdds, benchPalette } from './colours.ts';
 import { groundPiece } from './grounds.ts';
 import { benchPicture, benchReading, benchTrials } from './intake.ts';
+import { benchOrder } from './order.ts';
 import { benchPainting } from './painting.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
 import { benchProposing } from './proposing.ts';
@@ -16,6 +17,16 @@ function demo(name: string): Piece {
   return read.value;
 }
 
+const DEMOS = [
+  'rock-pool',
+  'kite',
+  'bramble-spray',
+  'night-tram',
+  'market-radishes',
+  'seed-head-cloth',
+  'paper-boat',
+] as const;
+
 /** What is measured, each in a process of its own, so that none finds the other's warm code or full memory. */
 const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   memory: benchMemory,
@@ -25,6 +36,7 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   parts: benchManyParts,
   turning: benchTurning,
   proposing: benchProposing,
+  order: () => benchOrder(new Map(DEMOS.map((name) => [name, demo(name)]))),
   bytes: benchBytes,
   reading: benchReading,
   trials: () => benchTrials(demo('rock-pool')),

@@ -5,6 +5,7 @@ import { boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.ts';
 import { kitePiece, kiteSvg } from './kite.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
 import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
+import { seedHeadPiece, seedHeadSvg } from './seedHead.ts';
 import { demoThreadBox } from './threadBox.ts';
 import { tramPiece, tramSvg } from './tram.ts';
 import { writeRanges } from './makeRange.ts';
@@ -22,6 +23,7 @@ const pieces: readonly [name: string, piece: Piece | PieceFile, drawing: string]
   ['market-radishes', radishesPiece(), radishesSvg()],
   ['night-tram', tramPiece(), tramSvg()],
   ['bramble-spray', bramblePiece(), brambleSvg()],
+  ['seed-head-cloth', seedHeadPiece(), seedHeadSvg()],
   ['paper-boat', boatPiece(), boatSvg()],
 ];
 

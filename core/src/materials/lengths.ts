@@ -16,6 +16,8 @@ export const WORKING_LENGTH = {
   workedInMm: 40,
   /** Starting again from worked stitches with what is left on the needle. */
   restartMm: 20,
+  /** With less than this to work with, a new length is taken rather than the old one begun again. */
+  leastToRestartMm: 60,
   /** The share of all thread that is unpicked and lost. */
   unpicked: 0.04,
 } as const;

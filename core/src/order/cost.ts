@@ -41,6 +41,9 @@ export interface Problem {
   /** For each step those that come before it, and those that come after it. */
   readonly before: readonly (readonly number[])[];
   readonly after: readonly (readonly number[])[];
+  /** Thread that each takes, with what it loses on its own way, and what is worked of a length in its stitch, mm. */
+  readonly usedMm: Float64Array;
+  readonly usableMm: Float64Array;
   readonly needles: number;
   readonly travelMm: number;
   readonly byArea: number;
@@ -50,7 +53,8 @@ export interface Problem {
 export class Scale {
   private readonly setUps: Int32Array;
   private readonly comesBy: Uint8Array;
-  private readonly used: Uint8Array;
+  /** What is left of the length of each threading, mm. */
+  private readonly left: Float64Array;
   private readonly otherColour: number;
   private readonly lastX: Float64Array;
   private readonly lastY: Float64Array;
@@ -62,7 +66,7 @@ export class Scale {
     const { count, setUps, byArea } = problem;
     this.setUps = new Int32Array(count);
     this.comesBy = new Uint8Array(count);
-    this.used = new Uint8Array(setUps);
+    this.left = new Float64Array(setUps);
     this.lastX = new Float64Array(setUps);
     this.lastY = new Float64Array(setUps);
     const { eye, threadingByArea, otherColour, otherMotif } = ORDER_WEIGHTS;
@@ -78,25 +82,32 @@ export class Scale {
     const count = p.count;
     for (let i = 0; i < count; i++) setUps[i] = p.setUp[order[i]!]!;
     followNeedles(setUps, p.setUps, p.needles, comesBy);
-    const used = this.used.fill(0);
+    const left = this.left.fill(0);
     let [seconds, threading, metres, early] = [0, 0, 0, 0];
     for (let i = 0; i < count; i++) {
       const step = order[i]!;
       const setUp = setUps[i]!;
       const [x, y] = [p.from[2 * step]!, p.from[2 * step + 1]!];
-      if (comesBy[i] === Needle.threaded) {
-        threading += SECONDS.thread + SECONDS.fastenOff;
-        if (used[setUp]) metres += LOST_MM;
-      } else {
-        if (comesBy[i] === Needle.parked) threading += SECONDS.parkedNeedle;
+      if (comesBy[i] === Needle.parked) threading += SECONDS.parkedNeedle;
+      let rest = left[setUp]!;
+      if (rest > 0) {
         const way = distance(x - this.lastX[setUp]!, y - this.lastY[setUp]!);
-        if (way <= p.travelMm) metres += way;
-        else {
-          threading += SECONDS.fastenOff;
+        if (comesBy[i] !== Needle.threaded && way <= p.travelMm && way < rest) {
+          rest -= way;
+          metres += way;
+        } else if (rest - LOST_MM >= WORKING_LENGTH.leastToRestartMm) {
+          threading += SECONDS.fastenOff + (comesBy[i] === Needle.threaded ? SECONDS.thread : 0);
+          rest -= LOST_MM;
           metres += LOST_MM;
+        } else {
+          metres += rest;
+          rest = 0;
         }
       }
-      used[setUp] = 1;
+      const wanted = p.usedMm[step]! - rest;
+      const lengths = wanted > 0 ? Math.ceil(wanted / p.usableMm[step]!) : 0;
+      threading += lengths * (SECONDS.thread + SECONDS.fastenOff);
+      left[setUp] = lengths * p.usableMm[step]! - wanted;
       this.lastX[setUp] = p.to[2 * step]!;
       this.lastY[setUp] = p.to[2 * step + 1]!;
       early += p.early[step]! * i;

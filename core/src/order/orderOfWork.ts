@@ -1,6 +1,7 @@
 import type { PlanInput } from '../piece/index.ts';
-import { travelMm, type PlannedPart } from '../work/index.ts';
-import type { Problem } from './cost.ts';
+import { stopMm, travelMm, type PlannedPart } from '../work/index.ts';
+import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
+import { LOST_MM, type Problem } from './cost.ts';
 import { withoutCircles } from './precedence.ts';
 import { findRules, type Rule } from './rules.ts';
 import { solve, type SolveOptions } from './solve.ts';
@@ -29,7 +30,10 @@ export class Orderer {
     const steps = stepsOf(piece, parts);
     const { problem, kept, gaveWay, broken } = problemOf(piece, parts, steps, wishes.done ?? []);
     const signature = JSON.stringify([problem, wishes], withArrays);
-    const order = this.last?.signature === signature ? this.last.order : solve(problem, wishes);
+    const order =
+      this.last?.signature === signature
+        ? this.last.order
+        : solve(problem, { ...wishes, known: [steps.map((_, i) => i)] });
     this.last = { signature, order };
     return inOrder(steps, order, { kept, gaveWay, broken });
   }
@@ -120,6 +124,7 @@ export function problemOf(
     rank: ranksOf(piece, steps, before, after, doneAt),
     before,
     after,
+    ...thread(piece, parts, steps),
     needles: piece.worker.needles,
     travelMm: travelMm(piece),
     byArea: piece.worker.byArea,
@@ -130,6 +135,26 @@ export function problemOf(
     gaveWay: all.gaveWay.filter((rule) => inAnyCase.has(rule)),
     broken: all.gaveWay.filter((rule) => !inAnyCase.has(rule)),
   };
+}
+
+/** Thread is told apart no finer than this, mm. */
+const THREAD_MM = 5;
+
+/** What each step takes of a length: a way within it that is too long to carry the thread over costs a fastening off. */
+function thread(
+  { worker }: PlanInput,
+  parts: readonly PlannedPart[],
+  steps: readonly Step[],
+): Pick<Problem, 'usedMm' | 'usableMm'> {
+  const usable = ({ strands, stitch }: Step): number => {
+    const takenMm = strands === FOLDED_STRANDS ? WORKING_LENGTH.foldedCutMm / 2 : worker.cutMm;
+    return Math.max(1, takenMm - WORKING_LENGTH.startMm[worker.start] - stopMm(stitch));
+  };
+  const used = ({ depth, layer, shade, threadMm, isPortion }: Step): number => {
+    const { breaks } = parts[depth]!.passes[layer]!.threads[shade]!;
+    return Math.round((threadMm + (isPortion ? 0 : breaks.length * LOST_MM)) / THREAD_MM) * THREAD_MM;
+  };
+  return { usedMm: Float64Array.from(steps, used), usableMm: Float64Array.from(steps, usable) };
 }
 
 /** What is small beside the whole drawing is a feature: eyes, berries, stamens. */

@@ -1,6 +1,6 @@
 import { seededRandom } from '../measure/index.ts';
 import { ORDER_WEIGHTS, LOST_MM, type Problem } from '../order/index.ts';
-import { SECONDS } from '../materials/index.ts';
+import { SECONDS, WORKING_LENGTH } from '../materials/index.ts';
 
 /** A piece of so many steps that no one drew: threadings, places, rules, ranks by chance. */
 export function randomProblem(seed: number, count: number): Problem {
@@ -45,6 +45,8 @@ export function randomProblem(seed: number, count: number): Problem {
     rank,
     before,
     after,
+    usedMm: Float64Array.from(steps, () => random.between(20, 700)),
+    usableMm: Float64Array.from(setUp, (own) => 300 + 20 * own),
     needles: 1 + whole(4),
     travelMm: 15,
     byArea: random.next() < 0.3 ? 1 : random.next() < 0.5 ? 0 : random.next(),
@@ -66,14 +68,22 @@ export function exactCost(p: Problem): number {
     readonly out: readonly number[];
     /** The last step of each threading, −1 before the first. */
     readonly ends: readonly number[];
+    /** What is left of the length of each threading, mm. */
+    readonly left: readonly number[];
   }
   let layer = new Map<string, { state: State; cost: number }>();
-  const start: State = { done: 0, last: -1, out: [], ends: Array.from({ length: p.setUps }, () => -1) };
+  const start: State = {
+    done: 0,
+    last: -1,
+    out: [],
+    ends: Array.from({ length: p.setUps }, () => -1),
+    left: Array.from({ length: p.setUps }, () => 0),
+  };
   layer.set('', { state: start, cost: 0 });
   for (let i = 0; i < p.count; i++) {
     const next = new Map<string, { state: State; cost: number }>();
     for (const { state, cost } of layer.values()) {
-      const { done, last, out, ends } = state;
+      const { done, last, out, ends, left } = state;
       const lowest = Math.min(...p.rank.filter((_, step) => !(done & (1 << step))));
       for (let step = 0; step < p.count; step++) {
         if (done & (1 << step) || p.rank[step] !== lowest) continue;
@@ -84,15 +94,25 @@ export function exactCost(p: Problem): number {
         let more = (taste * p.early[step]! * i) / Math.max(1, p.count - 1);
         const [x, y] = [p.from[2 * step]!, p.from[2 * step + 1]!];
         const end = ends[setUp]!;
-        if (!isOut) {
-          more += threadWeight * (SECONDS.thread + SECONDS.fastenOff);
-          if (end >= 0) more += (LOST_MM / 1000) * metreSeconds;
-        } else {
-          if (!isInHand) more += threadWeight * SECONDS.parkedNeedle;
+        if (isOut && !isInHand) more += threadWeight * SECONDS.parkedNeedle;
+        let rest = left[setUp]!;
+        if (rest > 0) {
           const way = apart(x, y, p.to[2 * end]!, p.to[2 * end + 1]!);
-          if (way <= p.travelMm) more += (way / 1000) * metreSeconds;
-          else more += threadWeight * SECONDS.fastenOff + (LOST_MM / 1000) * metreSeconds;
+          if (isOut && way <= p.travelMm && way < rest) {
+            more += (way / 1000) * metreSeconds;
+            rest -= way;
+          } else if (rest - LOST_MM >= WORKING_LENGTH.leastToRestartMm) {
+            more += threadWeight * (SECONDS.fastenOff + (isOut ? 0 : SECONDS.thread)) + (LOST_MM / 1000) * metreSeconds;
+            rest -= LOST_MM;
+          } else {
+            more += (rest / 1000) * metreSeconds;
+            rest = 0;
+          }
         }
+        const wanted = p.usedMm[step]! - rest;
+        const lengths = wanted > 0 ? Math.ceil(wanted / p.usableMm[step]!) : 0;
+        more += threadWeight * lengths * (SECONDS.thread + SECONDS.fastenOff);
+        const nextLeft = left.map((old, own) => (own === setUp ? lengths * p.usableMm[step]! - wanted : old));
         if (last >= 0) {
           if (p.colour[step] !== p.colour[last]) {
             more += otherColour * (1 - p.byArea) + (isOut ? 0 : threadWeight * SECONDS.changeColour);
@@ -110,11 +130,14 @@ export function exactCost(p: Problem): number {
           const sorted = [...nextOut].sort((a, b) => a - b);
           const nextEnds = ends.map((old, own) => (own === setUp ? step : old));
           const now = done | (1 << step);
-          // What a threading that is not out ended at no longer matters, only that it was used.
-          const key = `${now}|${step}|${sorted.join()}|${sorted.map((own) => nextEnds[own]).join()}`;
+          // Where a threading that is not out ended no longer matters, only what is left of it.
+          const key = `${now}|${step}|${sorted.join()}|${sorted.map((own) => nextEnds[own]).join()}|${nextLeft.map((mm) => mm.toFixed(3)).join()}`;
           const known = next.get(key);
           if (!known || cost + more < known.cost) {
-            next.set(key, { state: { done: now, last: step, out: sorted, ends: nextEnds }, cost: cost + more });
+            next.set(key, {
+              state: { done: now, last: step, out: sorted, ends: nextEnds, left: nextLeft },
+              cost: cost + more,
+            });
           }
         }
       }

@@ -1,5 +1,5 @@
 export { shareCuts, type Cut } from './cuts.ts';
-export { countLoads, secondsAlone, stopMm, type Loads } from './loads.ts';
+export { countLoads, secondsAlone, type Loads } from './loads.ts';
 export { colourNeeds, needleRuns, threadWork, type ColourNeed, type NeedleLoad, type StepWork } from './needs.ts';
 export { drawNeeds, needOdds, quantile, risingFactors, shareWithin, type Odds } from './odds.ts';
 export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';

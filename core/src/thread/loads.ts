@@ -1,7 +1,7 @@
 import { bisectRight } from 'd3-array';
-import type { PlannedPass, WorkedThread } from '../work/index.ts';
+import { stopMm, type PlannedPass, type WorkedThread } from '../work/index.ts';
 import { FOLDED_STRANDS, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from '../materials/index.ts';
-import { firstPlace, lastPlace, stitchKind } from '../stitches/index.ts';
+import { firstPlace, lastPlace } from '../stitches/index.ts';
 
 /** How working lengths are cut and lost, from the person's schools. */
 export interface LoadSettings {
@@ -57,9 +57,6 @@ export interface Loads {
   readonly lostMm: number;
 }
 
-/** With less than this to work with, a new length is taken rather than the old one begun again. */
-const LEAST_TO_RESTART_MM = 60;
-
 /**
  * Follows the needle through passes in their order of working: a length serves until what must stay for fastening off is
  * all that is left, at the end of a stitch. Near places are reached behind the cloth, far ones by fastening off.
@@ -88,7 +85,7 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
           left -= way;
           carriedMm += way;
           longestMm = Math.max(longestMm, way);
-        } else if (afterRestart >= LEAST_TO_RESTART_MM) {
+        } else if (afterRestart >= WORKING_LENGTH.leastToRestartMm) {
           if (isTaken) isRethreaded = true;
           else restarts++;
           left = afterRestart;
@@ -131,10 +128,4 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
 export function secondsAlone(pass: PlannedPass, settings: LoadSettings): number {
   const { loads } = countLoads([{ ...pass.threads[0]!, pass }], settings);
   return pass.quantities.seconds * (1 + UNPICKED_TIME) + loads * (SECONDS.thread + SECONDS.fastenOff);
-}
-
-/** What must be left on the needle to fasten off; wraps need room. */
-export function stopMm(stitch: PlannedPass['stitch']): number {
-  if (stitch === 'bullion') return WORKING_LENGTH.stopForBullionsMm;
-  return stitchKind(stitch).needle === 'wrapping' ? WORKING_LENGTH.stopForKnotsMm : WORKING_LENGTH.stopMm;
 }

@@ -1,7 +1,6 @@
 import type { WorkOrder } from '../order/index.ts';
 import type { PlanInput } from '../piece/index.ts';
-import type { PlannedPart } from '../work/index.ts';
-import { stopMm } from './loads.ts';
+import { stopMm, type PlannedPart } from '../work/index.ts';
 import { needleRuns, type NeedleRun } from './needs.ts';
 
 /** What a remainder on the needle can still do of one part. */

@@ -1,9 +1,9 @@
+import { stopMm } from '../work/index.ts';
 import { LOST_MM, needleName, threadOfStep, type Step } from '../order/index.ts';
 import type { PlanInput } from '../piece/index.ts';
 import { hoopMoves, type Plan } from './plan.ts';
 import { sittingsOf } from './sittings.ts';
 import { loadSettings } from './needs.ts';
-import { stopMm } from './loads.ts';
 import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
 import { firstPlace, lastPlace } from '../stitches/index.ts';
 
@@ -84,13 +84,22 @@ export function orderBound(piece: PlanInput, { order, parts }: Plan): OrderBound
       const bounds = [0, ...thread.breaks, thread.usedMm.length];
       for (let i = 0; i + 1 < bounds.length; i++) {
         if (bounds[i]! >= bounds[i + 1]!) continue;
-        ends.push({ from: firstPlace(thread.path, bounds[i]!), to: lastPlace(thread.path, bounds[i + 1]!) });
+        const before = i > 0 ? thread.usedMm[bounds[i]! - 1]! : 0;
+        const ownMm = thread.usedMm[bounds[i + 1]! - 1]! - before;
+        ends.push({
+          usedMm: ownMm,
+          from: firstPlace(thread.path, bounds[i]!),
+          to: lastPlace(thread.path, bounds[i + 1]!),
+        });
       }
     }
-    const gaps = islandsOf(ends, travelMm) - 1;
+    const islands = islandsOf(ends, travelMm);
+    const gaps = islands.length - 1;
+    // Lengths that begin within an island bridge no gap.
+    const within = islands.reduce((sum, mm) => sum + Math.max(0, Math.ceil(mm / usableMm - 1e-9) - 1), 0);
     let lengths = 1;
     // A gap is bridged by beginning a new length, or it costs some of the one in hand.
-    while (usedMm + Math.max(0, gaps - lengths + 1) * LOST_MM > lengths * usableMm + 1e-6) lengths++;
+    while (usedMm + Math.max(0, gaps - (lengths - within) + 1) * LOST_MM > lengths * usableMm + 1e-6) lengths++;
     threadings += lengths;
   }
   return {
@@ -101,12 +110,13 @@ export function orderBound(piece: PlanInput, { order, parts }: Plan): OrderBound
 }
 
 interface Stretch {
+  readonly usedMm: number;
   readonly from: readonly [x: number, y: number];
   readonly to: readonly [x: number, y: number];
 }
 
-/** Into how many groups stretches of thread fall, where thread is carried no further than `nearMm` from the end of one to the beginning of another. */
-function islandsOf(stretches: readonly Stretch[], nearMm: number): number {
+/** The groups into which stretches of thread fall, where thread is carried no further than `nearMm` from the end of one to the beginning of another: what each takes, mm. */
+function islandsOf(stretches: readonly Stretch[], nearMm: number): number[] {
   const root = stretches.map((_, i) => i);
   const find = (i: number): number => {
     let at = i;
@@ -124,7 +134,9 @@ function islandsOf(stretches: readonly Stretch[], nearMm: number): number {
       if (isNear(a, b) || isNear(b, a)) root[find(one)] = find(other);
     }
   });
-  return root.filter((own, i) => own === i).length;
+  const used = new Map<number, number>();
+  stretches.forEach(({ usedMm }, i) => used.set(find(i), (used.get(find(i)) ?? 0) + usedMm));
+  return [...used.values()];
 }
 
 function leftOf({ from, to }: Stretch): number {

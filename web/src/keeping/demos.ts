@@ -5,6 +5,7 @@ import boat from '@junctura/demo/pieces/paper-boat.junctura.json?url';
 import bramble from '@junctura/demo/pieces/bramble-spray.junctura.json?url';
 import kite from '@junctura/demo/pieces/kite.junctura.json?url';
 import radishes from '@junctura/demo/pieces/market-radishes.junctura.json?url';
+import seedHead from '@junctura/demo/pieces/seed-head-cloth.junctura.json?url';
 import tram from '@junctura/demo/pieces/night-tram.junctura.json?url';
 
 export interface Demo {
@@ -36,6 +37,12 @@ export const DEMOS: readonly Demo[] = [
     url: bramble,
   },
   { id: 'demo-boat', name: 'Paper boat', about: 'Finished too: what its record tells is under Thread.', url: boat },
+  {
+    id: 'demo-seed-head',
+    name: 'Seed-head cloth',
+    about: 'Whitework on linen, in four positions of the hoop: no colour at all.',
+    url: seedHead,
+  },
   { id: 'demo-tram', name: 'Night tram', about: 'A 70 mm patch on dark felt.', url: tram },
 ];
 

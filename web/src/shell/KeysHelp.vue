@@ -18,6 +18,9 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Shift Arrows', 'move the design by 1 mm, with Alt by 0.1 mm (in Hoop)'],
   ['Shift and a press', 'pick several parts'],
   ['Esc', 'put the pen down; let go of what is picked'],
+  ['P', 'let the piece grow, or stop it (in Order)'],
+  [',  .', 'a step of the work back or on (in Order)'],
+  ['Alt ↑  Alt ↓', 'a step of the order earlier or later'],
   ['F', 'show the findings'],
   ['?', 'this list'],
 ];

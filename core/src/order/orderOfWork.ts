@@ -24,23 +24,31 @@ export interface OrderWishes extends Pick<SolveOptions, 'seed' | 'tries'> {
 
 /** Finds the order of work of pieces, and keeps the last: what changes no step, threading or rule changes no order. */
 export class Orderer {
-  private last: { readonly signature: string; readonly order: readonly number[] } | null = null;
+  private last: { readonly problem: Problem; readonly wishes: string; readonly order: readonly number[] } | null = null;
 
   find(piece: PlanInput, parts: readonly PlannedPart[], wishes: OrderWishes = {}): OrderOfWork {
     const steps = stepsOf(piece, parts);
     const { problem, kept, gaveWay, broken } = problemOf(piece, parts, steps, wishes.done ?? []);
-    const signature = JSON.stringify([problem, wishes], withArrays);
-    const order =
-      this.last?.signature === signature
-        ? this.last.order
-        : solve(problem, { ...wishes, known: [steps.map((_, i) => i)] });
-    this.last = { signature, order };
+    const wished = JSON.stringify(wishes);
+    const isSame = this.last?.wishes === wished && isSameProblem(this.last.problem, problem);
+    const known = [steps.map((_, i) => i)];
+    const order = isSame ? this.last!.order : solve(problem, { ...wishes, known });
+    this.last = { problem, wishes: wished, order };
     return inOrder(steps, order, { kept, gaveWay, broken });
   }
 }
 
-function withArrays(_key: string, value: unknown): unknown {
-  return ArrayBuffer.isView(value) ? Array.from(value as Int32Array) : value;
+function isSameProblem(a: Problem, b: Problem): boolean {
+  return (Object.keys(a) as (keyof Problem)[]).every((key) => isSame(a[key], b[key]));
+}
+
+/** Whether numbers, or lists of them however deep, are the same. */
+function isSame(a: unknown, b: unknown): boolean {
+  if (typeof a === 'number') return a === b;
+  const [one, other] = [a as ArrayLike<unknown>, b as ArrayLike<unknown>];
+  if (one.length !== other.length) return false;
+  for (let i = 0; i < one.length; i++) if (!isSame(one[i], other[i])) return false;
+  return true;
 }
 
 /** The drawing's own order, from back to front, whatever stands against it. */

@@ -1,7 +1,7 @@
 import { NEEDLE_NAMES, type Needle } from '../materials/index.ts';
 import type { PassRole, PlanInput } from '../piece/index.ts';
-import { firstPlace, lastPlace, type StitchId, type StitchPath } from '../stitches/index.ts';
-import { isRaised, workedIn, type PlannedPart, type PlannedPass } from '../work/index.ts';
+import { firstPlace, lastPlace, type StitchId } from '../stitches/index.ts';
+import { isRaised, workedIn, type PlannedPart, type PlannedPass, type WorkedThread } from '../work/index.ts';
 import { holdingOf } from './positions/units.ts';
 import { portionsOf } from './portions.ts';
 import { stepKey, type WorkStep } from './workOrder.ts';
@@ -33,46 +33,79 @@ export interface Step extends WorkStep {
 
 /** All steps of a piece in the order of its drawing, from back to front; layers without a stitch take none. */
 export function stepsOf({ hoop, positions }: PlanInput, parts: readonly PlannedPart[]): Step[] {
-  return parts.flatMap((planned, depth) => {
-    const { part, placed, passes } = planned;
-    const isWorked = passes.some(({ quantities }) => quantities.stitches > 0);
-    const held = isWorked && hoop && positions.length > 1 ? holdingOf(placed, hoop, positions) : null;
+  const steps: Step[] = [];
+  parts.forEach((planned, depth) => {
+    const { placed, passes } = planned;
+    const held = hoop && positions.length > 1 ? holdingOf(placed, hoop, positions) : null;
     const isPortion = held !== null && !held.isWhole && held.positions.length > 1;
-    const raised = isRaised(planned);
-    return passes.flatMap((pass, layer) =>
-      pass.threads.flatMap((thread, shade) => {
-        const portions =
-          isPortion && hoop ? portionsOf(thread, hoop, positions) : [{ position: held?.positions[0] ?? 0, thread }];
-        const inThread = workedIn(pass, thread);
-        const needle = needleOfStep(pass, { shade });
-        const colour = thread.colour ?? part.colour;
-        return portions.flatMap(({ position, thread: { path, quantities } }): Step[] => {
-          if (path.starts.length === 0) return [];
-          const step: WorkStep = { part: part.id, layer, shade, position, isPortion };
-          return [
-            {
-              ...step,
-              key: stepKey(step),
-              role: pass.role,
-              stitch: pass.stitch,
-              depth,
-              colour,
-              thread: inThread.thread,
-              strands: inThread.strands,
-              needle,
-              seconds: quantities.seconds,
-              threadMm: quantities.threadMm,
-              stitches: quantities.stitches,
-              ...placesOf(path),
-              motif: part.group ?? part.id,
-              setUp: `${colour} ${inThread.thread} ${inThread.strands} ${needleName(needle)}`,
-              isRaised: raised,
-            },
-          ];
-        });
+    passes.forEach((pass, layer) =>
+      pass.threads.forEach((thread, shade) => {
+        if (thread.path.starts.length === 0) return;
+        if (!isPortion) steps.push(stepOf(planned, depth, layer, shade, held?.positions[0] ?? 0, thread, false));
+        else {
+          for (const portion of portionsOf(thread, hoop!, positions)) {
+            steps.push(stepOf(planned, depth, layer, shade, portion.position, portion.thread, true));
+          }
+        }
       }),
     );
   });
+  return steps;
+}
+
+/** An edit changes few threads: the steps of all others are as they were. */
+const known = new WeakMap<WorkedThread, Step>();
+
+function stepOf(
+  planned: PlannedPart,
+  depth: number,
+  layer: number,
+  shade: number,
+  position: number,
+  thread: WorkedThread,
+  isPortion: boolean,
+): Step {
+  const { part, passes } = planned;
+  const colour = thread.colour ?? part.colour;
+  const motif = part.group ?? part.id;
+  const raised = isRaised(planned);
+  const before = known.get(thread);
+  const isSame =
+    before?.part === part.id &&
+    before.layer === layer &&
+    before.depth === depth &&
+    before.position === position &&
+    before.isPortion === isPortion &&
+    before.colour === colour &&
+    before.motif === motif &&
+    before.isRaised === raised;
+  if (isSame) return before;
+  const pass = passes[layer]!;
+  const { thread: kind, strands } = workedIn(pass, thread);
+  const needle = needleOfStep(pass, { shade });
+  const { path, quantities } = thread;
+  const step: WorkStep = { part: part.id, layer, shade, position, isPortion };
+  const made: Step = {
+    ...step,
+    key: stepKey(step),
+    role: pass.role,
+    stitch: pass.stitch,
+    depth,
+    colour,
+    thread: kind,
+    strands,
+    needle,
+    seconds: quantities.seconds,
+    threadMm: quantities.threadMm,
+    stitches: quantities.stitches,
+    from: firstPlace(path, 0),
+    to: lastPlace(path, path.starts.length),
+    motif,
+    setUp: `${colour} ${kind} ${strands} ${needleName(needle)}`,
+    isRaised: raised,
+  };
+  known.set(thread, made);
+  return made;
 }
 
 /** A second thread is worked with the needle that comes after the first. */
@@ -82,8 +115,4 @@ export function needleOfStep(pass: PlannedPass, { shade }: Pick<WorkStep, 'shade
 
 export function needleName({ family, size }: Needle): string {
   return `${NEEDLE_NAMES[family]} ${size}`;
-}
-
-function placesOf(path: StitchPath): Pick<Step, 'from' | 'to'> {
-  return { from: firstPlace(path, 0), to: lastPlace(path, path.starts.length) };
 }

@@ -28,6 +28,8 @@ const MORE_FOR_LETTER_MM = 0.55;
 const RING_MM = 1.6;
 const ANGLES = 20;
 const FARTHEST_MM = 90;
+/** A page with more numbers than this could not be read. */
+const MOST = 260;
 
 /**
  * Places numbers on a map so that none lies on another and each lies within the page. What has room is numbered inside; the rest beside it,
@@ -36,7 +38,7 @@ const FARTHEST_MM = 90;
  */
 export function calloutsFor(items: readonly Numbered[], page: Box): Callout[] {
   const placed: Callout[] = [];
-  const roomy = [...items].sort((a, b) => b.roomMm - a.roomMm);
+  const roomy = [...items].sort((a, b) => b.roomMm - a.roomMm).slice(0, MOST);
   for (const item of roomy) {
     const callout = placeFor(item, placed, page);
     if (callout) placed.push(callout);

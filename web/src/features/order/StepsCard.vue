@@ -23,17 +23,23 @@ const list = useOrderList();
 type Row =
   | { readonly type: 'sitting'; readonly key: string; readonly entry: SittingLines }
   | { readonly type: 'line'; readonly key: string; readonly line: OrderLine };
+/** With more lines than this only the sitting that is open shows its steps. */
+const MOST_SHOWN = 250;
+const isLong = computed(() => list.sittings.value.reduce((sum, { lines }) => sum + lines.length, 0) > MOST_SHOWN);
+const openKey = ref<string | null>(null);
+const openSitting = ref<number | null>(null);
 const rowsNow = computed(() =>
-  list.sittings.value.flatMap((entry): Row[] => [
-    { type: 'sitting', key: `sitting-${entry.sitting.number}`, entry },
-    ...entry.lines.map((line): Row => ({ type: 'line', key: line.key, line })),
-  ]),
+  list.sittings.value.flatMap((entry): Row[] => {
+    const isShown = !isLong.value || openSitting.value === entry.sitting.number;
+    return [
+      { type: 'sitting', key: `sitting-${entry.sitting.number}`, entry },
+      ...(isShown ? entry.lines.map((line): Row => ({ type: 'line', key: line.key, line })) : []),
+    ];
+  }),
 );
 const rows = shallowRef<Row[]>([]);
 watch(rowsNow, (now) => (rows.value = now), { immediate: true });
 
-const openKey = ref<string | null>(null);
-const openSitting = ref<number | null>(null);
 function open(line: OrderLine): void {
   openKey.value = openKey.value === line.key ? null : line.key;
   if (openKey.value === null) return;
@@ -51,7 +57,9 @@ function show(entry: SittingLines): void {
 watch(
   () => selection.picked[0],
   (part) => {
-    const line = rows.value.find((row) => row.type === 'line' && row.line.first.part === part);
+    const sitting = list.sittings.value.find(({ lines }) => lines.some(({ first }) => first.part === part));
+    if (isLong.value && sitting) openSitting.value = sitting.sitting.number;
+    const line = rowsNow.value.find((row) => row.type === 'line' && row.line.first.part === part);
     const isOpen = rows.value.some(
       (row) => row.key === openKey.value && row.type === 'line' && row.line.first.part === part,
     );

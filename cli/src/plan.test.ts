@@ -209,4 +209,17 @@ describe('the headless planner', () => {
     expect(straight).toMatchObject({ direction: 'straight', angleDeg: 20 });
     expect((straight.frontMm * Number(straight.params['spacingMm'])) / ((Math.PI * (900 - 361)) / 2)).toBeCloseTo(1, 1);
   });
+
+  it('plans what a hoop piece can be, quickly, and says of the rest what is wrong', () => {
+    const drawn = (name: string, body: string): string => {
+      const file = join(folder, name);
+      writeFileSync(file, `<svg xmlns="http://www.w3.org/2000/svg" width="100mm" viewBox="0 0 100 100">${body}</svg>`);
+      return file;
+    };
+    const far = drawn('far.svg', '<path d="M0 0H999999V999999H0Z" fill="#a33"/>');
+    expect(runPlan([far])).toMatchObject({ ok: false, problem: expect.stringMatching(/larger than 3 m/) as string });
+    const stray = strict(drawn('stray.svg', '<path d="M9 9H30L-547280 20L9 30Z"/><rect x="40" y="40" width="20" height="20"/>'));
+    expect(stray.findings.map(({ id }) => id)).toContain('too-large');
+    expect(stray.parts[1]!.passes.length).toBeGreaterThan(0);
+  });
 });

@@ -1,7 +1,7 @@
 import { passesAsWorked, type PlannedPart, USUAL_FACTORS } from '@junctura/core/work';
 import { canWork } from '@junctura/core/propose';
 import { Planner, type Workings } from '@junctura/core/advice';
-import { centred, designCircle, fitToHoop, readSvg } from '@junctura/core/drawing';
+import { centred, designCircle, fitToHoop, isTooLarge, LARGEST_PART_MM, readSvg } from '@junctura/core/drawing';
 import { AIR_MM } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
@@ -18,6 +18,12 @@ export function planText(text: string, options: PlanOptions): Outcome<{ piece: P
   if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
   const piece = placed(applySettings(read.value, options), options);
   const planner = new Planner();
+  const shown = piece.drawing.parts.filter((part) => part.shown);
+  if (shown.length > 0 && shown.every((part) => isTooLarge(part, piece.placement))) {
+    return failure(
+      `The drawing is larger than ${LARGEST_PART_MM / 1000} m at this size; make it smaller with --fit or --scale, or look for a stray point in it.`,
+    );
+  }
   const roomy = options.fit ? withRoomForRaised(piece, planner, options.seed) : piece;
   const proposed = planner.plan(roomy, USUAL_FACTORS, options.seed);
   const chosen = withAskedPasses(roomy, proposed, options);

@@ -68,6 +68,13 @@ export interface FiguresOf {
     readonly needM: number;
     readonly percent: number;
   };
+  'too-large': { readonly names: string; readonly count: number; readonly mostMm: number };
+  'too-many-stitches': {
+    readonly names: string;
+    readonly count: number;
+    readonly thousands: number;
+    readonly mostThousands: number;
+  };
   'all-hidden': { readonly names: string; readonly count: number };
   'no-stitches': { readonly stitch: string };
   'before-behind': { readonly rule: RuleId; readonly early: string; readonly late: string; readonly lateId: string };

@@ -110,6 +110,11 @@ function longSitting(): Piece {
   return { ...piece, worker: { ...piece.worker, sittingMin: 10, cutMm: 1400 } };
 }
 const CASES: [FindingId, Piece][] = [
+  ['too-large', pieceOf('<rect width="5000" height="9" fill="#a33"/><rect width="9" height="9" fill="#3a3"/>')],
+  [
+    'too-many-stitches',
+    pieceOf('<rect width="900" height="900" fill="#a33"/><rect x="950" width="9" height="9" fill="#3a3"/>'),
+  ],
   ['outside-hoop', pieceOf('<circle r="60" fill="#a33"/>', { hoop })],
   ['near-ring', pieceOf('<circle r="44" fill="#a33"/>', { hoop })],
   ['grain', pieceOf(square, { placement: { ...pieceOf(square).placement, turnDeg: 3 } })],

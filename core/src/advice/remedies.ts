@@ -2,6 +2,7 @@ import type { Edit, Piece } from '../piece/index.ts';
 import type { Plan } from '../thread/index.ts';
 import type { Case, Finding, FindingRemedies, Offer } from './finding.ts';
 import { COLOURS_REMEDIES } from './findings/colours.ts';
+import { DRAWING_REMEDIES } from './findings/drawing.ts';
 import { HOOP_REMEDIES } from './findings/hoop.ts';
 import { MEETING_REMEDIES } from './findings/meeting.ts';
 import { ORDER_REMEDIES } from './findings/order.ts';
@@ -10,6 +11,7 @@ import { TRANSFER_REMEDIES } from './findings/transfer.ts';
 
 /** What can be done about findings. */
 export const REMEDIES: FindingRemedies = {
+  ...DRAWING_REMEDIES,
   ...HOOP_REMEDIES,
   ...PARTS_REMEDIES,
   ...MEETING_REMEDIES,

@@ -4,6 +4,7 @@ import {
   flattenPath,
   isInside,
   mapPoints,
+  pathReach,
   regionArea,
   regionPerimeter,
   subtract,
@@ -58,10 +59,11 @@ export class ShapeCutter {
     const matrix = cuttingMatrix(piece.placement);
     const whole = new Map<string, Kept<StitchShape>>();
     for (const part of piece.drawing.parts) {
+      const isLeftOut = !part.shown || isTooLarge(part, piece.placement);
       const lines = [...part.guides, '', part.vein, '', ...part.borders].join('|');
-      const key = `${matrix.join()}|${part.kind}|${part.fillRule}|${part.path}|${lines}|${part.shown}`;
+      const key = `${matrix.join()}|${part.kind}|${part.fillRule}|${part.path}|${lines}|${isLeftOut}`;
       const before = this.whole.get(part.id);
-      whole.set(part.id, before?.key === key ? before : { key, value: wholeShape(part, matrix) });
+      whole.set(part.id, before?.key === key ? before : { key, value: wholeShape(part, matrix, isLeftOut) });
     }
     this.whole = whole;
     return this.cutHidden(piece, matrix, whole);
@@ -108,8 +110,16 @@ const NO_SPOTS = new Float64Array(0);
 const NOTHING: StitchShape = { region: [], lines: [], spots: NO_SPOTS };
 
 /** A part as it is before anything is cut from it. */
-function wholeShape(part: Part, matrix: Matrix): StitchShape {
-  if (!part.shown) return NOTHING;
+/** No hoop piece has a part that is larger than this, mm. */
+export const LARGEST_PART_MM = 3000;
+
+/** Whether a part is larger than any that could be worked: it is left out, as what it takes would be beyond measure. */
+export function isTooLarge({ path }: Part, { scale }: Placement): boolean {
+  return pathReach(path) * scale > LARGEST_PART_MM;
+}
+
+function wholeShape(part: Part, matrix: Matrix, isLeftOut: boolean): StitchShape {
+  if (isLeftOut) return NOTHING;
   const runs = flattenPath(part.path, chordsWithin(matrix));
   const points = (run: FlatRun): Float64Array => mapPoints(matrix, run.points);
   if (part.kind === 'area') {

@@ -26,8 +26,35 @@ function fromPath(path: Path64): Float64Array {
   return points;
 }
 
+/** Rings as the library takes them; what is all but a line is left out, as the library may never end on it. */
 function toPaths(region: Region): Paths64 {
-  return region.map(toPath);
+  return region.map(toRing).filter((ring) => ring.length >= 3 && !isFlat(ring));
+}
+
+/** A ring without places that come twice in a row. */
+function toRing(points: Float64Array): Path64 {
+  const path = toPath(points);
+  return path.filter(({ x, y }, i) => {
+    const before = path[(i + path.length - 1) % path.length]!;
+    return x !== before.x || y !== before.y;
+  });
+}
+
+/** A ring that comes nowhere further from a line than this, in the library's measure, has nothing in it. */
+const FLAT = 2;
+
+function isFlat(ring: Path64): boolean {
+  const farthest = (from: Path64[number]): Path64[number] =>
+    ring.reduce((far, p) => (apart(p, from) > apart(far, from) ? p : far), from);
+  const one = farthest(ring[0]!);
+  const other = farthest(one);
+  const length = apart(one, other);
+  const [dx, dy] = [other.x - one.x, other.y - one.y];
+  return length <= FLAT || ring.every(({ x, y }) => Math.abs((x - one.x) * dy - (y - one.y) * dx) <= FLAT * length);
+}
+
+function apart(p: Path64[number], q: Path64[number]): number {
+  return Math.hypot(p.x - q.x, p.y - q.y);
 }
 
 function toRegion(paths: Paths64): Ring[] {

@@ -355,3 +355,24 @@ describe('the inverse of a map', () => {
     expect(() => inverse([1, 2, 2, 4, 0, 0])).toThrow(RangeError);
   });
 });
+
+describe('uniting', () => {
+  it('ends on rings that are all but lines, however they run, and keeps what is none', () => {
+    const random = seededRandom(9);
+    const sliver = Float64Array.of(3.89, -59.874, -3.805, -59.873, -3.88, -59.874, -3.889, -59.874, -3.89, -59.874);
+    expect(unite([sliver, circle(9)], 'nonzero')).toHaveLength(1);
+    for (let i = 0; i < 300; i++) {
+      const angle = random.between(0, 7);
+      const flat = Float64Array.from({ length: 2 * (3 + Math.floor(random.next() * 6)) }, () => 0);
+      for (let k = 0; k < flat.length; k += 2) {
+        const [along, off] = [random.between(-90, 90), random.between(-0.001, 0.001)];
+        flat[k] = along * Math.cos(angle) - off * Math.sin(angle);
+        flat[k + 1] = along * Math.sin(angle) + off * Math.cos(angle);
+      }
+      expect(regionArea(unite([flat, circle(9)], 'nonzero'))).toBeCloseTo(regionArea([circle(9)]), 0);
+    }
+    // A figure of eight has no area in sum, and two discs of it in truth.
+    const eight = Float64Array.of(-5, -5, 5, 5, 5, -5, -5, 5);
+    expect(regionArea(unite([eight], 'nonzero'))).toBeCloseTo(50, 1);
+  });
+});

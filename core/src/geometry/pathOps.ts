@@ -113,3 +113,18 @@ function quadraticAsCubic(x: number, y: number, [cx, cy, ex, ey]: number[]): num
   const third = (from: number, to: number): number => from + (2 / 3) * (to - from);
   return [third(x, cx!), third(y, cy!), third(ex!, cx!), third(ey!, cy!), ex!, ey!];
 }
+
+/** How far the coordinates of a path lie apart, across or up and down, whichever is more; control points too. */
+export function pathReach(data: string): number {
+  const path = readPath(data);
+  const least: [number, number] = [Infinity, Infinity];
+  const most: [number, number] = [-Infinity, -Infinity];
+  for (let i = 0; i < path.length; i += 1 + ARGUMENTS[path[i]!]!) {
+    for (let k = 0; k < ARGUMENTS[path[i]!]!; k++) {
+      const axis = (k % 2) as 0 | 1;
+      least[axis] = Math.min(least[axis], path[i + 1 + k]!);
+      most[axis] = Math.max(most[axis], path[i + 1 + k]!);
+    }
+  }
+  return Math.max(0, most[0] - least[0], most[1] - least[1]);
+}

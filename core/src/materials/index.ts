@@ -1,5 +1,6 @@
 export {
   type BoxEntry,
+  boxProblem,
   boxSchema,
   cardSchema,
   EMPTY_BOX,

@@ -17,6 +17,7 @@ export {
 } from './plannedPart.ts';
 export { allowedTravelMm, PassWorker, travelMm, workSettings } from './passWorker.ts';
 export { isRaised } from './raised.ts';
+export { beyondBudget, MOST_STITCHES, roughStitches } from './stitchBudget.ts';
 export { stopMm } from './stopMm.ts';
 export { shadeParts } from './shadeParts.ts';
 export { longestFrontRunMm } from './spans.ts';

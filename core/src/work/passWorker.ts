@@ -6,6 +6,7 @@ import { NOTHING_BELOW } from './passShape.ts';
 import { type PlacedShape } from '../drawing/index.ts';
 import { clothOf, travelBehindMm } from '../materials/index.ts';
 import type { Part, PlanInput } from '../piece/index.ts';
+import { beyondBudget } from './stitchBudget.ts';
 import { planPass, withPass, type WorkSettings } from './planPass.ts';
 
 /** Works the passes of a piece, and keeps them: only what an edit touches is worked again. */
@@ -26,9 +27,11 @@ export class PassWorker {
     const shared = JSON.stringify(settings);
     const before = this.kept;
     this.kept = new Map();
+    const beyond = beyondBudget(shapes);
     return parts.map((part, i): PlannedPart => {
       tell(i / parts.length);
       const placed = shapes[i]!;
+      if (beyond.has(i)) return { part, placed, passes: [] };
       let below = NOTHING_BELOW;
       const passes = treatments[i]!.map((pass, layer) => {
         const slot = `${part.id}#${layer}`;

@@ -1,4 +1,5 @@
 import {
+  boxProblem,
   boxSchema,
   EMPTY_BOX,
   isSameShade,
@@ -30,6 +31,8 @@ export const useThreadBox = defineStore('threadBox', () => {
   const isLoaded = ref(false);
   const problem = ref<string | null>(null);
   const conflict = ref(false);
+  /** A kept box that could not be read, as it was found. */
+  const damaged = shallowRef<{ readonly value: unknown } | null>(null);
   const done = shallowRef<readonly Step[]>([]);
   const undone = shallowRef<readonly Step[]>([]);
   let revision = 0;
@@ -88,10 +91,20 @@ export const useThreadBox = defineStore('threadBox', () => {
       const checked = boxSchema.safeParse(found.value.value);
       revision = found.value.revision;
       if (checked.success) box.value = markRaw(checked.data);
-      else
-        problem.value = `The kept thread box is damaged (${checked.error.issues[0]?.path.join('.')}): it is left as it is until you change something.`;
+      else await putAside(found.value.value, checked.error.issues[0]?.path.join('.') ?? 'its form');
     } else await takeDemo();
     isLoaded.value = true;
+  }
+
+  /** A box that can't be read is kept under a name of its own, to be exported; nothing is written over it. */
+  async function putAside(value: unknown, fault: string): Promise<void> {
+    const aside = new DocumentStore(`thread-box-damaged-${new Date().toISOString()}`, () => Date.now());
+    const kept = await aside.save(value, 0);
+    damaged.value = markRaw({ value });
+    problem.value =
+      kept.type === 'saved'
+        ? `The kept thread box cannot be read (${fault}). It was set aside unchanged, and an empty box begun: export the old one to keep it.`
+        : `The kept thread box cannot be read (${fault}), and there is no room to set it aside: export it before you change anything.`;
   }
 
   async function takeDemo(): Promise<void> {
@@ -105,6 +118,12 @@ export const useThreadBox = defineStore('threadBox', () => {
 
   function change(label: string, next: ThreadBox): void {
     if (next === box.value) return;
+    // Nothing is kept that could not be read again.
+    const wrong = boxProblem(next, box.value);
+    if (wrong !== null) {
+      problem.value = wrong;
+      return;
+    }
     done.value = [...done.value.slice(1 - DEPTH), { label, before: box.value, after: next }];
     undone.value = [];
     set(next);
@@ -174,6 +193,7 @@ export const useThreadBox = defineStore('threadBox', () => {
     isLoaded,
     problem,
     conflict,
+    damaged,
     ranges,
     offersIn,
     undoLabel,

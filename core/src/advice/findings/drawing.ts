@@ -1,12 +1,44 @@
-import type { Finding, FindingKinds } from '../finding.ts';
-import type { PlanInput } from '../../piece/index.ts';
+import { fitToHoop, isTooLarge, LARGEST_PART_MM } from '../../drawing/index.ts';
+import { plainHoop, setHoop, type Part, type PlanInput } from '../../piece/index.ts';
+import type { Plan } from '../../thread/index.ts';
+import { beyondBudget, MOST_STITCHES, roughStitches } from '../../work/index.ts';
+import type { Case, Finding, FindingKinds, FindingRemedies, Offer } from '../finding.ts';
 
-/** What was in the file of the drawing and could not be read. */
-export function drawingFindings({ drawing }: PlanInput): Finding[] {
-  return drawing.notes.map((note) => ({ id: 'not-read', part: null, figures: { note } }));
+/** What was in the file of the drawing and could not be read, and what of it is beyond any hoop piece. */
+export function drawingFindings({ drawing, placement }: PlanInput, { parts }: Plan): Finding[] {
+  const found: Finding[] = drawing.notes.map((note) => ({ id: 'not-read', part: null, figures: { note } }));
+  const large = drawing.parts.filter((part) => part.shown && isTooLarge(part, placement));
+  if (large.length > 0) {
+    const figures = { names: named(large), count: large.length, mostMm: LARGEST_PART_MM };
+    found.push({ id: 'too-large', part: large.length === 1 ? large[0]!.id : null, figures });
+  }
+  const shapes = parts.map(({ placed }) => placed);
+  const beyond = [...beyondBudget(shapes)];
+  if (beyond.length > 0) {
+    const stitches = beyond.reduce((sum, i) => sum + roughStitches(shapes[i]!), 0);
+    const figures = {
+      names: named(beyond.map((i) => parts[i]!.part)),
+      count: beyond.length,
+      thousands: Math.round(stitches / 1000),
+      mostThousands: MOST_STITCHES / 1000,
+    };
+    found.push({ id: 'too-many-stitches', part: beyond.length === 1 ? parts[beyond[0]!]!.part.id : null, figures });
+  }
+  return found;
 }
 
-/** What is said of it. */
+/** So many parts are named. */
+const MOST_NAMED = 3;
+
+function named(parts: readonly Part[]): string {
+  const names = parts.slice(0, MOST_NAMED).map(({ name }) => `“${name}”`);
+  const rest = parts.length - names.length;
+  return names.join(', ') + (rest > 0 ? ` and ${rest} more` : '');
+}
+
+const areOrIs = (count: number): string => (count === 1 ? 'is' : 'are');
+
+/** What is said of each. */
 export const DRAWING_KINDS = {
   'not-read': {
     step: 'drawing',
@@ -14,4 +46,32 @@ export const DRAWING_KINDS = {
     say: ({ note }) => note,
     why: 'It was in the file that you brought in.',
   },
+  'too-large': {
+    step: 'drawing',
+    severity: 'stop',
+    say: ({ names, count, mostMm }) =>
+      `${names} ${areOrIs(count)} larger than ${mostMm / 1000} m at this size, and left out.`,
+    why: 'No hoop piece is so large. Make the design smaller, or look for a stray point in the drawing.',
+  },
+  'too-many-stitches': {
+    step: 'drawing',
+    severity: 'stop',
+    say: ({ names, count, thousands, mostThousands }) =>
+      `${names} would take about ${thousands},000 stitches; with more than ${mostThousands},000 in all a piece is not worked out, so ${count === 1 ? 'it is' : 'they are'} left out.`,
+    why: 'That is years of work. Make the design smaller, or leave some of it bare.',
+  },
 } satisfies Partial<FindingKinds>;
+
+/** The hoop that a design which is far too large is fitted to. */
+const USUAL_HOOP_MM = 150;
+
+function smaller({ piece }: Pick<Case, 'piece'>): Offer[] {
+  const hoop = piece.hoop ?? plainHoop(USUAL_HOOP_MM, 12);
+  return [['Fit it to the hoop', setHoop(piece, hoop, fitToHoop(piece, hoop), 'Fit to the hoop')]];
+}
+
+/** What can be done about each, worked out only when it is asked for. */
+export const DRAWING_REMEDIES = {
+  'too-large': smaller,
+  'too-many-stitches': smaller,
+} satisfies Partial<FindingRemedies>;

@@ -35,7 +35,7 @@ export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): F
     ...orderFindings(piece, plan),
     ...clothColourFindings(piece, plan),
     ...colourFindings(piece, plan),
-    ...drawingFindings(piece),
+    ...drawingFindings(piece, plan),
   ];
 }
 

@@ -4,11 +4,13 @@ import { seededRandom } from '../../measure/index.ts';
 import { THRUMWICK } from '../ranges.ts';
 import { THREAD_KINDS, threadKind } from '../threads.ts';
 import {
+  boxProblem,
   boxSchema,
   EMPTY_BOX,
   entrySchema,
   freeM,
   metresOf,
+  MOST_ENTRIES,
   newEntry,
   ownedM,
   readCsv,
@@ -145,5 +147,40 @@ describe('amounts', () => {
     expect(ownedM(box, entry.shade, 'stranded-cotton', 'q')).toBe(11);
     expect(ownedM(box, entry.shade, 'stranded-cotton', 'q', 'b')).toBe(10);
     expect(ownedM(box, entry.shade, 'stranded-silk')).toBe(0);
+  });
+});
+
+describe('what a list gives', () => {
+  it('is what can be kept: rows out of bounds are left out and named', () => {
+    const rows = [
+      'Blue,b1,#0000aa,1,-1',
+      'Red,r1,#aa0000,-2,3',
+      'Green,g1,#00aa00,1,200000',
+      'Gold,o1,#aa8800,99999,1',
+      'White,w1,#ffffff,2,1.5',
+    ];
+    const read = readCsv(`name,code,hex,skeins,price\n${rows.join('\n')}\n`, 'list');
+    if (!read.ok) throw new Error(read.problem);
+    expect(read.value.entries.map(({ shade }) => shade.name)).toEqual(['White']);
+    expect(read.value.notes.join(' ')).toMatch(/rows 2, 4.*rows 3, 5/);
+    expect(boxProblem({ ...EMPTY_BOX, entries: [...read.value.entries] }, EMPTY_BOX)).toBeNull();
+  });
+
+  it('is refused where a box would be more than can be read again, and what it shares with a sound one is not asked', () => {
+    const entry = newEntry({
+      id: 'e',
+      shade: { range: 'r', code: 'c', name: 'Sea', hex: '#123456' },
+      thread: 'stranded-cotton',
+    });
+    const many = Array.from({ length: MOST_ENTRIES + 1 }, (_, i) => ({ ...entry, id: `e${i}` }));
+    expect(boxProblem({ ...EMPTY_BOX, entries: many }, EMPTY_BOX)).toMatch(/up to 20,000/);
+    const bad = { ...entry, whole: -1 };
+    expect(boxProblem({ ...EMPTY_BOX, entries: [bad] }, EMPTY_BOX)).toMatch(/“Sea”.*whole/);
+    const card = { id: 'k', name: 'Card', thread: 'stranded-cotton', shades: [entry.shade] };
+    const cards = Array.from({ length: 41 }, (_, i) => ({ ...card, id: `k${i}` }));
+    expect(boxProblem({ ...EMPTY_BOX, cards }, EMPTY_BOX)).toMatch(/up to 40 cards/);
+    const wide = { ...card, shades: Array.from({ length: 5001 }, () => entry.shade) };
+    expect(boxProblem({ ...EMPTY_BOX, cards: [wide] }, EMPTY_BOX)).toMatch(/up to 5,000 shades/);
+    expect(boxProblem({ ...EMPTY_BOX, entries: [bad] }, { ...EMPTY_BOX, entries: [bad] })).toBeNull();
   });
 });

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { hexOfLab, readCssColour } from '../../colour/index.ts';
 import { failure, success, type Outcome } from '../../measure/index.ts';
 import { THREAD_KINDS, threadKind } from '../threads.ts';
-import { MOST_ENTRIES, newEntry, type BoxEntry } from './schema.ts';
+import { entrySchema, MOST_ENTRIES, newEntry, type BoxEntry } from './schema.ts';
 
 /** Words by which people head a column; the first is the one that is written. */
 const COLUMNS = {
@@ -114,26 +114,38 @@ function readRow(cell: (column: Column) => string, card: string, row: number): O
   const partM =
     metres === null || metres === undefined
       ? ((whole ?? 0) - skeins) * putUp
-      : Math.max(0, whole === null ? metres - skeins * putUp : metres);
-  return success(
-    newEntry({
-      id: `read-${row}`,
-      shade: {
-        range: (cell('range') || card).slice(0, 80),
-        code: code.slice(0, 60),
-        name: (cell('name') || code).slice(0, 200),
-        hex,
-      },
-      thread,
-      lot: cell('lot').slice(0, 60),
-      whole: Math.min(10_000, skeins),
-      partM: Math.min(10_000, partM),
-      place: cell('place').slice(0, 80),
-      price: price ?? null,
-      handDyed: /^(yes|y|1|true|x)$/i.test(cell('handDyed')),
-    }),
-  );
+      : whole === null
+        ? metres - skeins * putUp
+        : metres;
+  const entry = newEntry({
+    id: `read-${row}`,
+    shade: {
+      range: (cell('range') || card).slice(0, 80),
+      code: code.slice(0, 60),
+      name: (cell('name') || code).slice(0, 200),
+      hex,
+    },
+    thread,
+    lot: cell('lot').slice(0, 60),
+    whole: skeins,
+    partM,
+    place: cell('place').slice(0, 80),
+    price: price ?? null,
+    handDyed: /^(yes|y|1|true|x)$/i.test(cell('handDyed')),
+  });
+  // What is read must be what is kept: one set of bounds for both.
+  const checked = entrySchema.safeParse(entry);
+  if (checked.success) return success(checked.data);
+  const field = String(checked.error.issues[0]?.path[0]);
+  return failure(FIELD_FAULTS[field] ?? `with a ${field} that cannot be kept`);
 }
+
+/** What is said of a figure that no one's box has. */
+const FIELD_FAULTS: Readonly<Record<string, string>> = {
+  whole: 'with a number of skeins below nought, or above ten thousand',
+  partM: 'with metres below nought, or above ten thousand',
+  price: 'with a price below nought, or above a hundred thousand',
+};
 
 function colourOf(cell: (column: Column) => string): string | null {
   const text = cell('colour');

@@ -2,6 +2,7 @@ export { entriesOf, freeM, isLow, isShort, metresOf, ownedM, reservedM, weighed,
 export { readCsv, writeCsv, type ReadCard } from './csv.ts';
 export { readGpl, writeGpl } from './gpl.ts';
 export {
+  boxProblem,
   boxSchema,
   cardSchema,
   EMPTY_BOX,

@@ -81,3 +81,31 @@ export function newEntry(entry: Pick<BoxEntry, 'id' | 'shade' | 'thread'> & Part
     ...entry,
   };
 }
+
+/**
+ * What is wrong with a box, or null. What it shares with one that is known to be right is not looked at again.
+ * @returns a sentence that says what to do
+ */
+export function boxProblem(box: ThreadBox, right: ThreadBox): string | null {
+  if (box.entries.length > MOST_ENTRIES) {
+    return `A thread box holds up to ${MOST_ENTRIES.toLocaleString('en')} entries; this would make ${box.entries.length.toLocaleString('en')}. Take some out first.`;
+  }
+  if (box.cards.length > MOST_CARDS) {
+    return `A thread box holds up to ${MOST_CARDS} cards of your own. Take one out first.`;
+  }
+  const [entries, cards] = [new Set(right.entries), new Set(right.cards)];
+  for (const entry of box.entries) {
+    if (entries.has(entry)) continue;
+    const fault = entrySchema.safeParse(entry).error?.issues[0];
+    if (fault) return `“${entry.shade.name}” cannot be kept so: its ${fault.path.join('.')} is out of bounds.`;
+  }
+  for (const card of box.cards) {
+    if (cards.has(card)) continue;
+    if (card.shades.length > MOST_SHADES) {
+      return `A card holds up to ${MOST_SHADES.toLocaleString('en')} shades; “${card.name}” has ${card.shades.length.toLocaleString('en')}. Divide it.`;
+    }
+    const fault = cardSchema.safeParse(card).error?.issues[0];
+    if (fault) return `The card “${card.name}” cannot be kept so: its ${fault.path.join('.')} is out of bounds.`;
+  }
+  return null;
+}

@@ -3,6 +3,7 @@ import { metresOf } from '@junctura/core/materials';
 import { formatThread, plural } from '@junctura/core/measure';
 import { Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
+import { saveFile } from '../../keeping/files.ts';
 import { NAlert, NButton, NDropdown } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -65,6 +66,10 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 });
 
 const total = computed(() => threads.box.entries.reduce((sum, entry) => sum + metresOf(entry), 0));
+
+function exportDamaged(): void {
+  saveFile('thread-box-damaged.json', JSON.stringify(threads.damaged?.value, null, 1), 'application/json');
+}
 </script>
 
 <template>
@@ -103,7 +108,10 @@ const total = computed(() => threads.box.entries.reduce((sum, entry) => sum + me
       </div>
     </header>
     <div class="notices">
-      <NAlert v-if="threads.problem" type="warning" :show-icon="false">{{ threads.problem }}</NAlert>
+      <NAlert v-if="threads.problem" type="warning" :show-icon="false"
+        >{{ threads.problem }}
+        <NButton v-if="threads.damaged" size="tiny" @click="exportDamaged">Export the old box</NButton></NAlert
+      >
       <NAlert v-if="threads.conflict" type="warning" :show-icon="false">
         The box was changed in another tab, so this tab’s changes are not kept yet.
         <NButton size="tiny" @click="threads.settleConflict(false)">Take the other tab’s</NButton>

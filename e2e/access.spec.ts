@@ -74,7 +74,7 @@ test('the bench and the stitch book meet WCAG 2.2 AA as far as a checker can tel
 test('every step does so too', async ({ bench, page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: /^Night tram/ }).click();
-  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer', 'Order']) {
+  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer', 'Order', 'At the hoop']) {
     await bench.goTo(step);
     await expect(bench.card.getByRole('heading').first()).toBeVisible();
     await check(page, step);

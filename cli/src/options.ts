@@ -7,7 +7,8 @@ import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type Stitch
 export const USAGE =
   'plan FILE [--hoop 150] [--fit | --scale MM_PER_UNIT] [--cloth ID] [--thread KIND] [--strands N] ' +
   '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N] ' +
-  '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]]';
+  '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]] ' +
+  '[--record ENTRIES.json]';
 
 /** What was asked for on the command line; null where nothing was said. */
 export interface PlanOptions {
@@ -25,6 +26,8 @@ export interface PlanOptions {
   readonly seed: number;
   /** How the order of work is found and told; null: it is not asked for. */
   readonly order: OrderOptions | null;
+  /** A file of entries of the record; null: it is not asked for. */
+  readonly record: string | null;
 }
 
 /** Schools of the order; null where nothing was said: the piece's own. */
@@ -74,6 +77,7 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
         focal: { type: 'string' },
         outline: { type: 'string' },
         sitting: { type: 'string' },
+        record: { type: 'string' },
       },
     });
     const [file, ...others] = positionals;
@@ -103,6 +107,7 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       slack: number('--slack', values.slack, 0, 1, 'as a share of the length'),
       seed: wholeNumber('--seed', values.seed, 0, 2 ** 32 - 1) ?? 1,
       order: orderOptions(values),
+      record: values.record ?? null,
     };
     return success(options);
   } catch (error) {

@@ -7,6 +7,8 @@ import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { runPlan } from './runPlan.ts';
 
+const pool = 'demo/pieces/rock-pool.junctura.json';
+
 const root = fileURLToPath(new URL('../..', import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), 'plan-'));
 const drawing = join(folder, 'drawing.svg');
@@ -218,8 +220,64 @@ describe('the headless planner', () => {
     };
     const far = drawn('far.svg', '<path d="M0 0H999999V999999H0Z" fill="#a33"/>');
     expect(runPlan([far])).toMatchObject({ ok: false, problem: expect.stringMatching(/larger than 3 m/) as string });
-    const stray = strict(drawn('stray.svg', '<path d="M9 9H30L-547280 20L9 30Z"/><rect x="40" y="40" width="20" height="20"/>'));
+    const stray = strict(
+      drawn('stray.svg', '<path d="M9 9H30L-547280 20L9 30Z"/><rect x="40" y="40" width="20" height="20"/>'),
+    );
     expect(stray.findings.map(({ id }) => id)).toContain('too-large');
     expect(stray.parts[1]!.passes.length).toBeGreaterThan(0);
+  });
+
+  it('tells an order that keeps its rules, within its bound, by colour and by area', () => {
+    interface Told {
+      readonly order: {
+        readonly steps: readonly { n: number; part: string; layer: number; sitting: number; because: string[] }[];
+        readonly rules: readonly { id: string; before: string; after: string }[];
+        readonly totals: Record<string, number>;
+        readonly bound: Record<string, number>;
+        readonly drawingOrder: Record<string, number>;
+      };
+    }
+    for (const by of ['colour', 'area']) {
+      const outcome = runPlan([pool, '--order', by, '--needles', '3', '--sitting', '45']);
+      if (!outcome.ok) throw new Error(outcome.problem);
+      const { order } = outcome.value as Told;
+      const first = new Map<string, number>();
+      const last = new Map<string, number>();
+      for (const { n, part, layer } of order.steps) {
+        const key = `${part}:${layer}`;
+        if (!first.has(key)) first.set(key, n);
+        last.set(key, n);
+      }
+      expect(order.rules.length).toBeGreaterThan(50);
+      for (const { before, after } of order.rules) {
+        if (before !== after) expect(first.get(before)!).toBeLessThan(last.get(after)!);
+      }
+      for (const key of ['threadings', 'colourChanges', 'hoopMoves']) {
+        expect(order.totals[key]).toBeGreaterThanOrEqual(order.bound[key]!);
+      }
+      expect(order.totals['seconds']).toBeLessThanOrEqual(order.drawingOrder['seconds']!);
+      expect(order.steps.at(-1)!.sitting).toBe(order.totals['sittings']);
+    }
+    expect(runPlan([pool, '--needles', '3'])).toMatchObject({ ok: false });
+  });
+
+  it('tells how a record stands to the plan', () => {
+    const file = join(folder, 'entries.json');
+    const at = (minutes: number): string =>
+      new Date(Date.parse('2026-05-01T19:00:00Z') + 60_000 * minutes).toISOString();
+    writeFileSync(
+      file,
+      JSON.stringify([
+        { type: 'sitting-begun', id: 'a', at: at(0), needles: 4 },
+        { type: 'part-done', id: 'b', at: at(5), part: 'rim' },
+      ]),
+    );
+    const outcome = runPlan([pool, '--record', file]);
+    if (!outcome.ok) throw new Error(outcome.problem);
+    const { record } = outcome.value as { record: { doneParts: string[]; left: { seconds: Record<string, number> } } };
+    expect(record.doneParts).toEqual(['rim']);
+    expect(record.left.seconds['p10']).toBeLessThan(record.left.seconds['p90']!);
+    writeFileSync(file, '[{"type":"step-done"}]');
+    expect(runPlan([pool, '--record', file])).toMatchObject({ ok: false });
   });
 });

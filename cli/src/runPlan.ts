@@ -1,5 +1,7 @@
 import { readFileSync, statSync } from 'node:fs';
 import { failure, success, type Outcome } from '@junctura/core/measure';
+import { recordReport } from '@junctura/core/log';
+import { recordSchema, type PieceRecord } from '@junctura/core/piece';
 import { readOptions } from './options.ts';
 import { planText } from './planFile.ts';
 import { orderReport } from './orderReport.ts';
@@ -20,6 +22,20 @@ function readFile(file: string): Outcome<string> {
   }
 }
 
+/** The entries of a record, checked. */
+function readEntries(file: string): Outcome<PieceRecord> {
+  const text = readFile(file);
+  if (!text.ok) return text;
+  try {
+    const checked = recordSchema.safeParse(JSON.parse(text.value));
+    if (checked.success) return success(checked.data);
+    const { path, message } = checked.error.issues[0]!;
+    return failure(`${file} is no list of entries: ${path.join('.') || 'the whole'}: ${message}`);
+  } catch {
+    return failure(`${file} is not sound JSON`);
+  }
+}
+
 /** What the command line asks for, worked out: the report, or one sentence that says what is wrong. */
 export function runPlan(args: readonly string[]): Outcome<object> {
   const options = readOptions(args);
@@ -30,5 +46,8 @@ export function runPlan(args: readonly string[]): Outcome<object> {
   if (!planned.ok) return planned;
   const { piece, workings } = planned.value;
   const order = options.value.order && { order: orderReport(piece, workings.plan) };
-  return success({ ...report(piece, workings), ...order });
+  if (options.value.record === null) return success({ ...report(piece, workings), ...order });
+  const entries = readEntries(options.value.record);
+  if (!entries.ok) return entries;
+  return success({ ...report(piece, workings), ...order, record: recordReport(entries.value, workings.plan) });
 }

@@ -1,2 +1,14 @@
 export { doubtOf, learnHand, trusted, type Doubt, type Learned, type LearnedStitch } from './learn.ts';
 export { countingEntries, mergeRecords, progressOf, toWorkAgain, type Progress } from './progress.ts';
+export {
+  forecast,
+  learnPace,
+  recordReport,
+  workSoFar,
+  type Forecast,
+  type LongGap,
+  type Pace,
+  type RecordReport,
+  type WorkedStep,
+  type WorkSoFar,
+} from './work.ts';

@@ -12,7 +12,7 @@ export interface Progress {
 export function progressOf(record: PieceRecord): Progress {
   const counting = countingEntries(record);
   return {
-    done: new Set(counting.flatMap((entry) => (entry.type === 'voided' ? [] : [entry.part]))),
+    done: new Set(counting.flatMap((entry) => ('part' in entry ? [entry.part] : []))),
     uses: counting.filter((entry) => entry.type === 'thread-used').sort(byTime),
   };
 }
@@ -37,6 +37,6 @@ export function toWorkAgain(
   newEntry: () => Pick<RecordEntry, 'id' | 'at'>,
 ): RecordEntry[] {
   return countingEntries(record).flatMap((entry): RecordEntry[] =>
-    entry.type !== 'voided' && parts.has(entry.part) ? [{ ...newEntry(), type: 'voided', entry: entry.id }] : [],
+    'part' in entry && parts.has(entry.part) ? [{ ...newEntry(), type: 'voided', entry: entry.id }] : [],
   );
 }

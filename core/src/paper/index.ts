@@ -1,5 +1,6 @@
 export { calloutsFor, type Callout } from './guide/callouts.ts';
 export { guideHtml } from './guide/guideHtml.ts';
+export { workingDrawing } from './guide/workingDrawing.ts';
 export { guideMap, type GuideMap } from './guide/guideMap.ts';
 export { guidePages, mapBoxOf } from './guide/guidePages.ts';
 export { makeGuide, type Guide, type GuideOptions, type GuideRow } from './guide/guide.ts';

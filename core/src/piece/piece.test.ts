@@ -106,7 +106,7 @@ describe('piece files', () => {
     const { record } = read.value;
     const used = record.filter((entry) => entry.type === 'thread-used');
     expect(used.map(({ type: _type, ...use }) => use)).toEqual(uses);
-    const parts = new Set(record.flatMap((entry) => (entry.type === 'voided' ? [] : [entry.part])));
+    const parts = new Set(record.flatMap((entry) => ('part' in entry ? [entry.part] : [])));
     expect([...parts].sort()).toEqual([...done].sort());
     expect(new Set(record.map(({ id }) => id)).size).toBe(record.length);
   });

@@ -27,11 +27,62 @@ const threadUsed = z.strictObject({
   sure: z.boolean(),
 });
 
+/** The key of a step in the order of work: part, layer, shade, position. */
+const stepKey = z.string().min(1).max(160);
+const share = z.number().min(0).max(1);
+const count = z.number().int().min(0).max(1000);
+const text = z.string().max(2000);
+
+/** A sitting begins, with so many needles and pins laid out; null: not counted. */
+const sittingBegun = z.strictObject({ ...noted, type: z.literal('sitting-begun'), needles: count.nullable() });
+/** It ends, with so many counted in again. */
+const sittingEnded = z.strictObject({ ...noted, type: z.literal('sitting-ended'), needles: count.nullable() });
+const stepDone = z.strictObject({ ...noted, type: z.literal('step-done'), step: stepKey });
+/** So much of a step is worked in all. */
+const portionDone = z.strictObject({ ...noted, type: z.literal('portion-done'), step: stepKey, share });
+/** A step is left for later. */
+const stepLater = z.strictObject({ ...noted, type: z.literal('step-later'), step: stepKey });
+/** All of a step was taken out again. */
+const unpicked = z.strictObject({ ...noted, type: z.literal('unpicked'), step: stepKey });
+/** A new length is on the needle. */
+const lengthTaken = z.strictObject({
+  ...noted,
+  type: z.literal('length-taken'),
+  colour: id,
+  strands: z.number().int().min(1).max(FOLDED_STRANDS),
+});
+/** Something to look at again, and that it was looked at. */
+const lookAgain = z.strictObject({ ...noted, type: z.literal('look-again'), step: stepKey, text });
+const lookedAt = z.strictObject({ ...noted, type: z.literal('looked-at'), entry: id });
+/** A long time without a tap was spent stitching, or away. */
+const longGap = z.strictObject({ ...noted, type: z.literal('long-gap'), stitched: z.boolean(), before: id });
+const hoopChange = z.strictObject({
+  ...noted,
+  type: z.enum(['cloth-mounted', 'cloth-taken-off', 'mark-redrawn', 'break-taken']),
+});
+const note = z.strictObject({ ...noted, type: z.literal('note'), text });
+
 /** Another entry was wrong, and no longer counts. It stays readable. */
 const voided = z.strictObject({ ...noted, type: z.literal('voided'), entry: id });
 
 /** One thing that was noted at the hoop. Entries are only ever added: what was wrong is voided by another. */
-export const recordEntrySchema = z.discriminatedUnion('type', [partDone, threadUsed, voided]);
+export const recordEntrySchema = z.discriminatedUnion('type', [
+  partDone,
+  threadUsed,
+  sittingBegun,
+  sittingEnded,
+  stepDone,
+  portionDone,
+  stepLater,
+  unpicked,
+  lengthTaken,
+  lookAgain,
+  lookedAt,
+  longGap,
+  hoopChange,
+  note,
+  voided,
+]);
 
 /** The record of a piece: a document of its own beside the drawing. It means the same in whatever order its entries come. */
 export const recordSchema = z.array(recordEntrySchema).max(MOST_ENTRIES);

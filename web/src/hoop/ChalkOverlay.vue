@@ -1,12 +1,12 @@
 <script setup lang="ts">
+import type { Step } from '@junctura/core/order';
 import { computed } from 'vue';
 import { partPath } from './usePartPaths.ts';
-import { useSelection } from '../session/selection.ts';
 import { useWorkings } from '../session/workings.ts';
 
 /** What is still to be worked, in chalk over the cloth: the present step firmly, what comes next lightly, the rest faintly. */
+const props = defineProps<{ steps: readonly Step[]; place: number }>();
 const workings = useWorkings();
-const selection = useSelection();
 
 /** So many of the next steps are told apart from the rest. */
 const NEXT = 3;
@@ -14,8 +14,9 @@ const NEXT = 3;
 const marks = computed(() => {
   const plan = workings.current?.plan;
   if (!plan) return [];
-  const { order, parts } = plan;
-  const at = Math.min(Math.floor(selection.place + 1e-9), order.length);
+  const { parts } = plan;
+  const order = props.steps;
+  const at = Math.min(Math.floor(props.place + 1e-9), order.length);
   const begun = new Set(order.slice(0, at).map(({ part }) => part));
   const present = order[at]?.part;
   const next = new Set(order.slice(at + 1, at + 1 + NEXT).map(({ part }) => part));

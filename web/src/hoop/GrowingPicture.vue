@@ -1,22 +1,26 @@
 <script setup lang="ts">
+import type { Step } from '@junctura/core/order';
 import { computed, ref, toRef } from 'vue';
 import { growingScene } from '../picture/scene.ts';
 import { useGrowing } from '../picture/useGrowing.ts';
 import type { Size, View } from '../picture/view.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
-import { useSelection } from '../session/selection.ts';
 import { useWorkings } from '../session/workings.ts';
 
-/** The piece as it stands at a place in the order of work. */
-const props = defineProps<{ view: View; size: Size }>();
+/** The piece as it stands at a place among steps that are worked one after the other. */
+const props = defineProps<{ view: View; size: Size; steps: readonly Step[]; place: number }>();
 
 const opened = useOpenedPiece();
 const workings = useWorkings();
-const selection = useSelection();
 const canvas = ref<HTMLCanvasElement | null>(null);
-const scene = computed(() => (workings.current ? growingScene(opened.piece, workings.current) : null));
-const place = computed(() => Math.min(selection.place, scene.value?.threads.length ?? 0));
-useGrowing({ canvas, scene, place, view: toRef(props, 'view'), size: toRef(props, 'size') });
+const scene = computed(() => (workings.current ? growingScene(opened.piece, workings.current, props.steps) : null));
+useGrowing({
+  canvas,
+  scene,
+  place: toRef(props, 'place'),
+  view: toRef(props, 'view'),
+  size: toRef(props, 'size'),
+});
 </script>
 
 <template>

@@ -15,6 +15,7 @@ import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
+import { useWorkSoFar } from '../session/workSoFar.ts';
 import { useSelection } from '../session/selection.ts';
 import { useSettings } from '../session/settings.ts';
 import HoopRing from './HoopRing.vue';
@@ -32,6 +33,7 @@ const props = defineProps<{ show: HoopShows; only?: ReadonlySet<string> | null }
 const opened = useOpenedPiece();
 
 const workings = useWorkings();
+const work = useWorkSoFar();
 
 const selection = useSelection();
 const settings = useSettings();
@@ -66,8 +68,13 @@ const reachMm = computed(() => {
 const camera = useHoopCamera(frame, size, reachMm);
 const { view, viewBox, hairline, stripe, ruleMm, isWhole, isTrueSize, showAll, showTrueSize, zoom, wheel } = camera;
 
+/** The piece is shown growing in the order of work, or as it stands by what was noted. */
+const isGrowing = computed(() => props.show === 'order' || props.show === 'work');
+const steps = computed(() => (props.show === 'work' ? work.steps : (workings.current?.plan.order ?? [])));
+const place = computed(() => (props.show === 'work' ? work.place : Math.min(selection.place, steps.value.length)));
+
 const scene = computed<Scene | null>(() => {
-  if (!workings.current || props.show === 'order') return null;
+  if (!workings.current || isGrowing.value) return null;
   const only = props.show === 'stitches' ? (props.only ?? null) : new Set<string>();
   const { seeing } = selection;
   const seen = seeing === 'daylight' || seeing === 'armsLength' ? undefined : (hex: string) => seenAs(hex, seeing);
@@ -131,9 +138,9 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
     @wheel.prevent="wheel"
     @keydown="key"
   >
-    <GrowingPicture v-if="show === 'order'" :view="view" :size="size" />
+    <GrowingPicture v-if="isGrowing" :steps="steps" :place="place" :view="view" :size="size" />
     <canvas
-      v-show="show !== 'order'"
+      v-show="!isGrowing"
       ref="canvas"
       class="picture"
       :data-show="show"
@@ -182,7 +189,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         :dot-mm="4 / view.pxPerMm"
       />
       <TransferOverlay v-if="show === 'lines'" :hairline="hairline" />
-      <ChalkOverlay v-if="show === 'order'" />
+      <ChalkOverlay v-if="isGrowing" :steps="steps" :place="place" />
       <PartsOverlay :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
       <DetailMarks v-if="show === 'drawing' || show === 'fit'" :hairline="hairline" />
       <g v-if="show === 'fit'">

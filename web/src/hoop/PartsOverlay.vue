@@ -35,7 +35,7 @@ function strokeMm({ part }: PlannedPart): number | undefined {
 </script>
 
 <template>
-  <g class="parts" :class="show === 'order' ? 'stitches' : show">
+  <g class="parts" :class="show === 'order' || show === 'work' ? 'stitches' : show">
     <path
       v-for="planned in parts"
       :key="planned.part.id"

@@ -2,7 +2,7 @@ import { workedIn, type PlannedPass, type WorkedThread } from '@junctura/core/wo
 import type { Workings } from '@junctura/core/advice';
 import { threadTones, type ThreadTones } from '@junctura/core/colour';
 import { clothOf, WORKING_LENGTH, type Cloth } from '@junctura/core/materials';
-import { threadOfStep } from '@junctura/core/order';
+import { threadOfStep, type Step } from '@junctura/core/order';
 import { type Piece, colourName } from '@junctura/core/piece';
 
 /** One thread of a pass to be painted, in its tones. */
@@ -70,13 +70,13 @@ export function sceneOf(
 }
 
 /** What a picture of the piece shows as it is worked: its threads are the steps of the order, in their order. */
-export function growingScene(piece: Piece, { plan }: Workings): Scene {
+export function growingScene(piece: Piece, { plan }: Workings, steps: readonly Step[]): Scene {
   const tones = new Map(piece.palette.map((colour) => [colour.id, threadTones(colourName(colour).hex)]));
   const usable = usableMm(piece.worker);
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: piece.cloth.colour,
-    threads: plan.order.map((step): PaintedThread => {
+    threads: steps.map((step): PaintedThread => {
       const planned = plan.parts[step.depth]!;
       const thread = threadOfStep(planned, step, piece.hoop, piece.positions)!;
       const pass = workedIn(planned.passes[step.layer]!, thread);

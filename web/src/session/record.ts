@@ -5,7 +5,7 @@ import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { PieceStore } from '../keeping/pieceStore.ts';
 
-type Noted<T> = T extends RecordEntry ? Omit<T, 'id' | 'at'> : never;
+export type Noted<T> = T extends RecordEntry ? Omit<T, 'id' | 'at'> : never;
 
 /** The record of the open piece: what was noted at the hoop. It is stored entry by entry, and has no part in undo. */
 export const useRecord = defineStore('record', () => {
@@ -50,5 +50,5 @@ export const useRecord = defineStore('record', () => {
     return note({ type: 'voided', entry });
   }
 
-  return { entries, progress, problem, take, setDone, noteUse, takeBack };
+  return { entries, progress, problem, take, note, setDone, noteUse, takeBack };
 });

@@ -67,12 +67,13 @@ const open = computed(() => {
   display: flex;
   align-items: baseline;
   justify-content: center;
-  gap: 7px;
-  padding: 11px 6px 15px;
+  gap: 5px;
+  padding: 11px 3px 15px;
+  white-space: nowrap;
   color: #33291a;
   text-decoration: none;
   font-family: var(--serif);
-  font-size: 16px;
+  font-size: 15px;
   position: relative;
   min-width: 0;
 }

@@ -6,6 +6,7 @@ export const PAGES = {
   bench: '/',
   piece: '/piece/:id/:step?',
   'light-table': '/light-table/:id',
+  'at-the-hoop': '/hoop/:id',
   threads: '/threads',
   compare: '/stitches/compare',
   knots: '/stitches/knots',

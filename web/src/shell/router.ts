@@ -35,6 +35,12 @@ export const router = createRouter({
       component: () => import('../features/transfer/LightTablePage.vue'),
       props: true,
     },
+    {
+      name: 'at-the-hoop',
+      path: PAGES['at-the-hoop'],
+      component: () => import('../features/at-the-hoop/HoopPage.vue'),
+      props: true,
+    },
     { name: 'threads', path: PAGES.threads, component: () => import('../features/thread-box/ThreadsPage.vue') },
     { name: 'compare', path: PAGES.compare, component: () => import('../features/stitch-book/ComparePage.vue') },
     { name: 'knots', path: PAGES.knots, component: () => import('../features/stitch-book/KnotsPage.vue') },

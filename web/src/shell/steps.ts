@@ -66,6 +66,13 @@ export const STEPS: readonly Step[] = [
     card: defineAsyncComponent(() => import('../features/order/OrderStep.vue')),
     belowHoop: defineAsyncComponent(() => import('../features/order/WorkPlayer.vue')),
   },
+  {
+    id: 'at-the-hoop',
+    name: 'At the hoop',
+    shows: 'work',
+    isByColour: false,
+    card: defineAsyncComponent(() => import('../features/at-the-hoop/HoopStep.vue')),
+  },
 ];
 
 export type StepId = Step['id'];

@@ -1,0 +1,136 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { Planner } from '../advice/index.ts';
+import { seededRandom } from '../measure/index.ts';
+import type { RecordEntry } from '../piece/index.ts';
+import { demoPiece } from '../testing/pieces.ts';
+import type { Plan } from '../thread/index.ts';
+import { USUAL_FACTORS } from '../work/index.ts';
+import { forecast, learnPace, recordReport, workSoFar } from './index.ts';
+
+const pool = new Planner().plan(demoPiece('rock-pool'), USUAL_FACTORS).plan;
+const START = Date.parse('2026-05-01T19:00:00Z');
+const at = (seconds: number): string => new Date(START + 1000 * seconds).toISOString();
+const entry = (type: string, seconds: number, more: object = {}): RecordEntry =>
+  ({ type, id: `${type}-${seconds}-${JSON.stringify(more)}`, at: at(seconds), ...more }) as RecordEntry;
+const usual = (plan: Plan, i: number): number => plan.work[i]!.stitchSeconds + plan.work[i]!.aroundSeconds;
+const keyOf = (i: number): string => pool.order[i]!.key;
+
+describe('how the work stands', () => {
+  const begun = entry('sitting-begun', 0, { needles: 5 });
+  const first = entry('step-done', usual(pool, 0), { step: keyOf(0) });
+  const second = entry('step-done', usual(pool, 0) + 2 * usual(pool, 1), { step: keyOf(1) });
+
+  it('is read off the entries: what is done, how long it took, what is left in its order', () => {
+    const soFar = workSoFar([begun, first, second], pool);
+    expect(soFar.done.map(({ step }) => step.key)).toEqual([keyOf(0), keyOf(1)]);
+    expect(soFar.done[1]!.seconds! / usual(pool, 1)).toBeCloseTo(2, 2);
+    expect(soFar.left.map(({ key }) => key)).toEqual(pool.order.slice(2).map(({ key }) => key));
+    expect(soFar.openSince).toBe(begun.at);
+    expect(soFar.seconds).toBeCloseTo(usual(pool, 0) + 2 * usual(pool, 1), 0);
+  });
+
+  it('says the same whatever the order of the entries, and twice as once', () => {
+    const entries = [
+      begun,
+      first,
+      second,
+      entry('step-later', 4000, { step: keyOf(2) }),
+      entry('portion-done', 4100, { step: keyOf(3), share: 0.4 }),
+    ];
+    const told = JSON.stringify(workSoFar(entries, pool));
+    fc.assert(
+      fc.property(fc.shuffledSubarray(entries, { minLength: entries.length }), (shuffled) => {
+        expect(JSON.stringify(workSoFar(shuffled, pool))).toBe(told);
+      }),
+      { seed: 4, numRuns: 40 },
+    );
+  });
+
+  it('forgets what was wrong, what was unpicked, and leaves for later what must follow what is left for later', () => {
+    const voided = entry('voided', 9000, { entry: second.id });
+    expect(workSoFar([begun, first, second, voided], pool).done).toHaveLength(1);
+    const unpicked = entry('unpicked', 9000, { step: keyOf(0) });
+    expect(workSoFar([begun, first, second, unpicked], pool).done.map(({ step }) => step.key)).toEqual([keyOf(1)]);
+    const ruled = pool.rules.rules[0]!;
+    const { left } = workSoFar([begun, entry('step-later', 10, { step: keyOf(ruled.before) })], pool);
+    const places = new Map(left.map(({ key }, i) => [key, i]));
+    for (const { before, after } of pool.rules.rules)
+      expect(places.get(keyOf(before))!).toBeLessThan(places.get(keyOf(after))!);
+    expect(places.get(keyOf(ruled.before))!).toBeGreaterThan(0);
+  });
+
+  it('does not take a long time without a tap for stitching until it is said', () => {
+    const late = entry('step-done', usual(pool, 0) + 40_000, { step: keyOf(1) });
+    const asked = workSoFar([begun, first, late], pool);
+    expect(asked.unsaid).toEqual([{ before: late.id, seconds: 40_000 }]);
+    expect(asked.seconds).toBeCloseTo(usual(pool, 0), 0);
+    const told = workSoFar([begun, first, late, entry('long-gap', 50_000, { stitched: true, before: late.id })], pool);
+    expect(told.unsaid).toEqual([]);
+    expect(told.seconds).toBeCloseTo(usual(pool, 0) + 40_000, 0);
+  });
+
+  it('misses needles that were not counted in', () => {
+    expect(workSoFar([begun, entry('sitting-ended', 900, { needles: 4 })], pool).needlesMissing).toBe(1);
+    expect(workSoFar([begun, entry('sitting-ended', 900, { needles: 5 })], pool).needlesMissing).toBe(0);
+  });
+
+  it('counts a part that is said to be worked as all of its steps', () => {
+    const { part } = pool.order[5]!;
+    const soFar = workSoFar([entry('part-done', 0, { part })], pool);
+    expect(soFar.left.some((step) => step.part === part)).toBe(false);
+    expect(recordReport([entry('part-done', 0, { part })], pool).doneParts).toEqual([part]);
+  });
+});
+
+describe('the forecast', () => {
+  /** An embroiderer with a pace of her own, good and bad days, who sometimes forgets to tap. */
+  function worked(seed: number, share: number): { record: RecordEntry[]; truth: number } {
+    const random = seededRandom(seed);
+    const hand = Math.exp(0.28 * random.normal());
+    const own = new Map(pool.order.map(({ stitch }) => [stitch, 1]));
+    for (const stitch of own.keys()) own.set(stitch, hand * Math.exp(0.15 * random.normal()));
+    const times = pool.order.map(({ stitch }, i) => {
+      const tired = 1 + 0.08 * ((i % 8) / 8);
+      return (usual(pool, i) * own.get(stitch)! * tired * Math.exp(0.28 * random.normal())) / 1.04;
+    });
+    const count = Math.round(share * times.length);
+    const record: RecordEntry[] = [entry('sitting-begun', 0, { needles: null })];
+    let seconds = 0;
+    for (let i = 0; i < count; i++) {
+      seconds += times[i]!;
+      const isForgotten = random.next() < 0.05;
+      if (!isForgotten || i === count - 1) record.push(entry('step-done', seconds, { step: keyOf(i) }));
+    }
+    // What was forgotten is tapped at the end, all at once.
+    const told = new Set(record.flatMap((own_) => ('step' in own_ ? [own_.step] : [])));
+    for (let i = 0; i < count; i++)
+      if (!told.has(keyOf(i))) record.push(entry('step-done', seconds + 1 + i / 100, { step: keyOf(i) }));
+    return { record, truth: times.slice(count).reduce((sum, own_) => sum + own_, 0) };
+  }
+
+  it.each([0.1, 1 / 3, 2 / 3])('holds in 76 to 84 of 100 cases with a share of %f done', (share) => {
+    let held = 0;
+    const runs = 600;
+    for (let seed = 1; seed <= runs; seed++) {
+      const { record, truth } = worked(seed, share);
+      const soFar = workSoFar(record, pool);
+      const { seconds } = forecast(soFar, pool, learnPace(soFar.done));
+      if (truth >= seconds.p10 && truth <= seconds.p90) held++;
+    }
+    expect(held / runs).toBeGreaterThanOrEqual(0.76);
+    expect(held / runs).toBeLessThanOrEqual(0.84);
+  });
+
+  it('narrows as more is done, and ends with nothing left', () => {
+    const width = (share: number): number => {
+      const soFar = workSoFar(worked(3, share).record, pool);
+      const { p10, p90 } = forecast(soFar, pool, learnPace(soFar.done)).seconds;
+      return p10 > 0 ? p90 / p10 : 1;
+    };
+    expect(width(0.3)).toBeLessThan(width(0.05));
+    expect(width(0.7)).toBeLessThan(width(0.3) * 1.05);
+    const all = workSoFar(worked(3, 1).record, pool);
+    expect(forecast(all, pool, learnPace(all.done)).seconds.p50).toBe(0);
+  });
+});

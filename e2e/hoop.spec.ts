@@ -1,0 +1,65 @@
+import { expect, test } from './bench.ts';
+
+test.use({ viewport: { width: 390, height: 844 } });
+
+test('one tap notes a step; it is there after the page is gone, and can be taken back', async ({ bench, page }) => {
+  await bench.open('/hoop/demo-kite');
+  await expect(page.getByTestId('begin-sheet')).toContainText('Needles:');
+  await page.getByRole('button', { name: 'One more' }).click();
+  await page.getByTestId('begin').click();
+  const present = page.getByTestId('present');
+  const done = page.getByTestId('done');
+  await expect(done).toContainText('1 of 20');
+  const first = await present.innerText();
+  await done.click();
+  await expect(done).toContainText('2 of 20');
+  // Keys and pedals do the same.
+  await page.keyboard.press('PageDown');
+  await expect(done).toContainText('3 of 20');
+  await page.keyboard.press('PageUp');
+  await expect(done).toContainText('2 of 20');
+  // As soon as it is shown it is kept: a page that goes at once loses nothing.
+  await done.click();
+  await expect(done).toContainText('3 of 20');
+  await page.waitForTimeout(100);
+  await bench.open('/stitches/satin');
+  await bench.open('/hoop/demo-kite');
+  await expect(done).toContainText('3 of 20');
+  await page.getByTestId('back').click();
+  await page.getByTestId('back').click();
+  await expect(done).toContainText('1 of 20');
+  await expect(present).toHaveText(first);
+});
+
+test('what was left for later comes later; needles that do not come back are missed', async ({ bench, page }) => {
+  await bench.open('/hoop/demo-kite');
+  await page.getByTestId('begin').click();
+  const present = page.getByTestId('present');
+  const first = await present.innerText();
+  await page.getByTestId('more').click();
+  await expect(page.getByRole('dialog').getByText('Something is wrong')).toBeVisible();
+  await page.getByTestId('later').click();
+  await expect(present).not.toHaveText(first);
+  await page.getByTestId('end').click();
+  await page.getByRole('dialog').getByRole('button', { name: 'One fewer' }).click();
+  await expect(page.getByRole('alert')).toContainText('before you get up');
+  await page.getByTestId('close-sitting').click();
+  await expect(page.getByRole('alert')).toContainText('1 needle from last time not yet found');
+});
+
+test('the desk sees what was done, what is left, and each entry, which can be taken back', async ({ bench, page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await bench.open('/hoop/demo-kite');
+  await page.getByTestId('begin').click();
+  for (let i = 0; i < 3; i++) {
+    await page.getByTestId('done').click();
+    await expect(page.getByTestId('done')).toContainText(`${i + 2} of 20`);
+  }
+  await page.getByRole('link', { name: 'Back to the desk' }).click();
+  await expect(bench.card.getByTestId('work-done')).toContainText('3 of 20 steps');
+  await expect(bench.card.getByTestId('work-left')).toContainText('thread on the piece');
+  const record = bench.card.getByTestId('record');
+  await record.locator('li', { hasText: 'Done:' }).first().getByRole('button', { name: 'Take back' }).click();
+  await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20 steps');
+  await expect(record).toContainText('(taken back)');
+});

@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { formatDuration, formatDurationRange, formatThread, plural } from '@junctura/core/measure';
+import { sittingDays } from '@junctura/core/thread';
+import { NButton } from 'naive-ui';
+import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useRecord } from '../../session/record.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
+import RecordList from './RecordList.vue';
+import WorkChart from './WorkChart.vue';
+
+/** How the work stands, seen from the desk; and the way to the page that is used at the hoop. */
+const opened = useOpenedPiece();
+const record = useRecord();
+const settings = useSettings();
+const work = useWorkSoFar();
+const router = useRouter();
+
+const soFar = computed(() => work.soFar!);
+const count = computed(() => work.steps.length);
+const share = computed(() => {
+  const left = work.left!.seconds.p50;
+  const done = soFar.value.done.reduce((sum, { work: own }) => sum + own.stitchSeconds + own.aroundSeconds, 0);
+  return done + left > 0 ? done / (done + left) : 0;
+});
+/** The day of the last stitch, at the person's own pace. */
+const lastDay = computed(() => {
+  const { sittingMin, sittingsPerWeek } = opened.piece.worker;
+  const sittings = Math.max(1, Math.ceil(work.left!.seconds.p50 / 60 / sittingMin));
+  const today = new Intl.DateTimeFormat('sv', { dateStyle: 'short' }).format(new Date());
+  const days = sittingDays({ ...opened.piece.calendar, begin: today, moved: [] }, sittingsPerWeek, sittings, today);
+  return new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(new Date(`${days.at(-1)}T12:00`));
+});
+const paceText = computed(() => {
+  const percent = Math.round(100 * (work.pace.hand - 1));
+  if (work.pace.stitches.size === 0) return null;
+  return percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'quicker'} than usual`;
+});
+const earned = computed(() => (settings.rate.perHour * soFar.value.seconds) / 3600);
+const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: { id: opened.piece.id } });
+</script>
+
+<template>
+  <div v-if="work.soFar && work.left" class="stack">
+    <h2>At the hoop</h2>
+    <p v-if="soFar.done.length === 0 && !work.isOpen" class="soft">
+      Open this on a phone or tablet beside the hoop. It shows one step after the other; one tap notes that a step is
+      done, and time, thread and forecasts keep themselves.
+    </p>
+    <NButton type="primary" size="large" data-test="open-hoop" @click="open">{{
+      work.isOpen ? 'Go on with the sitting' : soFar.done.length > 0 ? 'Sit down and go on' : 'Begin'
+    }}</NButton>
+    <dl class="figures">
+      <dt>Done</dt>
+      <dd class="figure" data-test="work-done">
+        {{ soFar.done.length }} of {{ plural(count, 'step') }}, {{ Math.round(share * 100) }} % of the time
+      </dd>
+      <dt>Worked so far</dt>
+      <dd class="figure">{{ formatDuration(soFar.seconds / 3600) }} on {{ plural(soFar.days.size, 'day') }}</dd>
+      <template v-if="soFar.left.length > 0">
+        <dt>Left</dt>
+        <dd class="figure" data-test="work-left">
+          {{ formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600) }},
+          {{ formatThread(work.left.threadMm, settings.units) }} of thread on the piece
+        </dd>
+        <dt>Last stitch</dt>
+        <dd class="figure">about {{ lastDay }}</dd>
+      </template>
+      <template v-if="paceText">
+        <dt>Your pace</dt>
+        <dd>{{ paceText }}</dd>
+      </template>
+      <template v-if="settings.rate.perHour > 0 && soFar.seconds > 0">
+        <dt>At your rate</dt>
+        <dd class="figure">{{ earned.toFixed(2) }} {{ settings.rate.coin }} so far</dd>
+      </template>
+    </dl>
+    <p v-if="soFar.needlesMissing > 0" class="warn" role="status">
+      {{ plural(soFar.needlesMissing, 'needle') }} {{ soFar.needlesMissing === 1 ? 'was' : 'were' }} not counted in at
+      the end of the last sitting. Look for {{ soFar.needlesMissing === 1 ? 'it' : 'them' }} before anyone sits down
+      there.
+    </p>
+    <WorkChart :so-far="soFar" :left="work.left" />
+    <template v-if="record.entries.length > 0">
+      <h3>What was noted</h3>
+      <RecordList />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.figures {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 5px 16px;
+  margin: 0;
+}
+dt {
+  color: var(--ink-soft);
+}
+dd {
+  margin: 0;
+}
+.warn {
+  padding: 6px 10px;
+  border-left: 3px solid var(--madder);
+}
+</style>

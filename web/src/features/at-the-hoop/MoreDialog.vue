@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { workingDrawing } from '@junctura/core/paper';
+import { stitchKind } from '@junctura/core/stitches';
+import { NButton, NInput } from 'naive-ui';
+import { computed, ref } from 'vue';
+import PagePreview from '../../ui/PagePreview.vue';
+import TheDialog from '../../ui/TheDialog.vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
+
+/** What a long press offers: how it is worked, part of it, later, unpick, something is wrong. */
+const emit = defineEmits<{ close: [] }>();
+const opened = useOpenedPiece();
+const work = useWorkSoFar();
+
+const step = computed(() => work.present!);
+const kind = computed(() => stitchKind(step.value.stitch));
+const DRAWING = { widthMm: 70, heightMm: 38 };
+const page = computed(() => ({
+  ...DRAWING,
+  items: workingDrawing(step.value.stitch, opened.piece.worker.hand, 0, 0, DRAWING.widthMm, DRAWING.heightMm),
+}));
+const last = computed(() => work.soFar?.done.at(-1)?.step ?? null);
+const pinText = ref('');
+const noteText = ref('');
+const canSpeak = 'speechSynthesis' in globalThis;
+
+function read(): void {
+  speechSynthesis.cancel();
+  speechSynthesis.speak(new SpeechSynthesisUtterance([kind.value.name, ...kind.value.steps].join('. ')));
+}
+async function note(...entries: Parameters<typeof work.note>): Promise<void> {
+  await work.note(...entries);
+  emit('close');
+}
+</script>
+
+<template>
+  <TheDialog show :title="work.nameOf(step)" width="480px" @close="emit('close')">
+    <div class="stack more">
+      <section class="stack">
+        <h3>{{ kind.name }}</h3>
+        <PagePreview :page="page" :label="`${kind.name}: how the needle goes`" />
+        <ol>
+          <li v-for="line in kind.steps" :key="line">{{ line }}</li>
+        </ol>
+        <NButton v-if="canSpeak" @click="read">Read it to me</NButton>
+      </section>
+      <section class="stack">
+        <h3>Part of it is done</h3>
+        <div class="row">
+          <NButton
+            v-for="share in [0.25, 0.5, 0.75]"
+            :key="share"
+            size="large"
+            @click="note({ type: 'portion-done', step: step.key, share })"
+            >{{ share * 100 }} %</NButton
+          >
+        </div>
+        <div class="row">
+          <NButton size="large" data-test="later" @click="note({ type: 'step-later', step: step.key })">Later</NButton>
+          <NButton v-if="last" size="large" @click="note({ type: 'unpicked', step: last.key })"
+            >Unpicked: {{ work.nameOf(last) }}</NButton
+          >
+          <NButton size="large" @click="note({ type: 'length-taken', colour: step.colour, strands: step.strands })"
+            >A new length</NButton
+          >
+        </div>
+      </section>
+      <section class="stack">
+        <h3>Something is wrong</h3>
+        <dl>
+          <template v-for="{ fault, cure } in kind.faults" :key="fault">
+            <dt>{{ fault }}</dt>
+            <dd>{{ cure }}</dd>
+          </template>
+        </dl>
+        <NInput
+          v-model:value="pinText"
+          placeholder="What to look at again"
+          maxlength="300"
+          :input-props="{ 'aria-label': 'What to look at again' }"
+        />
+        <NButton @click="note({ type: 'look-again', step: step.key, text: pinText })">Look at it again later</NButton>
+        <ul v-if="work.soFar!.toLookAt.length > 0">
+          <li v-for="pin in work.soFar!.toLookAt" :key="pin.id">
+            {{ pin.text || 'To look at again' }}
+            <NButton size="small" @click="work.note({ type: 'looked-at', entry: pin.id })">Looked at</NButton>
+          </li>
+        </ul>
+      </section>
+      <section class="stack">
+        <h3>A note</h3>
+        <NInput v-model:value="noteText" type="textarea" maxlength="2000" :input-props="{ 'aria-label': 'Note' }" />
+        <NButton :disabled="noteText.trim() === ''" @click="note({ type: 'note', text: noteText.trim() })"
+          >Keep the note</NButton
+        >
+      </section>
+    </div>
+  </TheDialog>
+</template>
+
+<style scoped>
+.more {
+  gap: 22px;
+  font-size: 17px;
+}
+ol,
+ul,
+dl {
+  margin: 0;
+  padding-left: 20px;
+  display: grid;
+  gap: 4px;
+}
+dl {
+  padding-left: 0;
+}
+dt {
+  font-weight: 600;
+}
+dd {
+  margin: 0 0 6px;
+}
+</style>

@@ -1,0 +1,128 @@
+import { countingEntries, forecast, learnPace, workSoFar } from '@junctura/core/log';
+import type { Step } from '@junctura/core/order';
+import type { RecordEntry } from '@junctura/core/piece';
+import { colourName } from '@junctura/core/piece';
+import { sittingsOf, type Sitting, type StepWork } from '@junctura/core/thread';
+import { stitchKind } from '@junctura/core/stitches';
+import { defineStore } from 'pinia';
+import { computed, ref, watch, type ComputedRef } from 'vue';
+import { useOpenedPiece } from './openedPiece.ts';
+import { useRecord, type Noted } from './record.ts';
+import { useWorkings } from './workings.ts';
+
+/** The open piece as it is worked: what is done, what is to do now, and what a tap notes. */
+export const useWorkSoFar = defineStore('workSoFar', () => {
+  const opened = useOpenedPiece();
+  const workings = useWorkings();
+  const record = useRecord();
+  const plan = computed(() => workings.current?.plan ?? null);
+  const soFar = computed(() => (plan.value ? workSoFar(record.entries, plan.value) : null));
+  const pace = computed(() => learnPace(soFar.value?.done ?? []));
+  const left = computed(() => (soFar.value && plan.value ? forecast(soFar.value, plan.value, pace.value) : null));
+  const present = computed(() => soFar.value?.left[0] ?? null);
+  const next = computed(() => soFar.value?.left[1] ?? null);
+  const isOpen = computed(() => soFar.value?.openSince != null);
+  const numbers = computed(() => new Map(plan.value?.order.map(({ key }, i) => [key, i])));
+
+  /** All steps as they are worked here: what is done in its order, then what is left. The same list where nothing moved. */
+  const steps: ComputedRef<readonly Step[]> = computed((before?: readonly Step[]) => {
+    const now = [...(soFar.value?.done.map(({ step }) => step) ?? []), ...(soFar.value?.left ?? [])];
+    const isSame = before?.length === now.length && before.every((step, i) => step === now[i]);
+    return isSame ? before : now;
+  });
+  const place = computed(() => {
+    const begun = present.value ? (soFar.value?.begun.get(present.value.key) ?? 0) : 0;
+    return (soFar.value?.done.length ?? 0) + begun;
+  });
+
+  function workOf(step: Step | null): StepWork | null {
+    const at = step ? numbers.value.get(step.key) : undefined;
+    return at === undefined ? null : (plan.value?.work[at] ?? null);
+  }
+  function secondsOf(step: Step | null): number {
+    const work = workOf(step);
+    if (!step || !work) return 0;
+    return (
+      (work.stitchSeconds + work.aroundSeconds) * (pace.value.stitches.get(step.stitch)?.factor ?? pace.value.hand)
+    );
+  }
+  /** The planned sitting to which the present step belongs. */
+  const sitting = computed((): Sitting | null => {
+    const at = present.value ? numbers.value.get(present.value.key) : undefined;
+    if (!plan.value || at === undefined) return null;
+    return sittingsOf(opened.piece, plan.value).find(({ steps: own }) => own.some(({ step }) => step === at)) ?? null;
+  });
+
+  const nameOf = (step: Step | null): string => (step ? (opened.nameOf(step.part) ?? step.part) : '');
+  function colourOf(step: Step | null): { name: string; hex: string } {
+    const colour = opened.piece.palette.find(({ id }) => id === step?.colour);
+    return colour ? colourName(colour) : { name: '', hex: '#888888' };
+  }
+  const stitchName = (step: Step | null): string => (step ? stitchKind(step.stitch).name : '');
+
+  /** What the last taps noted, to be taken back one after the other. */
+  const noted = ref<string[][]>([]);
+  watch(
+    () => opened.piece.id,
+    () => (noted.value = []),
+  );
+  async function note(...entries: Noted<RecordEntry>[]): Promise<void> {
+    const before = new Set(record.entries.map(({ id }) => id));
+    for (const entry of entries) await record.note(entry);
+    noted.value = [...noted.value, record.entries.filter(({ id }) => !before.has(id)).map(({ id }) => id)];
+  }
+  /** The present step is done; with the last of a part the part is, too. */
+  async function done(): Promise<void> {
+    const step = present.value;
+    if (!step || !soFar.value) return;
+    const isLastOfPart = soFar.value.left.every(({ part, key }) => part !== step.part || key === step.key);
+    const begin: Noted<RecordEntry>[] = isOpen.value ? [] : [{ type: 'sitting-begun', needles: null }];
+    const whole: Noted<RecordEntry>[] = isLastOfPart ? [{ type: 'part-done', part: step.part }] : [];
+    await note(...begin, { type: 'step-done', step: step.key }, ...whole);
+  }
+  async function takeBack(): Promise<void> {
+    const last = noted.value.at(-1) ?? lastNoted(record.entries);
+    if (!last) return;
+    noted.value = noted.value.slice(0, -1);
+    for (const id of [...last].reverse()) await record.takeBack(id);
+  }
+  /** Takes one entry back; with a step that is no longer done, its part is not either. */
+  async function takeBackEntry(id: string): Promise<void> {
+    const entry = record.entries.find((own) => own.id === id);
+    const part = entry?.type === 'step-done' ? entry.step.split(':').slice(0, -3).join(':') : null;
+    const whole = countingEntries(record.entries).filter((own) => own.type === 'part-done' && own.part === part);
+    for (const own of [id, ...whole.map((other) => other.id)]) await record.takeBack(own);
+  }
+  const canTakeBack = computed(() => noted.value.length > 0 || lastNoted(record.entries) !== null);
+
+  return {
+    plan,
+    soFar,
+    pace,
+    left,
+    present,
+    next,
+    isOpen,
+    steps,
+    place,
+    sitting,
+    workOf,
+    secondsOf,
+    nameOf,
+    colourOf,
+    stitchName,
+    note,
+    done,
+    takeBack,
+    takeBackEntry,
+    canTakeBack,
+  };
+});
+
+/** What can be taken back after the page was opened anew: the last step that was done, with what was noted of its part. */
+function lastNoted(entries: readonly RecordEntry[]): string[] | null {
+  const counting = countingEntries(entries).filter(({ type }) => type !== 'voided');
+  const at = counting.findLastIndex(({ type }) => type === 'step-done');
+  if (at < 0) return null;
+  return counting.slice(at).flatMap(({ id, type }) => (type === 'step-done' || type === 'part-done' ? [id] : []));
+}

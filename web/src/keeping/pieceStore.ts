@@ -53,6 +53,12 @@ export class PieceStore {
     return success({ piece, record: mergeRecords(record, readable(entries)), revision: stored.revision });
   }
 
+  /** What was noted of a piece, whether the piece itself was ever changed and stored or not. */
+  async recordOf(id: string): Promise<RecordEntry[]> {
+    const found = await this.database.attempt((db) => db.getAllFromIndex('entries', 'pieceId', id));
+    return found.ok ? readable(found.value) : [];
+  }
+
   /** Saves in one transaction, if nobody else saved since `basedOn` (0 for a new piece). The record is not touched. */
   async save(piece: Piece, basedOn: number): Promise<SaveResult> {
     const outcome = await this.database.attempt(async (db): Promise<SaveResult> => {

@@ -1,4 +1,5 @@
 import { newId } from '../keeping/newId.ts';
+import { mergeRecords } from '@junctura/core/log';
 import type { PieceFile } from '@junctura/core/piece';
 import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -67,7 +68,10 @@ export const useKeeper = defineStore('keeper', () => {
     }
     if (!isDemo) return { problem: 'This piece is not on this browser’s bench.' };
     const demo = await loadDemo(id);
-    return demo.ok ? { file: demo.value, revision: 0 } : demo;
+    if (!demo.ok) return demo;
+    // What was noted at the hoop is kept even where the piece itself was never changed.
+    const noted = await store.recordOf(id);
+    return { file: { ...demo.value, record: mergeRecords(demo.value.record, noted) }, revision: 0 };
   }
 
   /** Opens a piece that was read from a file, under an id of its own where that is taken. Answers with its id. */

@@ -34,7 +34,8 @@ export class Bench {
   }
 
   async goTo(step: string): Promise<void> {
-    await this.page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
+    const name = new RegExp(`^(\\d+ )?${step}\\b`);
+    await this.page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name }).click();
     await expect(this.tally).toContainText('Stitches');
   }
 

@@ -210,8 +210,8 @@ test('works by keys, in lamp-light, in inches, and in a narrow window', async ({
   await expect(bench.figure('Thread')).toContainText('yd');
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
   await page.setViewportSize({ width: 800, height: 700 });
-  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer']) {
-    await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: step }).click();
+  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer', 'Order', 'At the hoop']) {
+    await bench.goTo(step);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(800);
     await expect(page.getByRole('button', { name: 'Whole hoop' })).toBeInViewport();
   }

@@ -43,6 +43,17 @@ async function takeAll(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^30 / }).first().click();
   await page.locator('canvas[data-place="29"]').waitFor();
   await shot('order');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.clock.setFixedTime(new Date('2026-05-01T15:00:00'));
+  await page.goto(`${base}/hoop/demo-rock-pool`);
+  await page.locator('[data-test=begin]').click();
+  for (let i = 0; i < 16; i++) {
+    await page.locator('[data-test=done]').click();
+    await page.getByText(`${i + 2} of `).waitFor();
+  }
+  await page.locator('canvas[data-place="16"]').waitFor();
+  await shot('at-the-hoop');
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(`${base}/piece/demo-rock-pool/stitches`);
   await settled(page);
   await page.getByRole('complementary').getByRole('button', { name: 'Star arm 1' }).click();
@@ -75,10 +86,6 @@ async function takeThreads(page: Page, shot: (name: string) => Promise<Buffer>):
     .evaluate((row) => row.scrollIntoView());
   await page.waitForTimeout(500);
   await shot('colours');
-  await page.getByRole('button', { name: 'Colourways…' }).click();
-  await page.getByRole('button', { name: 'Vary the palette' }).click();
-  await page.waitForTimeout(3500);
-  await shot('colourways');
   await page.goto(`${base}/piece/demo-rock-pool/thread`);
   await settled(page);
   await page.getByRole('button', { name: 'Will it reach?' }).click();

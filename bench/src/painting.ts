@@ -20,7 +20,7 @@ export async function benchPainting(pieces: readonly Piece[]): Promise<string[]>
   await page.addScriptTag({ content: bundle.outputFiles[0]!.text });
   const lines: string[] = [];
   for (const piece of pieces) {
-    const { stitches, paintingMs, plainMs, movingMs } = await page.evaluate(
+    const { stitches, paintingMs, plainMs, movingMs, stepMs, longestStepMs } = await page.evaluate(
       (given) => (window as unknown as { paintingTimes(piece: Piece): PaintingTimes }).paintingTimes(given),
       piece,
     );
@@ -28,6 +28,7 @@ export async function benchPainting(pieces: readonly Piece[]): Promise<string[]>
     lines.push(
       `painting ${piece.name} (${stitches} stitches) / stroking as many plain segments: ${ratio(paintingMs, plainMs)}`,
       `a frame of moving or enlarging it / painting it: ${ratio(movingMs, paintingMs)}`,
+      `a step of the work on / painting it: ${ratio(stepMs, paintingMs)}, at most ${ratio(longestStepMs, paintingMs)}`,
     );
   }
   await browser.close();

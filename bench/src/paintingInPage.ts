@@ -2,7 +2,8 @@ import { USUAL_FACTORS } from '@junctura/core/work';
 import { Planner } from '@junctura/core/advice';
 import type { Piece } from '@junctura/core/piece';
 import { paintPicture } from '../../web/src/picture/paintPicture.ts';
-import { sceneOf } from '../../web/src/picture/scene.ts';
+import { Growth } from '../../web/src/picture/growth.ts';
+import { growingScene, sceneOf } from '../../web/src/picture/scene.ts';
 import { viewOf } from '../../web/src/picture/view.ts';
 import { medianMs } from './median.ts';
 
@@ -15,6 +16,9 @@ export interface PaintingTimes {
   readonly paintingMs: number;
   readonly plainMs: number;
   readonly movingMs: number;
+  /** A step on in the picture that grows, in the mean and at most, ms. */
+  readonly stepMs: number;
+  readonly longestStepMs: number;
 }
 
 function paintingTimes(piece: Piece): PaintingTimes {
@@ -52,7 +56,19 @@ function paintingTimes(piece: Piece): PaintingTimes {
     }
     settle(brush);
   }, ROUNDS);
-  return { stitches, paintingMs, plainMs, movingMs };
+  const growing = growingScene(piece, workings, workings.plan.order);
+  const growth = new Growth(growing, view, () => {
+    const image = Object.assign(document.createElement('canvas'), SIZE);
+    return { ...SIZE, image, brush: image.getContext('2d')! };
+  });
+  const steps = growing.threads.map((_, i) => {
+    const begun = performance.now();
+    for (const __ of growth.towards(() => i + 1));
+    settle(growth.sheet.brush as CanvasRenderingContext2D);
+    return performance.now() - begun;
+  });
+  const stepMs = steps.reduce((sum, ms) => sum + ms, 0) / Math.max(1, steps.length);
+  return { stitches, paintingMs, plainMs, movingMs, stepMs, longestStepMs: Math.max(0, ...steps) };
 }
 
 Object.assign(window, { paintingTimes });

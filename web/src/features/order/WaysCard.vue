@@ -34,22 +34,21 @@ const isAsking = shallowRef(false);
 const problem = shallowRef<string | null>(null);
 let giveUp = new AbortController();
 watch(
-  () => workings.current,
+  // What is found of the thread that is owned changes no order.
+  () => workings.current?.plan,
   async () => {
     giveUp.abort();
     giveUp = new AbortController();
     const { signal } = giveUp;
     isAsking.value = true;
     problem.value = null;
-    const ways = new Map<OrderWayId, OrderWay>();
     const answer = await pictures.ask(
       'orderWays',
       { piece: opened.piece, factors: settings.factors },
       {
         signal,
         onProgress: (way) => {
-          ways.set(way.id, way);
-          if (!signal.aborted) found.value = new Map(ways);
+          if (!signal.aborted) found.value = new Map([...found.value, [way.id, way]]);
         },
       },
     );

@@ -1,17 +1,28 @@
 import { workedIn, type PlannedPass, type WorkedThread } from '@junctura/core/work';
 import type { Workings } from '@junctura/core/advice';
 import { threadTones, type ThreadTones } from '@junctura/core/colour';
-import { clothOf, WORKING_LENGTH, type Cloth } from '@junctura/core/materials';
+import { clothOf, type Cloth } from '@junctura/core/materials';
+import { remembered } from '@junctura/core/measure';
 import { threadOfStep, type Step } from '@junctura/core/order';
+import type { Plan } from '@junctura/core/thread';
 import { type Piece, colourName } from '@junctura/core/piece';
+
+/** A stretch of stitches that one length works, from one by its number to just before another. */
+export interface LengthStretch {
+  readonly from: number;
+  readonly to: number;
+  /** Whether the length is begun with it, and whether it is fastened off after it. */
+  readonly begins: boolean;
+  readonly ends: boolean;
+}
 
 /** One thread of a pass to be painted, in its tones. */
 export interface PaintedThread {
   readonly pass: PlannedPass;
   readonly thread: WorkedThread;
   readonly tones: ThreadTones;
-  /** How much of a working length is worked before it is fastened off, mm; null: shown without its tails. */
-  readonly usableMm: number | null;
+  /** What each length works of it; null: shown without its tails. */
+  readonly lengths: readonly LengthStretch[] | null;
 }
 
 /** What a picture shows, from back to front. */
@@ -21,23 +32,57 @@ export interface Scene {
   readonly threads: readonly PaintedThread[];
 }
 
-/** What is worked of a cut before it is fastened off. */
-function usableMm({ cutMm, start }: Piece['worker']): number {
-  return Math.max(60, cutMm - WORKING_LENGTH.startMm[start] - WORKING_LENGTH.stopMm);
+/** The last step that each length works: where it is fastened off. */
+const lastSteps = remembered((work: Plan['work']) => {
+  const last = new Map<string, number>();
+  work.forEach((own, step) => own?.portions.forEach(({ need, load }) => last.set(`${need} ${load}`, step)));
+  return last;
+});
+
+/** What each length works of a step: where lengths change, and where one is fastened off to go on elsewhere. */
+function lengthsOf({ work }: Plan, step: number, { usedMm, breaks }: WorkedThread): LengthStretch[] {
+  const own = work[step];
+  if (!own || usedMm.length === 0) return [];
+  const stretches: LengthStretch[] = [];
+  // Only the first length may have been begun before.
+  const before = own.portions.length - own.loads;
+  let [from, mm] = [0, 0];
+  own.portions.forEach(({ need, load, usedMm: ownMm }, i) => {
+    mm += ownMm;
+    const isLast = i === own.portions.length - 1;
+    const beyond = usedMm.findIndex((used) => used > mm + 0.01);
+    const to = isLast || beyond < 0 ? usedMm.length : beyond;
+    const inner = [from, ...breaks.filter((at) => at > from && at < to), to];
+    for (let k = 0; k + 1 < inner.length; k++) {
+      const isFirst = k === 0;
+      const begins = !isFirst || i >= before || own.rethreadings > 0;
+      const ends = k + 2 < inner.length || !isLast || lastSteps(work).get(`${need} ${load}`) === step;
+      stretches.push({ from: inner[k]!, to: inner[k + 1]!, begins, ends });
+    }
+    from = to;
+  });
+  return stretches;
 }
 
-/** The threads of a pass, painted in the tones that its colours have. */
-function threadsOf(
-  pass: PlannedPass,
-  tonesOf: (colour: string | null) => ThreadTones,
-  usable: number | null,
-): PaintedThread[] {
-  return pass.threads.map((thread) => ({
-    pass: workedIn(pass, thread),
+type Tones = ReadonlyMap<string, ThreadTones>;
+
+function tonesOf(piece: Piece, seen: (hex: string) => string): Tones {
+  return new Map(piece.palette.map((colour) => [colour.id, threadTones(seen(colourName(colour).hex))]));
+}
+
+const asItIs = (hex: string): string => hex;
+
+/** A step as it is painted: its thread, or the portion of it that lies in one position of the hoop. */
+function paintedStep(piece: Piece, plan: Plan, step: number, tones: Tones): PaintedThread {
+  const own = plan.order[step]!;
+  const planned = plan.parts[own.depth]!;
+  const thread = threadOfStep(planned, own, piece.hoop, piece.positions)!;
+  return {
+    pass: workedIn(planned.passes[own.layer]!, thread),
     thread,
-    tones: tonesOf(thread.colour),
-    usableMm: usable,
-  }));
+    tones: tones.get(own.colour)!,
+    lengths: lengthsOf(plan, step, thread),
+  };
 }
 
 /**
@@ -50,43 +95,44 @@ export function sceneOf(
   { plan }: Workings,
   only: ReadonlySet<string> | null = null,
   onlyColour: string | null = null,
-  seen: (hex: string) => string = (hex) => hex,
+  seen: (hex: string) => string = asItIs,
 ): Scene {
-  const tones = new Map(piece.palette.map((colour) => [colour.id, threadTones(seen(colourName(colour).hex))]));
-  const usable = usableMm(piece.worker);
+  const tones = tonesOf(piece, seen);
+  const { order } = plan;
+  const shown = order
+    .map((_, step) => step)
+    .filter((step) => {
+      const { part, colour } = order[step]!;
+      return (only === null || only.has(part)) && (onlyColour === null || colour === onlyColour);
+    })
+    // From back to front, whatever is worked first.
+    .sort((one, other) => {
+      const [a, b] = [order[one]!, order[other]!];
+      return a.depth - b.depth || a.layer - b.layer || a.shade - b.shade || a.position - b.position;
+    });
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: seen(piece.cloth.colour),
-    threads: plan.parts
-      .filter(({ part }) => only === null || only.has(part.id))
-      .flatMap(({ part, passes }) =>
-        passes.flatMap((pass) =>
-          threadsOf(pass, (colour) => tones.get(colour ?? part.colour)!, usable).filter(
-            ({ thread }) => onlyColour === null || (thread.colour ?? part.colour) === onlyColour,
-          ),
-        ),
-      ),
+    threads: shown.map((step) => paintedStep(piece, plan, step, tones)),
   };
 }
 
-/** What a picture of the piece shows as it is worked: its threads are the steps of the order, in their order. */
+/** What a picture of the piece shows as it is worked: its threads are steps, in the order in which they are worked. */
 export function growingScene(piece: Piece, { plan }: Workings, steps: readonly Step[]): Scene {
-  const tones = new Map(piece.palette.map((colour) => [colour.id, threadTones(colourName(colour).hex)]));
-  const usable = usableMm(piece.worker);
+  const tones = tonesOf(piece, asItIs);
+  const numbers = new Map(plan.order.map(({ key }, i) => [key, i]));
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: piece.cloth.colour,
-    threads: steps.map((step): PaintedThread => {
-      const planned = plan.parts[step.depth]!;
-      const thread = threadOfStep(planned, step, piece.hoop, piece.positions)!;
-      const pass = workedIn(planned.passes[step.layer]!, thread);
-      return { pass, thread, tones: tones.get(step.colour)!, usableMm: usable };
-    }),
+    threads: steps.map(({ key }) => paintedStep(piece, plan, numbers.get(key)!, tones)),
   };
 }
 
 /** A picture of passes that belong to no piece, all in one colour. */
 export function looseScene(cloth: Cloth, clothColour: string, passes: readonly PlannedPass[], hex: string): Scene {
   const tones = threadTones(hex);
-  return { cloth, clothColour, threads: passes.flatMap((pass) => threadsOf(pass, () => tones, null)) };
+  const threads = passes.flatMap((pass) =>
+    pass.threads.map((thread) => ({ pass: workedIn(pass, thread), thread, tones, lengths: null })),
+  );
+  return { cloth, clothColour, threads };
 }

@@ -8,32 +8,27 @@ const SWING = 0.9;
 const kept = new WeakMap<object, number[][]>();
 
 /**
- * Where thread was begun and fastened off: its tail, worked in under the runs beside it, as `x, y` along its way (mm). One
- * at each start and end of a path, where it is fastened off on the way, and where a length runs out.
+ * Where thread was begun and fastened off: its tail, worked in under the runs beside it, as `x, y` along its way (mm). One at
+ * each end of a length, where that lies in this thread, and where it is fastened off to go on elsewhere. A tail at a beginning lies
+ * under what the length works next, one at an end behind what it worked last: neither crosses open cloth.
  */
-export function tailsOf({ thread, pass, usableMm }: PaintedThread): number[][] {
-  if (usableMm === null) return [];
-  const known = kept.get(thread);
+export function tailsOf({ thread, pass, lengths }: PaintedThread): number[][] {
+  if (lengths === null) return [];
+  const known = kept.get(lengths);
   if (known) return known;
   const { codes, xy, starts } = thread.path;
-  const ends: number[] = [];
-  let from = 0;
-  const breaks = new Set(thread.breaks);
-  for (let stitch = 1; stitch < starts.length; stitch++) {
-    const used = thread.usedMm[stitch]! - (from === 0 ? 0 : thread.usedMm[from - 1]!);
-    if (!breaks.has(stitch) && used <= usableMm) continue;
-    ends.push(stitch);
-    from = stitch;
-  }
-  const bounds = [0, ...ends, starts.length];
-  const tails: number[][] = [];
-  for (let i = 0; i + 1 < bounds.length; i++) {
-    const first = starts[bounds[i]!]!;
-    const last = (starts[bounds[i + 1]!] ?? codes.length) - 1;
-    tails.push(workedIn(codes, xy, first, last, 1, pass.laidMm), workedIn(codes, xy, first, last, -1, pass.laidMm));
-  }
-  const drawn = tails.filter((tail) => tail.length >= 6);
-  kept.set(thread, drawn);
+  const drawn = lengths
+    .flatMap(({ from, to, begins, ends }) => {
+      if (from >= to) return [];
+      const first = starts[from]!;
+      const last = (starts[to] ?? codes.length) - 1;
+      return [
+        ...(begins ? [workedIn(codes, xy, first, last, 1, pass.laidMm)] : []),
+        ...(ends ? [workedIn(codes, xy, first, last, -1, pass.laidMm)] : []),
+      ];
+    })
+    .filter((tail) => tail.length >= 6);
+  kept.set(lengths, drawn);
   return drawn;
 }
 

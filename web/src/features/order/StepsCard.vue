@@ -72,12 +72,13 @@ watch(
   },
 );
 
-function dropped({ newIndex }: { newIndex?: number | undefined }): void {
-  if (newIndex === undefined) return;
-  const moved = rows.value[newIndex];
-  const after = rows.value.slice(newIndex + 1).find((row) => row.type === 'line');
+function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined; newIndex?: number | undefined }): void {
+  const moved = oldIndex === undefined ? undefined : rowsNow.value[oldIndex];
+  const others = rowsNow.value.filter((row) => row !== moved);
+  // Whatever the list made of it: the order that follows says where it stands.
   rows.value = [...rowsNow.value];
-  if (moved?.type !== 'line') return;
+  if (moved?.type !== 'line' || newIndex === undefined || newIndex === oldIndex) return;
+  const after = others.slice(newIndex).find((row) => row.type === 'line');
   list.move(moved.line, after?.type === 'line' ? after.line.from : list.order.value.length);
 }
 function key(event: KeyboardEvent, line: OrderLine): void {

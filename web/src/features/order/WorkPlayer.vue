@@ -43,6 +43,10 @@ const { isActive, pause, resume } = useRafFn(
     let at = place.value;
     while (left > 0 && at < count.value) {
       const step = Math.floor(at + 1e-9);
+      if (step >= count.value) {
+        at = count.value;
+        break;
+      }
       const stitches = Math.max(1, order.value[step]!.stitches);
       const share = left / stitches;
       const room = step + 1 - at;

@@ -16,7 +16,7 @@ function problem(piece: Piece, { parts }: Plan): Problem {
 
 /** Lengths that are threaded where every step is begun with a new one, and fastened off before the next. */
 function partByPart(piece: Piece, { parts, spread }: Plan): number {
-  return drawingOrder(piece, parts).reduce(
+  return drawingOrder(piece, parts).steps.reduce(
     (sum, step) => sum + colourNeeds(piece, parts, [step], spread).reduce((all, { loads }) => all + loads, 0),
     0,
   );

@@ -1,21 +1,25 @@
 import { roundTo } from '@junctura/core/measure';
 import { drawingOrder, needleName, type Rule, type Step } from '@junctura/core/order';
 import type { Piece } from '@junctura/core/piece';
-import { orderBound, orderTotals, sittingsOf, inOrder, type OrderTotals, type Plan } from '@junctura/core/thread';
+import {
+  orderBound,
+  orderTotals,
+  firstSittings,
+  inOrder,
+  stepSeconds,
+  type OrderTotals,
+  type Plan,
+} from '@junctura/core/thread';
 
 /** The order of work as the headless planner tells it. */
 export function orderReport(piece: Piece, plan: Plan): object {
   const { order, work, rules, parts } = plan;
-  const sittings = new Map<number, number>();
-  for (const { number, steps } of sittingsOf(piece, plan)) {
-    for (const { step } of steps) if (!sittings.has(step)) sittings.set(step, number);
-  }
+  const sittings = firstSittings(piece, plan);
   const because = order.map((): Set<string> => new Set());
   for (const { id, before, after } of rules.rules) {
     because[before]!.add(id);
     because[after]!.add(id);
   }
-  const asDrawn = { steps: drawingOrder(piece, parts), rules: [], gaveWay: [], broken: [] };
   return {
     steps: order.map((step, i) => ({
       n: i + 1,
@@ -28,7 +32,7 @@ export function orderReport(piece: Piece, plan: Plan): object {
       needle: needleName(step.needle),
       position: step.position,
       sitting: sittings.get(i) ?? 1,
-      seconds: roundTo((work[i]?.stitchSeconds ?? 0) + (work[i]?.aroundSeconds ?? 0), 1),
+      seconds: roundTo(stepSeconds(work[i]), 1),
       threadMm: roundTo(step.threadMm, 2),
       because: [...because[i]!],
     })),
@@ -36,7 +40,7 @@ export function orderReport(piece: Piece, plan: Plan): object {
     gaveWay: [...rules.gaveWay, ...rules.broken].map((rule) => told(rule, order)),
     totals: rounded(orderTotals(piece, plan)),
     bound: orderBound(piece, plan),
-    drawingOrder: rounded(orderTotals(piece, inOrder(piece, plan, asDrawn))),
+    drawingOrder: rounded(orderTotals(piece, inOrder(piece, plan, drawingOrder(piece, parts)))),
   };
 }
 

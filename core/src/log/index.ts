@@ -3,6 +3,7 @@ export { countingEntries, mergeRecords, progressOf, toWorkAgain, type Progress }
 export {
   forecast,
   learnPace,
+  paceIn,
   recordReport,
   workSoFar,
   type Forecast,

@@ -28,7 +28,8 @@ export function mergeRecords(a: PieceRecord, b: PieceRecord): RecordEntry[] {
   return [...new Map([...a, ...b].map((entry) => [entry.id, entry])).values()].sort(byTime);
 }
 
-const byTime = (a: RecordEntry, b: RecordEntry): number => a.at.localeCompare(b.at) || a.id.localeCompare(b.id);
+/** Entries in the order in which they were noted. */
+export const byTime = (a: RecordEntry, b: RecordEntry): number => a.at.localeCompare(b.at) || a.id.localeCompare(b.id);
 
 /** What takes a part back into what is still to work: every entry that says it is done, voided. */
 export function toWorkAgain(

@@ -1,9 +1,9 @@
 import type { Step } from '../order/index.ts';
 import type { PieceRecord, RecordEntry } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
-import type { Plan, StepWork } from '../thread/index.ts';
+import { stepSeconds, Z90, type Plan, type StepWork } from '../thread/index.ts';
 import { learnHand, trusted } from './learn.ts';
-import { countingEntries } from './progress.ts';
+import { byTime, countingEntries } from './progress.ts';
 
 /** A step that was worked, with the time that it took; null: it is not known. */
 export interface WorkedStep {
@@ -49,7 +49,7 @@ const LONG_GAP = { times: 3, seconds: 900 } as const;
  * @param plan the piece as it is planned now: entries about steps that it no longer has tell of time only
  */
 export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
-  const entries = [...countingEntries(record)].sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id));
+  const entries = countingEntries(record).sort(byTime);
   const numbers = new Map(plan.order.map(({ key }, i) => [key, i]));
   // Who notes what a part took has worked it.
   const partsDone = new Set(entries.flatMap((entry) => ('part' in entry ? [entry.part] : [])));
@@ -71,7 +71,7 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
     const gap = last === null ? null : Math.max(0, (Date.parse(entry.at) - Date.parse(last)) / 1000);
     const at = 'step' in entry ? numbers.get(entry.step) : undefined;
     const planned = at === undefined ? null : plan.work[at]!;
-    const usual = planned ? planned.stitchSeconds + planned.aroundSeconds : 0;
+    const usual = stepSeconds(planned);
     let own = openSince === null ? null : gap;
     if (entry.type === 'long-gap') own = null;
     if (own !== null && own > Math.max(LONG_GAP.times * usual, LONG_GAP.seconds)) {
@@ -142,7 +142,6 @@ const MISTAPPED = 3;
 const FARTHEST = 3;
 /** How far what is still to come lies from the pace, beside what is not known of the pace: days are good and bad. */
 const FROM_DAY_TO_DAY = 0.03;
-const Z90 = 1.2816;
 
 /** A person's own pace: by how much longer than usual she takes. */
 export interface Pace {
@@ -159,7 +158,7 @@ export interface Pace {
  */
 export function learnPace(done: readonly WorkedStep[]): Pace {
   const timed = done.flatMap(({ step, work, seconds }) => {
-    const usual = work.stitchSeconds + work.aroundSeconds;
+    const usual = stepSeconds(work);
     return seconds !== null && usual > 0 ? [{ stitch: step.stitch, seconds, usual }] : [];
   });
   const sum = (pick: (own: (typeof timed)[number]) => number): number => timed.reduce((all, own) => all + pick(own), 0);
@@ -192,6 +191,11 @@ export function learnPace(done: readonly WorkedStep[]): Pace {
   return { hand, stitches, doubt: Math.sqrt(1 / certainty) };
 }
 
+/** By how much longer than usual she takes in a stitch. */
+export function paceIn(pace: Pace, stitch: StitchId): number {
+  return pace.stitches.get(stitch)?.factor ?? pace.hand;
+}
+
 export interface Forecast {
   /** Time at the hoop that is left, s. */
   readonly seconds: { readonly p10: number; readonly p50: number; readonly p90: number };
@@ -207,8 +211,7 @@ export function forecast(soFar: Pick<WorkSoFar, 'left' | 'begun'>, plan: Plan, p
     const work = plan.work[numbers.get(step.key)!];
     if (!work) continue;
     const share = 1 - (soFar.begun.get(step.key) ?? 0);
-    const own =
-      share * (work.stitchSeconds + work.aroundSeconds) * (pace.stitches.get(step.stitch)?.factor ?? pace.hand);
+    const own = share * stepSeconds(work) * paceIn(pace, step.stitch);
     seconds += own;
     squares += own ** 2;
     byStitch.set(step.stitch, (byStitch.get(step.stitch) ?? 0) + own);

@@ -72,7 +72,7 @@ describe('hoop positions', () => {
     for (let turn = 0; turn < middles.length; turn++) {
       const positions = [...middles.slice(turn), ...middles.slice(0, turn)];
       const inPlaces = { ...piece, hoop, positions };
-      const asDrawn = drawingOrder(inPlaces, plan.parts);
+      const asDrawn = drawingOrder(inPlaces, plan.parts).steps;
       const { steps, gaveWay } = new Orderer().find(inPlaces, plan.parts);
       const crushed = crushedParts(steps, plan.parts, hoop, positions);
       // Only what lies under each other's rings can't be helped.

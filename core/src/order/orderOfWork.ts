@@ -52,8 +52,8 @@ function isSame(a: unknown, b: unknown): boolean {
 }
 
 /** The drawing's own order, from back to front, whatever stands against it. */
-export function drawingOrder(piece: PlanInput, parts: readonly PlannedPart[]): Step[] {
-  return stepsOf(piece, parts);
+export function drawingOrder(piece: PlanInput, parts: readonly PlannedPart[]): OrderOfWork {
+  return { steps: stepsOf(piece, parts), rules: [], gaveWay: [], broken: [] };
 }
 
 interface Rules {

@@ -1,16 +1,6 @@
 import type { Rule, RuleId } from './rules.ts';
 import type { Step } from './steps.ts';
 
-/** What each rule asks for, as one learns it. */
-export const RULE_NAMES: Readonly<Record<RuleId, string>> = {
-  own: 'Your own word',
-  layers: 'Layer upon layer',
-  ground: 'The ground first',
-  'raised-last': 'Raised work after the ring has moved',
-  behind: 'Behind before in front',
-  outline: 'Where outlines come',
-};
-
 const ROLE_NAMES: Readonly<Record<Step['role'], string>> = {
   padding: 'padding',
   edge: 'firm edge',

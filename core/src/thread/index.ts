@@ -1,7 +1,15 @@
 export { shareCuts, type Cut } from './cuts.ts';
 export { countLoads, secondsAlone, type Loads } from './loads.ts';
-export { colourNeeds, needleRuns, threadWork, type ColourNeed, type NeedleLoad, type StepWork } from './needs.ts';
-export { drawNeeds, needOdds, quantile, risingFactors, shareWithin, type Odds } from './odds.ts';
+export {
+  colourNeeds,
+  needleRuns,
+  stepSeconds,
+  threadWork,
+  type ColourNeed,
+  type NeedleLoad,
+  type StepWork,
+} from './needs.ts';
+export { drawNeeds, needOdds, quantile, risingFactors, shareWithin, Z90, type Odds } from './odds.ts';
 export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';
 export { inOrder, ORDER_WAYS, orderWays, type OrderWay, type OrderWayId } from './orderWays.ts';
 export { hoopMoves, sumUp, type Plan } from './plan.ts';
@@ -9,6 +17,6 @@ export { ENOUGH, ownedFor, partsToDo, willReach, type Owned, type Reach } from '
 export { savings, type Saving } from './savings.ts';
 export { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
 export { orderBound, orderTotals, type OrderBound, type OrderTotals } from './orderTotals.ts';
-export { SITTING_SLACK, sittingsOf, type Sitting, type SittingStep } from './sittings.ts';
+export { firstSittings, SITTING_SLACK, sittingsOf, type Sitting, type SittingStep } from './sittings.ts';
 export { doneBy, sittingDays, type DoneBy } from './calendar.ts';
 export { dayOf, timetable, type Timed } from './timetable.ts';

@@ -168,6 +168,11 @@ export interface StepWork {
   readonly portions: readonly { readonly need: string; readonly load: number; readonly usedMm: number }[];
 }
 
+/** All that a step takes, s; nothing where the order has what is not among the parts. */
+export function stepSeconds(work: StepWork | null | undefined): number {
+  return work ? work.stitchSeconds + work.aroundSeconds : 0;
+}
+
 /** All that colours and steps take, worked in an order. */
 export interface ThreadWork {
   readonly colours: readonly ColourNeed[];

@@ -3,7 +3,7 @@ import { LOST_MM, needleName, threadOfStep, type Step } from '../order/index.ts'
 import type { PlanInput } from '../piece/index.ts';
 import { hoopMoves, type Plan } from './plan.ts';
 import { sittingsOf } from './sittings.ts';
-import { loadSettings } from './needs.ts';
+import { loadSettings, stepSeconds } from './needs.ts';
 import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
 import { firstPlace, lastPlace } from '../stitches/index.ts';
 
@@ -48,7 +48,7 @@ function firstMotifSeconds({ order, work }: Plan): number {
   for (const { motif } of order) left.set(motif, (left.get(motif) ?? 0) + 1);
   let seconds = 0;
   for (const [i, { motif }] of order.entries()) {
-    seconds += (work[i]?.stitchSeconds ?? 0) + (work[i]?.aroundSeconds ?? 0);
+    seconds += stepSeconds(work[i]);
     left.set(motif, left.get(motif)! - 1);
     if (left.get(motif) === 0) return seconds;
   }

@@ -39,8 +39,7 @@ export function orderWays(piece: PlanInput, plan: Plan, tell: (way: OrderWay) =>
 }
 
 function orderOf(id: OrderWayId, piece: PlanInput, { parts }: Plan): OrderOfWork {
-  if (id !== 'drawing') return new Orderer().find(piece, parts);
-  return { steps: drawingOrder(piece, parts), rules: [], gaveWay: [], broken: [] };
+  return id === 'drawing' ? drawingOrder(piece, parts) : new Orderer().find(piece, parts);
 }
 
 /** The same work in another order. */

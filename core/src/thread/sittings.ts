@@ -52,6 +52,15 @@ export function sittingsOf({ worker }: PlanInput, plan: Plan): Sitting[] {
   return sittings;
 }
 
+/** The sitting in which each step is begun, by its place in the order of work. */
+export function firstSittings(piece: PlanInput, plan: Plan): ReadonlyMap<number, number> {
+  const begun = new Map<number, number>();
+  for (const { number, steps } of sittingsOf(piece, plan)) {
+    for (const { step } of steps) if (!begun.has(step)) begun.set(step, number);
+  }
+  return begun;
+}
+
 /** Where a sitting that begins at a stretch ends: the number of the first stretch that is no longer in it. */
 function endOf(stretches: readonly Stretch[], from: number, wanted: number): number {
   let sum = 0;

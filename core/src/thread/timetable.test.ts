@@ -27,7 +27,7 @@ describe('the order of the drawing', () => {
         threads.flatMap(({ path }, shade) => (path.starts.length > 0 ? [`${part.id}:${layer}:${shade}:0`] : [])),
       ),
     );
-    expect(keys(drawingOrder(piece, plan.parts))).toEqual(all);
+    expect(keys(drawingOrder(piece, plan.parts).steps)).toEqual(all);
     expect(keys(plan.order).sort()).toEqual(all.sort());
   });
 

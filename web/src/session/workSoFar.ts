@@ -1,8 +1,8 @@
-import { countingEntries, forecast, learnPace, workSoFar } from '@junctura/core/log';
+import { countingEntries, forecast, learnPace, paceIn, workSoFar } from '@junctura/core/log';
 import type { Step } from '@junctura/core/order';
 import type { RecordEntry } from '@junctura/core/piece';
 import { colourName } from '@junctura/core/piece';
-import { sittingsOf, type Sitting, type StepWork } from '@junctura/core/thread';
+import { sittingsOf, stepSeconds, type Sitting, type StepWork } from '@junctura/core/thread';
 import { stitchKind } from '@junctura/core/stitches';
 import { defineStore } from 'pinia';
 import { computed, ref, watch, type ComputedRef } from 'vue';
@@ -42,9 +42,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   function secondsOf(step: Step | null): number {
     const work = workOf(step);
     if (!step || !work) return 0;
-    return (
-      (work.stitchSeconds + work.aroundSeconds) * (pace.value.stitches.get(step.stitch)?.factor ?? pace.value.hand)
-    );
+    return stepSeconds(work) * paceIn(pace.value, step.stitch);
   }
   /** The planned sitting to which the present step belongs. */
   const sitting = computed((): Sitting | null => {

@@ -12,7 +12,7 @@ import {
 import { becauseOf, linesOf, needleName, type Step } from '../../order/index.ts';
 import { colourOf, shadesOf, type Piece } from '../../piece/index.ts';
 import { stitchKind, type StitchId } from '../../stitches/index.ts';
-import { sittingsOf, type Plan } from '../../thread/index.ts';
+import { firstSittings, stepSeconds, sittingsOf, type Plan } from '../../thread/index.ts';
 import { cuttingList, type CutInWords } from '../cuttingPages.ts';
 
 /** Who a guide is for. */
@@ -211,15 +211,12 @@ function insideText({ hoop }: Piece, mm: (length: number) => string): string {
 
 function rowsOf(piece: Piece, plan: Plan, numbers: ReadonlyMap<string, number>): GuideRow[] {
   const { order, work, parts, colours, rules } = plan;
-  const sittings = new Map<number, number>();
-  for (const { number, steps } of sittingsOf(piece, plan)) {
-    for (const { step } of steps) if (!sittings.has(step)) sittings.set(step, number);
-  }
+  const sittings = firstSittings(piece, plan);
   const nameOf = new Map(parts.map(({ part }) => [part.id, part.name]));
   return linesOf(order).map(({ from, to }, i): GuideRow => {
     const first = order[from]!;
     let seconds = 0;
-    for (let k = from; k < to; k++) seconds += (work[k]?.stitchSeconds ?? 0) + (work[k]?.aroundSeconds ?? 0);
+    for (let k = from; k < to; k++) seconds += stepSeconds(work[k]);
     const need = colours.find(({ colour, thread }) => colour === first.colour && thread === first.thread)!;
     const reason = becauseOf(rules.rules, order, from, (part) => nameOf.get(part) ?? part)[0];
     return {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDuration, formatDurationRange, formatThread, plural } from '@junctura/core/measure';
-import { sittingDays } from '@junctura/core/thread';
+import { sittingDays, stepSeconds } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
@@ -22,7 +22,7 @@ const soFar = computed(() => work.soFar!);
 const count = computed(() => work.steps.length);
 const share = computed(() => {
   const left = work.left!.seconds.p50;
-  const done = soFar.value.done.reduce((sum, { work: own }) => sum + own.stitchSeconds + own.aroundSeconds, 0);
+  const done = soFar.value.done.reduce((sum, { work: own }) => sum + stepSeconds(own), 0);
   return done + left > 0 ? done / (done + left) : 0;
 });
 /** The day of the last stitch, at the person's own pace. */

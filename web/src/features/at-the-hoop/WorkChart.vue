@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Forecast, WorkSoFar } from '@junctura/core/log';
+import { stepSeconds } from '@junctura/core/thread';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { computed } from 'vue';
@@ -8,7 +9,7 @@ import { computed } from 'vue';
 const props = defineProps<{ soFar: WorkSoFar; left: Forecast }>();
 
 const [WIDTH, HEIGHT, PAD] = [330, 120, 22];
-const usual = ({ work }: WorkSoFar['done'][number]): number => work.stitchSeconds + work.aroundSeconds;
+const usual = ({ work }: WorkSoFar['done'][number]): number => stepSeconds(work);
 
 const chart = computed(() => {
   const { done } = props.soFar;

@@ -9,7 +9,7 @@ import {
   type StepLine,
 } from '@junctura/core/order';
 import { colourName, workBefore } from '@junctura/core/piece';
-import { sittingsOf, type Sitting } from '@junctura/core/thread';
+import { sittingsOf, stepSeconds, type Sitting } from '@junctura/core/thread';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection } from '../../session/selection.ts';
@@ -65,7 +65,7 @@ export function useOrderList(): OrderList {
           const first = order.value[line.from]!;
           let seconds = 0;
           for (let i = line.from; i < line.to; i++) {
-            seconds += (work[i]?.stitchSeconds ?? 0) + (work[i]?.aroundSeconds ?? 0);
+            seconds += stepSeconds(work[i]);
           }
           return { ...line, key: first.key, first, seconds };
         }),

@@ -75,6 +75,8 @@ export interface FiguresOf {
     readonly thousands: number;
     readonly mostThousands: number;
   };
+  /** What went wrong, as it is told in the console of a developer. */
+  'not-worked': { readonly reason: string };
   'all-hidden': { readonly names: string; readonly count: number };
   'no-stitches': { readonly stitch: string };
   'before-behind': { readonly rule: RuleId; readonly early: string; readonly late: string; readonly lateId: string };

@@ -3,6 +3,8 @@ import { countLoads } from '../thread/index.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { inHoop, Planner, tryHoop } from './index.ts';
+import { PATHS } from '../stitches/paths.ts';
+import type { MoveSink } from '../stitches/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import {
   applyEdit,
@@ -49,6 +51,41 @@ describe('planning', () => {
       if (seed % 10 !== 0) expect(worked.map((entry) => entry.part.id)).toEqual([part.id]);
       before = again.plan;
     }
+  });
+
+  it.each([
+    [
+      'fails',
+      (): never => {
+        throw new Error('no middle line.');
+      },
+      /no middle line/,
+    ],
+    [
+      'never ends',
+      (_shape: unknown, _params: unknown, _context: unknown, to: MoveSink): void => {
+        for (;;) to.up(0, 0);
+      },
+      /millions of stitches/,
+    ],
+  ] as const)('leaves a part out whose stitch %s, says so, and shows all others', (_, path, why) => {
+    const whole = new Planner().plan(kite(), USUAL_FACTORS);
+    const bad = whole.plan.parts.findIndex(({ passes }) => passes[0]?.stitch === 'satin');
+    const others = whole.plan.parts.filter(({ passes }) => passes.every(({ stitch }) => stitch !== 'satin'));
+    const paths = PATHS as Record<'satin', unknown>;
+    const [planner, right] = [new Planner(), paths.satin];
+    paths.satin = path;
+    try {
+      const { plan, findings } = planner.plan(kite(), USUAL_FACTORS);
+      const { part, passes, fault } = plan.parts[bad]!;
+      expect(passes).toEqual([]);
+      expect(fault).toMatch(why);
+      expect(findings.find(({ id, part: on }) => id === 'not-worked' && on === part.id)).toBeDefined();
+      for (const other of others) expect(plan.parts.find((one) => one.part.id === other.part.id)).toEqual(other);
+    } finally {
+      paths.satin = right;
+    }
+    expect(planner.plan(kite(), USUAL_FACTORS).plan.parts[bad]).toEqual(whole.plan.parts[bad]);
   });
 
   it('in another hoop, tried in whatever order, is what it is when that hoop is taken', () => {

@@ -1,4 +1,5 @@
 import { Orderer } from '../order/index.ts';
+import type { Faults } from '../measure/index.ts';
 import type { PlanInput } from '../piece/index.ts';
 import { Neighbours, Proposer } from '../propose/index.ts';
 import { sumUp, type Plan } from '../thread/index.ts';
@@ -45,11 +46,12 @@ export class Planner {
     seed: number,
     tell?: (share: number) => void,
   ): { plan: Plan; neighbours: Neighbours } {
-    const shapes = this.placer.place(piece);
+    const faults: Faults = new Map();
+    const shapes = this.placer.place(piece, faults);
     const neighbours = new Neighbours(piece, shapes);
-    const treatments = this.proposer.settle(piece, shapes, neighbours);
+    const treatments = this.proposer.settle(piece, shapes, neighbours, faults);
     const settings = workSettings(piece, seed, own);
-    const parts = this.worker.workAll(piece.drawing.parts, shapes, treatments, settings, tell);
+    const parts = this.worker.workAll(piece.drawing.parts, shapes, treatments, settings, faults, tell);
     const order = this.orderer.find(piece, parts, { seed });
     return { plan: sumUp(piece, parts, order, spreadOf(own)), neighbours };
   }

@@ -84,10 +84,12 @@ function bestTurn(points: Float64Array, aspect: number): Circle & { turnDeg: num
 
 /** The placement under which a design becomes `factor` times as large, in the middle of the hoop. */
 export function centred(placement: Placement, circle: Circle, factor: number): Placement {
-  const bounded = Math.min(1e4, Math.max(1e-4, placement.scale * factor)) / placement.scale;
+  // What is kept is within its bounds to the last bit, so it is not reckoned back from the factor.
+  const scale = Math.min(1e4, Math.max(1e-4, placement.scale * factor));
+  const bounded = scale / placement.scale;
   return {
     ...placement,
-    scale: placement.scale * bounded,
+    scale,
     xMm: (placement.xMm - circle.x) * bounded,
     yMm: (placement.yMm - circle.y) * bounded,
   };

@@ -16,6 +16,7 @@ import {
   type Polyline,
   type Region,
 } from '../geometry/index.ts';
+import { attempt, type Faults } from '../measure/index.ts';
 import type { Part, Placement, PlanInput } from '../piece/index.ts';
 import type { StitchShape } from '../stitches/index.ts';
 import { boxOfShape, lengthOf, measuredShape, type PlacedShape } from './placedShape.ts';
@@ -54,8 +55,11 @@ export class ShapeCutter {
   private whole = new Map<string, Kept<StitchShape>>();
   private seen = new Map<string, Kept<PlacedShape>>();
 
-  /** The parts from back to front. */
-  cut(piece: PlanInput): PlacedShape[] {
+  /**
+   * The parts from back to front.
+   * @param faults what goes wrong with a part is added: of that, nothing is laid
+   */
+  cut(piece: PlanInput, faults: Faults): PlacedShape[] {
     const matrix = cuttingMatrix(piece.placement);
     const whole = new Map<string, Kept<StitchShape>>();
     for (const part of piece.drawing.parts) {
@@ -63,13 +67,25 @@ export class ShapeCutter {
       const lines = [...part.guides, '', part.vein, '', ...part.borders].join('|');
       const key = `${matrix.join()}|${part.kind}|${part.fillRule}|${part.path}|${lines}|${isLeftOut}`;
       const before = this.whole.get(part.id);
-      whole.set(part.id, before?.key === key ? before : { key, value: wholeShape(part, matrix, isLeftOut) });
+      const value = (): StitchShape => attempt(faults, part.id, NOTHING, () => wholeShape(part, matrix, isLeftOut));
+      whole.set(part.id, before?.key === key ? before : { key, value: value() });
+    }
+    const shapes = this.cutHidden(piece, matrix, whole, faults);
+    // What failed is tried again next time, so that it is told again.
+    for (const id of faults.keys()) {
+      whole.delete(id);
+      this.seen.delete(id);
     }
     this.whole = whole;
-    return this.cutHidden(piece, matrix, whole);
+    return shapes;
   }
 
-  private cutHidden(piece: PlanInput, matrix: Matrix, whole: ReadonlyMap<string, Kept<StitchShape>>): PlacedShape[] {
+  private cutHidden(
+    piece: PlanInput,
+    matrix: Matrix,
+    whole: ReadonlyMap<string, Kept<StitchShape>>,
+    faults: Faults,
+  ): PlacedShape[] {
     const seen = new Map<string, Kept<PlacedShape>>();
     const inFront: (Cover & { key: string; box: Box })[] = [];
     const shapes: PlacedShape[] = [];
@@ -79,7 +95,9 @@ export class ShapeCutter {
       const covers = box ? inFront.filter((other) => boxesMeet(other.box, box)) : [];
       const key = [ownKey, ...covers.map((cover) => cover.key)].join('\n');
       const before = this.seen.get(part.id);
-      const kept = before?.key === key ? before : { key, value: measured(part, matrix, shape, covers) };
+      const value = (): PlacedShape =>
+        attempt(faults, part.id, measured(part, matrix, NOTHING, []), () => measured(part, matrix, shape, covers));
+      const kept = before?.key === key ? before : { key, value: value() };
       seen.set(part.id, kept);
       shapes.push(kept.value);
       const isCover = part.kind === 'area' && part.opaque && !liesOnTop(shape, piece.placement);
@@ -109,7 +127,6 @@ const NO_SPOTS = new Float64Array(0);
 
 const NOTHING: StitchShape = { region: [], lines: [], spots: NO_SPOTS };
 
-/** A part as it is before anything is cut from it. */
 /** No hoop piece has a part that is larger than this, mm. */
 export const LARGEST_PART_MM = 3000;
 
@@ -118,6 +135,7 @@ export function isTooLarge({ path }: Part, { scale }: Placement): boolean {
   return pathReach(path) * scale > LARGEST_PART_MM;
 }
 
+/** A part as it is before anything is cut from it. */
 function wholeShape(part: Part, matrix: Matrix, isLeftOut: boolean): StitchShape {
   if (isLeftOut) return NOTHING;
   const runs = flattenPath(part.path, chordsWithin(matrix));

@@ -1,4 +1,5 @@
 import { mapPoints, middleLine, type Circle, type Matrix, type MiddleLine, type Polyline } from '../geometry/index.ts';
+import type { Faults } from '../measure/index.ts';
 import type { Placement, PlanInput } from '../piece/index.ts';
 import { boxOfShape, placementMatrix, type PlacedShape } from './placedShape.ts';
 import { cuttingScale, ShapeCutter } from './shapeCutter.ts';
@@ -11,11 +12,14 @@ export class ShapePlacer {
   private readonly cutter = new ShapeCutter();
   private seen = new Map<string, { cut: PlacedShape; frame: string; placed: PlacedShape }>();
 
-  /** The parts from back to front. */
-  place(piece: PlanInput): PlacedShape[] {
+  /**
+   * The parts from back to front.
+   * @param faults what goes wrong with a part is added: of that, nothing is laid
+   */
+  place(piece: PlanInput, faults: Faults = new Map()): PlacedShape[] {
     const frame = JSON.stringify(piece.placement);
     const seen: typeof this.seen = new Map();
-    for (const cut of this.cutter.cut(piece)) {
+    for (const cut of this.cutter.cut(piece, faults)) {
       const before = this.seen.get(cut.partId);
       const isSame = before?.cut === cut && before.frame === frame;
       seen.set(cut.partId, isSame ? before : { cut, frame, placed: laidOnCloth(cut, piece.placement) });

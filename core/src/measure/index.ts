@@ -1,5 +1,6 @@
 export { formatDuration, formatDurationRange } from './durations.ts';
 export { seedFrom, seededRandom, type Random } from './random.ts';
+export { attempt, type Faults } from './faults.ts';
 export { plural } from './plural.ts';
 export { mean } from './mean.ts';
 export { remembered, Remembered, RememberedPair } from './remember.ts';

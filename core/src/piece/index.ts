@@ -36,6 +36,7 @@ export {
   type WorkedIn,
 } from './commands.ts';
 export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
+export { editProblem } from './editProblem.ts';
 export { applyEdit, editOf, invertEdit, mergeEdits, type Edit, type EditStep } from './edits.ts';
 export {
   checkPiece,

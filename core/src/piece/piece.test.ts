@@ -6,6 +6,7 @@ import {
   dropColourway,
   type Edit,
   editOf,
+  editProblem,
   groupMembers,
   inColourway,
   invertEdit,
@@ -335,6 +336,49 @@ describe('edits', () => {
       expect(back).toEqual(kite());
       expect(done.reduce((now, edit) => applied(now, edit), kite())).toEqual(piece);
     }
+  });
+
+  it('are found wrong where the whole piece would be refused, and nowhere else', () => {
+    const bad = [NaN, -1, 0, 1e9, '', 'x'.repeat(400), null, [], {}, 'none', 0.00001, '#12', 'M0 0L1', true];
+    const paths = [
+      ['name'],
+      ['use'],
+      ['worker', 'hand'],
+      ['worker', 'slack'],
+      ['cloth', 'kind'],
+      ['cloth'],
+      ['hoop', 'nominalMm'],
+      ['hoop'],
+      ['placement', 'scale'],
+      ['placement', 'xMm'],
+      ['palette', 0, 'id'],
+      ['palette', 1, 'hex'],
+      ['drawing', 'hidden'],
+      ['drawing', 'parts', 2, 'path'],
+      ['drawing', 'parts', 1, 'colour'],
+      ['drawing', 'parts', 0, 'id'],
+      ['drawing', 'parts', 3],
+      ['drawing', 'parts', 1, 'passes'],
+      ['order', 'first'],
+      ['calendar', 'at'],
+      ['accepted'],
+      ['mark'],
+    ];
+    const piece = kite();
+    let [fine, refused] = [0, 0];
+    for (const path of paths) {
+      for (const value of bad) {
+        const edit = editOf(piece, 'x', [[path, value]]);
+        if (!edit) continue;
+        const after = applied(piece, edit);
+        const isRefused = !pieceSchema.safeParse(after).success;
+        expect([path, value, editProblem(piece, after) !== null]).toEqual([path, value, isRefused]);
+        if (isRefused) refused++;
+        else fine++;
+      }
+    }
+    expect(refused).toBeGreaterThan(200);
+    expect(fine).toBeGreaterThan(10);
   });
 
   it('are refused on a piece that is not the one they were made for', () => {

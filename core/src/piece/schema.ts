@@ -119,7 +119,7 @@ const passSchema = z
     }
   });
 
-const partSchema = z.strictObject({
+export const partSchema = z.strictObject({
   id,
   name: label,
   kind: z.enum(['area', 'line', 'spot']),
@@ -154,7 +154,7 @@ const partSchema = z.strictObject({
 /** What a colour is worked in: a shade, or two in one needle; null: not yet chosen. */
 const worked = { shade: shadeSchema.nullable(), second: shadeSchema.nullable() };
 
-const colourSchema = z.strictObject({
+export const colourSchema = z.strictObject({
   id,
   /** What it does in the piece, whatever shade it is in: body, shadow, sea. */
   role: label,
@@ -307,35 +307,43 @@ export const pieceSchema = z
     accepted: z.array(acceptedSchema).max(5000),
   })
   .superRefine((piece, context) => {
-    const colours = new Set(piece.palette.map((colour) => colour.id));
-    const seen = new Set<string>();
-    piece.drawing.parts.forEach((part, i) => {
-      const path = ['drawing', 'parts', i];
-      if (!colours.has(part.colour)) {
-        context.addIssue({ code: 'custom', path: [...path, 'colour'], message: `the palette has no '${part.colour}'` });
-      }
-      part.passes?.forEach((pass, k) => {
-        for (const colour of [pass.colour, pass.second?.colour ?? null, ...pass.shades]) {
-          if (colour === null || colours.has(colour)) continue;
-          const message = `the palette has no '${colour}'`;
-          context.addIssue({ code: 'custom', path: [...path, 'passes', k], message });
-        }
-      });
-      if (seen.has(part.id)) {
-        context.addIssue({ code: 'custom', path: [...path, 'id'], message: `'${part.id}' is there twice` });
-      }
-      seen.add(part.id);
-    });
+    for (const { path, message } of unsoundIn(piece)) {
+      context.addIssue({ code: 'custom', path: [...path], message });
+    }
   });
 
+/** What its values say of one another that can't be: colours that the palette does not have, parts that are there twice. */
+export function* unsoundIn({
+  palette,
+  drawing,
+}: {
+  palette: readonly PaletteColour[];
+  drawing: { parts: readonly Part[] };
+}): Generator<{ readonly path: readonly (string | number)[]; readonly message: string }> {
+  const colours = new Set(palette.map((colour) => colour.id));
+  const seen = new Set<string>();
+  for (const [i, part] of drawing.parts.entries()) {
+    const path = ['drawing', 'parts', i];
+    if (!colours.has(part.colour)) yield { path: [...path, 'colour'], message: `the palette has no '${part.colour}'` };
+    for (const [k, pass] of (part.passes ?? []).entries()) {
+      for (const colour of [pass.colour, pass.second?.colour ?? null, ...pass.shades]) {
+        if (colour === null || colours.has(colour)) continue;
+        yield { path: [...path, 'passes', k], message: `the palette has no '${colour}'` };
+      }
+    }
+    if (seen.has(part.id)) yield { path: [...path, 'id'], message: `'${part.id}' is there twice` };
+    seen.add(part.id);
+  }
+}
+
 export type Piece = z.infer<typeof pieceSchema>;
-export type Part = Piece['drawing']['parts'][number];
+export type Part = z.infer<typeof partSchema>;
 export type Pass = NonNullable<Part['passes']>[number];
 export type PassRole = Pass['role'];
 export type PassDirection = Pass['direction'];
 export type Hoop = NonNullable<Piece['hoop']>;
 export type Underlay = NonNullable<Piece['drawing']['underlay']>;
-export type PaletteColour = Piece['palette'][number];
+export type PaletteColour = z.infer<typeof colourSchema>;
 export type Colourway = Piece['colourways'][number];
 export type LayerRef = z.infer<typeof layerRefSchema>;
 export type FixedOrder = Piece['order'];

@@ -1,5 +1,6 @@
 import type { Settled, SettledPass } from './settled.ts';
 import type { Neighbours } from './neighbours.ts';
+import { attempt, type Faults } from '../measure/index.ts';
 import { turnedFromNeighbours } from './neighbours.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { satinDirection } from './direction.ts';
@@ -44,8 +45,14 @@ export class Proposer {
   /**
    * The passes of all parts of a piece, in their order from back to front.
    * @param shapes one for each part
+   * @param faults what goes wrong with a part is added: for that, nothing is proposed
    */
-  settle(piece: PlanInput, shapes: readonly PlacedShape[], neighbours: Neighbours): (readonly SettledPass[])[] {
+  settle(
+    piece: PlanInput,
+    shapes: readonly PlacedShape[],
+    neighbours: Neighbours,
+    faults: Faults = new Map(),
+  ): (readonly SettledPass[])[] {
     const settings = proposalSettings(piece);
     const shared = JSON.stringify(settings);
     const { parts } = piece.drawing;
@@ -56,13 +63,15 @@ export class Proposer {
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
       const offered = (): readonly Proposal[] => this.advise(part, placed, senses[i]!, settings, shared);
-      let passes: readonly SettledPass[] = placed.box ? settledPasses(part, placed, offered) : [];
-      if (part.passes === null && placed.box) {
-        passes = asItsGroup(part, passes, offered, leaders);
+      const settle = (): readonly SettledPass[] => {
+        if (!placed.box) return [];
+        const own = settledPasses(part, placed, offered);
+        if (part.passes !== null) return own;
+        const passes = asItsGroup(part, own, offered, leaders);
         const alike = neighbours.alikeBefore(i).map((j) => settled[j]!);
-        passes = turnedFromNeighbours({ part, placed, passes }, alike);
-      }
-      settled.push({ part, placed, passes });
+        return turnedFromNeighbours({ part, placed, passes }, alike);
+      };
+      settled.push({ part, placed, passes: attempt(faults, part.id, [], settle) });
     });
     this.advised = this.next;
     return settled.map(({ passes }) => passes);

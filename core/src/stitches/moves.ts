@@ -45,6 +45,9 @@ export interface StitchPath {
   readonly shades: Uint8Array;
 }
 
+/** No part of a hoop piece takes as many moves as this. */
+export const MOST_MOVES = 2 ** 22;
+
 /** A sink that keeps the moves. */
 export class MoveRecorder implements MoveSink {
   private codes = new Uint8Array(256);
@@ -109,7 +112,10 @@ export class MoveRecorder implements MoveSink {
     };
   }
 
-  /** Adds a move by its code. */
+  /**
+   * Adds a move by its code.
+   * @throws RangeError beyond {@link MOST_MOVES}: what writes them would not come to an end
+   */
   push(code: number, x: number, y: number): void {
     const i = this.moves++;
     if (i === this.codes.length) this.grow();
@@ -119,6 +125,7 @@ export class MoveRecorder implements MoveSink {
   }
 
   private grow(): void {
+    if (this.moves > MOST_MOVES) throw new RangeError('it would take millions of stitches.');
     const codes = new Uint8Array(this.codes.length * 2);
     codes.set(this.codes);
     this.codes = codes;

@@ -1,5 +1,6 @@
 import type { PlannedPart, PlannedPass } from './plannedPart.ts';
 import { labOf } from '../colour/index.ts';
+import { attempt, type Faults } from '../measure/index.ts';
 import type { SettledPass } from '../propose/index.ts';
 import { type OwnFactors } from './ownFactors.ts';
 import { NOTHING_BELOW } from './passShape.ts';
@@ -15,6 +16,7 @@ export class PassWorker {
 
   /**
    * All parts of a piece with their passes; what was kept of parts that are gone is forgotten.
+   * @param faults what went wrong with parts before; what goes wrong here is added
    * @param tell hears how much is done, 0–1
    */
   workAll(
@@ -22,6 +24,7 @@ export class PassWorker {
     shapes: readonly PlacedShape[],
     treatments: readonly (readonly SettledPass[])[],
     settings: WorkSettings,
+    faults: Faults = new Map(),
     tell: (share: number) => void = () => undefined,
   ): PlannedPart[] {
     const shared = JSON.stringify(settings);
@@ -31,9 +34,9 @@ export class PassWorker {
     return parts.map((part, i): PlannedPart => {
       tell(i / parts.length);
       const placed = shapes[i]!;
-      if (beyond.has(i)) return { part, placed, passes: [] };
+      if (beyond.has(i)) return { part, placed, passes: [], fault: null };
       let below = NOTHING_BELOW;
-      const passes = treatments[i]!.map((pass, layer) => {
+      const work = (pass: SettledPass, layer: number): PlannedPass => {
         const slot = `${part.id}#${layer}`;
         const key = shared + JSON.stringify([pass, below]);
         const known = before.get(slot);
@@ -42,8 +45,9 @@ export class PassWorker {
         this.kept.set(slot, entry);
         below = withPass(below, placed, entry.planned);
         return entry.planned;
-      });
-      return { part, placed, passes };
+      };
+      const passes = attempt(faults, part.id, [], () => treatments[i]!.map(work));
+      return { part, placed, passes, fault: faults.get(part.id) ?? null };
     });
   }
 }

@@ -48,6 +48,8 @@ export interface PlannedPart {
   readonly part: Part;
   readonly placed: PlacedShape;
   readonly passes: readonly PlannedPass[];
+  /** Why it could not be worked out; null: it was. */
+  readonly fault: string | null;
 }
 
 /**

@@ -1,4 +1,5 @@
-import { applyEdit, invertEdit, mergeEdits, type Edit, type Piece } from '@junctura/core/piece';
+import { failure, type Outcome } from '@junctura/core/measure';
+import { applyEdit, editProblem, invertEdit, mergeEdits, type Edit, type Piece } from '@junctura/core/piece';
 
 /** Edits with the same key within this time are one for undo, ms. */
 const MERGE_MS = 1200;
@@ -17,10 +18,12 @@ export class History {
     return this.undone.at(-1)?.label ?? null;
   }
 
-  /** The piece after an edit, which is remembered. */
-  do(piece: Piece, edit: Edit, now: number): Piece {
+  /** The piece after an edit, which is remembered; refused where the edit does not fit, or would make what can't be kept. */
+  do(piece: Piece, edit: Edit, now: number): Outcome<Piece> {
     const outcome = applyEdit(piece, edit);
-    if (!outcome.ok) throw new Error(outcome.problem);
+    if (!outcome.ok) return outcome;
+    const wrong = editProblem(piece, outcome.value);
+    if (wrong !== null) return failure(`“${edit.label}” would go beyond what a piece can hold: ${wrong}.`);
     const last = this.done.at(-1);
     if (last && edit.mergeKey !== null && last.edit.mergeKey === edit.mergeKey && now - last.at < MERGE_MS) {
       this.done[this.done.length - 1] = { edit: mergeEdits(last.edit, edit), at: now };
@@ -29,7 +32,7 @@ export class History {
       if (this.done.length > DEPTH) this.done.shift();
     }
     this.undone = [];
-    return outcome.value;
+    return outcome;
   }
 
   undo(piece: Piece): Piece {

@@ -16,18 +16,25 @@ export const useOpenedPiece = defineStore('openedPiece', () => {
   /** What was done last, in words; null: nothing since it was opened. */
   const lastAction = shallowRef<{ readonly label: string } | null>(null);
 
+  /** Why the last edit was not carried out; null: it was. */
+  const refused = ref<string | null>(null);
+
   /** Opens another piece, or another state of this one that is not an edit. What was done before can't be undone any more. */
   function take(next: Piece): void {
     history = new History();
     lastAction.value = null;
+    refused.value = null;
     show(next);
   }
 
   /** Carries out an edit; null (nothing would change) is passed over. */
   function edit(change: Edit | null): void {
     if (!change) return;
+    const done = history.do(piece.value, change, Date.now());
+    refused.value = done.ok ? null : done.problem;
+    if (!done.ok) return;
     lastAction.value = { label: change.label };
-    show(history.do(piece.value, change, Date.now()));
+    show(done.value);
   }
 
   function undo(): void {
@@ -67,5 +74,5 @@ export const useOpenedPiece = defineStore('openedPiece', () => {
     return partOf(id)?.name ?? '';
   }
 
-  return { piece, partOf, nameOf, undoLabel, redoLabel, lastAction, take, edit, undo, redo, restore };
+  return { piece, partOf, nameOf, undoLabel, redoLabel, lastAction, refused, take, edit, undo, redo, restore };
 });

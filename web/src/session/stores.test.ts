@@ -1,6 +1,6 @@
 import { USUAL_FACTORS } from '@junctura/core/work';
 import { Planner } from '@junctura/core/advice';
-import { readPiece, renamePiece, setUse, type Piece } from '@junctura/core/piece';
+import { readPiece, renamePiece, setUse, type Piece, type Edit } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { panned, viewOf, zoomed } from '../picture/view.ts';
@@ -18,9 +18,13 @@ describe('History', () => {
   it('undoes and does again, and typing in a row is one step', () => {
     const history = new History();
     let piece = kite();
-    piece = history.do(piece, setUse(piece, 'patch')!, 0);
-    for (const [i, name] of ['K', 'Ki', 'Kit'].entries())
-      piece = history.do(piece, renamePiece(piece, name)!, 5000 + i * 200);
+    const edit = (change: Edit | null, at: number): void => {
+      const done = history.do(piece, change!, at);
+      if (!done.ok) throw new Error(done.problem);
+      piece = done.value;
+    };
+    edit(setUse(piece, 'patch'), 0);
+    for (const [i, name] of ['K', 'Ki', 'Kit'].entries()) edit(renamePiece(piece, name), 5000 + i * 200);
     piece = history.undo(piece);
     expect([piece.name, piece.use]).toEqual(['Kite', 'patch']);
     piece = history.undo(piece);
@@ -28,8 +32,16 @@ describe('History', () => {
     expect(history.undo(piece)).toBe(piece);
     piece = history.redo(history.redo(piece));
     expect([piece.name, piece.use]).toEqual(['Kit', 'patch']);
-    history.do(history.undo(piece), setUse(piece, 'worn')!, 9000);
+    piece = history.undo(piece);
+    edit(setUse(piece, 'worn'), 9000);
     expect(history.redoLabel).toBeNull();
+  });
+
+  it('refuses what could not be kept and read again, and stays as it was', () => {
+    const history = new History();
+    const long = history.do(kite(), renamePiece(kite(), 'x'.repeat(306))!, 0);
+    expect(!long.ok && long.problem).toMatch(/Rename the piece.*name/);
+    expect(history.undoLabel).toBeNull();
   });
 });
 

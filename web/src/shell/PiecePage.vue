@@ -211,6 +211,9 @@ async function settle(keepMine: boolean): Promise<void> {
       <NAlert v-if="pictureProblem" type="error" closable :show-icon="false" @close="pictureProblem = null">{{
         pictureProblem
       }}</NAlert>
+      <NAlert v-if="opened.refused" type="warning" closable :show-icon="false" @close="opened.refused = null">{{
+        opened.refused
+      }}</NAlert>
       <NAlert v-if="keeper.storageProblem" type="warning" :show-icon="false">
         {{ keeper.storageProblem }} <NButton size="tiny" @click="exportPiece">Export now</NButton>
       </NAlert>

@@ -7,7 +7,11 @@ import type { PlanInput } from '@junctura/core/piece';
 /** A plan in which everything the page already has is named by number instead of sent again. */
 export interface PlanNews {
   readonly summary: Omit<Plan, 'parts'>;
-  readonly parts: readonly { readonly placed: number; readonly passes: readonly number[] }[];
+  readonly parts: readonly {
+    readonly placed: number;
+    readonly passes: readonly number[];
+    readonly fault: string | null;
+  }[];
   readonly freshShapes: readonly (readonly [number, PlacedShape])[];
   readonly freshPasses: readonly (readonly [number, PlannedPass])[];
   readonly findings: readonly Finding[];
@@ -49,6 +53,7 @@ export class NewsWriter {
       parts: parts.map((part, i) => ({
         placed: shapes.numbers[i]!,
         passes: part.passes.map(() => passes.numbers[next++]!),
+        fault: part.fault,
       })),
       freshShapes: shapes.fresh,
       freshPasses: passes.fresh,
@@ -69,6 +74,7 @@ export class NewsReader {
       part: piece.drawing.parts[i]!,
       placed: shapes.get(part.placed)!,
       passes: part.passes.map((number) => passes.get(number)!),
+      fault: part.fault,
     }));
     this.shapes = keep(shapes, new Set(news.parts.map((part) => part.placed)));
     this.passes = keep(passes, new Set(news.parts.flatMap((part) => part.passes)));

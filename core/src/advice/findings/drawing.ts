@@ -2,6 +2,7 @@ import { fitToHoop, isTooLarge, LARGEST_PART_MM } from '../../drawing/index.ts';
 import { plainHoop, setHoop, type Part, type PlanInput } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { beyondBudget, MOST_STITCHES, roughStitches } from '../../work/index.ts';
+import { leftOut, onPart } from './onParts.ts';
 import type { Case, Finding, FindingKinds, FindingRemedies, Offer } from '../finding.ts';
 
 /** What was in the file of the drawing and could not be read, and what of it is beyond any hoop piece. */
@@ -23,6 +24,9 @@ export function drawingFindings({ drawing, placement }: PlanInput, { parts }: Pl
       mostThousands: MOST_STITCHES / 1000,
     };
     found.push({ id: 'too-many-stitches', part: beyond.length === 1 ? parts[beyond[0]!]!.part.id : null, figures });
+  }
+  for (const { part, fault } of parts) {
+    if (fault !== null) found.push({ id: 'not-worked', part: part.id, figures: { reason: fault } });
   }
   return found;
 }
@@ -60,6 +64,12 @@ export const DRAWING_KINDS = {
       `${names} would take about ${thousands},000 stitches; with more than ${mostThousands},000 in all a piece is not worked out, so ${count === 1 ? 'it is' : 'they are'} left out.`,
     why: 'That is years of work. Make the design smaller, or leave some of it bare.',
   },
+  'not-worked': {
+    step: 'stitches',
+    severity: 'stop',
+    say: ({ reason }) => `Its stitches could not be worked out, so it is left out for now: ${reason}`,
+    why: 'All other parts stand as they are. Another stitch or a simpler outline may help; the fault is in Junctura, not in your drawing.',
+  },
 } satisfies Partial<FindingKinds>;
 
 /** The hoop that a design which is far too large is fitted to. */
@@ -74,4 +84,5 @@ function smaller({ piece }: Pick<Case, 'piece'>): Offer[] {
 export const DRAWING_REMEDIES = {
   'too-large': smaller,
   'too-many-stitches': smaller,
+  'not-worked': (of) => onPart(of, (part) => [leftOut(part)]),
 } satisfies Partial<FindingRemedies>;

@@ -53,7 +53,7 @@ test('storage that is refused is told, and nothing is lost while the page is ope
   await expect(page.getByText('does not let Junctura keep anything')).toBeVisible();
   await expect(bench.figure('Size')).toContainText('50 mm');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export now' }).click();
+  await page.getByRole('button', { name: 'Save to a file' }).click();
   expect((await download).suggestedFilename()).toBe('kite.junctura.json');
 });
 
@@ -68,7 +68,7 @@ test('storage that is full is told, and the piece can be had as a file', async (
   await page.keyboard.press('Enter');
   await expect(page.getByText('storage is full')).toBeVisible();
   await expect(bench.tally).toContainText('Not yet kept');
-  await expect(page.getByRole('button', { name: 'Export now' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save to a file' })).toBeVisible();
 });
 
 test('a drawing can be dropped on the window, over an open piece too', async ({ bench, page }) => {

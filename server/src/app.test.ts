@@ -1,6 +1,8 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
+import { spawn } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { connect, type AddressInfo } from 'node:net';
+import { networkInterfaces, tmpdir } from 'node:os';
+import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
@@ -9,6 +11,7 @@ import { RANGES, shopSchema, THRUMWICK } from '@junctura/core/materials';
 import { PAGES } from '../../web/src/shell/pages.ts';
 import { createApp } from './app.ts';
 import { underLamp } from './camera.ts';
+import { limitedServer } from './limits.ts';
 
 const dist = mkdtempSync(join(tmpdir(), 'dist-'));
 mkdirSync(join(dist, 'assets'));
@@ -17,7 +20,8 @@ writeFileSync(join(dist, 'assets/a.js'), 'export {};');
 const PACKED = `export const many = '${'thread '.repeat(400)}';`;
 writeFileSync(join(dist, 'assets/b.js'), PACKED);
 writeFileSync(join(dist, 'assets/b.js.br'), brotliCompressSync(PACKED));
-const server = createApp({ dist }).listen(0);
+const logged: string[] = [];
+const server = createApp({ dist, log: (line) => void logged.push(line) }).listen(0);
 const get = (path: string): Promise<Response> =>
   fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}${path}`);
 afterAll(() => server.close());
@@ -93,6 +97,58 @@ describe('the server', () => {
     '/assets/../../package.json',
   ])('has nothing at %s', async (path) => {
     expect((await get(path)).status).toBe(404);
+  });
+
+  it.each(['/assets/%ff', '/%c0%af', '/piece/%', '/stand-ins/%e0%a4%a'])(
+    'answers %s with a plain sentence, without a trace or path, and one line in its log',
+    async (path) => {
+      const before = logged.length;
+      const response = await get(path);
+      expect([400, 404]).toContain(response.status);
+      const text = await response.text();
+      expect(text).toMatch(/^[^\n<]{10,80}\n$/);
+      expect(text).not.toMatch(/at |node_modules|\/work|Error/);
+      expect(logged.slice(before).every((line) => !line.includes('\n'))).toBe(true);
+      expect(logged.length - before).toBeLessThanOrEqual(1);
+    },
+  );
+
+  it('gives up on requests that are sent by halves', async () => {
+    const slow = limitedServer(createApp({ dist }), { headersMs: 200, requestMs: 300, lookEveryMs: 100 });
+    await new Promise<void>((resolve) => slow.listen(0, '127.0.0.1', resolve));
+    const socket = connect((slow.address() as AddressInfo).port, '127.0.0.1');
+    socket.write('GET / HTTP/1.1\r\nHost: x\r\nX-Half');
+    const said = await new Promise<string>((resolve) => {
+      let heard = '';
+      socket.on('data', (data) => (heard += String(data)));
+      socket.on('close', () => resolve(heard));
+    });
+    expect(said).toMatch(/^HTTP\/1.1 408/);
+    slow.close();
+  });
+
+  it('listens on this machine alone, and ends within five seconds of a signal though a request is under way', async () => {
+    const main = fileURLToPath(new URL('./main.ts', import.meta.url));
+    const port = 41_000 + (process.pid % 1000);
+    const built = fileURLToPath(new URL('../../web/dist/index.html', import.meta.url));
+    expect(existsSync(built)).toBe(true);
+    const child = spawn(process.execPath, ['--import', 'tsx', main], {
+      env: { ...process.env, PORT: String(port), HOST: '' },
+    });
+    const ready = await new Promise<string>((resolve) => child.stdout.once('data', (data) => resolve(String(data))));
+    expect(ready).toContain(`http://localhost:${port}`);
+    const outside = Object.values(networkInterfaces())
+      .flat()
+      .find((address) => address?.family === 'IPv4' && !address.internal);
+    if (outside) await expect(fetch(`http://${outside.address}:${port}/healthz`)).rejects.toThrow();
+    const socket = connect(port, 'localhost');
+    socket.on('error', () => undefined);
+    socket.write('GET / HTTP/1.1\r\nHost: x\r\nX-Half');
+    const began = Date.now();
+    child.kill('SIGTERM');
+    await new Promise((resolve) => child.once('exit', resolve));
+    expect(Date.now() - began).toBeLessThan(5000);
+    socket.destroy();
   });
 
   it('allows what the application needs and no more', async () => {

@@ -1,5 +1,5 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
@@ -12,6 +12,10 @@ function addressesOf(page: string): RegExp {
   return new RegExp(`^${pattern}/?$`);
 }
 
+function oneLine(text: string): string {
+  return text.replace(/\s+/g, ' ').slice(0, 300);
+}
+
 /** Fonts, scripts and demo files carry a hash in their names. */
 const HASHED_MAX_AGE = '365d';
 
@@ -19,8 +23,9 @@ const HASHED_MAX_AGE = '365d';
  * The server of the built application: static files, every other page path answered by the application itself, and
  * health. It does not listen by itself.
  * @param dist the folder of the built application
+ * @param log hears of every request that went wrong, in one line
  */
-export function createApp({ dist }: { dist: string }): Express {
+export function createApp({ dist, log = () => undefined }: { dist: string; log?: (line: string) => void }): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -48,6 +53,10 @@ export function createApp({ dist }: { dist: string }): Express {
       referrerPolicy: { policy: 'no-referrer' },
     }),
   );
+  app.use((request, _response, next) => {
+    decodeURIComponent(request.path);
+    next();
+  });
   app.get('/healthz', (_request, response) => {
     response.json({ status: 'ok' });
   });
@@ -64,6 +73,15 @@ export function createApp({ dist }: { dist: string }): Express {
   });
   app.use((_request, response) => {
     response.status(404).type('text').send('There is nothing at this address.\n');
+  });
+  // Told apart by its four parameters. What went wrong is for the log, in one line; the page says no more than that it did.
+  app.use((error: Error & { status?: number }, request: Request, response: Response, next: NextFunction) => {
+    const isUnreadable = error instanceof URIError || (error.status ?? 500) < 500;
+    const status = isUnreadable ? (error.status ?? 400) : 500;
+    log(`${status} ${request.method} ${JSON.stringify(request.url.slice(0, 200))}: ${oneLine(error.message)}`);
+    if (response.headersSent) return next(error);
+    const said = isUnreadable ? 'This address can’t be read.' : 'Something went wrong in Junctura’s server.';
+    response.status(status).type('text').send(`${said}\n`);
   });
   return app;
 }

@@ -1,8 +1,11 @@
 import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
+import { limitedServer } from './limits.ts';
 
 const DEFAULT_PORT = 4173;
+/** After a signal, requests under way have this long to end, ms. */
+const GRACE_MS = 3000;
 
 function fail(sentence: string): never {
   process.stderr.write(`${sentence}\n`);
@@ -21,10 +24,19 @@ const dist = fileURLToPath(new URL('../../web/dist', import.meta.url));
 if (!existsSync(`${dist}/index.html`)) fail('The application is not built yet: run npm start, which builds it.');
 
 const port = portFrom(process.env['PORT']);
-const server = createApp({ dist }).listen(port, (error?: Error) => {
-  if (!error) process.stdout.write(`Junctura is ready: http://localhost:${port}\n`);
-  else if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') {
+const host = process.env['HOST'] || 'localhost';
+const log = (line: string): void => void process.stderr.write(`${line}\n`);
+const server = limitedServer(createApp({ dist, log })).listen(port, host);
+server.once('listening', () => process.stdout.write(`Junctura is ready: http://${host}:${port}\n`));
+server.once('error', (error) => {
+  if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') {
     fail(`Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm start`);
   } else fail(`The server could not start: ${error.message}`);
 });
-for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => server.close(() => process.exit(0)));
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.once(signal, () => {
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
+  });
+}

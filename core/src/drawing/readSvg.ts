@@ -1,4 +1,4 @@
-import { failure, success, type Outcome } from '../measure/index.ts';
+import { shortened, failure, success, type Outcome } from '../measure/index.ts';
 import { checkPiece, emptyPiece, MAX_PARTS, type Piece } from '../piece/index.ts';
 import { centred } from './fit.ts';
 import { groupLikeParts } from './likeParts.ts';
@@ -49,9 +49,9 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
       );
     }
     const piece = inTheMiddle({
-      ...emptyPiece(id, name.slice(0, 200)),
+      ...emptyPiece(id, shortened(name, 200)),
       drawing: {
-        source: name.slice(0, 200),
+        source: shortened(name, 200),
         unitMm,
         hidden: 'cut',
         notes,

@@ -1,3 +1,4 @@
+import { shortened } from '../measure/index.ts';
 import {
   intersect,
   pathData,
@@ -49,9 +50,9 @@ export function partsOf(
   };
   const counts = { area: 0, line: 0, spot: 0 };
   const add = (shape: DrawnShape, kind: Part['kind'], path: string, hex: string, isOutline: boolean): void => {
-    const base = shape.id === null ? `part-${parts.length + 1}` : shape.id.slice(0, 100);
+    const base = shape.id === null ? `part-${parts.length + 1}` : shortened(shape.id, 100);
     const plain = `${kind[0]!.toUpperCase()}${kind.slice(1)} ${++counts[kind]}`;
-    const name = (shape.label ?? (shape.id === null ? plain : shape.id)).slice(0, 200);
+    const name = shortened(shape.label ?? (shape.id === null ? plain : shape.id), 200);
     const part = newPart({
       id: uniqueId(isOutline ? `${base}-outline` : base),
       name: isOutline ? `${name}, outline` : name,

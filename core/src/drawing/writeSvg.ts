@@ -1,12 +1,23 @@
 import { boxOf, flattenPath } from '../geometry/index.ts';
+import { soundText } from '../measure/index.ts';
 import type { Part, Piece } from '../piece/index.ts';
 
 /** Room round the drawing in the file, mm. */
 const EDGE_MM = 2;
 
-/** A text as it may stand in XML, in an attribute too. */
+const ESCAPED: Readonly<Record<string, string>> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  '\t': '&#9;',
+  '\n': '&#10;',
+  '\r': '&#13;',
+};
+
+/** A text as it may stand in XML, in an attribute too; what no XML may hold is left out of it. */
 export function escapedXml(text: string): string {
-  return text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
+  return soundText(text).replace(/[&<>"\t\n\r]/g, (sign) => ESCAPED[sign]!);
 }
 
 /**

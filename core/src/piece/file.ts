@@ -1,4 +1,4 @@
-import { failure, success, z, type Outcome } from '../measure/index.ts';
+import { failure, shortened, success, z, type Outcome } from '../measure/index.ts';
 import { migrate } from './migrations.ts';
 import { recordSchema, type PieceRecord } from './record.ts';
 import { PIECE_FORMAT, PIECE_VERSION, pieceSchema, type Piece } from './schema.ts';
@@ -78,7 +78,7 @@ function lowerFirst(text: string): string {
 }
 
 function describe(value: unknown): string {
-  return value === undefined ? 'missing' : `“${String(value).slice(0, 40)}”`;
+  return value === undefined ? 'missing' : `“${shortened(String(value), 40)}”`;
 }
 
 /** Where the text stops being JSON. Engines tell it by position, by line, or by quoting the place. */

@@ -68,6 +68,7 @@ export {
   type Underlay,
   FARTHEST_MM,
   MAX_PARTS,
+  MOST_NAME,
   MOST_SHADES,
   PASS_ROLES,
   PIECE_FORMAT,

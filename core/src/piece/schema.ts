@@ -25,7 +25,9 @@ export const FARTHEST_MM = 1e6;
 export const MAX_PARTS = 6000;
 
 const id = z.string().min(1).max(120);
-const label = z.string().max(300);
+/** A name or a sentence is no longer than this. */
+export const MOST_NAME = 300;
+const label = z.string().max(MOST_NAME);
 const finite = z.number().min(-FARTHEST_MM).max(FARTHEST_MM);
 
 /** Path data that can be drawn and stays within bounds. */

@@ -52,17 +52,22 @@ export class Database {
   private opened: Promise<IDBPDatabase<Schema>> | null = null;
 
   async attempt<T>(action: (db: IDBPDatabase<Schema>) => Promise<T>): Promise<Outcome<T>> {
-    try {
-      this.opened ??= this.open();
-      return success(await action(await this.opened));
-    } catch (error) {
-      this.opened = null;
-      return failure(storageProblem(error));
+    for (let isAgain = false; ; isAgain = true) {
+      try {
+        this.opened ??= this.open();
+        return success(await action(await this.opened));
+      } catch (error) {
+        this.opened = null;
+        // The connection was closed under the action, for an upgrade in another tab or by the browser: a new one does it.
+        if (isAgain || nameOf(error) !== 'InvalidStateError') return failure(storageProblem(error));
+      }
     }
   }
 
   private open(): Promise<IDBPDatabase<Schema>> {
-    return openDB<Schema>(NAME, VERSION, {
+    let refuse: (why: Error) => void = () => undefined;
+    const blocked = new Promise<never>((_, reject) => (refuse = reject));
+    const opening = openDB<Schema>(NAME, VERSION, {
       upgrade(db, from) {
         if (from < 1) {
           db.createObjectStore('pieces', { keyPath: 'id' });
@@ -75,20 +80,40 @@ export class Database {
           entries.createIndex('pieceId', 'pieceId');
         }
       },
+      // A tab with an earlier version that does not give way: it is not waited for without end.
+      blocked: () => refuse(new BlockedError()),
+      terminated: () => (this.opened = null),
       // A tab with a later version must not wait for this one; the next use here opens anew.
       blocking: (_current, _blocked, event) => {
         this.opened = null;
         (event.target as IDBDatabase).close();
       },
     });
+    // What is given up as blocked may open later all the same.
+    opening.catch(() => undefined);
+    return Promise.race([opening, blocked]);
   }
 }
 
+class BlockedError extends Error {
+  override readonly name = 'BlockedError';
+}
+
+function nameOf(error: unknown): string {
+  return error instanceof Error || error instanceof DOMException ? error.name : '';
+}
+
 function storageProblem(error: unknown): string {
-  const name = error instanceof Error || error instanceof DOMException ? error.name : '';
+  const name = nameOf(error);
   if (name === 'QuotaExceededError') {
     return 'The browser’s storage is full, so the last change is not kept. Export the piece to a file, then remove pieces that you do not need.';
   }
   if (name === 'VersionError') return 'The stored pieces were written by a later Junctura. Reload to get it.';
-  return 'The browser does not let Junctura keep anything (a private window, or storage is switched off). Export the piece to a file before you close.';
+  if (name === 'BlockedError') {
+    return 'Another tab holds the storage with an earlier Junctura. Close or reload that tab; what you change here is tried again until then.';
+  }
+  if (name === 'SecurityError' || name === 'ReferenceError' || name === 'TypeError' || name === 'InvalidStateError') {
+    return 'The browser does not let Junctura keep anything (a private window, or storage is switched off). Export the piece to a file before you close.';
+  }
+  return `The browser’s storage answers with a fault (${name || 'unknown'}). It is tried again; export the piece to a file to be safe.`;
 }

@@ -26,7 +26,7 @@ describe('DocumentStore', () => {
     const [one, two] = [new DocumentStore('box', () => 0), new DocumentStore('box', () => 0)];
     await one.save('first', 0);
     expect(await two.save('second', 1)).toEqual({ type: 'saved', revision: 2 });
-    expect(await one.save('third', 1)).toEqual({ type: 'conflict' });
+    expect(await one.save('third', 1)).toEqual({ type: 'conflict', isGone: false });
     expect(await one.load()).toMatchObject({ value: { value: 'second' } });
   });
 

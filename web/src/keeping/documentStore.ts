@@ -24,7 +24,7 @@ export class DocumentStore {
       const before = await transaction.store.get(this.key);
       if ((before?.revision ?? 0) !== basedOn) {
         await transaction.done;
-        return { type: 'conflict' };
+        return { type: 'conflict', isGone: before === undefined };
       }
       await transaction.store.put({ key: this.key, savedAt: this.now(), revision: basedOn + 1, value });
       await transaction.done;

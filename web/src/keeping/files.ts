@@ -1,3 +1,4 @@
+import { shortened } from '@junctura/core/measure';
 import { useFileDialog } from '@vueuse/core';
 
 /** Hands a file to the person to save. */
@@ -10,15 +11,18 @@ export function saveFile(name: string, content: BlobPart, type: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
+/** Names under which some systems keep devices, not files. */
+const RESERVED = /^(con|prn|aux|nul|com\d|lpt\d)$/;
+
 /** A file name made of a piece's name: letters, digits and hyphens. */
 export function fileName(name: string, extension: string): string {
   const plain = name
     .normalize('NFKD')
     .replace(/[^\p{L}\p{N}]+/gu, '-')
     .replace(/^-+|-+$/g, '')
-    .toLowerCase()
-    .slice(0, 60);
-  return `${plain || 'piece'}${extension}`;
+    .toLowerCase();
+  const short = shortened(plain, 60).replace(/-+$/, '') || 'piece';
+  return `${RESERVED.test(short) ? `${short}-piece` : short}${extension}`;
 }
 
 /** Lets the person choose a file; where she closes the chooser, nothing is heard. */

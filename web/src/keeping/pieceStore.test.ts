@@ -28,7 +28,7 @@ describe('PieceStore', () => {
     const [one, two] = [new PieceStore(() => time), new PieceStore(() => time)];
     await one.save(piece('One'), 0);
     await two.save(piece('Two'), 1);
-    expect(await one.save(piece('One again'), 1)).toEqual({ type: 'conflict' });
+    expect(await one.save(piece('One again'), 1)).toEqual({ type: 'conflict', isGone: false });
     const stored = await one.load('p1');
     expect(stored.ok && stored.value?.piece.name).toBe('Two');
   });
@@ -105,13 +105,72 @@ describe('PieceStore', () => {
     expect(loaded.ok ? '' : loaded.problem).toContain('cloth.kind');
   });
 
-  it('says so in a sentence when storage is refused or full', async () => {
+  it.each([
+    ['SecurityError', /private window/],
+    ['QuotaExceededError', /is full/],
+    ['VersionError', /later Junctura/],
+    ['UnknownError', /fault \(UnknownError\)/],
+  ])('says in a sentence of its own that storage answers with a %s', async (name, sentence) => {
     globalThis.indexedDB = {
       open: () => {
-        throw new DOMException('no', 'SecurityError');
+        throw new DOMException('no', name);
       },
     } as unknown as IDBFactory;
     const result = await new PieceStore(() => time).save(piece('One'), 0);
-    expect(result.type === 'refused' && result.problem).toContain('Export the piece');
+    expect(result.type === 'refused' && result.problem).toMatch(sentence);
+  });
+
+  it('says that a later version was here, that another tab holds an earlier one, and goes on when that is closed', async () => {
+    const later = await openDB('junctura', 99);
+    later.close();
+    const refused = await new PieceStore(() => time).save(piece('One'), 0);
+    expect(refused.type === 'refused' && refused.problem).toContain('later Junctura');
+    globalThis.indexedDB = new IDBFactory();
+    const earlier = await openDB('junctura', 1, {
+      upgrade: (db) => void db.createObjectStore('pieces', { keyPath: 'id' }),
+    });
+    const store = new PieceStore(() => time);
+    const held = await store.save(piece('One'), 0);
+    expect(held.type === 'refused' && held.problem).toContain('Another tab holds');
+    earlier.close();
+  });
+
+  it('saves at the first try after another tab made the storage newer, or the browser closed it', async () => {
+    const store = new PieceStore(() => time);
+    await store.save(piece('One'), 0);
+    const { database } = store as unknown as { database: { opened: Promise<IDBDatabase> } };
+    (await database.opened).close();
+    expect(await store.save(piece('Two'), 1)).toEqual({ type: 'saved', revision: 2 });
+  });
+
+  it('gives back what it removed, just as it was, also what no one can read', async () => {
+    const store = new PieceStore(() => time);
+    await store.save({ ...piece('One'), cloth: { kind: 'paper', colour: '#ffffff' } }, 0);
+    await store.addEntries('p1', [{ type: 'part-done', id: 'e', at: '2026-02-01T10:00:00.000Z', part: 'a' }]);
+    time += 10 * 60_000;
+    await store.save({ ...piece('Two'), cloth: { kind: 'paper', colour: '#ffffff' } }, 1);
+    const before = await store.list();
+    const removed = await store.remove('p1');
+    expect(await store.list()).toEqual({ ok: true, value: [] });
+    if (removed.ok) await store.putBack(removed.value);
+    expect(await store.list()).toEqual(before);
+    const [earlier, records] = [await store.snapshots('p1'), await store.allRecords()];
+    expect(earlier.ok && earlier.value).toHaveLength(1);
+    expect(records.ok && records.value.get('p1')).toHaveLength(1);
+  });
+
+  it('keeps earlier states also after the clock was set back', async () => {
+    const store = new PieceStore(() => time);
+    time = 1e12;
+    await store.save(piece('One'), 0);
+    time -= 3 * 86_400_000;
+    await store.save(piece('Two'), 1);
+    time += 6 * 60_000;
+    await store.save(piece('Three'), 2);
+    const earlier = await store.snapshots('p1');
+    expect(earlier.ok && earlier.value.map((snapshot) => (snapshot.piece as { name: string }).name)).toEqual([
+      'Two',
+      'One',
+    ]);
   });
 });

@@ -15,12 +15,22 @@ const SNAPSHOT_EVERY_MS = 5 * 60_000;
 
 export type SaveResult =
   | { readonly type: 'saved'; readonly revision: number }
-  | { readonly type: 'conflict' }
+  /** Somebody else saved it meanwhile, or removed it. */
+  | { readonly type: 'conflict'; readonly isGone: boolean }
   | { readonly type: 'refused'; readonly problem: string };
 
 /** A stored piece with its record, and the revision that the next save builds on. */
 export interface LoadedPiece extends PieceFile {
   readonly revision: number;
+}
+
+const ALL_OF_A_PIECE = ['pieces', 'snapshots', 'entries'] as const;
+
+/** A piece that was taken off the bench, as it was stored. */
+export interface RemovedPiece {
+  readonly stored: StoredPiece | null;
+  readonly snapshots: readonly Snapshot[];
+  readonly entries: readonly StoredEntry[];
 }
 
 /** Keeps pieces and their records in the browser. Every method answers; none throws for a full, refused or damaged storage. */
@@ -67,7 +77,7 @@ export class PieceStore {
       const stored = await pieces.get(piece.id);
       if ((stored?.revision ?? 0) !== basedOn) {
         await transaction.done;
-        return { type: 'conflict' };
+        return { type: 'conflict', isGone: stored === undefined };
       }
       const [at, revision] = [this.now(), basedOn + 1];
       const isDue = stored !== undefined && Math.abs(at - (stored.snapshotAt ?? 0)) > SNAPSHOT_EVERY_MS;
@@ -110,14 +120,33 @@ export class PieceStore {
     });
   }
 
-  async remove(id: string): Promise<Outcome<void>> {
+  /** Takes a piece off the bench with all that belongs to it. What was removed is the answer, as it was stored, readable or not. */
+  async remove(id: string): Promise<Outcome<RemovedPiece>> {
     return this.database.attempt(async (db) => {
-      const transaction = db.transaction(['pieces', 'snapshots', 'entries'], 'readwrite');
-      await transaction.objectStore('pieces').delete(id);
-      for (const name of ['snapshots', 'entries'] as const) {
-        const store = transaction.objectStore(name);
-        for (const key of await store.index('pieceId').getAllKeys(id)) await store.delete(key as never);
-      }
+      const transaction = db.transaction(ALL_OF_A_PIECE, 'readwrite');
+      const pieces = transaction.objectStore('pieces');
+      const snapshots = transaction.objectStore('snapshots');
+      const entries = transaction.objectStore('entries');
+      const removed: RemovedPiece = {
+        stored: (await pieces.get(id)) ?? null,
+        snapshots: await snapshots.index('pieceId').getAll(id),
+        entries: await entries.index('pieceId').getAll(id),
+      };
+      await pieces.delete(id);
+      for (const key of await snapshots.index('pieceId').getAllKeys(id)) await snapshots.delete(key);
+      for (const key of await entries.index('pieceId').getAllKeys(id)) await entries.delete(key);
+      await transaction.done;
+      return removed;
+    });
+  }
+
+  /** Puts back what was removed, just as it was. */
+  async putBack({ stored, snapshots, entries }: RemovedPiece): Promise<Outcome<void>> {
+    return this.database.attempt(async (db) => {
+      const transaction = db.transaction(ALL_OF_A_PIECE, 'readwrite');
+      if (stored) void transaction.objectStore('pieces').put(stored);
+      for (const snapshot of snapshots) void transaction.objectStore('snapshots').put(snapshot);
+      for (const entry of entries) void transaction.objectStore('entries').put(entry);
       await transaction.done;
     });
   }

@@ -1,43 +1,51 @@
-import type { Piece } from '@junctura/core/piece';
-import { checkPiece } from '@junctura/core/piece';
+import type { Outcome } from '@junctura/core/measure';
 
-/**
- * What a page could not save before it was closed or reloaded. The browser's database answers too late for that; `localStorage` takes it
- * at once. It is taken up again when the piece is opened next.
- */
-const KEY = 'junctura-unsaved-';
-
-export interface Unsaved {
-  readonly piece: Piece;
-  /** The revision that it builds on. */
+/** What a page could not save before it was closed or reloaded, and the revision that it builds on. */
+export interface Unsaved<T> {
+  readonly value: T;
   readonly basedOn: number;
 }
 
-/** Puts a state aside. Answers whether there was room for it. */
-export function putAside({ piece, basedOn }: Unsaved): boolean {
-  try {
-    localStorage.setItem(KEY + piece.id, JSON.stringify({ piece, basedOn }));
-    return true;
-  } catch {
-    return false;
-  }
-}
+/**
+ * Where a page puts what it can't save any more before it is closed or reloaded: the browser's database answers too late for that, while
+ * `localStorage` takes it at once. It is taken up again when the same is opened next.
+ */
+export class Unkept<T> {
+  /**
+   * @param prefix of the keys under which it lies
+   * @param check whether what lies there can still be read
+   */
+  constructor(
+    private readonly prefix: string,
+    private readonly check: (value: unknown) => Outcome<T>,
+  ) {}
 
-/** What was put aside of a piece; null where nothing was, or it can't be read. */
-export function takeUp(id: string): Unsaved | null {
-  try {
-    const { piece, basedOn } = JSON.parse(localStorage.getItem(KEY + id) ?? 'null') as Unsaved;
-    const checked = checkPiece(piece);
-    return checked.ok && Number.isInteger(basedOn) ? { piece: checked.value, basedOn } : null;
-  } catch {
-    return null;
+  /** Puts a state aside. Answers whether there was room for it. */
+  put(id: string, { value, basedOn }: Unsaved<T>): boolean {
+    try {
+      localStorage.setItem(this.prefix + id, JSON.stringify({ value, basedOn }));
+      return true;
+    } catch {
+      return false;
+    }
   }
-}
 
-export function forget(id: string): void {
-  try {
-    localStorage.removeItem(KEY + id);
-  } catch {
-    // Without storage nothing was put aside.
+  /** What was put aside; null where nothing was, or it can't be read. */
+  take(id: string): Unsaved<T> | null {
+    try {
+      const { value, basedOn } = JSON.parse(localStorage.getItem(this.prefix + id) ?? 'null') as Unsaved<unknown>;
+      const checked = this.check(value);
+      return checked.ok && Number.isInteger(basedOn) ? { value: checked.value, basedOn } : null;
+    } catch {
+      return null;
+    }
+  }
+
+  forget(id: string): void {
+    try {
+      localStorage.removeItem(this.prefix + id);
+    } catch {
+      // Without storage nothing was put aside.
+    }
   }
 }

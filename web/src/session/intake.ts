@@ -1,6 +1,6 @@
 import { newId } from '../keeping/newId.ts';
 import { reimport } from '@junctura/core/drawing';
-import { plural } from '@junctura/core/measure';
+import { plural, type Outcome } from '@junctura/core/measure';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
@@ -21,6 +21,14 @@ function isPicture({ type, name }: File): boolean {
   return /^image\/(png|jpeg|webp)$/.test(type) || /\.(png|jpe?g|webp)$/i.test(name);
 }
 
+function isTooLarge({ size }: File): boolean {
+  return size > MOST_PICTURE_BYTES;
+}
+
+function tooLarge({ name, size }: File): string {
+  return `${name}: the picture is too large (${Math.round(size / 1e6)} MB); up to 80 MB are read.`;
+}
+
 /** Files that are chosen or dropped, wherever in the application: read, and put on the bench or refused in a sentence. */
 export const useIntake = defineStore('intake', () => {
   const opened = useOpenedPiece();
@@ -28,42 +36,65 @@ export const useIntake = defineStore('intake', () => {
   const router = useRouter();
   const readingName = ref<string | null>(null);
   const problem = ref<string | null>(null);
+  /** How many pieces were put on the bench so. */
+  const arrived = ref(0);
   /** What was done, for the person to read. */
   const told = ref<string | null>(null);
   /** A picture that waits to be turned into parts. */
   const picture = shallowRef<File | null>(null);
   let stop: (() => void) | null = null;
 
-  async function take(files: readonly File[] | FileList | null): Promise<void> {
-    const file = files?.[0];
-    if (!file) return;
-    problem.value = null;
+  /** Takes files one after the other: a single one is opened, several are put on the bench; each that is not is told, with why. */
+  async function take(chosen: readonly File[] | FileList | null): Promise<void> {
+    const files = [...(chosen ?? [])];
+    if (files.length === 0) return;
+    problem.value = told.value = null;
     stop?.();
-    if (isPicture(file)) {
-      if (file.size > MOST_PICTURE_BYTES) {
-        problem.value = `${file.name}: the picture is too large (${Math.round(file.size / 1e6)} MB); up to 80 MB are read.`;
-      } else picture.value = file;
-      return;
+    const pictures = files.filter(isPicture);
+    const refused: string[] = pictures.filter(isTooLarge).map(tooLarge);
+    const [shown, ...others] = pictures.filter((file) => !isTooLarge(file));
+    refused.push(
+      ...others.map(({ name }) => `${name}: pictures are turned into parts one at a time; bring it in afterwards.`),
+    );
+    const texts = files.filter((file) => !isPicture(file));
+    const ids: string[] = [];
+    for (const file of texts) {
+      const read = await readOne(file);
+      if (read === null) return;
+      if (!read.ok) refused.push(read.problem);
+      else {
+        const id = await keeper.adopt(read.value);
+        if (id === null) return;
+        ids.push(id);
+        arrived.value++;
+      }
     }
+    if (refused.length > 0) problem.value = refused.join(' ');
+    if (ids.length === 1) await router.push({ name: 'piece', params: { id: ids[0], step: 'drawing' } });
+    if (ids.length > 1) {
+      told.value = `${plural(ids.length, 'piece')} put on the bench.`;
+      await router.push({ name: 'bench' });
+    }
+    if (shown) picture.value = shown;
+  }
+
+  /** Reads a drawing or a piece; null where the person stopped it. */
+  async function readOne(file: File): Promise<Outcome<PieceFile> | null> {
     // A reader of its own: stopping it leaves the open piece's planner alone.
     const reader = new PlannerClient();
     let isStopped = false;
-    stop = () => {
+    const stopped = (): void => {
       isStopped = true;
       reader.close();
       readingName.value = null;
     };
+    stop = stopped;
     const timer = setTimeout(() => (readingName.value = file.name), SHOW_AFTER_MS);
-    const stopped = stop;
     const read = await readFile(file, reader, newId);
     clearTimeout(timer);
-    if (isStopped) return;
+    if (isStopped) return null;
     stopped();
-    if (!read.ok) {
-      problem.value = read.problem;
-      return;
-    }
-    await adopt(read.value);
+    return read;
   }
 
   /** Says why a picture is not taken. */
@@ -76,6 +107,7 @@ export const useIntake = defineStore('intake', () => {
   async function adopt(file: PieceFile): Promise<void> {
     picture.value = null;
     const id = await keeper.adopt(file);
+    if (id === null) return;
     await router.push({ name: 'piece', params: { id, step: 'drawing' } });
   }
 
@@ -107,5 +139,5 @@ export const useIntake = defineStore('intake', () => {
     stop?.();
   }
 
-  return { readingName, problem, told, picture, take, adopt, refuse, choose, chooseChanged, cancel };
+  return { readingName, problem, told, arrived, picture, take, adopt, refuse, choose, chooseChanged, cancel };
 });

@@ -1,12 +1,13 @@
 import { newId } from '../keeping/newId.ts';
 import { mergeRecords } from '@junctura/core/log';
-import type { PieceFile } from '@junctura/core/piece';
+import { shortened } from '@junctura/core/measure';
+import { checkPiece, MOST_NAME, type PieceFile } from '@junctura/core/piece';
 import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, markRaw, ref, watch } from 'vue';
+import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { loadDemo } from '../keeping/demos.ts';
 import { PieceStore } from '../keeping/pieceStore.ts';
-import { forget, putAside, takeUp } from '../keeping/unsaved.ts';
+import { Unkept } from '../keeping/unsaved.ts';
 import { finishTyping } from '../ui/typing.ts';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useRecord } from './record.ts';
@@ -14,10 +15,18 @@ import { useRecord } from './record.ts';
 /** A save waits for a pause of this, so that typing is not saved letter by letter; in steady work no longer than that, ms. */
 const PAUSE_MS = 150;
 const LONGEST_WAIT_MS = 800;
+/** A refused save is tried again after this, then after twice as long, and so on up to the longest, ms. */
+const FIRST_RETRY_MS = 1000;
+const LONGEST_RETRY_MS = 30_000;
 /** From this share of the browser's storage on, the person is told. */
 const FULL_SHARE = 0.95;
 
 export type SaveState = 'saved' | 'saving' | 'unsaved';
+
+const THIS_TAB = ' (this tab)';
+
+/** What stands against keeping a piece: another tab changed it, or took it off the bench. */
+export type Conflict = 'changed' | 'removed';
 
 /** What became of opening a piece: another may have been asked for meanwhile. */
 export type Opening =
@@ -28,8 +37,9 @@ export const useKeeper = defineStore('keeper', () => {
   const opened = useOpenedPiece();
   const record = useRecord();
   const store = markRaw(new PieceStore(() => Date.now()));
+  const unkept = markRaw(new Unkept('junctura-unsaved-', checkPiece));
   const storageProblem = ref<string | null>(null);
-  const conflict = ref(false);
+  const conflict = ref<Conflict | null>(null);
   const isSaving = ref(false);
   /** The state that is known to be kept. Everything later is still to be saved. */
   let kept = opened.piece;
@@ -39,6 +49,10 @@ export const useKeeper = defineStore('keeper', () => {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let waitingSince = 0;
   let saving: Promise<void> | null = null;
+  /** How often in a row the save was refused. */
+  let refusals = 0;
+  /** Asked where the piece is to be left and is not kept: whether it may be. */
+  const asked = shallowRef<{ answer: (mayGo: boolean) => void } | null>(null);
 
   const saveState = computed<SaveState>(() => (isSaving.value ? 'saving' : isKept.value ? 'saved' : 'unsaved'));
 
@@ -74,10 +88,10 @@ export const useKeeper = defineStore('keeper', () => {
     return { file: { ...demo.value, record: mergeRecords(demo.value.record, noted) }, revision: 0 };
   }
 
-  /** Opens a piece that was read from a file, under an id of its own where that is taken. Answers with its id. */
-  async function adopt({ piece, record: entries }: PieceFile): Promise<string> {
+  /** Opens a piece that was read from a file, under an id of its own where that is taken. Answers with its id; null where the open piece is not to be left. */
+  async function adopt({ piece, record: entries }: PieceFile): Promise<string | null> {
     ++ticket;
-    await flush();
+    if (!(await letGo())) return null;
     const isTaken = await store.load(piece.id);
     const id = isTaken.ok && isTaken.value === null ? piece.id : newId();
     take({ piece: { ...piece, id }, record: entries }, 0);
@@ -93,7 +107,8 @@ export const useKeeper = defineStore('keeper', () => {
     revision = storedRevision;
     kept = file.piece;
     isKept.value = true;
-    conflict.value = false;
+    conflict.value = null;
+    refusals = 0;
     record.take(file.piece.id, file.record);
     opened.take(file.piece);
   }
@@ -101,14 +116,14 @@ export const useKeeper = defineStore('keeper', () => {
   /** What could not be saved when the page was closed; where something newer was saved since, it is kept among the earlier states. */
   async function takeUpUnsaved(): Promise<void> {
     const { piece } = opened;
-    const unsaved = takeUp(piece.id);
+    const unsaved = unkept.take(piece.id);
     if (!unsaved) return;
     if (unsaved.basedOn === revision) {
-      opened.take(unsaved.piece);
+      opened.take(unsaved.value);
       await save();
     } else {
-      await store.keepState(unsaved.piece);
-      forget(piece.id);
+      await store.keepState(unsaved.value);
+      unkept.forget(piece.id);
     }
   }
 
@@ -116,8 +131,12 @@ export const useKeeper = defineStore('keeper', () => {
     const now = Date.now();
     if (timer === undefined) waitingSince = now;
     clearTimeout(timer);
-    const pause = Math.max(0, Math.min(PAUSE_MS, waitingSince + LONGEST_WAIT_MS - now));
-    timer = setTimeout(() => void save(), pause);
+    saveAfter(Math.max(0, Math.min(PAUSE_MS, waitingSince + LONGEST_WAIT_MS - now)));
+  }
+
+  function saveAfter(pauseMs: number): void {
+    clearTimeout(timer);
+    timer = setTimeout(() => void save(), pauseMs);
   }
 
   /** One save at a time: a second that is asked for meanwhile follows it. */
@@ -146,10 +165,15 @@ export const useKeeper = defineStore('keeper', () => {
       revision = result.revision;
       kept = piece;
       isKept.value = piece === opened.piece;
-      forget(piece.id);
+      refusals = 0;
+      unkept.forget(piece.id);
       storageProblem.value = await nearlyFull();
-    } else if (result.type === 'conflict') conflict.value = true;
-    else storageProblem.value = result.problem;
+    } else if (result.type === 'conflict') conflict.value = result.isGone ? 'removed' : 'changed';
+    else {
+      storageProblem.value = result.problem;
+      // Tried again with growing pauses; every edit tries it at once.
+      saveAfter(Math.min(LONGEST_RETRY_MS, FIRST_RETRY_MS * 2 ** refusals++));
+    }
   }
 
   async function nearlyFull(): Promise<string | null> {
@@ -164,16 +188,59 @@ export const useKeeper = defineStore('keeper', () => {
     else await saving;
   }
 
+  /**
+   * Sees to it that the open piece is kept before it is left. Where it can't be, the person is asked: `asked` holds the question.
+   * @returns whether it may be left
+   */
+  async function letGo(): Promise<boolean> {
+    finishTyping();
+    await flush();
+    if (isKept.value) return true;
+    asked.value?.answer(false);
+    const mayGo = await new Promise<boolean>((resolve) => {
+      const answer = (mayGo: boolean): void => {
+        asked.value = null;
+        resolve(mayGo);
+      };
+      asked.value = { answer };
+    });
+    if (mayGo) {
+      clearTimeout(timer);
+      timer = undefined;
+      isKept.value = true;
+      unkept.forget(opened.piece.id);
+      conflict.value = storageProblem.value = null;
+    }
+    return mayGo;
+  }
+
   /** After a conflict: take what the other tab saved, or keep this state as a piece of its own. */
   async function settleConflict(keepMine: boolean): Promise<string> {
     const { piece } = opened;
     if (keepMine) {
-      const name = `${piece.name} (this tab)`.slice(0, 300);
-      return adopt({ piece: { ...piece, id: newId(), name }, record: record.entries });
+      const name = shortened(piece.name, MOST_NAME - THIS_TAB.length) + THIS_TAB;
+      isKept.value = true;
+      return (await adopt({ piece: { ...piece, id: newId(), name }, record: record.entries })) ?? piece.id;
     }
     const stored = await store.load(piece.id);
     if (stored.ok && stored.value) take(stored.value, stored.value.revision);
     return piece.id;
+  }
+
+  /** After it was removed in another tab: put it back on the bench as it is here. */
+  async function putBack(): Promise<void> {
+    conflict.value = null;
+    revision = 0;
+    await store.addEntries(opened.piece.id, record.entries);
+    await save();
+  }
+
+  /** After it was removed in another tab: let it be gone. */
+  function letBeGone(): void {
+    conflict.value = null;
+    isKept.value = true;
+    kept = opened.piece;
+    unkept.forget(opened.piece.id);
   }
 
   watch(
@@ -187,18 +254,36 @@ export const useKeeper = defineStore('keeper', () => {
   );
 
   /** The page may not come back: what is being typed is taken, and what is not kept is put aside at once. */
+  let isAside = false;
   function leave(): void {
     finishTyping();
-    if (isKept.value || conflict.value) return;
-    putAside({ piece: opened.piece, basedOn: revision });
+    if (isKept.value || conflict.value !== null) return;
+    isAside = unkept.put(opened.piece.id, { value: opened.piece, basedOn: revision });
     void flush();
   }
   if (typeof window !== 'undefined') {
     useEventListener(window, 'pagehide', leave);
+    useEventListener(window, 'beforeunload', (event) => {
+      leave();
+      if (!isKept.value && (conflict.value !== null || refusals > 0 || !isAside)) event.preventDefault();
+    });
     useEventListener(window.document, 'visibilitychange', () => {
       if (document.visibilityState === 'hidden') leave();
     });
   }
 
-  return { store, storageProblem, conflict, saveState, open, adopt, flush, settleConflict };
+  return {
+    store,
+    storageProblem,
+    conflict,
+    asked,
+    saveState,
+    open,
+    adopt,
+    flush,
+    letGo,
+    settleConflict,
+    putBack,
+    letBeGone,
+  };
 });

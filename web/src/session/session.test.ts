@@ -292,13 +292,93 @@ describe('what is kept', () => {
       await new PieceStore(() => 0).save({ ...pieceOf('x'), name: 'Theirs' }, 1);
       opened.edit(renamePiece(opened.piece, 'Mine'));
       await keeper.flush();
-      expect(keeper.conflict).toBe(true);
+      expect(keeper.conflict).toBe('changed');
       const id = await keeper.settleConflict(keepMine);
-      expect(keeper.conflict).toBe(false);
+      expect(keeper.conflict).toBeNull();
       expect(keeper.saveState).toBe('saved');
       expect(opened.piece.name).toBe(keepMine ? 'Mine (this tab)' : 'Theirs');
       expect(id === 'x').toBe(!keepMine);
     }
+  });
+});
+
+describe('what could not be kept', () => {
+  /** A page with a piece whose saves are refused as long as `refuse.is`. */
+  async function refusing(): Promise<{ refuse: { is: boolean; times: number }; window: EventTarget }> {
+    const { window } = openPage();
+    const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.store.save(pieceOf('y'), 0);
+    await keeper.open('x');
+    const refuse = { is: true, times: 0 };
+    const save = keeper.store.save.bind(keeper.store);
+    keeper.store.save = async (...given) =>
+      refuse.is ? (refuse.times++, { type: 'refused', problem: 'The storage is full.' }) : save(...given);
+    opened.edit(renamePiece(opened.piece, 'Mine'));
+    await keeper.flush();
+    return { refuse, window };
+  }
+  const keptName = async (id: string): Promise<string | undefined> => {
+    const kept = await new PieceStore(() => 0).load(id);
+    return kept.ok ? kept.value?.piece.name : undefined;
+  };
+
+  it('is tried again by itself, and at the next edit', async () => {
+    const { refuse } = await refusing();
+    const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+    expect([keeper.saveState, keeper.storageProblem]).toEqual(['unsaved', 'The storage is full.']);
+    const before = refuse.times;
+    opened.edit(renamePiece(opened.piece, 'Mine too'));
+    await wait(250);
+    expect(refuse.times).toBe(before + 1);
+    refuse.is = false;
+    await wait(2600);
+    expect([keeper.saveState, keeper.storageProblem, await keptName('x')]).toEqual(['saved', null, 'Mine too']);
+  });
+
+  it('holds whoever leaves: she stays and it is kept later, or says that it may go', async () => {
+    const { refuse, window } = await refusing();
+    const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+    const leaving = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(leaving);
+    expect(leaving.defaultPrevented).toBe(true);
+    const first = keeper.letGo();
+    await wait(10);
+    keeper.asked!.answer(false);
+    expect([await first, keeper.asked, opened.piece.name]).toEqual([false, null, 'Mine']);
+    const brought = keeper.adopt({ piece: pieceOf('z'), record: [] });
+    await wait(10);
+    keeper.asked!.answer(false);
+    expect(await brought).toBeNull();
+    expect(opened.piece.id).toBe('x');
+    const second = keeper.letGo();
+    await wait(10);
+    keeper.asked!.answer(true);
+    expect(await second).toBe(true);
+    refuse.is = false;
+    await keeper.open('y');
+    expect([opened.piece.id, await keptName('x')]).toEqual(['y', 'Piece x']);
+    const calm = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(calm);
+    expect(calm.defaultPrevented).toBe(false);
+  });
+
+  it.each([true, false])('as it was removed in another tab is put back, or let be gone (%s)', async (isPutBack) => {
+    openPage();
+    const [opened, keeper, record] = [useOpenedPiece(), useKeeper(), useRecord()];
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.open('x');
+    await record.setDone('a', true);
+    await new PieceStore(() => 0).remove('x');
+    opened.edit(renamePiece(opened.piece, 'Mine'));
+    await keeper.flush();
+    expect(keeper.conflict).toBe('removed');
+    if (isPutBack) await keeper.putBack();
+    else keeper.letBeGone();
+    expect([keeper.conflict, keeper.saveState]).toEqual([null, 'saved']);
+    expect(await keptName('x')).toBe(isPutBack ? 'Mine' : undefined);
+    const kept = await new PieceStore(() => 0).load('x');
+    expect(kept.ok && kept.value?.record.length).toBe(isPutBack ? 1 : undefined);
   });
 });
 

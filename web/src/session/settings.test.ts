@@ -56,4 +56,27 @@ describe('settings', () => {
     settings.setLearned({ stem: 1.1 }, 0.05);
     expect(settings.factors).toMatchObject({ thread: { stem: 1.1 }, handSpread: 0.05 });
   });
+
+  it('of two tabs are merged field by field, also those that one of them has not heard of yet', () => {
+    const { settings } = settingsWith(null);
+    settings.units = 'inch';
+    localStorage.setItem('junctura-settings', JSON.stringify({ units: 'inch', welcomed: true, screenBarMm: 96 }));
+    settings.keepsToEdges = false;
+    expect(JSON.parse(localStorage.getItem('junctura-settings')!)).toMatchObject({
+      units: 'inch',
+      welcomed: true,
+      screenBarMm: 96,
+      keepsToEdges: false,
+    });
+  });
+
+  it('that can’t be stored hold until the page is closed', () => {
+    const { settings } = settingsWith(null);
+    localStorage.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    settings.units = 'inch';
+    settings.keepsToEdges = false;
+    expect([settings.units, settings.keepsToEdges]).toEqual(['inch', false]);
+  });
 });

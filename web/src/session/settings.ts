@@ -49,6 +49,15 @@ function storage(): Storage | undefined {
   }
 }
 
+/** What is stored now, whichever tab stored it; null: nothing, or it can't be read. */
+function keptText(): string | null {
+  try {
+    return storage()?.getItem(KEY) ?? null;
+  } catch {
+    return null;
+  }
+}
+
 /** Whatever is stored is read as far as it makes sense; the rest is as usual. */
 function read(text: string): Settings {
   try {
@@ -61,15 +70,23 @@ function read(text: string): Settings {
 
 /** What the person likes, kept in this browser and the same in all its tabs. */
 export const useSettings = defineStore('settings', () => {
+  let isRefused = false;
   const kept = useStorage<Settings>(KEY, schema.parse({}), storage(), {
     serializer: { read, write: JSON.stringify },
     // Storage that is switched off or full: the choice holds until the page is closed.
-    onError: () => undefined,
+    onError: () => (isRefused = true),
+    // What is set is stored before the next is set.
+    flush: 'sync',
   });
+  function asKept(): Settings {
+    const text = keptText();
+    return text === null || isRefused ? kept.value : read(text);
+  }
   function field<Key extends keyof Settings>(key: Key): WritableComputedRef<Settings[Key]> {
     return computed({
       get: () => kept.value[key],
-      set: (value) => (kept.value = { ...kept.value, [key]: value }),
+      // Another tab may have set another field meanwhile: this one alone is set.
+      set: (value) => (kept.value = { ...asKept(), [key]: value }),
     });
   }
   const own = field('own');

@@ -11,11 +11,17 @@ import {
   type ThreadRange,
 } from '@junctura/core/materials';
 import demoBox from '@junctura/demo/box/thread-box.json?url';
+import { failure, success, type Outcome } from '@junctura/core/measure';
+import { useDebounceFn, useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { DocumentStore } from '../keeping/documentStore.ts';
+import { Unkept } from '../keeping/unsaved.ts';
 
-const SAVE_AFTER_MS = 400;
+/** A save waits for a pause of this; in steady work no longer than that, ms. */
+const SAVE_AFTER_MS = 150;
+const LONGEST_WAIT_MS = 800;
+const KEY = 'thread-box';
 const DEPTH = 200;
 
 interface Step {
@@ -24,9 +30,14 @@ interface Step {
   readonly after: ThreadBox;
 }
 
+function checkBox(value: unknown): Outcome<ThreadBox> {
+  const checked = boxSchema.safeParse(value);
+  return checked.success ? success(checked.data) : failure('not a thread box');
+}
+
 /** The person's thread box: what she owns, and her own shade cards. Kept in the browser, every change can be undone. */
 export const useThreadBox = defineStore('threadBox', () => {
-  const store = markRaw(new DocumentStore('thread-box', () => Date.now()));
+  const store = markRaw(new DocumentStore(KEY, () => Date.now()));
   const box = shallowRef<ThreadBox>(EMPTY_BOX);
   const isLoaded = ref(false);
   const problem = ref<string | null>(null);
@@ -36,7 +47,9 @@ export const useThreadBox = defineStore('threadBox', () => {
   const done = shallowRef<readonly Step[]>([]);
   const undone = shallowRef<readonly Step[]>([]);
   let revision = 0;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const unkept = new Unkept('junctura-unsaved-', checkBox);
+  /** Whether what is shown is still to be kept. */
+  let isWaiting = false;
   let loading: Promise<void> | null = null;
 
   const undoLabel = computed(() => done.value.at(-1)?.label ?? null);
@@ -93,6 +106,7 @@ export const useThreadBox = defineStore('threadBox', () => {
       if (checked.success) box.value = markRaw(checked.data);
       else await putAside(found.value.value, checked.error.issues[0]?.path.join('.') ?? 'its form');
     } else await takeDemo();
+    takeUpUnsaved();
     isLoaded.value = true;
   }
 
@@ -105,6 +119,13 @@ export const useThreadBox = defineStore('threadBox', () => {
       kept.type === 'saved'
         ? `The kept thread box cannot be read (${fault}). It was set aside unchanged, and an empty box begun: export the old one to keep it.`
         : `The kept thread box cannot be read (${fault}), and there is no room to set it aside: export it before you change anything.`;
+  }
+
+  /** What could not be kept when the page was closed; where another tab kept something newer since, that stands. */
+  function takeUpUnsaved(): void {
+    const unsaved = unkept.take(KEY);
+    unkept.forget(KEY);
+    if (unsaved?.basedOn === revision) set(unsaved.value);
   }
 
   async function takeDemo(): Promise<void> {
@@ -157,17 +178,19 @@ export const useThreadBox = defineStore('threadBox', () => {
 
   function set(next: ThreadBox): void {
     box.value = markRaw(next);
-    clearTimeout(timer);
-    timer = setTimeout(() => void save(), SAVE_AFTER_MS);
+    isWaiting = true;
+    void saveSoon();
   }
 
+  const saveSoon = useDebounceFn(save, SAVE_AFTER_MS, { maxWait: LONGEST_WAIT_MS });
+
   async function save(): Promise<void> {
-    clearTimeout(timer);
-    timer = undefined;
+    isWaiting = false;
     const result = await store.save(box.value, revision);
     if (result.type === 'saved') {
       revision = result.revision;
       problem.value = null;
+      unkept.forget(KEY);
     } else if (result.type === 'conflict') conflict.value = true;
     else problem.value = result.problem;
   }
@@ -186,7 +209,10 @@ export const useThreadBox = defineStore('threadBox', () => {
     undone.value = [];
   }
 
-  window.addEventListener('pagehide', () => timer !== undefined && void save());
+  /** The page may not come back: what is not kept is put aside at once. */
+  useEventListener(window, 'pagehide', () => {
+    if (isWaiting) unkept.put(KEY, { value: box.value, basedOn: revision });
+  });
 
   return {
     box,

@@ -12,6 +12,8 @@ import { useThreadBox } from './threadBox.ts';
 
 /** Planning that takes longer than this shows that it is under way, ms. */
 const SHOW_BUSY_AFTER_MS = 500;
+/** Planning that takes longer than this says that it does, ms. */
+const LONG_AFTER_MS = 10_000;
 
 /** What the planner made of the open piece. A change that no plan depends on makes no plan. */
 export const useWorkings = defineStore('workings', () => {
@@ -29,12 +31,15 @@ export const useWorkings = defineStore('workings', () => {
   /** Whether a plan was given up: what is shown stays that of the state before. */
   const isStopped = ref(false);
   const problem = ref<string | null>(null);
+  /** Whether the plan takes so long that it may never end. */
+  const isLong = ref(false);
   /** The tally before the last action. */
   const tallyBefore = shallowRef<Tally | null>(null);
   void threads.load();
   let planned: Workings | null = null;
   let asked: { input: PlanInput; factors: OwnFactors } | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let longTimer: typeof timer;
 
   const plannedById = computed(() => new Map(current.value?.plan.parts.map((planned) => [planned.part.id, planned])));
   /** A part as it is planned, by its id; null where it is not. */
@@ -59,10 +64,14 @@ export const useWorkings = defineStore('workings', () => {
     isStopped.value = false;
     share.value = 0;
     clearTimeout(timer);
+    clearTimeout(longTimer);
+    isLong.value = false;
     timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
+    longTimer = setTimeout(() => (isLong.value = true), LONG_AFTER_MS);
     const answer = await planner.plan(input, factors, (done) => (share.value = done));
-    if (answer === null || asked.input !== input) return;
+    if (answer === null || asked?.input !== input) return;
     clearTimeout(timer);
+    clearTimeout(longTimer);
     isBusy.value = false;
     isStale.value = false;
     if (answer.ok) {
@@ -83,6 +92,7 @@ export const useWorkings = defineStore('workings', () => {
   function cancel(): void {
     planner.cancel();
     clearTimeout(timer);
+    clearTimeout(longTimer);
     isBusy.value = false;
     isStopped.value = true;
   }
@@ -125,6 +135,7 @@ export const useWorkings = defineStore('workings', () => {
     tally,
     lastChange,
     isBusy,
+    isLong,
     isStale,
     isStopped,
     share,

@@ -4,12 +4,14 @@ import { useDropZone } from '@vueuse/core';
 import { NButton, NConfigProvider, NGlobalStyle, type GlobalTheme } from 'naive-ui';
 import { computed, defineAsyncComponent, provide, ref, shallowRef, watch } from 'vue';
 import { RouterView } from 'vue-router';
+import { useKeeper } from '../session/keeper.ts';
 import { useIntake } from '../session/intake.ts';
 import { UNITS } from '../ui/units.ts';
 import { useSettings } from '../session/settings.ts';
 import { themeOverrides } from './theme.ts';
 
-/** Loaded when the first picture comes. */
+/** What is asked for now and then is loaded then. */
+const LeavingDialog = defineAsyncComponent(() => import('./LeavingDialog.vue'));
 const PictureIntake = defineAsyncComponent(() => import('../features/drawing/PictureIntake.vue'));
 
 const settings = useSettings();
@@ -17,6 +19,7 @@ provide(
   UNITS,
   computed(() => settings.units),
 );
+const keeper = useKeeper();
 const intake = useIntake();
 const overrides = computed(() => themeOverrides(settings.theme));
 const lamp = shallowRef<GlobalTheme | null>(null);
@@ -40,6 +43,7 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
   >
     <NGlobalStyle />
     <RouterView />
+    <LeavingDialog v-if="keeper.asked" />
     <PictureIntake
       v-if="intake.picture"
       :key="intake.picture.name + intake.picture.lastModified"

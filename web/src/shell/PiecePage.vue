@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PIECE_EXTENSION, renamePiece, writePiece, checkPiece } from '@junctura/core/piece';
+import { renamePiece, checkPiece } from '@junctura/core/piece';
 import { writeSvg } from '@junctura/core/drawing';
 import { pictureSvg } from '@junctura/core/paper';
 import { Redo2, Undo2, X } from '@lucide/vue';
@@ -18,7 +18,7 @@ import type { Snapshot } from '../keeping/database.ts';
 import { STEPS, stepOfId, type StepId } from './steps.ts';
 import { useBackFromParts } from './useBackFromParts.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
-import { useRecord } from '../session/record.ts';
+import { savePiece } from '../session/savePiece.ts';
 import { useKeeper } from '../session/keeper.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useSelection } from '../session/selection.ts';
@@ -33,7 +33,6 @@ const TheDialog = defineAsyncComponent(() => import('../ui/TheDialog.vue'));
 const props = defineProps<{ id: string; step: StepId }>();
 const opened = useOpenedPiece();
 const keeper = useKeeper();
-const record = useRecord();
 const workings = useWorkings();
 const selection = useSelection();
 const intake = useIntake();
@@ -82,10 +81,6 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
     else if (event.key === 'Escape') selection.pick([]);
   }
 });
-
-function exportPiece(): void {
-  saveFile(fileName(opened.piece.name, PIECE_EXTENSION), writePiece(opened.piece, record.entries), 'application/json');
-}
 
 /** How much of a picture is painted, from 0 to 1; null while none is under way. */
 const painted = ref<number | null>(null);
@@ -144,7 +139,7 @@ const MENU = [
 ];
 function menu(key: string): void {
   if (key === 'bring') intake.choose();
-  else if (key === 'export') exportPiece();
+  else if (key === 'export') savePiece();
   else if (key === 'png') void exportPicture('front');
   else if (key === 'png-back') void exportPicture('back');
   else if (key === 'svg') exportSvg();
@@ -157,6 +152,10 @@ function menu(key: string): void {
 async function settle(keepMine: boolean): Promise<void> {
   const id = await keeper.settleConflict(keepMine);
   await router.replace({ name: 'piece', params: { id, step: props.step } });
+}
+function letBeGone(): void {
+  keeper.letBeGone();
+  void router.push({ name: 'bench' });
 }
 </script>
 
@@ -174,7 +173,7 @@ async function settle(keepMine: boolean): Promise<void> {
         :value="opened.piece.name"
         maxlength="200"
         aria-label="Name of the piece"
-        @change="opened.edit(renamePiece(opened.piece, ($event.target as HTMLInputElement).value))"
+        @input="opened.edit(renamePiece(opened.piece, ($event.target as HTMLInputElement).value))"
       />
       <TheTape :step="step" :piece-id="id" />
       <div class="actions">
@@ -215,13 +214,18 @@ async function settle(keepMine: boolean): Promise<void> {
         opened.refused
       }}</NAlert>
       <NAlert v-if="keeper.storageProblem" type="warning" :show-icon="false">
-        {{ keeper.storageProblem }} <NButton size="tiny" @click="exportPiece">Export now</NButton>
+        {{ keeper.storageProblem }} <NButton size="tiny" @click="savePiece">Save to a file</NButton>
       </NAlert>
       <NAlert v-if="workings.problem" type="error" :show-icon="false"
         >{{ workings.problem }}
         <NButton size="tiny" :disabled="!opened.undoLabel" @click="opened.undo">Undo the last change</NButton></NAlert
       >
-      <NAlert v-if="keeper.conflict" type="warning" :show-icon="false">
+      <NAlert v-if="keeper.conflict === 'removed'" type="warning" :show-icon="false">
+        This piece was taken off the bench in another tab, or the browser cleared its storage.
+        <NButton size="tiny" @click="keeper.putBack">Put it back as it is here</NButton>
+        <NButton size="tiny" @click="letBeGone">Let it be gone</NButton>
+      </NAlert>
+      <NAlert v-else-if="keeper.conflict" type="warning" :show-icon="false">
         This piece was changed in another tab, so this tab’s changes are not kept yet.
         <NButton size="tiny" @click="settle(false)">Take the other tab’s</NButton>
         <NButton size="tiny" @click="settle(true)">Keep mine as a second piece</NButton>
@@ -232,7 +236,11 @@ async function settle(keepMine: boolean): Promise<void> {
       <div class="hoop-side">
         <HoopView ref="hoopView" :show="here.shows" :only="only">
           <div v-if="workings.isBusy" class="busy" role="status">
-            <span>Working out the stitches…</span>
+            <span>{{
+              workings.isLong
+                ? 'This takes long: it is a great many stitches, or a shape too difficult.'
+                : 'Working out the stitches…'
+            }}</span>
             <NProgress
               type="line"
               :percentage="Math.round(workings.share * 100)"

@@ -60,11 +60,13 @@ const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'N
         <template v-if="workings.lastChange">
           <span class="soft">{{ workings.lastChange.label }}:</span>
           {{
-            workings.isStale
-              ? 'being worked out'
-              : changes.length > 0
-                ? changes.join(', ')
-                : 'no difference to the figures'
+            workings.isStopped
+              ? 'not worked out'
+              : workings.isStale
+                ? 'being worked out'
+                : changes.length > 0
+                  ? changes.join(', ')
+                  : 'no difference to the figures'
           }}
         </template>
       </p>

@@ -1,5 +1,6 @@
 import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-router';
 import { DEMOS } from '../keeping/demos.ts';
+import { useKeeper } from '../session/keeper.ts';
 import { useSettings } from '../session/settings.ts';
 import { finishTyping } from '../ui/typing.ts';
 import { PAGES } from './pages.ts';
@@ -53,4 +54,10 @@ export const router = createRouter({
 /** Whoever goes elsewhere while typing has typed it: a field says what it holds when it loses the focus. */
 router.beforeEach((to, from) => {
   if (to.path !== from.path) finishTyping();
+});
+
+/** A piece is not left before it is kept; where it can't be, the person decides. */
+router.beforeEach((to, from) => {
+  const piece = from.params['id'];
+  return piece === undefined || to.params['id'] === piece ? true : useKeeper().letGo();
 });

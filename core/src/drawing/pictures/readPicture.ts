@@ -1,4 +1,4 @@
-import { failure, type Outcome } from '../../measure/index.ts';
+import { shortened, failure, type Outcome } from '../../measure/index.ts';
 import {
   newColour,
   checkPiece,
@@ -83,14 +83,14 @@ export function readPicture(
     return newPart({ ...part, path, id: `part-${i + 1}`, colour: `c${hexes.indexOf(hex) + 1}` });
   });
   const piece: Piece = {
-    ...emptyPiece(id, name.slice(0, 200)),
+    ...emptyPiece(id, shortened(name, 200)),
     palette: hexes.map((hex, i) => newColour({ id: `c${i + 1}`, hex })),
   };
   const drawn: Piece = {
     ...piece,
     drawing: {
       ...piece.drawing,
-      source: name.slice(0, 200),
+      source: shortened(name, 200),
       parts: groupLikeParts(parts),
       underlay: underlay && {
         ...underlay,

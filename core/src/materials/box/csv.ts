@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { hexOfLab, readCssColour } from '../../colour/index.ts';
-import { failure, success, type Outcome } from '../../measure/index.ts';
+import { failure, shortened, success, type Outcome } from '../../measure/index.ts';
 import { THREAD_KINDS, threadKind } from '../threads.ts';
 import { entrySchema, MOST_ENTRIES, newEntry, type BoxEntry } from './schema.ts';
 
@@ -66,8 +66,7 @@ export function readCsv(text: string, name: string): Outcome<ReadCard> {
   const seen = new Set<string>();
   const entries: BoxEntry[] = [];
   rows.forEach((row, i) => {
-    const cell = (column: Column): string =>
-      at[column] === undefined ? '' : (row[at[column]] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+    const cell = (column: Column): string => (at[column] === undefined ? '' : plainCell(row[at[column]] ?? ''));
     const read = readRow(cell, name, i);
     const key = read.ok ? `${read.value.shade.range} ${read.value.shade.code} ${read.value.lot}` : '';
     const fault = !read.ok ? read.problem : seen.has(key) ? 'the code stands there twice' : null;
@@ -89,6 +88,14 @@ export function readCsv(text: string, name: string): Outcome<ReadCard> {
   return success({ entries, hasAmounts: at.metres !== undefined || at.whole !== undefined, notes });
 }
 
+/** Cells that a table would reckon with, or take blanks from, are written behind an apostrophe. */
+const GUARDED = /^'*[=+\-@\s]|\s$/;
+
+/** What a cell says: without the apostrophe that guards it, or else without blanks round it. */
+function plainCell(cell: string): string {
+  return cell.startsWith("'") && GUARDED.test(cell.slice(1)) ? cell.slice(1) : cell.trim();
+}
+
 function columnsOf(heading: readonly string[]): Partial<Record<Column, number>> {
   const plain = heading.map((title) => title.trim().toLowerCase());
   const found: Partial<Record<Column, number>> = {};
@@ -105,7 +112,7 @@ function readRow(cell: (column: Column) => string, card: string, row: number): O
   const hex = colourOf(cell);
   if (hex === null) return failure('without a colour that can be read');
   const thread = kindOf(cell('thread'));
-  if (thread === null) return failure(`of a kind of thread that is not known (${cell('thread').slice(0, 30)})`);
+  if (thread === null) return failure(`of a kind of thread that is not known (${shortened(cell('thread'), 30)})`);
   const numbers = [cell('whole'), cell('metres'), cell('price')].map(numberOf);
   if (numbers.some((value) => value === undefined)) return failure('with an amount or price that is no number');
   const [whole, metres, price] = numbers as (number | null)[];
@@ -120,16 +127,16 @@ function readRow(cell: (column: Column) => string, card: string, row: number): O
   const entry = newEntry({
     id: `read-${row}`,
     shade: {
-      range: (cell('range') || card).slice(0, 80),
-      code: code.slice(0, 60),
-      name: (cell('name') || code).slice(0, 200),
+      range: shortened(cell('range') || card, 80),
+      code: shortened(code, 60),
+      name: shortened(cell('name') || code, 200),
       hex,
     },
     thread,
-    lot: cell('lot').slice(0, 60),
+    lot: shortened(cell('lot'), 60),
     whole: skeins,
     partM,
-    place: cell('place').slice(0, 80),
+    place: shortened(cell('place'), 80),
     price: price ?? null,
     handDyed: /^(yes|y|1|true|x)$/i.test(cell('handDyed')),
   });
@@ -184,6 +191,6 @@ export function writeCsv(entries: readonly BoxEntry[]): string {
       price: price ?? '',
       'hand-dyed': handDyed ? 'yes' : '',
     })),
-    { escapeFormulae: true },
+    { escapeFormulae: GUARDED },
   )}\n`;
 }

@@ -1,5 +1,5 @@
 import { channelsOf, hexOf } from '../../colour/index.ts';
-import { failure, success, type Outcome } from '../../measure/index.ts';
+import { failure, shortened, soundText, success, type Outcome } from '../../measure/index.ts';
 import type { ShadeRef } from '../ranges.ts';
 import { newEntry } from './schema.ts';
 import type { ReadCard } from './csv.ts';
@@ -31,8 +31,8 @@ export function readGpl(text: string, fileName: string): Outcome<ReadCard> {
     const hex = hexOf(channels[0]! / 255, channels[1]! / 255, channels[2]! / 255);
     const [, plain, code] = /^(.*?)\s*\(([^()]+)\)\s*$/.exec(match[4] ?? '') ?? [];
     const called = (plain ?? match[4] ?? '').trim() || hex;
-    const key = (code ?? called).slice(0, 60);
-    if (!shades.has(key)) shades.set(key, { range: name.slice(0, 80), code: key, name: called.slice(0, 200), hex });
+    const key = shortened(code ?? called, 60);
+    if (!shades.has(key)) shades.set(key, { range: shortened(name, 80), code: key, name: shortened(called, 200), hex });
     else isLeftOut++;
   }
   if (shades.size === 0) return failure('there is no colour in this palette.');
@@ -43,11 +43,16 @@ export function readGpl(text: string, fileName: string): Outcome<ReadCard> {
   return success({ entries, hasAmounts: false, notes });
 }
 
+/** A name as it may stand in a line: what is a line of its own by itself would be read as another. */
+function oneLine(text: string): string {
+  return soundText(text).replace(/\s+/g, ' ').trim();
+}
+
 /** Shades as a GPL palette. */
 export function writeGpl(name: string, shades: readonly ShadeRef[]): string {
   const rows = shades.map(({ hex, name: called, code }) => {
     const channels = channelsOf(hex).map((value) => String(value).padStart(3));
-    return `${channels.join(' ')}\t${called} (${code})`;
+    return `${channels.join(' ')}\t${oneLine(called)} (${oneLine(code)})`;
   });
-  return `${MAGIC}\nName: ${name.replace(/\s+/g, ' ')}\n#\n${rows.join('\n')}\n`;
+  return `${MAGIC}\nName: ${oneLine(name)}\n#\n${rows.join('\n')}\n`;
 }

@@ -2,13 +2,15 @@
 import { newId } from '../../keeping/newId.ts';
 import { AIR_MM } from '@junctura/core/materials';
 import { success, type Outcome } from '@junctura/core/measure';
-import { checkPiece, emptyPiece, plainHoop, type Piece, type PieceFile } from '@junctura/core/piece';
+import { checkPiece, emptyPiece, PIECE_EXTENSION, plainHoop, type Piece } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
-import { onMounted, ref, shallowRef } from 'vue';
+import { onMounted, ref, shallowRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import PieceThumbnail from '../../hoop/PieceThumbnail.vue';
 import SettingsMenu from '../../session/SettingsMenu.vue';
 import { DEMOS, loadDemo } from '../../keeping/demos.ts';
+import { fileName, saveFile } from '../../keeping/files.ts';
+import type { RemovedPiece } from '../../keeping/pieceStore.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useIntake } from '../../session/intake.ts';
 
@@ -29,6 +31,8 @@ interface Entry {
   readonly name: string;
   readonly about: string;
   readonly piece: Piece | null;
+  /** As it is stored; null: a demo as it came. */
+  readonly stored: unknown;
   /** Whether it is a demo that was changed, and can be begun again. */
   readonly isChanged: boolean;
 }
@@ -36,6 +40,7 @@ const demos = shallowRef<Entry[]>([]);
 const own = shallowRef<Entry[]>([]);
 
 onMounted(refresh);
+watch(() => intake.arrived, refresh);
 
 async function refresh(): Promise<void> {
   await keeper.flush();
@@ -52,6 +57,7 @@ async function refresh(): Promise<void> {
         name,
         about: checked.ok ? `Kept ${at}` : checked.problem,
         piece: checked.ok ? checked.value : null,
+        stored: piece,
         isChanged: false,
       };
     });
@@ -60,7 +66,7 @@ async function refresh(): Promise<void> {
       const changed = checkPiece(kept.find((entry) => entry.id === id)?.piece);
       const original = changed.ok ? changed : await loadDemoPiece(id);
       const piece = original.ok ? original.value : null;
-      return { id, name, about: changed.ok ? 'Changed by you' : about, piece, isChanged: changed.ok };
+      return { id, name, about: changed.ok ? 'Changed by you' : about, piece, stored: null, isChanged: changed.ok };
     }),
   );
 }
@@ -74,23 +80,25 @@ function open(id: string): void {
   void router.push({ name: 'piece', params: { id, step: 'stitches' } });
 }
 
-/** Removed at once, and put back as easily. */
+/** Removed at once, and put back as easily, whether it can be read or not. */
 async function remove(entry: Entry): Promise<void> {
-  const before = await keeper.store.load(entry.id);
-  const removed = await keeper.store.remove(entry.id);
-  if (!removed.ok) problem.value = removed.problem;
+  const outcome = await keeper.store.remove(entry.id);
+  if (!outcome.ok) problem.value = outcome.problem;
   await refresh();
-  if (removed.ok && before.ok) undoRemoval.value = before.value;
+  if (outcome.ok && outcome.value.stored) removed.value = outcome.value;
 }
-const undoRemoval = shallowRef<PieceFile | null>(null);
+const removed = shallowRef<RemovedPiece | null>(null);
 async function putBack(): Promise<void> {
-  const file = undoRemoval.value;
-  undoRemoval.value = null;
-  if (file) {
-    await keeper.store.save(file.piece, 0);
-    await keeper.store.addEntries(file.piece.id, file.record);
-  }
+  if (!removed.value) return;
+  const outcome = await keeper.store.putBack(removed.value);
+  if (outcome.ok) removed.value = null;
+  else problem.value = outcome.problem;
   await refresh();
+}
+
+/** What is stored of a piece that can't be opened, to be kept elsewhere. */
+function saveUnreadable({ name, stored }: Entry): void {
+  saveFile(fileName(name, PIECE_EXTENSION), JSON.stringify(stored, null, 1), 'application/json');
 }
 </script>
 
@@ -121,8 +129,8 @@ async function putBack(): Promise<void> {
       </div>
     </section>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <p v-if="undoRemoval" class="problem" role="status">
-      “{{ undoRemoval.piece.name }}” is off the bench. <NButton size="small" @click="putBack">Put it back</NButton>
+    <p v-if="removed" class="problem" role="status">
+      “{{ removed.stored?.name }}” is off the bench. <NButton size="small" @click="putBack">Put it back</NButton>
     </p>
 
     <section v-if="own.length > 0" aria-label="On your bench">
@@ -133,6 +141,9 @@ async function putBack(): Promise<void> {
             <PieceThumbnail v-if="entry.piece" :piece="entry.piece" />
             <strong>{{ entry.name }}</strong>
             <span class="small soft">{{ entry.about }}</span>
+          </button>
+          <button v-if="!entry.piece" type="button" class="plain small soft remove" @click="saveUnreadable(entry)">
+            Save what is stored
           </button>
           <button type="button" class="plain small soft remove" @click="remove(entry)">Remove</button>
         </li>

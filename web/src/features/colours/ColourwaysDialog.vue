@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shortened } from '@junctura/core/measure';
 import { newId } from '../../keeping/newId.ts';
 import { colourPairs, shortfall, wornColours, type Variation } from '@junctura/core/advice';
 import {
@@ -33,7 +34,7 @@ const pairs = computed(() => (workings.current ? colourPairs(workings.current.pl
 
 function keep(): void {
   const called = name.value.trim() || `Colourway ${opened.piece.colourways.length + 1}`;
-  opened.edit(keepColourway(opened.piece, newId(), called.slice(0, 200)));
+  opened.edit(keepColourway(opened.piece, newId(), shortened(called, 200)));
   name.value = '';
 }
 const isVarying = ref(false);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { shortened } from '@junctura/core/measure';
 import { newId } from '../../keeping/newId.ts';
 import { differenceInWords, labOf, nearestColours, whiteBalanced } from '@junctura/core/colour';
 import { NButton, NInput } from 'naive-ui';
@@ -105,12 +106,12 @@ function keep(): void {
   const shades = readings.value.map(({ name }, i) => ({
     range: id,
     code: `p-${i + 1}`,
-    name: name.trim().slice(0, 200) || `Thread ${i + 1}`,
+    name: shortened(name.trim(), 200) || `Thread ${i + 1}`,
     hex: colours.value[i]!,
   }));
   const card = {
     id,
-    name: cardName.value.trim().slice(0, 80) || 'From a photograph',
+    name: shortened(cardName.value.trim(), 80) || 'From a photograph',
     thread: 'stranded-cotton',
     shades,
   };

@@ -8,7 +8,7 @@ import {
   type OwnCard,
   type ReadCard,
 } from '@junctura/core/materials';
-import { type Outcome, plural } from '@junctura/core/measure';
+import { shortened, type Outcome, plural } from '@junctura/core/measure';
 import { ref } from 'vue';
 import { chooseFile, fileName, saveFile } from '../../keeping/files.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
@@ -49,7 +49,7 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
     } else {
       const card: OwnCard = {
         id: newId('own-'),
-        name: name.slice(0, 80) || 'A card',
+        name: shortened(name, 80) || 'A card',
         thread: entries[0]!.thread,
         shades: entries.map(({ shade }) => shade),
       };

@@ -1,0 +1,15 @@
+/** The beginning of a text, of at most so many UTF-16 units; no letter is cut in two. */
+export function shortened(text: string, most: number): string {
+  if (text.length <= most) return text;
+  const cut = text.slice(0, most);
+  return /[\uD800-\uDBFF]$/.test(cut) ? cut.slice(0, -1) : cut;
+}
+
+/** A text without what no file can hold: control characters other than tabs and line ends, and halves of letters. */
+export function soundText(text: string): string {
+  // eslint-disable-next-line no-control-regex -- these are what is taken out
+  return text.replace(
+    /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F-\u009F\uFFFE\uFFFF]|[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/g,
+    '',
+  );
+}

@@ -2,12 +2,16 @@
 import { innerDiameterMm } from '@junctura/core/materials';
 import type { Piece } from '@junctura/core/piece';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { stampOf, ThumbnailStore } from '../keeping/thumbnailStore.ts';
 import { useSettings } from '../session/settings.ts';
+import { WORKER_ADDRESS } from '../workers/workerClient.ts';
 import { pictures } from '../workers/workerPool.ts';
 import HoopRing from './HoopRing.vue';
 
 /** A piece in its hoop, small, worked by its own stitches: planned and painted in a worker. */
 const props = defineProps<{ piece: Piece }>();
+
+const thumbnails = new ThumbnailStore();
 
 const canvas = ref<HTMLCanvasElement | null>(null);
 const innerMm = props.piece.hoop ? innerDiameterMm(props.piece.hoop.nominalMm) : null;
@@ -19,15 +23,29 @@ onMounted(async () => {
   const pixels = Math.round((canvas.value?.clientWidth ?? 0) * (window.devicePixelRatio || 1));
   if (pixels < 1) return;
   const { piece } = props;
-  const answer = await pictures.ask('thumbnail', { piece, factors: settings.factors, pixels }, { signal: gone.signal });
-  const target = canvas.value;
-  if (!answer?.ok || !target) return;
-  reachMm.value = answer.value.reachMm;
-  target.width = target.height = pixels;
-  target.getContext('2d')!.drawImage(answer.value.picture, 0, 0);
-  answer.value.picture.close();
-  target.dataset['painted'] = '1';
+  const { factors } = settings;
+  const stamp = stampOf(piece, factors, pixels, WORKER_ADDRESS);
+  const kept = await thumbnails.find(piece.id, stamp);
+  if (kept) return show(await createImageBitmap(kept.picture), kept.reachMm, pixels);
+  const answer = await pictures.ask('thumbnail', { piece, factors, pixels }, { signal: gone.signal });
+  if (!answer?.ok) return;
+  const { picture, reachMm: reach } = answer.value;
+  show(picture, reach, pixels)?.toBlob((blob) => {
+    if (blob) void thumbnails.keep({ pieceId: piece.id, stamp, picture: blob, reachMm: reach });
+  });
 });
+
+function show(picture: ImageBitmap, reach: number, pixels: number): HTMLCanvasElement | null {
+  const target = canvas.value;
+  if (target) {
+    reachMm.value = reach;
+    target.width = target.height = pixels;
+    target.getContext('2d')!.drawImage(picture, 0, 0);
+    target.dataset['painted'] = '1';
+  }
+  picture.close();
+  return target;
+}
 onBeforeUnmount(() => gone.abort());
 </script>
 

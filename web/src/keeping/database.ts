@@ -37,15 +37,26 @@ export interface KeptDocument {
   readonly value: unknown;
 }
 
+/** A little picture of a piece. */
+export interface KeptThumbnail {
+  readonly pieceId: string;
+  /** Of what it was made from. */
+  readonly stamp: string;
+  readonly picture: Blob;
+  /** What it shows, from its middle to its edge, mm. */
+  readonly reachMm: number;
+}
+
 export interface Schema extends DBSchema {
   pieces: { key: string; value: StoredPiece };
   snapshots: { key: number; value: Snapshot; indexes: { pieceId: string } };
   documents: { key: string; value: KeptDocument };
+  thumbnails: { key: string; value: KeptThumbnail };
   entries: { key: [string, string]; value: StoredEntry; indexes: { pieceId: string } };
 }
 
 const NAME = 'junctura';
-const VERSION = 3;
+const VERSION = 4;
 
 /** The browser's storage. Every use of it answers; none throws for a full, refused or damaged storage. */
 export class Database {
@@ -79,6 +90,7 @@ export class Database {
           const entries = db.createObjectStore('entries', { keyPath: ['pieceId', 'id'] });
           entries.createIndex('pieceId', 'pieceId');
         }
+        if (from < 4) db.createObjectStore('thumbnails', { keyPath: 'pieceId' });
       },
       // A tab with an earlier version that does not give way: it is not waited for without end.
       blocked: () => refuse(new BlockedError()),

@@ -24,7 +24,7 @@ export interface LoadedPiece extends PieceFile {
   readonly revision: number;
 }
 
-const ALL_OF_A_PIECE = ['pieces', 'snapshots', 'entries'] as const;
+const ALL_OF_A_PIECE = ['pieces', 'snapshots', 'entries', 'thumbnails'] as const;
 
 /** A piece that was taken off the bench, as it was stored. */
 export interface RemovedPiece {
@@ -133,6 +133,7 @@ export class PieceStore {
         entries: await entries.index('pieceId').getAll(id),
       };
       await pieces.delete(id);
+      await transaction.objectStore('thumbnails').delete(id);
       for (const key of await snapshots.index('pieceId').getAllKeys(id)) await snapshots.delete(key);
       for (const key of await entries.index('pieceId').getAllKeys(id)) await entries.delete(key);
       await transaction.done;

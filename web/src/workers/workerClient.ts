@@ -1,5 +1,9 @@
 import { failure, success, type Outcome } from '@junctura/core/measure';
+import WORKER_ADDRESS from './core.worker.ts?worker&url';
 import type { JobInput, JobName, JobOutput, JobProgress, JobReply, JobRequest } from './jobs.ts';
+
+/** Where the worker's script lies. Its content is in its name, so that another build has another address. */
+export { WORKER_ADDRESS };
 
 export interface Asking<Name extends JobName> {
   /** Of jobs with one key only the newest waits; those that it overtakes are answered with null. */
@@ -149,5 +153,5 @@ export class WorkerClient {
 }
 
 function startWorker(): Worker {
-  return new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' });
+  return new Worker(WORKER_ADDRESS, { type: 'module' });
 }

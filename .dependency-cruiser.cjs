@@ -41,7 +41,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/testing/' },
-      to: { path: '^(web|server|cli|demo|e2e|bench)/|^(node:)?(fs|path|os|http|crypto|worker_threads)(/|$)' },
+      to: { path: '^(web|server|cli|demo|e2e|bench|fuzz)/|^(node:)?(fs|path|os|http|crypto|worker_threads)(/|$)' },
     },
     {
       name: 'no-interface-in-core',
@@ -59,7 +59,7 @@ module.exports = {
       name: 'web-knows-no-server',
       severity: 'error',
       from: { path: '^web/' },
-      to: { path: '^(server|cli|demo|e2e|bench)/', pathNot: '^demo/(pieces|box)/' },
+      to: { path: '^(server|cli|demo|e2e|bench|fuzz)/', pathNot: '^demo/(pieces|box)/' },
     },
     {
       name: 'features-through-their-face',
@@ -103,7 +103,7 @@ module.exports = {
     {
       name: 'through-the-public-face',
       severity: 'error',
-      from: { path: '^(web|server|cli|demo|e2e|bench)/' },
+      from: { path: '^(web|server|cli|demo|e2e|bench|fuzz)/' },
       to: { path: '^core/src/', pathNot: '^core/src/([^/]+/index|testing/[^/]+)\\.ts$' },
     },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },

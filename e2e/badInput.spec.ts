@@ -41,36 +41,6 @@ test('a bad file gets one clear sentence, and the open piece is untouched', asyn
   await expect(bench.figure('Size')).toContainText('50 mm');
 });
 
-test('storage that is refused is told, and nothing is lost while the page is open', async ({ bench, page }) => {
-  await page.addInitScript(() => {
-    IDBFactory.prototype.open = () => {
-      throw new DOMException('refused', 'SecurityError');
-    };
-  });
-  await bench.openKite('Hoop');
-  await page.getByLabel('Height').fill('50 mm');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('does not let Junctura keep anything')).toBeVisible();
-  await expect(bench.figure('Size')).toContainText('50 mm');
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save to a file' }).click();
-  expect((await download).suggestedFilename()).toBe('kite.junctura.json');
-});
-
-test('storage that is full is told, and the piece can be had as a file', async ({ bench, page }) => {
-  await page.addInitScript(() => {
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException('full', 'QuotaExceededError');
-    };
-  });
-  await bench.openKite('Hoop');
-  await page.getByLabel('Height').fill('50 mm');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText('storage is full')).toBeVisible();
-  await expect(bench.tally).toContainText('Not yet kept');
-  await expect(page.getByRole('button', { name: 'Save to a file' })).toBeVisible();
-});
-
 test('a drawing can be dropped on the window, over an open piece too', async ({ bench, page }) => {
   await bench.openKite();
   const files = await page.evaluateHandle((text) => {

@@ -1,4 +1,14 @@
-import { Clipper, Clipper64, ClipType, EndType, FillRule, JoinType, type Path64, type Paths64 } from 'clipper2-ts';
+import {
+  Clipper,
+  Clipper64,
+  ClipType,
+  EndType,
+  FillRule,
+  JoinType,
+  type Path64,
+  type Paths64,
+  type Point64,
+} from 'clipper2-ts';
 import type { Polyline, Region, Ring } from './shapes.ts';
 
 /** The library counts in whole numbers: one is a thousandth of a millimetre. */
@@ -31,13 +41,26 @@ function toPaths(region: Region): Paths64 {
   return region.map(toRing).filter((ring) => ring.length >= 3 && !isFlat(ring));
 }
 
-/** A ring without places that come twice in a row. */
+/**
+ * A ring without places that add nothing: those that come twice in a row, lie on the straight between their neighbours, or are the end of a
+ * way there and back, on which the library may never end.
+ */
 function toRing(points: Float64Array): Path64 {
-  const path = toPath(points);
-  return path.filter(({ x, y }, i) => {
-    const before = path[(i + path.length - 1) % path.length]!;
-    return x !== before.x || y !== before.y;
-  });
+  const ring: Path64 = [];
+  const adds = (a: Point64 | undefined, b: Point64 | undefined, c: Point64 | undefined): boolean =>
+    a === undefined || b === undefined || c === undefined || (b.x - a.x) * (c.y - b.y) !== (b.y - a.y) * (c.x - b.x);
+  for (const point of toPath(points)) {
+    while (ring.length > 0 && !adds(ring.at(-2), ring.at(-1), point)) ring.pop();
+    const last = ring.at(-1);
+    if (last?.x !== point.x || last.y !== point.y) ring.push(point);
+  }
+  // The same where the end meets the beginning.
+  for (let isDone = false; !isDone && ring.length >= 3;) {
+    isDone = true;
+    if (!adds(ring.at(-2), ring.at(-1), ring[0])) isDone = ring.pop() === undefined;
+    else if (!adds(ring.at(-1), ring[0], ring[1])) isDone = ring.shift() === undefined;
+  }
+  return ring;
 }
 
 /** A ring that comes nowhere further from a line than this, in the library's measure, has nothing in it. */

@@ -51,6 +51,19 @@ describe('smallestCircle', () => {
 
   it('holds for one point, two points and none', () => {
     expect(smallestCircle([Float64Array.of(3, 4)])).toEqual({ x: 3, y: 4, r: 0 });
+    // Far out, and all but on a line: found all the same.
+    const random = seededRandom(4);
+    for (let i = 0; i < 200; i++) {
+      const far = 10 ** random.between(0, 6);
+      const places = Array.from(
+        { length: 12 },
+        (_, k) => (k === 0 ? far : 0) + random.between(-1, 1) * (k % 2 ? 40 : 1e-4),
+      );
+      const { x, y, r } = smallestCircle([Float64Array.from(places)])!;
+      for (let k = 0; k < places.length; k += 2) {
+        expect(Math.hypot(places[k]! - x, places[k + 1]! - y)).toBeLessThanOrEqual(r * (1 + 1e-6) + 1e-6);
+      }
+    }
     expect(smallestCircle([Float64Array.of(0, 0, 6, 8)])).toEqual({ x: 3, y: 4, r: 5 });
     expect(smallestCircle([])).toBeNull();
   });
@@ -371,6 +384,9 @@ describe('uniting', () => {
       }
       expect(regionArea(unite([flat, circle(9)], 'nonzero'))).toBeCloseTo(regionArea([circle(9)]), 0);
     }
+    // Ways there and back along a level edge, and a thin one down from it.
+    const spiked = Float64Array.of(3.89, -59.874, -3.805, 3.14159, -3.88, -59.874, -3.889, -59.874, -3.89, -59.874);
+    expect(regionArea(unite([spiked], 'nonzero'))).toBeCloseTo((7.77 * 63.016) / 2, 0);
     // A figure of eight has no area in sum, and two discs of it in truth.
     const eight = Float64Array.of(-5, -5, 5, 5, 5, -5, -5, 5);
     expect(regionArea(unite([eight], 'nonzero'))).toBeCloseTo(50, 1);

@@ -13,8 +13,30 @@ export interface Circle extends Point {
 export function smallestCircle(arrays: Iterable<Float64Array>): Circle | null {
   const hull = convexHull(arrays);
   if (hull.length === 0) return null;
-  const circle = packEnclose(hull.map(({ x, y }) => ({ x, y, r: 0 })));
-  return { x: circle.x, y: circle.y, r: circle.r };
+  // The packer reckons within a billionth of one: it is given a design of about that size, about its own middle.
+  const [xs, ys] = [hull.map(({ x }) => x), hull.map(({ y }) => y)];
+  const [x, y] = [middle(xs), middle(ys)];
+  const reach = Math.max(1, ...hull.map((p) => Math.hypot(p.x - x, p.y - y)));
+  const unit = reach > FAR_MM ? reach : 1;
+  const [dx, dy] = unit === 1 ? [0, 0] : [x, y];
+  const circle = packed(hull.map((p) => ({ x: (p.x - dx) / unit, y: (p.y - dy) / unit, r: 0 })));
+  return circle ? { x: circle.x * unit + dx, y: circle.y * unit + dy, r: circle.r * unit } : { x, y, r: reach };
+}
+
+/** Points that lie further out than this are reckoned with in a larger unit, mm. */
+const FAR_MM = 1000;
+
+function middle(values: readonly number[]): number {
+  return (Math.min(...values) + Math.max(...values)) / 2;
+}
+
+/** The packer gives up on some points that are all but on one line; then a circle that is not the smallest has to do. */
+function packed(points: { x: number; y: number; r: number }[]): Circle | null {
+  try {
+    return packEnclose(points);
+  } catch {
+    return null;
+  }
 }
 
 /** The corners of the convex hull, by Andrew's monotone chain (1979), without points on its sides. */

@@ -66,11 +66,16 @@ export function checkPieceFile(data: unknown): Outcome<PieceFile> {
   ];
   const [issue] = issues;
   const more = issues.length > 1 ? ` (and ${issues.length - 1} more)` : '';
-  return failure(`The piece file is wrong at ${pathText(issue!.path)}: ${lowerFirst(issue!.message)}${more}.`);
+  return failure(`The piece file is wrong at ${pathText(issue!.path)}: ${plain(issue!.message)}${more}.`);
 }
 
 function pathText(path: readonly PropertyKey[]): string {
   return path.length === 0 ? 'its top level' : z.core.toDotPath(path);
+}
+
+/** The schema's words as a person reads them. */
+function plain(message: string): string {
+  return lowerFirst(message).replace(/^invalid input: expected (\w+), received undefined$/, 'it is missing');
 }
 
 function lowerFirst(text: string): string {

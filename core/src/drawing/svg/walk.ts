@@ -249,7 +249,8 @@ function placePath(element: SvgElement, outline: string, matrix: Matrix): string
   }
   const far = farthestCoordinate(placed);
   if (!(far < FARTHEST_MM)) {
-    throw new DrawingFault(`${where} has a coordinate that is far out of bounds (${String(far).slice(0, 12)} mm).`);
+    const out = Number.isFinite(far) ? ` (${far.toPrecision(3)} mm)` : '';
+    throw new DrawingFault(`${where} has a coordinate that is far out of bounds${out}.`);
   }
   return placed;
 }

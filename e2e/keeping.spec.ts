@@ -33,11 +33,14 @@ test('a full disk is told, whoever leaves is held, and it is kept as soon as the
   bench,
   page,
   context,
+  baseURL,
 }) => {
-  await ownPiece(bench, 'Moth');
   const devtools = await context.newCDPSession(page);
-  const origin = new URL(page.url()).origin;
+  const origin = baseURL!;
+  // Before anything is stored: the browser remembers for a while that there was room.
   await devtools.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1 });
+  await bench.open();
+  await bench.bring('moth.svg', svg('<rect x="5" y="5" width="20" height="9"/>'));
   await rename(page, 'Moth by lamp');
   await expect(page.getByText('storage is full')).toBeVisible();
   await expect(bench.tally).toContainText('Not yet kept');

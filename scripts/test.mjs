@@ -59,5 +59,8 @@ count(e2eGood, () => {
   return [stats.expected, stats.unexpected + stats.flaky + stats.skipped];
 });
 
+const fuzzGood = npmRun('fuzz', ['--inputs', '500', '--sessions', '4', '--seed', '7']);
+count(fuzzGood, () => [fuzzGood ? 1 : 0, fuzzGood ? 0 : 1]);
+
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);

@@ -30,8 +30,8 @@ export function readGpl(text: string, fileName: string): Outcome<ReadCard> {
     }
     const hex = hexOf(channels[0]! / 255, channels[1]! / 255, channels[2]! / 255);
     const [, plain, code] = /^(.*?)\s*\(([^()]+)\)\s*$/.exec(match[4] ?? '') ?? [];
-    const called = (plain ?? match[4] ?? '').trim() || hex;
-    const key = shortened(code ?? called, 60);
+    const called = oneLine(plain ?? match[4] ?? '') || hex;
+    const key = shortened(code === undefined ? called : oneLine(code) || called, 60);
     if (!shades.has(key)) shades.set(key, { range: shortened(name, 80), code: key, name: shortened(called, 200), hex });
     else isLeftOut++;
   }
@@ -52,7 +52,8 @@ function oneLine(text: string): string {
 export function writeGpl(name: string, shades: readonly ShadeRef[]): string {
   const rows = shades.map(({ hex, name: called, code }) => {
     const channels = channelsOf(hex).map((value) => String(value).padStart(3));
-    return `${channels.join(' ')}\t${oneLine(called)} (${oneLine(code)})`;
+    // A code stands in brackets, so it has none itself.
+    return `${channels.join(' ')}\t${oneLine(called)} (${oneLine(code.replace(/[()]/g, ' '))})`;
   });
   return `${MAGIC}\nName: ${oneLine(name)}\n#\n${rows.join('\n')}\n`;
 }

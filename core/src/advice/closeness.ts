@@ -88,6 +88,21 @@ function findTooClose({ parts }: Plan): TooClose[] {
   ]);
 }
 
+/** The middle of the gap between a part and another, mm on the cloth. */
+export interface NarrowPlace {
+  readonly part: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+export function narrowPlaces(plan: Plan): NarrowPlace[] {
+  return tooClose(plan).map(({ a, gap: { from, to } }) => ({
+    part: a.part.id,
+    x: (from[0] + to[0]) / 2,
+    y: (from[1] + to[1]) / 2,
+  }));
+}
+
 /** Moved apart, parts leave this much of the cloth to be seen, mm. */
 const APART_MM = 0.1;
 /** Where straight away is no room, a part is moved so much to the side of that, radians, and so many times further. */

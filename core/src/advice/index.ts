@@ -7,5 +7,5 @@ export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type 
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';
 export { Planner, type Workings } from './planner.ts';
 export { inHoop, tryHoop, type HoopTrial } from './hoopTrials.ts';
-export { tooClose, type TooClose } from './closeness.ts';
+export type { NarrowPlace } from './closeness.ts';
 export { THRESHOLDS } from './thresholds.ts';

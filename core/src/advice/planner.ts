@@ -5,6 +5,7 @@ import { Neighbours, Proposer } from '../propose/index.ts';
 import { sumUp, type Plan } from '../thread/index.ts';
 import { PassWorker, type OwnFactors, workSettings, spreadOf } from '../work/index.ts';
 import { ShapePlacer } from '../drawing/index.ts';
+import { narrowPlaces, type NarrowPlace } from './closeness.ts';
 import type { Finding } from './finding.ts';
 import { findAll, findOfSize } from './findings/index.ts';
 
@@ -12,6 +13,8 @@ import { findAll, findOfSize } from './findings/index.ts';
 export interface Workings {
   readonly plan: Plan;
   readonly findings: readonly Finding[];
+  /** Where parts come nearer to each other than their thread is wide. */
+  readonly narrow: readonly NarrowPlace[];
 }
 
 /**
@@ -31,13 +34,13 @@ export class Planner {
    */
   plan(piece: PlanInput, own: OwnFactors, seed = 1, tell?: (share: number) => void): Workings {
     const { plan, neighbours } = this.work(piece, own, seed, tell);
-    return { plan, findings: findAll(piece, plan, neighbours) };
+    return { plan, findings: findAll(piece, plan, neighbours), narrow: narrowPlaces(plan) };
   }
 
   /** Plans a piece as it would be at another size: of findings, only those of its size. */
   planSize(piece: PlanInput, own: OwnFactors): Workings {
     const { plan } = this.work(piece, own, 1);
-    return { plan, findings: findOfSize(piece, plan) };
+    return { plan, findings: findOfSize(piece, plan), narrow: narrowPlaces(plan) };
   }
 
   private work(

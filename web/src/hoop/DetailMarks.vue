@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isAccepted, tooClose } from '@junctura/core/advice';
+import { isAccepted } from '@junctura/core/advice';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
@@ -11,13 +11,12 @@ const workings = useWorkings();
 
 const places = computed<[x: number, y: number][]>(() => {
   if (!workings.current) return [];
-  const { plan, findings } = workings.current;
+  const { plan, findings, narrow } = workings.current;
   const open = findings.filter((finding) => !isAccepted(opened.piece, finding));
   const merging = new Set(open.filter(({ id }) => id === 'line-too-close').map(({ part }) => part));
   const small = new Set(open.filter(({ id }) => id === 'part-too-small').map(({ part }) => part));
-  const gaps = merging.size > 0 ? tooClose(plan).filter(({ a }) => merging.has(a.part.id)) : [];
   return [
-    ...gaps.map(({ gap }): [number, number] => [(gap.from[0] + gap.to[0]) / 2, (gap.from[1] + gap.to[1]) / 2]),
+    ...narrow.filter(({ part }) => merging.has(part)).map(({ x, y }): [number, number] => [x, y]),
     ...plan.parts
       .filter(({ part, placed }) => small.has(part.id) && placed.box)
       .map(({ placed: { box } }): [number, number] => [(box!.minX + box!.maxX) / 2, (box!.minY + box!.maxY) / 2]),

@@ -15,6 +15,7 @@ export interface PlanNews {
   readonly freshShapes: readonly (readonly [number, PlacedShape])[];
   readonly freshPasses: readonly (readonly [number, PlannedPass])[];
   readonly findings: readonly Finding[];
+  readonly narrow: Workings['narrow'];
 }
 
 /** Gives numbers to objects and remembers which the other side has. */
@@ -43,7 +44,7 @@ export class NewsWriter {
   private readonly shapes = new Ledger<PlacedShape>();
   private readonly passes = new Ledger<PlannedPass>();
 
-  write({ plan, findings }: Workings): PlanNews {
+  write({ plan, findings, narrow }: Workings): PlanNews {
     const { parts, ...summary } = plan;
     const shapes = this.shapes.enter(parts.map(({ placed }) => placed));
     const passes = this.passes.enter(parts.flatMap((part) => part.passes));
@@ -58,6 +59,7 @@ export class NewsWriter {
       freshShapes: shapes.fresh,
       freshPasses: passes.fresh,
       findings,
+      narrow,
     };
   }
 }
@@ -78,7 +80,7 @@ export class NewsReader {
     }));
     this.shapes = keep(shapes, new Set(news.parts.map((part) => part.placed)));
     this.passes = keep(passes, new Set(news.parts.flatMap((part) => part.passes)));
-    return { plan: { ...news.summary, parts }, findings: news.findings };
+    return { plan: { ...news.summary, parts }, findings: news.findings, narrow: news.narrow };
   }
 }
 

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Download } from '@playwright/test';
+import type { Locator } from '@playwright/test';
 import { expect, test } from './bench.ts';
 
 const text = async (download: Download): Promise<string> => readFile(await download.path(), 'utf8');
@@ -46,6 +47,27 @@ test('each step says why it stands there; moved against a rule it is said at onc
   await expect(page.getByText('Begin with it:')).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect.poll(async () => (await steps.locator('.title').allInnerTexts()).length).toBe(before.length);
+});
+
+test('a step that is dragged stands where it is dropped, and is undone', async ({ bench }) => {
+  const { page, card } = bench;
+  await bench.openKite('Order');
+  const titles = card.locator('li.line .title');
+  await expect.poll(() => titles.count()).toBeGreaterThan(4);
+  const before = await titles.allInnerTexts();
+  const grip = (at: number): Locator => card.locator('li.line').nth(at).locator('.grip');
+  const last = 3;
+  await grip(last).scrollIntoViewIfNeeded();
+  const [from, to] = [(await grip(last).boundingBox())!, (await grip(0).boundingBox())!];
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x, from.y - 20, { steps: 4 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
+  await page.mouse.up();
+  await expect(bench.tally).toContainText('Fix what comes before what');
+  await expect.poll(async () => (await titles.allInnerTexts()).indexOf(before[last]!)).toBeLessThan(last);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => titles.allInnerTexts()).toEqual(before);
 });
 
 test('ways to work are set side by side, one is taken, and figures elsewhere follow', async ({ bench }) => {

@@ -14,6 +14,8 @@ export default defineConfig({
     testIdAttribute: 'data-test',
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // Each test opens in a browser that has nothing: keeping all of the application there is tested where it matters.
+    serviceWorkers: 'block',
     // Nothing is looked at halfway through a change of colour.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {

@@ -1,6 +1,8 @@
 import vue from '@vitejs/plugin-vue';
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
+import { offline } from './offlinePlugin.ts';
 
 /** Packages that do nothing by being loaded, though they do not say so: what of them is not used is left out. */
 const QUIET = /node_modules\/(clipper2-ts|delaunator|robust-predicates|svgpath|flatqueue|tinyqueue|polylabel)\//;
@@ -17,7 +19,12 @@ export default defineConfig({
   // Packed once, as small as can be; the server hands that out.
   plugins: [
     vue(),
-    compression({ algorithms: [defineAlgorithm('brotliCompress')], include: /\.(js|css|json|svg|html)$/ }),
+    offline(fileURLToPath(new URL('./src/offline/serviceWorker.ts', import.meta.url))),
+    compression({
+      algorithms: [defineAlgorithm('brotliCompress')],
+      include: /\.(js|css|json|svg|html)$/,
+      exclude: /^sw\.js$/,
+    }),
   ],
   worker: { format: 'es', rolldownOptions: build },
   build: {

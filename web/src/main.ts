@@ -5,6 +5,8 @@ import './ui/styles/base.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './shell/App.vue';
+import { keepApplication } from './offline/newVersion.ts';
 import { router } from './shell/router.ts';
 
 createApp(App).use(createPinia()).use(router).mount('#app');
+keepApplication();

@@ -3,7 +3,8 @@ import { X } from '@lucide/vue';
 import { useDropZone } from '@vueuse/core';
 import { NButton, NConfigProvider, NGlobalStyle, type GlobalTheme } from 'naive-ui';
 import { computed, defineAsyncComponent, provide, ref, shallowRef, watch } from 'vue';
-import { RouterView } from 'vue-router';
+import { RouterView, useRoute } from 'vue-router';
+import { newVersion, takeNewVersion } from '../offline/newVersion.ts';
 import { useKeeper } from '../session/keeper.ts';
 import { useIntake } from '../session/intake.ts';
 import { UNITS } from '../ui/units.ts';
@@ -30,6 +31,9 @@ watch(
   },
   { immediate: true },
 );
+/** In the middle of a sitting nobody wants another version. */
+const route = useRoute();
+const isAtHoop = computed(() => route.name === 'at-the-hoop');
 const body = ref(document.body);
 const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.take(files) });
 </script>
@@ -52,6 +56,10 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
       @refused="intake.refuse"
       @close="intake.picture = null"
     />
+    <div v-if="newVersion && !isAtHoop" class="notice">
+      <span role="status">A new version of Junctura is ready.</span>
+      <NButton size="small" @click="takeNewVersion">Take it now</NButton>
+    </div>
     <div v-if="isOverDropZone" class="drop" aria-hidden="true">
       Drop a drawing, a picture or a piece to put it on the bench
     </div>

@@ -8,9 +8,11 @@ import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { deltaE, labOf, whiteBalanced } from '@junctura/core/colour';
 import { RANGES, shopSchema, THRUMWICK } from '@junctura/core/materials';
+import { emptyPiece, writePiece } from '@junctura/core/piece';
 import { PAGES } from '../../web/src/shell/pages.ts';
 import { createApp } from './app.ts';
 import { underLamp } from './camera.ts';
+import { HAND_OVER_MS, HandOvers, MOST_WAITING } from './handOver.ts';
 import { limitedServer } from './limits.ts';
 
 const dist = mkdtempSync(join(tmpdir(), 'dist-'));
@@ -112,6 +114,64 @@ describe('the server', () => {
       expect(logged.length - before).toBeLessThanOrEqual(1);
     },
   );
+
+  describe('hands pieces over', () => {
+    const piece = writePiece(emptyPiece('p', 'Moth'));
+    const open = createApp({ dist, handsOver: true }).listen(0);
+    const ask = (path: string, method = 'POST', body?: string): Promise<Response> =>
+      fetch(`http://127.0.0.1:${(open.address() as AddressInfo).port}/hand-over${path}`, {
+        method,
+        ...(body === undefined ? {} : { body, headers: { 'content-type': 'application/json' } }),
+      });
+    afterAll(() => open.close());
+
+    it('only where other devices are let in', async () => {
+      expect(await (await get('/hand-over')).json()).toEqual({ isOn: false, addresses: [] });
+      expect(await (await ask('', 'GET')).json()).toMatchObject({ isOn: true });
+      const { port } = server.address() as AddressInfo;
+      const refused = await fetch(`http://127.0.0.1:${port}/hand-over`, { method: 'POST', body: piece });
+      expect(refused.status).toBe(404);
+    });
+
+    it('once, as it was, to who has the code; what is no piece or too large is refused', async () => {
+      const { code } = (await (await ask('', 'POST', piece)).json()) as { code: string };
+      expect(code).toMatch(/^[A-Z2-9]{8}$/);
+      const taken = await ask(`/${code}`);
+      expect([taken.headers.get('cache-control'), await taken.text()]).toEqual(['no-store', piece]);
+      expect((await ask(`/${code}`)).status).toBe(404);
+      for (const bad of ['', '{}', 'x', JSON.stringify({ ...emptyPiece('p', 'x'), use: 'flown' })]) {
+        const refused = await ask('', 'POST', bad);
+        expect([refused.status, ((await refused.json()) as { problem: string }).problem.length > 10]).toEqual([
+          400,
+          true,
+        ]);
+      }
+      expect((await ask('', 'POST', `"${'x'.repeat(11_000_000)}"`)).status).toBe(413);
+    });
+
+    it('for ten minutes, twenty at a time', () => {
+      let now = 0;
+      const handOvers = new HandOvers(() => now);
+      const codes = Array.from({ length: MOST_WAITING }, (_, i) => handOvers.put(`piece ${i}`)!);
+      expect(new Set(codes).size).toBe(MOST_WAITING);
+      expect(handOvers.put('one more')).toBeNull();
+      for (const wrong of ['', 'x', codes[0]!.slice(1), `${codes[0]}A`, 'é'.repeat(8)])
+        expect(handOvers.take(wrong)).toBeNull();
+      now = HAND_OVER_MS - 1;
+      expect(handOvers.take(codes[3]!)).toBe('piece 3');
+      now = HAND_OVER_MS;
+      expect(handOvers.take(codes[4]!)).toBeNull();
+      expect(handOvers.put('again')).not.toBeNull();
+    });
+
+    it('but not to who tries one code after the other', async () => {
+      let last = 0;
+      for (let i = 0; i < 40 && last !== 429; i++) last = (await ask(`/AAAA${String(2222 + i)}`)).status;
+      expect(last).toBe(429);
+      const { code } = (await (await ask('', 'POST', piece)).json()) as { code: string };
+      expect((await ask(`/${code}`)).status).toBe(429);
+    });
+  });
 
   it('gives up on requests that are sent by halves', async () => {
     const slow = limitedServer(createApp({ dist }), { headersMs: 200, requestMs: 300, lookEveryMs: 100 });

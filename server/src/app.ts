@@ -4,6 +4,7 @@ import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import { PAGES } from '../../web/src/shell/pages.ts';
+import { handOver } from './handOver.ts';
 import { standIns } from './standIns.ts';
 
 /** The addresses that a page of the application has, as the router writes it. */
@@ -19,13 +20,20 @@ function oneLine(text: string): string {
 /** Fonts, scripts and demo files carry a hash in their names. */
 const HASHED_MAX_AGE = '365d';
 
+export interface AppOptions {
+  /** The folder of the built application. */
+  readonly dist: string;
+  /** Hears of every request that went wrong, in one line. */
+  readonly log?: (line: string) => void;
+  /** Whether pieces are handed from one device to another: only where other devices are let in. */
+  readonly handsOver?: boolean;
+}
+
 /**
  * The server of the built application: static files, every other page path answered by the application itself, and
  * health. It does not listen by itself.
- * @param dist the folder of the built application
- * @param log hears of every request that went wrong, in one line
  */
-export function createApp({ dist, log = () => undefined }: { dist: string; log?: (line: string) => void }): Express {
+export function createApp({ dist, log = () => undefined, handsOver = false }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -62,6 +70,7 @@ export function createApp({ dist, log = () => undefined }: { dist: string; log?:
   });
   app.use(compression());
   app.use('/stand-ins', standIns());
+  app.use('/hand-over', handOver(handsOver));
   const packed = { enableBrotli: true, orderPreference: ['br' as const] };
   app.use(
     '/assets',

@@ -25,9 +25,15 @@ if (!existsSync(`${dist}/index.html`)) fail('The application is not built yet: r
 
 const port = portFrom(process.env['PORT']);
 const host = process.env['HOST'] || 'localhost';
+/** Other devices are let in only where that was asked for. */
+const isOpen = !['localhost', '127.0.0.1', '::1'].includes(host);
 const log = (line: string): void => void process.stderr.write(`${line}\n`);
-const server = limitedServer(createApp({ dist, log })).listen(port, host);
-server.once('listening', () => process.stdout.write(`Junctura is ready: http://${host}:${port}\n`));
+const server = limitedServer(createApp({ dist, log, handsOver: isOpen })).listen(port, host);
+server.once('listening', () =>
+  process.stdout.write(
+    `Junctura is ready: http://${isOpen ? 'localhost' : host}:${port}${isOpen ? ' and for other devices in this network' : ''}\n`,
+  ),
+);
 server.once('error', (error) => {
   if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') {
     fail(`Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm start`);

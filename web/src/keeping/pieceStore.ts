@@ -113,9 +113,12 @@ export class PieceStore {
     return success(new Map([...byPiece].map(([id, entries]) => [id, readable(entries)])));
   }
 
-  /** Keeps a state of a piece among its earlier ones, without making it the present one. */
+  /** Keeps a state of a piece among its earlier ones, without making it the present one. One that is there already is not kept twice. */
   async keepState(piece: Piece): Promise<Outcome<void>> {
     return this.database.attempt(async (db) => {
+      const earlier = await db.getAllFromIndex('snapshots', 'pieceId', piece.id);
+      const text = JSON.stringify(piece);
+      if (earlier.some((snapshot) => JSON.stringify(snapshot.piece) === text)) return;
       await db.add('snapshots', { pieceId: piece.id, at: this.now(), piece });
     });
   }

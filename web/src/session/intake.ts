@@ -9,7 +9,7 @@ import { chooseFile, PICTURES } from '../keeping/files.ts';
 import { readFile } from '../keeping/readFile.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { useOpenedPiece } from './openedPiece.ts';
-import { useKeeper } from './keeper.ts';
+import { useKeeper, type Adopted } from './keeper.ts';
 
 /** Reading that takes longer than this shows that it is under way and can be stopped, ms. */
 const SHOW_AFTER_MS = 500;
@@ -20,6 +20,14 @@ const MOST_PICTURE_BYTES = 80_000_000;
 function isPicture({ type, name }: File): boolean {
   return /^image\/(png|jpeg|webp)$/.test(type) || /\.(png|jpe?g|webp)$/i.test(name);
 }
+
+/** What is told of a piece that was there already. */
+const TOLD: Readonly<Record<Adopted['became'], string | null>> = {
+  new: null,
+  merged: 'This piece was on your bench already: what was noted in both is now together.',
+  beside:
+    'What was noted in both is now together. The drawing here differs, so it stays as it is; the other is among its earlier states (File).',
+};
 
 function isTooLarge({ size }: File): boolean {
   return size > MOST_PICTURE_BYTES;
@@ -63,9 +71,10 @@ export const useIntake = defineStore('intake', () => {
       if (read === null) return;
       if (!read.ok) refused.push(read.problem);
       else {
-        const id = await keeper.adopt(read.value);
-        if (id === null) return;
-        ids.push(id);
+        const adopted = await keeper.adopt(read.value);
+        if (adopted === null) return;
+        ids.push(adopted.id);
+        told.value = TOLD[adopted.became];
         arrived.value++;
       }
     }
@@ -104,11 +113,12 @@ export const useIntake = defineStore('intake', () => {
   }
 
   /** Puts a piece that was read on the bench, and opens it. */
-  async function adopt(file: PieceFile): Promise<void> {
+  async function adopt(file: PieceFile, step = 'drawing'): Promise<void> {
     picture.value = null;
-    const id = await keeper.adopt(file);
-    if (id === null) return;
-    await router.push({ name: 'piece', params: { id, step: 'drawing' } });
+    const adopted = await keeper.adopt(file);
+    if (adopted === null) return;
+    told.value = TOLD[adopted.became];
+    await router.push({ name: 'piece', params: { id: adopted.id, step } });
   }
 
   /** Lets the person choose a file. */

@@ -1,7 +1,7 @@
 import { newId } from '../keeping/newId.ts';
 import { mergeRecords } from '@junctura/core/log';
 import { shortened } from '@junctura/core/measure';
-import { checkPiece, MOST_NAME, type PieceFile } from '@junctura/core/piece';
+import { checkPiece, MOST_NAME, type Piece, type PieceFile } from '@junctura/core/piece';
 import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
@@ -31,6 +31,18 @@ export type Conflict = 'changed' | 'removed';
 /** What became of opening a piece: another may have been asked for meanwhile. */
 export type Opening =
   { readonly type: 'opened' } | { readonly type: 'overtaken' } | { readonly type: 'refused'; readonly problem: string };
+
+/** What became of a piece that was brought: a new one here, put together with the one here, or that with another drawing kept beside it. */
+export interface Adopted {
+  readonly id: string;
+  readonly became: 'new' | 'merged' | 'beside';
+}
+
+/** A piece as it is read: whatever order its fields were written in. */
+function textOf(piece: Piece): string {
+  const checked = checkPiece(piece);
+  return JSON.stringify(checked.ok ? checked.value : piece);
+}
 
 /** Keeps the open piece in the browser: opens, saves, sees to it that two tabs do not overwrite each other. */
 export const useKeeper = defineStore('keeper', () => {
@@ -88,17 +100,38 @@ export const useKeeper = defineStore('keeper', () => {
     return { file: { ...demo.value, record: mergeRecords(demo.value.record, noted) }, revision: 0 };
   }
 
-  /** Opens a piece that was read from a file, under an id of its own where that is taken. Answers with its id; null where the open piece is not to be left. */
-  async function adopt({ piece, record: entries }: PieceFile): Promise<string | null> {
+  /**
+   * Opens a piece that was read from a file or taken from another device. Where it is here already, what was noted in both is put together,
+   * and the drawing here stays; a file that brings nothing new to the record but another drawing becomes a piece of its own.
+   * @returns null where the open piece is not to be left
+   */
+  async function adopt(file: PieceFile): Promise<Adopted | null> {
     ++ticket;
     if (!(await letGo())) return null;
-    const isTaken = await store.load(piece.id);
-    const id = isTaken.ok && isTaken.value === null ? piece.id : newId();
-    take({ piece: { ...piece, id }, record: entries }, 0);
+    const { piece, record: entries } = file;
+    const found = await store.load(piece.id);
+    const here = found.ok ? found.value : null;
+    const isSame = here !== null && textOf(here.piece) === textOf(piece);
+    const known = new Set(here?.record.map(({ id }) => id));
+    if (here && (isSame || entries.some(({ id }) => !known.has(id)))) {
+      await store.addEntries(piece.id, entries);
+      if (!isSame) await store.keepState(piece);
+      take({ piece: here.piece, record: mergeRecords(here.record, entries) }, here.revision);
+      return { id: piece.id, became: isSame ? 'merged' : 'beside' };
+    }
+    const id = found.ok && here === null ? piece.id : newId();
+    // Of a demo that was never changed, what was noted may be here though the piece is not.
+    const noted = id === piece.id ? await store.recordOf(id) : [];
+    await takeNew({ piece: { ...piece, id }, record: mergeRecords(noted, entries) });
+    return { id, became: 'new' };
+  }
+
+  /** Takes a piece that is not stored yet, and stores it. */
+  async function takeNew(file: PieceFile): Promise<void> {
+    take(file, 0);
     isKept.value = false;
-    if (entries.length > 0) await store.addEntries(id, entries);
+    if (file.record.length > 0) await store.addEntries(file.piece.id, file.record);
     await save();
-    return id;
   }
 
   function take(file: PieceFile, storedRevision: number): void {
@@ -219,8 +252,9 @@ export const useKeeper = defineStore('keeper', () => {
     const { piece } = opened;
     if (keepMine) {
       const name = shortened(piece.name, MOST_NAME - THIS_TAB.length) + THIS_TAB;
-      isKept.value = true;
-      return (await adopt({ piece: { ...piece, id: newId(), name }, record: record.entries })) ?? piece.id;
+      const id = newId();
+      await takeNew({ piece: { ...piece, id, name }, record: record.entries });
+      return id;
     }
     const stored = await store.load(piece.id);
     if (stored.ok && stored.value) take(stored.value, stored.value.revision);

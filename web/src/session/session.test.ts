@@ -9,6 +9,7 @@ import {
   emptyPiece,
   type Edit,
   type Piece,
+  type RecordEntry,
 } from '@junctura/core/piece';
 import { seededRandom, type Random } from '@junctura/core/measure';
 import { createPinia, setActivePinia } from 'pinia';
@@ -379,6 +380,53 @@ describe('what could not be kept', () => {
     expect(await keptName('x')).toBe(isPutBack ? 'Mine' : undefined);
     const kept = await new PieceStore(() => 0).load('x');
     expect(kept.ok && kept.value?.record.length).toBe(isPutBack ? 1 : undefined);
+  });
+});
+
+describe('a piece that comes from another device', () => {
+  const entry = (id: string, part = 'a'): RecordEntry => ({
+    id,
+    at: `2026-03-0${(id.charCodeAt(0) % 9) + 1}T10:00:00.000Z`,
+    type: 'part-done',
+    part,
+  });
+  const ids = (): string[] =>
+    useRecord()
+      .entries.map(({ id }) => id)
+      .sort();
+
+  it('is put together with the one here in whatever order, twice as once, and neither drawing is overwritten', async () => {
+    for (let seed = 1; seed <= 12; seed++) {
+      const random = seededRandom(seed);
+      globalThis.indexedDB = new IDBFactory();
+      openPage();
+      const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+      const desk = { ...pieceOf('x'), name: 'At the desk' };
+      const phone = seed % 3 === 0 ? { ...pieceOf('x'), name: 'On the phone' } : desk;
+      await keeper.store.save(desk, 0);
+      await keeper.store.addEntries('x', [entry('d1'), entry('d2', 'b')]);
+      await keeper.open('x');
+      const copies = ['p1', 'p2', 'p3'].map((_, i, all) => all.slice(0, i + 1).map((id) => entry(id)));
+      const order = [...copies, ...copies].sort(() => random.next() - 0.5);
+      const became = [];
+      for (const entries of order)
+        became.push((await keeper.adopt({ piece: phone, record: [entry('d1'), ...entries] }))?.became);
+      expect(opened.piece.name === 'At the desk' || became.includes('new')).toBe(true);
+      await keeper.open('x');
+      expect([opened.piece.name, ids()]).toEqual(['At the desk', ['d1', 'd2', 'p1', 'p2', 'p3']]);
+      const again = await new PieceStore(() => 0).load('x');
+      expect(again.ok && again.value?.record.length).toBe(5);
+      const earlier = await keeper.store.snapshots('x');
+      expect(earlier.ok && earlier.value.length).toBe(phone === desk ? 0 : 1);
+    }
+  });
+
+  it('with another drawing and nothing new in its record becomes a piece of its own', async () => {
+    openPage();
+    const [opened, keeper] = [useOpenedPiece(), useKeeper()];
+    await keeper.store.save(pieceOf('x'), 0);
+    const adopted = await keeper.adopt({ piece: { ...pieceOf('x'), name: 'As it was' }, record: [] });
+    expect([adopted?.became, adopted?.id === 'x', opened.piece.name]).toEqual(['new', false, 'As it was']);
   });
 });
 

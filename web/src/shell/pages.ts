@@ -7,6 +7,7 @@ export const PAGES = {
   piece: '/piece/:id/:step?',
   'light-table': '/light-table/:id',
   'at-the-hoop': '/hoop/:id',
+  take: '/take/:code?',
   threads: '/threads',
   compare: '/stitches/compare',
   knots: '/stitches/knots',

@@ -42,6 +42,7 @@ export const router = createRouter({
       component: () => import('../features/at-the-hoop/HoopPage.vue'),
       props: true,
     },
+    { name: 'take', path: PAGES.take, component: () => import('../features/hand-over/TakePage.vue'), props: true },
     { name: 'threads', path: PAGES.threads, component: () => import('../features/thread-box/ThreadsPage.vue') },
     { name: 'compare', path: PAGES.compare, component: () => import('../features/stitch-book/ComparePage.vue') },
     { name: 'knots', path: PAGES.knots, component: () => import('../features/stitch-book/KnotsPage.vue') },

@@ -19,6 +19,8 @@ import StepPicture from './StepPicture.vue';
 
 const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
 
+const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
+
 /** What is glanced at with a needle in the hand: the present step, and one large target that says it is done. */
 const props = defineProps<{ id: string }>();
 const opened = useOpenedPiece();
@@ -167,6 +169,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   }
 });
 const turnDeg = ref(0);
+const isHandingOver = ref(false);
 </script>
 
 <template>
@@ -239,6 +242,7 @@ const turnDeg = ref(0);
           <NButton aria-label="One more" @click="needlesOut = wantedNeedles + 1">+</NButton>
         </div>
         <button type="button" class="go" data-test="begin" @click="begin">Begin</button>
+        <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
         <p v-if="work.left" class="soft">
           {{ formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600) }} left at your pace.
         </p>
@@ -300,6 +304,7 @@ const turnDeg = ref(0);
       <MoreDialog v-if="hasMore" @close="hasMore = false" />
     </template>
 
+    <HandOverDialog v-if="isHandingOver" @close="isHandingOver = false" />
     <div v-if="isEnding" class="veil" role="dialog" aria-modal="true" aria-label="End the sitting">
       <section class="sheet card">
         <h2>Before you close the cover</h2>

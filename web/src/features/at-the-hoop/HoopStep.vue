@@ -2,7 +2,7 @@
 import { formatDuration, formatDurationRange, formatThread, plural } from '@junctura/core/measure';
 import { sittingDays, stepSeconds } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
@@ -10,6 +10,8 @@ import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import RecordList from './RecordList.vue';
 import WorkChart from './WorkChart.vue';
+
+const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
 
 /** How the work stands, seen from the desk; and the way to the page that is used at the hoop. */
 const opened = useOpenedPiece();
@@ -39,6 +41,7 @@ const paceText = computed(() => {
   return percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'quicker'} than usual`;
 });
 const earned = computed(() => (settings.rate.perHour * soFar.value.seconds) / 3600);
+const isHandingOver = ref(false);
 const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: { id: opened.piece.id } });
 </script>
 
@@ -52,6 +55,10 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
     <NButton type="primary" size="large" data-test="open-hoop" @click="open">{{
       work.isOpen ? 'Go on with the sitting' : soFar.done.length > 0 ? 'Sit down and go on' : 'Begin'
     }}</NButton>
+    <div class="row">
+      <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
+    </div>
+    <HandOverDialog v-if="isHandingOver" @close="isHandingOver = false" />
     <dl class="figures">
       <dt>Done</dt>
       <dd class="figure" data-test="work-done">

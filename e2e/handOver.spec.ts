@@ -1,0 +1,76 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
+import { createApp } from '../server/src/app.ts';
+import { Bench, expect, test as base } from './bench.ts';
+
+const dist = fileURLToPath(new URL('../web/dist', import.meta.url));
+const test = base.extend<{ home: string }>({
+  home: async ({ page: _ }, use) => {
+    const server: Server = createApp({ dist, handsOver: true }).listen(0);
+    await use(`http://localhost:${(server.address() as AddressInfo).port}`);
+    server.closeAllConnections();
+    await new Promise((resolve) => server.close(resolve));
+  },
+});
+
+test('a piece goes to the phone by a code, its record comes back the same way, and nothing is doubled', async ({
+  bench,
+  page,
+  browser,
+  home,
+}) => {
+  await bench.open(`${home}/piece/demo-kite/at-the-hoop`);
+  await expect(bench.card.getByTestId('work-done')).toContainText('0 of 20');
+  const codeFrom = async ({ page: from }: Bench): Promise<string> => {
+    await from.getByTestId('hand-over').click();
+    await from.getByRole('button', { name: 'Make a code' }).click();
+    const code = await from.getByTestId('code').innerText();
+    await expect(from.getByAltText('The address of the piece as a QR picture')).toBeVisible();
+    await from.keyboard.press('Escape');
+    return code;
+  };
+  const code = await codeFrom(bench);
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+    serviceWorkers: 'block',
+  });
+  const phone = new Bench(await context.newPage());
+  await phone.page.goto(`${home}/take/${code.replace(' ', '')}`);
+  await phone.page.getByRole('button', { name: 'Take it' }).tap();
+  await phone.page.getByTestId('open-hoop').tap();
+  await phone.page.getByTestId('begin').tap();
+  await phone.page.getByTestId('done').tap();
+  await phone.page.getByTestId('done').tap();
+  await phone.page.getByTestId('end').tap();
+  await phone.page.getByTestId('close-sitting').tap();
+
+  // A code is good once.
+  const third = await context.newPage();
+  await third.goto(`${home}/take/${code.replace(' ', '')}`);
+  await third.getByRole('button', { name: 'Take it' }).tap();
+  await expect(third.getByRole('alert')).toContainText('Nothing waits under this code');
+  await third.getByLabel('The code').fill('none');
+  await third.getByRole('button', { name: 'Take it' }).tap();
+  await expect(third.getByRole('alert')).toContainText('eight letters and digits');
+
+  for (let time = 0; time < 2; time++) {
+    const back = await codeFrom(phone);
+    await page.goto(`${home}/take`);
+    await page.getByLabel('The code').fill(back.toLowerCase());
+    await page.getByRole('button', { name: 'Take it' }).click();
+    await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20');
+    await expect(page).toHaveURL(/demo-kite/);
+  }
+  await context.close();
+});
+
+test('where other devices are not let in, that is said, and a file does it', async ({ bench, page }) => {
+  await bench.open('/piece/demo-kite/at-the-hoop');
+  await page.getByTestId('hand-over').click();
+  await expect(page.getByRole('dialog')).toContainText('HOST=0.0.0.0 npm start');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save it to a file instead' }).click();
+  expect((await download).suggestedFilename()).toBe('kite.junctura.json');
+});

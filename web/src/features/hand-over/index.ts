@@ -1,0 +1,1 @@
+export { default as HandOverDialog } from './HandOverDialog.vue';

@@ -3,7 +3,7 @@ import { countLoads } from '../thread/index.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { inHoop, Planner, tryHoop } from './index.ts';
-import { PATHS } from '../stitches/paths.ts';
+import { withSatin } from '../testing/paths.ts';
 import type { MoveSink } from '../stitches/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import {
@@ -72,19 +72,13 @@ describe('planning', () => {
     const whole = new Planner().plan(kite(), USUAL_FACTORS);
     const bad = whole.plan.parts.findIndex(({ passes }) => passes[0]?.stitch === 'satin');
     const others = whole.plan.parts.filter(({ passes }) => passes.every(({ stitch }) => stitch !== 'satin'));
-    const paths = PATHS as Record<'satin', unknown>;
-    const [planner, right] = [new Planner(), paths.satin];
-    paths.satin = path;
-    try {
-      const { plan, findings } = planner.plan(kite(), USUAL_FACTORS);
-      const { part, passes, fault } = plan.parts[bad]!;
-      expect(passes).toEqual([]);
-      expect(fault).toMatch(why);
-      expect(findings.find(({ id, part: on }) => id === 'not-worked' && on === part.id)).toBeDefined();
-      for (const other of others) expect(plan.parts.find((one) => one.part.id === other.part.id)).toEqual(other);
-    } finally {
-      paths.satin = right;
-    }
+    const planner = new Planner();
+    const { plan, findings } = withSatin(path, () => planner.plan(kite(), USUAL_FACTORS));
+    const { part, passes, fault } = plan.parts[bad]!;
+    expect(passes).toEqual([]);
+    expect(fault).toMatch(why);
+    expect(findings.find(({ id, part: on }) => id === 'not-worked' && on === part.id)).toBeDefined();
+    for (const other of others) expect(plan.parts.find((one) => one.part.id === other.part.id)).toEqual(other);
     expect(planner.plan(kite(), USUAL_FACTORS).plan.parts[bad]).toEqual(whole.plan.parts[bad]);
   });
 

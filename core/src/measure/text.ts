@@ -7,9 +7,5 @@ export function shortened(text: string, most: number): string {
 
 /** A text without what no file can hold: control characters other than tabs and line ends, and halves of letters. */
 export function soundText(text: string): string {
-  // eslint-disable-next-line no-control-regex -- these are what is taken out
-  return text.replace(
-    /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F-\u009F\uFFFE\uFFFF]|[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/g,
-    '',
-  );
+  return text.replace(/[^\P{Cc}\t\n\r]|[\p{Cs}\uFFFE\uFFFF]/gu, '');
 }

@@ -61,6 +61,8 @@ const hoopChange = z.strictObject({
   type: z.enum(['cloth-mounted', 'cloth-taken-off', 'mark-redrawn', 'break-taken']),
 });
 const note = z.strictObject({ ...noted, type: z.literal('note'), text });
+/** A photograph was taken; it lies in the browser that took it. */
+const photographed = z.strictObject({ ...noted, type: z.literal('photographed'), photo: id });
 
 /** Another entry was wrong, and no longer counts. It stays readable. */
 const voided = z.strictObject({ ...noted, type: z.literal('voided'), entry: id });
@@ -81,6 +83,7 @@ export const recordEntrySchema = z.discriminatedUnion('type', [
   longGap,
   hoopChange,
   note,
+  photographed,
   voided,
 ]);
 

@@ -19,4 +19,5 @@ export { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
 export { orderBound, orderTotals, type OrderBound, type OrderTotals } from './orderTotals.ts';
 export { firstSittings, SITTING_SLACK, sittingsOf, type Sitting, type SittingStep } from './sittings.ts';
 export { doneBy, sittingDays, type DoneBy } from './calendar.ts';
+export { parkedDuring, stepNeedle, type StepNeedle } from './stepNeedle.ts';
 export { dayOf, timetable, type Timed } from './timetable.ts';

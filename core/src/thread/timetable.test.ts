@@ -1,9 +1,22 @@
 import { describe, expect, it } from 'vitest';
 import { drawingOrder, type Step } from '../order/index.ts';
 import { seededRandom } from '../measure/index.ts';
-import { strewnDiscs } from '../testing/pieces.ts';
+import { Planner } from '../advice/index.ts';
+import { demoPiece, strewnDiscs } from '../testing/pieces.ts';
+import { USUAL_FACTORS } from '../work/index.ts';
 import type { Piece } from '../piece/index.ts';
-import { colourNeeds, dayOf, needleRuns, SITTING_SLACK, sittingsOf, sumUp, timetable, type Plan } from './index.ts';
+import {
+  parkedDuring,
+  stepNeedle,
+  colourNeeds,
+  dayOf,
+  needleRuns,
+  SITTING_SLACK,
+  sittingsOf,
+  sumUp,
+  timetable,
+  type Plan,
+} from './index.ts';
 
 const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8];
 
@@ -18,6 +31,46 @@ function shuffled(piece: Piece, { order, parts, spread }: Plan, seed: number): P
 }
 
 const keys = (steps: readonly Step[]): string[] => steps.map(({ key }) => key);
+
+describe('what is on the needle for a step', () => {
+  it.each(['rock-pool', 'night-tram', 'market-radishes'])(
+    'follows each length from its beginning to its end (%s)',
+    (name) => {
+      const piece = demoPiece(name);
+      const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+      /** How much of each length is used so far, in the order of work. */
+      const used = new Map<string, number>();
+      const all = new Map<string, number>();
+      const portionsOf = (i: number) => plan.work[i]?.portions ?? [];
+      plan.order.forEach((_, i) =>
+        portionsOf(i).forEach(({ need, load, usedMm }) => {
+          const length = `${need} ${load}`;
+          all.set(length, (all.get(length) ?? 0) + usedMm);
+        }),
+      );
+      let parkedAtAll = 0;
+      plan.order.forEach((step, i) => {
+        const [first] = portionsOf(i);
+        const told = stepNeedle(plan, step);
+        expect(told === null).toBe(first === undefined);
+        const waiting = [...used].filter(([length, mm]) => mm < all.get(length)! - 1e-6);
+        const own = new Set(portionsOf(i).map(({ need, load }) => `${need} ${load}`));
+        const parked = parkedDuring(plan, step);
+        parkedAtAll += parked.length;
+        expect(parked).toHaveLength(waiting.filter(([length]) => !own.has(length)).length);
+        expect(parked.length).toBeLessThan(piece.worker.needles + 1);
+        if (!first || !told) return;
+        const before = used.get(`${first.need} ${first.load}`) ?? 0;
+        expect(told.share).toBeCloseTo(1 - before / all.get(`${first.need} ${first.load}`)!, 6);
+        expect(told.begins === 'new').toBe(before === 0);
+        for (const { need, load, usedMm } of portionsOf(i)) {
+          used.set(`${need} ${load}`, (used.get(`${need} ${load}`) ?? 0) + usedMm);
+        }
+      });
+      expect(parkedAtAll).toBeGreaterThan(0);
+    },
+  );
+});
 
 describe('the order of the drawing', () => {
   it.each(SEEDS)('works every thread of every pass that has a stitch once, from back to front (seed %i)', (seed) => {

@@ -37,6 +37,15 @@ export interface KeptDocument {
   readonly value: unknown;
 }
 
+/** A photograph that was taken at the hoop. */
+export interface StoredPhoto {
+  readonly id: string;
+  readonly pieceId: string;
+  /** An ISO time. */
+  readonly at: string;
+  readonly picture: Blob;
+}
+
 /** A little picture of a piece. */
 export interface KeptThumbnail {
   readonly pieceId: string;
@@ -52,11 +61,12 @@ export interface Schema extends DBSchema {
   snapshots: { key: number; value: Snapshot; indexes: { pieceId: string } };
   documents: { key: string; value: KeptDocument };
   thumbnails: { key: string; value: KeptThumbnail };
+  photographs: { key: string; value: StoredPhoto; indexes: { pieceId: string } };
   entries: { key: [string, string]; value: StoredEntry; indexes: { pieceId: string } };
 }
 
 const NAME = 'junctura';
-const VERSION = 4;
+const VERSION = 5;
 
 /** The browser's storage. Every use of it answers; none throws for a full, refused or damaged storage. */
 export class Database {
@@ -91,6 +101,10 @@ export class Database {
           entries.createIndex('pieceId', 'pieceId');
         }
         if (from < 4) db.createObjectStore('thumbnails', { keyPath: 'pieceId' });
+        if (from < 5) {
+          const photographs = db.createObjectStore('photographs', { keyPath: 'id' });
+          photographs.createIndex('pieceId', 'pieceId');
+        }
       },
       // A tab with an earlier version that does not give way: it is not waited for without end.
       blocked: () => refuse(new BlockedError()),

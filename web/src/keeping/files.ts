@@ -25,9 +25,12 @@ export function fileName(name: string, extension: string): string {
   return `${RESERVED.test(short) ? `${short}-piece` : short}${extension}`;
 }
 
-/** Lets the person choose a file; where she closes the chooser, nothing is heard. */
-export function chooseFile(accept: string, take: (file: File) => void): void {
-  const { open, onChange } = useFileDialog({ accept, multiple: false, reset: true });
+/**
+ * Lets the person choose a file; where she closes the chooser, nothing is heard.
+ * @param capture which camera a phone offers first
+ */
+export function chooseFile(accept: string, take: (file: File) => void, capture?: 'environment'): void {
+  const { open, onChange } = useFileDialog({ accept, multiple: false, reset: true, ...(capture && { capture }) });
   onChange((files) => {
     const file = files?.[0];
     if (file) take(file);

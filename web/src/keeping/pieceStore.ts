@@ -8,7 +8,7 @@ import {
   type PieceRecord,
   type RecordEntry,
 } from '@junctura/core/piece';
-import { Database, type Snapshot, type StoredEntry, type StoredPiece } from './database.ts';
+import { Database, type Snapshot, type StoredEntry, type StoredPhoto, type StoredPiece } from './database.ts';
 
 const SNAPSHOTS_KEPT = 20;
 const SNAPSHOT_EVERY_MS = 5 * 60_000;
@@ -24,13 +24,14 @@ export interface LoadedPiece extends PieceFile {
   readonly revision: number;
 }
 
-const ALL_OF_A_PIECE = ['pieces', 'snapshots', 'entries', 'thumbnails'] as const;
+const ALL_OF_A_PIECE = ['pieces', 'snapshots', 'entries', 'thumbnails', 'photographs'] as const;
 
 /** A piece that was taken off the bench, as it was stored. */
 export interface RemovedPiece {
   readonly stored: StoredPiece | null;
   readonly snapshots: readonly Snapshot[];
   readonly entries: readonly StoredEntry[];
+  readonly photographs: readonly StoredPhoto[];
 }
 
 /** Keeps pieces and their records in the browser. Every method answers; none throws for a full, refused or damaged storage. */
@@ -130,27 +131,31 @@ export class PieceStore {
       const pieces = transaction.objectStore('pieces');
       const snapshots = transaction.objectStore('snapshots');
       const entries = transaction.objectStore('entries');
+      const photographs = transaction.objectStore('photographs');
       const removed: RemovedPiece = {
         stored: (await pieces.get(id)) ?? null,
         snapshots: await snapshots.index('pieceId').getAll(id),
         entries: await entries.index('pieceId').getAll(id),
+        photographs: await photographs.index('pieceId').getAll(id),
       };
       await pieces.delete(id);
       await transaction.objectStore('thumbnails').delete(id);
       for (const key of await snapshots.index('pieceId').getAllKeys(id)) await snapshots.delete(key);
       for (const key of await entries.index('pieceId').getAllKeys(id)) await entries.delete(key);
+      for (const key of await photographs.index('pieceId').getAllKeys(id)) await photographs.delete(key);
       await transaction.done;
       return removed;
     });
   }
 
   /** Puts back what was removed, just as it was. */
-  async putBack({ stored, snapshots, entries }: RemovedPiece): Promise<Outcome<void>> {
+  async putBack({ stored, snapshots, entries, photographs }: RemovedPiece): Promise<Outcome<void>> {
     return this.database.attempt(async (db) => {
       const transaction = db.transaction(ALL_OF_A_PIECE, 'readwrite');
       if (stored) void transaction.objectStore('pieces').put(stored);
       for (const snapshot of snapshots) void transaction.objectStore('snapshots').put(snapshot);
       for (const entry of entries) void transaction.objectStore('entries').put(entry);
+      for (const photograph of photographs) void transaction.objectStore('photographs').put(photograph);
       await transaction.done;
     });
   }

@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router';
 import type { PieceFile } from '@junctura/core/piece';
 import { chooseFile, PICTURES } from '../keeping/files.ts';
 import { readFile } from '../keeping/readFile.ts';
+import { isNarrow } from '../ui/narrow.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useKeeper, type Adopted } from './keeper.ts';
@@ -118,7 +119,11 @@ export const useIntake = defineStore('intake', () => {
     const adopted = await keeper.adopt(file);
     if (adopted === null) return;
     told.value = TOLD[adopted.became];
-    await router.push({ name: 'piece', params: { id: adopted.id, step } });
+    // On a phone a piece is worked, not planned.
+    const page = isNarrow()
+      ? { name: 'at-the-hoop', params: { id: adopted.id } }
+      : { name: 'piece', params: { id: adopted.id, step } };
+    await router.push(page);
   }
 
   /** Lets the person choose a file. */

@@ -8,6 +8,27 @@ const KEY = 'junctura-settings';
 
 const share = z.number().min(0.5).max(2);
 
+const hoopSchema = z.object({
+  type: z.enum(['usual', 'large', 'largest']),
+  /** On which side the target lies where the device lies. */
+  target: z.enum(['left', 'right']),
+  breakMin: z.number().min(10).max(180),
+  staysAwake: z.boolean(),
+  sounds: z.boolean(),
+  voice: z.boolean(),
+  lampAtNight: z.boolean(),
+});
+export type HoopSettings = z.infer<typeof hoopSchema>;
+const AT_THE_HOOP: HoopSettings = {
+  type: 'usual',
+  target: 'right',
+  breakMin: 40,
+  staysAwake: true,
+  sounds: false,
+  voice: false,
+  lampAtNight: true,
+};
+
 const schema = z.object({
   units: z.enum(['metric', 'inch'] satisfies UnitSystem[]).catch('metric'),
   theme: z.enum(['light', 'lamp']).catch('light'),
@@ -32,6 +53,8 @@ const schema = z.object({
   printer: z
     .object({ acrossMm: z.number().min(50).max(150), downMm: z.number().min(25).max(75) })
     .catch({ acrossMm: 100, downMm: 50 }),
+  /** What a device may do at the hoop. */
+  hoop: hoopSchema.catch(AT_THE_HOOP),
   /** Whether a hand that draws over a picture is led along its edges. */
   keepsToEdges: z.boolean().catch(true),
   film: z
@@ -119,6 +142,7 @@ export const useSettings = defineStore('settings', () => {
     learnSince: field('learnSince'),
     rate: field('rate'),
     printer: field('printer'),
+    hoop: field('hoop'),
     keepsToEdges: field('keepsToEdges'),
     film: field('film'),
   };

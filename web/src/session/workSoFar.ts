@@ -3,6 +3,7 @@ import type { Step } from '@junctura/core/order';
 import type { RecordEntry } from '@junctura/core/piece';
 import { colourName } from '@junctura/core/piece';
 import { sittingsOf, stepSeconds, type Sitting, type StepWork } from '@junctura/core/thread';
+import { layOut } from '@junctura/core/transfer';
 import { stitchKind } from '@junctura/core/stitches';
 import { defineStore } from 'pinia';
 import { computed, ref, watch, type ComputedRef } from 'vue';
@@ -30,7 +31,10 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     const isSame = before?.length === now.length && before.every((step, i) => step === now[i]);
     return isSame ? before : now;
   });
+  /** The step at which the desk shows the piece in place of the present; null: the present. */
+  const lookAt = ref<number | null>(null);
   const place = computed(() => {
+    if (lookAt.value !== null) return Math.min(lookAt.value, steps.value.length);
     const begun = present.value ? (soFar.value?.begun.get(present.value.key) ?? 0) : 0;
     return (soFar.value?.done.length ?? 0) + begun;
   });
@@ -52,17 +56,29 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   });
 
   const nameOf = (step: Step | null): string => (step ? (opened.nameOf(step.part) ?? step.part) : '');
-  function colourOf(step: Step | null): { name: string; hex: string } {
-    const colour = opened.piece.palette.find(({ id }) => id === step?.colour);
+  const colourOf = (step: Step | null): { name: string; hex: string } => colourBy(step?.colour);
+  /** A shade of the piece by the id of its colour. */
+  const shadeOf = (id: string): string => colourBy(id).name;
+  const hexOf = (id: string): string => colourBy(id).hex;
+  function colourBy(id: string | undefined): { name: string; hex: string } {
+    const colour = opened.piece.palette.find((own) => own.id === id);
     return colour ? colourName(colour) : { name: '', hex: '#888888' };
   }
+  /** Needles to lay out for the sitting that comes. */
+  const needlesWanted = computed(() => {
+    if (!plan.value || !sitting.value) return 1;
+    return Math.max(1, layOut(opened.piece, plan.value, sitting.value).needles.length);
+  });
   const stitchName = (step: Step | null): string => (step ? stitchKind(step.stitch).name : '');
 
   /** What the last taps noted, to be taken back one after the other. */
   const noted = ref<string[][]>([]);
   watch(
     () => opened.piece.id,
-    () => (noted.value = []),
+    () => {
+      noted.value = [];
+      lookAt.value = null;
+    },
   );
   async function note(...entries: Noted<RecordEntry>[]): Promise<void> {
     const before = new Set(record.entries.map(({ id }) => id));
@@ -103,11 +119,15 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     isOpen,
     steps,
     place,
+    lookAt,
     sitting,
     workOf,
     secondsOf,
     nameOf,
     colourOf,
+    shadeOf,
+    hexOf,
+    needlesWanted,
     stitchName,
     note,
     done,

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { clothOf, markOf } from '@junctura/core/materials';
-import { formatDuration, formatDurationRange, formatThread, plural } from '@junctura/core/measure';
+import { formatDuration, plural } from '@junctura/core/measure';
 import { needleName } from '@junctura/core/order';
-import { layOut } from '@junctura/core/transfer';
+import { parkedDuring, stepNeedle } from '@junctura/core/thread';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
-import { ArrowLeft, Lamp, RotateCw, Undo2 } from '@lucide/vue';
+import { ArrowLeft, Lamp, RotateCw, Settings, Undo2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -15,8 +14,19 @@ import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import BeginSheet from './BeginSheet.vue';
 import StepPicture from './StepPicture.vue';
+import { say, tick } from './sounds.ts';
 
+const BEGINS = {
+  new: 'Thread a new length.',
+  rest: 'Thread the rest of the last length again.',
+  parked: 'Take up the parked needle.',
+  same: 'Go on with the thread in the needle.',
+} as const;
+
+const EndSheet = defineAsyncComponent(() => import('./EndSheet.vue'));
+const HoopSettings = defineAsyncComponent(() => import('./HoopSettings.vue'));
 const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
 
 const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
@@ -42,7 +52,7 @@ watch(
 /** By lamp-light in the evening, unless she says otherwise here; at the desk it is as it was. */
 const atDesk = settings.theme;
 const hour = new Date().getHours();
-if (hour >= 19 || hour < 7) settings.theme = 'lamp';
+if (settings.hoop.lampAtNight && (hour >= 19 || hour < 7)) settings.theme = 'lamp';
 let isChosen = false;
 const isLamp = computed(() => settings.theme === 'lamp');
 function changeLight(): void {
@@ -52,10 +62,10 @@ function changeLight(): void {
 const wake = useWakeLock();
 const staysAwake = ref(true);
 watch(
-  () => work.isOpen,
-  async (open) => {
+  () => [work.isOpen, settings.hoop.staysAwake] as const,
+  async ([open]) => {
     try {
-      if (open) await wake.request('screen');
+      if (open && settings.hoop.staysAwake) await wake.request('screen');
       else await wake.release();
       staysAwake.value = true;
     } catch {
@@ -74,10 +84,8 @@ useIntervalFn(() => (now.value = Date.now()), 15_000);
 const minutesOpen = computed(() =>
   work.soFar?.openSince ? Math.max(0, Math.floor((now.value - Date.parse(work.soFar.openSince)) / 60_000)) : 0,
 );
-/** Eyes and hands want a break after so long. */
-const BREAK_MIN = 40;
 const brokenAt = ref(0);
-const wantsBreak = computed(() => work.isOpen && minutesOpen.value - brokenAt.value >= BREAK_MIN);
+const wantsBreak = computed(() => work.isOpen && minutesOpen.value - brokenAt.value >= settings.hoop.breakMin);
 function takeBreak(): void {
   brokenAt.value = minutesOpen.value;
   void work.note({ type: 'break-taken' });
@@ -88,53 +96,31 @@ const present = computed(() => work.present);
 const count = computed(() => work.steps.length);
 const number = computed(() => (work.soFar?.done.length ?? 0) + 1);
 
-/** What the thread on the needle still does of the present step, as planned. */
+/** What is on the needle for the present step, and which needles wait beside it. */
 const needle = computed(() => {
-  const own = work.workOf(present.value);
-  const plan = work.plan;
-  if (!own || !plan || !present.value) return null;
-  const first = own.portions[0];
-  if (!first) return null;
-  const all = own.portions.reduce((sum, { usedMm }) => sum + usedMm, 0);
-  const isNew = own.loads === own.portions.length;
-  let [before, total] = [0, 0];
-  plan.work.forEach((other, i) =>
-    other?.portions.forEach(({ need, load, usedMm }) => {
-      if (need !== first.need || load !== first.load) return;
-      total += usedMm;
-      if (other !== own && plan.order[i]!.key !== present.value!.key && i < plan.order.indexOf(present.value!))
-        before += usedMm;
-    }),
-  );
-  const stitches = Math.max(1, Math.round((present.value.stitches * first.usedMm) / Math.max(1, all)));
-  const isEnough = own.portions.length === 1;
-  const begins = own.isParked
-    ? 'Take up the parked needle.'
-    : isNew
-      ? 'Thread a new length.'
-      : 'Go on with the thread in the needle.';
-  return {
-    share: total > 0 ? Math.max(0.05, 1 - before / total) : 1,
-    text: `${begins} ${isEnough ? 'It lasts for all of this step.' : `About ${plural(stitches, 'stitch', 'stitches')}, then fasten off and take a new one.`}`,
-  };
+  const own = work.plan && present.value && stepNeedle(work.plan, present.value);
+  if (!own) return null;
+  const lasts =
+    own.stitches === null
+      ? 'It lasts for all of this step.'
+      : `About ${plural(own.stitches, 'stitch', 'stitches')}, then fasten off and take a new one.`;
+  return { share: Math.max(0.05, own.share), text: `${BEGINS[own.begins]} ${lasts}` };
 });
+watch(present, (step, before) => {
+  if (step && before && settings.hoop.voice)
+    say(`${work.nameOf(step)}, ${work.stitchName(step)}, ${colour.value.name}`);
+});
+const parked = computed(() => (work.plan && present.value ? parkedDuring(work.plan, present.value) : []));
 
-const needs = computed(() => (work.plan && work.sitting ? layOut(opened.piece, work.plan, work.sitting) : null));
-const needlesOut = ref<number | null>(null);
-const wantedNeedles = computed(() => needlesOut.value ?? needs.value?.needles.length ?? 1);
-function begin(): void {
+function begin(needles: number): void {
   brokenAt.value = 0;
-  void work.note({ type: 'sitting-begun', needles: wantedNeedles.value });
-  needlesOut.value = null;
+  void work.note({ type: 'sitting-begun', needles });
 }
 const isEnding = ref(false);
-const needlesIn = ref<number | null>(null);
-async function end(): Promise<void> {
-  await work.note({ type: 'sitting-ended', needles: needlesIn.value ?? work.soFar?.needlesOut ?? null });
+async function end(needles: number | null): Promise<void> {
+  await work.note({ type: 'sitting-ended', needles });
   isEnding.value = false;
-  needlesIn.value = null;
 }
-const fades = computed(() => markOf(opened.piece.mark)!.staysDays !== null);
 const unsaid = computed(() => work.soFar?.unsaid[0] ?? null);
 
 const hasMore = ref(false);
@@ -151,8 +137,12 @@ function press(): void {
 function release(): void {
   clearTimeout(pressed);
 }
+function done(): void {
+  void work.done();
+  if (settings.hoop.sounds) tick();
+}
 function tap(): void {
-  if (!wasLong) void work.done();
+  if (!wasLong) done();
   wasLong = false;
 }
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -161,15 +151,18 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   const isGo = [' ', 'Enter'].includes(event.key);
   if ((isGo && !isButton) || event.key === 'PageDown') {
     event.preventDefault();
-    if (work.isOpen) void work.done();
-    else if (present.value) begin();
+    if (work.isOpen) done();
+    else if (present.value) begin(work.needlesWanted);
   } else if (event.key === 'PageUp') {
     event.preventDefault();
     void work.takeBack();
   }
 });
+/** How large the type is, as a share of the usual. */
+const TYPE = { usual: 1, large: 1.18, largest: 1.38 } as const;
 const turnDeg = ref(0);
 const isHandingOver = ref(false);
+const isSetting = ref(false);
 </script>
 
 <template>
@@ -178,7 +171,12 @@ const isHandingOver = ref(false);
     <p>{{ missing }}</p>
     <RouterLink to="/">Back to the bench</RouterLink>
   </main>
-  <main v-else class="page" :class="{ open: work.isOpen }">
+  <main
+    v-else
+    class="page"
+    :class="{ open: work.isOpen, 'target-left': settings.hoop.target === 'left' }"
+    :style="{ '--type': TYPE[settings.hoop.type] }"
+  >
     <header>
       <RouterLink
         :to="{ name: 'piece', params: { id, step: 'at-the-hoop' } }"
@@ -187,10 +185,13 @@ const isHandingOver = ref(false);
         ><ArrowLeft :size="22"
       /></RouterLink>
       <h1>{{ opened.piece.name }}</h1>
-      <span v-if="work.isOpen" class="figure soft" role="timer">{{ formatDuration(minutesOpen / 60) }}</span>
+      <span v-if="work.isOpen && minutesOpen > 0" class="figure soft" role="timer">{{
+        formatDuration(minutesOpen / 60)
+      }}</span>
       <NButton quaternary aria-label="Turn the picture as the hoop is turned" @click="turnDeg = (turnDeg + 90) % 360"
         ><RotateCw :size="20"
       /></NButton>
+      <NButton quaternary aria-label="How it is at the hoop" @click="isSetting = true"><Settings :size="20" /></NButton>
       <NButton quaternary :aria-label="isLamp ? 'By day' : 'By lamp-light'" @click="changeLight"
         ><Lamp :size="20"
       /></NButton>
@@ -216,37 +217,7 @@ const isHandingOver = ref(false);
 
     <template v-else-if="!work.isOpen">
       <StepPicture :turn-deg="turnDeg" class="picture" />
-      <section class="sheet" data-test="begin-sheet">
-        <p v-if="work.soFar!.needlesMissing > 0" class="warn" role="alert">
-          {{ plural(work.soFar!.needlesMissing, 'needle') }} from last time not yet found.
-        </p>
-        <h2>{{ number === 1 ? 'Before you begin' : 'Before you go on' }}</h2>
-        <ul v-if="needs" class="needs">
-          <li v-for="length in needs.lengths" :key="length.key">
-            <i :style="{ background: length.hex }"></i>{{ length.name }}: {{ plural(length.count, 'length') }} of
-            {{ plural(length.strands, 'strand') }}, {{ formatThread(length.cutMm, settings.units) }}
-          </li>
-          <li>Needles: {{ needs.needles.join(', ') }}</li>
-          <li v-if="needs.drawn.length > 0">Draw anew first: {{ needs.drawn.join(', ') }}</li>
-          <li v-if="opened.piece.hoop">
-            {{ clothOf(opened.piece.cloth.kind)!.name }} drum-tight{{
-              opened.piece.positions.length > 1 ? `, hoop in position ${needs.positions.join(', then ')}` : ''
-            }}
-          </li>
-          <li class="soft">Light from the side, hoop raised to the eyes, back supported, both feet down.</li>
-        </ul>
-        <div class="count">
-          <span>Needles and pins out</span>
-          <NButton aria-label="One fewer" @click="needlesOut = Math.max(0, wantedNeedles - 1)">−</NButton>
-          <strong class="figure" data-test="needles-out">{{ wantedNeedles }}</strong>
-          <NButton aria-label="One more" @click="needlesOut = wantedNeedles + 1">+</NButton>
-        </div>
-        <button type="button" class="go" data-test="begin" @click="begin">Begin</button>
-        <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
-        <p v-if="work.left" class="soft">
-          {{ formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600) }} left at your pace.
-        </p>
-      </section>
+      <BeginSheet @begin="begin" @hand-over="isHandingOver = true" />
     </template>
 
     <template v-else>
@@ -277,6 +248,16 @@ const isHandingOver = ref(false);
           ></span>
           <span>{{ needle.text }}</span>
         </div>
+        <p v-if="parked.length > 0" class="parked" data-test="parked">
+          <span class="soft">Waiting, threaded:</span>
+          <i
+            v-for="(own, i) in parked"
+            :key="i"
+            :style="{ background: work.hexOf(own) }"
+            :title="work.shadeOf(own)"
+          ></i>
+          <span class="visually-hidden">{{ parked.map(work.shadeOf).join(', ') }}</span>
+        </p>
         <p v-if="!staysAwake" class="soft small">This browser can’t keep the screen awake.</p>
         <div class="side">
           <NButton :disabled="!work.canTakeBack" data-test="back" @click="work.takeBack"
@@ -305,38 +286,12 @@ const isHandingOver = ref(false);
     </template>
 
     <HandOverDialog v-if="isHandingOver" @close="isHandingOver = false" />
-    <div v-if="isEnding" class="veil" role="dialog" aria-modal="true" aria-label="End the sitting">
-      <section class="sheet card">
-        <h2>Before you close the cover</h2>
-        <div class="count">
-          <span>Needles and pins in</span>
-          <NButton
-            aria-label="One fewer"
-            @click="needlesIn = Math.max(0, (needlesIn ?? work.soFar!.needlesOut ?? 0) - 1)"
-            >−</NButton
-          >
-          <strong class="figure" data-test="needles-in">{{ needlesIn ?? work.soFar!.needlesOut ?? 0 }}</strong>
-          <NButton aria-label="One more" @click="needlesIn = (needlesIn ?? work.soFar!.needlesOut ?? 0) + 1">+</NButton>
-        </div>
-        <p
-          v-if="(needlesIn ?? work.soFar!.needlesOut ?? 0) !== (work.soFar!.needlesOut ?? 0)"
-          class="warn"
-          role="alert"
-        >
-          {{ work.soFar!.needlesOut }} went out. Look on the chair, the floor and your clothes before you get up.
-        </p>
-        <ul class="needs">
-          <li v-if="opened.piece.hoop">Take the ring off, or loosen it: left on, it marks the cloth.</li>
-          <li v-if="fades">The mark may fade before next time: look whether what comes next still shows.</li>
-          <li>Cover the work from light and dust.</li>
-        </ul>
-        <button type="button" class="go" data-test="close-sitting" @click="end">End the sitting</button>
-        <NButton @click="isEnding = false">Go on stitching</NButton>
-      </section>
-    </div>
+    <EndSheet v-if="isEnding" @end="end" @close="isEnding = false" />
+    <HoopSettings v-if="isSetting" @close="isSetting = false" />
   </main>
 </template>
 
+<style src="./sheet.css" scoped></style>
 <style scoped>
 .page {
   height: 100dvh;
@@ -373,49 +328,6 @@ header h1 {
 .page:not(.open) {
   grid-template-rows: auto minmax(0, 0.7fr) minmax(0, 1fr);
 }
-.sheet {
-  overflow-y: auto;
-  display: grid;
-  gap: 12px;
-  align-content: start;
-  padding: 16px 18px 24px;
-  background: var(--paper);
-}
-.sheet h2 {
-  font-size: 24px;
-}
-.sheet .needs {
-  font-size: 16px;
-}
-.needs {
-  margin: 0;
-  padding-left: 4px;
-  list-style: none;
-  display: grid;
-  gap: 6px;
-}
-.needs i {
-  display: inline-block;
-  width: 34px;
-  height: 9px;
-  border-radius: 5px;
-  margin-right: 9px;
-  border: 1px solid rgb(0 0 0 / 20%);
-}
-.count {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-}
-.count span {
-  flex: 1;
-}
-.count strong {
-  font-size: 24px;
-  min-width: 34px;
-  text-align: center;
-}
-.go,
 .done {
   font: inherit;
   font-family: var(--serif);
@@ -424,13 +336,6 @@ header h1 {
   color: var(--on-madder);
   cursor: pointer;
 }
-.go {
-  font-size: 26px;
-  min-height: 72px;
-  border-radius: 10px;
-  position: sticky;
-  bottom: 0;
-}
 .step {
   display: grid;
   gap: 6px;
@@ -438,10 +343,10 @@ header h1 {
   background: var(--paper);
 }
 .step h2 {
-  font-size: 30px;
+  font-size: calc(30px * var(--type));
 }
 .what {
-  font-size: 22px;
+  font-size: calc(22px * var(--type));
 }
 .thread {
   display: flex;
@@ -470,6 +375,18 @@ header h1 {
   display: block;
   height: 100%;
 }
+.parked {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: calc(16px * var(--type));
+}
+.parked i {
+  width: 22px;
+  height: 10px;
+  border-radius: 5px;
+  border: 1px solid rgb(0 0 0 / 20%);
+}
 .side {
   display: flex;
   gap: 10px;
@@ -485,7 +402,7 @@ header h1 {
   user-select: none;
 }
 .done strong {
-  font-size: 40px;
+  font-size: calc(40px * var(--type));
   font-weight: 600;
 }
 .done span {
@@ -502,22 +419,6 @@ header h1 {
   border-radius: 6px;
   font-size: 16px;
 }
-.warn {
-  border-left: 4px solid var(--madder);
-  padding-left: 10px;
-}
-.veil {
-  position: fixed;
-  inset: 0;
-  display: grid;
-  place-items: center;
-  background: rgb(0 0 0 / 55%);
-}
-.card {
-  width: min(94vw, 460px);
-  max-height: 94dvh;
-  border-radius: 10px;
-}
 .missing {
   max-width: 560px;
   margin: 12vh auto;
@@ -528,6 +429,12 @@ header h1 {
 @media (min-width: 760px) and (orientation: landscape) {
   .page.open {
     grid-template: auto minmax(0, 1fr) auto / minmax(0, 1.3fr) minmax(320px, 1fr);
+  }
+  .page.open.target-left {
+    grid-template-columns: minmax(320px, 1fr) minmax(0, 1.3fr);
+  }
+  .page.open.target-left .picture {
+    grid-column: 2;
   }
   .page.open header {
     grid-column: 1 / -1;

@@ -8,6 +8,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import PhotoRow from './PhotoRow.vue';
 import RecordList from './RecordList.vue';
 import WorkChart from './WorkChart.vue';
 
@@ -89,6 +90,7 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
       the end of the last sitting. Look for {{ soFar.needlesMissing === 1 ? 'it' : 'them' }} before anyone sits down
       there.
     </p>
+    <PhotoRow />
     <WorkChart :so-far="soFar" :left="work.left" />
     <template v-if="record.entries.length > 0">
       <h3>What was noted</h3>

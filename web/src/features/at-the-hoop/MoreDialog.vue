@@ -6,6 +6,7 @@ import { computed, ref } from 'vue';
 import PagePreview from '../../ui/PagePreview.vue';
 import TheDialog from '../../ui/TheDialog.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { CAN_SPEAK, say } from './sounds.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 
 /** What a long press offers: how it is worked, part of it, later, unpick, something is wrong. */
@@ -23,11 +24,9 @@ const page = computed(() => ({
 const last = computed(() => work.soFar?.done.at(-1)?.step ?? null);
 const pinText = ref('');
 const noteText = ref('');
-const canSpeak = 'speechSynthesis' in globalThis;
 
 function read(): void {
-  speechSynthesis.cancel();
-  speechSynthesis.speak(new SpeechSynthesisUtterance([kind.value.name, ...kind.value.steps].join('. ')));
+  say([kind.value.name, ...kind.value.steps].join('. '));
 }
 async function note(...entries: Parameters<typeof work.note>): Promise<void> {
   await work.note(...entries);
@@ -44,7 +43,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
         <ol>
           <li v-for="line in kind.steps" :key="line">{{ line }}</li>
         </ol>
-        <NButton v-if="canSpeak" @click="read">Read it to me</NButton>
+        <NButton v-if="CAN_SPEAK" @click="read">Read it to me</NButton>
       </section>
       <section class="stack">
         <h3>Part of it is done</h3>

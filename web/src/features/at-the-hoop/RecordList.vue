@@ -64,6 +64,8 @@ function words(entry: RecordEntry): string {
       return 'Mark drawn anew';
     case 'break-taken':
       return 'A break';
+    case 'photographed':
+      return 'A photograph taken';
     case 'note':
       return entry.text;
     case 'voided':

@@ -11,6 +11,7 @@ import SettingsMenu from '../../session/SettingsMenu.vue';
 import { DEMOS, loadDemo } from '../../keeping/demos.ts';
 import { fileName, saveFile } from '../../keeping/files.ts';
 import type { RemovedPiece } from '../../keeping/pieceStore.ts';
+import { isNarrow } from '../../ui/narrow.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useIntake } from '../../session/intake.ts';
 
@@ -77,7 +78,9 @@ async function loadDemoPiece(id: string): Promise<Outcome<Piece>> {
 }
 
 function open(id: string): void {
-  void router.push({ name: 'piece', params: { id, step: 'stitches' } });
+  void router.push(
+    isNarrow() ? { name: 'at-the-hoop', params: { id } } : { name: 'piece', params: { id, step: 'stitches' } },
+  );
 }
 
 /** Removed at once, and put back as easily, whether it can be read or not. */

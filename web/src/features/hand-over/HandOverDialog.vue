@@ -78,7 +78,7 @@ const spaced = (code: string): string => `${code.slice(0, 4)} ${code.slice(4)}`;
 <style scoped>
 .qr {
   width: 220px;
-  justify-self: center;
+  margin-inline: auto;
   background: #fff;
 }
 .code {

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { clothOf } from '@junctura/core/materials';
+import { formatDurationRange, formatThread, plural } from '@junctura/core/measure';
+import { layOut } from '@junctura/core/transfer';
+import { NButton } from 'naive-ui';
+import { computed, ref } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
+
+/** Before a sitting: what to lay out, how to sit, needles and pins counted out. */
+const emit = defineEmits<{ begin: [needles: number]; handOver: [] }>();
+const opened = useOpenedPiece();
+const settings = useSettings();
+const work = useWorkSoFar();
+
+const needs = computed(() => (work.plan && work.sitting ? layOut(opened.piece, work.plan, work.sitting) : null));
+const counted = ref<number | null>(null);
+const needles = computed(() => counted.value ?? work.needlesWanted);
+</script>
+
+<template>
+  <section class="sheet" data-test="begin-sheet">
+    <p v-if="work.soFar!.needlesMissing > 0" class="warn" role="alert">
+      {{ plural(work.soFar!.needlesMissing, 'needle') }} from last time not yet found.
+    </p>
+    <h2>{{ work.soFar!.done.length === 0 ? 'Before you begin' : 'Before you go on' }}</h2>
+    <ul v-if="needs" class="needs">
+      <li v-for="length in needs.lengths" :key="length.key">
+        <i :style="{ background: length.hex }"></i>{{ length.name }}: {{ plural(length.count, 'length') }} of
+        {{ plural(length.strands, 'strand') }}, {{ formatThread(length.cutMm, settings.units) }}
+      </li>
+      <li>Needles: {{ needs.needles.join(', ') }}</li>
+      <li v-if="needs.drawn.length > 0">Draw anew first: {{ needs.drawn.join(', ') }}</li>
+      <li v-if="opened.piece.hoop">
+        {{ clothOf(opened.piece.cloth.kind)!.name }} drum-tight{{
+          opened.piece.positions.length > 1 ? `, hoop in position ${needs.positions.join(', then ')}` : ''
+        }}
+      </li>
+      <li class="soft">Light from the side, hoop raised to the eyes, back supported, both feet down.</li>
+    </ul>
+    <div class="count">
+      <span>Needles and pins out</span>
+      <NButton aria-label="One fewer" @click="counted = Math.max(0, needles - 1)">−</NButton>
+      <strong class="figure" data-test="needles-out">{{ needles }}</strong>
+      <NButton aria-label="One more" @click="counted = needles + 1">+</NButton>
+    </div>
+    <button type="button" class="go" data-test="begin" @click="emit('begin', needles)">Begin</button>
+    <NButton data-test="hand-over" @click="emit('handOver')">Hand over to another device…</NButton>
+    <p v-if="work.left" class="soft">
+      {{ formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600) }} left at your pace.
+    </p>
+  </section>
+</template>
+
+<style src="./sheet.css" scoped></style>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { markOf } from '@junctura/core/materials';
+import { NButton } from 'naive-ui';
+import { computed, ref } from 'vue';
+import { chooseFile, PICTURES } from '../../keeping/files.ts';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { usePhotographs } from '../../session/photographs.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
+
+/** At the end of a sitting: needles and pins counted in, the ring taken off, the cover closed. */
+const emit = defineEmits<{ end: [needles: number | null]; close: [] }>();
+const opened = useOpenedPiece();
+const work = useWorkSoFar();
+
+const out = computed(() => work.soFar?.needlesOut ?? null);
+const counted = ref<number | null>(null);
+const needles = computed(() => counted.value ?? out.value ?? 0);
+const photographs = usePhotographs();
+const taken = ref(0);
+async function photograph(): Promise<void> {
+  if (!(await photographs.hasRoom())) return;
+  chooseFile(PICTURES, (file) => void photographs.add(file).then(() => taken.value++), 'environment');
+}
+const fades = computed(() => markOf(opened.piece.mark)!.staysDays !== null);
+</script>
+
+<template>
+  <div class="veil" role="dialog" aria-modal="true" aria-label="End the sitting">
+    <section class="sheet card">
+      <h2>Before you close the cover</h2>
+      <div class="count">
+        <span>Needles and pins in</span>
+        <NButton aria-label="One fewer" @click="counted = Math.max(0, needles - 1)">−</NButton>
+        <strong class="figure" data-test="needles-in">{{ needles }}</strong>
+        <NButton aria-label="One more" @click="counted = needles + 1">+</NButton>
+      </div>
+      <p v-if="needles !== (out ?? 0)" class="warn" role="alert">
+        {{ out ?? 0 }} went out. Look on the chair, the floor and your clothes before you get up.
+      </p>
+      <ul class="needs">
+        <li v-if="opened.piece.hoop">Take the ring off, or loosen it: left on, it marks the cloth.</li>
+        <li v-if="fades">The mark may fade before next time: look whether what comes next still shows.</li>
+        <li>Cover the work from light and dust.</li>
+      </ul>
+      <NButton data-test="photograph" @click="photograph">Take a photograph of it</NButton>
+      <p v-if="photographs.problem" class="warn" role="alert">{{ photographs.problem }}</p>
+      <p v-else-if="taken > 0" class="soft" role="status">Kept with the piece in this browser.</p>
+      <button type="button" class="go" data-test="close-sitting" @click="emit('end', counted ?? out)">
+        End the sitting
+      </button>
+      <NButton @click="emit('close')">Go on stitching</NButton>
+    </section>
+  </div>
+</template>
+
+<style src="./sheet.css" scoped></style>
+<style scoped>
+.veil {
+  position: fixed;
+  inset: 0;
+  display: grid;
+  place-items: center;
+  background: rgb(0 0 0 / 55%);
+}
+.card {
+  width: min(94vw, 460px);
+  max-height: 94dvh;
+  border-radius: 10px;
+}
+</style>

@@ -58,8 +58,10 @@ test('the desk sees what was done, what is left, and each entry, which can be ta
   await page.getByRole('link', { name: 'Back to the desk' }).click();
   await expect(bench.card.getByTestId('work-done')).toContainText('3 of 20 steps');
   await expect(bench.card.getByTestId('work-left')).toContainText('thread on the piece');
+  await bench.card.getByRole('button', { name: 'What was noted' }).click();
   const record = bench.card.getByTestId('record');
   await record.locator('li', { hasText: 'Done:' }).first().getByRole('button', { name: 'Take back' }).click();
-  await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20 steps');
   await expect(record).toContainText('(taken back)');
+  await bench.card.getByRole('button', { name: 'How it stands' }).click();
+  await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20 steps');
 });

@@ -121,6 +121,7 @@ test('the cutting list, the odds, and what the needle can still finish', async (
   await bench.card.locator('.need .name').first().click();
   await expect(page.getByTestId('cutting-list')).toContainText('2 loads of 3 strands for Rim');
   await expect(bench.card.getByRole('img', { name: /1 skein does in \d+ of 100 cases/ })).toBeVisible();
+  await bench.goTo('At the hoop');
   await bench.card.getByRole('button', { name: 'On the needle' }).click();
   await page.getByLabel('Left on the needle').fill('9 cm');
   await page.keyboard.press('Enter');
@@ -156,7 +157,7 @@ test('what was used is noted, asked about where it cannot be, and learned from',
     'mine.svg',
     svg('<rect x="10" y="10" width="20" height="12" fill="#a33"/><path d="M5 40H55" stroke="#335"/>'),
   );
-  await bench.goTo('Thread');
+  await bench.goTo('At the hoop');
   await page.getByRole('button', { name: 'What was used' }).click();
   const thread = await bench.figure('Thread').textContent();
   await page.getByLabel('Lengths taken').fill('20');

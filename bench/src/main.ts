@@ -8,6 +8,7 @@ import { benchOrder } from './order.ts';
 import { benchPainting } from './painting.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
 import { benchProposing } from './proposing.ts';
+import { benchRecord } from './record.ts';
 import { benchSaving } from './saving.ts';
 import { benchTurning } from './turning.ts';
 import { benchThreadBox } from './threadBox.ts';
@@ -39,6 +40,7 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   proposing: benchProposing,
   order: () => benchOrder(new Map(DEMOS.map((name) => [name, demo(name)]))),
   bytes: benchBytes,
+  record: () => benchRecord(demo('rock-pool')),
   saving: benchSaving,
   reading: benchReading,
   trials: () => benchTrials(demo('rock-pool')),

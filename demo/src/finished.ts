@@ -1,5 +1,5 @@
 import { USUAL_FACTORS } from '@junctura/core/work';
-import { needleRuns } from '@junctura/core/thread';
+import { needleRuns, stepSeconds, type Plan } from '@junctura/core/thread';
 import { Planner } from '@junctura/core/advice';
 import { nearestShade, refOf } from '@junctura/core/materials';
 import { seededRandom, seedFrom } from '@junctura/core/measure';
@@ -64,6 +64,51 @@ export function boatSvg(): string {
 const HAND: Readonly<Record<string, number>> = { french: 1.3, 'french-fill': 1.3, stem: 1.08, satin: 1.17 };
 const USUAL = 1.13;
 
+/** A sitting of this embroiderer is so long, and comes so often, ms. */
+const SITTING_MS = 70 * 60_000;
+const BETWEEN_MS = 2.4 * 24 * 3600_000;
+
+/** The steps of a plan as they were tapped at the hoop: sittings of an hour and more, a slower hand than usual, part by part. */
+export function tapped(
+  piece: Piece,
+  plan: Plan,
+  share: number,
+  from: string,
+  leaves: readonly string[] = [],
+): RecordEntry[] {
+  const random = seededRandom(seedFrom(5, piece.id));
+  const speed = Math.exp(0.12 + 0.1 * random.normal());
+  const entries: RecordEntry[] = [];
+  let [sitting, at] = [0, Date.parse(from)];
+  let begun = at;
+  const note = (entry: { type: RecordEntry['type'] } & Record<string, unknown>): void =>
+    void entries.push({ ...entry, id: `tap-${entries.length + 1}`, at: new Date(at).toISOString() } as RecordEntry);
+  const last = Math.round(plan.order.length * share);
+  const left = new Map<string, number>();
+  for (const { part } of plan.order) left.set(part, (left.get(part) ?? 0) + 1);
+  const worked = plan.order.map((step, i) => [step, i] as const).filter(([{ colour }]) => !leaves.includes(colour));
+  worked.slice(0, last).forEach(([step, i], nth) => {
+    if (nth === 0 || at - begun > SITTING_MS) {
+      if (nth > 0) note({ type: 'sitting-ended', needles: 2 });
+      at = begun = Date.parse(from) + sitting++ * BETWEEN_MS;
+      note({ type: 'sitting-begun', needles: 2 });
+    }
+    at += Math.round(stepSeconds(plan.work[i]) * 1000 * speed * Math.exp(0.2 * random.normal())) + 4000;
+    note({ type: 'step-done', step: step.key });
+    left.set(step.part, left.get(step.part)! - 1);
+    if (left.get(step.part) === 0) note({ type: 'part-done', part: step.part });
+  });
+  at += 60_000;
+  note({ type: 'sitting-ended', needles: 2 });
+  return entries;
+}
+
+/** A piece that is a third worked. @param leaves colours that are left for later */
+export function begun(piece: Piece, from: string, leaves: readonly string[]): PieceFile {
+  const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+  return { piece, record: tapped(piece, plan, 1 / 3, from, leaves) };
+}
+
 /** A piece with every part worked and what it took noted, one after the other over some weeks. */
 function finished(drawn: Piece, from: string): PieceFile {
   const palette = drawn.palette.map((colour) => ({ ...colour, shade: refOf(nearestShade(colour.hex).item) }));
@@ -89,11 +134,7 @@ function finished(drawn: Piece, from: string): PieceFile {
         at: new Date(start + i * 2.4 * 24 * 3600 * 1000).toISOString(),
       };
     });
-  const noted = new Set(uses.map(({ part }) => part));
-  const done = piece.drawing.parts
-    .filter(({ id }) => !noted.has(id))
-    .map(({ id }): RecordEntry => ({ type: 'part-done', id: `done-${id}`, at: uses.at(-1)!.at, part: id }));
-  return { piece, record: [...done, ...uses] };
+  return { piece, record: [...tapped(piece, plan, 1, from), ...uses] };
 }
 
 export function bramblePiece(): PieceFile {

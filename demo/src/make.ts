@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { boxSchema } from '@junctura/core/materials';
 import { pieceSchema, recordSchema, writePiece, type Piece, type PieceFile } from '@junctura/core/piece';
-import { boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.ts';
+import { begun, boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.ts';
 import { kitePiece, kiteSvg } from './kite.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
 import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
@@ -17,8 +17,11 @@ function write(folder: string, name: string, text: string): void {
   writeFileSync(new URL(name, place), text);
 }
 
+/** Of Rock Pool, the star waits until more amber is bought; the rim and what is written along it come last. */
+const LEFT_FOR_LATER = ['c1', 'c2', 'c12', 'c14'];
+
 const pieces: readonly [name: string, piece: Piece | PieceFile, drawing: string][] = [
-  ['rock-pool', rockPoolPiece(), rockPoolSvg()],
+  ['rock-pool', begun(rockPoolPiece(), '2026-10-03T19:30:00Z', LEFT_FOR_LATER), rockPoolSvg()],
   ['kite', kitePiece(), kiteSvg()],
   ['market-radishes', radishesPiece(), radishesSvg()],
   ['night-tram', tramPiece(), tramSvg()],

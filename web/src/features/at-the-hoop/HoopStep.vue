@@ -9,10 +9,14 @@ import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import PhotoRow from './PhotoRow.vue';
+import TabRow from '../../ui/TabRow.vue';
 import RecordList from './RecordList.vue';
 import WorkChart from './WorkChart.vue';
 
 const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
+
+const NeedleQuestion = defineAsyncComponent(() => import('./NeedleQuestion.vue'));
+const ThreadRecord = defineAsyncComponent(() => import('./ThreadRecord.vue'));
 
 /** How the work stands, seen from the desk; and the way to the page that is used at the hoop. */
 const opened = useOpenedPiece();
@@ -43,6 +47,13 @@ const paceText = computed(() => {
 });
 const earned = computed(() => (settings.rate.perHour * soFar.value.seconds) / 3600);
 const isHandingOver = ref(false);
+const VIEWS = [
+  { id: 'work', name: 'How it stands' },
+  { id: 'needle', name: 'On the needle' },
+  { id: 'used', name: 'What was used' },
+  { id: 'noted', name: 'What was noted' },
+] as const;
+const view = ref<(typeof VIEWS)[number]['id']>('work');
 const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: { id: opened.piece.id } });
 </script>
 
@@ -60,41 +71,46 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
       <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
     </div>
     <HandOverDialog v-if="isHandingOver" @close="isHandingOver = false" />
-    <dl class="figures">
-      <dt>Done</dt>
-      <dd class="figure" data-test="work-done">
-        {{ soFar.done.length }} of {{ plural(count, 'step') }}, {{ Math.round(share * 100) }} % of the time
-      </dd>
-      <dt>Worked so far</dt>
-      <dd class="figure">{{ formatDuration(soFar.seconds / 3600) }} on {{ plural(soFar.days.size, 'day') }}</dd>
-      <template v-if="soFar.left.length > 0">
-        <dt>Left</dt>
-        <dd class="figure" data-test="work-left">
-          {{ formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600) }},
-          {{ formatThread(work.left.threadMm, settings.units) }} of thread on the piece
+    <TabRow label="At the hoop" :tabs="VIEWS" :here="view" @pick="(id) => (view = id)" />
+    <NeedleQuestion v-if="view === 'needle'" />
+    <ThreadRecord v-else-if="view === 'used'" />
+    <template v-else-if="view === 'noted'">
+      <RecordList v-if="record.entries.length > 0" />
+      <p v-else class="soft">Nothing yet. Each tap at the hoop is an entry here, and can be taken back one by one.</p>
+    </template>
+    <template v-else>
+      <dl class="figures">
+        <dt>Done</dt>
+        <dd class="figure" data-test="work-done">
+          {{ soFar.done.length }} of {{ plural(count, 'step') }}, {{ Math.round(share * 100) }} % of the time
         </dd>
-        <dt>Last stitch</dt>
-        <dd class="figure">about {{ lastDay }}</dd>
-      </template>
-      <template v-if="paceText">
-        <dt>Your pace</dt>
-        <dd>{{ paceText }}</dd>
-      </template>
-      <template v-if="settings.rate.perHour > 0 && soFar.seconds > 0">
-        <dt>At your rate</dt>
-        <dd class="figure">{{ earned.toFixed(2) }} {{ settings.rate.coin }} so far</dd>
-      </template>
-    </dl>
-    <p v-if="soFar.needlesMissing > 0" class="warn" role="status">
-      {{ plural(soFar.needlesMissing, 'needle') }} {{ soFar.needlesMissing === 1 ? 'was' : 'were' }} not counted in at
-      the end of the last sitting. Look for {{ soFar.needlesMissing === 1 ? 'it' : 'them' }} before anyone sits down
-      there.
-    </p>
-    <PhotoRow />
-    <WorkChart :so-far="soFar" :left="work.left" />
-    <template v-if="record.entries.length > 0">
-      <h3>What was noted</h3>
-      <RecordList />
+        <dt>Worked so far</dt>
+        <dd class="figure">{{ formatDuration(soFar.seconds / 3600) }} on {{ plural(soFar.days.size, 'day') }}</dd>
+        <template v-if="soFar.left.length > 0">
+          <dt>Left</dt>
+          <dd class="figure" data-test="work-left">
+            {{ formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600) }},
+            {{ formatThread(work.left.threadMm, settings.units) }} of thread on the piece
+          </dd>
+          <dt>Last stitch</dt>
+          <dd class="figure">about {{ lastDay }}</dd>
+        </template>
+        <template v-if="paceText">
+          <dt>Your pace</dt>
+          <dd>{{ paceText }}</dd>
+        </template>
+        <template v-if="settings.rate.perHour > 0 && soFar.seconds > 0">
+          <dt>At your rate</dt>
+          <dd class="figure">{{ earned.toFixed(2) }} {{ settings.rate.coin }} so far</dd>
+        </template>
+      </dl>
+      <p v-if="soFar.needlesMissing > 0" class="warn" role="status">
+        {{ plural(soFar.needlesMissing, 'needle') }} {{ soFar.needlesMissing === 1 ? 'was' : 'were' }} not counted in at
+        the end of the last sitting. Look for {{ soFar.needlesMissing === 1 ? 'it' : 'them' }} before anyone sits down
+        there.
+      </p>
+      <PhotoRow />
+      <WorkChart :so-far="soFar" :left="work.left" />
     </template>
   </div>
 </template>

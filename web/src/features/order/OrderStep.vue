@@ -4,6 +4,7 @@ import { orderTotals } from '@junctura/core/thread';
 import { computed, defineAsyncComponent, ref, type Component } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
+import TabRow from '../../ui/TabRow.vue';
 import StepsCard from './StepsCard.vue';
 
 /** The order of work: its steps in sittings, the ways to order it, the days, and the guide to hand on. */
@@ -37,19 +38,7 @@ const totals = computed(() => orderTotals(opened.piece, plan.value));
         {{ plural(totals.colourChanges, 'change of colour', 'changes of colour') }}
         <template v-if="totals.hoopMoves > 0"> · the hoop moved {{ plural(totals.hoopMoves, 'time') }}</template>
       </p>
-      <nav aria-label="Order of work">
-        <button
-          v-for="view in VIEWS"
-          :key="view.id"
-          type="button"
-          class="plain"
-          :class="{ here: view.id === shown }"
-          :aria-pressed="view.id === shown"
-          @click="shown = view.id"
-        >
-          {{ view.name }}
-        </button>
-      </nav>
+      <TabRow label="Order of work" :tabs="VIEWS" :here="shown" @pick="(id) => (shown = id)" />
       <component :is="card" />
     </template>
   </div>
@@ -58,22 +47,5 @@ const totals = computed(() => orderTotals(opened.piece, plan.value));
 <style scoped>
 .cost {
   color: var(--ink-soft);
-}
-nav {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 16px;
-  border-bottom: 1px solid var(--chalk);
-}
-nav button {
-  padding: 4px 0 6px;
-  border-bottom: 2px solid transparent;
-}
-nav button:hover {
-  border-bottom-color: var(--chalk);
-}
-nav button.here {
-  border-bottom-color: var(--madder);
-  font-weight: 600;
 }
 </style>

@@ -15,7 +15,15 @@ await build({
   format: 'esm',
   target: 'node20',
   logLevel: 'error',
-  external: ['@playwright/test', 'esbuild', 'express', 'express-static-gzip', 'compression', 'helmet'],
+  external: [
+    '@playwright/test',
+    'esbuild',
+    'express',
+    'express-static-gzip',
+    'express-rate-limit',
+    'compression',
+    'helmet',
+  ],
 });
 const run = (...args) =>
   execFileSync(process.execPath, ['--expose-gc', bundle, ...args], {

@@ -16,7 +16,7 @@ await build({
   format: 'esm',
   target: 'node20',
   logLevel: 'error',
-  external: ['@playwright/test', 'express', 'express-static-gzip', 'compression', 'helmet'],
+  external: ['@playwright/test', 'express', 'express-static-gzip', 'express-rate-limit', 'compression', 'helmet'],
 });
 const done = spawnSync(
   process.execPath,

@@ -1,6 +1,7 @@
 import { USUAL_FACTORS } from '@junctura/core/work';
 import { needleRuns, stepSeconds, type Plan } from '@junctura/core/thread';
 import { Planner } from '@junctura/core/advice';
+import type { Step } from '@junctura/core/order';
 import { nearestShade, refOf } from '@junctura/core/materials';
 import { seededRandom, seedFrom } from '@junctura/core/measure';
 import { plainHoop, type Piece, type PieceFile, type RecordEntry, type ThreadUse } from '@junctura/core/piece';
@@ -74,7 +75,7 @@ export function tapped(
   plan: Plan,
   share: number,
   from: string,
-  leaves: readonly string[] = [],
+  isLeft: (step: Step) => boolean = () => false,
 ): RecordEntry[] {
   const random = seededRandom(seedFrom(5, piece.id));
   const speed = Math.exp(0.12 + 0.1 * random.normal());
@@ -86,7 +87,7 @@ export function tapped(
   const last = Math.round(plan.order.length * share);
   const left = new Map<string, number>();
   for (const { part } of plan.order) left.set(part, (left.get(part) ?? 0) + 1);
-  const worked = plan.order.map((step, i) => [step, i] as const).filter(([{ colour }]) => !leaves.includes(colour));
+  const worked = plan.order.map((step, i) => [step, i] as const).filter(([step]) => !isLeft(step));
   worked.slice(0, last).forEach(([step, i], nth) => {
     if (nth === 0 || at - begun > SITTING_MS) {
       if (nth > 0) note({ type: 'sitting-ended', needles: 2 });
@@ -103,10 +104,10 @@ export function tapped(
   return entries;
 }
 
-/** A piece that is a third worked. @param leaves colours that are left for later */
-export function begun(piece: Piece, from: string, leaves: readonly string[]): PieceFile {
+/** A piece that is a third worked. @param isLeft which steps are left for later */
+export function begun(piece: Piece, from: string, isLeft: (step: Step) => boolean): PieceFile {
   const { plan } = new Planner().plan(piece, USUAL_FACTORS);
-  return { piece, record: tapped(piece, plan, 1 / 3, from, leaves) };
+  return { piece, record: tapped(piece, plan, 1 / 3, from, isLeft) };
 }
 
 /** A piece with every part worked and what it took noted, one after the other over some weeks. */

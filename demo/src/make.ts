@@ -1,5 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { boxSchema } from '@junctura/core/materials';
+import type { Step } from '@junctura/core/order';
 import { pieceSchema, recordSchema, writePiece, type Piece, type PieceFile } from '@junctura/core/piece';
 import { begun, boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.ts';
 import { kitePiece, kiteSvg } from './kite.ts';
@@ -18,10 +19,11 @@ function write(folder: string, name: string, text: string): void {
 }
 
 /** Of Rock Pool, the star waits until more amber is bought; the rim and what is written along it come last. */
-const LEFT_FOR_LATER = ['c1', 'c2', 'c12', 'c14'];
+const LATER = ['c1', 'c2', 'c12', 'c14'];
+const isLeft = ({ part, colour }: Step): boolean => part.startsWith('star') || LATER.includes(colour);
 
 const pieces: readonly [name: string, piece: Piece | PieceFile, drawing: string][] = [
-  ['rock-pool', begun(rockPoolPiece(), '2026-10-03T19:30:00Z', LEFT_FOR_LATER), rockPoolSvg()],
+  ['rock-pool', begun(rockPoolPiece(), '2026-10-03T19:30:00Z', isLeft), rockPoolSvg()],
   ['kite', kitePiece(), kiteSvg()],
   ['market-radishes', radishesPiece(), radishesSvg()],
   ['night-tram', tramPiece(), tramSvg()],

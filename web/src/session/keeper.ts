@@ -190,6 +190,8 @@ export const useKeeper = defineStore('keeper', () => {
     const { piece } = opened;
     if (piece === kept && isKept.value) return;
     isSaving.value = true;
+    // With its first save, what came with a demo in its record is kept, too.
+    if (revision === 0) await store.addEntries(piece.id, record.entries);
     const result = await store.save(piece, revision);
     isSaving.value = false;
     // Another piece may have been opened meanwhile: what was answered is not about that.

@@ -7,6 +7,7 @@ import {
   setMark,
   setUse,
   emptyPiece,
+  writePiece,
   type Edit,
   type Piece,
   type RecordEntry,
@@ -380,6 +381,22 @@ describe('what could not be kept', () => {
     expect(await keptName('x')).toBe(isPutBack ? 'Mine' : undefined);
     const kept = await new PieceStore(() => 0).load('x');
     expect(kept.ok && kept.value?.record.length).toBe(isPutBack ? 1 : undefined);
+  });
+});
+
+describe('a demo', () => {
+  it('keeps the record that it came with, also after it was changed and opened anew', async () => {
+    const entry: RecordEntry = { id: 'r1', at: '2026-02-01T10:00:00.000Z', type: 'part-done', part: 'a' };
+    vi.stubGlobal('fetch', () => Promise.resolve(new Response(writePiece(pieceOf('demo-boat'), [entry]))));
+    for (let visit = 0; visit < 3; visit++) {
+      openPage();
+      const [opened, keeper, record] = [useOpenedPiece(), useKeeper(), useRecord()];
+      await keeper.open('demo-boat');
+      expect(record.entries.map(({ id }) => id)).toEqual(['r1']);
+      opened.edit(renamePiece(opened.piece, `Visit ${visit}`));
+      await keeper.flush();
+    }
+    expect(useOpenedPiece().piece.name).toBe('Visit 2');
   });
 });
 

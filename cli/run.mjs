@@ -14,18 +14,10 @@ function newest(path) {
 }
 
 async function makeBundle() {
-  const { build } = await import('esbuild');
+  const { bundled } = await import('../scripts/bundled.mjs');
   mkdirSync(dirname(bundle), { recursive: true });
   const unfinished = `${bundle}.${process.pid}`;
-  await build({
-    entryPoints: [join(root, 'cli/src/main.ts')],
-    outfile: unfinished,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    logLevel: 'error',
-  });
+  await bundled({ entryPoints: [join(root, 'cli/src/main.ts')], outfile: unfinished });
   renameSync(unfinished, bundle);
 }
 

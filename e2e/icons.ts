@@ -5,6 +5,7 @@ import { readSvg } from '@junctura/core/drawing';
 import { pictureSvg } from '@junctura/core/paper';
 import { plainHoop, plainPass, type Piece } from '@junctura/core/piece';
 import { USUAL_FACTORS } from '@junctura/core/work';
+import { CHROMIUM } from './chromium.ts';
 
 /** The application's icons: a sprig in its hoop, worked by the stitch modules. Run when they are to be drawn anew: `npm run icons`. */
 const DRAWING = `<svg xmlns="http://www.w3.org/2000/svg" width="40mm" height="40mm" viewBox="0 0 40 40">
@@ -36,7 +37,7 @@ function sprig(): Piece {
 const piece = sprig();
 const { plan } = new Planner().plan(piece, USUAL_FACTORS);
 const picture = Buffer.from(pictureSvg(piece, plan)).toString('base64');
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch(CHROMIUM);
 for (const size of [192, 512]) {
   const page = await browser.newPage({ viewport: { width: size, height: size } });
   await page.setContent(`<body style="margin:0;background:#f4efe4"><svg width="${size}" height="${size}" viewBox="0 0 100 100">

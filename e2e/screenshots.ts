@@ -2,6 +2,7 @@ import { chromium, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { CHROMIUM } from './chromium.ts';
 
 /** Takes the pictures of the README from the demo data: `npm run screenshots`, after the application is built. */
 const PORT = 4181;
@@ -190,7 +191,7 @@ const server = spawn('npx', ['tsx', 'server/src/main.ts'], {
   detached: true,
 });
 await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch(CHROMIUM);
 try {
   await takeAll(await browser.newPage({ viewport: { width: 1280, height: 800 } }));
 } finally {

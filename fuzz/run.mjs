@@ -1,22 +1,17 @@
 // Tries what nobody would do on purpose. `npm run fuzz -- --minutes 10 --seed 3`; what is found lies in fuzz/found.
 import { spawnSync } from 'node:child_process';
-import { build } from 'esbuild';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { bundled, INSTALLED } from '../scripts/bundled.mjs';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const folder = join(root, 'node_modules/.cache/junctura');
 process.chdir(root);
-await build({
+await bundled({
   entryPoints: { fuzz: 'fuzz/src/main.ts', trier: 'fuzz/src/trier.ts' },
   outdir: folder,
   outExtension: { '.js': '.mjs' },
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  target: 'node20',
-  logLevel: 'error',
-  external: ['@playwright/test', 'express', 'express-static-gzip', 'express-rate-limit', 'compression', 'helmet'],
+  external: INSTALLED,
 });
 const done = spawnSync(
   process.execPath,

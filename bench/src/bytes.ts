@@ -2,6 +2,7 @@ import { chromium } from '@playwright/test';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { createApp } from '../../server/src/app.ts';
+import { CHROMIUM } from '../../e2e/chromium.ts';
 
 /** What may come over the wire before the first picture, kB: for the page, and with its workers. */
 const WANTED = { page: 350, all: 560 } as const;
@@ -10,10 +11,7 @@ const WANTED = { page: 350, all: 560 } as const;
 export async function benchBytes(): Promise<string[]> {
   const server = createApp({ dist: resolve('web/dist') }).listen(0);
   const { port } = server.address() as AddressInfo;
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage();
   const sizes: Promise<number>[] = [];
   let isPainted = false;

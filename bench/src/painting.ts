@@ -2,6 +2,7 @@ import type { Piece } from '@junctura/core/piece';
 import { chromium } from '@playwright/test';
 import { build } from 'esbuild';
 import type { PaintingTimes } from './paintingInPage.ts';
+import { CHROMIUM } from '../../e2e/chromium.ts';
 
 /** Lines for the bench: painting stitched views in a browser against plain strokes on the same canvas, and moving them. */
 export async function benchPainting(pieces: readonly Piece[]): Promise<string[]> {
@@ -12,10 +13,7 @@ export async function benchPainting(pieces: readonly Piece[]): Promise<string[]>
     format: 'iife',
     target: 'es2022',
   });
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage();
   await page.addScriptTag({ content: bundle.outputFiles[0]!.text });
   const lines: string[] = [];

@@ -5,6 +5,7 @@ import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { createApp } from '../../server/src/app.ts';
 import type { SavingTimes } from './savingInPage.ts';
+import { CHROMIUM } from '../../e2e/chromium.ts';
 
 /** A line for the bench: saving Rock Pool into the browser's storage against writing its text, in a browser. */
 export async function benchSaving(): Promise<string[]> {
@@ -16,10 +17,7 @@ export async function benchSaving(): Promise<string[]> {
     target: 'es2022',
   });
   const server = createApp({ dist: resolve('web/dist') }).listen(0);
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu'],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage();
   await page.goto(`http://localhost:${(server.address() as AddressInfo).port}/healthz`);
   await page.evaluate(bundle.outputFiles[0]!.text);

@@ -1,5 +1,6 @@
 import { chromium } from '@playwright/test';
 import { spawn } from 'node:child_process';
+import { CHROMIUM } from '../../e2e/chromium.ts';
 
 const PORT = 4184;
 const ENTRIES = 5000;
@@ -25,10 +26,7 @@ export async function benchThreadBox(): Promise<string[]> {
     detached: true,
   });
   await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(`http://localhost:${PORT}/threads`);

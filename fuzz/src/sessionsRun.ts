@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { seededRandom, type Random } from '@junctura/core/measure';
+import { CHROMIUM } from '../../e2e/chromium.ts';
 import { createApp } from '../../server/src/app.ts';
 import { pick } from './mutate.ts';
 
@@ -57,10 +58,7 @@ export class SessionsRun {
   }
 
   private begin(): Promise<BrowserContext> {
-    return chromium.launchPersistentContext(this.profile, {
-      executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync'],
-    });
+    return chromium.launchPersistentContext(this.profile, CHROMIUM);
   }
 
   private async open(context: BrowserContext): Promise<Page> {

@@ -75,7 +75,7 @@ export interface FiguresOf {
     readonly thousands: number;
     readonly mostThousands: number;
   };
-  /** What went wrong, as it is told in the console of a developer. */
+  /** What went wrong, in the words of what failed. */
   'not-worked': { readonly reason: string };
   'all-hidden': { readonly names: string; readonly count: number };
   'no-stitches': { readonly stitch: string };

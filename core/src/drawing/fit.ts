@@ -1,6 +1,6 @@
 import { convexHull, mapPoints, smallestCircle, turning, type Circle } from '../geometry/index.ts';
 import { AIR_MM, HOOP_SIZES_MM, innerDiameterMm, innerHalvesMm, type HoopSize } from '../materials/index.ts';
-import { plainHoop, type Piece, type Placement, type PlanInput } from '../piece/index.ts';
+import { plainHoop, SCALES, type Piece, type Placement, type PlanInput } from '../piece/index.ts';
 import { designPoints } from './designCircle.ts';
 import { clearInHoopMm } from './hoopRoom.ts';
 
@@ -85,7 +85,7 @@ function bestTurn(points: Float64Array, aspect: number): Circle & { turnDeg: num
 /** The placement under which a design becomes `factor` times as large, in the middle of the hoop. */
 export function centred(placement: Placement, circle: Circle, factor: number): Placement {
   // What is kept is within its bounds to the last bit, so it is not reckoned back from the factor.
-  const scale = Math.min(1e4, Math.max(1e-4, placement.scale * factor));
+  const scale = Math.min(SCALES.most, Math.max(SCALES.least, placement.scale * factor));
   const bounded = scale / placement.scale;
   return {
     ...placement,

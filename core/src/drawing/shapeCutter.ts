@@ -19,7 +19,7 @@ import {
 import { attempt, type Faults } from '../measure/index.ts';
 import type { Part, Placement, PlanInput } from '../piece/index.ts';
 import type { StitchShape } from '../stitches/index.ts';
-import { boxOfShape, lengthOf, measuredShape, type PlacedShape } from './placedShape.ts';
+import { boxOfShape, lengthOf, looseShape, measuredShape, type PlacedShape } from './placedShape.ts';
 
 /** Curves are drawn by chords that stay within this, mm. */
 const FLATTEN_MM = 0.004;
@@ -67,8 +67,14 @@ export class ShapeCutter {
       const lines = [...part.guides, '', part.vein, '', ...part.borders].join('|');
       const key = `${matrix.join()}|${part.kind}|${part.fillRule}|${part.path}|${lines}|${isLeftOut}`;
       const before = this.whole.get(part.id);
-      const value = (): StitchShape => attempt(faults, part.id, NOTHING, () => wholeShape(part, matrix, isLeftOut));
-      whole.set(part.id, before?.key === key ? before : { key, value: value() });
+      const cutOut = (): StitchShape =>
+        attempt(
+          faults,
+          part.id,
+          () => wholeShape(part, matrix, isLeftOut),
+          () => NOTHING,
+        );
+      whole.set(part.id, before?.key === key ? before : { key, value: cutOut() });
     }
     const shapes = this.cutHidden(piece, matrix, whole, faults);
     // What failed is tried again next time, so that it is told again.
@@ -95,9 +101,14 @@ export class ShapeCutter {
       const covers = box ? inFront.filter((other) => boxesMeet(other.box, box)) : [];
       const key = [ownKey, ...covers.map((cover) => cover.key)].join('\n');
       const before = this.seen.get(part.id);
-      const value = (): PlacedShape =>
-        attempt(faults, part.id, measured(part, matrix, NOTHING, []), () => measured(part, matrix, shape, covers));
-      const kept = before?.key === key ? before : { key, value: value() };
+      const cut = (): PlacedShape =>
+        attempt(
+          faults,
+          part.id,
+          () => measured(part, matrix, shape, covers),
+          () => ({ ...looseShape(part.id, part.kind, NOTHING), toCloth: matrix }),
+        );
+      const kept = before?.key === key ? before : { key, value: cut() };
       seen.set(part.id, kept);
       shapes.push(kept.value);
       const isCover = part.kind === 'area' && part.opaque && !liesOnTop(shape, piece.placement);

@@ -55,10 +55,10 @@ function toRing(points: Float64Array): Path64 {
     if (last?.x !== point.x || last.y !== point.y) ring.push(point);
   }
   // The same where the end meets the beginning.
-  for (let isDone = false; !isDone && ring.length >= 3;) {
-    isDone = true;
-    if (!adds(ring.at(-2), ring.at(-1), ring[0])) isDone = ring.pop() === undefined;
-    else if (!adds(ring.at(-1), ring[0], ring[1])) isDone = ring.shift() === undefined;
+  while (ring.length >= 3) {
+    if (!adds(ring.at(-2), ring.at(-1), ring[0])) ring.pop();
+    else if (!adds(ring.at(-1), ring[0], ring[1])) ring.shift();
+    else break;
   }
   return ring;
 }

@@ -2,11 +2,11 @@
 export type Faults = Map<string, string>;
 
 /** What some work on a part gives; where it fails, that is noted and `otherwise` stands in its place. */
-export function attempt<T>(faults: Faults, id: string, otherwise: T, work: () => T): T {
+export function attempt<T>(faults: Faults, id: string, work: () => T, otherwise: () => T): T {
   try {
     return work();
   } catch (error) {
     faults.set(id, error instanceof Error ? error.message : String(error));
-    return otherwise;
+    return otherwise();
   }
 }

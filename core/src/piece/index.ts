@@ -71,6 +71,7 @@ export {
   MOST_NAME,
   MOST_SHADES,
   PASS_ROLES,
+  SCALES,
   PIECE_FORMAT,
   PIECE_VERSION,
   pieceSchema,

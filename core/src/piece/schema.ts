@@ -21,6 +21,8 @@ export const PIECE_VERSION = 7;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
+/** mm on the cloth for one of the drawing: so little and so much at the most. */
+export const SCALES = { least: 1e-4, most: 1e4 } as const;
 /** No piece that a person works has more parts than this. */
 export const MAX_PARTS = 6000;
 
@@ -294,7 +296,7 @@ export const pieceSchema = z
     }),
     /** Where the drawing lies on the cloth: mirrored, scaled, turned about its origin, then shifted; (0, 0) is the hoop's middle. */
     placement: z.strictObject({
-      scale: z.number().min(1e-4).max(1e4),
+      scale: z.number().min(SCALES.least).max(SCALES.most),
       turnDeg: finite,
       mirrored: z.boolean(),
       xMm: finite,

@@ -71,7 +71,7 @@ export class Proposer {
         const alike = neighbours.alikeBefore(i).map((j) => settled[j]!);
         return turnedFromNeighbours({ part, placed, passes }, alike);
       };
-      settled.push({ part, placed, passes: attempt(faults, part.id, [], settle) });
+      settled.push({ part, placed, passes: attempt(faults, part.id, settle, () => []) });
     });
     this.advised = this.next;
     return settled.map(({ passes }) => passes);

@@ -46,7 +46,12 @@ export class PassWorker {
         below = withPass(below, placed, entry.planned);
         return entry.planned;
       };
-      const passes = attempt(faults, part.id, [], () => treatments[i]!.map(work));
+      const passes = attempt(
+        faults,
+        part.id,
+        () => treatments[i]!.map(work),
+        () => [],
+      );
       return { part, placed, passes, fault: faults.get(part.id) ?? null };
     });
   }

@@ -121,6 +121,16 @@ export class Database {
   }
 }
 
+/** The share of the browser's storage that is taken, or null where it does not say. */
+export async function fullness(): Promise<number | null> {
+  try {
+    const { usage, quota } = await navigator.storage.estimate();
+    return usage === undefined || !quota ? null : usage / quota;
+  } catch {
+    return null;
+  }
+}
+
 class BlockedError extends Error {
   override readonly name = 'BlockedError';
 }

@@ -57,10 +57,8 @@ export class PieceStore {
     if (!checked.ok) return checked;
     // Before version 5 the record lay in the piece: it is brought over before a save would leave it out.
     const { piece, record } = checked.value;
-    if (record.length > 0) {
-      const brought = await this.addEntries(id, record);
-      if (!brought.ok) return brought;
-    }
+    const brought = await this.addEntries(id, record);
+    if (!brought.ok) return brought;
     return success({ piece, record: mergeRecords(record, readable(entries)), revision: stored.revision });
   }
 
@@ -98,6 +96,7 @@ export class PieceStore {
 
   /** Puts entries into the record of a piece. One that is there already stays as it is: entries never change. */
   async addEntries(pieceId: string, entries: PieceRecord): Promise<Outcome<void>> {
+    if (entries.length === 0) return success(undefined);
     return this.database.attempt(async (db) => {
       const transaction = db.transaction('entries', 'readwrite');
       for (const entry of entries) void transaction.store.put({ pieceId, id: entry.id, entry });
@@ -163,16 +162,6 @@ export class PieceStore {
   /** Earlier states of a piece, newest first. */
   async snapshots(pieceId: string): Promise<Outcome<Snapshot[]>> {
     return this.database.attempt(async (db) => (await db.getAllFromIndex('snapshots', 'pieceId', pieceId)).reverse());
-  }
-
-  /** The share of the browser's storage that is taken, or null where it does not say. */
-  async fullness(): Promise<number | null> {
-    try {
-      const { usage, quota } = await navigator.storage.estimate();
-      return usage === undefined || !quota ? null : usage / quota;
-    } catch {
-      return null;
-    }
   }
 }
 

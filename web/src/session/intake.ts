@@ -7,8 +7,8 @@ import { useRouter } from 'vue-router';
 import type { PieceFile } from '@junctura/core/piece';
 import { chooseFile, PICTURES } from '../keeping/files.ts';
 import { readFile } from '../keeping/readFile.ts';
-import { isNarrow } from '../ui/narrow.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
+import { pieceRoute } from './pieceRoute.ts';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useKeeper, type Adopted } from './keeper.ts';
 
@@ -80,7 +80,7 @@ export const useIntake = defineStore('intake', () => {
       }
     }
     if (refused.length > 0) problem.value = refused.join(' ');
-    if (ids.length === 1) await router.push({ name: 'piece', params: { id: ids[0], step: 'drawing' } });
+    if (ids.length === 1) await router.push(pieceRoute(ids[0]!, 'drawing'));
     if (ids.length > 1) {
       told.value = `${plural(ids.length, 'piece')} put on the bench.`;
       await router.push({ name: 'bench' });
@@ -119,11 +119,7 @@ export const useIntake = defineStore('intake', () => {
     const adopted = await keeper.adopt(file);
     if (adopted === null) return;
     told.value = TOLD[adopted.became];
-    // On a phone a piece is worked, not planned.
-    const page = isNarrow()
-      ? { name: 'at-the-hoop', params: { id: adopted.id } }
-      : { name: 'piece', params: { id: adopted.id, step } };
-    await router.push(page);
+    await router.push(pieceRoute(adopted.id, step));
   }
 
   /** Lets the person choose a file. */

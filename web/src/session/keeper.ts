@@ -6,6 +6,7 @@ import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { loadDemo } from '../keeping/demos.ts';
+import { fullness } from '../keeping/database.ts';
 import { PieceStore } from '../keeping/pieceStore.ts';
 import { Unkept } from '../keeping/unsaved.ts';
 import { finishTyping } from '../ui/typing.ts';
@@ -111,7 +112,7 @@ export const useKeeper = defineStore('keeper', () => {
     const { piece, record: entries } = file;
     const found = await store.load(piece.id);
     const here = found.ok ? found.value : null;
-    const isSame = here !== null && textOf(here.piece) === textOf(piece);
+    const isSame = here !== null && JSON.stringify(here.piece) === textOf(piece);
     const known = new Set(here?.record.map(({ id }) => id));
     if (here && (isSame || entries.some(({ id }) => !known.has(id)))) {
       await store.addEntries(piece.id, entries);
@@ -130,7 +131,6 @@ export const useKeeper = defineStore('keeper', () => {
   async function takeNew(file: PieceFile): Promise<void> {
     take(file, 0);
     isKept.value = false;
-    if (file.record.length > 0) await store.addEntries(file.piece.id, file.record);
     await save();
   }
 
@@ -190,7 +190,7 @@ export const useKeeper = defineStore('keeper', () => {
     const { piece } = opened;
     if (piece === kept && isKept.value) return;
     isSaving.value = true;
-    // With its first save, what came with a demo in its record is kept, too.
+    // With its first save, what came with it in its record is kept, too: of a file, a hand-over, a demo.
     if (revision === 0) await store.addEntries(piece.id, record.entries);
     const result = await store.save(piece, revision);
     isSaving.value = false;
@@ -212,7 +212,7 @@ export const useKeeper = defineStore('keeper', () => {
   }
 
   async function nearlyFull(): Promise<string | null> {
-    const share = await store.fullness();
+    const share = await fullness();
     if (share === null || share < FULL_SHARE) return null;
     return `The browser’s storage is ${Math.round(share * 100)} % full. Export your pieces to files before it refuses to keep more.`;
   }
@@ -240,13 +240,20 @@ export const useKeeper = defineStore('keeper', () => {
       asked.value = { answer };
     });
     if (mayGo) {
-      clearTimeout(timer);
-      timer = undefined;
-      isKept.value = true;
-      unkept.forget(opened.piece.id);
-      conflict.value = storageProblem.value = null;
+      storageProblem.value = null;
+      giveUp();
     }
     return mayGo;
+  }
+
+  /** What is not kept of the open piece is not to be: it is neither saved nor asked about any more. */
+  function giveUp(): void {
+    clearTimeout(timer);
+    timer = undefined;
+    kept = opened.piece;
+    isKept.value = true;
+    conflict.value = null;
+    unkept.forget(opened.piece.id);
   }
 
   /** After a conflict: take what the other tab saved, or keep this state as a piece of its own. */
@@ -267,16 +274,7 @@ export const useKeeper = defineStore('keeper', () => {
   async function putBack(): Promise<void> {
     conflict.value = null;
     revision = 0;
-    await store.addEntries(opened.piece.id, record.entries);
     await save();
-  }
-
-  /** After it was removed in another tab: let it be gone. */
-  function letBeGone(): void {
-    conflict.value = null;
-    isKept.value = true;
-    kept = opened.piece;
-    unkept.forget(opened.piece.id);
   }
 
   watch(
@@ -289,8 +287,9 @@ export const useKeeper = defineStore('keeper', () => {
     { flush: 'sync' },
   );
 
-  /** The page may not come back: what is being typed is taken, and what is not kept is put aside at once. */
+  /** Whether what is not kept lies where it is found again. */
   let isAside = false;
+  /** The page may not come back: what is being typed is taken, and what is not kept is put aside at once. */
   function leave(): void {
     finishTyping();
     if (isKept.value || conflict.value !== null) return;
@@ -320,6 +319,6 @@ export const useKeeper = defineStore('keeper', () => {
     letGo,
     settleConflict,
     putBack,
-    letBeGone,
+    giveUp,
   };
 });

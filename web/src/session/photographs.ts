@@ -1,4 +1,5 @@
-import type { StoredPhoto } from '../keeping/database.ts';
+import { fullness, type StoredPhoto } from '../keeping/database.ts';
+import { chooseFile, PICTURES } from '../keeping/files.ts';
 import { newId } from '../keeping/newId.ts';
 import { PhotoStore } from '../keeping/photoStore.ts';
 import { asKept } from '../picture/photograph.ts';
@@ -35,8 +36,7 @@ export const usePhotographs = defineStore('photographs', () => {
 
   /** Whether there is room for one more; else it is said before it is taken. */
   async function hasRoom(): Promise<boolean> {
-    const { usage, quota } = (await navigator.storage?.estimate?.().catch(() => undefined)) ?? {};
-    if (!usage || !quota || usage / quota < FULL_SHARE) return true;
+    if (((await fullness()) ?? 0) < FULL_SHARE) return true;
     problem.value = 'The browser’s storage is full: remove photographs or pieces before you take another.';
     return false;
   }
@@ -61,6 +61,11 @@ export const usePhotographs = defineStore('photographs', () => {
     await load();
   }
 
+  /** Lets the person take or choose a photograph, where there is room for it. */
+  async function take(): Promise<void> {
+    if (await hasRoom()) chooseFile(PICTURES, (file) => void add(file), 'environment');
+  }
+
   async function remove(id: string): Promise<void> {
     const removed = await store.remove(id);
     problem.value = removed.ok ? null : removed.problem;
@@ -69,5 +74,5 @@ export const usePhotographs = defineStore('photographs', () => {
 
   watch(() => opened.piece.id, load, { immediate: true });
 
-  return { all, problem, bytes, hasRoom, add, remove };
+  return { all, problem, bytes, take, remove };
 });

@@ -376,7 +376,7 @@ describe('what could not be kept', () => {
     await keeper.flush();
     expect(keeper.conflict).toBe('removed');
     if (isPutBack) await keeper.putBack();
-    else keeper.letBeGone();
+    else keeper.giveUp();
     expect([keeper.conflict, keeper.saveState]).toEqual([null, 'saved']);
     expect(await keptName('x')).toBe(isPutBack ? 'Mine' : undefined);
     const kept = await new PieceStore(() => 0).load('x');

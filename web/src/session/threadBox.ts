@@ -185,9 +185,10 @@ export const useThreadBox = defineStore('threadBox', () => {
   const saveSoon = useDebounceFn(save, SAVE_AFTER_MS, { maxWait: LONGEST_WAIT_MS });
 
   async function save(): Promise<void> {
-    isWaiting = false;
-    const result = await store.save(box.value, revision);
+    const saved = box.value;
+    const result = await store.save(saved, revision);
     if (result.type === 'saved') {
+      isWaiting = box.value !== saved;
       revision = result.revision;
       problem.value = null;
       unkept.forget(KEY);

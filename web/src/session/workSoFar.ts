@@ -56,19 +56,13 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   });
 
   const nameOf = (step: Step | null): string => (step ? (opened.nameOf(step.part) ?? step.part) : '');
-  const colourOf = (step: Step | null): { name: string; hex: string } => colourBy(step?.colour);
-  /** A shade of the piece by the id of its colour. */
-  const shadeOf = (id: string): string => colourBy(id).name;
-  const hexOf = (id: string): string => colourBy(id).hex;
   function colourBy(id: string | undefined): { name: string; hex: string } {
     const colour = opened.piece.palette.find((own) => own.id === id);
     return colour ? colourName(colour) : { name: '', hex: '#888888' };
   }
-  /** Needles to lay out for the sitting that comes. */
-  const needlesWanted = computed(() => {
-    if (!plan.value || !sitting.value) return 1;
-    return Math.max(1, layOut(opened.piece, plan.value, sitting.value).needles.length);
-  });
+  /** What to lay out for the sitting that comes. */
+  const needs = computed(() => (plan.value && sitting.value ? layOut(opened.piece, plan.value, sitting.value) : null));
+  const needlesWanted = computed(() => Math.max(1, needs.value?.needles.length ?? 1));
   const stitchName = (step: Step | null): string => (step ? stitchKind(step.stitch).name : '');
 
   /** What the last taps noted, to be taken back one after the other. */
@@ -124,9 +118,8 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     workOf,
     secondsOf,
     nameOf,
-    colourOf,
-    shadeOf,
-    hexOf,
+    colourBy,
+    needs,
     needlesWanted,
     stitchName,
     note,

@@ -154,7 +154,7 @@ async function settle(keepMine: boolean): Promise<void> {
   await router.replace({ name: 'piece', params: { id, step: props.step } });
 }
 function letBeGone(): void {
-  keeper.letBeGone();
+  keeper.giveUp();
   void router.push({ name: 'bench' });
 }
 </script>

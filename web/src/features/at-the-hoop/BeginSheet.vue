@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { clothOf } from '@junctura/core/materials';
 import { formatDurationRange, formatThread, plural } from '@junctura/core/measure';
-import { layOut } from '@junctura/core/transfer';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -14,7 +13,6 @@ const opened = useOpenedPiece();
 const settings = useSettings();
 const work = useWorkSoFar();
 
-const needs = computed(() => (work.plan && work.sitting ? layOut(opened.piece, work.plan, work.sitting) : null));
 const counted = ref<number | null>(null);
 const needles = computed(() => counted.value ?? work.needlesWanted);
 </script>
@@ -25,16 +23,16 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
       {{ plural(work.soFar!.needlesMissing, 'needle') }} from last time not yet found.
     </p>
     <h2>{{ work.soFar!.done.length === 0 ? 'Before you begin' : 'Before you go on' }}</h2>
-    <ul v-if="needs" class="needs">
-      <li v-for="length in needs.lengths" :key="length.key">
+    <ul v-if="work.needs" class="needs">
+      <li v-for="length in work.needs.lengths" :key="length.key">
         <i :style="{ background: length.hex }"></i>{{ length.name }}: {{ plural(length.count, 'length') }} of
         {{ plural(length.strands, 'strand') }}, {{ formatThread(length.cutMm, settings.units) }}
       </li>
-      <li>Needles: {{ needs.needles.join(', ') }}</li>
-      <li v-if="needs.drawn.length > 0">Draw anew first: {{ needs.drawn.join(', ') }}</li>
+      <li>Needles: {{ work.needs.needles.join(', ') }}</li>
+      <li v-if="work.needs.drawn.length > 0">Draw anew first: {{ work.needs.drawn.join(', ') }}</li>
       <li v-if="opened.piece.hoop">
         {{ clothOf(opened.piece.cloth.kind)!.name }} drum-tight{{
-          opened.piece.positions.length > 1 ? `, hoop in position ${needs.positions.join(', then ')}` : ''
+          opened.piece.positions.length > 1 ? `, hoop in position ${work.needs.positions.join(', then ')}` : ''
         }}
       </li>
       <li class="soft">Light from the side, hoop raised to the eyes, back supported, both feet down.</li>

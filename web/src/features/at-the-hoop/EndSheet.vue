@@ -2,7 +2,6 @@
 import { markOf } from '@junctura/core/materials';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
-import { chooseFile, PICTURES } from '../../keeping/files.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { usePhotographs } from '../../session/photographs.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
@@ -16,11 +15,7 @@ const out = computed(() => work.soFar?.needlesOut ?? null);
 const counted = ref<number | null>(null);
 const needles = computed(() => counted.value ?? out.value ?? 0);
 const photographs = usePhotographs();
-const taken = ref(0);
-async function photograph(): Promise<void> {
-  if (!(await photographs.hasRoom())) return;
-  chooseFile(PICTURES, (file) => void photographs.add(file).then(() => taken.value++), 'environment');
-}
+const before = photographs.all.length;
 const fades = computed(() => markOf(opened.piece.mark)!.staysDays !== null);
 </script>
 
@@ -42,9 +37,9 @@ const fades = computed(() => markOf(opened.piece.mark)!.staysDays !== null);
         <li v-if="fades">The mark may fade before next time: look whether what comes next still shows.</li>
         <li>Cover the work from light and dust.</li>
       </ul>
-      <NButton data-test="photograph" @click="photograph">Take a photograph of it</NButton>
+      <NButton data-test="photograph" @click="photographs.take">Take a photograph of it</NButton>
       <p v-if="photographs.problem" class="warn" role="alert">{{ photographs.problem }}</p>
-      <p v-else-if="taken > 0" class="soft" role="status">Kept with the piece in this browser.</p>
+      <p v-else-if="photographs.all.length > before" class="soft" role="status">Kept with the piece in this browser.</p>
       <button type="button" class="go" data-test="close-sitting" @click="emit('end', counted ?? out)">
         End the sitting
       </button>

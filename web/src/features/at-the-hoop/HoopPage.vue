@@ -91,7 +91,7 @@ function takeBreak(): void {
   void work.note({ type: 'break-taken' });
 }
 
-const colour = computed(() => work.colourOf(work.present));
+const colour = computed(() => work.colourBy(work.present?.colour));
 const present = computed(() => work.present);
 const count = computed(() => work.steps.length);
 const number = computed(() => (work.soFar?.done.length ?? 0) + 1);
@@ -110,7 +110,9 @@ watch(present, (step, before) => {
   if (step && before && settings.hoop.voice)
     say(`${work.nameOf(step)}, ${work.stitchName(step)}, ${colour.value.name}`);
 });
-const parked = computed(() => (work.plan && present.value ? parkedDuring(work.plan, present.value) : []));
+const parked = computed(() =>
+  work.plan && present.value ? parkedDuring(work.plan, present.value).map((id) => work.colourBy(id)) : [],
+);
 
 function begin(needles: number): void {
   brokenAt.value = 0;
@@ -211,6 +213,7 @@ const isSetting = ref(false);
           mark comes out, and in which order.
         </p>
         <NButton v-if="work.canTakeBack" @click="work.takeBack">Take the last step back</NButton>
+        <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
         <NButton v-if="work.isOpen" type="primary" size="large" @click="isEnding = true">End the sitting</NButton>
       </section>
     </template>
@@ -250,13 +253,8 @@ const isSetting = ref(false);
         </div>
         <p v-if="parked.length > 0" class="parked" data-test="parked">
           <span class="soft">Waiting, threaded:</span>
-          <i
-            v-for="(own, i) in parked"
-            :key="i"
-            :style="{ background: work.hexOf(own) }"
-            :title="work.shadeOf(own)"
-          ></i>
-          <span class="visually-hidden">{{ parked.map(work.shadeOf).join(', ') }}</span>
+          <i v-for="(own, i) in parked" :key="i" :style="{ background: own.hex }" :title="own.name"></i>
+          <span class="visually-hidden">{{ parked.map(({ name }) => name).join(', ') }}</span>
         </p>
         <p v-if="!staysAwake" class="soft small">This browser can’t keep the screen awake.</p>
         <div class="side">

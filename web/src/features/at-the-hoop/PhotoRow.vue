@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
-import { chooseFile, PICTURES } from '../../keeping/files.ts';
 import { usePhotographs } from '../../session/photographs.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 
@@ -26,16 +25,13 @@ function show(id: string, steps: number): void {
   shown.value = shown.value === id ? null : id;
   work.lookAt = shown.value === null ? null : steps;
 }
-async function take(): Promise<void> {
-  if (await photographs.hasRoom()) chooseFile(PICTURES, (file) => void photographs.add(file), 'environment');
-}
 </script>
 
 <template>
   <section class="stack" aria-label="Photographs">
     <div class="row between">
       <h3>Photographs</h3>
-      <NButton size="small" @click="take">Add a photograph</NButton>
+      <NButton size="small" @click="photographs.take">Add a photograph</NButton>
     </div>
     <p v-if="photographs.problem" class="warn" role="alert">{{ photographs.problem }}</p>
     <p v-if="rows.length === 0" class="small soft">

@@ -11,7 +11,7 @@ import SettingsMenu from '../../session/SettingsMenu.vue';
 import { DEMOS, loadDemo } from '../../keeping/demos.ts';
 import { fileName, saveFile } from '../../keeping/files.ts';
 import type { RemovedPiece } from '../../keeping/pieceStore.ts';
-import { isNarrow } from '../../ui/narrow.ts';
+import { pieceRoute } from '../../session/pieceRoute.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useIntake } from '../../session/intake.ts';
 
@@ -78,9 +78,7 @@ async function loadDemoPiece(id: string): Promise<Outcome<Piece>> {
 }
 
 function open(id: string): void {
-  void router.push(
-    isNarrow() ? { name: 'at-the-hoop', params: { id } } : { name: 'piece', params: { id, step: 'stitches' } },
-  );
+  void router.push(pieceRoute(id, 'stitches'));
 }
 
 /** Removed at once, and put back as easily, whether it can be read or not. */

@@ -1,16 +1,11 @@
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { fileURLToPath } from 'node:url';
-import { createApp } from '../server/src/app.ts';
+import { startServer } from './ownServer.ts';
 import { Bench, expect, test as base } from './bench.ts';
 
-const dist = fileURLToPath(new URL('../web/dist', import.meta.url));
 const test = base.extend<{ home: string }>({
   home: async ({ page: _ }, use) => {
-    const server: Server = createApp({ dist, handsOver: true }).listen(0);
-    await use(`http://localhost:${(server.address() as AddressInfo).port}`);
-    server.closeAllConnections();
-    await new Promise((resolve) => server.close(resolve));
+    const server = await startServer({ handsOver: true });
+    await use(server.address);
+    await server.stop();
   },
 });
 

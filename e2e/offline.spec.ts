@@ -1,45 +1,22 @@
-import express from 'express';
 import { readFileSync } from 'node:fs';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { fileURLToPath } from 'node:url';
-import { createApp } from '../server/src/app.ts';
+import { BUILT, startServer, type OwnServer } from './ownServer.ts';
 import { expect, test as base } from './bench.ts';
 
-const dist = fileURLToPath(new URL('../web/dist', import.meta.url));
-
-/** A server of its own, that can be stopped, and can have another build. */
-class OwnServer {
-  private hasNewBuild = false;
-  private readonly server: Server;
-  private readonly port: number;
-
-  constructor() {
-    const app = express();
-    app.get('/sw.js', (_request, response, next) => {
-      if (!this.hasNewBuild) return next();
-      response.type('js').send(readFileSync(`${dist}/sw.js`, 'utf8').replace(/junctura-\$\{"\w+"\}/, 'junctura-later'));
-    });
-    app.use(createApp({ dist }));
-    this.server = app.listen(0);
-    this.port = (this.server.address() as AddressInfo).port;
-  }
-  get address(): string {
-    return `http://localhost:${this.port}`;
-  }
-  buildAnew(): void {
-    this.hasNewBuild = true;
-  }
-  async stop(): Promise<void> {
-    this.server.closeAllConnections();
-    if (this.server.listening) await new Promise((resolve) => this.server.close(resolve));
-  }
+/** A server that can be stopped, and can have another build. */
+interface GrowingServer extends OwnServer {
+  buildAnew(): void;
 }
 
-const test = base.extend<{ server: OwnServer }>({
+const test = base.extend<{ server: GrowingServer }>({
   server: async ({ page: _ }, use) => {
-    const server = new OwnServer();
-    await use(server);
+    let hasNewBuild = false;
+    const server = await startServer({}, (request, response, next) => {
+      if (!hasNewBuild || request.path !== '/sw.js') return next();
+      response
+        .type('js')
+        .send(readFileSync(`${BUILT}/sw.js`, 'utf8').replace(/junctura-\$\{"\w+"\}/, 'junctura-later'));
+    });
+    await use({ ...server, buildAnew: () => (hasNewBuild = true) });
     await server.stop();
   },
 });

@@ -1,13 +1,13 @@
 import { chromium, type Page } from '@playwright/test';
-import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { CHROMIUM } from './chromium.ts';
+import { startServer } from './ownServer.ts';
 
 /** Takes the pictures of the README from the demo data: `npm run screenshots`, after the application is built. */
-const PORT = 4181;
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
-const base = `http://localhost:${PORT}`;
+const server = await startServer();
+const base = server.address;
 
 async function settled(page: Page): Promise<void> {
   await page.locator('.picture[data-painted]').waitFor();
@@ -184,17 +184,10 @@ async function photograph(page: Page): Promise<{ name: string; mimeType: string;
 }
 
 mkdirSync(folder, { recursive: true });
-const server = spawn('npx', ['tsx', 'server/src/main.ts'], {
-  cwd: fileURLToPath(new URL('..', import.meta.url)),
-  env: { ...process.env, PORT: String(PORT) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-  detached: true,
-});
-await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
 const browser = await chromium.launch(CHROMIUM);
 try {
   await takeAll(await browser.newPage({ viewport: { width: 1280, height: 800 } }));
 } finally {
   await browser.close();
-  process.kill(-server.pid!);
+  await server.stop();
 }

@@ -38,7 +38,7 @@ export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: 
       ['drawing', 'parts'],
       piece.drawing.parts.map((part) => {
         const planned = areas.get(part.id);
-        return planned ? { ...part, passes: passesAsWorked(planned).map(shaded) } : part;
+        return planned ? { ...part, passes: passesAsWorked({ part, passes: planned.passes }).map(shaded) } : part;
       }),
     ],
   ]);

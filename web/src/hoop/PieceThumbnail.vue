@@ -8,8 +8,10 @@ import { WORKER_ADDRESS } from '../workers/workerClient.ts';
 import { pictures } from '../workers/workerPool.ts';
 import HoopRing from './HoopRing.vue';
 
-/** A piece in its hoop, small, worked by its own stitches: planned and painted in a worker. */
-const props = defineProps<{ piece: Piece }>();
+/**
+ * A piece in its hoop, small, worked by its own stitches: planned and painted in a worker, but where its picture is had ready.
+ */
+const props = defineProps<{ piece: Piece; ready?: string | null }>();
 
 const thumbnails = new ThumbnailStore();
 
@@ -23,6 +25,8 @@ onMounted(async () => {
   const pixels = Math.round((canvas.value?.clientWidth ?? 0) * (window.devicePixelRatio || 1));
   if (pixels < 1) return;
   const { piece } = props;
+  const ready = props.ready ? await pictureAt(props.ready) : null;
+  if (ready) return show(ready, reachMm.value, pixels);
   const { factors } = settings;
   const stamp = stampOf(piece, factors, pixels, WORKER_ADDRESS);
   const kept = await thumbnails.find(piece.id, stamp);
@@ -35,12 +39,21 @@ onMounted(async () => {
   });
 });
 
+/** A picture that came with the application; null where it can't be had, and is painted. */
+async function pictureAt(address: string): Promise<ImageBitmap | null> {
+  try {
+    return await createImageBitmap(await (await fetch(address, { signal: gone.signal })).blob());
+  } catch {
+    return null;
+  }
+}
+
 function show(picture: ImageBitmap, reach: number, pixels: number): HTMLCanvasElement | null {
   const target = canvas.value;
   if (target) {
     reachMm.value = reach;
     target.width = target.height = pixels;
-    target.getContext('2d')!.drawImage(picture, 0, 0);
+    target.getContext('2d')!.drawImage(picture, 0, 0, pixels, pixels);
     target.dataset['painted'] = '1';
   }
   picture.close();

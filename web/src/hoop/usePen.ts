@@ -1,7 +1,7 @@
 import { passesAsWorked, type PlannedPart } from '@junctura/core/work';
 import { onDrawing } from '@junctura/core/drawing';
 import { inverse, mapPoints, pathData, polylineLength } from '@junctura/core/geometry';
-import { setBorders, setGuides, setPasses, setVein, type Edit } from '@junctura/core/piece';
+import { setBorders, setGuides, setPasses, setVein, type Edit, type Part } from '@junctura/core/piece';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
@@ -109,7 +109,9 @@ export function usePen(pxPerMm: () => number): Stroke {
     } else if ((draws === 'area' || draws === 'line' || draws === 'spot') && points.value.length >= 2) {
       void addDrawn(draws, points.value);
     } else if (selection.pen && planned.value && points.value.length >= 2) {
-      opened.edit(editFor(planned.value, selection.pen.draws, points.value));
+      // The part as it is by now: the plan may not have caught up with the stroke before.
+      const part = opened.partOf(planned.value.part.id);
+      if (part) opened.edit(editFor(part, planned.value, selection.pen.draws, points.value));
       if (selection.pen.draws === 'centre') selection.pen = null;
     }
     points.value = [];
@@ -135,7 +137,8 @@ export function usePen(pxPerMm: () => number): Stroke {
   }
 
   function editFor(
-    { part, placed, passes }: PlannedPart,
+    part: Part,
+    { placed, passes }: PlannedPart,
     draws: NonNullable<typeof selection.pen>['draws'],
     drawn: number[],
   ): Edit | null {

@@ -7,12 +7,21 @@ import kite from '@junctura/demo/pieces/kite.junctura.json?url';
 import radishes from '@junctura/demo/pieces/market-radishes.junctura.json?url';
 import seedHead from '@junctura/demo/pieces/seed-head-cloth.junctura.json?url';
 import tram from '@junctura/demo/pieces/night-tram.junctura.json?url';
+import rockPoolPicture from '@junctura/demo/pictures/rock-pool.webp';
+import boatPicture from '@junctura/demo/pictures/paper-boat.webp';
+import bramblePicture from '@junctura/demo/pictures/bramble-spray.webp';
+import kitePicture from '@junctura/demo/pictures/kite.webp';
+import radishesPicture from '@junctura/demo/pictures/market-radishes.webp';
+import seedHeadPicture from '@junctura/demo/pictures/seed-head-cloth.webp';
+import tramPicture from '@junctura/demo/pictures/night-tram.webp';
 
 export interface Demo {
   readonly id: string;
   readonly name: string;
   readonly about: string;
   readonly url: string;
+  /** Where its little picture is, painted when the demo was made. */
+  readonly picture: string;
 }
 
 /** The pieces that come with Junctura. Each is opened as a copy, so the original can always be had again. */
@@ -22,28 +31,44 @@ export const DEMOS: readonly Demo[] = [
     name: 'Rock Pool',
     about: 'A tide pool in a 150 mm hoop: every family of stitches, fourteen colours.',
     url: rockPool,
+    picture: rockPoolPicture,
   },
-  { id: 'demo-kite', name: 'Kite', about: 'A first piece: four stitches, two colours, a 100 mm hoop.', url: kite },
+  {
+    id: 'demo-kite',
+    name: 'Kite',
+    about: 'A first piece: four stitches, two colours, a 100 mm hoop.',
+    url: kite,
+    picture: kitePicture,
+  },
   {
     id: 'demo-radishes',
     name: 'Market radishes',
     about: 'A bunch for a canvas bag that is washed, without a hoop.',
     url: radishes,
+    picture: radishesPicture,
   },
   {
     id: 'demo-bramble',
     name: 'Bramble spray',
     about: 'Finished, with a record of the thread that each part took.',
     url: bramble,
+    picture: bramblePicture,
   },
-  { id: 'demo-boat', name: 'Paper boat', about: 'Finished too: what its record tells is under Thread.', url: boat },
+  {
+    id: 'demo-boat',
+    name: 'Paper boat',
+    about: 'Finished too: what its record tells is under Thread.',
+    url: boat,
+    picture: boatPicture,
+  },
   {
     id: 'demo-seed-head',
     name: 'Seed-head cloth',
     about: 'Whitework on linen, in four positions of the hoop: no colour at all.',
     url: seedHead,
+    picture: seedHeadPicture,
   },
-  { id: 'demo-tram', name: 'Night tram', about: 'A 70 mm patch on dark felt.', url: tram },
+  { id: 'demo-tram', name: 'Night tram', about: 'A 70 mm patch on dark felt.', url: tram, picture: tramPicture },
 ];
 
 export async function loadDemo(id: string): Promise<Outcome<PieceFile>> {

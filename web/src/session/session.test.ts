@@ -13,11 +13,11 @@ import {
   type RecordEntry,
 } from '@junctura/core/piece';
 import { seededRandom, type Random } from '@junctura/core/measure';
-import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { PieceStore } from '../keeping/pieceStore.ts';
 import { FakeWorker } from '../testing/fakeWorker.ts';
+import { MemoryStorage, openPage } from '../testing/page.ts';
 import type { JobInput } from '../workers/jobs.ts';
 import { plan } from '../workers/jobs/planning.ts';
 import { useKeeper } from './keeper.ts';
@@ -29,22 +29,6 @@ import { useWorkings } from './workings.ts';
 /** Everything that the planner's worker was asked. */
 let planned: JobInput<'plan'>[] = [];
 let delayMs: () => number = () => 0;
-
-/** What the browser keeps from page to page. */
-class MemoryStorage {
-  private kept = new Map<string, string>();
-  getItem = (key: string): string | null => this.kept.get(key) ?? null;
-  setItem = (key: string, value: string): void => void this.kept.set(key, value);
-  removeItem = (key: string): void => void this.kept.delete(key);
-}
-
-/** A page is opened: stores are new, what the browser keeps is as it was. */
-function openPage(): { window: EventTarget } {
-  const window = Object.assign(new EventTarget(), { document: new EventTarget(), localStorage });
-  vi.stubGlobal('window', window);
-  setActivePinia(createPinia());
-  return { window };
-}
 
 beforeEach(() => {
   planned = [];

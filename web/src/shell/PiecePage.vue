@@ -215,6 +215,7 @@ function letBeGone(): void {
       }}</NAlert>
       <NAlert v-if="keeper.storageProblem" type="warning" :show-icon="false">
         {{ keeper.storageProblem }} <NButton size="tiny" @click="savePiece">Save to a file</NButton>
+        <NButton v-if="keeper.saveState === 'unsaved'" size="tiny" @click="keeper.flush">Try again</NButton>
       </NAlert>
       <NAlert v-if="workings.problem" type="error" :show-icon="false"
         >{{ workings.problem }}

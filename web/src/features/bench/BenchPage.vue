@@ -36,6 +36,8 @@ interface Entry {
   readonly stored: unknown;
   /** Whether it is a demo that was changed, and can be begun again. */
   readonly isChanged: boolean;
+  /** Where a picture of it is had ready; null: it is painted. */
+  readonly picture: string | null;
 }
 const demos = shallowRef<Entry[]>([]);
 const own = shallowRef<Entry[]>([]);
@@ -60,14 +62,19 @@ async function refresh(): Promise<void> {
         piece: checked.ok ? checked.value : null,
         stored: piece,
         isChanged: false,
+        picture: null,
       };
     });
   demos.value = await Promise.all(
-    DEMOS.map(async ({ id, name, about }) => {
+    DEMOS.map(async ({ id, name, about, picture: ready }) => {
       const changed = checkPiece(kept.find((entry) => entry.id === id)?.piece);
       const original = changed.ok ? changed : await loadDemoPiece(id);
       const piece = original.ok ? original.value : null;
-      return { id, name, about: changed.ok ? 'Changed by you' : about, piece, stored: null, isChanged: changed.ok };
+      const picture = changed.ok ? null : ready;
+      return {
+        ...{ id, name, about: changed.ok ? 'Changed by you' : about },
+        ...{ piece, stored: null, isChanged: changed.ok, picture },
+      };
     }),
   );
 }
@@ -156,7 +163,7 @@ function saveUnreadable({ name, stored }: Entry): void {
       <ul class="pieces">
         <li v-for="entry in demos" :key="entry.id">
           <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
-            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" />
+            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" :ready="entry.picture" />
             <strong>{{ entry.name }}</strong>
             <span class="small soft">{{ entry.about }}</span>
           </button>

@@ -24,7 +24,10 @@ import NumberField from '../../ui/NumberField.vue';
 
 /** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
 const props = defineProps<{ planned: PlannedPart; index: number }>();
-const emit = defineEmits<{ change: [change: Partial<Pass>, label: string, mergeKey: string | null] }>();
+/** A change of what a list or a pair holds is made of the layer as it is by then: what is shown may be a plan older. */
+const emit = defineEmits<{
+  change: [change: Partial<Pass> | ((now: Pass) => Partial<Pass>), label: string, mergeKey: string | null];
+}>();
 
 const opened = useOpenedPiece();
 
@@ -125,12 +128,13 @@ const secondStrands = computed(() =>
   strandChoices(threadKind(second.value?.thread ?? pass.value.thread)!).map((n) => ({ value: n, label: String(n) })),
 );
 function setSecond(change: Partial<NonNullable<Pass['second']>> | null): void {
-  const now = second.value ?? { colour: null, thread: pass.value.thread, strands: pass.value.strands };
-  const next = change && { ...now, ...change };
-  if (next && !strandChoices(threadKind(next.thread)!).includes(next.strands)) {
-    next.strands = strandChoices(threadKind(next.thread)!)[0]!;
-  }
-  emit('change', { second: next }, next ? 'Change the second thread' : 'Work it in one thread', null);
+  if (!change) return emit('change', { second: null }, 'Work it in one thread', null);
+  const changed = ({ second, thread, strands }: Pass): Partial<Pass> => {
+    const next = { ...(second ?? { colour: null, thread, strands }), ...change };
+    const choices = strandChoices(threadKind(next.thread)!);
+    return { second: choices.includes(next.strands) ? next : { ...next, strands: choices[0]! } };
+  };
+  emit('change', changed, 'Change the second thread', null);
 }
 function setSecondColour(id: string): void {
   setSecond(id === PARTS_OWN ? null : { colour: id });
@@ -138,23 +142,29 @@ function setSecondColour(id: string): void {
 function setColour(id: string): void {
   emit('change', { colour: id === PARTS_OWN ? null : id }, 'Change a layer’s colour', null);
 }
-function setShades(shades: string[]): void {
-  emit('change', { shades }, 'Change the shades', null);
+function setShades(changed: (shades: readonly string[]) => string[]): void {
+  emit('change', ({ shades }) => ({ shades: changed(shades) }), 'Change the shades', null);
 }
 function addShade(): void {
-  const now = pass.value.shades;
   const own = pass.value.colour ?? props.planned.part.colour;
-  const fresh = colours.value.find(({ value }) => value !== own && !now.includes(value))?.value ?? own;
-  setShades(now.length === 0 ? [own, fresh] : [...now, fresh]);
+  setShades((now) => {
+    const fresh = colours.value.find(({ value }) => value !== own && !now.includes(value))?.value ?? own;
+    return now.length === 0 ? [own, fresh] : [...now, fresh];
+  });
 }
 function removeShade(i: number): void {
-  const left = pass.value.shades.filter((_, k) => k !== i);
-  setShades(left.length < 2 ? [] : left);
+  setShades((now) => {
+    const left = now.filter((_, k) => k !== i);
+    return left.length < 2 ? [] : left;
+  });
 }
 const centre = computed(() => pass.value.points[0] ?? null);
 function moveCentre(axis: 0 | 1, value: number): void {
-  const [x, y] = centre.value ?? [0, 0];
-  emit('change', { points: [axis === 0 ? [value, y] : [x, value]] }, 'Move where the stitches run to', 'centre');
+  const moved = ({ points }: Pass): Partial<Pass> => {
+    const [x, y] = points[0] ?? centre.value ?? [0, 0];
+    return { points: [axis === 0 ? [value, y] : [x, value]] };
+  };
+  emit('change', moved, 'Move where the stitches run to', 'centre');
 }
 
 /** The needles in the order in which they are taken up. */
@@ -269,7 +279,7 @@ const dial = computed(() => {
       <NButton
         v-if="pass.points.length > 0"
         size="small"
-        @click="emit('change', { points: pass.points.slice(0, -1) }, 'Remove a highlight', null)"
+        @click="emit('change', ({ points }) => ({ points: points.slice(0, -1) }), 'Remove a highlight', null)"
         >Remove the last</NButton
       >
     </div>
@@ -280,7 +290,7 @@ const dial = computed(() => {
           :label="`Shade ${i + 1}`"
           :value="shade"
           :options="colours"
-          @change="(id) => setShades(pass.shades.map((own, k) => (k === i ? id : own)))"
+          @change="(id) => setShades((now) => now.map((own, k) => (k === i ? id : own)))"
         />
         <NButton quaternary size="tiny" :aria-label="`Remove shade ${i + 1}`" @click="removeShade(i)"
           ><Trash2 :size="15"

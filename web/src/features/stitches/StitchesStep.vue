@@ -94,18 +94,21 @@ function changePasses(
 }
 
 /** Like parts may be turned: their stitches are turned by as much, not to the same angle. */
-function change(index: number, part: Partial<Pass>, label: string, mergeKey: string | null): void {
-  const turnDeg = (part.angleDeg ?? 0) - planned.value!.passes[index]!.angleDeg;
+function change(index: number, change: PassChange, label: string, mergeKey: string | null): void {
+  const changeOf = typeof change === 'function' ? change : () => change;
+  const shownDeg = planned.value!.passes[index]!.angleDeg;
   changePasses(
     label,
     (passes, member) =>
-      passes.map((pass, i) => (i === index ? changedPass(pass, part, angleOf(member, i) + turnDeg) : pass)),
+      passes.map((pass, i) => (i === index ? changedPass(pass, changeOf(pass), angleOf(member, i) - shownDeg) : pass)),
     mergeKey,
   );
 }
+type PassChange = Partial<Pass> | ((now: Pass) => Partial<Pass>);
 
-function changedPass(pass: Pass, part: Partial<Pass>, turnedDeg: number): Pass {
-  if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (turnedDeg + 360) % 180 };
+/** @param apartDeg by how much the part's stitches are turned against those that are shown */
+function changedPass(pass: Pass, part: Partial<Pass>, apartDeg: number): Pass {
+  if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (part.angleDeg + apartDeg + 360) % 180 };
   return { ...pass, ...part, params: part.stitch ? {} : { ...pass.params, ...part.params } };
 }
 

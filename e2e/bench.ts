@@ -2,6 +2,7 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { basename, join } from 'node:path';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { Profiles } from './profiles.ts';
 
 /** The bench as a person uses it. Every test also fails on errors in the page and on breaches of the content policy. */
 export class Bench {
@@ -99,8 +100,29 @@ export class Bench {
   }
 }
 
-export const test = base.extend<{ bench: Bench; isFirstVisit: boolean }>({
+interface Fixtures {
+  bench: Bench;
+  isFirstVisit: boolean;
+  /** Whether the test is given a browser that was never used: it changes what clearing its data does not bring back. */
+  isUnused: boolean;
+}
+
+export const test = base.extend<Fixtures, { profiles: Profiles }>({
   isFirstVisit: [false, { option: true }],
+  isUnused: [false, { option: true }],
+  profiles: [
+    async ({ browser }, use) => {
+      const profiles = new Profiles(browser);
+      await use(profiles);
+      await profiles.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ profiles, isUnused, viewport, hasTouch, bypassCSP, serviceWorkers }, use) => {
+    const profile = await profiles.take({ viewport, hasTouch, bypassCSP, serviceWorkers });
+    await use(profile.context);
+    await (isUnused ? profile.close() : profile.clear());
+  },
   bench: async ({ page, isFirstVisit }, use) => {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(String(error)));

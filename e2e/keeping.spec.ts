@@ -1,6 +1,8 @@
 import { expect, svg, test, type Bench } from './bench.ts';
 import type { Page } from '@playwright/test';
 
+test.use({ isUnused: true });
+
 async function rename(page: Page, name: string): Promise<void> {
   await page.getByLabel('Name of the piece').fill(name);
 }

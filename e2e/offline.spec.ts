@@ -20,7 +20,7 @@ const test = base.extend<{ server: GrowingServer }>({
     await server.stop();
   },
 });
-test.use({ serviceWorkers: 'allow', viewport: { width: 390, height: 844 }, hasTouch: true });
+test.use({ isUnused: true, serviceWorkers: 'allow', viewport: { width: 390, height: 844 }, hasTouch: true });
 
 test('with the server gone the sitting goes on: the last tap is there, the next is kept', async ({
   bench,

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { PDFDocument } from 'pdf-lib';
 import { Bench, expect, svg, test } from './bench.ts';
+import { paintedDemos, shownDemos } from './paintedDemos.ts';
 
 const FLOWER = svg(
   '<g fill="#b12f40">' +
@@ -18,6 +19,33 @@ test('opens on the demo pieces, worked by their stitches', async ({ bench, page 
   await expect(bench.figure('Parts')).toHaveText('20');
   await expect(page.locator('.picture[data-painted]')).toBeVisible();
 });
+
+test('the pictures that come with the demo are what is painted today', async ({ bench: { page } }) => {
+  const ready = await shownDemos(page, '/');
+  const painted = await paintedDemos(page, '/');
+  const apart = await page.evaluate(
+    async (pairs) => {
+      const pixels = async (text: string): Promise<Uint8ClampedArray> => {
+        const image = new Image();
+        image.src = `data:image/webp;base64,${text}`;
+        await image.decode();
+        const brush = new OffscreenCanvas(image.width, image.height).getContext('2d')!;
+        brush.drawImage(image, 0, 0);
+        return brush.getImageData(0, 0, image.width, image.height).data;
+      };
+      return Promise.all(
+        pairs.map(async (pair) => {
+          const [a, b] = await Promise.all(pair.map(pixels));
+          return a!.reduce((sum, value, i) => sum + Math.abs(value - b![i]!), 0) / a!.length;
+        }),
+      );
+    },
+    ready.map(({ picture }, i) => [picture, painted[i]!.picture].map((bytes) => bytes.toString('base64'))),
+  );
+  ready.forEach(({ file }, i) => expect(apart[i], file).toBeLessThan(SAME_PICTURE));
+});
+/** Two pictures of the same, one of them packed twice, differ by this much at most, in steps of 255 on the average. */
+const SAME_PICTURE = 6;
 
 test('a drawing becomes parts that can be worked, given to a group, and undone', async ({ bench, page }) => {
   await bench.open();

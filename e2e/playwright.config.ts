@@ -9,8 +9,9 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
+  // Nothing is timed here: a slow machine gets the time that it needs.
+  timeout: 180_000,
+  expect: { timeout: 40_000 },
   use: {
     testIdAttribute: 'data-test',
     baseURL: `http://localhost:${PORT}`,

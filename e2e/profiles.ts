@@ -1,0 +1,49 @@
+import type { Browser, BrowserContext, BrowserContextOptions, CDPSession } from '@playwright/test';
+
+/**
+ * Browsers for one test after the other. What a person would find kept is cleared after each; the program itself, fetched and compiled, stays:
+ * loading it anew was most of what tests did.
+ */
+export class Profiles {
+  private readonly free = new Map<string, Profile>();
+
+  constructor(private readonly browser: Browser) {}
+
+  /** A browser with nothing kept, as these options make it; used by nobody else until it is cleared. */
+  async take(options: BrowserContextOptions): Promise<Profile> {
+    const key = JSON.stringify(options);
+    const known = this.free.get(key);
+    this.free.delete(key);
+    if (known) return known;
+    const context = await this.browser.newContext(options);
+    const blank = await context.newPage();
+    return new Profile(context, await context.newCDPSession(blank), (profile) => this.free.set(key, profile));
+  }
+
+  async close(): Promise<void> {
+    for (const profile of this.free.values()) await profile.close();
+  }
+}
+
+class Profile {
+  constructor(
+    readonly context: BrowserContext,
+    private readonly devtools: CDPSession,
+    private readonly giveBack: (profile: Profile) => void,
+  ) {}
+
+  /** Closes what the test opened, and clears what it kept. */
+  async clear(): Promise<void> {
+    const [, ...opened] = this.context.pages();
+    const origins = new Set(opened.map((page) => new URL(page.url()).origin));
+    for (const page of opened) await page.close();
+    for (const origin of origins) {
+      await this.devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+    }
+    this.giveBack(this);
+  }
+
+  async close(): Promise<void> {
+    await this.context.close();
+  }
+}

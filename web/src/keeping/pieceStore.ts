@@ -1,6 +1,7 @@
 import { mergeRecords } from '@junctura/core/log';
 import { success, type Outcome } from '@junctura/core/measure';
 import {
+  checkPiece,
   checkPieceFile,
   recordSchema,
   type Piece,
@@ -163,6 +164,12 @@ export class PieceStore {
   async snapshots(pieceId: string): Promise<Outcome<Snapshot[]>> {
     return this.database.attempt(async (db) => (await db.getAllFromIndex('snapshots', 'pieceId', pieceId)).reverse());
   }
+}
+
+/** A piece as it is read: whatever order its fields were written in, whatever version wrote it. */
+export function textOf(piece: unknown): string {
+  const checked = checkPiece(piece);
+  return JSON.stringify(checked.ok ? checked.value : piece);
 }
 
 /** The entries that can be read; one that is damaged is passed over, and stays where it is. */

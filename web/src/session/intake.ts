@@ -22,6 +22,10 @@ function isPicture({ type, name }: File): boolean {
   return /^image\/(png|jpeg|webp)$/.test(type) || /\.(png|jpe?g|webp)$/i.test(name);
 }
 
+function isBackup({ name, type }: File): boolean {
+  return type === 'application/zip' || /\.zip$/i.test(name);
+}
+
 /** What is told of a piece that was there already. */
 const TOLD: Readonly<Record<Adopted['became'], string | null>> = {
   new: null,
@@ -51,6 +55,8 @@ export const useIntake = defineStore('intake', () => {
   const told = ref<string | null>(null);
   /** A picture that waits to be turned into parts. */
   const picture = shallowRef<File | null>(null);
+  /** A backup of a whole bench that waits to be looked into. */
+  const backup = shallowRef<File | null>(null);
   let stop: (() => void) | null = null;
 
   /** Takes files one after the other: a single one is opened, several are put on the bench; each that is not is told, with why. */
@@ -59,6 +65,12 @@ export const useIntake = defineStore('intake', () => {
     if (files.length === 0) return;
     problem.value = told.value = null;
     stop?.();
+    const packed = files.find(isBackup);
+    if (packed) {
+      backup.value = packed;
+      await router.push({ name: 'bench' });
+      return;
+    }
     const pictures = files.filter(isPicture);
     const refused: string[] = pictures.filter(isTooLarge).map(tooLarge);
     const [shown, ...others] = pictures.filter((file) => !isTooLarge(file));
@@ -124,7 +136,10 @@ export const useIntake = defineStore('intake', () => {
 
   /** Lets the person choose a file. */
   function choose(): void {
-    chooseFile(`.svg,.json,image/svg+xml,application/json,${PICTURES}`, (file) => void take([file]));
+    chooseFile(
+      `.svg,.json,.zip,image/svg+xml,application/json,application/zip,${PICTURES}`,
+      (file) => void take([file]),
+    );
   }
 
   /** Lets the person choose the drawing of the open piece as it was changed elsewhere. */
@@ -150,5 +165,5 @@ export const useIntake = defineStore('intake', () => {
     stop?.();
   }
 
-  return { readingName, problem, told, arrived, picture, take, adopt, refuse, choose, chooseChanged, cancel };
+  return { readingName, problem, told, arrived, picture, backup, take, adopt, refuse, choose, chooseChanged, cancel };
 });

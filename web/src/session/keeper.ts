@@ -1,16 +1,16 @@
 import { newId } from '../keeping/newId.ts';
 import { mergeRecords } from '@junctura/core/log';
 import { shortened } from '@junctura/core/measure';
-import { checkPiece, MOST_NAME, type Piece, type PieceFile } from '@junctura/core/piece';
+import { checkPiece, emptyPiece, MOST_NAME, type PieceFile } from '@junctura/core/piece';
 import { useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { loadDemo } from '../keeping/demos.ts';
 import { fullness } from '../keeping/database.ts';
-import { PieceStore } from '../keeping/pieceStore.ts';
+import { PieceStore, textOf } from '../keeping/pieceStore.ts';
 import { Unkept } from '../keeping/unsaved.ts';
 import { finishTyping } from '../ui/typing.ts';
-import { useOpenedPiece } from './openedPiece.ts';
+import { NONE, useOpenedPiece } from './openedPiece.ts';
 import { useRecord } from './record.ts';
 
 /** A save waits for a pause of this, so that typing is not saved letter by letter; in steady work no longer than that, ms. */
@@ -37,12 +37,6 @@ export type Opening =
 export interface Adopted {
   readonly id: string;
   readonly became: 'new' | 'merged' | 'beside';
-}
-
-/** A piece as it is read: whatever order its fields were written in. */
-function textOf(piece: Piece): string {
-  const checked = checkPiece(piece);
-  return JSON.stringify(checked.ok ? checked.value : piece);
 }
 
 /** Keeps the open piece in the browser: opens, saves, sees to it that two tabs do not overwrite each other. */
@@ -256,6 +250,12 @@ export const useKeeper = defineStore('keeper', () => {
     unkept.forget(opened.piece.id);
   }
 
+  /** What is stored was changed under the open piece, which is kept: it is closed, and read anew when it is opened again. */
+  function close(): void {
+    ++ticket;
+    take({ piece: emptyPiece(NONE, ''), record: [] }, 0);
+  }
+
   /** After a conflict: take what the other tab saved, or keep this state as a piece of its own. */
   async function settleConflict(keepMine: boolean): Promise<string> {
     const { piece } = opened;
@@ -320,5 +320,6 @@ export const useKeeper = defineStore('keeper', () => {
     settleConflict,
     putBack,
     giveUp,
+    close,
   };
 });

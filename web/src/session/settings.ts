@@ -123,6 +123,10 @@ export const useSettings = defineStore('settings', () => {
     const next = { ...own.value, thread, handSpread };
     if (JSON.stringify(next) !== JSON.stringify(own.value)) own.value = next;
   }
+  /** All settings of a backup; what makes no sense of them is as usual. */
+  function takeAll(value: unknown): void {
+    kept.value = read(JSON.stringify(value ?? {}));
+  }
   const theme = field('theme');
   watch(
     theme,
@@ -132,6 +136,9 @@ export const useSettings = defineStore('settings', () => {
     { immediate: true },
   );
   return {
+    /** All of it, as it is kept. */
+    all: computed(() => kept.value),
+    takeAll,
     own,
     factors,
     setLearned,

@@ -16,12 +16,12 @@ import { useDebounceFn, useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { DocumentStore } from '../keeping/documentStore.ts';
+import { BOX_KEY as KEY } from '../keeping/wholeBench.ts';
 import { Unkept } from '../keeping/unsaved.ts';
 
 /** A save waits for a pause of this; in steady work no longer than that, ms. */
 const SAVE_AFTER_MS = 150;
 const LONGEST_WAIT_MS = 800;
-const KEY = 'thread-box';
 const DEPTH = 200;
 
 interface Step {
@@ -108,6 +108,20 @@ export const useThreadBox = defineStore('threadBox', () => {
     } else await takeDemo();
     takeUpUnsaved();
     isLoaded.value = true;
+  }
+
+  /** Saves at once what still waits to be saved. */
+  async function flush(): Promise<void> {
+    if (isWaiting) await save();
+  }
+
+  /** What is kept was changed under the box that is shown: it is read anew. */
+  async function reload(): Promise<void> {
+    done.value = undone.value = [];
+    conflict.value = false;
+    problem.value = null;
+    loading = null;
+    await load();
   }
 
   /** A box that can't be read is kept under a name of its own, to be exported; nothing is written over it. */
@@ -226,6 +240,8 @@ export const useThreadBox = defineStore('threadBox', () => {
     undoLabel,
     redoLabel,
     load,
+    flush,
+    reload,
     change,
     changeEntries,
     addEntries,

@@ -4,17 +4,20 @@ import { AIR_MM } from '@junctura/core/materials';
 import { success, type Outcome } from '@junctura/core/measure';
 import { checkPiece, emptyPiece, PIECE_EXTENSION, plainHoop, type Piece } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
-import { onMounted, ref, shallowRef, watch } from 'vue';
+import { defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import PieceThumbnail from '../../hoop/PieceThumbnail.vue';
 import SettingsMenu from '../../session/SettingsMenu.vue';
 import { DEMOS, loadDemo } from '../../keeping/demos.ts';
 import { fileName, saveFile } from '../../keeping/files.ts';
 import type { RemovedPiece } from '../../keeping/pieceStore.ts';
+import type { TakeBack } from '../../session/wholeBench.ts';
 import { pieceRoute } from '../../session/pieceRoute.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useIntake } from '../../session/intake.ts';
 
+/** What packs and unpacks is loaded when it is asked for. */
+const BackupDialog = defineAsyncComponent(() => import('./BackupDialog.vue'));
 const keeper = useKeeper();
 const intake = useIntake();
 
@@ -104,6 +107,32 @@ async function putBack(): Promise<void> {
   await refresh();
 }
 
+const backsUp = ref(false);
+watch(
+  () => intake.backup,
+  (file) => {
+    if (file) backsUp.value = true;
+  },
+  { immediate: true },
+);
+function closeBackup(): void {
+  backsUp.value = false;
+  intake.backup = null;
+}
+/** What a backup made of the bench, and how it is taken back. */
+const restored = shallowRef<{ readonly told: string; readonly takeBack: TakeBack } | null>(null);
+async function afterRestoring(told: string, takeBack: TakeBack): Promise<void> {
+  closeBackup();
+  restored.value = { told, takeBack };
+  await refresh();
+}
+async function undoRestoring(): Promise<void> {
+  const back = await restored.value?.takeBack();
+  restored.value = null;
+  if (back && !back.ok) problem.value = back.problem;
+  await refresh();
+}
+
 /** What is stored of a piece that can't be opened, to be kept elsewhere. */
 function saveUnreadable({ name, stored }: Entry): void {
   saveFile(fileName(name, PIECE_EXTENSION), JSON.stringify(stored, null, 1), 'application/json');
@@ -141,6 +170,11 @@ function saveUnreadable({ name, stored }: Entry): void {
       “{{ removed.stored?.name }}” is off the bench. <NButton size="small" @click="putBack">Put it back</NButton>
     </p>
 
+    <p v-if="restored" class="problem" role="status">
+      {{ restored.told }} <NButton size="small" @click="undoRestoring">Undo</NButton>
+    </p>
+    <BackupDialog v-if="backsUp" :file="intake.backup" @close="closeBackup" @restored="afterRestoring" />
+
     <section v-if="own.length > 0" aria-label="On your bench">
       <h2>On your bench</h2>
       <ul class="pieces">
@@ -173,7 +207,10 @@ function saveUnreadable({ name, stored }: Entry): void {
         </li>
       </ul>
     </section>
-    <p class="small soft foot">Everything stays in this browser and in the files that you export.</p>
+    <p class="small soft foot">
+      Everything stays in this browser and in the files that you export.
+      <button type="button" class="plain back-up" @click="backsUp = true">Back up or restore all of it…</button>
+    </p>
   </main>
 </template>
 
@@ -246,6 +283,10 @@ h1 {
 }
 .remove {
   margin-left: 10px;
+  text-decoration: underline;
+  text-underline-offset: 2px;
+}
+.back-up {
   text-decoration: underline;
   text-underline-offset: 2px;
 }

@@ -1,0 +1,187 @@
+import { boxSchema, type ThreadBox } from '@junctura/core/materials';
+import { failure, plural, success, z, type Outcome } from '@junctura/core/measure';
+import { checkPieceFile, PIECE_EXTENSION, readPieceFile, recordSchema, writePiece } from '@junctura/core/piece';
+import type { PieceFile, RecordEntry } from '@junctura/core/piece';
+import { unzip, zip, type AsyncZippable } from 'fflate';
+import type { StoredPhoto } from './database.ts';
+import { fileName } from './files.ts';
+import type { BenchContent } from './wholeBench.ts';
+
+const FORMAT = 'junctura-bench';
+const VERSION = 1;
+export const BACKUP_EXTENSION = '.junctura.zip';
+const LIST = 'bench.json';
+const BOX = 'thread-box.json';
+/** No bench is larger, packed or unpacked, bytes; nor has one so many files. */
+const MOST_BYTES = 1_500_000_000;
+const MOST_TEXT_BYTES = 60_000_000;
+const MOST_FILES = 20_000;
+
+const id = z.string().min(1).max(200);
+const file = z.string().min(1).max(400);
+const listSchema = z.object({
+  format: z.literal(FORMAT),
+  version: z.number().int().min(1),
+  savedAt: z.iso.datetime(),
+  pieces: z.array(z.object({ id, file, savedAt: z.number() })).max(MOST_FILES),
+  /** What was noted of pieces that are not stored themselves: demo pieces that were never changed. */
+  records: z.array(z.object({ piece: id, entries: recordSchema })).max(MOST_FILES),
+  photographs: z
+    .array(z.object({ id, piece: id, at: z.string().max(60), file, type: z.string().max(60) }))
+    .max(MOST_FILES),
+  settings: z.unknown(),
+});
+type List = z.infer<typeof listSchema>;
+
+/** A backup as it is read: all that makes sense of it, and what does not. */
+export interface Backup {
+  /** An ISO time. */
+  readonly savedAt: string;
+  readonly pieces: readonly (PieceFile & { readonly savedAt: number })[];
+  readonly records: readonly { readonly piece: string; readonly entries: readonly RecordEntry[] }[];
+  readonly photographs: readonly StoredPhoto[];
+  readonly box: ThreadBox | null;
+  /** Unchecked; undefined: none were kept. */
+  readonly settings: unknown;
+  /** Files that can't be read, each with why. */
+  readonly unread: readonly string[];
+}
+
+/**
+ * All of a bench as one zip file: pieces as they are exported, each with its record; photographs; the thread box; settings. A piece that can't be
+ * read goes in as it is stored.
+ */
+export async function packBench(
+  content: BenchContent,
+  settings: unknown,
+  savedAt: string,
+): Promise<Outcome<Uint8Array<ArrayBuffer>>> {
+  const files: AsyncZippable = {};
+  const entriesOf = new Map<string, unknown[]>();
+  for (const { pieceId, entry } of content.entries) entriesOf.set(pieceId, [...(entriesOf.get(pieceId) ?? []), entry]);
+  const list: List = {
+    ...{ format: FORMAT, version: VERSION, savedAt },
+    ...{ pieces: [], records: [], photographs: [], settings },
+  };
+  for (const [i, { id, name, savedAt: at, piece }] of content.pieces.entries()) {
+    const checked = checkPieceFile(piece);
+    const path = `${checked.ok ? 'pieces' : 'unreadable'}/${i + 1}-${fileName(name, PIECE_EXTENSION)}`;
+    const text = checked.ok
+      ? writePiece(checked.value.piece, recordOf([...checked.value.record, ...(entriesOf.get(id) ?? [])]))
+      : JSON.stringify(piece);
+    files[path] = [bytesOf(text), { level: 6 }];
+    if (checked.ok) list.pieces.push({ id, file: path, savedAt: at });
+    entriesOf.delete(id);
+  }
+  for (const [piece, entries] of entriesOf) list.records.push({ piece, entries: recordOf(entries) });
+  for (const [i, { id, pieceId, at, picture }] of content.photographs.entries()) {
+    const path = `photographs/${i + 1}.${picture.type.split('/')[1] ?? 'jpeg'}`;
+    // Packed already: it is only put in.
+    files[path] = [new Uint8Array(await picture.arrayBuffer()), { level: 0 }];
+    list.photographs.push({ id, piece: pieceId, at, file: path, type: picture.type });
+  }
+  if (content.box !== null) files[BOX] = [bytesOf(JSON.stringify(content.box)), { level: 6 }];
+  files[LIST] = [bytesOf(JSON.stringify(list)), { level: 6 }];
+  return new Promise((resolve) =>
+    zip(files, (error, packed) =>
+      resolve(
+        error
+          ? failure(`The backup could not be packed: ${error.message}.`)
+          : success(packed as Uint8Array<ArrayBuffer>),
+      ),
+    ),
+  );
+}
+
+/** Reads a backup. What of it can't be read is told by its file; the rest is there. */
+export async function unpackBench(packed: Uint8Array): Promise<Outcome<Backup>> {
+  const files = await unpack(packed);
+  if (!files.ok) return files;
+  const listed = parsed(files.value[LIST]);
+  if (!listed.ok) return failure('This zip file is not a backup of a bench.');
+  const version = (listed.value as { version?: unknown } | null)?.version;
+  if (typeof version === 'number' && version > VERSION) {
+    return failure('This backup was written by a later Junctura. Reload to get it.');
+  }
+  const checked = listSchema.safeParse(listed.value);
+  if (!checked.success) {
+    return failure(`This backup is damaged at ${checked.error.issues[0]?.path.join('.') || 'its list'}.`);
+  }
+  const { savedAt, records, settings, ...list } = checked.data;
+  const unread: string[] = [];
+  const pieces = list.pieces.flatMap(({ id, file: path, savedAt: at }) => {
+    const bytes = files.value[path];
+    const read = bytes ? readPieceFile(textOf(bytes)) : failure('it is missing.');
+    if (read.ok) return [{ ...read.value, piece: { ...read.value.piece, id }, savedAt: at }];
+    unread.push(`${path}: ${read.problem}`);
+    return [];
+  });
+  const photographs = list.photographs.flatMap(({ id, piece, at, file: path, type }): StoredPhoto[] => {
+    const bytes = files.value[path];
+    if (bytes) return [{ id, pieceId: piece, at, picture: new Blob([bytes as Uint8Array<ArrayBuffer>], { type }) }];
+    unread.push(`${path}: it is missing.`);
+    return [];
+  });
+  const box = files.value[BOX] ? boxSchema.safeParse(valueOf(parsed(files.value[BOX]))) : null;
+  if (box && !box.success) unread.push(`${BOX}: it is wrong at ${box.error.issues[0]?.path.join('.')}.`);
+  for (const path of Object.keys(files.value)) {
+    if (path.startsWith('unreadable/')) unread.push(`${path}: it could not be read when the backup was made.`);
+  }
+  return success({ savedAt, pieces, records, photographs, box: box?.data ?? null, settings, unread });
+}
+
+/** Unpacks what a backup may hold; anything that would fill the memory is refused before it is unpacked. */
+async function unpack(packed: Uint8Array): Promise<Outcome<Record<string, Uint8Array>>> {
+  let [bytes, count] = [0, 0];
+  const isTooMuch = (): boolean => bytes > MOST_BYTES || count > MOST_FILES;
+  return new Promise((resolve) =>
+    unzip(
+      packed,
+      {
+        filter: ({ name, originalSize }) => {
+          const isText = name.endsWith('.json');
+          if (isText && originalSize > MOST_TEXT_BYTES) bytes = Infinity;
+          bytes += originalSize;
+          count++;
+          return !isTooMuch();
+        },
+      },
+      (error, files) => {
+        if (isTooMuch())
+          resolve(failure(`The file would unpack to more than a bench holds (${plural(count, 'file')}).`));
+        else if (error) resolve(failure('The file is not a zip file, or it is damaged.'));
+        else resolve(success(files));
+      },
+    ),
+  );
+}
+
+/** The entries that can be read, once each. */
+function recordOf(entries: readonly unknown[]): RecordEntry[] {
+  const known = new Map<string, RecordEntry>();
+  for (const entry of entries) {
+    const checked = recordSchema.element.safeParse(entry);
+    if (checked.success) known.set(checked.data.id, checked.data);
+  }
+  return [...known.values()];
+}
+
+function bytesOf(text: string): Uint8Array {
+  return new TextEncoder().encode(text);
+}
+
+function textOf(bytes: Uint8Array): string {
+  return new TextDecoder().decode(bytes);
+}
+
+function parsed(bytes: Uint8Array | undefined): Outcome<unknown> {
+  try {
+    return bytes ? success(JSON.parse(textOf(bytes)) as unknown) : failure('it is missing.');
+  } catch {
+    return failure('it is not JSON.');
+  }
+}
+
+function valueOf(outcome: Outcome<unknown>): unknown {
+  return outcome.ok ? outcome.value : undefined;
+}

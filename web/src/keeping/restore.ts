@@ -1,0 +1,108 @@
+import { EMPTY_BOX, boxSchema, type ThreadBox } from '@junctura/core/materials';
+import type { Backup } from './backup.ts';
+import type { StoredEntry } from './database.ts';
+import { textOf } from './pieceStore.ts';
+import type { Addition, BenchContent } from './wholeBench.ts';
+
+/** A piece of a backup against the bench. */
+export interface ComparedPiece {
+  readonly id: string;
+  readonly name: string;
+  readonly stands: 'new' | 'same' | 'differs';
+}
+
+/** What restoring a backup would do, before it is done. */
+export interface RestorePreview {
+  readonly pieces: readonly ComparedPiece[];
+  /** Entries, photographs and kinds of thread that are not here. */
+  readonly entries: number;
+  readonly photographs: number;
+  readonly threads: number;
+  /** Names of pieces here that the backup does not have: they leave the bench where it takes the bench's place. */
+  readonly onlyHere: readonly string[];
+}
+
+export function previewRestore(backup: Backup, here: BenchContent): RestorePreview {
+  const { entries, photographs, box } = merging(backup, here);
+  const stored = new Map(here.pieces.map(({ id, piece }) => [id, textOf(piece)]));
+  const known = new Set(backup.pieces.map(({ piece }) => piece.id));
+  return {
+    pieces: backup.pieces.map(({ piece }) => {
+      const text = stored.get(piece.id);
+      const stands = text === undefined ? 'new' : text === textOf(piece) ? 'same' : 'differs';
+      return { id: piece.id, name: piece.name, stands };
+    }),
+    entries: entries.length,
+    photographs: photographs.length,
+    threads: box ? box.entries.length - boxOf(here.box).entries.length : 0,
+    onlyHere: here.pieces.filter(({ id }) => !known.has(id)).map(({ name }) => name),
+  };
+}
+
+/**
+ * What a backup adds to a bench: what is here stays. Of a piece that differs, the backup's goes among its earlier states; entries never change, so
+ * their union is both records.
+ */
+export function merging(backup: Backup, here: BenchContent): Addition {
+  const stored = new Map(here.pieces.map(({ id, piece }) => [id, textOf(piece)]));
+  const earlier = new Set(here.snapshots.map(({ pieceId, piece }) => pieceId + textOf(piece)));
+  const differing = backup.pieces.filter(({ piece }) => {
+    const text = stored.get(piece.id);
+    const own = textOf(piece);
+    return text !== undefined && text !== own && !earlier.has(piece.id + own);
+  });
+  const entries = new Set(here.entries.map(({ pieceId, id }) => `${pieceId} ${id}`));
+  const photographs = new Set(here.photographs.map(({ id }) => id));
+  return {
+    pieces: storedPieces(backup).filter(({ id }) => !stored.has(id)),
+    snapshots: differing.map(({ piece, savedAt }) => ({ pieceId: piece.id, at: savedAt, piece })),
+    entries: storedEntries(backup).filter(({ pieceId, id }) => !entries.has(`${pieceId} ${id}`)),
+    photographs: backup.photographs.filter(({ id }) => !photographs.has(id)),
+    // A box that can't be read is not written over.
+    box: backup.box && isReadable(here.box) ? together(boxOf(here.box), backup.box) : null,
+  };
+}
+
+/** The bench as a backup has it; a thread box that it does not have stays. */
+export function replacing(backup: Backup, here: BenchContent): BenchContent {
+  return {
+    pieces: storedPieces(backup),
+    snapshots: [],
+    entries: storedEntries(backup),
+    photographs: backup.photographs,
+    box: backup.box ?? here.box,
+  };
+}
+
+function storedPieces({ pieces }: Backup): BenchContent['pieces'] {
+  return pieces.map(({ piece, savedAt }) => ({ id: piece.id, name: piece.name, savedAt, revision: 0, piece }));
+}
+
+function storedEntries({ pieces, records }: Backup): StoredEntry[] {
+  const all = [...pieces.map(({ piece, record }) => ({ piece: piece.id, entries: record })), ...records];
+  return all.flatMap(({ piece, entries }) => entries.map((entry) => ({ pieceId: piece, id: entry.id, entry })));
+}
+
+/** The box here with what only the other has; as it is here where both would be more than a box holds. */
+function together(here: ThreadBox, other: ThreadBox): ThreadBox {
+  const [entries, cards] = [idsOf(here.entries), idsOf(here.cards)];
+  const both = {
+    ...here,
+    entries: [...here.entries, ...other.entries.filter(({ id }) => !entries.has(id))],
+    cards: [...here.cards, ...other.cards.filter(({ id }) => !cards.has(id))],
+  };
+  return boxSchema.safeParse(both).success ? both : here;
+}
+
+function idsOf(list: readonly { readonly id: string }[]): Set<string> {
+  return new Set(list.map(({ id }) => id));
+}
+
+function isReadable(box: unknown): boolean {
+  return box === null || boxSchema.safeParse(box).success;
+}
+
+function boxOf(value: unknown): ThreadBox {
+  const checked = boxSchema.safeParse(value);
+  return checked.success ? checked.data : EMPTY_BOX;
+}

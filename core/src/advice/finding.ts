@@ -83,6 +83,8 @@ export interface FiguresOf {
   'rules-circle': { readonly rule: RuleId; readonly early: string; readonly late: string; readonly count: number };
   'sitting-long': { readonly sitting: number; readonly minutes: number; readonly wantedMin: number };
   carried: { readonly longestMm: number; readonly allowedMm: number; readonly cloth: string };
+  'needle-count': { readonly missing: number };
+  'hoop-left': { readonly since: string; readonly mostDays: number; readonly cloth: string };
   'not-read': { readonly note: string };
 }
 

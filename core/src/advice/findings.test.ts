@@ -5,6 +5,7 @@ import { REMEDIES } from './remedies.ts';
 import { readSvg } from '../drawing/index.ts';
 import { nearestShade, refOf } from '../materials/index.ts';
 import { seededRandom } from '../measure/index.ts';
+import { sittingRecord } from '../testing/pieces.ts';
 import {
   acceptFindings,
   applyEdit,
@@ -19,6 +20,7 @@ import {
   figuresKey,
   isAccepted,
   ownedFindings,
+  recordFindings,
   Planner,
   remediesFor,
   sayFinding,
@@ -86,7 +88,10 @@ function ofTwoLots(): Piece {
 /** The findings of a plan, and those about what is owned: a little of the first colour. */
 function planned(piece: Piece, id: FindingId): Pick<Workings, 'plan' | 'findings'> {
   const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
-  return { plan, findings: id === 'runs-out' ? ownedFindings(plan, { c1: 0.4 }) : findings };
+  const owned = ownedFindings(plan, { c1: 0.4 });
+  const left = recordFindings(piece, sittingRecord(5, 4), '2026-11-29T10:00:00.000Z');
+  const own: Partial<Record<FindingId, Finding[]>> = { 'runs-out': owned, 'needle-count': left, 'hoop-left': left };
+  return { plan, findings: own[id] ?? findings };
 }
 const otherOf = (figures: Finding['figures']): string | null => ('otherId' in figures ? figures.otherId : null);
 const hoop = plainHoop(100, 12);
@@ -186,6 +191,8 @@ const CASES: [FindingId, Piece][] = [
   ['may-run', pieceOf(square, { use: 'washed', cloth: { kind: 'calico', colour: '#ffffff' } })],
   ['confusable', pieceOf(beside('#8f9a3c', '#c98a3c'))],
   ['runs-out', pieceOf(square)],
+  ['needle-count', pieceOf(square)],
+  ['hoop-left', pieceOf(square, { hoop })],
   ['not-read', pieceOf(`${square}<text>hi</text>`)],
 ];
 

@@ -3,6 +3,7 @@ export { remediesFor, type Remedy } from './remedies.ts';
 export { FINDINGS } from './findings/index.ts';
 export { figuresKey, isAccepted, sayFinding, severityOf, stepOf, whyOf } from './judge.ts';
 export { ownedFindings } from './findings/owned.ts';
+export { recordFindings } from './findings/record.ts';
 export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type JudgedPair } from './colourPairs.ts';
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';
 export { Planner, type Workings } from './planner.ts';

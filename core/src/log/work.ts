@@ -4,6 +4,7 @@ import type { StitchId } from '../stitches/index.ts';
 import { stepSeconds, Z90, type Plan, type StepWork } from '../thread/index.ts';
 import { learnHand, trusted } from './learn.ts';
 import { byTime, countingEntries } from './progress.ts';
+import { lastSitting } from './sittings.ts';
 
 /** A step that was worked, with the time that it took; null: it is not known. */
 export interface WorkedStep {
@@ -63,8 +64,6 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
   const unsaid: LongGap[] = [];
   const pins = new Map<string, Extract<RecordEntry, { type: 'look-again' }>>();
   let openSince: string | null = null;
-  let needlesOut: number | null = null;
-  let needlesMissing = 0;
   let last: string | null = null;
   let seconds = 0;
   for (const entry of entries) {
@@ -84,11 +83,9 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
       const day = entry.at.slice(0, 10);
       days.set(day, (days.get(day) ?? 0) + own);
     }
-    if (entry.type === 'sitting-begun') [openSince, needlesOut, needlesMissing] = [entry.at, entry.needles, 0];
-    else if (entry.type === 'sitting-ended') {
-      needlesMissing = needlesOut !== null && entry.needles !== null ? needlesOut - entry.needles : 0;
-      [openSince, needlesOut] = [null, null];
-    } else if (entry.type === 'step-done' && at !== undefined) {
+    if (entry.type === 'sitting-begun') openSince = entry.at;
+    else if (entry.type === 'sitting-ended') openSince = null;
+    else if (entry.type === 'step-done' && at !== undefined) {
       const share = begun.get(entry.step) ?? 0;
       // Of a step that was begun before only its rest was timed.
       const whole = own !== null && share < 0.9 ? own / (1 - share) : null;
@@ -109,13 +106,14 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
     if (!partsDone.has(step.part) || done.has(step.key)) continue;
     done.set(step.key, { step, work: plan.work[i]!, at: '', seconds: null });
   }
+  const sitting = lastSitting(entries);
   return {
     done: [...done.values()],
     begun,
     left: leftOver(plan, done, later),
     openSince,
-    needlesOut,
-    needlesMissing,
+    needlesOut: sitting?.needlesOut ?? null,
+    needlesMissing: sitting?.needlesMissing ?? 0,
     seconds,
     days,
     unsaid,

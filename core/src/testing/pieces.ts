@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { readSvg } from '../drawing/index.ts';
 import { EMPTY_BOX, newEntry, refOf, type ThreadBox } from '../materials/index.ts';
 import { seededRandom } from '../measure/index.ts';
-import { readPiece, type Piece } from '../piece/index.ts';
+import { readPiece, type Piece, type PieceRecord } from '../piece/index.ts';
 import type { Plan, ShadeNeed } from '../thread/index.ts';
 import { planOf } from './plans.ts';
 
@@ -42,4 +42,12 @@ export function boxFor(needs: readonly ShadeNeed[], skeins: number): ThreadBox {
       newEntry({ id: `f${i}`, shade: refOf(shade), thread, lot: 'B2', partM: 1 }),
     ]),
   };
+}
+
+/** A sitting on the first of November, with so many needles out and in again. */
+export function sittingRecord(out: number | null, back: number | null): PieceRecord {
+  return [
+    { id: 'a', at: '2026-11-01T19:00:00.000Z', type: 'sitting-begun', needles: out },
+    { id: 'b', at: '2026-11-01T20:00:00.000Z', type: 'sitting-ended', needles: back },
+  ];
 }

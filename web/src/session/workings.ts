@@ -1,4 +1,4 @@
-import { ownedFindings, type Workings } from '@junctura/core/advice';
+import { ownedFindings, recordFindings, type Finding, type FindingId, type Workings } from '@junctura/core/advice';
 import { isSamePlanInput, planInput, type PlanInput } from '@junctura/core/piece';
 import { ownedFor } from '@junctura/core/thread';
 import type { OwnFactors, PlannedPart } from '@junctura/core/work';
@@ -6,6 +6,7 @@ import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { NONE, useOpenedPiece } from './openedPiece.ts';
+import { useRecord } from './record.ts';
 import { useSettings } from './settings.ts';
 import { tallyOf, type Tally } from './tally.ts';
 import { useThreadBox } from './threadBox.ts';
@@ -15,11 +16,15 @@ const SHOW_BUSY_AFTER_MS = 500;
 /** Planning that takes longer than this says that it does, ms. */
 const LONG_AFTER_MS = 10_000;
 
+/** The findings that a record makes. */
+const OF_RECORD: readonly FindingId[] = ['needle-count', 'hoop-left'];
+
 /** What the planner made of the open piece. A change that no plan depends on makes no plan. */
 export const useWorkings = defineStore('workings', () => {
   const opened = useOpenedPiece();
   const settings = useSettings();
   const threads = useThreadBox();
+  const record = useRecord();
   const planner = markRaw(new PlannerClient());
   /** The plan, with what is found of the thread that the person owns; null: there is none yet. */
   const current = shallowRef<Workings | null>(null);
@@ -76,16 +81,24 @@ export const useWorkings = defineStore('workings', () => {
     isStale.value = false;
     if (answer.ok) {
       planned = answer.value;
-      lookInBox();
+      lookAround();
       problem.value = null;
     } else problem.value = `The piece could not be planned: ${answer.problem}`;
   }
 
-  /** Findings of what is owned are made here: the planner knows nothing of the thread box. */
-  function lookInBox(): void {
+  /** Findings of what is owned and of what was noted are made here: the planner knows nothing of the thread box and the record. */
+  function lookAround(): void {
     if (!planned) return;
     const owned = ownedFindings(planned.plan, ownedFor(opened.piece, planned.plan, threads.box));
-    current.value = markRaw({ ...planned, findings: [...planned.findings, ...owned] });
+    current.value = markRaw({ ...planned, findings: [...planned.findings, ...owned, ...ofRecord()] });
+  }
+  function ofRecord(): Finding[] {
+    return recordFindings(opened.piece, record.entries, new Date().toISOString());
+  }
+  /** A tap seldom makes a finding: where it does not, all that is shown stays as it is. */
+  function lookAtRecord(): void {
+    const known = current.value?.findings.slice(-OF_RECORD.length).filter(({ id }) => OF_RECORD.includes(id));
+    if (known && JSON.stringify(known) !== JSON.stringify(ofRecord())) lookAround();
   }
 
   /** Gives up a plan that takes long: what was shown last stays, and is told to be of the state before. */
@@ -127,7 +140,8 @@ export const useWorkings = defineStore('workings', () => {
     () => settings.factors,
     () => opened.piece.id !== NONE && void replan(),
   );
-  watch(() => threads.box, lookInBox);
+  watch(() => threads.box, lookAround);
+  watch(() => record.entries, lookAtRecord);
 
   return {
     current,

@@ -9,6 +9,7 @@ import { closeFindings, MEETING_KINDS, neighbourFindings, twiceFindings } from '
 import { ORDER_KINDS, orderFindings } from './order.ts';
 import { OWNED_KINDS } from './owned.ts';
 import { partFindings, PARTS_KINDS } from './parts.ts';
+import { RECORD_KINDS } from './record.ts';
 import { TRANSFER_KINDS, transferFindings } from './transfer.ts';
 
 /** Every kind of finding. One that is missing here does not compile. */
@@ -21,6 +22,7 @@ export const FINDINGS: FindingKinds = {
   ...TRANSFER_KINDS,
   ...ORDER_KINDS,
   ...OWNED_KINDS,
+  ...RECORD_KINDS,
 };
 
 /** Everything that a plan gives cause to say, worst first within a part. */

@@ -8,10 +8,12 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import PaceList from './PaceList.vue';
 import PhotoRow from './PhotoRow.vue';
 import TabRow from '../../ui/TabRow.vue';
 import RecordList from './RecordList.vue';
 import WorkChart from './WorkChart.vue';
+import WorkedDays from './WorkedDays.vue';
 
 const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
 
@@ -111,6 +113,8 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
       </p>
       <PhotoRow />
       <WorkChart :so-far="soFar" :left="work.left" />
+      <WorkedDays :days="soFar.days" />
+      <PaceList :pace="work.pace" />
     </template>
   </div>
 </template>

@@ -1,0 +1,47 @@
+import { lastSitting } from '../../log/index.ts';
+import { clothOf, type Cloth } from '../../materials/index.ts';
+import { plural } from '../../measure/index.ts';
+import type { PieceRecord, PlanInput } from '../../piece/index.ts';
+import type { Finding, FindingKinds } from '../finding.ts';
+
+/** How many days a cloth may stay under the ring: what can be pressed hot gives up its crease, what cannot keeps it. General craft practice. */
+const STAYS_DAYS: Readonly<Record<Cloth['iron'], number>> = { hot: 14, warm: 5, no: 2 };
+const DAY_MS = 86_400_000;
+
+/**
+ * What a record gives cause to say between two sittings.
+ * @param now an ISO time
+ */
+export function recordFindings({ hoop, cloth }: PlanInput, record: PieceRecord, now: string): Finding[] {
+  const last = lastSitting(record);
+  if (!last?.ended) return [];
+  const found: Finding[] = [];
+  if (last.needlesMissing > 0) {
+    found.push({ id: 'needle-count', part: null, figures: { missing: last.needlesMissing } });
+  }
+  const kind = clothOf(cloth.kind)!;
+  const mostDays = STAYS_DAYS[kind.iron];
+  if (hoop && Date.parse(now) - Date.parse(last.ended) > mostDays * DAY_MS) {
+    const figures = { since: last.ended.slice(0, 10), mostDays, cloth: kind.name };
+    found.push({ id: 'hoop-left', part: null, figures });
+  }
+  return found;
+}
+
+/** What is said of each. */
+export const RECORD_KINDS = {
+  'needle-count': {
+    step: 'at-the-hoop',
+    severity: 'warn',
+    say: ({ missing }) =>
+      `${plural(missing, 'needle')} ${missing === 1 ? 'was' : 'were'} not counted in at the end of the last sitting.`,
+    why: 'Look for it before anyone sits down there, with a magnet and a lamp held low; a needle in a cushion is found by whoever sits on it.',
+  },
+  'hoop-left': {
+    step: 'at-the-hoop',
+    severity: 'note',
+    say: ({ since, mostDays, cloth }) =>
+      `Last worked on ${since}: if the hoop is still on, take it off. ${cloth} keeps its ring after about ${plural(mostDays, 'day')}.`,
+    why: 'Cloth that stays stretched under the ring gives there, gathers dust along it, and keeps a crease that pressing may not take out.',
+  },
+} satisfies Partial<FindingKinds>;

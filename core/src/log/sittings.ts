@@ -1,0 +1,29 @@
+import type { PieceRecord, RecordEntry } from '../piece/index.ts';
+import { byTime, countingEntries } from './progress.ts';
+
+/** The last sitting of a record: open, or how it was closed. */
+export interface LastSitting {
+  /** An ISO time. */
+  readonly begun: string;
+  /** An ISO time; null: it is open. */
+  readonly ended: string | null;
+  /** Needles that are laid out in it while it is open; null: nobody counted. */
+  readonly needlesOut: number | null;
+  /** Needles that were laid out and not counted in when it was closed. */
+  readonly needlesMissing: number;
+}
+
+/** Reads off a record its last sitting, whatever the order of its entries; null: there was none. */
+export function lastSitting(record: PieceRecord): LastSitting | null {
+  return countingEntries(record).sort(byTime).reduce(afterEntry, null);
+}
+
+function afterEntry(last: LastSitting | null, entry: RecordEntry): LastSitting | null {
+  if (entry.type === 'sitting-begun') {
+    return { begun: entry.at, ended: null, needlesOut: entry.needles, needlesMissing: 0 };
+  }
+  if (entry.type !== 'sitting-ended' || !last) return last;
+  const { begun, needlesOut } = last;
+  const missing = needlesOut !== null && entry.needles !== null ? needlesOut - entry.needles : 0;
+  return { begun, ended: entry.at, needlesOut: null, needlesMissing: missing };
+}

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import type { Pace } from '@junctura/core/log';
+import { plural } from '@junctura/core/measure';
+import { stitchKind } from '@junctura/core/stitches';
+import { computed } from 'vue';
+
+/** How quick she is in each kind of stitch, against the usual. */
+const props = defineProps<{ pace: Pace }>();
+
+/** How wide a bar can be, and what fills it: twice as long as usual, or half. */
+const HALF_PX = 44;
+
+const rows = computed(() =>
+  [...props.pace.stitches]
+    .sort(([, a], [, b]) => b.records - a.records)
+    .map(([stitch, { factor, records }]) => {
+      const percent = Math.round(100 * (factor - 1));
+      return {
+        stitch,
+        name: stitchKind(stitch).name,
+        steps: plural(records, 'step'),
+        told: percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'quicker'}`,
+        px: Math.max(-1, Math.min(1, Math.log2(factor))) * HALF_PX,
+      };
+    }),
+);
+</script>
+
+<template>
+  <table v-if="rows.length > 0" data-test="pace">
+    <caption class="soft">
+      Your pace by stitch, against the usual
+    </caption>
+    <tbody>
+      <tr v-for="row in rows" :key="row.stitch">
+        <th scope="row">{{ row.name }}</th>
+        <td class="soft small">{{ row.steps }}</td>
+        <td>
+          <svg :width="HALF_PX * 2" height="12" aria-hidden="true">
+            <rect :x="HALF_PX + Math.min(0, row.px)" y="2" :width="Math.abs(row.px)" height="8" class="bar" />
+            <line :x1="HALF_PX" y1="0" :x2="HALF_PX" y2="12" class="usual" />
+          </svg>
+        </td>
+        <td class="figure">{{ row.told }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+caption {
+  text-align: left;
+  padding-bottom: 4px;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+}
+td {
+  padding: 2px 0 2px 10px;
+  white-space: nowrap;
+}
+.bar {
+  fill: var(--madder);
+  opacity: 0.55;
+}
+.usual {
+  stroke: var(--ink-soft);
+}
+</style>

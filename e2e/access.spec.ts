@@ -157,3 +157,40 @@ test('thread does so too', async ({ bench, page }) => {
   await expect(page.getByTestId('shop-state')).toContainText('a stand-in');
   await check(page, 'the shopping list');
 });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+
+  test('all that is met at the hoop does so too', async ({ bench, page }) => {
+    await bench.open('/hoop/demo-rock-pool');
+    await expect(page.getByTestId('begin-sheet')).toContainText('Needles:');
+    await check(page, 'what to lay out');
+    await page.getByTestId('begin').click();
+    await expect(page.getByTestId('done')).toBeVisible();
+    await check(page, 'a step');
+    await page.getByTestId('more').click();
+    await expect(page.getByTestId('later')).toBeVisible();
+    await check(page, 'what else can be said of a step');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'How it is at the hoop' }).click();
+    await check(page, 'what it may do');
+    await page.keyboard.press('Escape');
+    await page.getByTestId('end').click();
+    await expect(page.getByTestId('needles-in')).toBeVisible();
+    await check(page, 'the end of a sitting');
+  });
+});
+
+test('the record and the backup do so too', async ({ bench, page }) => {
+  await bench.open('/piece/demo-rock-pool/at-the-hoop');
+  await expect(page.getByTestId('pace')).toBeVisible();
+  await check(page, 'how the work stands');
+  for (const view of ['On the needle', 'What was used', 'What was noted']) {
+    await bench.card.getByRole('button', { name: view }).click();
+    await check(page, view);
+  }
+  await bench.open('/');
+  await page.getByRole('button', { name: 'Back up or restore' }).click();
+  await expect(page.getByTestId('save-backup')).toBeVisible();
+  await check(page, 'backing up');
+});

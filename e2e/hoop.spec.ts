@@ -43,6 +43,7 @@ test('what was left for later comes later; needles that do not come back are mis
   await page.getByTestId('end').click();
   await page.getByRole('dialog').getByRole('button', { name: 'One fewer' }).click();
   await expect(page.getByRole('alert')).toContainText('before you get up');
+  await page.getByTestId('taken-off').click();
   await page.getByTestId('close-sitting').click();
   await expect(page.getByRole('alert')).toContainText('1 needle from last time not yet found');
 });
@@ -64,4 +65,33 @@ test('the desk sees what was done, what is left, and each entry, which can be ta
   await expect(record).toContainText('(taken back)');
   await bench.card.getByRole('button', { name: 'How it stands' }).click();
   await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20 steps');
+  const today = bench.card.getByRole('region', { name: 'Days at the hoop' }).getByRole('cell', { name: /:/ });
+  await expect(today).toHaveCount(1);
+});
+
+test.describe('on a phone that lies on its side', () => {
+  test.use({ viewport: { width: 844, height: 390 }, hasTouch: true });
+
+  test('everything is in reach of a thumb, and a tap is a tap', async ({ bench, page }) => {
+    await bench.open('/hoop/demo-kite');
+    await page.getByTestId('begin').tap();
+    const done = page.getByTestId('done');
+    for (let step = 2; step <= 4; step++) {
+      await done.tap();
+      await expect(done).toContainText(`${step} of 20`);
+    }
+    // A thumb that rests on it is no tap: it asks what else there is to say.
+    const { x, y, width, height } = (await done.boundingBox())!;
+    expect(height).toBeGreaterThan(300);
+    for (const control of [done, page.getByTestId('back'), page.getByTestId('more'), page.getByTestId('end')]) {
+      await expect(control).toBeInViewport({ ratio: 1 });
+    }
+    const glass = await page.context().newCDPSession(page);
+    const thumb = [{ x: x + width / 2, y: y + height / 2 }];
+    await glass.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: thumb });
+    await expect(page.getByTestId('later')).toBeVisible();
+    await glass.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    await page.keyboard.press('Escape');
+    await expect(done).toContainText('4 of 20');
+  });
 });

@@ -180,3 +180,54 @@ test('what is set in two tabs is merged', async ({ bench, page, context }) => {
   }
   expect(await kept()).toMatchObject({ units: 'inch', theme: 'lamp' });
 });
+
+test('the whole bench goes into one file and comes back: put together, in its place, and undone', async ({
+  bench,
+  page,
+}) => {
+  const names = page.getByRole('region', { name: 'On your bench' }).locator('strong');
+  await ownPiece(bench, 'moth');
+  await ownPiece(bench, 'fern');
+  await bench.open();
+  const open = (): Promise<void> => page.getByRole('button', { name: 'Back up or restore' }).click();
+  await open();
+  const download = page.waitForEvent('download');
+  await page.getByTestId('save-backup').click();
+  const file = await (await download).path();
+  await expect(page.getByRole('status')).toContainText('Saved:');
+  await page.keyboard.press('Escape');
+  // Since then: one is gone, one is another, one is new.
+  await page.getByRole('listitem').filter({ hasText: 'moth' }).getByRole('button', { name: 'Remove' }).click();
+  await page.getByRole('button', { name: 'fern' }).click();
+  await rename(page, 'fern, larger');
+  await bench.saved();
+  await ownPiece(bench, 'wren');
+  await bench.open();
+  const restore = async (way: RegExp): Promise<void> => {
+    await open();
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Choose a backup…' }).click();
+    await (await chooser).setFiles(file);
+    const list = page.getByRole('list', { name: 'Pieces in the backup' });
+    await expect(list).toContainText('fern differs from here');
+    await page.getByText(way).click();
+    await page.getByTestId('restore').click();
+  };
+  await restore(/^Put it together/);
+  await expect(page.getByRole('status')).toContainText('put together');
+  expect((await names.allTextContents()).sort()).toEqual(['fern, larger', 'moth', 'wren']);
+  await restore(/^In place of what is here/);
+  await expect(page.getByRole('status')).toContainText('2 pieces');
+  expect((await names.allTextContents()).sort()).toEqual(['fern', 'moth']);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(names).toHaveCount(3);
+  expect((await names.allTextContents()).sort()).toEqual(['fern, larger', 'moth', 'wren']);
+  await page.getByRole('button', { name: 'fern, larger' }).click();
+  await expect(page.getByLabel('Name of the piece')).toHaveValue('fern, larger');
+});
+
+test('a zip file that is no backup is refused in a sentence', async ({ bench, page }) => {
+  await bench.open();
+  await bench.bring('holiday.zip', Buffer.from('not a zip file'));
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('not a zip file, or it is damaged');
+});

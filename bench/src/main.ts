@@ -7,6 +7,7 @@ import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchOrder } from './order.ts';
 import { benchPainting } from './painting.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
+import { benchPhone } from './phone.ts';
 import { benchProposing } from './proposing.ts';
 import { benchRecord } from './record.ts';
 import { benchSaving } from './saving.ts';
@@ -40,6 +41,7 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   proposing: benchProposing,
   order: () => benchOrder(new Map(DEMOS.map((name) => [name, demo(name)]))),
   bytes: benchBytes,
+  phone: () => benchPhone(demo('rock-pool')),
   record: () => benchRecord(demo('rock-pool')),
   saving: benchSaving,
   reading: benchReading,

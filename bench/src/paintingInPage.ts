@@ -7,7 +7,7 @@ import { growingScene, sceneOf } from '../../web/src/picture/scene.ts';
 import { viewOf } from '../../web/src/picture/view.ts';
 import { medianMs } from './median.ts';
 
-const SIZE = { width: 1000, height: 1000 };
+const AT_THE_DESK = { width: 1000, height: 1000 };
 const ROUNDS = 7;
 
 export interface PaintingTimes {
@@ -21,21 +21,21 @@ export interface PaintingTimes {
   readonly longestStepMs: number;
 }
 
-function paintingTimes(piece: Piece): PaintingTimes {
+function paintingTimes(piece: Piece, size = AT_THE_DESK): PaintingTimes {
   const workings = new Planner().plan(piece, USUAL_FACTORS);
   const canvas = document.createElement('canvas');
   const screen = document.createElement('canvas');
-  Object.assign(canvas, SIZE);
-  Object.assign(screen, SIZE);
+  Object.assign(canvas, size);
+  Object.assign(screen, size);
   const brush = canvas.getContext('2d')!;
   const onScreen = screen.getContext('2d')!;
   const scene = sceneOf(piece, workings);
-  const view = viewOf((piece.hoop?.nominalMm ?? 150) / 2, SIZE);
+  const view = viewOf((piece.hoop?.nominalMm ?? 150) / 2, size);
   const { stitches } = workings.plan.totals;
   // Reading a pixel makes the browser carry out what it has put off.
   const settle = (target: CanvasRenderingContext2D): void => void target.getImageData(0, 0, 1, 1);
   const paintingMs = medianMs(() => {
-    for (const _ of paintPicture(brush, scene, view, SIZE, 'front'));
+    for (const _ of paintPicture(brush, scene, view, size, 'front'));
     settle(brush);
   }, ROUNDS);
   let shift = 0;
@@ -58,8 +58,8 @@ function paintingTimes(piece: Piece): PaintingTimes {
   }, ROUNDS);
   const growing = growingScene(piece, workings, workings.plan.order);
   const growth = new Growth(growing, view, () => {
-    const image = Object.assign(document.createElement('canvas'), SIZE);
-    return { ...SIZE, image, brush: image.getContext('2d')! };
+    const image = Object.assign(document.createElement('canvas'), size);
+    return { ...size, image, brush: image.getContext('2d')! };
   });
   const steps = growing.threads.map((_, i) => {
     const begun = performance.now();

@@ -1,39 +1,43 @@
-import { chromium, type BrowserContext, type Page } from '@playwright/test';
-import { mkdtempSync, rmSync } from 'node:fs';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import type { Page } from '@playwright/test';
 import { seededRandom, type Random } from '@junctura/core/measure';
-import { CHROMIUM } from '../../e2e/chromium.ts';
-import { createApp } from '../../server/src/app.ts';
+import { KilledBrowser } from './killedBrowser.ts';
 import { pick } from './mutate.ts';
 
 const PIECE = 'demo-kite';
-/** Between two edits, ms: at once, while one is being saved, after that. */
+/** Between two edits or taps, ms: at once, while one is being saved, after that. */
 const PAUSES = [0, 20, 120, 400, 1100] as const;
+/** What was tapped is on disk within this, ms. */
+const TAP_KEPT_MS = 100;
 
 /**
- * Edits a piece in a real browser, kills the browser in the middle, opens it again, and looks whether everything is there that was shown as
- * kept, as it was then or as it was edited later.
+ * Works in a real browser, kills it in the middle, opens it again, and looks whether everything is there that was shown as kept, as it was then or
+ * as it was worked later. By turns it edits at the desk and taps at the hoop.
  */
 export class SessionsRun {
-  private readonly profile = mkdtempSync(join(tmpdir(), 'junctura-fuzz-'));
-  private readonly server = createApp({ dist: resolve('web/dist') }).listen(0);
-  private last = 'Kite';
+  private readonly browser = new KilledBrowser();
+  private name = 'Kite';
 
-  async kill(seed: number): Promise<string | null> {
+  /** @returns what was lost, in a sentence; null: nothing */
+  kill(seed: number): Promise<string | null> {
+    return seed % 2 === 0 ? this.edits(seed) : this.taps(seed);
+  }
+
+  close(): Promise<void> {
+    return this.browser.end();
+  }
+
+  private async edits(seed: number): Promise<string | null> {
     const random = seededRandom(seed);
-    const browser = await this.begin();
-    const page = await this.open(browser);
+    const page = await this.desk();
     const before = await nameOf(page);
-    if (!before.startsWith(this.last)) {
-      await browser.close();
-      return `after a kill (${seed}) the name is “${before}”, though “${this.last}” was shown as kept`;
+    if (!before.startsWith(this.name)) {
+      await this.browser.shut();
+      return `after a kill (${seed}) the name is “${before}”, though “${this.name}” was shown as kept`;
     }
     let kept = before;
     const edits = 1 + Math.floor(random.next() * 8);
     for (let i = 0; i < edits; i++) {
-      await edit(page, random, `${this.last.split(' ')[0]} ${seed}.${i}`);
+      await edit(page, random, `${this.name.split(' ')[0]} ${seed}.${i}`);
       await page.waitForTimeout(pick(random, PAUSES));
       // In one look, so that both are of the same moment.
       kept = await page.evaluate((was) => {
@@ -41,33 +45,56 @@ export class SessionsRun {
         return isKept ? (document.querySelector<HTMLInputElement>('input.name')?.value ?? was) : was;
       }, kept);
     }
-    await killed(browser);
-    const again = await this.begin();
-    const found = await nameOf(await this.open(again));
-    await again.close();
+    await this.browser.kill();
+    const found = await nameOf(await this.desk());
+    await this.browser.shut();
     // Of this session, which edit; of an earlier one, none.
     const order = (name: string): number => (name.includes(` ${seed}.`) ? Number(name.split('.')[1]) : -1);
-    this.last = found;
+    this.name = found;
     if (found === kept || order(found) > order(kept)) return null;
     return `after a kill (${seed}) the name is “${found}”, though “${kept}” was shown as kept`;
   }
 
-  async close(): Promise<void> {
-    await new Promise((resolve) => this.server.close(resolve));
-    rmSync(this.profile, { recursive: true, force: true });
+  private async taps(seed: number): Promise<string | null> {
+    const random = seededRandom(seed);
+    const page = await this.browser.open(`/hoop/${PIECE}`);
+    await page.locator('[data-test=begin], [data-test=done]').first().waitFor();
+    if (await page.locator('[data-test=begin]').isVisible()) await page.locator('[data-test=begin]').click();
+    /** Where the work stood, and since when. */
+    const seen = [{ step: await stepOf(page), at: Date.now() }];
+    const taps = 1 + Math.floor(random.next() * 8);
+    for (let i = 0; i < taps; i++) {
+      const { step } = seen.at(-1)!;
+      // Neither before the first step nor past the last.
+      const goesBack = step > 14 || (step > 2 && random.next() < 0.25);
+      await page.locator(`[data-test=${goesBack ? 'back' : 'done'}]`).click();
+      const next = step + (goesBack ? -1 : 1);
+      await page.locator('[data-test=done]').getByText(`${next} of `).waitFor();
+      seen.push({ step: next, at: Date.now() });
+      await page.waitForTimeout(pick(random, PAUSES));
+    }
+    const killedAt = Date.now();
+    await this.browser.kill();
+    const again = await this.browser.open(`/hoop/${PIECE}`);
+    const found = await stepOf(again);
+    await this.browser.shut();
+    const kept = seen.findLastIndex(({ at }) => killedAt - at > TAP_KEPT_MS);
+    const possible = seen.slice(Math.max(0, kept)).map(({ step }) => step);
+    if (possible.includes(found)) return null;
+    return `after a kill (${seed}) the work stands at step ${found}, though ${possible.join(', ')} had been tapped`;
   }
 
-  private begin(): Promise<BrowserContext> {
-    return chromium.launchPersistentContext(this.profile, CHROMIUM);
-  }
-
-  private async open(context: BrowserContext): Promise<Page> {
-    const page = context.pages()[0] ?? (await context.newPage());
-    const { port } = this.server.address() as AddressInfo;
-    await page.goto(`http://localhost:${port}/piece/${PIECE}/hoop`);
+  private async desk(): Promise<Page> {
+    const page = await this.browser.open(`/piece/${PIECE}/hoop`);
     await page.locator('.tally dl').waitFor();
     return page;
   }
+}
+
+/** The number of the step that is to be worked. */
+async function stepOf(page: Page): Promise<number> {
+  const text = await page.locator('[data-test=done]').innerText();
+  return Number(/(\d+) of \d+/.exec(text)![1]);
 }
 
 function nameOf(page: Page): Promise<string> {
@@ -77,20 +104,4 @@ function nameOf(page: Page): Promise<string> {
 async function edit(page: Page, random: Random, name: string): Promise<void> {
   if (random.next() < 0.3) await page.getByLabel('Height').fill(`${40 + Math.floor(random.next() * 30)} mm`);
   await page.getByLabel('Name of the piece').fill(name);
-}
-
-/** Kills the browser's processes, with no word to the page. */
-async function killed(context: BrowserContext): Promise<void> {
-  const session = await context.browser()?.newBrowserCDPSession();
-  const { processInfo } = ((await session?.send('SystemInfo.getProcessInfo')) ?? { processInfo: [] }) as {
-    processInfo: { type: string; id: number }[];
-  };
-  for (const { id } of processInfo) {
-    try {
-      process.kill(id, 'SIGKILL');
-    } catch {
-      // It ended with the one before.
-    }
-  }
-  await context.close().catch(() => undefined);
 }

@@ -11,6 +11,8 @@ export interface LastSitting {
   readonly needlesOut: number | null;
   /** Needles that were laid out and not counted in when it was closed. */
   readonly needlesMissing: number;
+  /** Whether the cloth was taken out of the hoop since it began. */
+  readonly isTakenOff: boolean;
 }
 
 /** Reads off a record its last sitting, whatever the order of its entries; null: there was none. */
@@ -20,10 +22,13 @@ export function lastSitting(record: PieceRecord): LastSitting | null {
 
 function afterEntry(last: LastSitting | null, entry: RecordEntry): LastSitting | null {
   if (entry.type === 'sitting-begun') {
-    return { begun: entry.at, ended: null, needlesOut: entry.needles, needlesMissing: 0 };
+    return { begun: entry.at, ended: null, needlesOut: entry.needles, needlesMissing: 0, isTakenOff: false };
   }
-  if (entry.type !== 'sitting-ended' || !last) return last;
-  const { begun, needlesOut } = last;
+  if (!last) return null;
+  if (entry.type === 'cloth-taken-off') return { ...last, isTakenOff: true };
+  if (entry.type === 'cloth-mounted') return { ...last, isTakenOff: false };
+  if (entry.type !== 'sitting-ended') return last;
+  const { needlesOut } = last;
   const missing = needlesOut !== null && entry.needles !== null ? needlesOut - entry.needles : 0;
-  return { begun, ended: entry.at, needlesOut: null, needlesMissing: missing };
+  return { ...last, ended: entry.at, needlesOut: null, needlesMissing: missing };
 }

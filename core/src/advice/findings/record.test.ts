@@ -16,6 +16,10 @@ describe('what a record gives cause to say', () => {
     expect(ids(piece, sittingRecord(5, 5), days * 24 + 1)).toEqual(['hoop-left']);
     expect(ids({ ...piece, hoop: null }, sittingRecord(5, 5), days * 24 + 1)).toEqual([]);
     expect(ids(piece, sittingRecord(5, 5).slice(0, 1), days * 24 + 1)).toEqual([]);
+    const takenOff: PieceRecord = [{ id: 'c', at: '2026-11-01T20:01:00.000Z', type: 'cloth-taken-off' }];
+    expect(ids(piece, [...takenOff, ...sittingRecord(5, 5)], days * 24 + 1)).toEqual([]);
+    const onAgain: PieceRecord = [{ id: 'd', at: '2026-11-01T20:02:00.000Z', type: 'cloth-mounted' }];
+    expect(ids(piece, [...onAgain, ...takenOff, ...sittingRecord(5, 5)], days * 24 + 1)).toEqual(['hoop-left']);
     expect(ids(piece, sittingRecord(5, 3), 1)).toEqual(['needle-count']);
     expect(ids(piece, sittingRecord(null, 3), 1)).toEqual([]);
     expect(ids(piece, [], days * 24 + 1)).toEqual([]);

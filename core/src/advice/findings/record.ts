@@ -21,7 +21,7 @@ export function recordFindings({ hoop, cloth }: PlanInput, record: PieceRecord, 
   }
   const kind = clothOf(cloth.kind)!;
   const mostDays = STAYS_DAYS[kind.iron];
-  if (hoop && Date.parse(now) - Date.parse(last.ended) > mostDays * DAY_MS) {
+  if (hoop && !last.isTakenOff && Date.parse(now) - Date.parse(last.ended) > mostDays * DAY_MS) {
     const figures = { since: last.ended.slice(0, 10), mostDays, cloth: kind.name };
     found.push({ id: 'hoop-left', part: null, figures });
   }

@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { markOf } from '@junctura/core/materials';
-import { NButton } from 'naive-ui';
+import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { usePhotographs } from '../../session/photographs.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 
 /** At the end of a sitting: needles and pins counted in, the ring taken off, the cover closed. */
-const emit = defineEmits<{ end: [needles: number | null]; close: [] }>();
+const emit = defineEmits<{ end: [needles: number | null, isTakenOff: boolean]; close: [] }>();
 const opened = useOpenedPiece();
 const work = useWorkSoFar();
 
 const out = computed(() => work.soFar?.needlesOut ?? null);
 const counted = ref<number | null>(null);
 const needles = computed(() => counted.value ?? out.value ?? 0);
+const isTakenOff = ref(false);
 const photographs = usePhotographs();
 const before = photographs.all.length;
 const fades = computed(() => markOf(opened.piece.mark)!.staysDays !== null);
@@ -33,14 +34,17 @@ const fades = computed(() => markOf(opened.piece.mark)!.staysDays !== null);
         {{ out ?? 0 }} went out. Look on the chair, the floor and your clothes before you get up.
       </p>
       <ul class="needs">
-        <li v-if="opened.piece.hoop">Take the ring off, or loosen it: left on, it marks the cloth.</li>
+        <li v-if="opened.piece.hoop">
+          Take the ring off, or loosen it: left on, it marks the cloth.
+          <NCheckbox v-model:checked="isTakenOff" data-test="taken-off">It is off</NCheckbox>
+        </li>
         <li v-if="fades">The mark may fade before next time: look whether what comes next still shows.</li>
         <li>Cover the work from light and dust.</li>
       </ul>
       <NButton data-test="photograph" @click="photographs.take">Take a photograph of it</NButton>
       <p v-if="photographs.problem" class="warn" role="alert">{{ photographs.problem }}</p>
       <p v-else-if="photographs.all.length > before" class="soft" role="status">Kept with the piece in this browser.</p>
-      <button type="button" class="go" data-test="close-sitting" @click="emit('end', counted ?? out)">
+      <button type="button" class="go" data-test="close-sitting" @click="emit('end', counted ?? out, isTakenOff)">
         End the sitting
       </button>
       <NButton @click="emit('close')">Go on stitching</NButton>

@@ -119,8 +119,8 @@ function begin(needles: number): void {
   void work.note({ type: 'sitting-begun', needles });
 }
 const isEnding = ref(false);
-async function end(needles: number | null): Promise<void> {
-  await work.note({ type: 'sitting-ended', needles });
+async function end(needles: number | null, isTakenOff: boolean): Promise<void> {
+  await work.note({ type: 'sitting-ended', needles }, ...(isTakenOff ? [{ type: 'cloth-taken-off' as const }] : []));
   isEnding.value = false;
 }
 const unsaid = computed(() => work.soFar?.unsaid[0] ?? null);

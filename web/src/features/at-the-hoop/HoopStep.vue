@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { sayFinding } from '@junctura/core/advice';
 import { formatDuration, formatDurationRange, formatThread, plural } from '@junctura/core/measure';
 import { sittingDays, stepSeconds } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
@@ -7,6 +8,7 @@ import { useRouter } from 'vue-router';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
+import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import PaceList from './PaceList.vue';
 import PhotoRow from './PhotoRow.vue';
@@ -25,6 +27,7 @@ const opened = useOpenedPiece();
 const record = useRecord();
 const settings = useSettings();
 const work = useWorkSoFar();
+const workings = useWorkings();
 const router = useRouter();
 
 const soFar = computed(() => work.soFar!);
@@ -48,6 +51,8 @@ const paceText = computed(() => {
   return percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'quicker'} than usual`;
 });
 const earned = computed(() => (settings.rate.perHour * soFar.value.seconds) / 3600);
+/** Where the hoop may still be on since the last sitting. */
+const hoopLeft = computed(() => workings.current?.findings.find(({ id }) => id === 'hoop-left') ?? null);
 const isHandingOver = ref(false);
 const VIEWS = [
   { id: 'work', name: 'How it stands' },
@@ -110,6 +115,10 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
         {{ plural(soFar.needlesMissing, 'needle') }} {{ soFar.needlesMissing === 1 ? 'was' : 'were' }} not counted in at
         the end of the last sitting. Look for {{ soFar.needlesMissing === 1 ? 'it' : 'them' }} before anyone sits down
         there.
+      </p>
+      <p v-if="hoopLeft" class="warn" role="status">
+        {{ sayFinding(hoopLeft) }}
+        <NButton size="small" data-test="taken-off" @click="work.note({ type: 'cloth-taken-off' })">It is off</NButton>
       </p>
       <PhotoRow />
       <WorkChart :so-far="soFar" :left="work.left" />

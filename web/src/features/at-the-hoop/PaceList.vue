@@ -2,13 +2,17 @@
 import type { Pace } from '@junctura/core/log';
 import { plural } from '@junctura/core/measure';
 import { stitchKind } from '@junctura/core/stitches';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import { NButton } from 'naive-ui';
 
 /** How quick she is in each kind of stitch, against the usual. */
 const props = defineProps<{ pace: Pace }>();
 
 /** How wide a bar can be, and what fills it: twice as long as usual, or half. */
 const HALF_PX = 44;
+/** So many are shown first: those that are known best. */
+const FIRST = 8;
+const showsAll = ref(false);
 
 const rows = computed(() =>
   [...props.pace.stitches]
@@ -27,24 +31,29 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <table v-if="rows.length > 0" data-test="pace">
-    <caption class="soft">
-      Your pace by stitch, against the usual
-    </caption>
-    <tbody>
-      <tr v-for="row in rows" :key="row.stitch">
-        <th scope="row">{{ row.name }}</th>
-        <td class="soft small">{{ row.steps }}</td>
-        <td>
-          <svg :width="HALF_PX * 2" height="12" aria-hidden="true">
-            <rect :x="HALF_PX + Math.min(0, row.px)" y="2" :width="Math.abs(row.px)" height="8" class="bar" />
-            <line :x1="HALF_PX" y1="0" :x2="HALF_PX" y2="12" class="usual" />
-          </svg>
-        </td>
-        <td class="figure">{{ row.told }}</td>
-      </tr>
-    </tbody>
-  </table>
+  <section v-if="rows.length > 0" aria-label="Your pace by stitch">
+    <table data-test="pace">
+      <caption class="soft">
+        Your pace by stitch, against the usual
+      </caption>
+      <tbody>
+        <tr v-for="row in showsAll ? rows : rows.slice(0, FIRST)" :key="row.stitch">
+          <th scope="row">{{ row.name }}</th>
+          <td class="soft small">{{ row.steps }}</td>
+          <td>
+            <svg :width="HALF_PX * 2" height="12" aria-hidden="true">
+              <rect :x="HALF_PX + Math.min(0, row.px)" y="2" :width="Math.abs(row.px)" height="8" class="bar" />
+              <line :x1="HALF_PX" y1="0" :x2="HALF_PX" y2="12" class="usual" />
+            </svg>
+          </td>
+          <td class="figure">{{ row.told }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <NButton v-if="rows.length > FIRST && !showsAll" size="small" @click="showsAll = true"
+      >All {{ rows.length }} stitches</NButton
+    >
+  </section>
 </template>
 
 <style scoped>

@@ -75,6 +75,7 @@ function dayOf(day: Date): Day {
         </tr>
       </tbody>
     </table>
+    <p class="small soft legend">A full circle: two hours or more.</p>
   </section>
 </template>
 
@@ -114,6 +115,10 @@ td {
   color: var(--ink);
   box-shadow: inset 0 0 0 1.5px var(--madder);
   background: conic-gradient(color-mix(in srgb, var(--madder) 34%, transparent) var(--share), transparent 0);
+}
+.legend {
+  flex-basis: 100%;
+  margin: 0;
 }
 .told {
   position: absolute;

@@ -131,8 +131,12 @@ const savedAt = computed(() =>
             Your settings stay.
           </NRadio>
           <NRadio value="replace">
-            <strong>In place of what is here.</strong> The bench, the thread box and your settings become those of the
-            backup; earlier states are gone.
+            <strong>In place of what is here.</strong>
+            {{
+              found.backup.box
+                ? 'The bench, the thread box and your settings become those of the backup'
+                : 'The bench and your settings become those of the backup; it has no thread box, so yours stays'
+            }}. Earlier states are gone.
             <template v-if="found.preview.onlyHere.length > 0"
               >Off the bench: {{ found.preview.onlyHere.join(', ') }}.</template
             >

@@ -1,21 +1,14 @@
 import type { Piece } from '@junctura/core/piece';
 import { chromium } from '@playwright/test';
-import { build } from 'esbuild';
 import type { PaintingTimes } from './paintingInPage.ts';
 import { CHROMIUM } from '../../e2e/chromium.ts';
+import { scriptOf } from './inPage.ts';
 
 /** Lines for the bench: painting stitched views in a browser against plain strokes on the same canvas, and moving them. */
 export async function benchPainting(pieces: readonly Piece[]): Promise<string[]> {
-  const bundle = await build({
-    entryPoints: ['bench/src/paintingInPage.ts'],
-    bundle: true,
-    write: false,
-    format: 'iife',
-    target: 'es2022',
-  });
   const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage();
-  await page.addScriptTag({ content: bundle.outputFiles[0]!.text });
+  await page.addScriptTag({ content: await scriptOf('paintingInPage.ts') });
   const lines: string[] = [];
   for (const piece of pieces) {
     const { stitches, paintingMs, plainMs, movingMs, stepMs, longestStepMs } = await page.evaluate(

@@ -1,9 +1,9 @@
 import type { Piece } from '@junctura/core/piece';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
-import { build } from 'esbuild';
 import type { AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { CHROMIUM } from '../../e2e/chromium.ts';
+import { scriptOf } from './inPage.ts';
 import { createApp } from '../../server/src/app.ts';
 import { median } from './median.ts';
 import type { PaintingTimes } from './paintingInPage.ts';
@@ -89,14 +89,7 @@ async function taps(page: Page): Promise<{ tapMs: number; plans: number }> {
 
 /** How long all of the piece takes to paint at the size of a phone, ms. */
 async function paintedFrame(page: Page, piece: Piece): Promise<number> {
-  const bundle = await build({
-    entryPoints: ['bench/src/paintingInPage.ts'],
-    bundle: true,
-    write: false,
-    format: 'iife',
-    target: 'es2022',
-  });
-  await page.addScriptTag({ content: bundle.outputFiles[0]!.text });
+  await page.addScriptTag({ content: await scriptOf('paintingInPage.ts') });
   const { paintingMs } = await page.evaluate(
     ([given, size]) =>
       (

@@ -1,16 +1,31 @@
 <script setup lang="ts">
 import { Settings } from '@lucide/vue';
-import { NButton, NPopover } from 'naive-ui';
+import { useEventListener } from '@vueuse/core';
+import { NButton } from 'naive-ui';
 import { defineAsyncComponent } from 'vue';
+import { useOpening } from '../ui/useOpening.ts';
 
+const NPopover = defineAsyncComponent(async () => (await import('../ui/opening.ts')).NPopover);
 const SettingsForm = defineAsyncComponent(() => import('./SettingsForm.vue'));
+const { isOpen, isUsed, place, press, pressedElsewhere } = useOpening('right');
+useEventListener('keydown', ({ key }) => {
+  if (key === 'Escape') isOpen.value = false;
+});
 </script>
 
 <template>
-  <NPopover trigger="click" placement="bottom-end" style="max-width: 430px">
-    <template #trigger>
-      <NButton quaternary size="small" aria-label="Settings"><Settings :size="19" /></NButton>
-    </template>
+  <NButton quaternary size="small" aria-label="Settings" :aria-expanded="isOpen" @click="press"
+    ><Settings :size="19"
+  /></NButton>
+  <NPopover
+    v-if="isUsed"
+    trigger="manual"
+    placement="bottom-end"
+    style="max-width: 430px"
+    :show="isOpen"
+    v-bind="place"
+    @clickoutside="pressedElsewhere"
+  >
     <SettingsForm />
   </NPopover>
 </template>

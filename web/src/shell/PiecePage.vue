@@ -4,13 +4,14 @@ import { writeSvg } from '@junctura/core/drawing';
 import { pictureSvg } from '@junctura/core/paper';
 import { Redo2, Undo2, X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
-import { NAlert, NButton, NDropdown } from 'naive-ui';
+import { NAlert, NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import HoopView from '../hoop/HoopView.vue';
 import SettingsMenu from '../session/SettingsMenu.vue';
 import TheTally from './TheTally.vue';
 import TheTape from './TheTape.vue';
+import MenuButton from '../ui/MenuButton.vue';
 import { isTyping, useUndoKeys } from '../ui/useUndoKeys.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { fileName, saveFile } from '../keeping/files.ts';
@@ -195,9 +196,7 @@ function letBeGone(): void {
           @click="opened.redo"
           ><Redo2 :size="19"
         /></NButton>
-        <NDropdown trigger="click" :options="MENU" @select="menu">
-          <NButton size="small">File</NButton>
-        </NDropdown>
+        <MenuButton :options="MENU" @select="menu">File</MenuButton>
         <SettingsMenu />
       </div>
     </header>

@@ -448,4 +448,38 @@ header h1 {
     overflow-y: auto;
   }
 }
+/* A phone on its side: what can be pressed is in reach without scrolling. */
+@media (max-height: 480px) and (orientation: landscape) {
+  .page.open .done {
+    min-height: 38dvh;
+  }
+  .step {
+    gap: 3px;
+    padding: 6px 16px;
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .step > * {
+    grid-column: 1 / -1;
+  }
+  .step h2 {
+    grid-column: 1;
+    font-size: calc(22px * var(--type));
+  }
+  .what {
+    grid-column: 1;
+    font-size: calc(17px * var(--type));
+  }
+  .thread,
+  .needle {
+    font-size: 15px;
+  }
+  .bar {
+    width: 34px;
+  }
+  .step .side {
+    grid-area: 1 / 2 / 3 / 3;
+    flex-direction: column;
+    gap: 4px;
+  }
+}
 </style>

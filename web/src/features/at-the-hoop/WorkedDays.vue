@@ -69,7 +69,7 @@ function dayOf(day: Date): Day {
               :class="{ worked: day.told }"
               :style="{ '--share': `${Math.round(day.share * 100)}%` }"
               :title="day.told"
-              >{{ day.number }}<span v-if="day.told" class="told">: {{ day.told }}</span></span
+              >{{ day.number }}<span v-if="day.told" class="visually-hidden">: {{ day.told }}</span></span
             >
           </td>
         </tr>
@@ -119,12 +119,5 @@ td {
 .legend {
   flex-basis: 100%;
   margin: 0;
-}
-.told {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
 }
 </style>

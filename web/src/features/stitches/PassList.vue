@@ -5,9 +5,10 @@ import { formatDuration, formatThread } from '@junctura/core/measure';
 import type { PassRole } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import { ChevronDown, ChevronUp, Trash2 } from '@lucide/vue';
-import { NButton, NDropdown } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useSettings } from '../../session/settings.ts';
+import MenuButton from '../../ui/MenuButton.vue';
 import { ROLE_WORDS } from '../../session/partWords.ts';
 
 /** The passes of a part, laid like the layers they are: what is worked last lies on top of the list. */
@@ -71,9 +72,9 @@ const roles = computed(() =>
         <div v-if="index === open" class="body"><slot :index="index" /></div>
       </li>
     </ol>
-    <NDropdown trigger="click" :options="roles" @select="(role: PassRole) => emit('add', role)">
-      <NButton size="small" data-test="add-layer">Add a layer…</NButton>
-    </NDropdown>
+    <MenuButton :options="roles" data-test="add-layer" @select="(role) => emit('add', role as PassRole)"
+      >Add a layer…</MenuButton
+    >
   </section>
 </template>
 

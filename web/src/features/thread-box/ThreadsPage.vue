@@ -4,13 +4,14 @@ import { formatThread, plural } from '@junctura/core/measure';
 import { Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { saveFile } from '../../keeping/files.ts';
-import { NAlert, NButton, NDropdown } from 'naive-ui';
+import { NAlert, NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import BoxBulkCard from './BoxBulkCard.vue';
 import BoxEntryCard from './BoxEntryCard.vue';
 import BoxList from './BoxList.vue';
 import OwnCards from './OwnCards.vue';
+import MenuButton from '../../ui/MenuButton.vue';
 import SettingsMenu from '../../session/SettingsMenu.vue';
 import { useBoxFiles } from './useBoxFiles.ts';
 import { useBoxSearch } from './useBoxSearch.ts';
@@ -103,7 +104,7 @@ function exportDamaged(): void {
           "
           >Add thread</NButton
         >
-        <NDropdown trigger="click" :options="MENU" @select="menu"><NButton size="small">File</NButton></NDropdown>
+        <MenuButton :options="MENU" @select="menu">File</MenuButton>
         <SettingsMenu />
       </div>
     </header>

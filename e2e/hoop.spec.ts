@@ -48,6 +48,53 @@ test('what was left for later comes later; needles that do not come back are mis
   await expect(page.getByRole('alert')).toContainText('1 needle from last time not yet found');
 });
 
+test('two tabs on one sitting see each other', async ({ bench, page, context }) => {
+  await bench.open('/hoop/demo-kite');
+  await page.getByTestId('begin').click();
+  const other = await context.newPage();
+  await other.goto('/hoop/demo-kite');
+  const [here, there] = [page.getByTestId('done'), other.getByTestId('done')];
+  await expect(there).toContainText('1 of 20');
+  await here.click();
+  await expect(there).toContainText('2 of 20');
+  await there.click();
+  await expect(here).toContainText('3 of 20');
+  await page.getByTestId('back').click();
+  await expect(there).toContainText('2 of 20');
+});
+
+test('what storage refuses is told at the hoop, can be saved, and is kept as soon as it can be', async ({
+  bench,
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const { open } = IDBFactory.prototype;
+    IDBFactory.prototype.open = function (this: IDBFactory, ...given) {
+      if (document.title.startsWith('full')) throw new DOMException('refused', 'QuotaExceededError');
+      return open.apply(this, given);
+    };
+    const { put } = IDBObjectStore.prototype;
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...given) {
+      if (document.title.startsWith('full')) throw new DOMException('refused', 'QuotaExceededError');
+      return put.apply(this, given);
+    };
+  });
+  await bench.open('/hoop/demo-kite');
+  await page.getByTestId('begin').click();
+  await page.evaluate(() => (document.title = 'full'));
+  await page.getByTestId('done').click();
+  await expect(page.getByRole('alert')).toContainText('storage is full');
+  await expect(page.getByTestId('present')).toBeInViewport();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save to a file' }).click();
+  expect((await download).suggestedFilename()).toBe('kite.junctura.json');
+  await page.evaluate(() => (document.title = 'room'));
+  // With no further tap.
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await bench.open('/hoop/demo-kite');
+  await expect(page.getByTestId('done')).toContainText('2 of 20');
+});
+
 test('the desk sees what was done, what is left, and each entry, which can be taken back', async ({ bench, page }) => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await bench.open('/hoop/demo-kite');

@@ -1,9 +1,19 @@
 import { newId } from '../keeping/newId.ts';
 import { mergeRecords, progressOf, toWorkAgain } from '@junctura/core/log';
-import type { PieceRecord, RecordEntry, ThreadUse } from '@junctura/core/piece';
+import { recordSchema, type PieceRecord, type RecordEntry, type ThreadUse } from '@junctura/core/piece';
+import { useBroadcastChannel } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, markRaw, ref, shallowRef } from 'vue';
+import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { PieceStore } from '../keeping/pieceStore.ts';
+
+/** What could not be kept is tried again after this, ms. */
+const RETRY_MS = 5000;
+
+/** What another tab noted. */
+interface News {
+  readonly pieceId: string;
+  readonly entries: PieceRecord;
+}
 
 export type Noted<T> = T extends RecordEntry ? Omit<T, 'id' | 'at'> : never;
 
@@ -13,6 +23,11 @@ export const useRecord = defineStore('record', () => {
   const entries = shallowRef<PieceRecord>([]);
   const problem = ref<string | null>(null);
   let pieceId = '';
+  /** What is noted and not kept yet, by the piece that it is of. */
+  const waiting = new Map<string, PieceRecord>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  /** Tabs that are on the same sitting tell each other. */
+  const { data: told, post } = useBroadcastChannel<News, News>({ name: 'junctura-record' });
   const progress = computed(() => progressOf(entries.value));
 
   function take(id: string, record: PieceRecord): void {
@@ -20,13 +35,37 @@ export const useRecord = defineStore('record', () => {
     entries.value = markRaw([...record]);
   }
 
-  /** Adds entries; each is kept at once. */
+  /** Adds entries; each is kept at once, or tried again until it is. */
   async function add(added: PieceRecord): Promise<void> {
     if (added.length === 0) return;
     entries.value = markRaw(mergeRecords(entries.value, added));
-    const kept = await store.addEntries(pieceId, added);
-    problem.value = kept.ok ? null : kept.problem;
+    waiting.set(pieceId, [...(waiting.get(pieceId) ?? []), ...added]);
+    post({ pieceId, entries: added });
+    await keep();
   }
+
+  async function keep(): Promise<void> {
+    clearTimeout(timer);
+    for (const [id, own] of [...waiting]) {
+      const kept = await store.addEntries(id, own);
+      problem.value = kept.ok ? null : kept.problem;
+      if (!kept.ok) {
+        clearTimeout(timer);
+        timer = setTimeout(() => void keep(), RETRY_MS);
+        return;
+      }
+      // What was noted meanwhile still waits.
+      const left = (waiting.get(id) ?? []).filter((entry) => !own.includes(entry));
+      if (left.length > 0) waiting.set(id, left);
+      else waiting.delete(id);
+    }
+  }
+
+  watch(told, (news) => {
+    if (news?.pieceId !== pieceId) return;
+    const checked = recordSchema.safeParse(news.entries);
+    if (checked.success) entries.value = markRaw(mergeRecords(entries.value, checked.data));
+  });
 
   function newEntry(): Pick<RecordEntry, 'id' | 'at'> {
     return { id: newId(), at: new Date().toISOString() };

@@ -13,6 +13,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
+import { savePiece } from '../../session/savePiece.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import BeginSheet from './BeginSheet.vue';
 import StepPicture from './StepPicture.vue';
@@ -179,29 +180,34 @@ const isSetting = ref(false);
     :class="{ open: work.isOpen, 'target-left': settings.hoop.target === 'left' }"
     :style="{ '--type': TYPE[settings.hoop.type] }"
   >
-    <header>
-      <RouterLink
-        :to="{ name: 'piece', params: { id, step: 'at-the-hoop' } }"
-        class="icon"
-        aria-label="Back to the desk"
-        ><ArrowLeft :size="22"
-      /></RouterLink>
-      <h1>{{ opened.piece.name }}</h1>
-      <span v-if="work.isOpen && minutesOpen > 0" class="figure soft" role="timer">{{
-        formatDuration(minutesOpen / 60)
-      }}</span>
-      <NButton quaternary aria-label="Turn the picture as the hoop is turned" @click="turnDeg = (turnDeg + 90) % 360"
-        ><RotateCw :size="20"
-      /></NButton>
-      <NButton quaternary aria-label="How it is at the hoop" @click="isSetting = true"><Settings :size="20" /></NButton>
-      <NButton quaternary :aria-label="isLamp ? 'By day' : 'By lamp-light'" @click="changeLight"
-        ><Lamp :size="20"
-      /></NButton>
-      <NButton v-if="work.isOpen" data-test="end" @click="isEnding = true">End</NButton>
-    </header>
-
-    <p v-if="record.problem" class="line warn" role="alert">{{ record.problem }}</p>
-    <p v-if="workings.problem" class="line warn" role="alert">{{ workings.problem }}</p>
+    <div class="top">
+      <header>
+        <RouterLink
+          :to="{ name: 'piece', params: { id, step: 'at-the-hoop' } }"
+          class="icon"
+          aria-label="Back to the desk"
+          ><ArrowLeft :size="22"
+        /></RouterLink>
+        <h1>{{ opened.piece.name }}</h1>
+        <span v-if="work.isOpen && minutesOpen > 0" class="figure soft" role="timer">{{
+          formatDuration(minutesOpen / 60)
+        }}</span>
+        <NButton quaternary aria-label="Turn the picture as the hoop is turned" @click="turnDeg = (turnDeg + 90) % 360"
+          ><RotateCw :size="20"
+        /></NButton>
+        <NButton quaternary aria-label="How it is at the hoop" @click="isSetting = true"
+          ><Settings :size="20"
+        /></NButton>
+        <NButton quaternary :aria-label="isLamp ? 'By day' : 'By lamp-light'" @click="changeLight"
+          ><Lamp :size="20"
+        /></NButton>
+        <NButton v-if="work.isOpen" data-test="end" @click="isEnding = true">End</NButton>
+      </header>
+      <p v-if="record.problem" class="line warn" role="alert">
+        {{ record.problem }} <NButton size="small" @click="savePiece">Save to a file</NButton>
+      </p>
+      <p v-if="workings.problem" class="line warn" role="alert">{{ workings.problem }}</p>
+    </div>
     <p v-if="!work.plan" class="line" role="status">Working out the stitches…</p>
 
     <template v-else-if="work.soFar!.left.length === 0">
@@ -434,7 +440,7 @@ header h1 {
   .page.open.target-left .picture {
     grid-column: 2;
   }
-  .page.open header {
+  .page.open .top {
     grid-column: 1 / -1;
   }
   .page.open .picture {

@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { formatDuration, plural } from '@junctura/core/measure';
-import { needleName } from '@junctura/core/order';
-import { parkedDuring, stepNeedle } from '@junctura/core/thread';
+import { formatDuration } from '@junctura/core/measure';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
-import { ArrowLeft, Lamp, RotateCw, Settings, Undo2 } from '@lucide/vue';
+import { ArrowLeft, Lamp, RotateCw, Settings } from '@lucide/vue';
 import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -16,15 +14,9 @@ import { useWorkings } from '../../session/workings.ts';
 import { savePiece } from '../../session/savePiece.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import BeginSheet from './BeginSheet.vue';
+import PresentStep from './PresentStep.vue';
 import StepPicture from './StepPicture.vue';
 import { say, tick } from './sounds.ts';
-
-const BEGINS = {
-  new: 'Thread a new length.',
-  rest: 'Thread the rest of the last length again.',
-  parked: 'Take up the parked needle.',
-  same: 'Go on with the thread in the needle.',
-} as const;
 
 const EndSheet = defineAsyncComponent(() => import('./EndSheet.vue'));
 const HoopSettings = defineAsyncComponent(() => import('./HoopSettings.vue'));
@@ -97,24 +89,10 @@ const present = computed(() => work.present);
 const count = computed(() => work.steps.length);
 const number = computed(() => (work.soFar?.done.length ?? 0) + 1);
 
-/** What is on the needle for the present step, and which needles wait beside it. */
-const needle = computed(() => {
-  const own = work.plan && present.value && stepNeedle(work.plan, present.value);
-  if (!own) return null;
-  const lasts =
-    own.stitches === null
-      ? 'It lasts for all of this step.'
-      : `About ${plural(own.stitches, 'stitch', 'stitches')}, then fasten off and take a new one.`;
-  return { share: Math.max(0.05, own.share), text: `${BEGINS[own.begins]} ${lasts}` };
-});
 watch(present, (step, before) => {
   if (step && before && settings.hoop.voice)
     say(`${work.nameOf(step)}, ${work.stitchName(step)}, ${colour.value.name}`);
 });
-const parked = computed(() =>
-  work.plan && present.value ? parkedDuring(work.plan, present.value).map((id) => work.colourBy(id)) : [],
-);
-
 function begin(needles: number): void {
   brokenAt.value = 0;
   void work.note({ type: 'sitting-begun', needles });
@@ -231,7 +209,7 @@ const isSetting = ref(false);
 
     <template v-else>
       <StepPicture :turn-deg="turnDeg" class="picture" />
-      <section class="step">
+      <PresentStep :stays-awake="staysAwake" @more="hasMore = true">
         <p v-if="unsaid" class="line ask" role="status">
           {{ formatDuration(unsaid.seconds / 3600) }} without a tap: stitched, or away?
           <NButton size="small" @click="work.note({ type: 'long-gap', stitched: true, before: unsaid!.before })"
@@ -245,31 +223,7 @@ const isSetting = ref(false);
           Look into the distance, drop your shoulders, turn your wrists. Sharp or lasting pain: stop, and see a doctor
           or physiotherapist. <NButton size="small" @click="takeBreak">Done</NButton>
         </p>
-        <h2 data-test="present">{{ work.nameOf(present) }}</h2>
-        <p class="what">{{ work.stitchName(present) }}</p>
-        <p class="thread">
-          <i class="bar" :style="{ background: colour.hex }"></i>
-          <span>{{ colour.name }}, {{ plural(present!.strands, 'strand') }}, {{ needleName(present!.needle) }}</span>
-        </p>
-        <div v-if="needle" class="needle">
-          <span class="gauge" aria-hidden="true"
-            ><b :style="{ width: `${Math.round(needle.share * 100)}%`, background: colour.hex }"></b
-          ></span>
-          <span>{{ needle.text }}</span>
-        </div>
-        <p v-if="parked.length > 0" class="parked" data-test="parked">
-          <span class="soft">Waiting, threaded:</span>
-          <i v-for="(own, i) in parked" :key="i" :style="{ background: own.hex }" :title="own.name"></i>
-          <span class="visually-hidden">{{ parked.map(({ name }) => name).join(', ') }}</span>
-        </p>
-        <p v-if="!staysAwake" class="soft small">This browser can’t keep the screen awake.</p>
-        <div class="side">
-          <NButton :disabled="!work.canTakeBack" data-test="back" @click="work.takeBack"
-            ><Undo2 :size="18" />&nbsp;Take back</NButton
-          >
-          <NButton data-test="more" @click="hasMore = true">How, later, wrong…</NButton>
-        </div>
-      </section>
+      </PresentStep>
       <button
         type="button"
         class="done"
@@ -340,62 +294,6 @@ header h1 {
   color: var(--on-madder);
   cursor: pointer;
 }
-.step {
-  display: grid;
-  gap: 6px;
-  padding: 10px 18px;
-  background: var(--paper);
-}
-.step h2 {
-  font-size: calc(30px * var(--type));
-}
-.what {
-  font-size: calc(22px * var(--type));
-}
-.thread {
-  display: flex;
-  align-items: center;
-  gap: 10px;
-}
-.bar {
-  flex: none;
-  width: 64px;
-  height: 14px;
-  border-radius: 7px;
-  border: 1px solid rgb(0 0 0 / 20%);
-}
-.needle {
-  display: grid;
-  gap: 4px;
-  font-size: 16px;
-}
-.gauge {
-  height: 6px;
-  border-radius: 3px;
-  background: var(--chalk);
-  overflow: hidden;
-}
-.gauge b {
-  display: block;
-  height: 100%;
-}
-.parked {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  font-size: calc(16px * var(--type));
-}
-.parked i {
-  width: 22px;
-  height: 10px;
-  border-radius: 5px;
-  border: 1px solid rgb(0 0 0 / 20%);
-}
-.side {
-  display: flex;
-  gap: 10px;
-  flex-wrap: wrap;
-}
 .done {
   display: grid;
   place-content: center;
@@ -449,43 +347,10 @@ header h1 {
   .page.open .done {
     min-height: 44dvh;
   }
-  .page.open .step {
-    align-content: start;
-    overflow-y: auto;
-  }
 }
-/* A phone on its side: what can be pressed is in reach without scrolling. */
 @media (max-height: 480px) and (orientation: landscape) {
   .page.open .done {
     min-height: 38dvh;
-  }
-  .step {
-    gap: 3px;
-    padding: 6px 16px;
-    grid-template-columns: minmax(0, 1fr) auto;
-  }
-  .step > * {
-    grid-column: 1 / -1;
-  }
-  .step h2 {
-    grid-column: 1;
-    font-size: calc(22px * var(--type));
-  }
-  .what {
-    grid-column: 1;
-    font-size: calc(17px * var(--type));
-  }
-  .thread,
-  .needle {
-    font-size: 15px;
-  }
-  .bar {
-    width: 34px;
-  }
-  .step .side {
-    grid-area: 1 / 2 / 3 / 3;
-    flex-direction: column;
-    gap: 4px;
   }
 }
 </style>

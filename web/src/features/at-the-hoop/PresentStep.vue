@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { plural } from '@junctura/core/measure';
+import { needleName } from '@junctura/core/order';
+import { parkedDuring, stepNeedle } from '@junctura/core/thread';
+import { Undo2 } from '@lucide/vue';
+import { NButton } from 'naive-ui';
+import { computed } from 'vue';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
+
+/** The present step in words: what, how, in which thread, how far the needle reaches. What is asked meanwhile stands above it. */
+defineProps<{ staysAwake: boolean }>();
+const emit = defineEmits<{ more: [] }>();
+const work = useWorkSoFar();
+
+const BEGINS = {
+  new: 'Thread a new length.',
+  rest: 'Thread the rest of the last length again.',
+  parked: 'Take up the parked needle.',
+  same: 'Go on with the thread in the needle.',
+} as const;
+
+const present = computed(() => work.present);
+const colour = computed(() => work.colourBy(work.present?.colour));
+
+/** What is on the needle for the present step, and which needles wait beside it. */
+const needle = computed(() => {
+  const own = work.plan && present.value && stepNeedle(work.plan, present.value);
+  if (!own) return null;
+  const lasts =
+    own.stitches === null
+      ? 'It lasts for all of this step.'
+      : `About ${plural(own.stitches, 'stitch', 'stitches')}, then fasten off and take a new one.`;
+  return { share: Math.max(0.05, own.share), text: `${BEGINS[own.begins]} ${lasts}` };
+});
+const parked = computed(() =>
+  work.plan && present.value ? parkedDuring(work.plan, present.value).map((id) => work.colourBy(id)) : [],
+);
+</script>
+
+<template>
+  <section class="step">
+    <slot />
+    <h2 data-test="present">{{ work.nameOf(present) }}</h2>
+    <p class="what">{{ work.stitchName(present) }}</p>
+    <p class="thread">
+      <i class="bar" :style="{ background: colour.hex }"></i>
+      <span>{{ colour.name }}, {{ plural(present!.strands, 'strand') }}, {{ needleName(present!.needle) }}</span>
+    </p>
+    <div v-if="needle" class="needle">
+      <span class="gauge" aria-hidden="true"
+        ><b :style="{ width: `${Math.round(needle.share * 100)}%`, background: colour.hex }"></b
+      ></span>
+      <span>{{ needle.text }}</span>
+    </div>
+    <p v-if="parked.length > 0" class="parked" data-test="parked">
+      <span class="soft">Waiting, threaded:</span>
+      <i v-for="(own, i) in parked" :key="i" :style="{ background: own.hex }" :title="own.name"></i>
+      <span class="visually-hidden">{{ parked.map(({ name }) => name).join(', ') }}</span>
+    </p>
+    <p v-if="!staysAwake" class="soft small">This browser can’t keep the screen awake.</p>
+    <div class="side">
+      <NButton :disabled="!work.canTakeBack" data-test="back" @click="work.takeBack"
+        ><Undo2 :size="18" />&nbsp;Take back</NButton
+      >
+      <NButton data-test="more" @click="emit('more')">How, later, wrong…</NButton>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.step {
+  display: grid;
+  gap: 6px;
+  padding: 10px 18px;
+  background: var(--paper);
+}
+.step h2 {
+  font-size: calc(30px * var(--type));
+}
+.what {
+  font-size: calc(22px * var(--type));
+}
+.thread {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.bar {
+  flex: none;
+  width: 64px;
+  height: 14px;
+  border-radius: 7px;
+  border: 1px solid rgb(0 0 0 / 20%);
+}
+.needle {
+  display: grid;
+  gap: 4px;
+  font-size: 16px;
+}
+.gauge {
+  height: 6px;
+  border-radius: 3px;
+  background: var(--chalk);
+  overflow: hidden;
+}
+.gauge b {
+  display: block;
+  height: 100%;
+}
+.parked {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  font-size: calc(16px * var(--type));
+}
+.parked i {
+  width: 22px;
+  height: 10px;
+  border-radius: 5px;
+  border: 1px solid rgb(0 0 0 / 20%);
+}
+.side {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+}
+@media (min-width: 760px) and (orientation: landscape) {
+  .step {
+    align-content: start;
+    overflow-y: auto;
+  }
+}
+/* A phone on its side: what can be pressed is in reach without scrolling. */
+@media (max-height: 480px) and (orientation: landscape) {
+  .step {
+    gap: 3px;
+    padding: 6px 16px;
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
+  .step > * {
+    grid-column: 1 / -1;
+  }
+  .step h2 {
+    grid-column: 1;
+    font-size: calc(22px * var(--type));
+  }
+  .what {
+    grid-column: 1;
+    font-size: calc(17px * var(--type));
+  }
+  .thread,
+  .needle {
+    font-size: 15px;
+  }
+  .bar {
+    width: 34px;
+  }
+  .step .side {
+    grid-area: 1 / 2 / 3 / 3;
+    flex-direction: column;
+    gap: 4px;
+  }
+}
+</style>

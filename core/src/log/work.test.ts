@@ -84,7 +84,7 @@ describe('how the work stands', () => {
 });
 
 describe('the forecast', () => {
-  /** An embroiderer with a pace of her own, good and bad days, who sometimes forgets to tap. */
+  /** An embroiderer with a pace of her own, good and bad days, who sometimes forgets to tap, and sometimes goes away without a word. */
   function worked(seed: number, share: number): { record: RecordEntry[]; truth: number } {
     const random = seededRandom(seed);
     const hand = Math.exp(0.28 * random.normal());
@@ -99,6 +99,7 @@ describe('the forecast', () => {
     let seconds = 0;
     for (let i = 0; i < count; i++) {
       seconds += times[i]!;
+      if (random.next() < 0.03) seconds += random.between(4000, 12_000);
       const isForgotten = random.next() < 0.05;
       if (!isForgotten || i === count - 1) record.push(entry('step-done', seconds, { step: keyOf(i) }));
     }
@@ -120,6 +121,18 @@ describe('the forecast', () => {
     }
     expect(held / runs).toBeGreaterThanOrEqual(0.76);
     expect(held / runs).toBeLessThanOrEqual(0.84);
+  });
+
+  it('is out by less than half as much after ten steps as before the first', () => {
+    const errorAfter = (steps: number): number => {
+      const errors = Array.from({ length: 300 }, (_, seed) => {
+        const { record, truth } = worked(seed + 1, steps / pool.order.length);
+        const soFar = workSoFar(record, pool);
+        return Math.abs(Math.log(forecast(soFar, pool, learnPace(soFar.done)).seconds.p50 / truth));
+      });
+      return errors.sort((a, b) => a - b)[errors.length >> 1]!;
+    };
+    expect(errorAfter(10)).toBeLessThan(errorAfter(0) / 2);
   });
 
   it('narrows as more is done, and ends with nothing left', () => {

@@ -178,6 +178,12 @@ test.describe('on a phone', () => {
     await page.getByTestId('end').click();
     await expect(page.getByTestId('needles-in')).toBeVisible();
     await check(page, 'the end of a sitting');
+    await bench.open('/hoop/demo-bramble');
+    await expect(page.getByRole('heading', { name: 'All is stitched' })).toBeVisible();
+    await check(page, 'a piece that is stitched');
+    await page.getByTestId('hand-over').click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await check(page, 'handing over');
   });
 });
 

@@ -293,7 +293,7 @@ function letBeGone(): void {
 .piece {
   height: 100%;
   display: grid;
-  grid-template-rows: auto auto minmax(0, 1fr) auto;
+  grid-template: auto auto minmax(0, 1fr) auto / minmax(0, 1fr);
 }
 .head {
   display: flex;
@@ -390,6 +390,28 @@ function letBeGone(): void {
   }
   .card {
     padding: 16px 18px 28px;
+  }
+}
+/* A phone: the hoop above, what is said of it below. */
+@media (max-width: 640px) {
+  .head {
+    gap: 6px;
+    padding-inline: 10px 6px;
+  }
+  .head :deep(.tape) {
+    margin: 0 -6px 0 -10px;
+  }
+  .name {
+    flex: 1;
+    width: 0;
+    min-width: 60px;
+  }
+  .work {
+    grid-template: minmax(0, 2fr) minmax(0, 3fr) / minmax(0, 1fr);
+  }
+  .card {
+    border-left: 0;
+    border-top: 1px solid var(--chalk);
   }
 }
 </style>

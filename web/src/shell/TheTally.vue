@@ -141,4 +141,16 @@ dd {
     gap: 14px;
   }
 }
+@media (max-width: 640px) {
+  .tally {
+    padding: 6px 10px;
+  }
+  dl {
+    flex-basis: 100%;
+    overflow-x: auto;
+  }
+  dd {
+    font-size: 15px;
+  }
+}
 </style>

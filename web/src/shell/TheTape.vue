@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { isAccepted, severityOf, stepOf } from '@junctura/core/advice';
-import { computed } from 'vue';
+import { computed, onMounted, useTemplateRef, watch } from 'vue';
 import { RouterLink, useRoute } from 'vue-router';
 import { STEPS, type StepId } from './steps.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
 
 /** The steps like marks on a measuring tape; a mark shows what needs a look. */
-defineProps<{ step: StepId; pieceId: string }>();
+const props = defineProps<{ step: StepId; pieceId: string }>();
 
 const opened = useOpenedPiece();
 const route = useRoute();
@@ -22,10 +22,19 @@ const open = computed(() => {
   }
   return counts;
 });
+
+/** Where the tape is longer than the window, the present mark lies in its middle. */
+const tape = useTemplateRef('tape');
+function showHere(): void {
+  const [all, here] = [tape.value, tape.value?.querySelector<HTMLElement>('[aria-current]')];
+  if (all && here) all.scrollLeft = here.offsetLeft - (all.clientWidth - here.offsetWidth) / 2;
+}
+onMounted(showHere);
+watch([() => props.step, open], showHere, { flush: 'post' });
 </script>
 
 <template>
-  <nav class="tape" aria-label="Steps">
+  <nav ref="tape" class="tape" aria-label="Steps">
     <RouterLink
       v-for="(entry, i) in STEPS"
       :key="entry.id"
@@ -120,6 +129,16 @@ const open = computed(() => {
   }
   .mark {
     font-size: 15px;
+  }
+}
+@media (max-width: 640px) {
+  .tape {
+    position: relative;
+    overflow-x: auto;
+  }
+  .mark {
+    flex: none;
+    padding-inline: 9px;
   }
 }
 </style>

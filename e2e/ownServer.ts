@@ -1,11 +1,11 @@
 import express from 'express';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { fileURLToPath } from 'node:url';
+import { resolve } from 'node:path';
 import { createApp } from '../server/src/app.ts';
 
-/** The application as it was built. */
-export const BUILT = fileURLToPath(new URL('../web/dist', import.meta.url));
+/** The application as it was built; everything is run in the project's own folder. */
+export const BUILT = resolve('web/dist');
 
 export interface OwnServer {
   readonly address: string;

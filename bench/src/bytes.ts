@@ -1,16 +1,13 @@
 import { chromium } from '@playwright/test';
-import type { AddressInfo } from 'node:net';
-import { resolve } from 'node:path';
-import { createApp } from '../../server/src/app.ts';
 import { CHROMIUM } from '../../e2e/chromium.ts';
+import { startServer } from '../../e2e/ownServer.ts';
 
 /** What may come over the wire before the first picture, kB: for the page, and with its workers. */
 const WANTED = { page: 350, all: 560 } as const;
 
 /** Bytes from an empty cache until Rock Pool stands in its hoop, as the built application is served. Build it first. */
 export async function benchBytes(): Promise<string[]> {
-  const server = createApp({ dist: resolve('web/dist') }).listen(0);
-  const { port } = server.address() as AddressInfo;
+  const server = await startServer();
   const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage();
   const sizes: Promise<number>[] = [];
@@ -18,7 +15,7 @@ export async function benchBytes(): Promise<string[]> {
   page.context().on('requestfinished', (request) => {
     if (!isPainted) sizes.push(request.sizes().then(({ responseBodySize }) => responseBodySize / 1000));
   });
-  await page.goto(`http://localhost:${port}/piece/demo-rock-pool/stitches`);
+  await page.goto(`${server.address}/piece/demo-rock-pool/stitches`);
   await page.locator('.picture[data-painted]').waitFor();
   isPainted = true;
   // What the page itself asked for; its workers keep their own list.
@@ -28,7 +25,7 @@ export async function benchBytes(): Promise<string[]> {
   });
   const all = (await Promise.all(sizes)).reduce((sum, kB) => sum + kB, 0);
   await browser.close();
-  server.close();
+  await server.stop();
   return [
     `bytes before the first hoop picture, page / ${WANTED.page} kB: ${(own / WANTED.page).toFixed(2)} (${own.toFixed(0)} kB)`,
     `bytes before the first hoop picture, page and workers / ${WANTED.all} kB: ${(all / WANTED.all).toFixed(2)} (${all.toFixed(0)} kB)`,

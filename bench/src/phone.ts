@@ -1,10 +1,8 @@
 import type { Piece } from '@junctura/core/piece';
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
-import type { AddressInfo } from 'node:net';
-import { resolve } from 'node:path';
 import { CHROMIUM } from '../../e2e/chromium.ts';
+import { startServer } from '../../e2e/ownServer.ts';
 import { scriptOf } from './inPage.ts';
-import { createApp } from '../../server/src/app.ts';
 import { median } from './median.ts';
 import type { PaintingTimes } from './paintingInPage.ts';
 
@@ -19,8 +17,8 @@ const OPENINGS = 5;
 
 /** Lines for the bench: what a phone waits for at the hoop. The application is built first. */
 export async function benchPhone(piece: Piece): Promise<string[]> {
-  const server = createApp({ dist: resolve('web/dist') }).listen(0);
-  const address = `http://localhost:${(server.address() as AddressInfo).port}`;
+  const server = await startServer();
+  const { address } = server;
   const browser = await chromium.launch(CHROMIUM);
   const own = await browser.newContext({ ...PHONE, serviceWorkers: 'block' });
   const [bytes, pageBytes] = await bytesBefore(own, address);
@@ -31,8 +29,7 @@ export async function benchPhone(piece: Piece): Promise<string[]> {
   await page.goto(address + PATH);
   await page.evaluate(async () => void (await navigator.serviceWorker.ready));
   const withServer = await openings(page);
-  server.closeAllConnections();
-  await new Promise((done) => server.close(done));
+  await server.stop();
   const without = await openings(page);
   await browser.close();
   return [

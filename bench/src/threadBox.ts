@@ -1,8 +1,7 @@
 import { chromium } from '@playwright/test';
-import { spawn } from 'node:child_process';
 import { CHROMIUM } from '../../e2e/chromium.ts';
+import { startServer } from '../../e2e/ownServer.ts';
 
-const PORT = 4184;
 const ENTRIES = 5000;
 /** A frame that takes longer than this is felt, ms. */
 const FELT_MS = 50;
@@ -20,16 +19,11 @@ const WATCH_FRAMES = `
 
 /** A thread box of five thousand entries in the built application: its slowest frame while it is scrolled and filtered. */
 export async function benchThreadBox(): Promise<string[]> {
-  const server = spawn('npx', ['tsx', 'server/src/main.ts'], {
-    env: { ...process.env, PORT: String(PORT) },
-    stdio: ['ignore', 'pipe', 'inherit'],
-    detached: true,
-  });
-  await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
+  const server = await startServer();
   const browser = await chromium.launch(CHROMIUM);
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(`http://localhost:${PORT}/threads`);
+    await page.goto(`${server.address}/threads`);
     const rows = Array.from(
       { length: ENTRIES },
       (_, i) => `Shade ${i},n${i},#${(i * 3343 + 4096).toString(16).padStart(6, '0').slice(-6)},1,tin ${i % 40}`,
@@ -61,6 +55,6 @@ export async function benchThreadBox(): Promise<string[]> {
     ];
   } finally {
     await browser.close();
-    process.kill(-server.pid!);
+    await server.stop();
   }
 }

@@ -1,23 +1,21 @@
 import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { mkdtempSync, rmSync } from 'node:fs';
-import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
 import { CHROMIUM } from '../../e2e/chromium.ts';
-import { createApp } from '../../server/src/app.ts';
+import { startServer } from '../../e2e/ownServer.ts';
 
 /** A real browser with a profile on disk, opened again after each kill; and the server of the built application. */
 export class KilledBrowser {
   private readonly profile = mkdtempSync(join(tmpdir(), 'junctura-fuzz-'));
-  private readonly server = createApp({ dist: resolve('web/dist') }).listen(0);
+  private readonly server = startServer();
   private context: BrowserContext | null = null;
 
   /** Opens the application at a path. */
   async open(path: string): Promise<Page> {
     this.context = await chromium.launchPersistentContext(this.profile, CHROMIUM);
     const page = this.context.pages()[0] ?? (await this.context.newPage());
-    const { port } = this.server.address() as AddressInfo;
-    await page.goto(`http://localhost:${port}${path}`);
+    await page.goto((await this.server).address + path);
     return page;
   }
 
@@ -45,7 +43,7 @@ export class KilledBrowser {
 
   async end(): Promise<void> {
     await this.shut();
-    await new Promise((resolve) => this.server.close(resolve));
+    await (await this.server).stop();
     rmSync(this.profile, { recursive: true, force: true });
   }
 }

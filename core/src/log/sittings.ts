@@ -20,7 +20,8 @@ export function lastSitting(record: PieceRecord): LastSitting | null {
   return countingEntries(record).sort(byTime).reduce(afterEntry, null);
 }
 
-function afterEntry(last: LastSitting | null, entry: RecordEntry): LastSitting | null {
+/** The last sitting once one more entry was noted. */
+export function afterEntry(last: LastSitting | null, entry: RecordEntry): LastSitting | null {
   if (entry.type === 'sitting-begun') {
     return { begun: entry.at, ended: null, needlesOut: entry.needles, needlesMissing: 0, isTakenOff: false };
   }

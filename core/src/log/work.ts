@@ -4,7 +4,7 @@ import type { StitchId } from '../stitches/index.ts';
 import { stepSeconds, Z90, type Plan, type StepWork } from '../thread/index.ts';
 import { learnHand, trusted } from './learn.ts';
 import { byTime, countingEntries } from './progress.ts';
-import { lastSitting } from './sittings.ts';
+import { afterEntry, type LastSitting } from './sittings.ts';
 
 /** A step that was worked, with the time that it took; null: it is not known. */
 export interface WorkedStep {
@@ -63,7 +63,7 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
   const days = new Map<string, number>();
   const unsaid: LongGap[] = [];
   const pins = new Map<string, Extract<RecordEntry, { type: 'look-again' }>>();
-  let openSince: string | null = null;
+  let sitting: LastSitting | null = null;
   let last: string | null = null;
   let seconds = 0;
   for (const entry of entries) {
@@ -71,7 +71,7 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
     const at = 'step' in entry ? numbers.get(entry.step) : undefined;
     const planned = at === undefined ? null : plan.work[at]!;
     const usual = stepSeconds(planned);
-    let own = openSince === null ? null : gap;
+    let own = isOpen(sitting) ? gap : null;
     if (entry.type === 'long-gap') own = null;
     if (own !== null && own > Math.max(LONG_GAP.times * usual, LONG_GAP.seconds)) {
       const isStitched = said.get(entry.id);
@@ -83,9 +83,8 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
       const day = entry.at.slice(0, 10);
       days.set(day, (days.get(day) ?? 0) + own);
     }
-    if (entry.type === 'sitting-begun') openSince = entry.at;
-    else if (entry.type === 'sitting-ended') openSince = null;
-    else if (entry.type === 'step-done' && at !== undefined) {
+    sitting = afterEntry(sitting, entry);
+    if (entry.type === 'step-done' && at !== undefined) {
       const share = begun.get(entry.step) ?? 0;
       // Of a step that was begun before only its rest was timed.
       const whole = own !== null && share < 0.9 ? own / (1 - share) : null;
@@ -106,12 +105,11 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
     if (!partsDone.has(step.part) || done.has(step.key)) continue;
     done.set(step.key, { step, work: plan.work[i]!, at: '', seconds: null });
   }
-  const sitting = lastSitting(entries);
   return {
     done: [...done.values()],
     begun,
     left: leftOver(plan, done, later),
-    openSince,
+    openSince: isOpen(sitting) ? sitting.begun : null,
     needlesOut: sitting?.needlesOut ?? null,
     needlesMissing: sitting?.needlesMissing ?? 0,
     seconds,
@@ -119,6 +117,10 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
     unsaid,
     toLookAt: [...pins.values()],
   };
+}
+
+function isOpen(sitting: LastSitting | null): sitting is LastSitting {
+  return sitting !== null && sitting.ended === null;
 }
 
 function leftOver({ order, rules }: Plan, done: ReadonlyMap<string, unknown>, later: readonly string[]): Step[] {

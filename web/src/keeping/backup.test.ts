@@ -145,7 +145,9 @@ describe('a backup of the bench', () => {
     const files = unzipSync(packed.ok ? packed.value : new Uint8Array());
     const torn = Object.keys(files).find((name) => name.startsWith('unreadable/'))!;
     expect(new TextDecoder().decode(files[torn])).toBe('{"torn":true}');
-    const { unread } = await backupOf({ ...anyBench(seededRandom(3)), pieces: [piece] });
+    const entries = [{ pieceId: 'x', id: 'e1', entry: entryOf(1) }];
+    const { unread, records } = await backupOf({ ...anyBench(seededRandom(3)), pieces: [piece], entries });
+    expect(records).toEqual([{ piece: 'x', entries: [entryOf(1)] }]);
     expect(unread).toHaveLength(1);
     expect(unread[0]).toContain('torn');
   });

@@ -1,9 +1,11 @@
+import { mergeRecords } from '@junctura/core/log';
 import { boxSchema, type ThreadBox } from '@junctura/core/materials';
 import { failure, plural, success, z, type Outcome } from '@junctura/core/measure';
 import { checkPieceFile, PIECE_EXTENSION, readPieceFile, recordSchema, writePiece } from '@junctura/core/piece';
 import type { PieceFile, RecordEntry } from '@junctura/core/piece';
 import { unzip, zip, type AsyncZippable } from 'fflate';
 import type { StoredPhoto } from './database.ts';
+import { recordsByPiece } from './pieceStore.ts';
 import { fileName } from './files.ts';
 import type { BenchContent } from './wholeBench.ts';
 
@@ -24,7 +26,7 @@ const listSchema = z.object({
   version: z.number().int().min(1),
   savedAt: z.iso.datetime(),
   pieces: z.array(z.object({ id, file, savedAt: z.number() })).max(MOST_FILES),
-  /** What was noted of pieces that are not stored themselves: demo pieces that were never changed. */
+  /** What was noted of pieces that are not among them: demo pieces that were never changed, pieces that can't be read. */
   records: z.array(z.object({ piece: id, entries: recordSchema })).max(MOST_FILES),
   photographs: z
     .array(z.object({ id, piece: id, at: z.string().max(60), file, type: z.string().max(60) }))
@@ -57,8 +59,7 @@ export async function packBench(
   savedAt: string,
 ): Promise<Outcome<Uint8Array<ArrayBuffer>>> {
   const files: AsyncZippable = {};
-  const entriesOf = new Map<string, unknown[]>();
-  for (const { pieceId, entry } of content.entries) entriesOf.set(pieceId, [...(entriesOf.get(pieceId) ?? []), entry]);
+  const records = recordsByPiece(content.entries);
   const list: List = {
     ...{ format: FORMAT, version: VERSION, savedAt },
     ...{ pieces: [], records: [], photographs: [], settings },
@@ -67,13 +68,14 @@ export async function packBench(
     const checked = checkPieceFile(piece);
     const path = `${checked.ok ? 'pieces' : 'unreadable'}/${i + 1}-${fileName(name, PIECE_EXTENSION)}`;
     const text = checked.ok
-      ? writePiece(checked.value.piece, recordOf([...checked.value.record, ...(entriesOf.get(id) ?? [])]))
+      ? writePiece(checked.value.piece, mergeRecords(checked.value.record, records.get(id) ?? []))
       : JSON.stringify(piece);
     files[path] = [bytesOf(text), { level: 6 }];
     if (checked.ok) list.pieces.push({ id, file: path, savedAt: at });
-    entriesOf.delete(id);
   }
-  for (const [piece, entries] of entriesOf) list.records.push({ piece, entries: recordOf(entries) });
+  // What was noted of a piece that is not among them, or can't be read.
+  const packed = new Set(list.pieces.map((piece) => piece.id));
+  for (const [piece, entries] of records) if (!packed.has(piece)) list.records.push({ piece, entries });
   for (const [i, { id, pieceId, at, picture }] of content.photographs.entries()) {
     const path = `photographs/${i + 1}.${picture.type.split('/')[1] ?? 'jpeg'}`;
     // Packed already: it is only put in.
@@ -154,16 +156,6 @@ async function unpack(packed: Uint8Array): Promise<Outcome<Record<string, Uint8A
       },
     ),
   );
-}
-
-/** The entries that can be read, once each. */
-function recordOf(entries: readonly unknown[]): RecordEntry[] {
-  const known = new Map<string, RecordEntry>();
-  for (const entry of entries) {
-    const checked = recordSchema.element.safeParse(entry);
-    if (checked.success) known.set(checked.data.id, checked.data);
-  }
-  return [...known.values()];
 }
 
 function bytesOf(text: string): Uint8Array {

@@ -109,9 +109,7 @@ export class PieceStore {
   async allRecords(): Promise<Outcome<ReadonlyMap<string, RecordEntry[]>>> {
     const found = await this.database.attempt((db) => db.getAll('entries'));
     if (!found.ok) return found;
-    const byPiece = new Map<string, StoredEntry[]>();
-    for (const stored of found.value) byPiece.set(stored.pieceId, [...(byPiece.get(stored.pieceId) ?? []), stored]);
-    return success(new Map([...byPiece].map(([id, entries]) => [id, readable(entries)])));
+    return success(recordsByPiece(found.value));
   }
 
   /** Keeps a state of a piece among its earlier ones, without making it the present one. One that is there already is not kept twice. */
@@ -172,9 +170,24 @@ export function textOf(piece: unknown): string {
   return JSON.stringify(checked.ok ? checked.value : piece);
 }
 
-/** The entries that can be read; one that is damaged is passed over, and stays where it is. */
+/** What of stored entries can be read, by the id of the piece. */
+export function recordsByPiece(stored: readonly StoredEntry[]): Map<string, RecordEntry[]> {
+  const records = new Map<string, RecordEntry[]>();
+  for (const { pieceId, entry } of stored) {
+    const record = records.get(pieceId) ?? [];
+    record.push(...readableEntries([entry]));
+    records.set(pieceId, record);
+  }
+  return records;
+}
+
 function readable(stored: readonly StoredEntry[]): RecordEntry[] {
-  return stored.flatMap(({ entry }) => {
+  return readableEntries(stored.map(({ entry }) => entry));
+}
+
+/** The entries that can be read; one that is damaged is passed over, and stays where it is. */
+export function readableEntries(entries: readonly unknown[]): RecordEntry[] {
+  return entries.flatMap((entry) => {
     const checked = recordSchema.element.safeParse(entry);
     return checked.success ? [checked.data] : [];
   });

@@ -1,4 +1,5 @@
 import { EMPTY_BOX, boxSchema, type ThreadBox } from '@junctura/core/materials';
+import type { Piece } from '@junctura/core/piece';
 import type { Backup } from './backup.ts';
 import type { StoredEntry } from './database.ts';
 import { textOf } from './pieceStore.ts';
@@ -23,15 +24,11 @@ export interface RestorePreview {
 }
 
 export function previewRestore(backup: Backup, here: BenchContent): RestorePreview {
-  const { entries, photographs, box } = merging(backup, here);
-  const stored = new Map(here.pieces.map(({ id, piece }) => [id, textOf(piece)]));
-  const known = new Set(backup.pieces.map(({ piece }) => piece.id));
+  const pieces = comparedPieces(backup, here);
+  const { entries, photographs, box } = merging(backup, here, pieces);
+  const known = new Set(pieces.map(({ id }) => id));
   return {
-    pieces: backup.pieces.map(({ piece }) => {
-      const text = stored.get(piece.id);
-      const stands = text === undefined ? 'new' : text === textOf(piece) ? 'same' : 'differs';
-      return { id: piece.id, name: piece.name, stands };
-    }),
+    pieces,
     entries: entries.length,
     photographs: photographs.length,
     threads: box ? box.entries.length - boxOf(here.box).entries.length : 0,
@@ -39,28 +36,39 @@ export function previewRestore(backup: Backup, here: BenchContent): RestorePrevi
   };
 }
 
+/** All pieces of a backup, in its order. */
+function comparedPieces(backup: Backup, here: BenchContent): ComparedPiece[] {
+  const stored = new Map(here.pieces.map(({ id, piece }) => [id, piece]));
+  return backup.pieces.map(({ piece }) => {
+    const { id, name } = piece;
+    if (!stored.has(id)) return { id, name, stands: 'new' };
+    return { id, name, stands: textOf(stored.get(id)) === textOf(piece) ? 'same' : 'differs' };
+  });
+}
+
 /**
  * What a backup adds to a bench: what is here stays. Of a piece that differs, the backup's goes among its earlier states; entries never change, so
  * their union is both records.
  */
-export function merging(backup: Backup, here: BenchContent): Addition {
-  const stored = new Map(here.pieces.map(({ id, piece }) => [id, textOf(piece)]));
-  const earlier = new Set(here.snapshots.map(({ pieceId, piece }) => pieceId + textOf(piece)));
-  const differing = backup.pieces.filter(({ piece }) => {
-    const text = stored.get(piece.id);
-    const own = textOf(piece);
-    return text !== undefined && text !== own && !earlier.has(piece.id + own);
-  });
+export function merging(backup: Backup, here: BenchContent, compared = comparedPieces(backup, here)): Addition {
+  const stands = new Map(compared.map((piece) => [piece.id, piece.stands]));
+  const differing = backup.pieces.filter(({ piece }) => stands.get(piece.id) === 'differs' && !isEarlier(piece, here));
   const entries = new Set(here.entries.map(({ pieceId, id }) => `${pieceId} ${id}`));
   const photographs = new Set(here.photographs.map(({ id }) => id));
   return {
-    pieces: storedPieces(backup).filter(({ id }) => !stored.has(id)),
+    pieces: storedPieces(backup).filter(({ id }) => stands.get(id) === 'new'),
     snapshots: differing.map(({ piece, savedAt }) => ({ pieceId: piece.id, at: savedAt, piece })),
     entries: storedEntries(backup).filter(({ pieceId, id }) => !entries.has(`${pieceId} ${id}`)),
     photographs: backup.photographs.filter(({ id }) => !photographs.has(id)),
     // A box that can't be read is not written over.
     box: backup.box && isReadable(here.box) ? together(boxOf(here.box), backup.box) : null,
   };
+}
+
+/** Whether a state of a piece is among its earlier ones already. */
+function isEarlier(piece: Piece, { snapshots }: BenchContent): boolean {
+  const text = textOf(piece);
+  return snapshots.some((snapshot) => snapshot.pieceId === piece.id && textOf(snapshot.piece) === text);
 }
 
 /** The bench as a backup has it; a thread box that it does not have stays. */

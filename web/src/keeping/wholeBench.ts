@@ -68,7 +68,7 @@ export class WholeBench {
         for (const name of STORES) if (name !== 'documents') void transaction.objectStore(name).clear();
       }
       for (const piece of content.pieces) {
-        const revision = Math.max(revisions.get(piece.id) ?? 0, clears ? piece.revision : 0) + 1;
+        const revision = Math.max(revisions.get(piece.id) ?? 0, piece.revision) + 1;
         void pieces.put({ ...piece, revision });
         void transaction.objectStore('thumbnails').delete(piece.id);
       }

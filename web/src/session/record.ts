@@ -1,10 +1,10 @@
 import { newId } from '../keeping/newId.ts';
 import { mergeRecords, progressOf, toWorkAgain } from '@junctura/core/log';
-import { recordSchema, type PieceRecord, type RecordEntry, type ThreadUse } from '@junctura/core/piece';
+import type { PieceRecord, RecordEntry, ThreadUse } from '@junctura/core/piece';
 import { useBroadcastChannel } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
-import { PieceStore } from '../keeping/pieceStore.ts';
+import { PieceStore, readableEntries } from '../keeping/pieceStore.ts';
 
 /** What could not be kept is tried again after this, ms. */
 const RETRY_MS = 5000;
@@ -63,8 +63,7 @@ export const useRecord = defineStore('record', () => {
 
   watch(told, (news) => {
     if (news?.pieceId !== pieceId) return;
-    const checked = recordSchema.safeParse(news.entries);
-    if (checked.success) entries.value = markRaw(mergeRecords(entries.value, checked.data));
+    entries.value = markRaw(mergeRecords(entries.value, readableEntries(news.entries)));
   });
 
   function newEntry(): Pick<RecordEntry, 'id' | 'at'> {

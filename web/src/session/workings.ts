@@ -1,4 +1,4 @@
-import { ownedFindings, recordFindings, type Finding, type FindingId, type Workings } from '@junctura/core/advice';
+import { ownedFindings, recordFindings, type Finding, type Workings } from '@junctura/core/advice';
 import { isSamePlanInput, planInput, type PlanInput } from '@junctura/core/piece';
 import { ownedFor } from '@junctura/core/thread';
 import type { OwnFactors, PlannedPart } from '@junctura/core/work';
@@ -15,9 +15,6 @@ import { useThreadBox } from './threadBox.ts';
 const SHOW_BUSY_AFTER_MS = 500;
 /** Planning that takes longer than this says that it does, ms. */
 const LONG_AFTER_MS = 10_000;
-
-/** The findings that a record makes. */
-const OF_RECORD: readonly FindingId[] = ['needle-count', 'hoop-left'];
 
 /** What the planner made of the open piece. A change that no plan depends on makes no plan. */
 export const useWorkings = defineStore('workings', () => {
@@ -42,6 +39,8 @@ export const useWorkings = defineStore('workings', () => {
   const tallyBefore = shallowRef<Tally | null>(null);
   void threads.load();
   let planned: Workings | null = null;
+  /** What of the findings that are shown the record made. */
+  let ofRecord: readonly Finding[] = [];
   let asked: { input: PlanInput; factors: OwnFactors } | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let longTimer: typeof timer;
@@ -90,15 +89,11 @@ export const useWorkings = defineStore('workings', () => {
   function lookAround(): void {
     if (!planned) return;
     const owned = ownedFindings(planned.plan, ownedFor(opened.piece, planned.plan, threads.box));
-    current.value = markRaw({ ...planned, findings: [...planned.findings, ...owned, ...ofRecord()] });
+    ofRecord = lookAtRecord();
+    current.value = markRaw({ ...planned, findings: [...planned.findings, ...owned, ...ofRecord] });
   }
-  function ofRecord(): Finding[] {
+  function lookAtRecord(): readonly Finding[] {
     return recordFindings(opened.piece, record.entries, new Date().toISOString());
-  }
-  /** A tap seldom makes a finding: where it does not, all that is shown stays as it is. */
-  function lookAtRecord(): void {
-    const known = current.value?.findings.slice(-OF_RECORD.length).filter(({ id }) => OF_RECORD.includes(id));
-    if (known && JSON.stringify(known) !== JSON.stringify(ofRecord())) lookAround();
   }
 
   /** Gives up a plan that takes long: what was shown last stays, and is told to be of the state before. */
@@ -141,7 +136,13 @@ export const useWorkings = defineStore('workings', () => {
     () => opened.piece.id !== NONE && void replan(),
   );
   watch(() => threads.box, lookAround);
-  watch(() => record.entries, lookAtRecord);
+  watch(
+    () => record.entries,
+    () => {
+      // A tap seldom makes a finding: where it does not, all that is shown stays as it is.
+      if (planned && JSON.stringify(lookAtRecord()) !== JSON.stringify(ofRecord)) lookAround();
+    },
+  );
 
   return {
     current,

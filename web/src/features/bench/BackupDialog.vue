@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { plural, type Outcome } from '@junctura/core/measure';
 import { NButton, NRadio, NRadioGroup } from 'naive-ui';
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { chooseFile } from '../../keeping/files.ts';
 import { useWholeBench, type ReadBackup, type RestoreWay, type TakeBack } from '../../session/wholeBench.ts';
 import TheDialog from '../../ui/TheDialog.vue';
@@ -14,10 +14,8 @@ const bench = useWholeBench();
 const isBusy = ref(false);
 const problem = ref<string | null>(null);
 const saved = ref<string | null>(null);
-const found = shallowRef<(ReadBackup & { readonly name: string }) | null>(null);
+const found = shallowRef<ReadBackup | null>(null);
 const way = ref<RestoreWay>('merge');
-
-onMounted(() => props.file && void read(props.file));
 
 /** Does one thing at a time; what goes wrong is said. */
 async function attempt<T>(action: () => Promise<Outcome<T>>): Promise<T | null> {
@@ -36,9 +34,15 @@ async function save(): Promise<void> {
 }
 
 async function read(file: File): Promise<void> {
-  const backup = await attempt(() => bench.read(file));
-  found.value = backup && { ...backup, name: file.name };
+  found.value = await attempt(() => bench.read(file));
 }
+
+/** Another may be dropped while this one is looked into. */
+watch(
+  () => props.file,
+  (file) => file && void read(file),
+  { immediate: true },
+);
 
 async function restore(): Promise<void> {
   const { backup } = found.value!;
@@ -62,7 +66,9 @@ const counts = computed(() => {
   return {
     fresh: pieces.filter(({ stands }) => stands === 'new').length,
     differing: pieces.filter(({ stands }) => stands === 'differs').length,
-    ...{ entries, photographs, threads },
+    entries,
+    photographs,
+    threads,
   };
 });
 const added = computed(() => {

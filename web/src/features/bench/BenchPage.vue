@@ -74,10 +74,8 @@ async function refresh(): Promise<void> {
       const original = changed.ok ? changed : await loadDemoPiece(id);
       const piece = original.ok ? original.value : null;
       const picture = changed.ok ? null : ready;
-      return {
-        ...{ id, name, about: changed.ok ? 'Changed by you' : about },
-        ...{ piece, stored: null, isChanged: changed.ok, picture },
-      };
+      const told = changed.ok ? 'Changed by you' : about;
+      return { id, name, about: told, piece, stored: null, isChanged: changed.ok, picture };
     }),
   );
 }
@@ -108,13 +106,6 @@ async function putBack(): Promise<void> {
 }
 
 const backsUp = ref(false);
-watch(
-  () => intake.backup,
-  (file) => {
-    if (file) backsUp.value = true;
-  },
-  { immediate: true },
-);
 function closeBackup(): void {
   backsUp.value = false;
   intake.backup = null;
@@ -128,8 +119,8 @@ async function afterRestoring(told: string, takeBack: TakeBack): Promise<void> {
 }
 async function undoRestoring(): Promise<void> {
   const back = await restored.value?.takeBack();
-  restored.value = null;
-  if (back && !back.ok) problem.value = back.problem;
+  if (back?.ok) restored.value = null;
+  else if (back) problem.value = back.problem;
   await refresh();
 }
 
@@ -173,7 +164,12 @@ function saveUnreadable({ name, stored }: Entry): void {
     <p v-if="restored" class="problem" role="status">
       {{ restored.told }} <NButton size="small" @click="undoRestoring">Undo</NButton>
     </p>
-    <BackupDialog v-if="backsUp" :file="intake.backup" @close="closeBackup" @restored="afterRestoring" />
+    <BackupDialog
+      v-if="backsUp || intake.backup"
+      :file="intake.backup"
+      @close="closeBackup"
+      @restored="afterRestoring"
+    />
 
     <section v-if="own.length > 0" aria-label="On your bench">
       <h2>On your bench</h2>

@@ -21,13 +21,11 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection, type Pen } from '../../session/selection.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
+import type { PassChange } from './passChange.ts';
 
 /** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
 const props = defineProps<{ planned: PlannedPart; index: number }>();
-/** A change of what a list or a pair holds is made of the layer as it is by then: what is shown may be a plan older. */
-const emit = defineEmits<{
-  change: [change: Partial<Pass> | ((now: Pass) => Partial<Pass>), label: string, mergeKey: string | null];
-}>();
+const emit = defineEmits<{ change: [change: PassChange, label: string, mergeKey: string | null] }>();
 
 const opened = useOpenedPiece();
 

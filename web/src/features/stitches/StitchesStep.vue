@@ -21,6 +21,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import { RouterLink } from 'vue-router';
 import LayerList from './PassList.vue';
 import PartsList from './PartsList.vue';
+import type { PassChange } from './passChange.ts';
 import PassEditor from './PassEditor.vue';
 import { ShadePicker } from '../colours/index.ts';
 import { ThreadBar } from '../thread/index.ts';
@@ -104,7 +105,6 @@ function change(index: number, change: PassChange, label: string, mergeKey: stri
     mergeKey,
   );
 }
-type PassChange = Partial<Pass> | ((now: Pass) => Partial<Pass>);
 
 /** @param apartDeg by how much the part's stitches are turned against those that are shown */
 function changedPass(pass: Pass, part: Partial<Pass>, apartDeg: number): Pass {

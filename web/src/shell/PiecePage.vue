@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { renamePiece, checkPiece } from '@junctura/core/piece';
+import { renamePiece } from '@junctura/core/piece';
 import { writeSvg } from '@junctura/core/drawing';
 import { pictureSvg } from '@junctura/core/paper';
 import { Redo2, Undo2, X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NAlert, NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import HoopView from '../hoop/HoopView.vue';
 import SettingsMenu from '../session/SettingsMenu.vue';
@@ -15,7 +15,6 @@ import MenuButton from '../ui/MenuButton.vue';
 import { isTyping, useUndoKeys } from '../ui/useUndoKeys.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { fileName, saveFile } from '../keeping/files.ts';
-import type { Snapshot } from '../keeping/database.ts';
 import { STEPS, stepOfId, type StepId } from './steps.ts';
 import { useBackFromParts } from './useBackFromParts.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
@@ -29,7 +28,7 @@ import { useIntake } from '../session/intake.ts';
 const FindingsList = defineAsyncComponent(() => import('../session/FindingsList.vue'));
 const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'));
 const NProgress = defineAsyncComponent(async () => (await import('../ui/progress.ts')).NProgress);
-const TheDialog = defineAsyncComponent(() => import('../ui/TheDialog.vue'));
+const EarlierStates = defineAsyncComponent(() => import('./EarlierStates.vue'));
 
 const props = defineProps<{ id: string; step: StepId }>();
 const opened = useOpenedPiece();
@@ -43,6 +42,7 @@ const hoopView = ref<InstanceType<typeof HoopView> | null>(null);
 const card = ref<HTMLElement | null>(null);
 const keysShown = ref(false);
 const findingsShown = ref(false);
+const earlierShown = ref(false);
 const missing = ref<string | null>(null);
 
 watch(
@@ -113,20 +113,6 @@ function exportSvg(): void {
     );
 }
 
-const snapshots = shallowRef<Snapshot[] | null>(null);
-async function showSnapshots(): Promise<void> {
-  const found = await keeper.store.snapshots(opened.piece.id);
-  snapshots.value = found.ok ? found.value : [];
-}
-function goBackTo(snapshot: Snapshot): void {
-  const checked = checkPiece(snapshot.piece);
-  if (checked.ok) opened.restore(checked.value, `Back to ${when(snapshot.at)}`);
-  snapshots.value = null;
-}
-function when(at: number): string {
-  return new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' }).format(at);
-}
-
 const MENU = [
   { key: 'bring', label: 'Bring in a drawing…' },
   { key: 'export', label: 'Export to a file' },
@@ -146,7 +132,7 @@ function menu(key: string): void {
   else if (key === 'svg') exportSvg();
   else if (key === 'drawing') saveFile(fileName(opened.piece.name, '.svg'), writeSvg(opened.piece), 'image/svg+xml');
   else if (key === 'changed') intake.chooseChanged();
-  else if (key === 'earlier') void showSnapshots();
+  else if (key === 'earlier') earlierShown.value = true;
   else keysShown.value = true;
 }
 
@@ -275,17 +261,7 @@ function letBeGone(): void {
 
     <TheTally :findings-shown="findingsShown" @findings="findingsShown = !findingsShown" />
     <KeysHelp v-if="keysShown" show @close="keysShown = false" />
-    <TheDialog v-if="snapshots !== null" show title="Earlier states" width="420px" @close="snapshots = null">
-      <p v-if="snapshots?.length === 0" class="soft">
-        None yet. While you work, Junctura keeps one every five minutes; undo reaches what is newer.
-      </p>
-      <ul v-else class="snapshots">
-        <li v-for="snapshot in snapshots ?? []" :key="snapshot.key">
-          <span>{{ when(snapshot.at) }}</span>
-          <NButton size="small" @click="goBackTo(snapshot)">Go back to it</NButton>
-        </li>
-      </ul>
-    </TheDialog>
+    <EarlierStates v-if="earlierShown" @close="earlierShown = false" />
   </div>
 </template>
 
@@ -359,18 +335,6 @@ function letBeGone(): void {
   padding: 0 20px;
   display: grid;
   gap: 14px;
-}
-.snapshots {
-  list-style: none;
-  padding: 0;
-  margin: 0;
-  display: grid;
-  gap: 8px;
-}
-.snapshots li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
 }
 @media (max-width: 1100px) {
   .head {

@@ -68,6 +68,7 @@ export const useIntake = defineStore('intake', () => {
     const packed = files.find(isBackup);
     if (packed) {
       backup.value = packed;
+      if (files.length > 1) problem.value = 'A backup is looked into by itself: bring in the other files afterwards.';
       await router.push({ name: 'bench' });
       return;
     }

@@ -1,5 +1,8 @@
 import { defineConfig } from 'vitest/config';
 
+// Not where noon is noon everywhere: what is of a day is of the day where the person is.
+process.env['TZ'] = 'America/New_York';
+
 export default defineConfig({
   test: {
     include: [

@@ -75,6 +75,15 @@ describe('how the work stands', () => {
     expect(workSoFar([begun, entry('sitting-ended', 900, { needles: 5 })], pool).needlesMissing).toBe(0);
   });
 
+  it('counts an evening as the day that it was where she sat', () => {
+    const at = (hours: number): string => new Date(2026, 4, 9, hours, 10).toISOString();
+    const evening: RecordEntry[] = [
+      { id: 'begun', at: at(22), type: 'sitting-begun', needles: null },
+      { id: 'ended', at: new Date(2026, 4, 9, 22, 22).toISOString(), type: 'sitting-ended', needles: null },
+    ];
+    expect([...workSoFar(evening, pool).days]).toEqual([['2026-05-09', 720]]);
+  });
+
   it('counts a part that is said to be worked as all of its steps', () => {
     const { part } = pool.order[5]!;
     const soFar = workSoFar([entry('part-done', 0, { part })], pool);

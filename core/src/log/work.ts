@@ -1,3 +1,4 @@
+import { localDay } from '../measure/index.ts';
 import type { Step } from '../order/index.ts';
 import type { PieceRecord, RecordEntry } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
@@ -34,7 +35,7 @@ export interface WorkSoFar {
   /** Needles that were laid out in the open sitting, or that were missing when the last was closed. */
   readonly needlesOut: number | null;
   readonly needlesMissing: number;
-  /** Time at the hoop, s, and the sittings so far by their day. */
+  /** Time at the hoop, s, and the same by the day where the person is. */
   readonly seconds: number;
   readonly days: ReadonlyMap<string, number>;
   readonly unsaid: readonly LongGap[];
@@ -80,7 +81,7 @@ export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
     }
     if (own !== null) {
       seconds += own;
-      const day = entry.at.slice(0, 10);
+      const day = localDay(new Date(entry.at));
       days.set(day, (days.get(day) ?? 0) + own);
     }
     sitting = afterEntry(sitting, entry);

@@ -1,6 +1,7 @@
 export { formatDuration, formatDurationRange } from './durations.ts';
 export { seedFrom, seededRandom, type Random } from './random.ts';
 export { attempt, type Faults } from './faults.ts';
+export { localDay } from './localDay.ts';
 export { plural } from './plural.ts';
 export { mean } from './mean.ts';
 export { remembered, Remembered, RememberedPair } from './remember.ts';

@@ -1,4 +1,4 @@
-import { success, type Outcome } from '@junctura/core/measure';
+import { localDay, success, type Outcome } from '@junctura/core/measure';
 import { BACKUP_EXTENSION, packBench, unpackBench, type Backup } from '../keeping/backup.ts';
 import { saveFile } from '../keeping/files.ts';
 import { merging, previewRestore, replacing, type RestorePreview } from '../keeping/restore.ts';
@@ -37,10 +37,10 @@ export function useWholeBench(): {
   async function save(): Promise<Outcome<{ readonly bytes: number }>> {
     const here = await content();
     if (!here.ok) return here;
-    const at = new Date().toISOString();
-    const packed = await packBench(here.value, settings.all, at);
+    const now = new Date();
+    const packed = await packBench(here.value, settings.all, now.toISOString());
     if (!packed.ok) return packed;
-    saveFile(`bench-${at.slice(0, 10)}${BACKUP_EXTENSION}`, packed.value, 'application/zip');
+    saveFile(`bench-${localDay(now)}${BACKUP_EXTENSION}`, packed.value, 'application/zip');
     return success({ bytes: packed.value.length });
   }
 

@@ -1,6 +1,6 @@
 import { lastSitting } from '../../log/index.ts';
 import { clothOf, type Cloth } from '../../materials/index.ts';
-import { plural } from '../../measure/index.ts';
+import { localDay, plural } from '../../measure/index.ts';
 import type { PieceRecord, PlanInput } from '../../piece/index.ts';
 import type { Finding, FindingKinds } from '../finding.ts';
 
@@ -22,7 +22,7 @@ export function recordFindings({ hoop, cloth }: PlanInput, record: PieceRecord, 
   const kind = clothOf(cloth.kind)!;
   const mostDays = STAYS_DAYS[kind.iron];
   if (hoop && !last.isTakenOff && Date.parse(now) - Date.parse(last.ended) > mostDays * DAY_MS) {
-    const figures = { since: last.ended.slice(0, 10), mostDays, cloth: kind.name };
+    const figures = { since: localDay(new Date(last.ended)), mostDays, cloth: kind.name };
     found.push({ id: 'hoop-left', part: null, figures });
   }
   return found;

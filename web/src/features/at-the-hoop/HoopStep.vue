@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { sayFinding } from '@junctura/core/advice';
-import { formatDuration, formatDurationRange, formatThread, plural } from '@junctura/core/measure';
+import { sayFinding, stepOf, whyOf } from '@junctura/core/advice';
+import { formatDuration, formatDurationRange, formatThread, localDay, plural } from '@junctura/core/measure';
 import { sittingDays, stepSeconds } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
@@ -10,6 +10,7 @@ import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import { paceWords } from './paceWords.ts';
 import PaceList from './PaceList.vue';
 import PhotoRow from './PhotoRow.vue';
 import TabRow from '../../ui/TabRow.vue';
@@ -41,18 +42,18 @@ const share = computed(() => {
 const lastDay = computed(() => {
   const { sittingMin, sittingsPerWeek } = opened.piece.worker;
   const sittings = Math.max(1, Math.ceil(work.left!.seconds.p50 / 60 / sittingMin));
-  const today = new Intl.DateTimeFormat('sv', { dateStyle: 'short' }).format(new Date());
+  const today = localDay(new Date());
   const days = sittingDays({ ...opened.piece.calendar, begin: today, moved: [] }, sittingsPerWeek, sittings, today);
   return new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(new Date(`${days.at(-1)}T12:00`));
 });
 const paceText = computed(() => {
-  const percent = Math.round(100 * (work.pace.hand - 1));
   if (work.pace.stitches.size === 0) return null;
-  return percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'quicker'} than usual`;
+  const words = paceWords(work.pace.hand);
+  return words === null ? 'as usual' : `${words} than usual`;
 });
 const earned = computed(() => (settings.rate.perHour * soFar.value.seconds) / 3600);
-/** Where the hoop may still be on since the last sitting. */
-const hoopLeft = computed(() => workings.current?.findings.find(({ id }) => id === 'hoop-left') ?? null);
+/** What is to be seen to between two sittings. */
+const toSeeTo = computed(() => workings.current?.findings.filter((finding) => stepOf(finding) === 'at-the-hoop') ?? []);
 const isHandingOver = ref(false);
 const VIEWS = [
   { id: 'work', name: 'How it stands' },
@@ -111,14 +112,15 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
           <dd class="figure">{{ earned.toFixed(2) }} {{ settings.rate.coin }} so far</dd>
         </template>
       </dl>
-      <p v-if="soFar.needlesMissing > 0" class="warn" role="status">
-        {{ plural(soFar.needlesMissing, 'needle') }} {{ soFar.needlesMissing === 1 ? 'was' : 'were' }} not counted in at
-        the end of the last sitting. Look for {{ soFar.needlesMissing === 1 ? 'it' : 'them' }} before anyone sits down
-        there.
-      </p>
-      <p v-if="hoopLeft" class="warn" role="status">
-        {{ sayFinding(hoopLeft) }}
-        <NButton size="small" data-test="taken-off" @click="work.note({ type: 'cloth-taken-off' })">It is off</NButton>
+      <p v-for="finding in toSeeTo" :key="finding.id" class="warn" role="status">
+        {{ sayFinding(finding) }} <span class="soft">{{ whyOf(finding) }}</span>
+        <NButton
+          v-if="finding.id === 'hoop-left'"
+          size="small"
+          data-test="taken-off"
+          @click="work.note({ type: 'cloth-taken-off' })"
+          >It is off</NButton
+        >
       </p>
       <PhotoRow />
       <WorkChart :so-far="soFar" :left="work.left" />

@@ -4,6 +4,7 @@ import { plural } from '@junctura/core/measure';
 import { stitchKind } from '@junctura/core/stitches';
 import { computed, ref } from 'vue';
 import { NButton } from 'naive-ui';
+import { paceWords } from './paceWords.ts';
 
 /** How quick she is in each kind of stitch, against the usual. */
 const props = defineProps<{ pace: Pace }>();
@@ -18,12 +19,11 @@ const rows = computed(() =>
   [...props.pace.stitches]
     .sort(([, a], [, b]) => b.records - a.records)
     .map(([stitch, { factor, records }]) => {
-      const percent = Math.round(100 * (factor - 1));
       return {
         stitch,
         name: stitchKind(stitch).name,
         steps: plural(records, 'step'),
-        told: percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'slower' : 'quicker'}`,
+        told: paceWords(factor) ?? 'as usual',
         px: Math.max(-1, Math.min(1, Math.log2(factor))) * HALF_PX,
       };
     }),

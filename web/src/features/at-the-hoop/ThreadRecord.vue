@@ -3,7 +3,7 @@ import { threadFactor } from '@junctura/core/work';
 import { needleRuns } from '@junctura/core/thread';
 import { doubtOf, learnHand, trusted, type Doubt } from '@junctura/core/log';
 import { ownedM, threadKind, weighed, WORKING_LENGTH } from '@junctura/core/materials';
-import { formatThread, plural } from '@junctura/core/measure';
+import { formatThread, localDay, plural } from '@junctura/core/measure';
 import { type ThreadUse, shadesOf } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import { NButton } from 'naive-ui';
@@ -229,7 +229,7 @@ const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => re
     <ul class="list small">
       <li v-for="use in [...record.progress.uses].reverse()" :key="use.id" class="noted">
         <span
-          >{{ use.at.slice(0, 10) }} {{ opened.nameOf(use.part) || 'a part that is gone' }},
+          >{{ localDay(new Date(use.at)) }} {{ opened.nameOf(use.part) || 'a part that is gone' }},
           {{ stitchKind(use.stitch).name.toLowerCase() }}: {{ formatThread(use.usedMm, settings.units) }}
           <span class="soft">usual {{ formatThread(use.usualMm, settings.units) }}</span></span
         >

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDuration } from '@junctura/core/measure';
+import { formatDuration, localDay } from '@junctura/core/measure';
 import { timeDays, timeMonday, timeMonth, timeMonths } from 'd3-time';
 import { computed } from 'vue';
 
@@ -19,8 +19,6 @@ interface Day {
   readonly share: number;
 }
 
-const iso = (day: Date): string => new Intl.DateTimeFormat('sv', { dateStyle: 'short' }).format(day);
-
 const months = computed(() => {
   const worked = [...props.days.keys()].sort();
   if (worked.length === 0) return [];
@@ -38,7 +36,7 @@ function monthOf(month: Date): { name: string; weeks: readonly (readonly (Day | 
 }
 
 function dayOf(day: Date): Day {
-  const seconds = props.days.get(iso(day));
+  const seconds = props.days.get(localDay(day));
   return {
     number: day.getDate(),
     told: seconds === undefined ? '' : formatDuration(seconds / 3600),

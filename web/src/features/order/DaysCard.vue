@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDuration, plural } from '@junctura/core/measure';
+import { formatDuration, localDay, plural } from '@junctura/core/measure';
 import { moveSitting, setCalendar, setWorker } from '@junctura/core/piece';
 import { doneBy, sittingDays, sittingsOf } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
@@ -19,7 +19,7 @@ const byId = useId();
 /** Monday comes first. */
 const WEEK = [1, 2, 3, 4, 5, 6, 0];
 const DAY_NAMES = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
-const today = new Intl.DateTimeFormat('sv', { dateStyle: 'short' }).format(new Date());
+const today = localDay(new Date());
 
 const calendar = computed(() => opened.piece.calendar);
 const worker = computed(() => opened.piece.worker);

@@ -1,5 +1,5 @@
 import { SECONDS, WORKING_LENGTH } from '../materials/index.ts';
-import { followNeedles, Needle } from './needlesInPlay.ts';
+import { Needle, Needles } from './needlesInPlay.ts';
 
 /** What an order is weighed by. Seconds, but for what is taste. */
 export const ORDER_WEIGHTS = {
@@ -52,7 +52,9 @@ export interface Problem {
 /** Weighs orders of one problem. */
 export class Scale {
   private readonly setUps: Int32Array;
-  private readonly comesBy: Uint8Array;
+  private readonly needles: Needles;
+  /** The most that taste can take off, s. */
+  private readonly mostTaken: number;
   /** What is left of the length of each threading, mm. */
   private readonly left: Float64Array;
   private readonly otherColour: number;
@@ -65,7 +67,8 @@ export class Scale {
   constructor(private readonly problem: Problem) {
     const { count, setUps, byArea } = problem;
     this.setUps = new Int32Array(count);
-    this.comesBy = new Uint8Array(count);
+    this.needles = new Needles(count, setUps, problem.needles);
+    this.mostTaken = ORDER_WEIGHTS.taste * problem.early.reduce((sum, early) => sum + Math.max(0, -early), 0);
     this.left = new Float64Array(setUps);
     this.lastX = new Float64Array(setUps);
     this.lastY = new Float64Array(setUps);
@@ -76,12 +79,19 @@ export class Scale {
     this.motif = otherMotif * byArea;
   }
 
-  /** What an order costs, s. */
-  weigh(order: ArrayLike<number>): number {
-    const { problem: p, setUps, comesBy } = this;
+  /**
+   * What an order costs, s.
+   * @param most an order that costs more need not be weighed to its end: it costs infinitely much
+   */
+  weigh(steps: ArrayLike<number>, most = Infinity): number {
+    const { problem: p, setUps } = this;
     const count = p.count;
+    // One kind of list only: engines read it twice as fast.
+    const order = steps instanceof Int32Array ? steps : Int32Array.from(steps);
     for (let i = 0; i < count; i++) setUps[i] = p.setUp[order[i]!]!;
-    followNeedles(setUps, p.setUps, p.needles, comesBy);
+    const comesBy = this.needles.follow(setUps);
+    const tooMuch = most + this.mostTaken;
+    const metre = ORDER_WEIGHTS.metreSeconds / 1000;
     const left = this.left.fill(0);
     let [seconds, threading, metres, early] = [0, 0, 0, 0];
     for (let i = 0; i < count; i++) {
@@ -123,9 +133,10 @@ export class Scale {
       if (p.position[step] !== p.position[last]) seconds += SECONDS.moveHoop;
       if (p.motif[step] !== p.motif[last]) seconds += this.motif;
       seconds += this.eye * distance(x - p.to[2 * last]!, y - p.to[2 * last + 1]!);
+      if (seconds + this.threading * threading + metres * metre > tooMuch) return Infinity;
     }
     const taste = count > 1 ? (ORDER_WEIGHTS.taste * early) / (count - 1) : 0;
-    return seconds + this.threading * threading + (metres / 1000) * ORDER_WEIGHTS.metreSeconds + taste;
+    return seconds + this.threading * threading + metres * metre + taste;
   }
 }
 

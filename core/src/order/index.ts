@@ -1,6 +1,6 @@
 export { keepsRules, solve } from './solve.ts';
 export { LOST_MM, ORDER_WEIGHTS, Scale, type Problem } from './cost.ts';
-export { followNeedles, Needle } from './needlesInPlay.ts';
+export { Needle, Needles } from './needlesInPlay.ts';
 export { drawingOrder, Orderer, problemOf, type OrderOfWork, type OrderWishes } from './orderOfWork.ts';
 export { threadOfStep } from './portions.ts';
 export { crushedParts, type Crushed } from './positions/crushing.ts';

@@ -13,6 +13,8 @@ export interface SolveOptions {
 /** Steps to weigh in all: enough for a piece of a few hundred steps to settle. */
 const MOST_WEIGHED = 1_400_000;
 const MOST_TRIES = 14_000;
+/** A few steps have few orders: more tries for each of them find nothing better. */
+const TRIES_A_STEP = 300;
 /** At first a move may make an order dearer by this, s; the search cools down to nothing several times, each time from the best that was found. */
 const WARMTHS = [180, 60, 25] as const;
 /** So many of the moves turn a run of steps round, instead of putting it elsewhere. */
@@ -26,11 +28,12 @@ const LONGEST_MOVED = 12;
  */
 export function solve(problem: Problem, { seed = 1, tries, known = [] }: SolveOptions = {}): number[] {
   const scale = new Scale(problem);
-  const weigh = (order: readonly number[]): number => scale.weigh(order);
+  const weigh = (order: ArrayLike<number>, most?: number): number => scale.weigh(order, most);
   const begun = [...known.filter((order) => keepsRules(problem, order)), ...greedyOrders(problem)];
-  const costs = begun.map(weigh);
+  const costs = begun.map((order) => weigh(order));
   const first = begun[costs.indexOf(Math.min(...costs))] ?? [];
-  const budget = tries ?? Math.min(MOST_TRIES, Math.floor(MOST_WEIGHED / Math.max(1, problem.count)));
+  const budget =
+    tries ?? Math.min(MOST_TRIES, TRIES_A_STEP * problem.count, Math.floor(MOST_WEIGHED / Math.max(1, problem.count)));
   return improve(problem, first, budget, seededRandom(seed), weigh);
 }
 
@@ -52,33 +55,44 @@ function improve(
   first: readonly number[],
   tries: number,
   random: Random,
-  weigh: (order: readonly number[]) => number,
+  weigh: (order: ArrayLike<number>, most?: number) => number,
 ): number[] {
-  let order = [...first];
-  let best = order;
-  if (order.length < 2) return order;
+  if (first.length < 2) return [...first];
+  const best = Int32Array.from(first);
+  // Two lists that change places: thousands of orders are tried, none is made anew.
+  let [order, tried] = [best.slice(), best.slice()];
   let cost = weigh(order);
   let least = cost;
+  let isBest = true;
   const places = new Int32Array(problem.count);
   const alike = alikeSteps(problem);
-  order.forEach((step, i) => (places[step] = i));
+  const notePlaces = (): void => order.forEach((step, at) => (places[step] = at));
+  notePlaces();
   const cooling = Math.ceil(tries / WARMTHS.length);
   for (let i = 0; i < tries; i++) {
-    if (i % cooling === 0 && order !== best) {
-      [order, cost] = [best, least];
-      order.forEach((step, at) => (places[step] = at));
+    if (i % cooling === 0 && !isBest) {
+      order.set(best);
+      isBest = true;
+      cost = least;
+      notePlaces();
     }
-    const tried =
-      random.next() < TURNED ? aTurn(problem, order, places, random) : aMove(problem, order, places, alike, random);
-    if (!tried) continue;
-    const costs = weigh(tried);
+    const isMoved =
+      random.next() < TURNED
+        ? aTurn(problem, order, places, random, tried)
+        : aMove(problem, order, places, alike, random, tried);
+    if (!isMoved) continue;
     const bound = WARMTHS[Math.floor(i / cooling)]! * (1 - (i % cooling) / cooling) ** 2;
+    const costs = weigh(tried, cost + bound);
     if (costs > cost + bound) continue;
-    [order, cost] = [tried, costs];
-    order.forEach((step, at) => (places[step] = at));
-    if (cost < least - 1e-9) [best, least] = [order, cost];
+    [order, tried] = [tried, order];
+    cost = costs;
+    notePlaces();
+    isBest = cost < least - 1e-9;
+    if (!isBest) continue;
+    best.set(order);
+    least = cost;
   }
-  return best;
+  return [...best];
 }
 
 /** Steps `from` to just before `to` go before what stands at `at`. */
@@ -88,10 +102,11 @@ interface Shift {
   readonly at: number;
 }
 
-function moved<T>(order: readonly T[], { from, to, at }: Shift): T[] {
-  return at < from
-    ? [...order.slice(0, at), ...order.slice(from, to), ...order.slice(at, from), ...order.slice(to)]
-    : [...order.slice(0, from), ...order.slice(to, at), ...order.slice(from, to), ...order.slice(at)];
+function moved(order: Int32Array, { from, to, at }: Shift, into: Int32Array): void {
+  into.set(order);
+  if (at < from) into.copyWithin(at + to - from, at, from);
+  else into.copyWithin(from, to, at);
+  into.set(order.subarray(from, to), at < from ? at : at - (to - from));
 }
 
 /** For each step those that it would well stand beside: of its threading, its motif, its place of the hoop. */
@@ -107,30 +122,34 @@ function alikeSteps({ count, setUp, motif, position }: Problem): readonly (reado
   });
 }
 
-/** An order in which a run of steps is worked from its other end; null where a rule or rank forbids. */
+/** Makes an order in which a run of steps is worked from its other end; false where a rule or rank forbids. */
 function aTurn(
   { before, rank }: Problem,
-  order: readonly number[],
+  order: Int32Array,
   places: Int32Array,
   random: Random,
-): number[] | null {
+  into: Int32Array,
+): boolean {
   const from = Math.floor(random.next() * (order.length - 1));
   const to = Math.min(order.length, from + 2 + Math.floor(random.next() * LONGEST_MOVED));
   for (let i = from; i < to; i++) {
-    if (rank[order[i]!] !== rank[order[from]!]) return null;
-    for (const earlier of before[order[i]!]!) if (places[earlier]! >= from) return null;
+    if (rank[order[i]!] !== rank[order[from]!]) return false;
+    for (const earlier of before[order[i]!]!) if (places[earlier]! >= from) return false;
   }
-  return [...order.slice(0, from), ...order.slice(from, to).reverse(), ...order.slice(to)];
+  into.set(order);
+  into.subarray(from, to).reverse();
+  return true;
 }
 
-/** An order in which a run of steps stands elsewhere, within the rules; null where it would stay. */
+/** Makes an order in which a run of steps stands elsewhere, within the rules; false where it would stay. */
 function aMove(
   problem: Problem,
-  order: readonly number[],
+  order: Int32Array,
   places: Int32Array,
   alike: readonly (readonly (readonly number[])[])[],
   random: Random,
-): number[] | null {
+  into: Int32Array,
+): boolean {
   const count = order.length;
   const pick = (below: number): number => Math.floor(random.next() * below);
   const from = pick(count);
@@ -143,13 +162,15 @@ function aMove(
   const beside = alike[kind < 0.5 ? 0 : kind < 0.7 ? 1 : 2]![order[kind < 0.8 ? from : to - 1]!]!;
   const target = kind < 0.9 ? places[beside[pick(beside.length)]!]! + pick(2) : pick(count + 1);
   const at = within(problem, order, places, from, to, target);
-  return at < from || at > to ? moved(order, { from, to, at }) : null;
+  if (at >= from && at <= to) return false;
+  moved(order, { from, to, at }, into);
+  return true;
 }
 
 /** How far towards a place a run of steps can go before a rule or a rank stops it. */
 function within(
   { before, after, rank }: Problem,
-  order: readonly number[],
+  order: Int32Array,
   places: Int32Array,
   from: number,
   to: number,

@@ -1,4 +1,4 @@
-import { followNeedles, Needle, needleName, needleOfStep, threadOfStep, type WorkOrder } from '../order/index.ts';
+import { Needle, Needles, needleName, needleOfStep, threadOfStep, type WorkOrder } from '../order/index.ts';
 import {
   type ThreadSpread,
   type PlannedPart,
@@ -100,7 +100,7 @@ export function needleRuns(
     numbers.set(setUp, number);
     return number;
   });
-  const comesBy = followNeedles(setUps, numbers.size, worker.needles);
+  const comesBy = new Needles(setUps.length, numbers.size, worker.needles).follow(setUps);
   return runs.map(({ colour, at, part, thread, pass, needle }, i) => ({
     colour,
     run: {

@@ -1,14 +1,14 @@
 import { parseArgs } from 'node:util';
 import { CLOTHS, HOOP_RANGE_MM, strandChoices, THREAD_KINDS, threadKind } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { MOST_NEEDLES } from '@junctura/core/piece';
+import { ENDS, MOST_NEEDLES, type End } from '@junctura/core/piece';
 import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
 
 export const USAGE =
   'plan FILE [--hoop 150] [--fit | --scale MM_PER_UNIT] [--cloth ID] [--thread KIND] [--strands N] ' +
   '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N] ' +
   '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]] ' +
-  '[--record ENTRIES.json]';
+  '[--record ENTRIES.json] [--finish END]';
 
 /** What was asked for on the command line; null where nothing was said. */
 export interface PlanOptions {
@@ -28,6 +28,8 @@ export interface PlanOptions {
   readonly order: OrderOptions | null;
   /** A file of entries of the record; null: it is not asked for. */
   readonly record: string | null;
+  /** How it is finished as this; null: it is not asked for. */
+  readonly finish: End | null;
 }
 
 /** Schools of the order; null where nothing was said: the piece's own. */
@@ -78,6 +80,7 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
         outline: { type: 'string' },
         sitting: { type: 'string' },
         record: { type: 'string' },
+        finish: { type: 'string' },
       },
     });
     const [file, ...others] = positionals;
@@ -108,6 +111,7 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       seed: wholeNumber('--seed', values.seed, 0, 2 ** 32 - 1) ?? 1,
       order: orderOptions(values),
       record: values.record ?? null,
+      finish: choice('--finish', values.finish, ENDS),
     };
     return success(options);
   } catch (error) {

@@ -4,6 +4,7 @@ import { recordReport } from '@junctura/core/log';
 import { recordSchema, type PieceRecord } from '@junctura/core/piece';
 import { readOptions } from './options.ts';
 import { planText } from './planFile.ts';
+import { finishReport } from './finishReport.ts';
 import { orderReport } from './orderReport.ts';
 import { report } from './report.ts';
 
@@ -45,9 +46,13 @@ export function runPlan(args: readonly string[]): Outcome<object> {
   const planned = planText(text.value, options.value);
   if (!planned.ok) return planned;
   const { piece, workings } = planned.value;
-  const order = options.value.order && { order: orderReport(piece, workings.plan) };
-  if (options.value.record === null) return success({ ...report(piece, workings), ...order });
+  const { finish: end } = options.value;
+  const further = {
+    ...(options.value.order && { order: orderReport(piece, workings.plan) }),
+    ...(end && { finish: finishReport({ ...piece, finish: { ...piece.finish, end } }, workings.plan) }),
+  };
+  if (options.value.record === null) return success({ ...report(piece, workings), ...further });
   const entries = readEntries(options.value.record);
   if (!entries.ok) return entries;
-  return success({ ...report(piece, workings), ...order, record: recordReport(entries.value, workings.plan) });
+  return success({ ...report(piece, workings), ...further, record: recordReport(entries.value, workings.plan) });
 }

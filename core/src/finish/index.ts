@@ -1,1 +1,17 @@
 export { stepsAfterStitching, type FinishingStep } from './afterStitching.ts';
+export { endOf } from './context.ts';
+export { finishPlan } from './finishPlan.ts';
+export type {
+  Amounts,
+  FinishAct,
+  FinishLook,
+  FinishMaterial,
+  FinishPlan,
+  FinishProblem,
+  FinishStep,
+  Template,
+  TemplateLine,
+  TemplateLineKind,
+} from './kinds.ts';
+export type { Heights } from './puffed.ts';
+export { brokenFinishRules } from './orderRules.ts';

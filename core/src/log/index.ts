@@ -1,6 +1,14 @@
 export { doubtOf, learnHand, trusted, type Doubt, type Learned, type LearnedStitch } from './learn.ts';
 export { lastSitting, type LastSitting } from './sittings.ts';
-export { countingEntries, mergeRecords, progressOf, toWorkAgain, type Progress } from './progress.ts';
+export {
+  countingEntries,
+  finishProgress,
+  mergeRecords,
+  progressOf,
+  toWorkAgain,
+  type FinishProgress,
+  type Progress,
+} from './progress.ts';
 export {
   forecast,
   learnPace,

@@ -23,6 +23,22 @@ export function countingEntries(record: PieceRecord): RecordEntry[] {
   return record.filter(({ id, type }) => type === 'voided' || !gone.has(id));
 }
 
+/** What a record says of the finishing. */
+export interface FinishProgress {
+  /** What is done, each with the entry that says so. */
+  readonly done: ReadonlyMap<string, string>;
+  /** The entry by which the piece was ended last; null: it is not. */
+  readonly ended: Extract<RecordEntry, { type: 'piece-ended' }> | null;
+}
+
+export function finishProgress(record: PieceRecord): FinishProgress {
+  const counting = countingEntries(record).sort(byTime);
+  return {
+    done: new Map(counting.flatMap((entry) => (entry.type === 'finish-done' ? [[entry.act, entry.id] as const] : []))),
+    ended: counting.findLast((entry) => entry.type === 'piece-ended') ?? null,
+  };
+}
+
 /** The entries of two copies of a record together, each once, in the order of their times. Where both have an id, it is the same entry. */
 export function mergeRecords(a: PieceRecord, b: PieceRecord): RecordEntry[] {
   return [...new Map([...a, ...b].map((entry) => [entry.id, entry])).values()].sort(byTime);

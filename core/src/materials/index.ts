@@ -37,6 +37,7 @@ export {
 } from './cloths.ts';
 export {
   AIR_MM,
+  ellipseRoundMm,
   HOOP_RANGE_MM,
   HOOP_SIZES_MM,
   hoopNeeds,

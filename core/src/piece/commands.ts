@@ -38,6 +38,12 @@ export function setWorker(piece: Piece, worker: Partial<Piece['worker']>): Edit 
   return editOf(piece, 'Change how you work', [[['worker'], { ...piece.worker, ...worker }]], 'worker');
 }
 
+/** Changes what the piece ends as, or how it is finished. */
+export function setFinish(piece: Piece, finish: Partial<Piece['finish']>): Edit | null {
+  const changes = Object.entries(finish).map(([key, value]) => [['finish', key], value] as const);
+  return editOf(piece, 'Change how it is finished', changes, `finish ${Object.keys(finish).sort().join(' ')}`);
+}
+
 export function setMark(piece: Piece, mark: string): Edit | null {
   return editOf(piece, 'Change the way of marking', [[['mark'], mark]]);
 }

@@ -14,6 +14,7 @@ export {
   setCloth,
   setColour,
   setDiffers,
+  setFinish,
   setGroup,
   setGuides,
   setHidden,
@@ -36,6 +37,7 @@ export {
   type WorkedIn,
 } from './commands.ts';
 export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
+export { ENDS, FINISH_RANGES, USUAL_FINISH, type End, type Finish } from './finish.ts';
 export { editProblem } from './editProblem.ts';
 export { applyEdit, editOf, invertEdit, mergeEdits, type Edit, type EditStep } from './edits.ts';
 export {

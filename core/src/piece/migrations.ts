@@ -11,6 +11,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   5: { name: 'noteInEntries', up: noteInEntries },
   6: { name: 'proposeLayers', up: proposeLayers },
   7: { name: 'orderTheWork', up: orderTheWork },
+  8: { name: 'planTheFinish', up: planTheFinish },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -107,6 +108,35 @@ function orderTheWork(data: Data): Data {
     calendar: { days: [], at: '19:30', begin: null, doneBy: null, moved: [] },
     ...data,
     worker: { outline: null, byArea: 0, needles: 4, focus: 'background', carryMm: null, ...record(data['worker']) },
+  };
+}
+
+/** Version 8: how the piece is finished. Written out, as a migration that is shipped never changes. */
+function planTheFinish(data: Data): Data {
+  return {
+    finish: {
+      end: null,
+      marginMm: null,
+      borderMm: 6,
+      edge: 'overcast',
+      edgeColour: null,
+      islands: null,
+      backing: 'sewn',
+      onto: 'denim',
+      shape: 'disc',
+      seamMm: null,
+      openingMm: 40,
+      sizeMm: null,
+      cardFace: 'window',
+      disc: 'felt',
+      doubled: false,
+      scallopMm: 25,
+      fringe: 'none',
+      fringeMm: 40,
+      rowsIn10Cm: 24,
+      price: { hourly: 15, overhead: 0.1, asked: null },
+    },
+    ...data,
   };
 }
 

@@ -48,6 +48,7 @@ import {
   setStrokeWidth,
   plainHoop,
   setDiffers,
+  setFinish,
   workInShade,
   writePiece,
 } from './index.ts';
@@ -255,6 +256,7 @@ describe('edits', () => {
       'accepted together',
       (p) => (p.accepted.length > 0 ? null : acceptFindings(p, [ACCEPTED, { ...ACCEPTED, part: null }])),
     ],
+    ['finish', (p) => setFinish(p, { end: 'patch', borderMm: 5 })],
     ['width', (p) => setStrokeWidth(p, [first!.id], 1.5)],
     ['remove', (p) => removeParts(p, [first!.id, second!.id])],
   ];

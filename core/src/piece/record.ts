@@ -64,6 +64,10 @@ const note = z.strictObject({ ...noted, type: z.literal('note'), text });
 /** A photograph was taken; it lies in the browser that took it. */
 const photographed = z.strictObject({ ...noted, type: z.literal('photographed'), photo: id });
 
+/** Something of the finishing is done, by its name; and the piece is ended, with a note to oneself. */
+const finishDone = z.strictObject({ ...noted, type: z.literal('finish-done'), act: z.string().min(1).max(60) });
+const pieceEnded = z.strictObject({ ...noted, type: z.literal('piece-ended'), text });
+
 /** Another entry was wrong, and no longer counts. It stays readable. */
 const voided = z.strictObject({ ...noted, type: z.literal('voided'), entry: id });
 
@@ -84,6 +88,8 @@ export const recordEntrySchema = z.discriminatedUnion('type', [
   hoopChange,
   note,
   photographed,
+  finishDone,
+  pieceEnded,
   voided,
 ]);
 

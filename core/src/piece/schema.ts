@@ -15,9 +15,10 @@ import {
   WORKING_LENGTH,
 } from '../materials/index.ts';
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
+import { finishSchema, USUAL_FINISH } from './finish.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 7;
+export const PIECE_VERSION = 8;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -308,6 +309,7 @@ export const pieceSchema = z
     calendar: calendarSchema,
     /** The way the drawing gets onto the cloth. */
     mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such way of marking'),
+    finish: finishSchema,
     accepted: z.array(acceptedSchema).max(5000),
   })
   .superRefine((piece, context) => {
@@ -429,6 +431,7 @@ export function emptyPiece(id: string, name: string): Piece {
     order: NOTHING_FIXED,
     calendar: NO_CALENDAR,
     mark: DEFAULT_MARK,
+    finish: USUAL_FINISH,
     accepted: [],
   };
 }

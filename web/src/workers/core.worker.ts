@@ -10,6 +10,7 @@ serve({
   mendPair: async (input) => (await import('./jobs/planning.ts')).mend(input),
   varyPalette: async (input) => (await import('./jobs/planning.ts')).vary(input),
   orderWays: async (input, tell) => (await import('./jobs/planning.ts')).compareOrders(input, tell),
+  finish: async (input) => (await import('./jobs/planning.ts')).finish(input),
   odds: async (input) => (await import('./jobs/planning.ts')).odds(input),
   savings: async (input) => (await import('./jobs/planning.ts')).thriftier(input),
   tryHoop: async (input) => (await import('./jobs/pieces.ts')).hoopTrial(input),

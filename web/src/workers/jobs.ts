@@ -1,6 +1,7 @@
 import type { ColourPair, Finding, HoopTrial, Recolouring, Remedy, Variation } from '@junctura/core/advice';
 import type { PictureColour } from '@junctura/core/colour';
 import type { PictureOptions } from '@junctura/core/drawing';
+import type { FinishPlan } from '@junctura/core/finish';
 import type { Shade, ThreadBox } from '@junctura/core/materials';
 import type { Outcome } from '@junctura/core/measure';
 import type { Hoop, Piece, PlanInput } from '@junctura/core/piece';
@@ -45,6 +46,8 @@ export interface Jobs {
   varyPalette: Job<OfPiece & { readonly shades: readonly Shade[] }, readonly Variation[]>;
   /** What each way to order the work costs; told one by one. */
   orderWays: Job<OfPiece, readonly OrderWay[], OrderWay>;
+  /** How the piece is finished, and how it will look. */
+  finish: Job<OfPiece, FinishPlan>;
   /** How often everything reaches, where a piece is worked many times: the share of runs, 0–1. */
   odds: Job<
     {

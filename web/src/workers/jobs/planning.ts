@@ -1,4 +1,5 @@
 import { colourPairs, mendPair, Planner, remediesFor, varyPalette, type Workings } from '@junctura/core/advice';
+import { finishPlan } from '@junctura/core/finish';
 import { findPositions } from '@junctura/core/order';
 import { applyEdit, planInput, type Piece } from '@junctura/core/piece';
 import { proposalsFor } from '@junctura/core/propose';
@@ -53,6 +54,10 @@ export function mend({ pair, shades, wantsLightness, ...input }: JobInput<'mendP
 
 export function vary({ shades, ...input }: JobInput<'varyPalette'>): JobOutput<'varyPalette'> {
   return varyPalette(input.piece, colourPairs(workingsOf(input).plan), shades);
+}
+
+export function finish(input: JobInput<'finish'>): JobOutput<'finish'> {
+  return finishPlan(input.piece, workingsOf(input).plan, input.factors);
 }
 
 export function odds({ needs, runs, factors }: JobInput<'odds'>): number {

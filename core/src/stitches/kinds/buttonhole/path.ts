@@ -8,14 +8,14 @@ const CORNER = 0.22;
 /** Upright stitches, the thread caught along the line as an edge. The uprights stand to the left of the line. */
 export function workButtonhole(
   shape: StitchShape,
-  { pitchMm, heightMm, stepMm }: { pitchMm: number; heightMm: number; stepMm: number },
+  { pitchMm, heightMm, stepMm, stepCount }: { pitchMm: number; heightMm: number; stepMm: number; stepCount: number },
   sink: MoveSink,
 ): void {
   let count = 0;
   forEachRun(shape.lines, pitchMm, 1, ({ stations, place, isFirst, isLast }) => {
     if (isFirst) sink.travel();
     for (let i = 1; i < stations.length; i++) {
-      const height = heightMm + (count++ % 2 === 0 ? 0 : stepMm);
+      const height = heightMm + (Math.floor(count++ / stepCount) % 2 === 0 ? 0 : stepMm);
       catchEdge(place(stations[i - 1]!), place(stations[i]!), height, sink);
     }
     if (!isLast) return;

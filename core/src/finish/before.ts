@@ -1,0 +1,110 @@
+import { ellipseRoundMm, markOf, threadKind, type Cloth } from '../materials/index.ts';
+import { removalActs, runningColours } from '../transfer/index.ts';
+import { stepsAfterStitching } from './afterStitching.ts';
+import { CAUTIONS, type FinishContext } from './context.ts';
+import type { FinishProblem, FinishStep } from './kinds.ts';
+
+/** Pins of a damp stretch stand so far apart, and so far outside the work, mm. */
+const PINS_MM = 20;
+const OUTSIDE_MM = 10;
+const SECONDS_A_PIN = 6;
+
+/** Minutes that are spent on each of what every piece goes through. */
+const MINUTES = {
+  untack: 3,
+  tear: 15,
+  'rinse-cold': 10,
+  'rinse-warm': 20,
+  wash: 15,
+  dry: 5,
+  heat: 5,
+  press: 8,
+  check: 3,
+} as const;
+
+/** What the weakest of cloth, backing and threads bears. */
+export function weakestWash({ cloth, plan }: FinishContext): Cloth['wash'] {
+  const washes = [cloth.wash, ...plan.colours.map(({ thread }) => threadKind(thread)!.wash)];
+  return washes.includes('no') ? 'no' : washes.includes('cool') ? 'cool' : 'hot';
+}
+
+/**
+ * What is done with every piece first: looked over, tails in, the mark out (water before heat where heat sets it), stretched damp where
+ * water may come near it, pressed.
+ */
+export function stepsBefore(context: FinishContext): { steps: FinishStep[]; problems: FinishProblem[] } {
+  const { piece, plan, cloth } = context;
+  const mark = markOf(piece.mark)!;
+  const acts = removalActs(mark, cloth);
+  const said = new Map(stepsAfterStitching(piece).map((step) => [step.act, step]));
+  const runs = runningColours(piece, plan);
+  const isWet = acts.some((act) => act === 'rinse-cold' || act === 'rinse-warm' || act === 'wash');
+  const problems: FinishProblem[] = [];
+  if (isWet && weakestWash(context) === 'no') {
+    problems.push({
+      id: 'water-needed',
+      stops: true,
+      text: `“${mark.name}” comes out in water, which this cloth or thread can’t take. Choose another way at Transfer.`,
+    });
+  }
+  const starts = plan.order.length;
+  const steps: FinishStep[] = [
+    {
+      id: 'look-over',
+      text: 'Look it over in good light, front and back: what was marked “look again”, gaps, loose loops, places not stitched.',
+      amounts: { parts: plan.parts.length },
+      seconds: 300 + 5 * plan.parts.length,
+      caution: null,
+    },
+    {
+      id: 'tails',
+      text: 'Weave every tail in under stitches behind and cut it off; none longer than 5 mm is left hanging.',
+      amounts: { tails: starts },
+      seconds: 120 + 4 * starts,
+      caution: CAUTIONS.scissors,
+    },
+  ];
+  const stretch = stretchSteps(context, isWet);
+  for (const act of acts) {
+    const { text, caution } = said.get(act)!;
+    const warns =
+      (act === 'wash' || act === 'rinse-warm' || act === 'rinse-cold') && runs.length > 0
+        ? `${caution ?? ''} These may run: ${[...new Set(runs.map(({ name }) => name))].join(', ')}.`.trim()
+        : caution;
+    if (act === 'dry' && stretch) steps.push(...stretch);
+    else {
+      if (act === 'press' && stretch && !acts.includes('dry')) steps.push(...stretch);
+      steps.push({ id: act, text, amounts: {}, seconds: 60 * MINUTES[act], caution: warns });
+    }
+  }
+  if (stretch && !acts.includes('dry') && !acts.includes('press')) steps.push(...stretch);
+  return { steps, problems };
+}
+
+/** A damp stretch over a true rectangle or circle round the work; null where water would spoil it. */
+function stretchSteps(context: FinishContext, isWet: boolean): FinishStep[] | null {
+  const { piece, box, circle } = context;
+  if (weakestWash(context) === 'no') return null;
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const isRound = piece.hoop !== null && 2 * circle.r < 1.15 * Math.max(width, height);
+  const roundMm = isRound
+    ? ellipseRoundMm(circle.r + OUTSIDE_MM, circle.r + OUTSIDE_MM)
+    : 2 * (width + height) + 8 * OUTSIDE_MM;
+  const pins = Math.ceil(roundMm / PINS_MM);
+  return [
+    {
+      id: 'stretch',
+      text: `${isWet ? 'While it is damp, pin' : 'Dampen it and pin'} it out on a padded board, face up, over a true ${isRound ? 'circle' : 'rectangle'} 10 mm outside the work, the grain straight: ${pins} pins, one every ${PINS_MM} mm. Leave it until it is dry.`,
+      amounts: { pins, pinsEveryMm: PINS_MM, roundMm },
+      seconds: pins * SECONDS_A_PIN,
+      caution: CAUTIONS.pins,
+    },
+    {
+      id: 'pins-out',
+      text: `Take the pins out and count them: ${pins}.`,
+      amounts: { pins },
+      seconds: (pins * SECONDS_A_PIN) / 2,
+      caution: null,
+    },
+  ];
+}

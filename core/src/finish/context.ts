@@ -1,0 +1,205 @@
+import { looseShape } from '../drawing/index.ts';
+import { boxOf, regionArea, type Box, type Circle, type Polyline, type Region } from '../geometry/index.ts';
+import { clothOf, laidWidthMm, threadKind, type Cloth } from '../materials/index.ts';
+import { colourName, plainPass, type End, type Finish, type Piece } from '../piece/index.ts';
+import type { StitchId } from '../stitches/index.ts';
+import { countLoads, type Plan } from '../thread/index.ts';
+import { planPass, workSettings, type OwnFactors, type PlannedPass, type WorkSettings } from '../work/index.ts';
+import type { Amounts, FinishLook, FinishMaterial, FinishProblem, FinishStep, Template } from './kinds.ts';
+import { workedArea } from './outlines.ts';
+
+/** What every end is planned from. */
+export interface FinishContext {
+  readonly piece: Piece;
+  readonly plan: Plan;
+  readonly finish: Finish;
+  readonly end: End;
+  readonly cloth: Cloth;
+  readonly worked: Region;
+  readonly box: Box;
+  readonly circle: Circle;
+  readonly settings: WorkSettings;
+  /** The thread and colour of which most is stitched: edges are worked in them. */
+  readonly thread: string;
+  readonly colour: string;
+}
+
+/** What an end adds to what is done with every piece. */
+export interface EndPlan {
+  /** Steps that come before washing and pressing, and after. */
+  readonly first?: readonly FinishStep[];
+  readonly steps: readonly FinishStep[];
+  readonly materials: readonly FinishMaterial[];
+  readonly templates: readonly Template[];
+  readonly problems: readonly FinishProblem[];
+  readonly look: FinishLook;
+}
+
+/** What a piece ends as by what it is for, where nothing else was said. */
+const END_OF_USE: Readonly<Record<Piece['use'], End>> = {
+  framed: 'framed',
+  handled: 'cushion',
+  worn: 'garment',
+  washed: 'whitework',
+  patch: 'patch',
+  ornament: 'ornament',
+  whitework: 'whitework',
+};
+
+export function endOf(piece: Pick<Piece, 'use' | 'finish'>): End {
+  return piece.finish.end ?? END_OF_USE[piece.use];
+}
+
+/** null where nothing is stitched yet. */
+export function contextOf(piece: Piece, plan: Plan, own: OwnFactors): FinishContext | null {
+  const worked = workedArea(plan);
+  const box = boxOf(worked);
+  const { circle } = plan.design;
+  if (!box || !circle || regionArea(worked) <= 0) return null;
+  const most = plan.colours.reduce((a, b) => (b.threadMm > a.threadMm ? b : a));
+  const { edgeColour } = piece.finish;
+  const isThere = piece.palette.some(({ id }) => id === edgeColour);
+  return {
+    piece,
+    plan,
+    finish: piece.finish,
+    end: endOf(piece),
+    cloth: clothOf(piece.cloth.kind)!,
+    worked,
+    box,
+    circle,
+    settings: workSettings(piece, 1, own),
+    thread: most.thread,
+    colour: isThere ? edgeColour! : most.colour,
+  };
+}
+
+/** A colour of the palette as it is seen. */
+export function hexOf({ piece }: FinishContext, colour: string): string {
+  return colourName(piece.palette.find(({ id }) => id === colour)!).hex;
+}
+
+/** Strands of an edge that must stand wear. */
+const EDGE_STRANDS = 3;
+
+export interface WorkedEdge {
+  readonly passes: readonly PlannedPass[];
+  readonly amounts: Amounts;
+  readonly seconds: number;
+  readonly material: FinishMaterial;
+}
+
+/**
+ * Works edges as a needle would, through all layers, and counts their thread, loads and time.
+ * @param paramsOf the stitch's parameters, by the width of the thread as it lies, mm
+ */
+export function workEdge(
+  context: FinishContext,
+  lines: readonly Polyline[],
+  stitch: StitchId,
+  paramsOf: (laidMm: number) => Readonly<Record<string, number | string>>,
+  throughMm: number,
+): WorkedEdge {
+  const { thread, settings, piece, colour } = context;
+  const kind = threadKind(thread)!;
+  const strands = Math.min(EDGE_STRANDS, kind.strands);
+  const pass = {
+    ...plainPass(stitch, thread, strands),
+    params: { ...paramsOf(laidWidthMm(kind, strands) * settings.own.width) },
+    angleDeg: 0,
+    reason: '',
+    colour,
+  };
+  const shape = { region: [], lines, spots: new Float64Array(0) };
+  const planned = planPass(looseShape('edge', 'line', shape), pass, { ...settings, clothMm: throughMm });
+  const { worker } = piece;
+  const [worked] = planned.threads;
+  const { loads, cutMm } = countLoads([{ ...worked!, pass: planned }], {
+    cutMm: worker.cutMm,
+    startMm: START_MM,
+    travelMm: settings.travelMm,
+  });
+  const { quantities } = planned;
+  const wholeMm = (loads * cutMm * planned.strands) / kind.strands;
+  return {
+    passes: [planned],
+    amounts: {
+      stitches: quantities.stitches,
+      threadMm: quantities.threadMm,
+      loads,
+      skeins: Math.ceil(wholeMm / 1000 / kind.putUpM),
+    },
+    seconds: quantities.seconds + loads * LOAD_SECONDS,
+    material: {
+      id: 'edge-thread',
+      name: `${kind.name} for the edge`,
+      quantity: wholeMm,
+      unit: 'mm',
+      sizeMm: null,
+      goods: null,
+      colour,
+    },
+  };
+}
+
+/** A length is begun along the edge under the first stitches, mm; threading and fastening off take this, s. */
+const START_MM = 40;
+const LOAD_SECONDS = 105;
+
+/** Web and fusible backing melt under a hot iron; cloth that bears only a warm one gets them sewn on instead. */
+export function isFused({ finish, cloth }: FinishContext): boolean {
+  return finish.backing === 'fusible' && cloth.iron === 'hot';
+}
+
+export function fusingProblems(context: FinishContext): FinishProblem[] {
+  const { finish, cloth } = context;
+  if (finish.backing !== 'fusible' || isFused(context)) return [];
+  const text = `${cloth.name} bears ${cloth.iron === 'warm' ? 'only a warm' : 'no'} iron, which melts no web: the backing is sewn on instead.`;
+  return [{ id: 'no-iron', stops: false, text }];
+}
+
+/** Room beyond what an end shows, where nothing was set. */
+export function marginOf({ finish }: FinishContext, usualMm: number): number {
+  return finish.marginMm ?? usualMm;
+}
+
+export function middleOfBox({ minX, minY, maxX, maxY }: Box): readonly [number, number] {
+  return [(minX + maxX) / 2, (minY + maxY) / 2];
+}
+
+/** Cloth, card and other flat things, by their number and size. */
+export function sheet(
+  id: string,
+  name: string,
+  [width, height]: readonly [number, number],
+  { quantity = 1, goods = null as string | null } = {},
+): FinishMaterial {
+  return { id, name, quantity, unit: 'pieces', sizeMm: [Math.ceil(width), Math.ceil(height)], goods, colour: null };
+}
+
+/** Something of which so much is needed. */
+export function amount(id: string, name: string, quantity: number, unit: FinishMaterial['unit']): FinishMaterial {
+  return { id, name, quantity, unit, sizeMm: null, goods: null, colour: null };
+}
+
+export const sewingThread = (mm: number): FinishMaterial => amount('sewing-thread', 'Sewing thread', mm, 'mm');
+
+/** A look in which nothing but the outline is set. */
+export function plainLook(form: Region, ground: FinishLook['ground']): FinishLook {
+  return { form, ground, edges: [], heights: null, lines: [], frame: null, isHooped: false };
+}
+
+export const WALL: FinishLook['ground'] = { kind: 'wall', cloth: null, colour: '#d9d2c3' };
+export const TABLE: FinishLook['ground'] = { kind: 'table', cloth: null, colour: '#8b6f52' };
+
+/** Cautions at their step. The maker's sheet and local rules come first everywhere. */
+export const CAUTIONS = {
+  iron: 'An iron burns, and so does its steam: keep hands clear, never leave it standing on. The maker’s instructions come first.',
+  glue: 'Glue only with a window open, away from flames and from skin. The sheet that comes with it comes first.',
+  scissors: 'Cut away from the other hand; close scissors and rippers before you lay them down.',
+  pins: 'Count pins and needles out and in again.',
+  blade:
+    'Cut card on a mat along a steel rule, with a sharp blade and the other hand out of its way; blades go back in their guard.',
+  children:
+    'Not for children under three: cords strangle, small parts come loose and are swallowed. Local rules for toys come first.',
+} as const;

@@ -1,0 +1,91 @@
+import {
+  amount,
+  CAUTIONS,
+  marginOf,
+  middleOfBox,
+  plainLook,
+  sewingThread,
+  sheet,
+  WALL,
+  type EndPlan,
+  type FinishContext,
+} from '../context.ts';
+import { rectangleRing } from '../outlines.ts';
+import { laced, sewn, SEWN_ENDS_MM } from '../sewing.ts';
+
+const MARGIN_MM = 25;
+/** Cloth is turned over so far behind, and laced so far apart both ways, mm. */
+const TURNED_MM = 50;
+const LACE_EVERY_MM = 12;
+/** Narrower boards leave no room between what is turned over from both sides, mm. */
+const NARROWEST_MM = 2 * TURNED_MM + 10;
+const MINUTES = { board: 15, pad: 10, lace: 10 } as const;
+
+/** Mounted on a board: padded, the cloth turned over its edges and laced behind, there and back, both ways. */
+export function mounted(context: FinishContext): EndPlan {
+  const { box, cloth, finish } = context;
+  const margin = marginOf(context, MARGIN_MM);
+  const [x, y] = middleOfBox(box);
+  const [width, height] = finish.sizeMm ?? [box.maxX - box.minX + 2 * margin, box.maxY - box.minY + 2 * margin];
+  const isNarrow = Math.min(width, height) < NARROWEST_MM;
+  // On a small board less is turned over, so that there is a gap to lace across.
+  const turnedMm = isNarrow ? Math.min(width, height) / 2 - 5 : TURNED_MM;
+  const [upright, across] = [
+    sewn(laced(height, width, turnedMm, LACE_EVERY_MM), cloth.thicknessMm),
+    sewn(laced(width, height, turnedMm, LACE_EVERY_MM), cloth.thicknessMm),
+  ];
+  const threadMm = upright.threadMm + across.threadMm + 2 * SEWN_ENDS_MM;
+  const cut: readonly [number, number] = [width + 2 * turnedMm, height + 2 * turnedMm];
+  const board = rectangleRing(x, y, width, height);
+  return {
+    steps: [
+      {
+        id: 'board',
+        text: 'Cut the board, and padding of its size; lay the padding on and the work over it, face up, straight by the grain.',
+        amounts: { acrossMm: width, uprightMm: height },
+        seconds: 60 * (MINUTES.board + MINUTES.pad),
+        caution: CAUTIONS.blade,
+      },
+      {
+        id: 'cut-out',
+        text: `Cut the cloth ${Math.round(turnedMm)} mm larger all round, turn it over and pin it into the board’s edge, from the middles outward.`,
+        amounts: { acrossMm: cut[0], uprightMm: cut[1], turnedMm },
+        seconds: 900,
+        caution: CAUTIONS.pins,
+      },
+      {
+        id: 'lace',
+        text: `Lace it behind from side to side, a thread every ${LACE_EVERY_MM} mm, first the long way, then the short; tighten from the middle and fold the corners flat.`,
+        amounts: { threads: upright.stitches + across.stitches, everyMm: LACE_EVERY_MM, threadMm },
+        seconds: upright.seconds + across.seconds + 60 * MINUTES.lace,
+        caution: 'Take the pins out of the edge and count them. ' + CAUTIONS.pins,
+      },
+    ],
+    materials: [
+      sheet('board', 'Acid-free board', [width, height]),
+      sheet('padding', 'Padding, thin', [width, height]),
+      amount('lacing-thread', 'Strong thread to lace with', threadMm, 'mm'),
+      sewingThread(SEWN_ENDS_MM),
+    ],
+    templates: [
+      {
+        id: 'board',
+        name: 'Board and cloth',
+        lines: [
+          { kind: 'fold', line: { points: board, closed: true } },
+          { kind: 'cut', line: { points: rectangleRing(x, y, ...cut), closed: true } },
+        ],
+      },
+    ],
+    problems: isNarrow
+      ? [
+          {
+            id: 'board-too-small',
+            stops: false,
+            text: `On so small a board only ${Math.floor(turnedMm)} mm can be turned over; a wider margin gives more hold.`,
+          },
+        ]
+      : [],
+    look: plainLook([board], WALL),
+  };
+}

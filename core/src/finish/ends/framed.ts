@@ -1,0 +1,130 @@
+import { hoopNeeds, outerHalvesMm, innerHalvesMm, ellipseRoundMm } from '../../materials/index.ts';
+import { positionsOf } from '../../drawing/index.ts';
+import {
+  amount,
+  CAUTIONS,
+  plainLook,
+  sewingThread,
+  sheet,
+  WALL,
+  type EndPlan,
+  type FinishContext,
+} from '../context.ts';
+import { ellipseRing } from '../outlines.ts';
+import { runningAlong, sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
+
+/** Gathering stitches run half-way between the ring and the trimmed edge, so long, mm. */
+const GATHER_STITCH_MM = 7;
+/** The disc behind is smaller than the inside of the ring by this, and whipped on so far apart, mm. */
+const DISC = { smallerMm: 4, whipMm: 5, biteMm: 3 } as const;
+const LOOP_MM = 150;
+const MINUTES = { bind: 25, trim: 6, draw: 4, loop: 4 } as const;
+
+/** Framed in its hoop: the cloth trimmed and gathered behind, a disc whipped over it, a loop to hang it by. */
+export function framed(context: FinishContext): EndPlan {
+  const { piece, finish, cloth } = context;
+  const { hoop } = piece;
+  if (!hoop) {
+    return {
+      ...nothing(context),
+      problems: [
+        { id: 'no-hoop', stops: true, text: 'No hoop is chosen. Choose the ring that it shall hang in at Hoop.' },
+      ],
+    };
+  }
+  const { trimMm, gatheringMm, tapeMm } = hoopNeeds(hoop);
+  const [x, y] = positionsOf(piece)[0]!;
+  const [a, b] = outerHalvesMm(hoop);
+  const [innerA, innerB] = innerHalvesMm(hoop);
+  const trim = ellipseRing(x, y, a + trimMm, b + trimMm);
+  const gather = ellipseRing(x, y, a + trimMm / 2, b + trimMm / 2);
+  const disc = ellipseRing(x, y, innerA - DISC.smallerMm / 2, innerB - DISC.smallerMm / 2);
+  const gathering = sewn(runningAlong({ points: gather, closed: true }, GATHER_STITCH_MM), cloth.thicknessMm);
+  const whipping = sewn(whippedAlong({ points: disc, closed: true }, DISC.whipMm, DISC.biteMm), 2 * cloth.thicknessMm);
+  const gatherThreadMm = (finish.doubled ? 2 : 1) * gatheringMm;
+  const whipThreadMm = whipping.threadMm + SEWN_ENDS_MM;
+  const rounds = Math.round(ellipseRoundMm(a + trimMm / 2, b + trimMm / 2) / GATHER_STITCH_MM);
+  return {
+    steps: [
+      {
+        id: 'bind-ring',
+        text: hoop.bound
+          ? 'Bind the outer ring with tape, or paint it; let it dry wholly, then mount the work again, straight and drum-tight.'
+          : 'Paint, oil or bind the outer ring if it shall not stay bare; let it dry wholly, then mount the work again, straight and drum-tight.',
+        amounts: hoop.bound ? { tapeMm: tapeMm / 2 } : {},
+        seconds: 60 * MINUTES.bind,
+        caution: CAUTIONS.glue,
+      },
+      {
+        id: 'trim',
+        text: `Trim the cloth round, ${trimMm} mm past the ring.`,
+        amounts: { pastRingMm: trimMm },
+        seconds: 60 * MINUTES.trim,
+        caution: CAUTIONS.scissors,
+      },
+      {
+        id: 'gather',
+        text: `Run a strong thread${finish.doubled ? ', double,' : ''} half-way between ring and edge, in stitches of ${GATHER_STITCH_MM} mm; draw it up behind until the cloth lies flat, and tie it off.`,
+        amounts: { stitches: rounds, stitchMm: GATHER_STITCH_MM, threadMm: gatherThreadMm },
+        seconds: gathering.seconds + 60 * MINUTES.draw,
+        caution: null,
+      },
+      {
+        id: 'disc',
+        text: `Cut a disc of ${finish.disc} by its template and whip it on behind over the gathered cloth, a stitch every ${DISC.whipMm} mm.`,
+        amounts: {
+          acrossMm: 2 * innerA - DISC.smallerMm,
+          uprightMm: 2 * innerB - DISC.smallerMm,
+          stitches: whipping.stitches,
+          threadMm: whipThreadMm,
+        },
+        seconds: whipping.seconds,
+        caution: CAUTIONS.pins,
+      },
+      {
+        id: 'loop',
+        text: 'Tie or sew a loop at the screw, and look that it hangs straight.',
+        amounts: { loopMm: LOOP_MM },
+        seconds: 60 * MINUTES.loop,
+        caution: null,
+      },
+    ],
+    materials: [
+      sewingThread(whipThreadMm),
+      amount('gathering-thread', 'Strong thread to gather with', gatherThreadMm, 'mm'),
+      sheet('disc', finish.disc === 'felt' ? 'Felt for the back' : 'Card for the back', [2 * innerA, 2 * innerB], {
+        goods: finish.disc === 'felt' ? 'felt' : null,
+      }),
+      amount('loop', 'Cord or ribbon to hang it', LOOP_MM, 'mm'),
+      ...(hoop.bound ? [amount('ring-tape', 'Tape for the outer ring', tapeMm / 2, 'mm')] : []),
+    ],
+    templates: [
+      { id: 'disc', name: 'Disc for the back', lines: [{ kind: 'cut', line: { points: disc, closed: true } }] },
+      {
+        id: 'trim',
+        name: 'Trim and gathering line',
+        lines: [
+          { kind: 'cut', line: { points: trim, closed: true } },
+          { kind: 'stitch', line: { points: gather, closed: true } },
+        ],
+      },
+    ],
+    problems: [],
+    look: {
+      ...plainLook([ellipseRing(x, y, innerA, innerB)], WALL),
+      isHooped: true,
+      lines: [
+        {
+          kind: 'cord',
+          line: { points: Float64Array.of(x - 6, y - b - 26, x, y - b - 44, x + 6, y - b - 26), closed: false },
+          widthMm: 1.6,
+        },
+      ],
+    },
+  };
+}
+
+function nothing({ box }: FinishContext): Omit<EndPlan, 'problems'> {
+  const form = [Float64Array.of(box.minX, box.minY, box.maxX, box.minY, box.maxX, box.maxY, box.minX, box.maxY)];
+  return { steps: [], materials: [], templates: [], look: plainLook(form, WALL) };
+}

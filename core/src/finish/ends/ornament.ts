@@ -1,0 +1,155 @@
+import { offset, polylineLength, regionArea } from '../../geometry/index.ts';
+import {
+  amount,
+  CAUTIONS,
+  marginOf,
+  plainLook,
+  sewingThread,
+  sheet,
+  WALL,
+  type EndPlan,
+  type FinishContext,
+} from '../context.ts';
+import { NOTCH, notchesOf, openingOn, ornamentOutline, outerRings, sizeOf } from '../outlines.ts';
+import { puffedHeights, puffedVolumeMm3 } from '../puffed.ts';
+import { backStitched, laddered, sewn, SEWN_ENDS_MM } from '../sewing.ts';
+
+const MARGIN_MM = 8;
+const SEAM_MM = 6;
+const SEAM_STITCH_MM = 2.5;
+const LADDER_STITCH_MM = 4;
+const CORD_MM = 250;
+/** Loose filling as it is stuffed, g in a mm³ (0.03 g/cm³). */
+const STUFFING_G_MM3 = 0.03 / 1000;
+const MINUTES = { cut: 10, turn: 8, stuff: 10, cord: 5 } as const;
+const SECONDS_A_NOTCH = 4;
+const SECONDS_A_GRAM = 40;
+
+/** A stuffed ornament: two pieces sewn right sides together, turned, stuffed and closed, with a cord to hang it by. */
+export function ornament(context: FinishContext): EndPlan {
+  const { finish, worked, circle, cloth } = context;
+  const seamMm = finish.seamMm ?? SEAM_MM;
+  const form = ornamentOutline(finish.shape, worked, circle, marginOf(context, MARGIN_MM));
+  const seam = form[0]!;
+  const cut = outerRings(offset([seam], seamMm));
+  const { opening, rest } = openingOn(seam, finish.openingMm);
+  const notches = notchesOf(seam, seamMm);
+  const seamSewn = sewn(backStitched(rest, SEAM_STITCH_MM), 2 * cloth.thicknessMm);
+  const closing = sewn(laddered(polylineLength(opening), LADDER_STITCH_MM), cloth.thicknessMm);
+  const heights = puffedHeights([seam]);
+  const volumeMm3 = heights ? puffedVolumeMm3(heights) : 0;
+  const grams = volumeMm3 * STUFFING_G_MM3;
+  const seamThreadMm = seamSewn.threadMm + SEWN_ENDS_MM;
+  const closeThreadMm = closing.threadMm + SEWN_ENDS_MM;
+  const size = sizeOf(cut);
+  const hang = highest(seam);
+  return {
+    steps: [
+      {
+        id: 'cut-out',
+        text: `Cut the front by its template with a seam of ${seamMm} mm, and a back as large, turned over left for right.`,
+        amounts: { areaMm2: 2 * regionArea(cut), seamMm },
+        seconds: 60 * MINUTES.cut,
+        caution: CAUTIONS.scissors,
+      },
+      {
+        id: 'seam',
+        text: `Pin the two right sides together and back stitch along the seam line; leave ${Math.round(polylineLength(opening))} mm open at the straightest side.`,
+        amounts: {
+          seamLineMm: polylineLength(rest),
+          openingMm: polylineLength(opening),
+          stitches: seamSewn.stitches,
+          threadMm: seamThreadMm,
+        },
+        seconds: seamSewn.seconds,
+        caution: CAUTIONS.pins,
+      },
+      {
+        id: 'notch',
+        text:
+          notches.length > 0
+            ? `Cut ${notches.length} notches into the seam where it bends, as the template shows; stop 2 mm before the stitches.`
+            : 'Trim the seam a little; nothing bends so tightly that it needs notches.',
+        amounts: { notches: notches.length, everyMm: NOTCH.everyMm },
+        seconds: notches.length * SECONDS_A_NOTCH + 30,
+        caution: CAUTIONS.scissors,
+      },
+      {
+        id: 'turn',
+        text: 'Turn it right side out through the opening, and ease the seam out with something blunt.',
+        amounts: {},
+        seconds: 60 * MINUTES.turn,
+        caution: null,
+      },
+      {
+        id: 'stuff',
+        text: `Stuff it with about ${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g of filling, small pieces first, edges before the middle.`,
+        amounts: { volumeMm3, stuffingG: grams },
+        seconds: 60 * MINUTES.stuff + grams * SECONDS_A_GRAM,
+        caution: CAUTIONS.children,
+      },
+      {
+        id: 'close',
+        text: 'Turn the edges of the opening in and close it with ladder stitches.',
+        amounts: { stitches: closing.stitches, threadMm: closeThreadMm },
+        seconds: closing.seconds,
+        caution: CAUTIONS.pins,
+      },
+      {
+        id: 'cord',
+        text: 'Sew a cord into the top to hang it by, and pull hard at it once.',
+        amounts: { cordMm: CORD_MM },
+        seconds: 60 * MINUTES.cord,
+        caution: CAUTIONS.children,
+      },
+    ],
+    materials: [
+      sheet('back', 'Cloth for the back', size, { goods: null }),
+      amount('stuffing', 'Filling', grams, 'g'),
+      amount('cord', 'Cord to hang it', CORD_MM, 'mm'),
+      sewingThread(seamThreadMm + closeThreadMm),
+    ],
+    templates: [
+      {
+        id: 'ornament',
+        name: 'Ornament, front and back',
+        lines: [
+          ...cut.map((ring) => ({ kind: 'cut' as const, line: { points: ring, closed: true } })),
+          { kind: 'seam', line: rest },
+          { kind: 'fold', line: opening },
+          ...notches.map((line) => ({ kind: 'mark' as const, line })),
+        ],
+      },
+    ],
+    problems: [],
+    look: {
+      ...plainLook([seam], WALL),
+      heights,
+      lines: [
+        {
+          kind: 'cord',
+          widthMm: 1.6,
+          line: {
+            points: Float64Array.of(hang[0] - 2, hang[1] + 1, hang[0], hang[1] - CORD_MM / 4, hang[0] + 2, hang[1] + 1),
+            closed: false,
+          },
+        },
+      ],
+    },
+  };
+}
+
+/** Where a thing hangs from: its highest place nearest to its middle. */
+function highest(ring: Float64Array): [x: number, y: number] {
+  const [width] = sizeOf([ring]);
+  let [left, top] = [Infinity, Infinity];
+  for (let i = 0; i < ring.length; i += 2) [left, top] = [Math.min(left, ring[i]!), Math.min(top, ring[i + 1]!)];
+  const middle = left + width / 2;
+  let best: [number, number] = [middle, Infinity];
+  for (let i = 0; i < ring.length; i += 2) {
+    const far = Math.abs(ring[i]! - middle);
+    const [x, y] = [ring[i]!, ring[i + 1]!];
+    if (far < width * 0.08 && y < best[1]) best = [x, y];
+  }
+  return best[1] < Infinity ? best : [middle, top];
+}

@@ -1,0 +1,174 @@
+import { offset, polylineLength, regionArea, type Polyline } from '../../geometry/index.ts';
+import { weakestWash } from '../before.ts';
+import {
+  CAUTIONS,
+  fusingProblems,
+  isFused,
+  marginOf,
+  middleOfBox,
+  plainLook,
+  sewingThread,
+  sheet,
+  TABLE,
+  type EndPlan,
+  type FinishContext,
+} from '../context.ts';
+import type { FinishStep, Template } from '../kinds.ts';
+import { outerRings, rectangleRing, sizeOf } from '../outlines.ts';
+import { backStitched, runningAlong, sewn, SEWN_ENDS_MM } from '../sewing.ts';
+
+const MARGIN_MM = 40;
+const SEAM_MM = 15;
+const SEAM_STITCH_MM = 2.5;
+/** Backing reaches so far beyond what is stitched, and is tacked on in stitches so long, mm. */
+const BACKING = { beyondMm: 8, tackMm: 10, roundMm: 6 } as const;
+/** The two halves of a cushion's back overlap by this, mm. */
+const OVERLAP_MM = 100;
+const SECONDS_A_KNOT = 12;
+const WASHING = {
+  hot: 'Wash warm with a mild soap, press from behind.',
+  cool: 'Wash cool by hand with a mild soap, dry flat, press from behind no more than warm.',
+  no: 'Never wash: the cloth, backing or thread does not bear it. Brush or air it.',
+} as const;
+
+/** A backing behind what is stitched, so that nothing scratches and nothing pulls. */
+function backing(context: FinishContext): { steps: FinishStep[]; template: Template; materials: EndPlan['materials'] } {
+  const { worked, cloth, plan } = context;
+  const grown = offset(offset(worked, BACKING.beyondMm + BACKING.roundMm), -BACKING.roundMm);
+  const shape = outerRings(grown);
+  const lines = shape.map((ring): Polyline => ({ points: ring, closed: true }));
+  const areaMm2 = regionArea(shape);
+  const isFusible = isFused(context);
+  const tacked = lines.map((line) => sewn(runningAlong(line, BACKING.tackMm), cloth.thicknessMm));
+  const sum = (pick: (one: (typeof tacked)[number]) => number): number =>
+    tacked.reduce((all, one) => all + pick(one), 0);
+  const threadMm = isFusible ? 0 : sum((one) => one.threadMm) + SEWN_ENDS_MM;
+  const knots = plan.order.length;
+  return {
+    steps: [
+      {
+        id: 'anchor-knots',
+        text: 'Anchor every beginning and end: a tiny stitch through the knot, the tail woven in once more. What is worn or washed works loose.',
+        amounts: { ends: knots },
+        seconds: knots * SECONDS_A_KNOT,
+        caution: null,
+      },
+      {
+        id: isFusible ? 'web' : 'backing',
+        text: isFusible
+          ? 'Iron a soft fusible backing over the back of the work. It is there for good.'
+          : 'Lay a soft backing behind the work and sew it on with small stitches that do not come through.',
+        amounts: { areaMm2, ...(isFusible ? {} : { stitches: sum((one) => one.stitches), threadMm }) },
+        seconds: isFusible ? 480 : sum((one) => one.seconds) + 300,
+        caution: isFusible ? CAUTIONS.iron : CAUTIONS.pins,
+      },
+    ],
+    template: {
+      id: 'backing',
+      name: 'Backing',
+      lines: lines.map((line) => ({ kind: 'cut', line })),
+    },
+    materials: [
+      sheet('backing', isFusible ? 'Soft fusible backing' : 'Soft backing', sizeOf(shape), { goods: 'backing' }),
+      ...(threadMm > 0 ? [sewingThread(threadMm)] : []),
+    ],
+  };
+}
+
+function care(context: FinishContext): FinishStep {
+  const wash = weakestWash(context);
+  return {
+    id: 'care',
+    text: `Write its care label: ${WASHING[wash]}`,
+    amounts: {},
+    seconds: 180,
+    caution: context.piece.use === 'worn' ? CAUTIONS.children : null,
+  };
+}
+
+export function garment(context: FinishContext): EndPlan {
+  const { worked } = context;
+  const { steps, template, materials } = backing(context);
+  return {
+    steps: [...steps, care(context)],
+    materials,
+    templates: [template],
+    problems: fusingProblems(context),
+    look: plainLook(outerRings(offset(worked, 4 * BACKING.beyondMm)), {
+      kind: 'cloth',
+      cloth: context.cloth,
+      colour: context.piece.cloth.colour,
+    }),
+  };
+}
+
+/** A cushion or flat bag: a front, and a back of two halves that overlap, with a seam all round. */
+export function cushion(context: FinishContext): EndPlan {
+  const { box, finish, cloth, worked } = context;
+  const seamMm = finish.seamMm ?? SEAM_MM;
+  const margin = marginOf(context, MARGIN_MM);
+  const [x, y] = middleOfBox(box);
+  const least: readonly [number, number] = [box.maxX - box.minX, box.maxY - box.minY];
+  const [width, height] = finish.sizeMm ?? [least[0] + 2 * margin, least[1] + 2 * margin];
+  const front = rectangleRing(x, y, width, height);
+  const cut: readonly [number, number] = [width + 2 * seamMm, height + 2 * seamMm];
+  const half: readonly [number, number] = [width + 2 * seamMm, height / 2 + OVERLAP_MM / 2 + seamMm + 2 * seamMm];
+  const edge: Polyline = { points: front, closed: true };
+  const seam = sewn(backStitched(edge, SEAM_STITCH_MM), 2 * cloth.thicknessMm);
+  const threadMm = seam.threadMm + SEWN_ENDS_MM;
+  const { steps, template, materials } = backing(context);
+  const isTooSmall = width < least[0] || height < least[1];
+  const round = outerRings(offset(offset([front], -18), 18));
+  return {
+    steps: [
+      ...steps,
+      {
+        id: 'panels',
+        text: `Cut the front ${mm(cut[0])} × ${mm(cut[1])} mm with the work in its middle, and two halves of the back ${mm(half[0])} × ${mm(half[1])} mm; hem one long side of each.`,
+        amounts: { acrossMm: cut[0], uprightMm: cut[1], backUprightMm: half[1], seamMm },
+        seconds: 1500,
+        caution: CAUTIONS.scissors,
+      },
+      {
+        id: 'seam',
+        text: `Lay the halves of the back on the front, right sides together, overlapping by ${OVERLAP_MM} mm, and sew all round, ${seamMm} mm from the edge. Trim the corners, turn it.`,
+        amounts: { seamLineMm: polylineLength(edge), stitches: seam.stitches, threadMm },
+        seconds: seam.seconds,
+        caution: CAUTIONS.pins,
+      },
+      care(context),
+    ],
+    materials: [
+      ...materials.filter(({ id }) => id !== 'sewing-thread'),
+      sheet('back-half', 'Cloth for the back, two halves', half, { quantity: 2 }),
+      sewingThread(threadMm + materials.reduce((sum, one) => sum + (one.id === 'sewing-thread' ? one.quantity : 0), 0)),
+    ],
+    templates: [
+      template,
+      {
+        id: 'panel',
+        name: 'Front panel',
+        lines: [
+          { kind: 'cut', line: { points: rectangleRing(x, y, ...cut), closed: true } },
+          { kind: 'seam', line: edge },
+          ...outerRings(worked).map((ring) => ({ kind: 'mark' as const, line: { points: ring, closed: true } })),
+        ],
+      },
+    ],
+    problems: [
+      ...fusingProblems(context),
+      ...(isTooSmall
+        ? [
+            {
+              id: 'panel-too-small' as const,
+              stops: true,
+              text: `A panel of ${mm(width)} × ${mm(height)} mm is smaller than the design, ${mm(least[0])} × ${mm(least[1])} mm.`,
+            },
+          ]
+        : []),
+    ],
+    look: plainLook(round, TABLE),
+  };
+}
+
+const mm = (value: number): number => Math.round(value);

@@ -1,0 +1,143 @@
+import { polylineLength, regionArea, type Polyline } from '../../geometry/index.ts';
+import { clothOf } from '../../materials/index.ts';
+import {
+  CAUTIONS,
+  fusingProblems,
+  hexOf,
+  isFused,
+  plainLook,
+  sewingThread,
+  sheet,
+  workEdge,
+  type EndPlan,
+  type FinishContext,
+} from '../context.ts';
+import type { FinishProblem, FinishStep } from '../kinds.ts';
+import { edgeLine, narrowBays, outerRings, patchOutline, sizeOf } from '../outlines.ts';
+import { sewn, SEWN_ENDS_MM, sewnOn } from '../sewing.ts';
+
+/** What is laid behind, mm thick. */
+const WEB_MM = 0.1;
+/** Cloth left outside the edge until it is worked, and how wide beyond the outline web and felt are cut, mm. */
+const ROUGH_MM = 10;
+const SEW_ON = { everyMm: 25, biteMm: 3 } as const;
+const MINUTES = { web: 10, backing: 8, sewnBacking: 12, cut: 12 } as const;
+const LEAST_PITCH_MM = 0.3;
+
+/** A patch: backed, edged through all its layers by the piece's own thread, cut close, sewn on. */
+export function patch(context: FinishContext): EndPlan {
+  const { finish, worked, cloth } = context;
+  const { form, islands, closedBays } = patchOutline(worked, finish.borderMm, finish.islands === 'bridge');
+  const outer = new Set(outerRings(form));
+  const lines = form.map((ring): Polyline => edgeLine(ring, !outer.has(ring)));
+  const felt = clothOf('felt')!;
+  const throughMm = cloth.thicknessMm + WEB_MM + felt.thicknessMm;
+  const isOvercast = finish.edge === 'overcast';
+  // Both stitches lie thread by thread: the pitch is the width of the thread as it lies.
+  const edge = workEdge(
+    context,
+    lines,
+    finish.edge,
+    (laidMm) => ({
+      heightMm: finish.borderMm,
+      pitchMm: Math.max(LEAST_PITCH_MM, laidMm),
+      ...(isOvercast ? { side: 'inside' } : {}),
+    }),
+    throughMm,
+  );
+  const outlineMm = lines.reduce((sum, line) => sum + polylineLength(line), 0);
+  const ontoMm = throughMm + clothOf(finish.onto)!.thicknessMm;
+  const sewing = lines.map((line) => sewn(sewnOn(line, SEW_ON.everyMm, SEW_ON.biteMm), ontoMm, 2));
+  const sum = (pick: (one: (typeof sewing)[number]) => number): number =>
+    sewing.reduce((all, one) => all + pick(one), 0);
+  const sewOnMm = sum(({ threadMm }) => threadMm) + SEWN_ENDS_MM;
+  const bays = narrowBays(form);
+  const areaMm2 = regionArea(form);
+  const isFusible = isFused(context);
+  const steps: FinishStep[] = [
+    {
+      id: 'cut-out',
+      text: `Draw the outline by its template, ${finish.borderMm} mm outside the work, and cut the cloth roughly ${ROUGH_MM} mm beyond it.`,
+      amounts: { outlineMm, beyondMm: ROUGH_MM },
+      seconds: 300,
+      caution: CAUTIONS.scissors,
+    },
+    isFusible
+      ? {
+          id: 'web',
+          text: 'Iron fusible web onto the back, let it cool, peel the paper off, and press felt onto it through a cloth: felt flattens under a hot iron. It is there for good.',
+          amounts: { areaMm2 },
+          seconds: 60 * (MINUTES.web + MINUTES.backing),
+          caution: CAUTIONS.iron,
+        }
+      : {
+          id: 'backing',
+          text: 'Pin felt behind the work and tack it along the outline.',
+          amounts: { areaMm2 },
+          seconds: 60 * MINUTES.sewnBacking,
+          caution: CAUTIONS.pins,
+        },
+    {
+      id: 'edge',
+      text: `Work the edge in ${isOvercast ? 'overcast' : 'buttonhole'} stitch with ${edge.passes[0]!.strands === 1 ? 'one strand' : `${edge.passes[0]!.strands} strands`}, thread by thread, ${finish.borderMm} mm deep through cloth, ${isFusible ? 'web ' : ''}and felt${bays > 0 ? `; begin in the ${bays === 1 ? 'narrow bay' : `${bays} narrow bays`}` : ''}.`,
+      amounts: { ...edge.amounts, outlineMm, heightMm: finish.borderMm, throughMm, bays },
+      seconds: edge.seconds,
+      caution: 'A thimble and short lengths: the needle goes through three layers.',
+    },
+    {
+      id: 'cut-close',
+      text: 'Cut all layers close along the edge, never into a stitch. Only now, never before.',
+      amounts: { outlineMm },
+      seconds: 60 * MINUTES.cut,
+      caution: CAUTIONS.scissors,
+    },
+    {
+      id: 'sew-on',
+      text: `Sew it on with two holding stitches, then one every ${SEW_ON.everyMm} mm along the inside of the edge.`,
+      amounts: { stitches: sum(({ stitches }) => stitches), everyMm: SEW_ON.everyMm, threadMm: sewOnMm },
+      seconds: sum(({ seconds }) => seconds),
+      caution: CAUTIONS.pins,
+    },
+  ];
+  return {
+    steps,
+    materials: [
+      edge.material,
+      sheet('felt', 'Felt for the back', plus(sizeOf(form), ROUGH_MM), { goods: 'felt' }),
+      ...(isFusible ? [sheet('web', 'Fusible web', plus(sizeOf(form), ROUGH_MM), { goods: 'web' })] : []),
+      sewingThread(sewOnMm),
+    ],
+    templates: [{ id: 'patch', name: 'Outline of the patch', lines: lines.map((line) => ({ kind: 'cut', line })) }],
+    problems: problemsOf(context, islands, closedBays),
+    look: {
+      ...plainLook(form, {
+        kind: 'cloth',
+        cloth: clothOf(finish.onto)!,
+        colour: finish.onto === 'denim' ? '#33465f' : '#a89878',
+      }),
+      edges: edge.passes.map((pass) => ({ pass, colour: hexOf(context, context.colour) })),
+    },
+  };
+}
+
+function problemsOf(context: FinishContext, islands: number, closedBays: number): FinishProblem[] {
+  const problems: (FinishProblem | false)[] = [
+    islands > 1 &&
+      context.finish.islands === null && {
+        id: 'two-islands',
+        stops: true,
+        text: `What is stitched lies in ${islands} islands, further apart than the border reaches. Join them by a bridge, or make ${islands} patches?`,
+      },
+    closedBays > 0 && {
+      id: 'closed-bay',
+      stops: false,
+      text: `The border closes ${closedBays === 1 ? 'a bay' : `${closedBays} bays`} that no needle could edge: ${closedBays === 1 ? 'it becomes' : 'they become'} cloth of the patch. A narrower border keeps more.`,
+    },
+  ];
+  return [...problems.filter((problem) => problem !== false), ...fusingProblems(context)];
+}
+
+const plus = ([width, height]: readonly [number, number], mm: number): [number, number] => [
+  width + 2 * mm,
+  height + 2 * mm,
+];

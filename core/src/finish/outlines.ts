@@ -1,0 +1,249 @@
+import {
+  boxOf,
+  inscribedCircle,
+  isInside,
+  lengthsOf,
+  narrowestGap,
+  offset,
+  offsetLine,
+  placeOn,
+  ringArea,
+  subtract,
+  unite,
+  wayRound,
+  type Circle,
+  type Polyline,
+  type Region,
+  type Ring,
+} from '../geometry/index.ts';
+import type { Plan } from '../thread/index.ts';
+
+/** Steps in which round shapes are drawn. */
+const ROUND_STEPS = 180;
+
+/** All that is stitched of a piece: areas, lines and knots as wide as their thread lies. */
+export function workedArea({ parts }: Plan): Region {
+  const shapes = parts.flatMap(({ placed: { shape }, passes }) => {
+    if (passes.length === 0) return [];
+    const half = Math.max(...passes.map(({ laidMm }) => laidMm)) / 2;
+    const spots = Array.from({ length: shape.spots.length / 2 }, (_, i) =>
+      circleRing({ x: shape.spots[2 * i]!, y: shape.spots[2 * i + 1]!, r: 2 * half }),
+    );
+    return [unite(shape.region, 'evenodd'), ...shape.lines.map((line) => offsetLine(line, half)), spots];
+  });
+  return unite(shapes.flat(), 'nonzero');
+}
+
+export function circleRing({ x, y, r }: Circle): Ring {
+  return ellipseRing(x, y, r, r);
+}
+
+/** An ellipse by its halves. */
+export function ellipseRing(x: number, y: number, a: number, b: number): Ring {
+  return Float64Array.from({ length: 2 * ROUND_STEPS }, (_, i) => {
+    const angle = (2 * Math.PI * (i >> 1)) / ROUND_STEPS;
+    return i % 2 === 0 ? x + a * Math.cos(angle) : y + b * Math.sin(angle);
+  });
+}
+
+/** A rectangle about a middle. */
+export function rectangleRing(x: number, y: number, width: number, height: number): Ring {
+  const [a, b] = [width / 2, height / 2];
+  return Float64Array.of(x - a, y - b, x + a, y - b, x + a, y + b, x - a, y + b);
+}
+
+/** The rings that bound a shape from outside, in whichever way they run. */
+export function outerRings(region: Region): Ring[] {
+  return region.filter((ring, i) => {
+    const [x, y] = [ring[0]!, ring[1]!];
+    return !isInside(
+      region.filter((_, k) => k !== i),
+      x,
+      y,
+    );
+  });
+}
+
+/** A ring as a closed line with the shape on its left hand, or its right. */
+export function edgeLine(ring: Ring, isHole: boolean): Polyline {
+  const isClockwise = ringArea(ring) > 0;
+  if (isClockwise === isHole) return { points: ring, closed: true };
+  const turned = new Float64Array(ring.length);
+  for (let i = 0; i < ring.length; i += 2) turned.set(ring.subarray(ring.length - 2 - i, ring.length - i), i);
+  return { points: turned, closed: true };
+}
+
+/** Edges of patches are no more pointed than this, inside and out, and close holes that are smaller, mm. */
+const PATCH = { cornerMm: 3, holeMm: 15, bayMm2: 12 } as const;
+/** Bays narrower than twice this are edged first: the needle has the most room while the cloth outside still stands. */
+const NARROW_MM = 8;
+
+export interface PatchOutline {
+  readonly form: Region;
+  /** How many pieces it is of. */
+  readonly islands: number;
+  /** Bays too narrow for a needle, which became cloth of the patch. */
+  readonly closedBays: number;
+}
+
+/**
+ * The outline of a patch: what is worked, widened by a border; corners are round inside and out (a closing by a disc), small holes closed.
+ * @param bridged islands are joined by a bridge as wide as two borders
+ */
+export function patchOutline(worked: Region, borderMm: number, bridged: boolean): PatchOutline {
+  let form = rounded(worked, borderMm);
+  const bays = subtract(withoutHoles(form), withoutHoles(offset(worked, borderMm))).filter(
+    (ring) => Math.abs(ringArea(ring)) > PATCH.bayMm2,
+  ).length;
+  let islands = outerRings(form).length;
+  if (bridged && islands > 1) {
+    form = rounded(bridge(form, borderMm), 0);
+    islands = outerRings(form).length;
+  }
+  const [rings, outer] = [form, new Set(outerRings(form))];
+  const kept = rings.filter((ring) => outer.has(ring) || 2 * (inscribedCircle([ring])?.r ?? 0) >= PATCH.holeMm);
+  return { form: kept, islands, closedBays: bays };
+}
+
+/** How many bays of an outline are narrow. */
+export function narrowBays(form: Region): number {
+  const filled = offset(offset(form, NARROW_MM), -NARROW_MM);
+  return subtract(filled, form).filter((ring) => Math.abs(ringArea(ring)) > PATCH.bayMm2).length;
+}
+
+function rounded(region: Region, borderMm: number): Region {
+  return offset(offset(region, borderMm + PATCH.cornerMm), -PATCH.cornerMm);
+}
+
+const withoutHoles = (region: Region): Region => outerRings(region);
+
+/** Islands joined one by one, each time the two that lie nearest. */
+function bridge(form: Region, halfMm: number): Region {
+  const closed = (ring: Ring): Polyline => ({ points: ring, closed: true });
+  let joined = form;
+  for (let islands = outerRings(joined); islands.length > 1; islands = outerRings(joined)) {
+    const [first, ...others] = islands;
+    const gap = narrowestGap([closed(first!)], others.map(closed), Infinity);
+    if (!gap) return joined;
+    const strip = offsetLine({ points: Float64Array.of(...gap.from, ...gap.to), closed: false }, halfMm);
+    joined = unite([...joined, ...strip], 'nonzero');
+  }
+  return joined;
+}
+
+/** Shapes of ornaments, drawn once about their middle; scaled so that the design has room in them. */
+const DRAWN: Readonly<Record<'disc' | 'heart' | 'drop', (angle: number) => readonly [x: number, y: number]>> = {
+  disc: (angle) => [Math.cos(angle), Math.sin(angle)],
+  heart: (angle) => [
+    Math.sin(angle) ** 3,
+    -(13 * Math.cos(angle) - 5 * Math.cos(2 * angle) - 2 * Math.cos(3 * angle) - Math.cos(4 * angle)) / 16,
+  ],
+  drop: (angle) => [Math.sin(angle) * Math.sin(angle / 2) ** 1.5, -1.25 * Math.cos(angle)],
+};
+/** Points are rounded by this, so that cloth can be turned in them, mm. */
+const ORNAMENT_CORNER_MM = 4;
+
+/**
+ * The outline of a stuffed ornament: a shape whose widest circle holds the design with a margin, or the design's own outline.
+ * @param circle the smallest circle about the design
+ */
+export function ornamentOutline(
+  shape: 'disc' | 'heart' | 'drop' | 'outline',
+  worked: Region,
+  circle: Circle,
+  marginMm: number,
+): Region {
+  if (shape === 'outline') {
+    const wide = offset(worked, marginMm + 3 * ORNAMENT_CORNER_MM);
+    return outerRings(bridge(offset(wide, -3 * ORNAMENT_CORNER_MM), marginMm));
+  }
+  const unit = Float64Array.from({ length: 2 * ROUND_STEPS }, (_, i) => {
+    return DRAWN[shape]((2 * Math.PI * (i >> 1)) / ROUND_STEPS)[i % 2]!;
+  });
+  const room = inscribedCircle([unit])!;
+  const scale = (circle.r + marginMm) / room.r;
+  const ring = unit.map((value, i) =>
+    i % 2 === 0 ? circle.x + scale * (value - room.x) : circle.y + scale * (value - room.y),
+  );
+  if (shape === 'disc') return [circleRing({ ...circle, r: circle.r + marginMm })];
+  return outerRings(offset(offset([ring], -ORNAMENT_CORNER_MM), ORNAMENT_CORNER_MM));
+}
+
+/** How a ring turns is looked at over this, mm. */
+const TURN_WINDOW_MM = 6;
+const LOOK_EVERY_MM = 1;
+
+/** A ring walked in even steps, with how tightly it turns at each, 1/mm. */
+function turnsOf(ring: Ring): {
+  readonly places: readonly [number, number][];
+  readonly bend: Float64Array;
+  readonly stepMm: number;
+} {
+  const way = wayRound(ring);
+  const lengths = lengthsOf(way);
+  const whole = lengths.at(-1)!;
+  const count = Math.max(24, Math.round(whole / LOOK_EVERY_MM));
+  const places = Array.from({ length: count }, (_, i) => placeOn(way, lengths, (i * whole) / count));
+  const reach = Math.max(1, Math.round((TURN_WINDOW_MM / 2 / whole) * count));
+  const at = (i: number): readonly [number, number] => places[(i + count) % count]!;
+  const bend = Float64Array.from({ length: count }, (_, i) => {
+    const [[ax, ay], [bx, by], [cx, cy]] = [at(i - reach), at(i), at(i + reach)];
+    const turn = Math.atan2(
+      (bx - ax) * (cy - by) - (by - ay) * (cx - bx),
+      (bx - ax) * (cx - bx) + (by - ay) * (cy - by),
+    );
+    return Math.abs(turn) / ((reach * whole) / count);
+  });
+  return { places, bend, stepMm: whole / count };
+}
+
+/** Where a seam bends more tightly than this it is notched, so that it lies flat when it is turned; notches end short of the stitches, mm. */
+export const NOTCH = { tighterThanMm: 25, everyMm: 10, shortMm: 2 } as const;
+
+/** The notches of a seam, from its cut edge inward. */
+export function notchesOf(seam: Ring, seamMm: number): Polyline[] {
+  const { places, bend, stepMm } = turnsOf(seam);
+  const outward = ringArea(seam) > 0 ? 1 : -1;
+  const notches: Polyline[] = [];
+  let since: number = NOTCH.everyMm;
+  places.forEach(([x, y], i) => {
+    since += stepMm;
+    if (bend[i]! <= 1 / NOTCH.tighterThanMm || since < NOTCH.everyMm) return;
+    const [before, after] = [places.at(i - 1)!, places[(i + 1) % places.length]!];
+    const [dx, dy] = [after[0] - before[0], after[1] - before[1]];
+    const length = Math.hypot(dx, dy) || 1;
+    const at = (mm: number): [number, number] => [x + (outward * dy * mm) / length, y - (outward * dx * mm) / length];
+    notches.push({ points: Float64Array.of(...at(seamMm), ...at(NOTCH.shortMm)), closed: false });
+    since = 0;
+  });
+  return notches;
+}
+
+/** The straightest stretch of a seam, so long: there it is left open to be turned and stuffed. */
+export function openingOn(seam: Ring, openingMm: number): { readonly opening: Polyline; readonly rest: Polyline } {
+  const { places, bend, stepMm } = turnsOf(seam);
+  const count = places.length;
+  const span = Math.min(count - 8, Math.round(openingMm / stepMm));
+  const turnFrom = (from: number): number => {
+    let turn = 0;
+    for (let k = 0; k <= span; k++) turn += bend[(from + k) % count]!;
+    return turn;
+  };
+  let best = 0;
+  let least = Infinity;
+  for (let from = 0; from < count; from++) {
+    const turn = turnFrom(from);
+    if (turn < least - 1e-6) [best, least] = [from, turn];
+  }
+  const stretch = (from: number, steps: number): Polyline => ({
+    points: Float64Array.from(Array.from({ length: steps + 1 }, (_, k) => places[(from + k) % count]!).flat()),
+    closed: false,
+  });
+  return { opening: stretch(best, span), rest: stretch(best + span, count - span) };
+}
+
+/** How large a region is across and upright, mm. */
+export function sizeOf(region: Region): readonly [number, number] {
+  const box = boxOf(region);
+  return box ? [box.maxX - box.minX, box.maxY - box.minY] : [0, 0];
+}

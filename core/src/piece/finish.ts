@@ -1,0 +1,88 @@
+import { z } from '../measure/index.ts';
+import { clothOf } from '../materials/index.ts';
+
+/** What a piece can end as. */
+export const ENDS = ['framed', 'board', 'patch', 'ornament', 'card', 'cushion', 'garment', 'whitework'] as const;
+export type End = (typeof ENDS)[number];
+
+const mm = (least: number, most: number) => z.number().min(least).max(most);
+const id = z.string().min(1).max(120);
+
+/** Ranges of what can be set, mm; the fields read them, too. */
+export const FINISH_RANGES = {
+  marginMm: { min: 0, max: 300 },
+  borderMm: { min: 3, max: 15 },
+  seamMm: { min: 3, max: 30 },
+  openingMm: { min: 15, max: 200 },
+  sizeMm: { min: 20, max: 2000 },
+  scallopMm: { min: 8, max: 80 },
+  fringeMm: { min: 10, max: 200 },
+  rowsIn10Cm: { min: 8, max: 80 },
+} as const;
+const ranged = (key: keyof typeof FINISH_RANGES): z.ZodNumber => mm(FINISH_RANGES[key].min, FINISH_RANGES[key].max);
+
+/** How a piece is finished. Nothing of it changes a stitch of the design. */
+export const finishSchema = z.strictObject({
+  /** What it ends as; null: as what it is for says. */
+  end: z.enum(ENDS).nullable(),
+  /** Room between the design and the edge, mm; null: the usual for the end. */
+  marginMm: ranged('marginMm').nullable(),
+  /** The border of a patch, its stitch and colour; null: the colour of which most is stitched. */
+  borderMm: ranged('borderMm'),
+  edge: z.enum(['overcast', 'buttonhole']),
+  edgeColour: id.nullable(),
+  /** Whether the islands of a patch are bridged or become patches of their own; null: not yet asked. */
+  islands: z.enum(['bridge', 'apart']).nullable(),
+  backing: z.enum(['sewn', 'fusible']),
+  /** The cloth that a patch is sewn onto. */
+  onto: z.string().refine((kind) => clothOf(kind) !== undefined, 'no such cloth'),
+  shape: z.enum(['disc', 'heart', 'drop', 'outline']),
+  seamMm: ranged('seamMm').nullable(),
+  openingMm: ranged('openingMm'),
+  /** Across and upright, as finished: the folded card, the panel, the cloth; null: as the design asks for. */
+  sizeMm: z.tuple([ranged('sizeMm'), ranged('sizeMm')]).nullable(),
+  cardFace: z.enum(['window', 'whole']),
+  /** What closes the back of a hoop. */
+  disc: z.enum(['felt', 'card']),
+  /** A weak gathering thread is taken double. */
+  doubled: z.boolean(),
+  scallopMm: ranged('scallopMm'),
+  fringe: z.enum(['none', 'bought', 'looped', 'knitted']),
+  fringeMm: ranged('fringeMm'),
+  /** The person's own count of knitted rows in 10 cm. */
+  rowsIn10Cm: ranged('rowsIn10Cm'),
+  price: z.strictObject({
+    /** What an hour is reckoned at, in the person's coin. */
+    hourly: z.number().min(0).max(10_000),
+    /** What comes on top for light, tools and fees, as a share of materials and hours. */
+    overhead: z.number().min(0).max(5),
+    /** A price that was named; null: none. */
+    asked: z.number().min(0).max(1_000_000).nullable(),
+  }),
+});
+
+export type Finish = z.infer<typeof finishSchema>;
+
+/** How most pieces are finished. */
+export const USUAL_FINISH: Finish = {
+  end: null,
+  marginMm: null,
+  borderMm: 6,
+  edge: 'overcast',
+  edgeColour: null,
+  islands: null,
+  backing: 'sewn',
+  onto: 'denim',
+  shape: 'disc',
+  seamMm: null,
+  openingMm: 40,
+  sizeMm: null,
+  cardFace: 'window',
+  disc: 'felt',
+  doubled: false,
+  scallopMm: 25,
+  fringe: 'none',
+  fringeMm: 40,
+  rowsIn10Cm: 24,
+  price: { hourly: 15, overhead: 0.1, asked: null },
+};

@@ -6,7 +6,11 @@ import { USUAL_FACTORS } from '@junctura/core/work';
 
 /** How a piece is finished, as the headless planner tells it. */
 export function finishReport(piece: Piece, plan: Plan): object {
-  const { end, steps, materials, problems, templates, seconds, threadMm } = finishPlan(piece, plan, USUAL_FACTORS);
+  const { end, steps, materials, problems, templates, care, seconds, threadMm } = finishPlan(
+    piece,
+    plan,
+    USUAL_FACTORS,
+  );
   return {
     end,
     steps: steps.map((step) => ({
@@ -19,6 +23,7 @@ export function finishReport(piece: Piece, plan: Plan): object {
     materials: materials.map((material) => ({ ...material, quantity: roundTo(material.quantity, 4) })),
     templates: templates.map(({ id, name }) => ({ id, name })),
     problems,
+    care,
     seconds: roundTo(seconds, 1),
     threadMm: roundTo(threadMm, 4),
   };

@@ -43,7 +43,7 @@ export function worked(stitch: StitchId, strands: number, more: Partial<Pass> = 
 export interface Setting {
   readonly id: string;
   readonly name: string;
-  readonly change: Partial<Pick<Piece, 'use' | 'cloth' | 'mark' | 'hoop'>>;
+  readonly change: Partial<Pick<Piece, 'use' | 'finish' | 'cloth' | 'mark' | 'hoop'>>;
   /** Shades by the colour as drawn. */
   readonly shades: Readonly<Record<string, string>>;
   /** Names by part id; other parts are called after their id. */

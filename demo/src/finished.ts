@@ -4,7 +4,7 @@ import { Planner } from '@junctura/core/advice';
 import type { Step } from '@junctura/core/order';
 import { nearestShade, refOf } from '@junctura/core/materials';
 import { seededRandom, seedFrom } from '@junctura/core/measure';
-import { plainHoop, type Piece, type PieceFile, type RecordEntry, type ThreadUse } from '@junctura/core/piece';
+import { plainHoop, USUAL_FINISH, type Piece, type PieceFile, type RecordEntry, type ThreadUse } from '@junctura/core/piece';
 import { area, dots, drawing, line, pieceOf, worked } from './draw.ts';
 
 const BERRY = '#7a2f5d';
@@ -154,7 +154,12 @@ export function boatPiece(): PieceFile {
   const piece = pieceOf(boatSvg(), 'paper-boat.svg', {
     id: 'demo-boat',
     name: 'Paper boat',
-    change: { hoop: plainHoop(100, 10), cloth: { kind: 'calico', colour: '#a9bfc4' } },
+    change: {
+      use: 'ornament',
+      hoop: plainHoop(100, 10),
+      cloth: { kind: 'calico', colour: '#a9bfc4' },
+      finish: { ...USUAL_FINISH, shape: 'drop', marginMm: 6 },
+    },
     shades: {},
     passes: (id) =>
       id.startsWith('wave') ? [worked('stem', 2)] : id === 'fold' || id === 'keel' ? [worked('back', 2)] : null,

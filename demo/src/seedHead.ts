@@ -1,4 +1,4 @@
-import { plainHoop, plainPass, type Pass, type Piece } from '@junctura/core/piece';
+import { plainHoop, plainPass, USUAL_FINISH, type Pass, type Piece } from '@junctura/core/piece';
 import { refOf, shadeOf } from '@junctura/core/materials';
 import { area, dots, drawing, group, line, pieceOf } from './draw.ts';
 
@@ -63,6 +63,7 @@ export function seedHeadPiece(): Piece {
     positions: CORNERS.map(([x, y]): [number, number] => [x, y]),
     palette: piece.palette.map((colour) => ({ ...colour, shade: refOf(shadeOf('sw-97', 'scourwhite')!) })),
     placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: -160, yMm: -160 },
+    finish: { ...USUAL_FINISH, sizeMm: [320, 320], fringe: 'looped', fringeMm: 45 },
   };
 }
 

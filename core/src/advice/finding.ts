@@ -97,7 +97,16 @@ export type Finding<Id extends FindingId = FindingId> = {
 
 export type Severity = 'stop' | 'warn' | 'note';
 /** The step of the work at which a finding is best looked at. */
-export type FindingStep = 'drawing' | 'hoop' | 'stitches' | 'colours' | 'thread' | 'transfer' | 'order' | 'at-the-hoop';
+export type FindingStep =
+  | 'drawing'
+  | 'hoop'
+  | 'stitches'
+  | 'colours'
+  | 'thread'
+  | 'transfer'
+  | 'order'
+  | 'at-the-hoop'
+  | 'finish';
 
 /** A remedy that may turn out not to be one: null where it would change nothing. */
 export type Offer = readonly [label: string, edit: Edit | null];

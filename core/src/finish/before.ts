@@ -28,6 +28,17 @@ export function weakestWash({ cloth, plan }: FinishContext): Cloth['wash'] {
   return washes.includes('no') ? 'no' : washes.includes('cool') ? 'cool' : 'hot';
 }
 
+const WASHING = {
+  hot: 'Wash warm with a mild soap, press from behind.',
+  cool: 'Wash cool by hand with a mild soap, dry flat, press from behind no more than warm.',
+  no: 'Never wash: the cloth, backing or thread does not bear it. Brush or air it.',
+} as const;
+
+/** How the finished thing is cared for, at what its weakest part bears. */
+export function careWords(context: FinishContext): string {
+  return WASHING[weakestWash(context)];
+}
+
 /**
  * What is done with every piece first: looked over, tails in, the mark out (water before heat where heat sets it), stretched damp where
  * water may come near it, pressed.

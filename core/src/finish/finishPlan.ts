@@ -1,7 +1,7 @@
 import type { End, Piece } from '../piece/index.ts';
 import type { Plan } from '../thread/index.ts';
 import type { OwnFactors } from '../work/index.ts';
-import { stepsBefore } from './before.ts';
+import { careWords, stepsBefore } from './before.ts';
 import { contextOf, endOf, plainLook, WALL, type EndPlan, type FinishContext } from './context.ts';
 import { mounted } from './ends/board.ts';
 import { card } from './ends/card.ts';
@@ -38,6 +38,7 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors): FinishPla
       templates: [],
       problems: [{ id: 'nothing-stitched', stops: true, text: 'Nothing is stitched yet: begin with a drawing.' }],
       look: plainLook([], WALL),
+      care: '',
       seconds: 0,
       threadMm: 0,
     };
@@ -52,6 +53,7 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors): FinishPla
     templates,
     problems: [...before.problems, ...problems],
     look,
+    care: careWords(context),
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),
     threadMm: look.edges.reduce((sum, { pass }) => sum + pass.quantities.threadMm, 0),
   };

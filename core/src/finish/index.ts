@@ -13,5 +13,6 @@ export type {
   TemplateLine,
   TemplateLineKind,
 } from './kinds.ts';
+export { priceOf, type Price, type PriceOptions } from './price.ts';
 export type { Heights } from './puffed.ts';
 export { brokenFinishRules } from './orderRules.ts';

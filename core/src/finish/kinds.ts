@@ -130,6 +130,8 @@ export interface FinishPlan {
   readonly templates: readonly Template[];
   readonly problems: readonly FinishProblem[];
   readonly look: FinishLook;
+  /** How it is cared for. */
+  readonly care: string;
   readonly seconds: number;
   /** Thread of the piece's colours that its edges take, with slack; sewing thread is a material, mm. */
   readonly threadMm: number;

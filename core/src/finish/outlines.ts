@@ -102,7 +102,27 @@ export function patchOutline(worked: Region, borderMm: number, bridged: boolean)
   }
   const [rings, outer] = [form, new Set(outerRings(form))];
   const kept = rings.filter((ring) => outer.has(ring) || 2 * (inscribedCircle([ring])?.r ?? 0) >= PATCH.holeMm);
-  return { form: kept, islands, closedBays: bays };
+  return { form: kept.map(smooth), islands, closedBays: bays };
+}
+
+const SMOOTH = { everyMm: 0.4, reach: 3 } as const;
+
+/** A ring whose direction changes evenly, in short steps: what is worked across it fans out without gaps. */
+function smooth(ring: Ring): Ring {
+  const way = wayRound(ring);
+  const lengths = lengthsOf(way);
+  const whole = lengths.at(-1)!;
+  const count = Math.max(3 * SMOOTH.reach, Math.round(whole / SMOOTH.everyMm));
+  const places = Array.from({ length: count }, (_, i) => placeOn(way, lengths, (i * whole) / count));
+  const out = new Float64Array(2 * count);
+  for (let i = 0; i < count; i++) {
+    for (let k = -SMOOTH.reach; k <= SMOOTH.reach; k++) {
+      const [x, y] = places[(i + k + count) % count]!;
+      out[2 * i]! += x / (2 * SMOOTH.reach + 1);
+      out[2 * i + 1]! += y / (2 * SMOOTH.reach + 1);
+    }
+  }
+  return out;
 }
 
 /** How many bays of an outline are narrow. */

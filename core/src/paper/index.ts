@@ -8,6 +8,8 @@ export { lettersOf } from './sheets.ts';
 export { oneSpot, sampleOf, threadFor, type Sample } from './samples.ts';
 export { patternPages, type PatternOptions } from './patternPages.ts';
 export { ownHand, PRACTICE, practiceSheet, practiceTargets } from './practiceSheet.ts';
+export { labelPage, type LabelWords } from './labels.ts';
+export { templateKey, templatePages } from './templatePages.ts';
 export { pictureCircle, pictureSvg } from './pictureSvg.ts';
 export { cuttingList, cuttingPages, loadWords, type CutInWords } from './cuttingPages.ts';
 export {

@@ -52,8 +52,6 @@ export const finishSchema = z.strictObject({
   /** The person's own count of knitted rows in 10 cm. */
   rowsIn10Cm: ranged('rowsIn10Cm'),
   price: z.strictObject({
-    /** What an hour is reckoned at, in the person's coin. */
-    hourly: z.number().min(0).max(10_000),
     /** What comes on top for light, tools and fees, as a share of materials and hours. */
     overhead: z.number().min(0).max(5),
     /** A price that was named; null: none. */
@@ -84,5 +82,5 @@ export const USUAL_FINISH: Finish = {
   fringe: 'none',
   fringeMm: 40,
   rowsIn10Cm: 24,
-  price: { hourly: 15, overhead: 0.1, asked: null },
+  price: { overhead: 0.1, asked: null },
 };

@@ -134,7 +134,7 @@ function planTheFinish(data: Data): Data {
       fringe: 'none',
       fringeMm: 40,
       rowsIn10Cm: 24,
-      price: { hourly: 15, overhead: 0.1, asked: null },
+      price: { overhead: 0.1, asked: null },
     },
     ...data,
   };

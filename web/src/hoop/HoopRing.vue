@@ -2,7 +2,13 @@
 import { computed } from 'vue';
 
 /** The wooden hoop around the cloth: two rings and a screw; without a hoop, the cut edge of the cloth. */
-const props = defineProps<{ innerMm: number | null; reachMm: number; shortMm?: number | null }>();
+const props = defineProps<{
+  innerMm: number | null;
+  reachMm: number;
+  shortMm?: number | null;
+  /** The colour of what lies about it; the table's where nothing is said. */
+  around?: string | undefined;
+}>();
 
 const FAR = 4000;
 const inner = computed(() => (props.innerMm ?? 0) / 2);
@@ -23,7 +29,7 @@ const outside = computed(() => {
 
 <template>
   <g class="hoop-ring">
-    <path :d="outside" class="table" fill-rule="evenodd" />
+    <path :d="outside" class="table" :style="{ fill: around }" fill-rule="evenodd" />
     <g v-if="innerMm !== null" fill="none">
       <ellipse :rx="inner + ring * 0.5" :ry="short + ring * 0.5" class="shade" :stroke-width="ring * 1.5" />
       <ellipse :rx="inner + ring * 0.26" :ry="short + ring * 0.26" class="wood" :stroke-width="ring * 0.52" />

@@ -2,11 +2,11 @@
 import { pictureOnCloth, positionsOf, roomHalvesMm } from '@junctura/core/drawing';
 import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
 import { innerDiameterMm, innerHalvesMm, outerHalvesMm } from '@junctura/core/materials';
-import { pathData } from '@junctura/core/geometry';
+import { boxOf, pathData } from '@junctura/core/geometry';
 import { formatLength } from '@junctura/core/measure';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent, markRaw, ref, shallowRef, watch } from 'vue';
 import { useHoopCamera } from './useHoopCamera.ts';
 import { useHoopPointer, type HoopShows } from './useHoopPointer.ts';
 import { usePainting } from '../picture/usePainting.ts';
@@ -14,6 +14,8 @@ import { DRAWING_PENS, PEN_WORDS, usePen } from './usePen.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
+import type { finishedScene } from '../picture/paintFinished.ts';
+import { useFinishing } from '../session/finishing.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useWorkSoFar } from '../session/workSoFar.ts';
 import { useSelection } from '../session/selection.ts';
@@ -43,6 +45,23 @@ const { width, height } = useElementSize(frame);
 const size = computed(() => ({ width: width.value, height: height.value }));
 const side = ref<Side>('front');
 const RING_ROOM = 1.17;
+/** What is seen about the finished thing, mm. */
+const FINISHED_ROOM_MM = 14;
+
+/** The piece as it will be, once its finishing is worked out and the painter of finished things is there. */
+const isFinished = computed(() => props.show === 'finished');
+const finish = useFinishing();
+const finished = computed(() => (isFinished.value ? (finish.plan?.look ?? null) : null));
+const finishing = shallowRef<typeof finishedScene | null>(null);
+watch(
+  isFinished,
+  async (now) => {
+    if (!now) return;
+    finish.want();
+    finishing.value ??= markRaw((await import('../picture/paintFinished.ts')).finishedScene);
+  },
+  { immediate: true },
+);
 
 const plan = computed(() => workings.current?.plan ?? null);
 /** Worked in several positions, the cloth lies free and the hoop is shown where it will be set. */
@@ -54,8 +73,25 @@ const innerMm = computed(() => (isMounted.value ? innerDiameterMm(opened.piece.h
 const shortMm = computed(() =>
   opened.piece.hoop?.shortMm == null ? null : innerDiameterMm(opened.piece.hoop.shortMm),
 );
+/** What there is to see of the finished thing; null: it is not shown, or all of the cloth is. */
+const finishedBox = computed(() => {
+  if (!finished.value || finished.value.form.length === 0 || finished.value.isHooped) return null;
+  const { form, frame, lines } = finished.value;
+  const fringe = lines.reduce((most, { kind, widthMm }) => Math.max(most, kind === 'fringe' ? widthMm : 0), 0);
+  const box = boxOf([...form, ...(frame?.form ?? []), ...lines.map(({ line }) => line.points)])!;
+  return { minX: box.minX - fringe, minY: box.minY - fringe, maxX: box.maxX + fringe, maxY: box.maxY + fringe };
+});
+const ORIGIN = [0, 0] as const;
+const middle = computed(() => {
+  const box = finishedBox.value;
+  return box ? ([(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2] as const) : ORIGIN;
+});
 /** How far out there is something to see, mm. */
 const reachMm = computed(() => {
+  if (finishedBox.value) {
+    const { minX, minY, maxX, maxY } = finishedBox.value;
+    return Math.max(maxX - minX, maxY - minY) / 2 + FINISHED_ROOM_MM;
+  }
   if (innerMm.value !== null) return (innerMm.value / 2) * RING_ROOM;
   if (positions.value.length > 0) {
     const [a, b] = outerHalvesMm(opened.piece.hoop!);
@@ -65,7 +101,7 @@ const reachMm = computed(() => {
   return circle ? Math.hypot(circle.x, circle.y) + circle.r + 15 : 60;
 });
 
-const camera = useHoopCamera(frame, size, reachMm);
+const camera = useHoopCamera(frame, size, reachMm, middle);
 const { view, viewBox, hairline, stripe, ruleMm, isWhole, isTrueSize, showAll, showTrueSize, zoom, wheel } = camera;
 
 /** The piece is shown growing in the order of work, or as it stands by what was noted. */
@@ -75,6 +111,9 @@ const place = computed(() => (props.show === 'work' ? work.place : Math.min(sele
 
 const scene = computed<Scene | null>(() => {
   if (!workings.current || isGrowing.value) return null;
+  if (isFinished.value) {
+    return finished.value && finishing.value ? finishing.value(opened.piece, workings.current, finished.value) : null;
+  }
   const only = props.show === 'stitches' ? (props.only ?? null) : new Set<string>();
   const { seeing } = selection;
   const seen = seeing === 'daylight' || seeing === 'armsLength' ? undefined : (hex: string) => seenAs(hex, seeing);
@@ -157,7 +196,16 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         :opacity="underlay.strength"
         preserveAspectRatio="none"
       />
-      <HoopRing :inner-mm="innerMm" :short-mm="shortMm" :reach-mm="reachMm" />
+      <HoopRing
+        v-if="!isFinished || finished?.isHooped"
+        :inner-mm="innerMm"
+        :short-mm="shortMm"
+        :reach-mm="reachMm"
+        :around="finished?.ground.colour"
+      />
+      <template v-if="finished?.isHooped">
+        <path v-for="(cord, i) in finished.lines" :key="i" :d="pathData(cord.line, 2)" class="cord" />
+      </template>
       <path v-if="drawnPath" :d="drawnPath" class="drawn" />
       <g v-if="show === 'fit' && plan?.design.circle" fill="none" :stroke-width="hairline">
         <circle :cx="plan.design.circle.x" :cy="plan.design.circle.y" :r="plan.design.circle.r" class="fit-circle" />
@@ -190,7 +238,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
       />
       <TransferOverlay v-if="show === 'lines'" :hairline="hairline" />
       <ChalkOverlay v-if="isGrowing" :steps="steps" :place="place" />
-      <PartsOverlay :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
+      <PartsOverlay v-if="!isFinished" :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
       <DetailMarks v-if="show === 'drawing' || show === 'fit'" :hairline="hairline" />
       <g v-if="show === 'fit'">
         <g
@@ -273,6 +321,13 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
 }
 .position {
   stroke: var(--madder);
+}
+.cord {
+  fill: none;
+  stroke: #8a6236;
+  stroke-width: 1.6;
+  stroke-linecap: round;
+  stroke-linejoin: round;
 }
 .drawn {
   fill: none;

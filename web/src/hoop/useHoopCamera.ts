@@ -28,20 +28,25 @@ export interface HoopCamera {
   readonly ruleMm: ComputedRef<number>;
 }
 
-/** @param reachMm how far from the middle of the hoop there is something to see */
+/**
+ * @param reachMm how far from the middle there is something to see
+ * @param middle of what is seen, mm on the cloth
+ */
 export function useHoopCamera(
   frame: Readonly<Ref<HTMLElement | null>>,
   size: ComputedRef<{ width: number; height: number }>,
   reachMm: ComputedRef<number>,
+  middle: Readonly<Ref<readonly [x: number, y: number]>> = ref([0, 0] as const),
 ): HoopCamera {
   const settings = useSettings();
   const view = shallowRef<View>({ centreX: 0, centreY: 0, pxPerMm: 4 });
   const isWhole = ref(true);
   function showAll(): void {
-    view.value = viewOf(reachMm.value, size.value);
+    const [centreX, centreY] = middle.value;
+    view.value = { ...viewOf(reachMm.value, size.value), centreX, centreY };
     isWhole.value = true;
   }
-  watch([size, reachMm], () => isWhole.value && showAll(), { immediate: true });
+  watch([size, reachMm, middle], () => isWhole.value && showAll(), { immediate: true });
 
   /** CSS pixels that make a millimetre on this screen. */
   const truePx = computed(() => truePxPerMm(settings.screenBarMm));

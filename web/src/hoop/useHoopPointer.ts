@@ -6,8 +6,8 @@ import { useSelection } from '../session/selection.ts';
 import type { HoopCamera } from './useHoopCamera.ts';
 import type { usePen } from './usePen.ts';
 
-/** What the hoop shows: the drawing alone, its fit, the stitches, the lines to be transferred, the work as it grows, or as it stands. */
-export type HoopShows = 'drawing' | 'fit' | 'stitches' | 'lines' | 'order' | 'work';
+/** What the hoop shows: the drawing alone, its fit, the stitches, the lines to be transferred, the work as it grows, as it stands, or finished. */
+export type HoopShows = 'drawing' | 'fit' | 'stitches' | 'lines' | 'order' | 'work' | 'finished';
 
 /** What a pointer and keys do on the hoop. */
 export interface HoopPointer {

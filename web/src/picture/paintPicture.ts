@@ -14,6 +14,7 @@ export function* paintPicture(brush: Brush, scene: Scene, view: View, size: Size
   const flip = side === 'back';
   const lens = lensOf(view, size, flip);
   brush.setTransform(1, 0, 0, 1, 0, 0);
+  if (scene.otherwise) return yield* scene.otherwise(brush, lens);
   paintCloth(brush, scene.cloth, scene.clothColour, lens);
   if (flip) brush.setTransform(-1, 0, 0, 1, size.width, 0);
   const threads = flip ? [...scene.threads].reverse() : scene.threads;

@@ -6,6 +6,7 @@ import { remembered } from '@junctura/core/measure';
 import { threadOfStep, type Step } from '@junctura/core/order';
 import type { Plan } from '@junctura/core/thread';
 import { type Piece, colourName } from '@junctura/core/piece';
+import type { Brush, Lens } from './brush.ts';
 
 /** A stretch of stitches that one length works, from one by its number to just before another. */
 export interface LengthStretch {
@@ -30,6 +31,8 @@ export interface Scene {
   readonly cloth: Cloth;
   readonly clothColour: string;
   readonly threads: readonly PaintedThread[];
+  /** Paints it some other way than on its cloth, as the finished thing; null: as it is. */
+  readonly otherwise: ((brush: Brush, lens: Lens) => Generator<void>) | null;
 }
 
 /** The last step that each length works: where it is fastened off. */
@@ -114,6 +117,7 @@ export function sceneOf(
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: seen(piece.cloth.colour),
     threads: shown.map((step) => paintedStep(piece, plan, step, tones)),
+    otherwise: null,
   };
 }
 
@@ -125,14 +129,19 @@ export function growingScene(piece: Piece, { plan }: Workings, steps: readonly S
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: piece.cloth.colour,
     threads: steps.map(({ key }) => paintedStep(piece, plan, numbers.get(key)!, tones)),
+    otherwise: null,
   };
 }
 
 /** A picture of passes that belong to no piece, all in one colour. */
 export function looseScene(cloth: Cloth, clothColour: string, passes: readonly PlannedPass[], hex: string): Scene {
+  return { cloth, clothColour, threads: looseThreads(passes, hex), otherwise: null };
+}
+
+/** Passes that belong to no part, in one colour. */
+export function looseThreads(passes: readonly PlannedPass[], hex: string): PaintedThread[] {
   const tones = threadTones(hex);
-  const threads = passes.flatMap((pass) =>
+  return passes.flatMap((pass) =>
     pass.threads.map((thread) => ({ pass: workedIn(pass, thread), thread, tones, lengths: null })),
   );
-  return { cloth, clothColour, threads };
 }

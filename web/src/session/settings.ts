@@ -49,6 +49,8 @@ const schema = z.object({
   learnSince: z.iso.datetime().nullable().catch(null),
   /** What the person asks for an hour, where she sells. */
   rate: z.object({ perHour: z.number().min(0).max(10_000), coin: z.string().max(4) }).catch({ perHour: 0, coin: '€' }),
+  /** The name that stands on labels and price cards; made up until one is typed. */
+  maker: z.string().max(60).catch('The Slow Thimble'),
   /** What the bars of a printed page measure, 100 mm across and 50 mm down in the file. */
   printer: z
     .object({ acrossMm: z.number().min(50).max(150), downMm: z.number().min(25).max(75) })
@@ -148,6 +150,7 @@ export const useSettings = defineStore('settings', () => {
     screenBarMm: field('screenBarMm'),
     learnSince: field('learnSince'),
     rate: field('rate'),
+    maker: field('maker'),
     printer: field('printer'),
     hoop: field('hoop'),
     keepsToEdges: field('keepsToEdges'),

@@ -73,6 +73,13 @@ export const STEPS: readonly Step[] = [
     isByColour: false,
     card: defineAsyncComponent(() => import('../features/at-the-hoop/HoopStep.vue')),
   },
+  {
+    id: 'finish',
+    name: 'Finish',
+    shows: 'finished',
+    isByColour: false,
+    card: defineAsyncComponent(() => import('../features/finish/FinishStep.vue')),
+  },
 ];
 
 export type StepId = Step['id'];

@@ -1,5 +1,5 @@
 import { offset, polylineLength, regionArea, type Polyline } from '../../geometry/index.ts';
-import { weakestWash } from '../before.ts';
+import { careWords } from '../before.ts';
 import {
   CAUTIONS,
   fusingProblems,
@@ -25,11 +25,6 @@ const BACKING = { beyondMm: 8, tackMm: 10, roundMm: 6 } as const;
 /** The two halves of a cushion's back overlap by this, mm. */
 const OVERLAP_MM = 100;
 const SECONDS_A_KNOT = 12;
-const WASHING = {
-  hot: 'Wash warm with a mild soap, press from behind.',
-  cool: 'Wash cool by hand with a mild soap, dry flat, press from behind no more than warm.',
-  no: 'Never wash: the cloth, backing or thread does not bear it. Brush or air it.',
-} as const;
 
 /** A backing behind what is stitched, so that nothing scratches and nothing pulls. */
 function backing(context: FinishContext): { steps: FinishStep[]; template: Template; materials: EndPlan['materials'] } {
@@ -76,10 +71,9 @@ function backing(context: FinishContext): { steps: FinishStep[]; template: Templ
 }
 
 function care(context: FinishContext): FinishStep {
-  const wash = weakestWash(context);
   return {
     id: 'care',
-    text: `Write its care label: ${WASHING[wash]}`,
+    text: `Write its care label: ${careWords(context)}`,
     amounts: {},
     seconds: 180,
     caution: context.piece.use === 'worn' ? CAUTIONS.children : null,
@@ -87,14 +81,13 @@ function care(context: FinishContext): FinishStep {
 }
 
 export function garment(context: FinishContext): EndPlan {
-  const { worked } = context;
   const { steps, template, materials } = backing(context);
   return {
     steps: [...steps, care(context)],
     materials,
     templates: [template],
     problems: fusingProblems(context),
-    look: plainLook(outerRings(offset(worked, 4 * BACKING.beyondMm)), {
+    look: plainLook([], {
       kind: 'cloth',
       cloth: context.cloth,
       colour: context.piece.cloth.colour,

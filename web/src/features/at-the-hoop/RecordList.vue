@@ -64,6 +64,10 @@ function words(entry: RecordEntry): string {
       return 'Mark drawn anew';
     case 'break-taken':
       return 'A break';
+    case 'finish-done':
+      return `Finishing: ${entry.act.replaceAll('-', ' ')}`;
+    case 'piece-ended':
+      return entry.text ? `Finished: ${entry.text}` : 'Finished';
     case 'photographed':
       return 'A photograph taken';
     case 'note':

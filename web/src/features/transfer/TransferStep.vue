@@ -1,15 +1,7 @@
 <script setup lang="ts">
 import { rankWays, redrawPlan, tackingFor } from '@junctura/core/transfer';
 import { markOf } from '@junctura/core/materials';
-import {
-  FILM_RANGE_MM,
-  filmSheet,
-  patternPages,
-  printerScale,
-  SHEETS,
-  TRUE_PRINTER,
-  type Sheet,
-} from '@junctura/core/paper';
+import { FILM_RANGE_MM, filmSheet, patternPages, SHEETS, type Sheet } from '@junctura/core/paper';
 import { stepsAfterStitching } from '@junctura/core/finish';
 import { setMark, setWorker } from '@junctura/core/piece';
 import { NButton, NCheckbox } from 'naive-ui';
@@ -24,6 +16,7 @@ import { fileName } from '../../keeping/files.ts';
 import { savePdf } from '../../keeping/savePdf.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
+import { usePrinter } from '../../session/printer.ts';
 import { useSettings } from '../../session/settings.ts';
 
 const opened = useOpenedPiece();
@@ -66,10 +59,7 @@ const sheets = [...SHEETS, filmSheet(1, 1)].map(({ id, name }) => ({
   label: id === 'film' ? 'Film, a size of your own' : name,
 }));
 const isMirrored = computed(() => options.mirrored ?? mark.value.mirrored);
-const scale = computed(() => {
-  const read = printerScale(settings.printer.acrossMm, settings.printer.downMm);
-  return read.ok ? read.value : TRUE_PRINTER;
-});
+const scale = usePrinter();
 const pages = computed(() => {
   if (!plan.value) return [];
   const { widthMm, heightMm } = settings.film;

@@ -1,0 +1,297 @@
+<script setup lang="ts">
+import type { FinishPlan } from '@junctura/core/finish';
+import { CLOTHS } from '@junctura/core/materials';
+import { ENDS, FINISH_RANGES, setFinish, type End, type Finish } from '@junctura/core/piece';
+import { NButton, NCheckbox } from 'naive-ui';
+import { computed } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useSettings } from '../../session/settings.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import LengthField from '../../ui/LengthField.vue';
+import NumberField from '../../ui/NumberField.vue';
+import { END_NAMES, quantityInWords } from './finishWords.ts';
+
+/** What the piece ends as, what of it can be changed, what stands against it, and what it takes. */
+const props = defineProps<{ plan: FinishPlan }>();
+
+const opened = useOpenedPiece();
+const settings = useSettings();
+const finish = computed(() => opened.piece.finish);
+const change = (next: Partial<Finish>): void => opened.edit(setFinish(opened.piece, next));
+
+/** Lengths that can be set for each end, with what is usual where nothing is set. */
+type LengthKey = 'marginMm' | 'borderMm' | 'seamMm' | 'openingMm' | 'scallopMm' | 'fringeMm';
+interface LengthChoice {
+  readonly key: LengthKey;
+  readonly label: string;
+  readonly usual?: number;
+}
+const LENGTHS: Readonly<Record<End, readonly LengthChoice[]>> = {
+  framed: [],
+  board: [{ key: 'marginMm', label: 'Cloth shown round the design', usual: 25 }],
+  patch: [{ key: 'borderMm', label: 'Border' }],
+  ornament: [
+    { key: 'marginMm', label: 'Room round the design', usual: 8 },
+    { key: 'seamMm', label: 'Seam', usual: 6 },
+    { key: 'openingMm', label: 'Opening' },
+  ],
+  card: [],
+  cushion: [
+    { key: 'marginMm', label: 'Room round the design', usual: 40 },
+    { key: 'seamMm', label: 'Seam', usual: 15 },
+  ],
+  garment: [],
+  whitework: [
+    { key: 'marginMm', label: 'Room round the design', usual: 40 },
+    { key: 'scallopMm', label: 'Width of a scallop' },
+  ],
+};
+const lengths = computed(() => {
+  const all = LENGTHS[props.plan.end];
+  const hasFringe = props.plan.end === 'whitework' && finish.value.fringe !== 'none';
+  return hasFringe ? [...all, { key: 'fringeMm', label: 'Depth of the fringe' } as const] : all;
+});
+
+const options = <Value extends string>(names: Readonly<Record<Value, string>>): { value: Value; label: string }[] =>
+  (Object.entries(names) as [Value, string][]).map(([value, label]) => ({ value, label }));
+const EDGES = options({ overcast: 'Overcast', buttonhole: 'Buttonhole' });
+const BACKINGS = options({ sewn: 'Sewn on', fusible: 'Fused with an iron, for good' });
+const SHAPES = options({ disc: 'Disc', heart: 'Heart', drop: 'Drop', outline: 'The design’s own outline' });
+const FACES = options({ window: 'In a window', whole: 'The whole front' });
+const DISCS = options({ felt: 'Felt', card: 'Card' });
+const FRINGES = options({ none: 'None', bought: 'Bought', looped: 'Looped', knitted: 'Knitted' });
+const ONTO = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
+const colours = computed(() => [
+  { value: '', label: 'Of which most is stitched' },
+  ...opened.piece.palette.map(({ id, role, hex, shade }) => ({ value: id, label: shade?.name ?? (role || hex) })),
+]);
+
+const SIZED: Partial<Record<End, string>> = {
+  board: 'Board',
+  card: 'Card, folded',
+  cushion: 'Panel, as finished',
+  whitework: 'Cloth, as finished',
+};
+/** The size that is set, or that the design asks for. */
+const size = computed<readonly [number, number]>(() => {
+  if (finish.value.sizeMm) return finish.value.sizeMm;
+  const rings = props.plan.look.frame?.form ?? props.plan.look.form;
+  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const ring of rings) {
+    for (let i = 0; i < ring.length; i += 2) {
+      [minX, maxX] = [Math.min(minX, ring[i]!), Math.max(maxX, ring[i]!)];
+      [minY, maxY] = [Math.min(minY, ring[i + 1]!), Math.max(maxY, ring[i + 1]!)];
+    }
+  }
+  return [Math.round(maxX - minX), Math.round(maxY - minY)];
+});
+const isAsked = computed(() => props.plan.problems.some(({ id }) => id === 'two-islands'));
+</script>
+
+<template>
+  <div class="stack">
+    <ul class="ends">
+      <li v-for="end in ENDS" :key="end">
+        <button
+          type="button"
+          class="plain end"
+          :aria-pressed="end === plan.end"
+          :data-test="`end-${end}`"
+          @click="change({ end, sizeMm: null })"
+        >
+          <strong>{{ END_NAMES[end].name }}</strong>
+          <span class="small soft">{{ END_NAMES[end].says }}</span>
+        </button>
+      </li>
+    </ul>
+
+    <ul v-if="plan.problems.length > 0" class="problems" data-test="finish-problems">
+      <li v-for="problem in plan.problems" :key="problem.id" :class="{ stops: problem.stops }">
+        <span>{{ problem.text }}</span>
+        <span v-if="problem.id === 'two-islands' && isAsked" class="row">
+          <NButton size="small" @click="change({ islands: 'bridge' })">Join by a bridge</NButton>
+          <NButton size="small" @click="change({ islands: 'apart' })">Patches of their own</NButton>
+        </span>
+        <NButton v-if="problem.id === 'card-too-small'" size="small" @click="change({ sizeMm: null })"
+          >Let the size be found</NButton
+        >
+      </li>
+    </ul>
+
+    <div class="pair">
+      <ChoiceField
+        v-if="plan.end === 'ornament'"
+        label="Shape"
+        :value="finish.shape"
+        :options="SHAPES"
+        @change="(shape) => change({ shape })"
+      />
+      <ChoiceField
+        v-if="plan.end === 'patch'"
+        label="Edge"
+        :value="finish.edge"
+        :options="EDGES"
+        @change="(edge) => change({ edge })"
+      />
+      <ChoiceField
+        v-if="plan.end === 'card'"
+        label="Cloth"
+        :value="finish.cardFace"
+        :options="FACES"
+        @change="(cardFace) => change({ cardFace })"
+      />
+      <LengthField
+        v-for="{ key, label, usual } in lengths"
+        :key="key"
+        :label="label"
+        :value-mm="finish[key] ?? usual ?? 0"
+        :min-mm="FINISH_RANGES[key].min"
+        :max-mm="FINISH_RANGES[key].max"
+        @change="(mm) => change({ [key]: mm })"
+      />
+      <template v-if="SIZED[plan.end]">
+        <LengthField
+          :label="`${SIZED[plan.end]}, across`"
+          :value-mm="size[0]"
+          :min-mm="FINISH_RANGES.sizeMm.min"
+          :max-mm="FINISH_RANGES.sizeMm.max"
+          @change="(mm) => change({ sizeMm: [mm, size[1]] })"
+        />
+        <LengthField
+          label="upright"
+          :value-mm="size[1]"
+          :min-mm="FINISH_RANGES.sizeMm.min"
+          :max-mm="FINISH_RANGES.sizeMm.max"
+          @change="(mm) => change({ sizeMm: [size[0], mm] })"
+        />
+      </template>
+      <ChoiceField
+        v-if="plan.end === 'patch' || plan.end === 'whitework'"
+        label="Colour of the edge"
+        :value="finish.edgeColour ?? ''"
+        :options="colours"
+        @change="(id) => change({ edgeColour: id || null })"
+      />
+      <ChoiceField
+        v-if="plan.end === 'patch'"
+        label="Sewn onto"
+        :value="finish.onto"
+        :options="ONTO"
+        @change="(onto) => change({ onto })"
+      />
+      <ChoiceField
+        v-if="plan.end === 'patch' || plan.end === 'cushion' || plan.end === 'garment'"
+        label="Backing"
+        :value="finish.backing"
+        :options="BACKINGS"
+        @change="(backing) => change({ backing })"
+      />
+      <ChoiceField
+        v-if="plan.end === 'framed'"
+        label="Disc behind"
+        :value="finish.disc"
+        :options="DISCS"
+        @change="(disc) => change({ disc })"
+      />
+      <ChoiceField
+        v-if="plan.end === 'whitework'"
+        label="Fringe"
+        :value="finish.fringe"
+        :options="FRINGES"
+        @change="(fringe) => change({ fringe })"
+      />
+      <NumberField
+        v-if="plan.end === 'whitework' && finish.fringe === 'knitted'"
+        label="Your rows in 10 cm"
+        :value="finish.rowsIn10Cm"
+        :min="FINISH_RANGES.rowsIn10Cm.min"
+        :max="FINISH_RANGES.rowsIn10Cm.max"
+        unit=""
+        @change="(rowsIn10Cm) => change({ rowsIn10Cm })"
+      />
+    </div>
+    <NCheckbox
+      v-if="plan.end === 'framed'"
+      :checked="finish.doubled"
+      @update:checked="(doubled: boolean) => change({ doubled })"
+      >The gathering thread is weak: take it double</NCheckbox
+    >
+    <p v-if="finish.sizeMm && SIZED[plan.end]" class="small">
+      The size is set.
+      <button type="button" class="plain link" @click="change({ sizeMm: null })">Let it be found</button>
+    </p>
+
+    <template v-if="plan.materials.length > 0">
+      <hr class="rule" />
+      <h3>What it takes besides</h3>
+      <table class="takes" data-test="finish-materials">
+        <tbody>
+          <tr v-for="material in plan.materials" :key="material.id">
+            <th scope="row">{{ material.name }}</th>
+            <td class="figure">{{ quantityInWords(material, settings.units) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.ends {
+  list-style: none;
+  margin: 0 -10px;
+  padding: 0;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+}
+.end {
+  display: grid;
+  width: 100%;
+  height: 100%;
+  align-content: start;
+  padding: 6px 10px;
+  border-radius: 6px;
+  text-align: left;
+  border-left: 3px solid transparent;
+}
+.end:hover,
+.end[aria-pressed='true'] {
+  background: var(--linen-deep);
+}
+.end[aria-pressed='true'] {
+  border-left-color: var(--madder);
+}
+.problems {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 8px;
+}
+.problems li {
+  border-left: 3px solid var(--weld);
+  padding-left: 10px;
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+.problems li.stops {
+  border-left-color: var(--madder);
+}
+.takes {
+  border-collapse: collapse;
+  width: 100%;
+}
+.takes th {
+  text-align: left;
+  font-weight: 400;
+}
+.takes td {
+  text-align: right;
+}
+.takes th,
+.takes td {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--chalk);
+}
+</style>

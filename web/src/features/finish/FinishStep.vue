@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { formatDuration, formatThread } from '@junctura/core/measure';
+import { computed, defineAsyncComponent, ref, type Component } from 'vue';
+import { useFinishing } from '../../session/finishing.ts';
+import { useSettings } from '../../session/settings.ts';
+import TabRow from '../../ui/TabRow.vue';
+import EndChoice from './EndChoice.vue';
+import { END_NAMES } from './finishWords.ts';
+
+/** From the last stitch to the thing itself: how it ends, what is to do and to buy, templates, and the piece's end. */
+const finishing = useFinishing();
+const settings = useSettings();
+finishing.want();
+
+const VIEWS = [
+  { id: 'end', name: 'How it ends', card: EndChoice },
+  { id: 'steps', name: 'Steps', card: defineAsyncComponent(() => import('./FinishSteps.vue')) },
+  { id: 'templates', name: 'Templates', card: defineAsyncComponent(() => import('./TemplatesCard.vue')) },
+  { id: 'price', name: 'Price and label', card: defineAsyncComponent(() => import('./PriceCard.vue')) },
+] as const satisfies readonly { id: string; name: string; card: Component }[];
+const shown = ref<(typeof VIEWS)[number]['id']>('end');
+const card = computed(() => VIEWS.find(({ id }) => id === shown.value)!.card);
+const plan = computed(() => finishing.plan);
+</script>
+
+<template>
+  <div class="stack">
+    <h2>Finish</h2>
+    <p v-if="finishing.problem" role="alert">{{ finishing.problem }}</p>
+    <p v-if="!plan && !finishing.problem" class="soft" role="status">Working out how it is finished…</p>
+    <template v-if="plan">
+      <p class="cost figure" data-test="finish-cost">
+        {{ END_NAMES[plan.end].name }} · {{ plan.steps.length }} steps · about {{ formatDuration(plan.seconds / 3600)
+        }}<template v-if="plan.threadMm > 0">
+          · {{ formatThread(plan.threadMm, settings.units) }} of thread along the edge</template
+        >
+      </p>
+      <TabRow label="Finish" :tabs="VIEWS" :here="shown" @pick="(id) => (shown = id)" />
+      <component :is="card" :plan="plan" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.cost {
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,173 @@
+<script setup lang="ts">
+import { priceOf, type FinishPlan } from '@junctura/core/finish';
+import { clothOf, threadKind } from '@junctura/core/materials';
+import { formatDuration } from '@junctura/core/measure';
+import { labelPage } from '@junctura/core/paper';
+import { setFinish } from '@junctura/core/piece';
+import { shadeNeeds } from '@junctura/core/thread';
+import { NButton, NInput } from 'naive-ui';
+import { computed, ref, useId } from 'vue';
+import { fileName } from '../../keeping/files.ts';
+import { savePdf } from '../../keeping/savePdf.ts';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useShop } from '../../session/shop.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
+import NumberField from '../../ui/NumberField.vue';
+import PagePreview from '../../ui/PagePreview.vue';
+
+/** What the piece comes to by what it uses and the hours it takes; a care label and a price card to print. */
+const props = defineProps<{ plan: FinishPlan }>();
+
+const opened = useOpenedPiece();
+const settings = useSettings();
+const shop = useShop();
+const workings = useWorkings();
+const work = useWorkSoFar();
+const makerId = useId();
+void shop.ask();
+
+const planned = computed(() => workings.current!.plan);
+const asked = computed(() => opened.piece.finish.price);
+const coin = computed(() => shop.stock?.coin ?? settings.rate.coin);
+/** By the record where the piece is worked, by the plan where it is still to be. */
+const hours = computed(() => {
+  const seconds = work.soFar && work.left ? work.soFar.seconds + work.left.seconds.p50 : 0;
+  return seconds > 0 ? seconds / 3600 : planned.value.totals.hours.p50;
+});
+const price = computed(() =>
+  priceOf(shadeNeeds(opened.piece, planned.value.colours, planned.value.spread), props.plan.materials, {
+    skeinPrice: (shade) => shop.threadOf(shade)?.price ?? null,
+    goodsPrice: (id) => shop.stock?.goods.find((goods) => goods.id === id)?.price ?? null,
+    hours: hours.value,
+    finishingHours: props.plan.seconds / 3600,
+    perHour: settings.rate.perHour,
+    overhead: asked.value.overhead,
+    asked: asked.value.asked,
+  }),
+);
+const money = (value: number): string => `${value.toFixed(2)} ${coin.value}`;
+const change = (next: Partial<typeof asked.value>): void =>
+  opened.edit(setFinish(opened.piece, { price: { ...asked.value, ...next } }));
+
+const made = computed(() => {
+  const kinds = [...new Set(planned.value.colours.map(({ thread }) => threadKind(thread)!.name.toLowerCase()))];
+  return `${clothOf(opened.piece.cloth.kind)!.name}, stitched by hand in ${kinds.join(' and ')}.`;
+});
+const page = computed(() =>
+  labelPage({
+    name: opened.piece.name,
+    maker: settings.maker,
+    care: props.plan.care,
+    made: made.value,
+    price: asked.value.asked === null ? null : money(asked.value.asked),
+  }),
+);
+const problem = ref<string | null>(null);
+async function save(): Promise<void> {
+  problem.value = await savePdf([page.value], opened.piece.name, fileName(opened.piece.name, '-label.pdf'));
+}
+</script>
+
+<template>
+  <div class="stack">
+    <table class="price" data-test="price">
+      <tbody>
+        <tr>
+          <th scope="row">Thread, as much as is used</th>
+          <td class="figure">{{ money(price.thread) }}</td>
+        </tr>
+        <tr>
+          <th scope="row">For finishing</th>
+          <td class="figure">{{ money(price.finishing) }}</td>
+        </tr>
+        <tr>
+          <th scope="row">{{ formatDuration(price.hours) }} of work</th>
+          <td class="figure">{{ money(price.work) }}</td>
+        </tr>
+        <tr>
+          <th scope="row">On top</th>
+          <td class="figure">{{ money(price.overhead) }}</td>
+        </tr>
+        <tr class="all">
+          <th scope="row">Comes to</th>
+          <td class="figure">{{ money(price.all) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="shop.problem" class="small soft">{{ shop.problem }}</p>
+    <p v-else-if="price.unknown.length > 0" class="small soft">
+      Without {{ price.unknown.join(', ').toLowerCase() }}: the {{ shop.stock?.name.toLowerCase() ?? 'shop' }}, a
+      stand-in, names no price.
+    </p>
+    <div class="pair">
+      <NumberField
+        label="An hour"
+        :value="settings.rate.perHour"
+        :min="0"
+        :max="10000"
+        :unit="coin"
+        @change="(perHour) => (settings.rate = { ...settings.rate, perHour })"
+      />
+      <NumberField
+        label="On top, for light, tools, fees"
+        :value="Math.round(asked.overhead * 100)"
+        :min="0"
+        :max="500"
+        unit="%"
+        @change="(percent) => change({ overhead: percent / 100 })"
+      />
+      <NumberField
+        label="A price you would name"
+        :value="asked.asked ?? Math.round(price.all)"
+        :min="0"
+        :max="1000000"
+        :unit="coin"
+        @change="(sum) => change({ asked: sum })"
+      />
+      <div class="field">
+        <label :for="makerId">Name on label and card</label>
+        <NInput v-model:value="settings.maker" size="small" :maxlength="60" :input-props="{ id: makerId }" />
+      </div>
+    </div>
+    <p v-if="price.earned !== null" data-test="earned">
+      At {{ money(asked.asked!) }} an hour earns <strong class="figure">{{ money(price.earned) }}</strong>, once thread
+      and the rest are paid.
+      <button type="button" class="plain link" @click="change({ asked: null })">Name no price</button>
+    </p>
+    <hr class="rule" />
+    <h3>Care label{{ asked.asked === null ? '' : ' and price card' }}</h3>
+    <p>{{ plan.care }}</p>
+    <p v-if="problem" role="alert">{{ problem }}</p>
+    <div><NButton size="small" @click="save">Save as PDF</NButton></div>
+    <div class="page"><PagePreview :page="page" label="Care label and price card" /></div>
+  </div>
+</template>
+
+<style scoped>
+.price {
+  border-collapse: collapse;
+  width: 100%;
+}
+.price th {
+  text-align: left;
+  font-weight: 400;
+}
+.price td {
+  text-align: right;
+}
+.price th,
+.price td {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--chalk);
+}
+.price .all th,
+.price .all td {
+  font-weight: 650;
+  border-bottom: 0;
+}
+.page {
+  max-width: 260px;
+}
+</style>

@@ -78,10 +78,25 @@ test('the bench and the stitch book meet WCAG 2.2 AA as far as a checker can tel
 test('every step does so too', async ({ bench, page }) => {
   await page.goto('/');
   await page.getByRole('button', { name: /^Night tram/ }).click();
-  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer', 'Order', 'At the hoop']) {
+  for (const step of [
+    'Drawing',
+    'Hoop',
+    'Stitches',
+    'Colours',
+    'Thread',
+    'Transfer',
+    'Order',
+    'At the hoop',
+    'Finish',
+  ]) {
     await bench.goTo(step);
     await expect(bench.card.getByRole('heading').first()).toBeVisible();
     await check(page, step);
+  }
+  for (const tab of ['Steps', 'Price and label']) {
+    await bench.card.getByRole('button', { name: tab, exact: true }).click();
+    await expect(bench.card.getByRole('heading', { level: 3 }).first()).toBeVisible();
+    await check(page, `Finish, ${tab}`);
   }
 });
 

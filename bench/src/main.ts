@@ -2,6 +2,7 @@ import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
 import { benchBytes } from './bytes.ts';
 import { benchMatching, benchOdds, benchPalette } from './colours.ts';
+import { benchFinishing } from './finishing.ts';
 import { groundPiece } from './grounds.ts';
 import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchOrder } from './order.ts';
@@ -39,6 +40,7 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   parts: benchManyParts,
   turning: benchTurning,
   proposing: benchProposing,
+  finishing: () => benchFinishing(demo('rock-pool')),
   order: () => benchOrder(new Map(DEMOS.map((name) => [name, demo(name)]))),
   bytes: benchBytes,
   phone: () => benchPhone(demo('rock-pool')),

@@ -1,7 +1,9 @@
 import { USUAL_FACTORS } from '@junctura/core/work';
 import { Planner } from '@junctura/core/advice';
+import { finishPlan } from '@junctura/core/finish';
 import type { Piece } from '@junctura/core/piece';
 import { paintPicture } from '../../web/src/picture/paintPicture.ts';
+import { finishedScene } from '../../web/src/picture/paintFinished.ts';
 import { Growth } from '../../web/src/picture/growth.ts';
 import { growingScene, sceneOf } from '../../web/src/picture/scene.ts';
 import { viewOf } from '../../web/src/picture/view.ts';
@@ -16,6 +18,8 @@ export interface PaintingTimes {
   readonly paintingMs: number;
   readonly plainMs: number;
   readonly movingMs: number;
+  /** The piece as it will be, as a patch on denim, ms. */
+  readonly finishedMs: number;
   /** A step on in the picture that grows, in the mean and at most, ms. */
   readonly stepMs: number;
   readonly longestStepMs: number;
@@ -36,6 +40,12 @@ function paintingTimes(piece: Piece, size = AT_THE_DESK): PaintingTimes {
   const settle = (target: CanvasRenderingContext2D): void => void target.getImageData(0, 0, 1, 1);
   const paintingMs = medianMs(() => {
     for (const _ of paintPicture(brush, scene, view, size, 'front'));
+    settle(brush);
+  }, ROUNDS);
+  const look = finishPlan({ ...piece, finish: { ...piece.finish, end: 'patch' } }, workings.plan, USUAL_FACTORS).look;
+  const finished = finishedScene(piece, workings, look);
+  const finishedMs = medianMs(() => {
+    for (const _ of paintPicture(brush, finished, view, size, 'front'));
     settle(brush);
   }, ROUNDS);
   let shift = 0;
@@ -68,7 +78,7 @@ function paintingTimes(piece: Piece, size = AT_THE_DESK): PaintingTimes {
     return performance.now() - begun;
   });
   const stepMs = steps.reduce((sum, ms) => sum + ms, 0) / Math.max(1, steps.length);
-  return { stitches, paintingMs, plainMs, movingMs, stepMs, longestStepMs: Math.max(0, ...steps) };
+  return { stitches, paintingMs, finishedMs, plainMs, movingMs, stepMs, longestStepMs: Math.max(0, ...steps) };
 }
 
 Object.assign(window, { paintingTimes });

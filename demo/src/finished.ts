@@ -1,10 +1,18 @@
 import { USUAL_FACTORS } from '@junctura/core/work';
+import { finishPlan } from '@junctura/core/finish';
 import { needleRuns, stepSeconds, type Plan } from '@junctura/core/thread';
 import { Planner } from '@junctura/core/advice';
 import type { Step } from '@junctura/core/order';
 import { nearestShade, refOf } from '@junctura/core/materials';
 import { seededRandom, seedFrom } from '@junctura/core/measure';
-import { plainHoop, USUAL_FINISH, type Piece, type PieceFile, type RecordEntry, type ThreadUse } from '@junctura/core/piece';
+import {
+  plainHoop,
+  USUAL_FINISH,
+  type Piece,
+  type PieceFile,
+  type RecordEntry,
+  type ThreadUse,
+} from '@junctura/core/piece';
 import { area, dots, drawing, line, pieceOf, worked } from './draw.ts';
 
 const BERRY = '#7a2f5d';
@@ -110,6 +118,19 @@ export function begun(piece: Piece, from: string, isLeft: (step: Step) => boolea
   return { piece, record: tapped(piece, plan, 1 / 3, from, isLeft) };
 }
 
+/** A piece that is finished, too, step by step, and ended with a note. */
+function ended({ piece, record }: PieceFile, text: string): PieceFile {
+  const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+  const last = record.reduce((latest, { at }) => (at > latest ? at : latest), '');
+  let at = Date.parse(last) + BETWEEN_MS;
+  const entries = finishPlan(piece, plan, USUAL_FACTORS).steps.map(({ id, seconds }): RecordEntry => {
+    at += seconds * 1000;
+    return { type: 'finish-done', id: `finish-${id}`, at: new Date(at).toISOString(), act: id };
+  });
+  const end: RecordEntry = { type: 'piece-ended', id: 'ended', at: new Date(at + 60_000).toISOString(), text };
+  return { piece, record: [...record, ...entries, end] };
+}
+
 /** A piece with every part worked and what it took noted, one after the other over some weeks. */
 function finished(drawn: Piece, from: string): PieceFile {
   const palette = drawn.palette.map((colour) => ({ ...colour, shade: refOf(nearestShade(colour.hex).item) }));
@@ -147,7 +168,10 @@ export function bramblePiece(): PieceFile {
     passes: (id) =>
       id.startsWith('berry') ? [worked('french-fill', 2)] : id.endsWith('stem') ? [worked('stem', 3)] : null,
   });
-  return finished(piece, '2026-02-07T19:30:00Z');
+  return ended(
+    finished(piece, '2026-02-07T19:30:00Z'),
+    'A thinner needle for the berries next time; the stem wants two strands.',
+  );
 }
 
 export function boatPiece(): PieceFile {

@@ -85,6 +85,8 @@ export function threadShop(): ShopStock {
     })),
     { id: 'tape', kind: 'tape', price: 2.2, unit: 'roll', days: 2, stock: 6 },
     { id: 'backing', kind: 'backing', price: 2.8, unit: 'cut', days: 2, stock: 6 },
+    { id: 'felt', kind: 'backing', price: 1.6, unit: 'cut', days: 2, stock: 9 },
+    { id: 'web', kind: 'backing', price: 2.1, unit: 'cut', days: 3, stock: 4 },
   ];
   return { simulated: true, name: 'Simulated thread shop', coin: '€', threads, goods };
 }

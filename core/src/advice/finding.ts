@@ -98,15 +98,7 @@ export type Finding<Id extends FindingId = FindingId> = {
 export type Severity = 'stop' | 'warn' | 'note';
 /** The step of the work at which a finding is best looked at. */
 export type FindingStep =
-  | 'drawing'
-  | 'hoop'
-  | 'stitches'
-  | 'colours'
-  | 'thread'
-  | 'transfer'
-  | 'order'
-  | 'at-the-hoop'
-  | 'finish';
+  'drawing' | 'hoop' | 'stitches' | 'colours' | 'thread' | 'transfer' | 'order' | 'at-the-hoop' | 'finish';
 
 /** A remedy that may turn out not to be one: null where it would change nothing. */
 export type Offer = readonly [label: string, edit: Edit | null];

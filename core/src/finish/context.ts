@@ -137,7 +137,7 @@ export function workEdge(
       unit: 'mm',
       sizeMm: null,
       goods: null,
-      colour,
+      thread: { colour, kind: thread, loads },
     },
   };
 }
@@ -174,12 +174,12 @@ export function sheet(
   [width, height]: readonly [number, number],
   { quantity = 1, goods = null as string | null } = {},
 ): FinishMaterial {
-  return { id, name, quantity, unit: 'pieces', sizeMm: [Math.ceil(width), Math.ceil(height)], goods, colour: null };
+  return { id, name, quantity, unit: 'pieces', sizeMm: [Math.ceil(width), Math.ceil(height)], goods, thread: null };
 }
 
 /** Something of which so much is needed. */
 export function amount(id: string, name: string, quantity: number, unit: FinishMaterial['unit']): FinishMaterial {
-  return { id, name, quantity, unit, sizeMm: null, goods: null, colour: null };
+  return { id, name, quantity, unit, sizeMm: null, goods: null, thread: null };
 }
 
 export const sewingThread = (mm: number): FinishMaterial => amount('sewing-thread', 'Sewing thread', mm, 'mm');

@@ -16,7 +16,7 @@ import { ENDS, type End, plainHoop, plainPass, USUAL_FINISH, type Finish, type P
 import { svgPiece } from '../testing/pieces.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
 import { circleRing, ornamentOutline, patchOutline, rectangleRing } from './outlines.ts';
-import { brokenFinishRules, finishPlan, type FinishPlan } from './index.ts';
+import { brokenFinishRules, finishPlan, priceOf, type FinishPlan } from './index.ts';
 import { puffedHeights, puffedVolumeMm3 } from './puffed.ts';
 import { scallopsAround } from './scallops.ts';
 
@@ -280,6 +280,61 @@ describe('a card', () => {
 
 /** Ends that have a backing. */
 const FUSED: ReadonlySet<End> = new Set<End>(['patch', 'cushion', 'garment']);
+
+describe('a price', () => {
+  const need = {
+    shade: { range: 'r', code: 'c', name: 'Rust', hex: '#a33' },
+    thread: 'stranded-cotton',
+    lot: null,
+    colours: ['c1'],
+    wholeM: 4,
+    loads: 8,
+    skeins: { p50: 1, p90: 1, p95: 1 },
+  };
+  const felt = {
+    id: 'felt',
+    name: 'Felt',
+    quantity: 1,
+    unit: 'pieces',
+    sizeMm: [80, 80],
+    goods: 'felt',
+    thread: null,
+  } as const;
+  const edge = {
+    ...felt,
+    id: 'edge',
+    goods: null,
+    unit: 'mm',
+    quantity: 2000,
+    sizeMm: null,
+    thread: { colour: 'c1', kind: 'stranded-cotton', loads: 4 },
+  } as const;
+  const options = {
+    skeinPrice: () => 2,
+    colourPrice: () => 2,
+    goodsPrice: () => 1.5,
+    hours: 9,
+    finishingHours: 1,
+    perHour: 10,
+    overhead: 0.1,
+    asked: 60,
+  };
+
+  it('counts thread by what is used, hours by what they are, and says what an hour earns', () => {
+    // 4 m of a skein of 8 m at 2, 2 m more for the edge, felt at 1.5, ten hours at 10, a tenth on top.
+    const price = priceOf([need], [felt, edge], options);
+    expect(price).toMatchObject({ thread: 1, finishing: 2, work: 100, unknown: [] });
+    expect(price.all).toBeCloseTo(103 * 1.1, 9);
+    expect(price.earned).toBeCloseTo((60 - 3 * 1.1) / 10, 9);
+  });
+
+  it('names what has no price, and promises no earnings without a price or an hour', () => {
+    const price = priceOf([need], [felt], { ...options, skeinPrice: () => null, goodsPrice: () => null, asked: null });
+    expect(price.unknown).toEqual(['Rust', 'Felt']);
+    expect(price.earned).toBeNull();
+    expect(priceOf([], [], { ...options, hours: 0, finishingHours: 0 }).earned).toBeNull();
+  });
+});
 
 describe('every end, with every mark, on every cloth', () => {
   const base = pieceOf(disc(16), {});

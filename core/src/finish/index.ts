@@ -15,4 +15,5 @@ export type {
 } from './kinds.ts';
 export { priceOf, type Price, type PriceOptions } from './price.ts';
 export type { Heights } from './puffed.ts';
+export { materialInWords } from './materialWords.ts';
 export { brokenFinishRules } from './orderRules.ts';

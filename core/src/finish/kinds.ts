@@ -65,8 +65,8 @@ export interface FinishMaterial {
   readonly sizeMm: readonly [number, number] | null;
   /** The id of a shop's goods that it is, where shops have it. */
   readonly goods: string | null;
-  /** The colour of the palette that it is worked in; null: no thread of the piece. */
-  readonly colour: string | null;
+  /** Thread of the piece: its colour in the palette, its kind, in so many needle loads; null: something else. */
+  readonly thread: { readonly colour: string; readonly kind: string; readonly loads: number } | null;
 }
 
 /** What a line of a template says: sew here, cut here, fold, stitch over it, or only a mark. */

@@ -8,6 +8,7 @@ import {
   offsetLine,
   placeOn,
   ringArea,
+  simplifyRegion,
   subtract,
   unite,
   wayRound,
@@ -16,13 +17,26 @@ import {
   type Region,
   type Ring,
 } from '../geometry/index.ts';
+import { remembered } from '../measure/index.ts';
 import type { Plan } from '../thread/index.ts';
 
 /** Steps in which round shapes are drawn. */
 const ROUND_STEPS = 180;
 
-/** All that is stitched of a piece: areas, lines and knots as wide as their thread lies. */
-export function workedArea({ parts }: Plan): Region {
+/** No scissors follow an outline more closely than this, mm. */
+const EDGE_WOBBLE_MM = 0.05;
+
+/** What is grown first, and remembered: borders are all wider. Grown twice is as grown at once by both, and what lies near is one by then. */
+const FIRST_MM = 2;
+const grownAtFirst = remembered((worked: Region) => simplifyRegion(offset(worked, FIRST_MM), EDGE_WOBBLE_MM / 2));
+
+/** What is worked, grown by a border of at least 2 mm. */
+export function grown(worked: Region, mm: number): Region {
+  return offset(grownAtFirst(worked), mm - FIRST_MM);
+}
+
+/** All that is stitched of a piece: areas, lines and knots as wide as their thread lies. Remembered, as a plan outlives many changes of its end. */
+export const workedArea = remembered(({ parts }: Plan): Region => {
   const shapes = parts.flatMap(({ placed: { shape }, passes }) => {
     if (passes.length === 0) return [];
     const half = Math.max(...passes.map(({ laidMm }) => laidMm)) / 2;
@@ -31,8 +45,8 @@ export function workedArea({ parts }: Plan): Region {
     );
     return [unite(shape.region, 'evenodd'), ...shape.lines.map((line) => offsetLine(line, half)), spots];
   });
-  return unite(shapes.flat(), 'nonzero');
-}
+  return simplifyRegion(unite(shapes.flat(), 'nonzero'), EDGE_WOBBLE_MM);
+});
 
 export function circleRing({ x, y, r }: Circle): Ring {
   return ellipseRing(x, y, r, r);
@@ -77,6 +91,7 @@ export function edgeLine(ring: Ring, isHole: boolean): Polyline {
 const PATCH = { cornerMm: 3, holeMm: 15, bayMm2: 12 } as const;
 /** Bays narrower than twice this are edged first: the needle has the most room while the cloth outside still stands. */
 const NARROW_MM = 8;
+const BAY_TURN_RAD = 1;
 
 export interface PatchOutline {
   readonly form: Region;
@@ -91,13 +106,13 @@ export interface PatchOutline {
  * @param bridged islands are joined by a bridge as wide as two borders
  */
 export function patchOutline(worked: Region, borderMm: number, bridged: boolean): PatchOutline {
-  let form = rounded(worked, borderMm);
-  const bays = subtract(withoutHoles(form), withoutHoles(offset(worked, borderMm))).filter(
+  let form = offset(grown(worked, borderMm + PATCH.cornerMm), -PATCH.cornerMm);
+  const bays = subtract(outerRings(form), outerRings(grown(worked, borderMm))).filter(
     (ring) => Math.abs(ringArea(ring)) > PATCH.bayMm2,
   ).length;
   let islands = outerRings(form).length;
   if (bridged && islands > 1) {
-    form = rounded(bridge(form, borderMm), 0);
+    form = offset(offset(bridge(form, borderMm), PATCH.cornerMm), -PATCH.cornerMm);
     islands = outerRings(form).length;
   }
   const [rings, outer] = [form, new Set(outerRings(form))];
@@ -125,17 +140,29 @@ function smooth(ring: Ring): Ring {
   return out;
 }
 
-/** How many bays of an outline are narrow. */
+/** How many bays of an outline are narrow: stretches that turn inward tightly, and by more than a little. */
 export function narrowBays(form: Region): number {
-  const filled = offset(offset(form, NARROW_MM), -NARROW_MM);
-  return subtract(filled, form).filter((ring) => Math.abs(ringArea(ring)) > PATCH.bayMm2).length;
+  const outer = new Set(outerRings(form));
+  return form.reduce((sum, ring) => sum + tightStretches(edgeLine(ring, !outer.has(ring)).points), 0);
 }
 
-function rounded(region: Region, borderMm: number): Region {
-  return offset(offset(region, borderMm + PATCH.cornerMm), -PATCH.cornerMm);
+function tightStretches(ring: Ring): number {
+  const { bend, stepMm } = turnsOf(ring);
+  // The shape lies to the left: an inward bend turns to the right, clockwise as seen.
+  const isTight = (i: number): boolean => bend[i % bend.length]! > 1 / NARROW_MM;
+  const reach = Math.round((2 * NARROW_MM) / stepMm);
+  // Begun after a long stretch without a tight bend, so that no bay is counted as two; its two corners are one bay.
+  const from = bend.findIndex((_, i) => !Array.from({ length: reach }, (_n, k) => i + k).some(isTight)) + reach;
+  let [found, turned, since] = [0, 0, reach];
+  for (let i = 0; i < bend.length; i++) {
+    since = isTight(from + i) ? 0 : since + 1;
+    if (since >= reach) turned = 0;
+    const before = turned;
+    if (since === 0) turned += bend[(from + i) % bend.length]! * stepMm;
+    if (before < BAY_TURN_RAD && turned >= BAY_TURN_RAD) found++;
+  }
+  return found;
 }
-
-const withoutHoles = (region: Region): Region => outerRings(region);
 
 /** Islands joined one by one, each time the two that lie nearest. */
 function bridge(form: Region, halfMm: number): Region {
@@ -174,7 +201,7 @@ export function ornamentOutline(
   marginMm: number,
 ): Region {
   if (shape === 'outline') {
-    const wide = offset(worked, marginMm + 3 * ORNAMENT_CORNER_MM);
+    const wide = grown(worked, marginMm + 3 * ORNAMENT_CORNER_MM);
     return outerRings(bridge(offset(wide, -3 * ORNAMENT_CORNER_MM), marginMm));
   }
   const unit = Float64Array.from({ length: 2 * ROUND_STEPS }, (_, i) => {
@@ -193,7 +220,7 @@ export function ornamentOutline(
 const TURN_WINDOW_MM = 6;
 const LOOK_EVERY_MM = 1;
 
-/** A ring walked in even steps, with how tightly it turns at each, 1/mm. */
+/** A ring walked in even steps, with how tightly it turns at each, 1/mm: clockwise as seen is positive. */
 function turnsOf(ring: Ring): {
   readonly places: readonly [number, number][];
   readonly bend: Float64Array;
@@ -212,7 +239,7 @@ function turnsOf(ring: Ring): {
       (bx - ax) * (cy - by) - (by - ay) * (cx - bx),
       (bx - ax) * (cx - bx) + (by - ay) * (cy - by),
     );
-    return Math.abs(turn) / ((reach * whole) / count);
+    return turn / ((reach * whole) / count);
   });
   return { places, bend, stepMm: whole / count };
 }
@@ -228,7 +255,7 @@ export function notchesOf(seam: Ring, seamMm: number): Polyline[] {
   let since: number = NOTCH.everyMm;
   places.forEach(([x, y], i) => {
     since += stepMm;
-    if (bend[i]! <= 1 / NOTCH.tighterThanMm || since < NOTCH.everyMm) return;
+    if (Math.abs(bend[i]!) <= 1 / NOTCH.tighterThanMm || since < NOTCH.everyMm) return;
     const [before, after] = [places.at(i - 1)!, places[(i + 1) % places.length]!];
     const [dx, dy] = [after[0] - before[0], after[1] - before[1]];
     const length = Math.hypot(dx, dy) || 1;
@@ -246,7 +273,7 @@ export function openingOn(seam: Ring, openingMm: number): { readonly opening: Po
   const span = Math.min(count - 8, Math.round(openingMm / stepMm));
   const turnFrom = (from: number): number => {
     let turn = 0;
-    for (let k = 0; k <= span; k++) turn += bend[(from + k) % count]!;
+    for (let k = 0; k <= span; k++) turn += Math.abs(bend[(from + k) % count]!);
     return turn;
   };
   let best = 0;

@@ -5,6 +5,8 @@ import type { FinishMaterial } from './kinds.ts';
 export interface PriceOptions {
   /** What a skein or ball of a shade costs; null: not known. */
   readonly skeinPrice: (shade: ShadeRef) => number | null;
+  /** The same of a colour of the palette, by its id. */
+  readonly colourPrice: (colour: string) => number | null;
   /** What one of a shop's goods costs by its id; null: not known. */
   readonly goodsPrice: (id: string) => number | null;
   /** Hours at the piece, by record or plan, and at finishing it. */
@@ -44,7 +46,12 @@ export function priceOf(
     if (price === null) unknown.push(shade.name);
     return sum + ((price ?? 0) * wholeM) / threadKind(kind)!.putUpM;
   }, 0);
-  const finishing = materials.reduce((sum, { goods, name, quantity, unit }) => {
+  const finishing = materials.reduce((sum, { goods, name, quantity, unit, thread: own }) => {
+    if (own) {
+      const skein = options.colourPrice(own.colour);
+      if (skein === null) unknown.push(name);
+      return sum + ((skein ?? 0) * quantity) / 1000 / threadKind(own.kind)!.putUpM;
+    }
     const price = goods === null ? null : options.goodsPrice(goods);
     if (price === null) unknown.push(name);
     return sum + (price ?? 0) * (unit === 'pieces' ? quantity : 1);

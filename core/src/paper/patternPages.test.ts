@@ -2,6 +2,7 @@ import { USUAL_FACTORS } from '../work/index.ts';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
 import { readSvg } from '../drawing/index.ts';
+import type { Template } from '../finish/index.ts';
 import { polylineLength } from '../geometry/index.ts';
 import { plainHoop, type Piece } from '../piece/index.ts';
 import {
@@ -9,6 +10,8 @@ import {
   patternPages,
   printerScale,
   SHEETS,
+  templateKey,
+  templatePages,
   TRUE_PRINTER,
   type Page,
   type PatternOptions,
@@ -133,5 +136,54 @@ describe('the pattern on paper', () => {
     const [plain] = pages(body, {}, { hoop });
     const [full] = pages(body, { numbers: true, directions: true, ring: true }, { hoop });
     expect(full!.items.length).toBe(plain!.items.length + 3);
+  });
+});
+
+describe('templates on paper', () => {
+  const line = (kind: Template['lines'][number]['kind'], r: number): Template['lines'][number] => ({
+    kind,
+    line: {
+      points: Float64Array.from(
+        { length: 720 },
+        (_, i) => r * (i % 2 ? Math.sin : Math.cos)((i >> 1) / (180 / Math.PI)),
+      ),
+      closed: true,
+    },
+  });
+  const template: Template = {
+    id: 't',
+    name: 'Ornament',
+    lines: [line('cut', 60), line('seam', 54), line('mark', 20)],
+  };
+
+  it.each([TRUE_PRINTER, { across: 0.97, down: 1.02 }])(
+    'have true size on a printer that makes %o of a length',
+    (printer) => {
+      const [page, ...more] = templatePages([template], { sheet: SHEETS[0]!, printer }, 'Boat');
+      expect(more).toEqual([]);
+      for (const [widthMm, r] of [
+        [0.5, 60],
+        [0.35, 54],
+      ] as const) {
+        const { points } = lines(page!).find((item) => item.widthMm === widthMm && item.closed)!;
+        const across = points.filter((_, i) => i % 2 === 0);
+        const down = points.filter((_, i) => i % 2 === 1);
+        const span = (values: Float64Array): number => Math.max(...values) - Math.min(...values);
+        // What the printer makes of it is the true size.
+        expect(Math.abs(span(across) * printer.across - 2 * r)).toBeLessThan(0.2);
+        expect(Math.abs(span(down) * printer.down - 2 * r)).toBeLessThan(0.2);
+      }
+    },
+  );
+
+  it('tell cutting, sewing and mere marks apart by dashes and weight, and say how', () => {
+    const [page] = templatePages([template], { sheet: SHEETS[0]!, printer: TRUE_PRINTER }, 'Boat');
+    const looks = lines(page!)
+      .filter(({ closed }) => closed)
+      .map(({ widthMm, dashMm }) => `${widthMm} ${dashMm}`);
+    expect(new Set(looks).size).toBe(3);
+    const said = page!.items.flatMap((item) => (item.type === 'text' ? [item.text] : [])).join(' ');
+    expect(said).toContain(templateKey(template));
+    expect(templateKey(template)).toBe('whole: cut, dashes: sew, fine: only a mark');
   });
 });

@@ -67,6 +67,46 @@ describe('the shopping list', () => {
     expect(shoppingPages(pool, rows, '€')[0]!.items.length).toBeGreaterThan(40);
   });
 
+  it('has what finishing takes, and more of the shade in which an edge is worked', () => {
+    const reaches = willReach(pool, plan, NOTHING, EMPTY_BOX);
+    const { need } = reaches[0]!;
+    const colour = need.colours[0]!;
+    const { putUpM } = threadKind(need.thread)!;
+    const edge = {
+      id: 'edge-thread',
+      name: 'Edge',
+      quantity: 3 * putUpM * 1000,
+      unit: 'mm',
+      sizeMm: null,
+      goods: null,
+      thread: { colour, kind: need.thread, loads: 30 },
+    } as const;
+    const felt = {
+      ...edge,
+      id: 'felt',
+      name: 'Felt',
+      quantity: 1,
+      unit: 'pieces',
+      sizeMm: [80, 90],
+      goods: 'felt',
+      thread: null,
+    } as const;
+    const rows = shoppingList(
+      pool,
+      plan,
+      reaches,
+      { ...shop, goods: [{ id: 'felt', kind: 'backing', price: 2, unit: 'cut', days: 1, stock: 3 }] },
+      'metric',
+      [edge, felt],
+    );
+    const before = shoppingList(pool, plan, reaches, shop, 'metric');
+    expect(rows[0]!.toBuy).toBeGreaterThanOrEqual(before[0]!.toBuy + 3);
+    expect(rows[1]).toEqual(before[1]);
+    expect(rows.filter(({ kind }) => kind === 'finishing')).toMatchObject([
+      { name: 'Felt', needed: '80 × 90 mm', price: 2 },
+    ]);
+  });
+
   it('can be made without a shop', () => {
     const rows = shoppingList(pool, plan, willReach(pool, plan, NOTHING, EMPTY_BOX), null, 'inch');
     expect(rows.every(({ trouble }) => trouble === null)).toBe(true);

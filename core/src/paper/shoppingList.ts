@@ -14,6 +14,7 @@ import {
   type ShopStock,
   type ShopThread,
 } from '../materials/index.ts';
+import { materialInWords, type FinishMaterial } from '../finish/index.ts';
 import { formatThread, roundTo, type UnitSystem } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { textPages } from './textPages.ts';
@@ -21,7 +22,7 @@ import type { Page } from './sheets.ts';
 
 /** One thing on a shopping list. */
 export interface ShoppingRow {
-  readonly kind: 'thread' | ShopGoods['kind'];
+  readonly kind: 'thread' | 'finishing' | ShopGoods['kind'];
   readonly name: string;
   /** Range and code of a thread, kind and size of other things. */
   readonly detail: string;
@@ -57,6 +58,7 @@ export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread)
  * What is still to buy for a piece: thread first, then cloth, hoop, needles, mark and backing.
  * @param reaches what is owned of each shade
  * @param shop what the shop has; null: it was never heard
+ * @param finishing what the piece takes besides once it is stitched
  */
 export function shoppingList(
   piece: Piece,
@@ -64,8 +66,9 @@ export function shoppingList(
   reaches: readonly Reach[],
   shop: ShopStock | null,
   units: UnitSystem,
+  finishing: readonly FinishMaterial[] = [],
 ): ShoppingRow[] {
-  const threads = reaches.map((reach): ShoppingRow => {
+  const threads = withEdges(reaches, finishing, plan.spread).map((reach): ShoppingRow => {
     const { need, ownedM } = reach;
     const toBuy = skeinsToBuy(reach, plan.spread);
     const sold = shop?.threads.find(({ range, code }) => range === need.shade.range && code === need.shade.code);
@@ -82,7 +85,54 @@ export function shoppingList(
       ...terms(toBuy, sold, shop !== null),
     };
   });
-  return [...threads, ...otherThings(piece, plan, shop, units)];
+  return [...threads, ...otherThings(piece, plan, shop, units), ...finishingThings(reaches, finishing, shop, units)];
+}
+
+const isOf = ({ need }: Reach, thread: NonNullable<FinishMaterial['thread']>): boolean =>
+  need.thread === thread.kind && need.colours.includes(thread.colour);
+
+/** What is needed of each shade with what edges take of it. */
+function withEdges(reaches: readonly Reach[], finishing: readonly FinishMaterial[], spread: ThreadSpread): Reach[] {
+  return reaches.map((reach) => {
+    const edges = finishing.filter(({ thread }) => thread && isOf(reach, thread));
+    if (edges.length === 0) return reach;
+    const { need, ownedM } = reach;
+    const wholeM = need.wholeM + edges.reduce((sum, { quantity }) => sum + quantity / 1000, 0);
+    const loads = need.loads + edges.reduce((sum, { thread }) => sum + thread!.loads, 0);
+    const odds = shareWithin(risingFactors(loads, spread), ownedM / wholeM);
+    return { ...reach, need: { ...need, wholeM, loads }, odds };
+  });
+}
+
+/** What finishing takes besides the thread that is already on the list. */
+function finishingThings(
+  reaches: readonly Reach[],
+  finishing: readonly FinishMaterial[],
+  shop: ShopStock | null,
+  units: UnitSystem,
+): ShoppingRow[] {
+  return finishing
+    .filter(({ thread }) => !thread || !reaches.some((reach) => isOf(reach, thread)))
+    .map((material): ShoppingRow => {
+      const { name, goods, unit, quantity } = material;
+      const toBuy = unit === 'pieces' ? quantity : 1;
+      const sold = shop?.goods.find(({ id }) => id === goods);
+      return {
+        kind: 'finishing',
+        name,
+        detail: materialInWords(material, units),
+        hex: null,
+        needed: materialInWords(material, units),
+        owned: '',
+        toBuy,
+        unit: unit === 'pieces' ? 'cut' : 'as much',
+        price: sold ? sold.price * toBuy : null,
+        lot: null,
+        days: sold && sold.stock >= toBuy ? sold.days : null,
+        trouble: sold && sold.stock < toBuy ? 'out-of-stock' : sold || !shop ? null : 'not-sold',
+        colours: [],
+      };
+    });
 }
 
 /** A shade by its range and code; a person's own card goes without its inner name. */

@@ -50,25 +50,31 @@ export const DEMOS: readonly Demo[] = [
   {
     id: 'demo-bramble',
     name: 'Bramble spray',
-    about: 'Finished, with a record of the thread that each part took.',
+    about: 'Finished and framed, with a record of the thread that each part took.',
     url: bramble,
     picture: bramblePicture,
   },
   {
     id: 'demo-boat',
     name: 'Paper boat',
-    about: 'Finished too: what its record tells is under Thread.',
+    about: 'All stitched: to be a stuffed ornament on a cord.',
     url: boat,
     picture: boatPicture,
   },
   {
     id: 'demo-seed-head',
     name: 'Seed-head cloth',
-    about: 'Whitework on linen, in four positions of the hoop: no colour at all.',
+    about: 'Whitework on linen, in four positions of the hoop: scallops and a fringe, no colour at all.',
     url: seedHead,
     picture: seedHeadPicture,
   },
-  { id: 'demo-tram', name: 'Night tram', about: 'A 70 mm patch on dark felt.', url: tram, picture: tramPicture },
+  {
+    id: 'demo-tram',
+    name: 'Night tram',
+    about: 'A 70 mm patch on dark felt; its edge is still to come.',
+    url: tram,
+    picture: tramPicture,
+  },
 ];
 
 export async function loadDemo(id: string): Promise<Outcome<PieceFile>> {

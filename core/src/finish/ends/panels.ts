@@ -14,7 +14,7 @@ import {
   type FinishContext,
 } from '../context.ts';
 import type { FinishStep, Template } from '../kinds.ts';
-import { outerRings, rectangleRing, sizeOf } from '../outlines.ts';
+import { grown, outerRings, rectangleRing, sizeOf } from '../outlines.ts';
 import { backStitched, runningAlong, sewn, SEWN_ENDS_MM } from '../sewing.ts';
 
 const MARGIN_MM = 40;
@@ -29,8 +29,7 @@ const SECONDS_A_KNOT = 12;
 /** A backing behind what is stitched, so that nothing scratches and nothing pulls. */
 function backing(context: FinishContext): { steps: FinishStep[]; template: Template; materials: EndPlan['materials'] } {
   const { worked, cloth, plan } = context;
-  const grown = offset(offset(worked, BACKING.beyondMm + BACKING.roundMm), -BACKING.roundMm);
-  const shape = outerRings(grown);
+  const shape = outerRings(offset(grown(worked, BACKING.beyondMm + BACKING.roundMm), -BACKING.roundMm));
   const lines = shape.map((ring): Polyline => ({ points: ring, closed: true }));
   const areaMm2 = regionArea(shape);
   const isFusible = isFused(context);

@@ -8,6 +8,7 @@ import { RouterLink } from 'vue-router';
 import { isTyping } from '../../ui/useUndoKeys.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useFinishing } from '../../session/finishing.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
@@ -18,6 +19,8 @@ import PresentStep from './PresentStep.vue';
 import StepPicture from './StepPicture.vue';
 import { say, tick } from './sounds.ts';
 
+/** What is done after the last stitch. */
+const FinishSteps = defineAsyncComponent(async () => (await import('../finish/index.ts')).FinishSteps);
 const EndSheet = defineAsyncComponent(() => import('./EndSheet.vue'));
 const HoopSettings = defineAsyncComponent(() => import('./HoopSettings.vue'));
 const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
@@ -32,6 +35,12 @@ const record = useRecord();
 const settings = useSettings();
 const workings = useWorkings();
 const work = useWorkSoFar();
+const finishing = useFinishing();
+watch(
+  () => work.soFar?.left.length === 0,
+  (isStitched) => isStitched && finishing.want(),
+  { immediate: true },
+);
 const missing = ref<string | null>(null);
 watch(
   () => props.id,
@@ -193,9 +202,9 @@ const isSetting = ref(false);
       <section class="sheet">
         <h2>{{ work.steps.length === 0 ? 'Nothing to stitch yet' : 'All is stitched' }}</h2>
         <p v-if="work.steps.length > 0">
-          {{ formatDuration(work.soFar!.seconds / 3600) }} at the hoop. What comes now stands under Transfer: how the
-          mark comes out, and in which order.
+          {{ formatDuration(work.soFar!.seconds / 3600) }} at the hoop. What comes now, in its order:
         </p>
+        <FinishSteps v-if="work.steps.length > 0 && finishing.plan" :plan="finishing.plan" />
         <NButton v-if="work.canTakeBack" @click="work.takeBack">Take the last step back</NButton>
         <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
         <NButton v-if="work.isOpen" type="primary" size="large" @click="isEnding = true">End the sitting</NButton>

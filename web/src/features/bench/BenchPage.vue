@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { newId } from '../../keeping/newId.ts';
 import { AIR_MM } from '@junctura/core/materials';
-import { success, type Outcome } from '@junctura/core/measure';
-import { checkPiece, emptyPiece, PIECE_EXTENSION, plainHoop, type Piece } from '@junctura/core/piece';
+import { finishProgress, mergeRecords } from '@junctura/core/log';
+import { checkPiece, emptyPiece, PIECE_EXTENSION, plainHoop, type Piece, type PieceRecord } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
-import { defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import PieceThumbnail from '../../hoop/PieceThumbnail.vue';
 import SettingsMenu from '../../session/SettingsMenu.vue';
@@ -41,9 +41,14 @@ interface Entry {
   readonly isChanged: boolean;
   /** Where a picture of it is had ready; null: it is painted. */
   readonly picture: string | null;
+  /** Whether its record says that it is finished. */
+  readonly isEnded: boolean;
 }
 const demos = shallowRef<Entry[]>([]);
 const own = shallowRef<Entry[]>([]);
+const shelf = computed(() => [...own.value, ...demos.value].filter(({ isEnded }) => isEnded));
+const onTheBench = computed(() => own.value.filter(({ isEnded }) => !isEnded));
+const toTry = computed(() => demos.value.filter(({ isEnded }) => !isEnded));
 
 onMounted(refresh);
 watch(() => intake.arrived, refresh);
@@ -53,6 +58,9 @@ async function refresh(): Promise<void> {
   const stored = await keeper.store.list();
   if (!stored.ok) problem.value = stored.problem;
   const kept = stored.ok ? stored.value : [];
+  const records = await keeper.store.allRecords();
+  const isEnded = (id: string, begun: PieceRecord = []): boolean =>
+    finishProgress(mergeRecords(begun, (records.ok && records.value.get(id)) || [])).ended !== null;
   own.value = kept
     .filter(({ id }) => !id.startsWith('demo-'))
     .map(({ id, name, savedAt, piece }) => {
@@ -66,27 +74,25 @@ async function refresh(): Promise<void> {
         stored: piece,
         isChanged: false,
         picture: null,
+        isEnded: isEnded(id),
       };
     });
   demos.value = await Promise.all(
     DEMOS.map(async ({ id, name, about, picture: ready }) => {
       const changed = checkPiece(kept.find((entry) => entry.id === id)?.piece);
-      const original = changed.ok ? changed : await loadDemoPiece(id);
-      const piece = original.ok ? original.value : null;
+      const original = await loadDemo(id);
+      const asItCame = original.ok ? original.value.piece : null;
+      const piece = changed.ok ? changed.value : asItCame;
       const picture = changed.ok ? null : ready;
       const told = changed.ok ? 'Changed by you' : about;
-      return { id, name, about: told, piece, stored: null, isChanged: changed.ok, picture };
+      const ended = isEnded(id, original.ok ? original.value.record : []);
+      return { id, name, about: told, piece, stored: null, isChanged: changed.ok, picture, isEnded: ended };
     }),
   );
 }
 
-async function loadDemoPiece(id: string): Promise<Outcome<Piece>> {
-  const demo = await loadDemo(id);
-  return demo.ok ? success(demo.value.piece) : demo;
-}
-
-function open(id: string): void {
-  void router.push(pieceRoute(id, 'stitches'));
+function open(id: string, step = 'stitches'): void {
+  void router.push(pieceRoute(id, step));
 }
 
 /** Removed at once, and put back as easily, whether it can be read or not. */
@@ -171,10 +177,10 @@ function saveUnreadable({ name, stored }: Entry): void {
       @restored="afterRestoring"
     />
 
-    <section v-if="own.length > 0" aria-label="On your bench">
+    <section v-if="onTheBench.length > 0" aria-label="On your bench">
       <h2>On your bench</h2>
       <ul class="pieces">
-        <li v-for="entry in own" :key="entry.id">
+        <li v-for="entry in onTheBench" :key="entry.id">
           <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
             <PieceThumbnail v-if="entry.piece" :piece="entry.piece" />
             <strong>{{ entry.name }}</strong>
@@ -191,7 +197,7 @@ function saveUnreadable({ name, stored }: Entry): void {
     <section aria-label="To try things on">
       <h2>To try things on</h2>
       <ul class="pieces">
-        <li v-for="entry in demos" :key="entry.id">
+        <li v-for="entry in toTry" :key="entry.id">
           <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
             <PieceThumbnail v-if="entry.piece" :piece="entry.piece" :ready="entry.picture" />
             <strong>{{ entry.name }}</strong>
@@ -199,6 +205,26 @@ function saveUnreadable({ name, stored }: Entry): void {
           </button>
           <button v-if="entry.isChanged" type="button" class="plain small soft remove" @click="remove(entry)">
             Start again from the original
+          </button>
+        </li>
+      </ul>
+    </section>
+    <section v-if="shelf.length > 0" aria-label="Finished">
+      <h2>Finished</h2>
+      <ul class="pieces" data-test="finished-shelf">
+        <li v-for="entry in shelf" :key="entry.id">
+          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id, 'finish')">
+            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" :ready="entry.picture" />
+            <strong>{{ entry.name }}</strong>
+            <span class="small soft">{{ entry.about }}</span>
+          </button>
+          <button
+            v-if="entry.isChanged || own.includes(entry)"
+            type="button"
+            class="plain small soft remove"
+            @click="remove(entry)"
+          >
+            {{ entry.isChanged ? 'Start again from the original' : 'Remove' }}
           </button>
         </li>
       </ul>

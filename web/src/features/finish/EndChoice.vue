@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FinishPlan } from '@junctura/core/finish';
+import { materialInWords, type FinishPlan } from '@junctura/core/finish';
 import { CLOTHS } from '@junctura/core/materials';
 import { ENDS, FINISH_RANGES, setFinish, type End, type Finish } from '@junctura/core/piece';
 import { NButton, NCheckbox } from 'naive-ui';
@@ -9,7 +9,7 @@ import { useSettings } from '../../session/settings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
-import { END_NAMES, quantityInWords } from './finishWords.ts';
+import { END_NAMES } from './finishWords.ts';
 
 /** What the piece ends as, what of it can be changed, what stands against it, and what it takes. */
 const props = defineProps<{ plan: FinishPlan }>();
@@ -228,7 +228,7 @@ const isAsked = computed(() => props.plan.problems.some(({ id }) => id === 'two-
         <tbody>
           <tr v-for="material in plan.materials" :key="material.id">
             <th scope="row">{{ material.name }}</th>
-            <td class="figure">{{ quantityInWords(material, settings.units) }}</td>
+            <td class="figure">{{ materialInWords(material, settings.units) }}</td>
           </tr>
         </tbody>
       </table>

@@ -3,11 +3,14 @@ import type { FinishPlan, FinishStep } from '@junctura/core/finish';
 import { finishProgress } from '@junctura/core/log';
 import { formatDuration, plural } from '@junctura/core/measure';
 import { NButton, NCheckbox, NInput } from 'naive-ui';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { amountsInWords } from './finishWords.ts';
+
+const EndedFigures = defineAsyncComponent(() => import('./EndedFigures.vue'));
+const PhotoRow = defineAsyncComponent(async () => (await import('../at-the-hoop/index.ts')).PhotoRow);
 
 /** What is to be done in its order, ticked off as it is done; then the piece is ended. */
 const props = defineProps<{ plan: FinishPlan }>();
@@ -62,8 +65,10 @@ const day = (at: string): string => new Intl.DateTimeFormat('en', { dateStyle: '
     </ol>
     <hr class="rule" />
     <template v-if="progress.ended">
-      <h3>Finished on {{ day(progress.ended.at) }}</h3>
+      <h3 data-test="ended">Finished on {{ day(progress.ended.at) }}</h3>
       <p v-if="progress.ended.text" class="note">“{{ progress.ended.text }}”</p>
+      <EndedFigures :plan="plan" />
+      <PhotoRow />
       <p class="small">
         <button type="button" class="plain link" @click="record.takeBack(progress.ended.id)">It is not finished</button>
       </p>

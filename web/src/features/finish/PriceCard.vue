@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { priceOf, type FinishPlan } from '@junctura/core/finish';
+import type { FinishPlan } from '@junctura/core/finish';
 import { clothOf, threadKind } from '@junctura/core/materials';
 import { formatDuration } from '@junctura/core/measure';
 import { labelPage } from '@junctura/core/paper';
 import { setFinish } from '@junctura/core/piece';
-import { shadeNeeds } from '@junctura/core/thread';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref, useId } from 'vue';
 import { fileName } from '../../keeping/files.ts';
@@ -13,9 +12,9 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useShop } from '../../session/shop.ts';
 import { useWorkings } from '../../session/workings.ts';
-import { useWorkSoFar } from '../../session/workSoFar.ts';
 import NumberField from '../../ui/NumberField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
+import { usePrice } from './usePrice.ts';
 
 /** What the piece comes to by what it uses and the hours it takes; a care label and a price card to print. */
 const props = defineProps<{ plan: FinishPlan }>();
@@ -24,30 +23,11 @@ const opened = useOpenedPiece();
 const settings = useSettings();
 const shop = useShop();
 const workings = useWorkings();
-const work = useWorkSoFar();
 const makerId = useId();
-void shop.ask();
 
 const planned = computed(() => workings.current!.plan);
 const asked = computed(() => opened.piece.finish.price);
-const coin = computed(() => shop.stock?.coin ?? settings.rate.coin);
-/** By the record where the piece is worked, by the plan where it is still to be. */
-const hours = computed(() => {
-  const seconds = work.soFar && work.left ? work.soFar.seconds + work.left.seconds.p50 : 0;
-  return seconds > 0 ? seconds / 3600 : planned.value.totals.hours.p50;
-});
-const price = computed(() =>
-  priceOf(shadeNeeds(opened.piece, planned.value.colours, planned.value.spread), props.plan.materials, {
-    skeinPrice: (shade) => shop.threadOf(shade)?.price ?? null,
-    goodsPrice: (id) => shop.stock?.goods.find((goods) => goods.id === id)?.price ?? null,
-    hours: hours.value,
-    finishingHours: props.plan.seconds / 3600,
-    perHour: settings.rate.perHour,
-    overhead: asked.value.overhead,
-    asked: asked.value.asked,
-  }),
-);
-const money = (value: number): string => `${value.toFixed(2)} ${coin.value}`;
+const { price, coin, money } = usePrice(() => props.plan);
 const change = (next: Partial<typeof asked.value>): void =>
   opened.edit(setFinish(opened.piece, { price: { ...asked.value, ...next } }));
 

@@ -1,4 +1,4 @@
-import type { FinishMaterial, FinishStep } from '@junctura/core/finish';
+import type { FinishStep } from '@junctura/core/finish';
 import { formatLength, formatThread, plural, roundTo, type UnitSystem } from '@junctura/core/measure';
 import type { End } from '@junctura/core/piece';
 
@@ -38,29 +38,4 @@ export function amountsInWords({ amounts }: FinishStep, units: UnitSystem): stri
     .filter(([name]) => (amounts[name] ?? 0) > 0)
     .map(([name, say]) => say(amounts[name]!, units))
     .join(' · ');
-}
-
-/** A size across and upright, both in one unit. */
-function sizeInWords([across, upright]: readonly [number, number], units: UnitSystem): string {
-  if (units === 'inch') return `${formatLength(across, units)} × ${formatLength(upright, units)}`;
-  if (Math.max(across, upright) < 100) return `${Math.round(across)} × ${Math.round(upright)} mm`;
-  return `${roundTo(across / 10, 1)} × ${roundTo(upright / 10, 1)} cm`;
-}
-
-/** How much of a material is needed, in words. */
-export function quantityInWords({ quantity, unit, sizeMm }: FinishMaterial, units: UnitSystem): string {
-  if (sizeMm) {
-    const size = sizeInWords(sizeMm, units);
-    return quantity === 1 ? size : `${quantity} of ${size}`;
-  }
-  switch (unit) {
-    case 'mm':
-      return quantity > 1000 ? formatThread(quantity, units) : formatLength(quantity, units);
-    case 'mm2':
-      return `${Math.round(quantity / 100)} cm²`;
-    case 'g':
-      return `${roundTo(quantity, quantity < 10 ? 1 : 0)} g`;
-    case 'pieces':
-      return String(quantity);
-  }
 }

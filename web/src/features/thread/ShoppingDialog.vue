@@ -20,6 +20,7 @@ import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useRecord } from '../../session/record.ts';
+import { useFinishing } from '../../session/finishing.ts';
 import { useShop } from '../../session/shop.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import NumberField from '../../ui/NumberField.vue';
@@ -35,6 +36,8 @@ const shop = useShop();
 const record = useRecord();
 const threads = useThreadBox();
 const router = useRouter();
+const finishing = useFinishing();
+finishing.want();
 void shop.ask();
 
 const plan = computed(() => workings.current!.plan);
@@ -45,6 +48,7 @@ const rows = computed(() =>
     willReach(opened.piece, plan.value, record.progress.done, threads.box),
     shop.stock,
     settings.units,
+    finishing.plan?.materials ?? [],
   ),
 );
 const toBuy = computed(() => rows.value.filter((row) => row.toBuy > 0));

@@ -1,0 +1,1 @@
+export { default as PhotoRow } from './PhotoRow.vue';

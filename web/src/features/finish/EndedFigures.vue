@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import type { FinishPlan } from '@junctura/core/finish';
+import { formatDuration, formatThread, roundTo } from '@junctura/core/measure';
+import { computed } from 'vue';
+import { useRecord } from '../../session/record.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
+import { usePrice } from './usePrice.ts';
+
+/** What a finished piece took, beside what was planned of it. */
+const props = defineProps<{ plan: FinishPlan }>();
+
+const record = useRecord();
+const settings = useSettings();
+const work = useWorkSoFar();
+const workings = useWorkings();
+const { price, money } = usePrice(() => props.plan);
+
+const hours = computed(() => ({
+  planned: workings.current!.plan.totals.hours.p50,
+  true: (work.soFar?.seconds ?? 0) / 3600,
+}));
+/** Of the parts of which it was noted. */
+const thread = computed(() => {
+  const { uses } = record.progress;
+  if (uses.length === 0) return null;
+  return uses.reduce((sum, { usualMm, usedMm }) => ({ planned: sum.planned + usualMm, true: sum.true + usedMm }), {
+    planned: 0,
+    true: 0,
+  });
+});
+const beside = ({ planned, true: own }: { planned: number; true: number }): string => {
+  const percent = roundTo((own / planned - 1) * 100, 0);
+  return percent === 0 ? 'as planned' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} than planned`;
+};
+</script>
+
+<template>
+  <table class="ended" data-test="ended-figures">
+    <tbody>
+      <tr v-if="hours.true > 0">
+        <th scope="row">At the hoop</th>
+        <td class="figure">{{ formatDuration(hours.true) }}, {{ beside(hours) }}</td>
+      </tr>
+      <tr v-if="thread">
+        <th scope="row">Thread, where it was noted</th>
+        <td class="figure">{{ formatThread(thread.true, settings.units) }}, {{ beside(thread) }}</td>
+      </tr>
+      <tr>
+        <th scope="row">Thread and finishing came to</th>
+        <td class="figure">{{ money(price.thread + price.finishing) }}</td>
+      </tr>
+      <tr v-if="price.work > 0">
+        <th scope="row">With the hours</th>
+        <td class="figure">{{ money(price.all) }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.ended {
+  border-collapse: collapse;
+  width: 100%;
+}
+.ended th {
+  text-align: left;
+  font-weight: 400;
+}
+.ended td {
+  text-align: right;
+}
+.ended th,
+.ended td {
+  padding: 4px 0;
+  border-bottom: 1px solid var(--chalk);
+}
+</style>

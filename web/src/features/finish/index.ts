@@ -1,0 +1,1 @@
+export { default as FinishSteps } from './FinishSteps.vue';

@@ -1,0 +1,42 @@
+import { priceOf, type FinishPlan, type Price } from '@junctura/core/finish';
+import { colourOf, shadesOf } from '@junctura/core/piece';
+import { shadeNeeds } from '@junctura/core/thread';
+import { computed, type ComputedRef } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useShop } from '../../session/shop.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
+
+/** What the open piece comes to, in the coin of the shop or the person's own. */
+export function usePrice(plan: () => FinishPlan): {
+  readonly price: ComputedRef<Price>;
+  readonly coin: ComputedRef<string>;
+  money(value: number): string;
+} {
+  const opened = useOpenedPiece();
+  const settings = useSettings();
+  const shop = useShop();
+  const workings = useWorkings();
+  const work = useWorkSoFar();
+  void shop.ask();
+  const coin = computed(() => shop.stock?.coin ?? settings.rate.coin);
+  /** By the record where the piece is worked, by the plan where it is still to be. */
+  const hours = computed(() => {
+    const seconds = work.soFar && work.left ? work.soFar.seconds + work.left.seconds.p50 : 0;
+    return seconds > 0 ? seconds / 3600 : workings.current!.plan.totals.hours.p50;
+  });
+  const price = computed(() => {
+    const { colours, spread } = workings.current!.plan;
+    return priceOf(shadeNeeds(opened.piece, colours, spread), plan().materials, {
+      skeinPrice: (shade) => shop.threadOf(shade)?.price ?? null,
+      colourPrice: (id) => shop.threadOf(shadesOf(colourOf(opened.piece, id)).first)?.price ?? null,
+      goodsPrice: (id) => shop.stock?.goods.find((goods) => goods.id === id)?.price ?? null,
+      hours: hours.value,
+      finishingHours: plan().seconds / 3600,
+      perHour: settings.rate.perHour,
+      ...opened.piece.finish.price,
+    });
+  });
+  return { price, coin, money: (value) => `${value.toFixed(2)} ${coin.value}` };
+}

@@ -136,6 +136,8 @@ test('ways in, hoops and transfer do so too', async ({ bench, page }) => {
 
 test('the thread box does so too', async ({ bench, page }) => {
   await bench.open('/threads');
+  await check(page, 'an empty thread box');
+  await bench.openBox();
   await expect.poll(() => page.getByTestId('box-row').count()).toBeGreaterThan(10);
   await page.getByTestId('box-row').first().getByRole('button').click();
   await check(page, 'the thread box with an entry');

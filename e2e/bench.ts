@@ -18,6 +18,14 @@ export class Bench {
     await this.goTo(step);
   }
 
+  /** The thread box with invented examples laid in: a newcomer's is empty. */
+  async openBox(): Promise<void> {
+    await this.open('/threads');
+    await this.page.getByRole('button', { name: 'Lay in examples' }).click();
+    await expect(this.page.getByTestId('examples')).toBeVisible();
+    await expect.poll(() => this.revisionOf('thread-box')).toBeGreaterThan(0);
+  }
+
   async openPart(piece: string, part: string): Promise<void> {
     await this.open(`/piece/${piece}/stitches`);
     await expect(this.page.locator('.picture[data-painted]')).toBeVisible();

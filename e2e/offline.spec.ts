@@ -43,6 +43,8 @@ test('with the server gone the sitting goes on: the last tap is there, the next 
   }
   // Other pages, too: nothing of the application was left on the server.
   await page.goto(`${server.address}/threads`);
+  await expect(page.getByRole('heading', { name: 'Nothing in the box yet' })).toBeVisible();
+  await page.getByRole('button', { name: 'Lay in examples' }).tap();
   await expect(page.getByTestId('box-row').first()).toBeVisible();
 });
 

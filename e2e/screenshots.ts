@@ -79,6 +79,10 @@ async function takeAll(page: Page): Promise<void> {
 
 /** Pictures of colours, thread and the thread box. */
 async function takeThreads(page: Page, shot: (name: string) => Promise<Buffer>): Promise<void> {
+  await page.goto(`${base}/threads`);
+  await page.getByRole('button', { name: 'Lay in examples' }).click();
+  await page.locator('[data-test=box-row]').nth(3).waitFor();
+  await page.waitForTimeout(1500);
   await page.goto(`${base}/piece/demo-rock-pool/colours`);
   await settled(page);
   await page.locator('.colour').nth(8).click();

@@ -11,6 +11,8 @@ async function bringList(page: Page, name: string, text: string): Promise<void> 
 test('the thread box is found, changed, weighed, undone, and still there after a reload', async ({ bench, page }) => {
   await bench.open();
   await page.getByRole('link', { name: 'Thread box' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing in the box yet' })).toBeVisible();
+  await bench.openBox();
   const rows = page.getByTestId('box-row');
   await expect.poll(() => rows.count()).toBeGreaterThan(10);
   await page.getByLabel('Search the thread box').fill('am-77 d58');
@@ -37,8 +39,7 @@ test('the thread box is found, changed, weighed, undone, and still there after a
 });
 
 test('lists and cards are brought in and taken out; what makes no sense is told', async ({ bench, page }) => {
-  await bench.open('/threads');
-  await expect.poll(() => page.getByTestId('box-row').count()).toBeGreaterThan(5);
+  await bench.openBox();
   await bringList(
     page,
     'mine.csv',
@@ -82,7 +83,7 @@ test('of five thousand entries only those in view are in the page, wherever one 
 });
 
 test('several entries are changed together', async ({ bench, page }) => {
-  await bench.open('/threads');
+  await bench.openBox();
   await page.getByLabel('Search the thread box').fill('silk');
   await page.getByLabel('Pick all that are shown').check();
   const card = page.getByRole('complementary');
@@ -91,6 +92,33 @@ test('several entries are changed together', async ({ bench, page }) => {
   await card.getByRole('button', { name: 'Change all 8' }).click();
   await page.getByLabel('Search the thread box').fill('cedar');
   await expect(page.getByTestId('box-row')).toHaveCount(8);
+});
+
+test('the workbasket is filled and taken out of; the shopping list asks for nothing that lies in it', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/threads');
+  await page.getByRole('button', { name: 'Workbasket' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing in the basket yet' })).toBeVisible();
+  await bench.card.getByLabel('Size').fill('100 mm');
+  await bench.card.getByLabel('Size').press('Enter');
+  await page.getByTestId('put-in').click();
+  await expect(page.getByTestId('basket')).toContainText('10 cm, round');
+  await expect.poll(() => bench.revisionOf('thread-box')).toBeGreaterThan(0);
+  await bench.open('/piece/demo-kite/thread');
+  await page.getByRole('button', { name: 'Shopping list' }).click();
+  const rows = page.getByTestId('shopping').getByRole('row');
+  await expect(rows.filter({ hasText: 'Needles' }).first()).toBeVisible();
+  await expect(rows.filter({ hasText: 'Hoop' })).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await bench.goTo('Hoop');
+  await expect(bench.card.getByLabel('Hoop', { exact: true }).locator('option').nth(1)).toHaveText(/10 cm, yours/);
+  await bench.openBox();
+  await page.getByTestId('examples').getByRole('button', { name: 'Take them out' }).click();
+  await expect(page.getByTestId('examples')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Workbasket' }).click();
+  await expect(page.getByTestId('basket').getByRole('listitem')).toHaveCount(1);
 });
 
 test('colours are read off the simulated camera’s photograph and become a card', async ({ bench, page }) => {
@@ -116,6 +144,7 @@ test('colours are read off the simulated camera’s photograph and become a card
 });
 
 test('the cutting list, the odds, and what the needle can still finish', async ({ bench, page }) => {
+  await bench.openBox();
   await bench.open('/piece/demo-rock-pool/thread');
   await expect(page.getByTestId('all-reach')).toContainText(/reaches in \d+ of 100 cases/);
   await bench.card.locator('.need .name').first().click();
@@ -136,6 +165,7 @@ test('a shade that will not reach: what helps, with its effect; lots are not mix
   bench,
   page,
 }) => {
+  await bench.openBox();
   await bench.open('/piece/demo-rock-pool/thread');
   await page.getByRole('button', { name: 'Will it reach?' }).click();
   const amber = page.getByTestId('reach').locator('> li', { hasText: 'Pale amber' });

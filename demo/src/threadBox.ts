@@ -5,6 +5,7 @@ import {
   refOf,
   SCOURWHITE,
   THRUMWICK,
+  type BasketItem,
   type BoxEntry,
   type ThreadBox,
 } from '@junctura/core/materials';
@@ -61,5 +62,15 @@ export function demoThreadBox(): ThreadBox {
   });
   put(SCOURWHITE.shades[0]!, 'whitework-cotton', { whole: 2, price: 2.6 });
   put(THRUMWICK.shades[100]!, 'stranded-cotton', { partM: 5, handDyed: true, lot: 'kettle 3', place: 'top drawer' });
-  return { ...EMPTY_BOX, entries };
+  const basket: BasketItem[] = [
+    { id: 'demo-hoop-1', kind: 'hoop', nominalMm: 150, shortMm: null },
+    { id: 'demo-hoop-2', kind: 'hoop', nominalMm: 200, shortMm: null },
+    { id: 'demo-needle-1', kind: 'needle', family: 'crewel', size: 7, count: 6 },
+    { id: 'demo-needle-2', kind: 'needle', family: 'crewel', size: 9, count: 4 },
+    { id: 'demo-mark', kind: 'mark', mark: 'heat-pen' },
+    { id: 'demo-cloth', kind: 'cloth', cloth: 'fine-linen', colour: '#ece5d6', widthMm: 420, heightMm: 600 },
+    { id: 'demo-felt', kind: 'backing', what: 'felt', widthMm: 200, heightMm: 300 },
+    { id: 'demo-scissors', kind: 'tool', name: 'Small pointed scissors' },
+  ];
+  return { ...EMPTY_BOX, entries, basket };
 }

@@ -81,6 +81,15 @@ describe('a patch', () => {
     }
   });
 
+  it('follows the design less closely by a wider radius, and never cuts into its border', () => {
+    const notched: Region = [Float64Array.of(0, 0, 60, 0, 60, 60, 40, 60, 40, 20, 20, 20, 20, 60, 0, 60)];
+    const areas = [3, 8, 20].map((corner) => regionArea(patchOutline(notched, 5, false, corner).form));
+    expect(areas[1]).toBeGreaterThan(areas[0]! + 10);
+    expect(areas[2]).toBeGreaterThan(areas[1]! + 10);
+    // The bay is 20 mm wide, 10 between its borders: a disc of 20 mm fills it but for its mouth.
+    expect(areas[2]!).toBeGreaterThan(0.97 * (70 * 70));
+  });
+
   it('keeps a hole that is wider than 15 mm after its border', () => {
     const ring = (hole: number): Region =>
       unite([circleRing({ x: 0, y: 0, r: 50 }), circleRing({ x: 0, y: 0, r: hole })], 'evenodd');

@@ -88,7 +88,8 @@ export function edgeLine(ring: Ring, isHole: boolean): Polyline {
 }
 
 /** Edges of patches are no more pointed than this, inside and out, and close holes that are smaller, mm. */
-const PATCH = { cornerMm: 3, holeMm: 15, bayMm2: 12 } as const;
+const PATCH = { holeMm: 15, bayMm2: 12 } as const;
+const LEAST_CORNER_MM = 3;
 /** Bays narrower than twice this are edged first: the needle has the most room while the cloth outside still stands. */
 const NARROW_MM = 8;
 const BAY_TURN_RAD = 1;
@@ -102,17 +103,24 @@ export interface PatchOutline {
 }
 
 /**
- * The outline of a patch: what is worked, widened by a border; corners are round inside and out (a closing by a disc), small holes closed.
+ * The outline of a patch: what is worked, widened by a border, which rounds what points outward; bays are round inside (a closing by a
+ * disc), small holes closed.
+ * @param cornerMm bays are no tighter than this
  * @param bridged islands are joined by a bridge as wide as two borders
  */
-export function patchOutline(worked: Region, borderMm: number, bridged: boolean): PatchOutline {
-  let form = offset(grown(worked, borderMm + PATCH.cornerMm), -PATCH.cornerMm);
+export function patchOutline(
+  worked: Region,
+  borderMm: number,
+  bridged: boolean,
+  cornerMm: number = LEAST_CORNER_MM,
+): PatchOutline {
+  let form = offset(grown(worked, borderMm + cornerMm), -cornerMm);
   const bays = subtract(outerRings(form), outerRings(grown(worked, borderMm))).filter(
     (ring) => Math.abs(ringArea(ring)) > PATCH.bayMm2,
   ).length;
   let islands = outerRings(form).length;
   if (bridged && islands > 1) {
-    form = offset(offset(bridge(form, borderMm), PATCH.cornerMm), -PATCH.cornerMm);
+    form = offset(offset(bridge(form, borderMm), cornerMm), -cornerMm);
     islands = outerRings(form).length;
   }
   const [rings, outer] = [form, new Set(outerRings(form))];

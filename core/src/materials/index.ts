@@ -1,4 +1,13 @@
 export {
+  BACKINGS,
+  backingFor,
+  type BackingKind,
+  type Basket,
+  type BasketItem,
+  clothFor,
+  ownsHoop,
+  ownsMark,
+  ownsNeedle,
   type BoxEntry,
   boxProblem,
   boxSchema,
@@ -53,7 +62,15 @@ export {
 } from './hoops.ts';
 export { DEFAULT_SLACK, LONG_SPAN_MM, LOOKING, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from './lengths.ts';
 export { comesOutInWater, spoiltByWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
-export { isTooThickFor, NEEDLE_NAMES, needlesFor, wrappingNeedle, type Needle, type NeedleUse } from './needles.ts';
+export {
+  isTooThickFor,
+  NEEDLE_NAMES,
+  needlesFor,
+  wrappingNeedle,
+  type Needle,
+  type NeedleFamily,
+  type NeedleUse,
+} from './needles.ts';
 export { shopSchema, type ShopGoods, type ShopStock, type ShopThread } from './shop.ts';
 export {
   EIDERLIGHT,

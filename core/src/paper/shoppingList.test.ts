@@ -3,7 +3,7 @@ import { USUAL_FACTORS } from '../work/index.ts';
 import { willReach, risingFactors, shadeNeeds, shareWithin } from '../thread/index.ts';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
-import { EMPTY_BOX, threadKind, type ShopStock, type ThreadBox } from '../materials/index.ts';
+import { EMPTY_BOX, hoopNeeds, threadKind, type Basket, type ShopStock, type ThreadBox } from '../materials/index.ts';
 import { costsOf, cuttingList, cuttingPages, shoppingCsv, shoppingList, shoppingPages, skeinsToBuy } from './index.ts';
 
 const pool = demoPiece('rock-pool');
@@ -97,7 +97,7 @@ describe('the shopping list', () => {
       reaches,
       { ...shop, goods: [{ id: 'felt', kind: 'backing', price: 2, unit: 'cut', days: 1, stock: 3 }] },
       'metric',
-      [edge, felt],
+      { finishing: [edge, felt] },
     );
     const before = shoppingList(pool, plan, reaches, shop, 'metric');
     expect(rows[0]!.toBuy).toBeGreaterThanOrEqual(before[0]!.toBuy + 3);
@@ -105,6 +105,28 @@ describe('the shopping list', () => {
     expect(rows.filter(({ kind }) => kind === 'finishing')).toMatchObject([
       { name: 'Felt', needed: '80 × 90 mm', price: 2 },
     ]);
+  });
+
+  it('asks for nothing that lies in the workbasket: hoop, needle, mark, cloth of which the cut can be had along the grain', () => {
+    const reaches = willReach(pool, plan, NOTHING, EMPTY_BOX);
+    const needles = plan.parts.flatMap(({ passes }) => passes.flatMap((pass) => pass.needles));
+    const { clothAcrossMm, clothUprightMm } = hoopNeeds(pool.hoop!);
+    const cloth = { id: 'c', kind: 'cloth', cloth: pool.cloth.kind, colour: '#ffffff' } as const;
+    const basket: Basket = [
+      { id: 'h', kind: 'hoop', nominalMm: pool.hoop!.nominalMm, shortMm: null },
+      { id: 'm', kind: 'mark', mark: pool.mark },
+      { ...cloth, widthMm: clothAcrossMm, heightMm: clothUprightMm },
+      ...needles.map(({ family, size }, i) => ({ id: `n${i}`, kind: 'needle' as const, family, size, count: 2 })),
+    ];
+    const rows = shoppingList(pool, plan, reaches, shop, 'metric', { basket });
+    const others = rows.filter(({ kind }) => kind !== 'thread');
+    expect(others.filter(({ toBuy }) => toBuy > 0)).toEqual([]);
+    expect(others.every(({ owned, price, trouble }) => owned !== '' && price === 0 && trouble === null)).toBe(true);
+    const short = basket.map((item) => (item.kind === 'cloth' ? { ...item, widthMm: clothAcrossMm - 1 } : item));
+    const kinds = shoppingList(pool, plan, reaches, shop, 'metric', { basket: short })
+      .filter(({ kind, toBuy }) => kind !== 'thread' && toBuy > 0)
+      .map(({ kind }) => kind);
+    expect(kinds).toEqual(['cloth']);
   });
 
   it('can be made without a shop', () => {

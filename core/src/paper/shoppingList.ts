@@ -13,6 +13,13 @@ import {
   type ShopGoods,
   type ShopStock,
   type ShopThread,
+  backingFor,
+  clothFor,
+  ownsHoop,
+  ownsMark,
+  ownsNeedle,
+  type Basket,
+  type Needle,
 } from '../materials/index.ts';
 import { materialInWords, type FinishMaterial } from '../finish/index.ts';
 import { formatThread, roundTo, type UnitSystem } from '../measure/index.ts';
@@ -43,6 +50,14 @@ export interface ShoppingRow {
 }
 
 const MOST_SKEINS = 200;
+/** What is owned of other things, as the list says it. */
+const OWNED = 'in your basket';
+
+/** What a list takes into account besides the piece. */
+export interface Besides {
+  readonly finishing?: readonly FinishMaterial[];
+  readonly basket?: Basket;
+}
 
 /** The fewest skeins that, with what is owned, do in nine cases of ten. */
 export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread): number {
@@ -58,7 +73,7 @@ export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread)
  * What is still to buy for a piece: thread first, then cloth, hoop, needles, mark and backing.
  * @param reaches what is owned of each shade
  * @param shop what the shop has; null: it was never heard
- * @param finishing what the piece takes besides once it is stitched
+ * @param besides what the piece takes once it is stitched, and what is in the workbasket
  */
 export function shoppingList(
   piece: Piece,
@@ -66,7 +81,7 @@ export function shoppingList(
   reaches: readonly Reach[],
   shop: ShopStock | null,
   units: UnitSystem,
-  finishing: readonly FinishMaterial[] = [],
+  { finishing = [], basket = [] }: Besides = {},
 ): ShoppingRow[] {
   const threads = withEdges(reaches, finishing, plan.spread).map((reach): ShoppingRow => {
     const { need, ownedM } = reach;
@@ -85,7 +100,11 @@ export function shoppingList(
       ...terms(toBuy, sold, shop !== null),
     };
   });
-  return [...threads, ...otherThings(piece, plan, shop, units), ...finishingThings(reaches, finishing, shop, units)];
+  return [
+    ...threads,
+    ...otherThings(piece, plan, shop, units, basket),
+    ...finishingThings(reaches, finishing, shop, units, basket),
+  ];
 }
 
 const isOf = ({ need }: Reach, thread: NonNullable<FinishMaterial['thread']>): boolean =>
@@ -104,18 +123,29 @@ function withEdges(reaches: readonly Reach[], finishing: readonly FinishMaterial
   });
 }
 
+/** How what finishing takes is bought, by how it is measured. */
+const BOUGHT_AS: Readonly<Record<FinishMaterial['unit'], string>> = {
+  mm: 'length',
+  mm2: 'cut',
+  g: 'bag',
+  pieces: 'cut',
+};
+
 /** What finishing takes besides the thread that is already on the list. */
 function finishingThings(
   reaches: readonly Reach[],
   finishing: readonly FinishMaterial[],
   shop: ShopStock | null,
   units: UnitSystem,
+  basket: Basket,
 ): ShoppingRow[] {
   return finishing
     .filter(({ thread }) => !thread || !reaches.some((reach) => isOf(reach, thread)))
     .map((material): ShoppingRow => {
       const { name, goods, unit, quantity } = material;
-      const toBuy = unit === 'pieces' ? quantity : 1;
+      const [width, height] = material.sizeMm ?? [0, 0];
+      const isOwned = goods !== null && material.sizeMm !== null && backingFor(basket, goods, width, height) !== null;
+      const toBuy = isOwned ? 0 : unit === 'pieces' ? quantity : 1;
       const sold = shop?.goods.find(({ id }) => id === goods);
       return {
         kind: 'finishing',
@@ -123,13 +153,13 @@ function finishingThings(
         detail: materialInWords(material, units),
         hex: null,
         needed: materialInWords(material, units),
-        owned: '',
+        owned: isOwned ? OWNED : '',
         toBuy,
-        unit: unit === 'pieces' ? 'cut' : 'as much',
-        price: sold ? sold.price * toBuy : null,
+        unit: BOUGHT_AS[unit],
+        price: sold ? sold.price * toBuy : isOwned ? 0 : null,
         lot: null,
         days: sold && sold.stock >= toBuy ? sold.days : null,
-        trouble: sold && sold.stock < toBuy ? 'out-of-stock' : sold || !shop ? null : 'not-sold',
+        trouble: sold && sold.stock < toBuy ? 'out-of-stock' : sold || !shop || isOwned ? null : 'not-sold',
         colours: [],
       };
     });
@@ -157,16 +187,23 @@ function terms(
   return { price: price * skeins, lot: sold.lots.map(({ lot }) => lot).join(' + '), days, trouble: 'two-lots' };
 }
 
-function otherThings(piece: Piece, plan: Plan, shop: ShopStock | null, units: UnitSystem): ShoppingRow[] {
+function otherThings(
+  piece: Piece,
+  plan: Plan,
+  shop: ShopStock | null,
+  units: UnitSystem,
+  basket: Basket,
+): ShoppingRow[] {
   const rows: ShoppingRow[] = [];
   const put = (
     id: string,
     kind: ShopGoods['kind'],
     name: string,
     detail: string,
-    toBuy: number,
     unit: string,
+    isOwned: boolean,
   ): void => {
+    const toBuy = isOwned ? 0 : 1;
     const sold = shop?.goods.find((goods) => goods.id === id);
     rows.push({
       kind,
@@ -174,13 +211,13 @@ function otherThings(piece: Piece, plan: Plan, shop: ShopStock | null, units: Un
       detail,
       hex: kind === 'cloth' ? piece.cloth.colour : null,
       needed: detail,
-      owned: '',
+      owned: isOwned ? OWNED : '',
       toBuy,
       unit,
-      price: sold ? sold.price * toBuy : null,
+      price: sold ? sold.price * toBuy : isOwned ? 0 : null,
       lot: null,
       days: sold && sold.stock >= toBuy ? sold.days : null,
-      trouble: sold && sold.stock < toBuy ? 'out-of-stock' : sold || !shop ? null : 'not-sold',
+      trouble: sold && sold.stock < toBuy ? 'out-of-stock' : sold || !shop || isOwned ? null : 'not-sold',
       colours: [],
     });
   };
@@ -188,28 +225,37 @@ function otherThings(piece: Piece, plan: Plan, shop: ShopStock | null, units: Un
   const cm = (mm: number): string => (units === 'inch' ? `${roundTo(mm / 25.4, 1)} in` : `${Math.ceil(mm / 10)} cm`);
   if (piece.hoop) {
     const needs = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
-    put(`cloth-${cloth.id}`, 'cloth', cloth.name, `${cm(needs.clothAcrossMm)} × ${cm(needs.clothUprightMm)}`, 1, 'cut');
+    const cut = `${cm(needs.clothAcrossMm)} × ${cm(needs.clothUprightMm)}`;
+    const left = clothFor(basket, cloth.id, needs.clothAcrossMm, needs.clothUprightMm);
+    put(`cloth-${cloth.id}`, 'cloth', cloth.name, cut, 'cut', left !== null);
     const size =
       piece.hoop.shortMm === null
         ? cm(piece.hoop.nominalMm)
         : `${cm(piece.hoop.nominalMm)} × ${cm(piece.hoop.shortMm)}`;
-    put(`hoop-${piece.hoop.nominalMm}`, 'hoop', 'Hoop', `${size}${piece.hoop.bound ? ', to be bound' : ''}`, 1, 'hoop');
-    if (piece.hoop.bound) put('tape', 'tape', 'Binding tape', cm(needs.tapeMm), 1, 'roll');
+    put(
+      `hoop-${piece.hoop.nominalMm}`,
+      'hoop',
+      'Hoop',
+      `${size}${piece.hoop.bound ? ', to be bound' : ''}`,
+      'hoop',
+      ownsHoop(basket, piece.hoop),
+    );
+    if (piece.hoop.bound) put('tape', 'tape', 'Binding tape', cm(needs.tapeMm), 'roll', false);
   }
   const needles = new Map(
     plan.parts.flatMap(({ passes }) =>
       passes.flatMap(({ needles: taken }) =>
-        taken.map(({ family, size }): [string, string] => [
-          `needle-${family}-${size}`,
-          `${NEEDLE_NAMES[family]} ${size}`,
-        ]),
+        taken.map((needle): [string, Needle] => [`needle-${needle.family}-${needle.size}`, needle]),
       ),
     ),
   );
-  for (const [id, name] of needles) put(id, 'needle', 'Needles', name, 1, 'packet');
+  for (const [id, needle] of needles) {
+    const name = `${NEEDLE_NAMES[needle.family]} ${needle.size}`;
+    put(id, 'needle', 'Needles', name, 'packet', ownsNeedle(basket, needle));
+  }
   const mark = markOf(piece.mark)!;
-  put(`mark-${mark.id}`, 'mark', mark.name, 'to mark the cloth', 1, 'piece');
-  if (cloth.stretches) put('backing', 'backing', 'Sewn-in backing', 'cloth that stretches wants it', 1, 'cut');
+  put(`mark-${mark.id}`, 'mark', mark.name, 'to mark the cloth', 'piece', ownsMark(basket, mark.id));
+  if (cloth.stretches) put('backing', 'backing', 'Sewn-in backing', 'cloth that stretches wants it', 'cut', false);
   return rows;
 }
 

@@ -12,6 +12,7 @@ const id = z.string().min(1).max(120);
 export const FINISH_RANGES = {
   marginMm: { min: 0, max: 300 },
   borderMm: { min: 3, max: 15 },
+  cornerMm: { min: 3, max: 40 },
   seamMm: { min: 3, max: 30 },
   openingMm: { min: 15, max: 200 },
   sizeMm: { min: 20, max: 2000 },
@@ -29,6 +30,8 @@ export const finishSchema = z.strictObject({
   marginMm: ranged('marginMm').nullable(),
   /** The border of a patch, its stitch and colour; null: the colour of which most is stitched. */
   borderMm: ranged('borderMm'),
+  /** Bays of a patch are no tighter than this: how far its outline follows the design. */
+  cornerMm: ranged('cornerMm'),
   edge: z.enum(['overcast', 'buttonhole']),
   edgeColour: id.nullable(),
   /** Whether the islands of a patch are bridged or become patches of their own; null: not yet asked. */
@@ -66,6 +69,7 @@ export const USUAL_FINISH: Finish = {
   end: null,
   marginMm: null,
   borderMm: 6,
+  cornerMm: 3,
   edge: 'overcast',
   edgeColour: null,
   islands: null,

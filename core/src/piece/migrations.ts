@@ -118,6 +118,7 @@ function planTheFinish(data: Data): Data {
       end: null,
       marginMm: null,
       borderMm: 6,
+      cornerMm: 3,
       edge: 'overcast',
       edgeColour: null,
       islands: null,

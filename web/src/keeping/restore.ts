@@ -93,11 +93,12 @@ function storedEntries({ pieces, records }: Backup): StoredEntry[] {
 
 /** The box here with what only the other has; as it is here where both would be more than a box holds. */
 function together(here: ThreadBox, other: ThreadBox): ThreadBox {
-  const [entries, cards] = [idsOf(here.entries), idsOf(here.cards)];
+  const [entries, cards, items] = [idsOf(here.entries), idsOf(here.cards), idsOf(here.basket)];
   const both = {
     ...here,
     entries: [...here.entries, ...other.entries.filter(({ id }) => !entries.has(id))],
     cards: [...here.cards, ...other.cards.filter(({ id }) => !cards.has(id))],
+    basket: [...here.basket, ...other.basket.filter(({ id }) => !items.has(id))],
   };
   return boxSchema.safeParse(both).success ? both : here;
 }

@@ -91,7 +91,7 @@ export const useThreadBox = defineStore('threadBox', () => {
     return { owned: mine, toBuy, all: [...mine, ...toBuy] };
   }
 
-  /** Loads once; the first time of all the box of the demo is there to try things on. */
+  /** Loads once; the first time of all it is empty. */
   function load(): Promise<void> {
     loading ??= read();
     return loading;
@@ -105,7 +105,7 @@ export const useThreadBox = defineStore('threadBox', () => {
       revision = found.value.revision;
       if (checked.success) box.value = markRaw(checked.data);
       else await putAside(found.value.value, checked.error.issues[0]?.path.join('.') ?? 'its form');
-    } else await takeDemo();
+    }
     takeUpUnsaved();
     isLoaded.value = true;
   }
@@ -142,13 +142,31 @@ export const useThreadBox = defineStore('threadBox', () => {
     if (unsaved?.basedOn === revision) set(unsaved.value);
   }
 
-  async function takeDemo(): Promise<void> {
+  /** Examples are known by their ids. */
+  const isExample = ({ id }: { readonly id: string }): boolean => id.startsWith('demo-');
+  const examples = computed(
+    () => box.value.entries.filter(isExample).length + box.value.basket.filter(isExample).length,
+  );
+
+  /** Lays an invented box and basket in, to try things on. */
+  async function layInExamples(): Promise<void> {
     try {
-      const checked = boxSchema.safeParse(await (await fetch(demoBox)).json());
-      if (checked.success) box.value = markRaw(checked.data);
+      const { entries, basket } = boxSchema.parse(await (await fetch(demoBox)).json());
+      const mine = box.value;
+      change('Lay in examples', {
+        ...mine,
+        entries: [...mine.entries.filter((entry) => !isExample(entry)), ...entries],
+        basket: [...mine.basket.filter((item) => !isExample(item)), ...basket],
+      });
     } catch {
-      // Without it the box is empty, and says how to fill it.
+      problem.value = 'The examples could not be fetched from Junctura’s own server. Is it still running?';
     }
+  }
+
+  function takeOutExamples(): void {
+    const { entries, basket } = box.value;
+    const isOwn = (thing: { readonly id: string }): boolean => !isExample(thing);
+    change('Take the examples out', { ...box.value, entries: entries.filter(isOwn), basket: basket.filter(isOwn) });
   }
 
   function change(label: string, next: ThreadBox): void {
@@ -245,6 +263,10 @@ export const useThreadBox = defineStore('threadBox', () => {
     change,
     changeEntries,
     addEntries,
+    examples,
+    isExample,
+    layInExamples,
+    takeOutExamples,
     undo,
     redo,
     settleConflict,

@@ -27,7 +27,12 @@ const LEAST_PITCH_MM = 0.3;
 /** A patch: backed, edged through all its layers by the piece's own thread, cut close, sewn on. */
 export function patch(context: FinishContext): EndPlan {
   const { finish, worked, cloth } = context;
-  const { form, islands, closedBays } = patchOutline(worked, finish.borderMm, finish.islands === 'bridge');
+  const { form, islands, closedBays } = patchOutline(
+    worked,
+    finish.borderMm,
+    finish.islands === 'bridge',
+    finish.cornerMm,
+  );
   const outer = new Set(outerRings(form));
   const lines = form.map((ring): Polyline => edgeLine(ring, !outer.has(ring)));
   const felt = clothOf('felt')!;

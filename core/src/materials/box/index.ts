@@ -1,4 +1,15 @@
 export { entriesOf, freeM, isLow, isShort, metresOf, ownedM, reservedM, weighed, type Weighed } from './amounts.ts';
+export {
+  BACKINGS,
+  backingFor,
+  clothFor,
+  ownsHoop,
+  ownsMark,
+  ownsNeedle,
+  type BackingKind,
+  type Basket,
+  type BasketItem,
+} from './basket.ts';
 export { readCsv, writeCsv, type ReadCard } from './csv.ts';
 export { readGpl, writeGpl } from './gpl.ts';
 export {

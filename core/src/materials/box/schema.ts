@@ -1,12 +1,14 @@
 import { hexColour } from '../../colour/index.ts';
 import { z } from '../../measure/index.ts';
 import { threadKind } from '../threads.ts';
+import { basketItemSchema } from './basket.ts';
 
 export const BOX_FORMAT = 'junctura-thread-box';
 export const BOX_VERSION = 1;
 /** More entries than this are in no one's box. */
 export const MOST_ENTRIES = 20_000;
 export const MOST_CARDS = 40;
+export const MOST_ITEMS = 2000;
 const MOST_SHADES = 5000;
 
 const text = (most: number) => z.string().max(most);
@@ -59,13 +61,15 @@ export const boxSchema = z.strictObject({
   version: z.literal(BOX_VERSION),
   entries: z.array(entrySchema).max(MOST_ENTRIES),
   cards: z.array(cardSchema).max(MOST_CARDS),
+  /** The workbasket: what she owns besides thread. Boxes from before there was one have none. */
+  basket: z.array(basketItemSchema).max(MOST_ITEMS).default([]),
 });
 
 export type BoxEntry = z.infer<typeof entrySchema>;
 export type OwnCard = z.infer<typeof cardSchema>;
 export type ThreadBox = z.infer<typeof boxSchema>;
 
-export const EMPTY_BOX: ThreadBox = { format: BOX_FORMAT, version: BOX_VERSION, entries: [], cards: [] };
+export const EMPTY_BOX: ThreadBox = { format: BOX_FORMAT, version: BOX_VERSION, entries: [], cards: [], basket: [] };
 
 /** An entry of a shade, with nothing else said of it. */
 export function newEntry(entry: Pick<BoxEntry, 'id' | 'shade' | 'thread'> & Partial<BoxEntry>): BoxEntry {
@@ -92,6 +96,13 @@ export function boxProblem(box: ThreadBox, right: ThreadBox): string | null {
   }
   if (box.cards.length > MOST_CARDS) {
     return `A thread box holds up to ${MOST_CARDS} cards of your own. Take one out first.`;
+  }
+  if (box.basket.length > MOST_ITEMS) {
+    return `A workbasket holds up to ${MOST_ITEMS.toLocaleString('en')} things. Take some out first.`;
+  }
+  for (const item of box.basket) {
+    const fault = basketItemSchema.safeParse(item).error?.issues[0];
+    if (fault) return `That cannot be kept so: its ${fault.path.join('.')} is out of bounds.`;
   }
   const [entries, cards] = [new Set(right.entries), new Set(right.cards)];
   for (const entry of box.entries) {

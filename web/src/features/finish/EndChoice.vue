@@ -20,7 +20,7 @@ const finish = computed(() => opened.piece.finish);
 const change = (next: Partial<Finish>): void => opened.edit(setFinish(opened.piece, next));
 
 /** Lengths that can be set for each end, with what is usual where nothing is set. */
-type LengthKey = 'marginMm' | 'borderMm' | 'seamMm' | 'openingMm' | 'scallopMm' | 'fringeMm';
+type LengthKey = 'marginMm' | 'borderMm' | 'cornerMm' | 'seamMm' | 'openingMm' | 'scallopMm' | 'fringeMm';
 interface LengthChoice {
   readonly key: LengthKey;
   readonly label: string;
@@ -29,7 +29,10 @@ interface LengthChoice {
 const LENGTHS: Readonly<Record<End, readonly LengthChoice[]>> = {
   framed: [],
   board: [{ key: 'marginMm', label: 'Cloth shown round the design', usual: 25 }],
-  patch: [{ key: 'borderMm', label: 'Border' }],
+  patch: [
+    { key: 'borderMm', label: 'Border' },
+    { key: 'cornerMm', label: 'Radius of its bays' },
+  ],
   ornament: [
     { key: 'marginMm', label: 'Room round the design', usual: 8 },
     { key: 'seamMm', label: 'Seam', usual: 6 },

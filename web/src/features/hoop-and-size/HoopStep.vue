@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { centred, fitToHoop, mirrored, onTheGrain, spreadOfPositions, turned } from '@junctura/core/drawing';
-import { AIR_MM, CLOTHS, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
+import { AIR_MM, CLOTHS, HOOP_SIZES_MM, ownsHoop, OVAL_SIZES_MM } from '@junctura/core/materials';
 import { formatLength, roundTo } from '@junctura/core/measure';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
@@ -14,6 +14,7 @@ import WarpCheck from './WarpCheck.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSettings } from '../../session/settings.ts';
+import { useThreadBox } from '../../session/threadBox.ts';
 import { hoopSizeText } from './hoopWords.ts';
 
 const HoopComparison = defineAsyncComponent(() => import('./HoopComparison.vue'));
@@ -22,6 +23,7 @@ const opened = useOpenedPiece();
 
 const workings = useWorkings();
 const settings = useSettings();
+const threads = useThreadBox();
 
 const hoop = computed(() => opened.piece.hoop);
 const design = computed(() => workings.current?.plan.design ?? null);
@@ -33,11 +35,14 @@ const sizeKey = ({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>): s
   shortMm === null ? String(nominalMm) : `${nominalMm}x${shortMm}`;
 const hoops = computed(() => [
   { value: '0', label: 'No hoop' },
-  ...HOOP_SIZES_MM.map((mm) => ({
-    value: String(mm),
-    label: `Round, ${hoopSizeText({ nominalMm: mm, shortMm: null }, settings.units)}`,
-  })),
-  ...OVAL_SIZES_MM.map((oval) => ({ value: sizeKey(oval), label: `Oval, ${hoopSizeText(oval, settings.units)}` })),
+  ...[...HOOP_SIZES_MM.map((nominalMm) => ({ nominalMm, shortMm: null })), ...OVAL_SIZES_MM]
+    .map((size) => ({ size, isOwned: ownsHoop(threads.box.basket, size) }))
+    // Those in the workbasket come first.
+    .sort((a, b) => Number(b.isOwned) - Number(a.isOwned))
+    .map(({ size, isOwned }) => ({
+      value: sizeKey(size),
+      label: `${size.shortMm === null ? 'Round' : 'Oval'}, ${hoopSizeText(size, settings.units)}${isOwned ? ', yours' : ''}`,
+    })),
 ]);
 const cloths = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
 const USES: { value: Piece['use']; label: string }[] = [

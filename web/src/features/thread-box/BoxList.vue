@@ -4,7 +4,7 @@ import { formatThread } from '@junctura/core/measure';
 import { ArrowDown, ArrowUp } from '@lucide/vue';
 import { useVirtualList } from '@vueuse/core';
 import { NInput } from 'naive-ui';
-import { watch } from 'vue';
+import { computed, watch } from 'vue';
 import { COLUMNS, SHOWS, type BoxSearch } from './useBoxSearch.ts';
 import type { Picking } from './usePicking.ts';
 import { useSettings } from '../../session/settings.ts';
@@ -30,11 +30,12 @@ function amount(entry: BoxEntry): string {
   const about = plusMinusM > 0 ? ` ± ${formatThread(plusMinusM * 1000, settings.units)}` : '';
   return [skeins, part && part + about].filter(Boolean).join(', ') || 'used up';
 }
+const isEmpty = computed(() => threads.isLoaded && threads.box.entries.length === 0);
 </script>
 
 <template>
   <section class="list" aria-label="What you own">
-    <div class="find">
+    <div v-if="!isEmpty" class="find">
       <NInput
         v-model:value="words"
         size="small"
@@ -44,7 +45,7 @@ function amount(entry: BoxEntry): string {
       />
       <ChoiceField label="Show" :value="show" :options="SHOWS" @change="(value) => (show = value)" />
     </div>
-    <div class="row-grid heads">
+    <div v-if="!isEmpty" class="row-grid heads">
       <span
         ><input type="checkbox" :checked="areAllPicked" aria-label="Pick all that are shown" @change="pickAll"
       /></span>
@@ -60,11 +61,11 @@ function amount(entry: BoxEntry): string {
         {{ column.label }}<component :is="isRising ? ArrowUp : ArrowDown" v-if="sortBy === column.id" :size="13" />
       </button>
     </div>
-    <div v-if="threads.isLoaded && threads.box.entries.length === 0" class="empty"><slot></slot></div>
+    <div v-if="isEmpty" class="empty"><slot></slot></div>
     <p v-else-if="threads.isLoaded && found.length === 0" class="empty soft">
       Nothing in your box is called that. Try a tone, a code, a place, or show everything.
     </p>
-    <div v-bind="containerProps" class="rows" data-test="box-rows" tabindex="0" aria-label="Entries">
+    <div v-bind="containerProps" class="rows" data-test="box-rows" role="group" tabindex="0" aria-label="Entries">
       <div v-bind="wrapperProps">
         <div
           v-for="{ data: entry } in list"
@@ -94,7 +95,7 @@ function amount(entry: BoxEntry): string {
           <span class="cut figure" :class="{ warning: isShort(entry) }">{{
             reservedM(entry) > 0 ? formatThread(freeM(entry) * 1000, settings.units) : ''
           }}</span>
-          <span class="cut soft">{{ entry.place }}</span>
+          <span class="cut soft">{{ threads.isExample(entry) ? `example, ${entry.place}` : entry.place }}</span>
         </div>
       </div>
     </div>

@@ -11,6 +11,7 @@ import BoxBulkCard from './BoxBulkCard.vue';
 import BoxEntryCard from './BoxEntryCard.vue';
 import BoxList from './BoxList.vue';
 import OwnCards from './OwnCards.vue';
+import TabRow from '../../ui/TabRow.vue';
 import MenuButton from '../../ui/MenuButton.vue';
 import SettingsMenu from '../../session/SettingsMenu.vue';
 import { useBoxFiles } from './useBoxFiles.ts';
@@ -20,6 +21,12 @@ import { isTyping, useUndoKeys } from '../../ui/useUndoKeys.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 
+const WorkBasket = defineAsyncComponent(() => import('./WorkBasket.vue'));
+const TABS = [
+  { id: 'threads', name: 'Thread' },
+  { id: 'basket', name: 'Workbasket' },
+] as const;
+const shown = ref<(typeof TABS)[number]['id']>('threads');
 const PhotoColours = defineAsyncComponent(() => import('./PhotoColours.vue'));
 
 /** The thread box: what a person owns, found, sorted, changed one by one or many at once. */
@@ -77,8 +84,9 @@ function exportDamaged(): void {
   <div class="threads">
     <header class="head">
       <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
-      <h1>Thread box</h1>
-      <span class="soft small"
+      <h1>{{ shown === 'threads' ? 'Thread box' : 'Workbasket' }}</h1>
+      <TabRow label="What you own" :tabs="TABS" :here="shown" @pick="(id) => (shown = id)" />
+      <span v-if="shown === 'threads' && threads.box.entries.length > 0" class="soft small"
         >{{ plural(threads.box.entries.length, 'entry', 'entries') }},
         {{ formatThread(total * 1000, settings.units) }}</span
       >
@@ -118,6 +126,10 @@ function exportDamaged(): void {
         <NButton size="tiny" @click="threads.settleConflict(false)">Take the other tab’s</NButton>
         <NButton size="tiny" @click="threads.settleConflict(true)">Keep mine</NButton>
       </NAlert>
+      <p v-if="threads.examples > 0" class="examples small" data-test="examples">
+        {{ plural(threads.examples, 'thing') }} in box and basket are examples, to try things on.
+        <button type="button" class="plain link" @click="threads.takeOutExamples">Take them out</button>
+      </p>
       <NAlert v-if="files.problem.value" type="error" :show-icon="false" closable @close="files.problem.value = null">{{
         files.problem.value
       }}</NAlert>
@@ -126,7 +138,8 @@ function exportDamaged(): void {
       }}</NAlert>
     </div>
 
-    <main class="work">
+    <main v-if="shown === 'basket'" class="basket-main"><WorkBasket /></main>
+    <main v-else class="work">
       <BoxList :search="search" :picking="picking">
         <h2>Nothing in the box yet</h2>
         <p class="soft">
@@ -136,6 +149,9 @@ function exportDamaged(): void {
         <div class="row">
           <NButton type="primary" size="small" @click="isAdding = true">Add thread</NButton>
           <NButton size="small" @click="files.choose">Bring in a list</NButton>
+          <NButton v-if="threads.examples === 0" size="small" data-test="lay-in" @click="threads.layInExamples"
+            >Lay in examples</NButton
+          >
         </div>
       </BoxList>
       <aside class="card" aria-label="The card">
@@ -186,6 +202,16 @@ h1 {
   gap: 6px;
   align-items: center;
   margin-left: auto;
+}
+
+.examples {
+  padding: 6px 18px;
+  background: var(--linen);
+  border-bottom: 1px solid var(--chalk);
+}
+.basket-main {
+  display: grid;
+  min-height: 0;
 }
 .work {
   display: grid;

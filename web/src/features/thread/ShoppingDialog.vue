@@ -48,7 +48,7 @@ const rows = computed(() =>
     willReach(opened.piece, plan.value, record.progress.done, threads.box),
     shop.stock,
     settings.units,
-    finishing.plan?.materials ?? [],
+    { finishing: finishing.plan?.materials ?? [], basket: threads.box.basket },
   ),
 );
 const toBuy = computed(() => rows.value.filter((row) => row.toBuy > 0));

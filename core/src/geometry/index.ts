@@ -9,6 +9,7 @@ export {
   unite,
   type FillRuleName,
 } from './clip.ts';
+export { drawnOnce } from './drawnOnce.ts';
 export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';
 export { fieldSpans, type SpanFan } from './fieldSpans.ts';

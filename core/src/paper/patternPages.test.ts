@@ -56,6 +56,20 @@ describe('the pattern on paper', () => {
     },
   );
 
+  it('marks what two parts share once, whichever of them was drawn with it', () => {
+    const square = (x: number): string => `<rect x="${x}" y="10" width="30" height="30"/>`;
+    const [page] = pages(square(10) + square(40));
+    expect(drawn(page!)).toBeCloseTo(7 * 30, 0);
+    // Half of a side, by a part that overhangs; a line that only crosses is whole.
+    const [half] = pages(`${square(10)}<rect x="40" y="25" width="30" height="30"/>`);
+    expect(drawn(half!)).toBeCloseTo(8 * 30 - 15, 0);
+    const [crossed] = pages(`${square(10)}<path d="M0 25H60" fill="none" stroke="#222"/>`);
+    expect(drawn(crossed!)).toBeCloseTo(4 * 30 + 60, 6);
+    // Apart by more than the mark is wide, both are drawn.
+    const [apart] = pages(square(10) + square(41));
+    expect(drawn(apart!)).toBeCloseTo(8 * 30, 6);
+  });
+
   it('measures 100 mm across and 50 mm down on every page, all on the paper', () => {
     for (const page of pages('<circle cx="250" cy="250" r="240"/>').slice(1)) {
       const lengths = lines(page).map((item) => polylineLength(item));

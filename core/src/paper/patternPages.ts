@@ -1,7 +1,7 @@
 import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
-import type { Box, Polyline } from '../geometry/index.ts';
+import { drawnOnce, type Box, type Polyline } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -44,8 +44,13 @@ function artwork(
   const add = (line: Polyline, ink: Omit<Ink, 'line'>): void => {
     inks.push({ line: mirrored ? { ...line, points: line.points.map((v, i) => (i % 2 ? v : -v)) } : line, ...ink });
   };
+  // What two parts share is marked once: a mark drawn twice is hard to get out, and no truer.
+  if (isOutlined) {
+    for (const line of drawnOnce(plan.parts.flatMap(outlines), widthMm / 2)) {
+      add(line, { widthMm, grey: 0, dashMm: null });
+    }
+  }
   plan.parts.forEach((planned, i) => {
-    if (isOutlined) for (const line of outlines(planned)) add(line, { widthMm, grey: 0, dashMm: null });
     if (directions)
       for (const line of directionStrokes(planned)) add(line, { widthMm: HAIR_MM, grey: 0.45, dashMm: 1 });
     const place = numbers ? labelPlace(planned) : null;

@@ -5,6 +5,7 @@ export { degreesApart, Neighbours, straightFilling, touch } from './neighbours.t
 export { asPass, inWorkingOrder, withNewPass } from './newPass.ts';
 export { formOf, type FormKind } from './forms.ts';
 export { proposalsFor } from './proposals.ts';
+export { proposalInWords, type Offer } from './schools.ts';
 export { coveringStrands, type Proposal } from './treatment.ts';
 export { Proposer } from './settle.ts';
 export type { SettledPass } from './settled.ts';

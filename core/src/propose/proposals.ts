@@ -4,6 +4,7 @@ import { areaProposals } from './areas.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
 import { lineProposals } from './lines.ts';
 import { Neighbours } from './neighbours.ts';
+import { withOtherSchools, type Offer } from './schools.ts';
 import { WORN_USES } from './thresholds.ts';
 import {
   alone,
@@ -23,21 +24,23 @@ export function propose(part: Part, placed: PlacedShape, sense: Sense, settings:
 }
 
 /**
- * What can be done with each of some parts of a piece, best first; nothing with those that are gone or hidden.
+ * What can be done with each of some parts of a piece, best first, with the view of another school; nothing with those that are gone or hidden.
  * @param all every part of the piece as it lies, in its order
  */
 export function proposalsFor(
   piece: PlanInput,
   all: readonly { readonly part: Part; readonly placed: PlacedShape }[],
   partIds: readonly string[],
-): (readonly Proposal[])[] {
+): (readonly Offer[])[] {
   const shapes = all.map(({ placed }) => placed);
   const parts = all.map(({ part }) => part);
   const senses = senseOf(parts, shapes, piece.placement.scale, new Neighbours(piece, shapes));
   const settings = proposalSettings(piece);
   return partIds.map((id) => {
     const at = parts.findIndex((part) => part.id === id);
-    return shapes[at]?.box ? propose(parts[at]!, shapes[at], senses[at]!, settings) : [];
+    const placed = shapes[at];
+    if (!placed?.box) return [];
+    return withOtherSchools(settings, (school) => propose(parts[at]!, placed, senses[at]!, school));
   });
 }
 

@@ -6,7 +6,7 @@ import type { Shade, ThreadBox } from '@junctura/core/materials';
 import type { Outcome } from '@junctura/core/measure';
 import type { Hoop, Piece, PlanInput } from '@junctura/core/piece';
 import type { OrderWay, Saving } from '@junctura/core/thread';
-import type { Proposal } from '@junctura/core/propose';
+import type { Offer } from '@junctura/core/propose';
 import type { OwnFactors } from '@junctura/core/work';
 import type { PlanNews } from './planNews.ts';
 
@@ -35,7 +35,7 @@ export interface Jobs {
     { readonly index: number; readonly remedies: readonly Remedy[] }
   >;
   /** The best ways to work each of some parts, best first; empty for a part that is gone. */
-  proposals: Job<OfPiece & { readonly parts: readonly string[] }, readonly (readonly Proposal[])[]>;
+  proposals: Job<OfPiece & { readonly parts: readonly string[] }, readonly (readonly Offer[])[]>;
   /** Where the hoop must be set so that everything is reached; null where it can't be. */
   positions: Job<OfPiece & { readonly hoop: Hoop }, [number, number][] | null>;
   /** The one shade whose change tells a pair of colours apart. */

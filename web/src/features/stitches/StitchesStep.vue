@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { passesAsWorked } from '@junctura/core/work';
-import { asPass, inWorkingOrder, type Proposal, withNewPass } from '@junctura/core/propose';
+import { asPass, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
-import { formatDuration, formatThread, plural } from '@junctura/core/measure';
+import { formatDuration, formatThread } from '@junctura/core/measure';
 import {
   groupMembers,
   setDiffers,
@@ -44,7 +44,7 @@ const forAll = ref(true);
 const shadesShown = ref(false);
 
 const planned = computed(() => workings.plannedOf(selection.pickedPart?.id));
-const offers = shallowRef<readonly Proposal[]>([]);
+const offers = shallowRef<readonly Offer[]>([]);
 watch(
   planned,
   async (now) => {
@@ -55,7 +55,7 @@ watch(
   { immediate: true },
 );
 /** The best ways to work each of some parts; what is asked with a key overtakes what was asked with it before. */
-async function proposalsFor(parts: readonly string[], key?: string): Promise<readonly (readonly Proposal[])[]> {
+async function proposalsFor(parts: readonly string[], key?: string): Promise<readonly (readonly Offer[])[]> {
   const asked = { piece: opened.piece, factors: settings.factors, parts };
   const answer = await workings.planner.ask('proposals', asked, key === undefined ? {} : { key });
   return answer?.ok ? answer.value : [];
@@ -168,7 +168,7 @@ function barOf({ frontMm, backMm, wrapMm, throughMm, threadMm }: Quantities): In
   };
 }
 
-async function choose(offer: Proposal): Promise<void> {
+async function choose(offer: Offer): Promise<void> {
   const { piece } = opened;
   const chosenFor = members.value;
   const proposals = await proposalsFor(chosenFor.map(({ id }) => id));
@@ -185,7 +185,7 @@ async function choose(offer: Proposal): Promise<void> {
   opened.edit(setPasses(piece, new Map(chosen), `Work in ${stitchKind(stitch).name.toLowerCase()}`));
 }
 
-function isNow({ layers }: Proposal): boolean {
+function isNow({ layers }: Offer): boolean {
   const now = planned.value?.passes ?? [];
   return (
     layers.length === now.length &&
@@ -196,19 +196,6 @@ function isNow({ layers }: Proposal): boolean {
       ),
     )
   );
-}
-
-/** What lies under and over the stitches of a proposal, in words. */
-function besides({ layers }: Proposal): string {
-  const words: Partial<Record<Pass['role'], string>> = {
-    padding: 'padding',
-    edge: 'a firm edge',
-    vein: 'a vein',
-    outline: 'an outline',
-    accent: 'accents',
-  };
-  const named = layers.flatMap(({ role }) => words[role] ?? []);
-  return named.length > 0 ? `, with ${named.join(' and ')}` : '';
 }
 
 function asProposed(): void {
@@ -319,11 +306,10 @@ function recolour(id: string): void {
     >
       <PassPreview :placed="planned.placed" :pass="offer.pass" :hex="hex" />
       <span>
-        <strong
-          >{{ stitchKind(offer.pass.stitch).name }}, {{ plural(offer.pass.strands, 'strand')
-          }}{{ besides(offer) }}</strong
-        ><span v-if="isNow(offer)" class="small soft"> · as it is now</span><br />
+        <strong>{{ proposalInWords(offer) }}</strong><span v-if="isNow(offer)" class="small soft"> · as it is now</span
+        ><br />
         <span class="small soft">{{ offer.reason }}</span>
+        <em v-if="offer.otherSchool" class="small soft school">{{ offer.otherSchool }}</em>
       </span>
     </button>
   </div>
@@ -366,5 +352,9 @@ function recolour(id: string): void {
 }
 .offer:hover {
   background: var(--linen-deep);
+}
+.school {
+  display: block;
+  margin-top: 2px;
 }
 </style>

@@ -33,12 +33,13 @@ async function takeAll(page: Page): Promise<void> {
   await page.waitForTimeout(600);
   await shot('compare');
   await takeIntake(page, shot);
-  for (const step of ['drawing', 'hoop', 'transfer']) {
+  for (const step of ['drawing', 'transfer']) {
     await page.goto(`${base}/piece/demo-kite/${step}`);
     await settled(page);
     await shot(step);
   }
   await takeThreads(page, shot);
+  await takeFinish(page, shot);
   await page.goto(`${base}/piece/demo-rock-pool/order`);
   await page.locator('canvas[data-place]').waitFor();
   await page.getByRole('button', { name: /^30 / }).first().click();
@@ -75,6 +76,20 @@ async function takeAll(page: Page): Promise<void> {
   await page.keyboard.press('t');
   await page.waitForTimeout(1500);
   await shot('back-by-lamp-light');
+}
+
+/** Pictures of the finished thing. */
+async function takeFinish(page: Page, shot: (name: string) => Promise<Buffer>): Promise<void> {
+  for (const [piece, name] of [
+    ['demo-tram', 'finish-patch'],
+    ['demo-seed-head', 'finish-cloth'],
+  ] as const) {
+    await page.goto(`${base}/piece/${piece}/finish`);
+    await page.locator('.picture[data-show=finished][data-painted]').waitFor();
+    await page.locator('[data-test=finish-materials]').waitFor();
+    await page.waitForTimeout(1200);
+    await shot(name);
+  }
 }
 
 /** Pictures of colours, thread and the thread box. */
@@ -122,16 +137,6 @@ async function takeIntake(page: Page, shot: (name: string) => Promise<Buffer>): 
   await page.getByRole('button', { name: 'Take this one' }).nth(7).waitFor();
   await page.waitForTimeout(600);
   await shot('hoops');
-  await page.keyboard.press('Escape');
-  await page.getByLabel('Width of the design').fill('220');
-  await page.keyboard.press('Enter');
-  await page.waitForTimeout(2500);
-  await page.getByRole('button', { name: 'Find hoop positions' }).click();
-  await page.waitForTimeout(3000);
-  await shot('positions');
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await page.waitForTimeout(1500);
   await page.goto(`${base}/light-table/demo-rock-pool`);
   await page.locator('[data-part]').first().waitFor();
   await page.waitForTimeout(600);

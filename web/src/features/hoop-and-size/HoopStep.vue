@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { centred, fitToHoop, mirrored, onTheGrain, spreadOfPositions, turned } from '@junctura/core/drawing';
-import { AIR_MM, CLOTHS, HOOP_SIZES_MM, ownsHoop, OVAL_SIZES_MM } from '@junctura/core/materials';
+import { AIR_MM, clothFor, CLOTHS, HOOP_SIZES_MM, hoopNeeds, ownsHoop, OVAL_SIZES_MM } from '@junctura/core/materials';
 import { formatLength, roundTo } from '@junctura/core/measure';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
@@ -44,7 +44,16 @@ const hoops = computed(() => [
       label: `${size.shortMm === null ? 'Round' : 'Oval'}, ${hoopSizeText(size, settings.units)}${isOwned ? ', yours' : ''}`,
     })),
 ]);
-const cloths = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
+/** Cloth that lies in the workbasket, large enough for this hoop, says so. */
+const cloths = computed(() => {
+  const { clothAcrossMm, clothUprightMm } = hoop.value
+    ? hoopNeeds(hoop.value, spreadOfPositions(opened.piece.positions))
+    : { clothAcrossMm: 0, clothUprightMm: 0 };
+  return CLOTHS.map(({ id, name }) => {
+    const left = clothFor(threads.box.basket, id, clothAcrossMm, clothUprightMm);
+    return { value: id, label: left ? `${name}, yours fits` : name };
+  });
+});
 const USES: { value: Piece['use']; label: string }[] = [
   { value: 'framed', label: 'Framed, to look at' },
   { value: 'handled', label: 'Handled: a bag, a cushion' },

@@ -173,6 +173,10 @@ async function save(): Promise<void> {
 
     <hr class="rule" />
     <h3>When all is stitched</h3>
+    <p class="small soft">
+      How the mark comes out. With everything else that is left to do it stands under
+      <RouterLink :to="{ name: 'piece', params: { id: opened.piece.id, step: 'finish' } }">Finish</RouterLink>.
+    </p>
     <ol class="removal" data-test="removal">
       <li v-for="step in steps" :key="step.text">
         {{ step.text }} <span v-if="step.caution" class="small caution">{{ step.caution }}</span>

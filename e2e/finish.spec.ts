@@ -90,3 +90,28 @@ test('steps are ticked at the hoop and seen at the desk; the piece is ended, pri
   await bench.card.getByRole('button', { name: 'It is not finished' }).click();
   await expect(bench.card.getByTestId('end-piece')).toBeVisible();
 });
+
+test('an area becomes a scrap of cloth: worked down by its edge, cut by its template, bought; printed, it takes no thread', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await bench.bring('leaf.svg', svg('<rect x="10" y="10" width="40" height="30" fill="#7a9a5a"/>'));
+  await bench.goTo('Stitches');
+  await bench.card.getByRole('button', { name: /^Area/ }).first().click();
+  await bench.choose('Filled with', 'A scrap of cloth');
+  await expect(bench.card.getByTestId('scrap')).toBeVisible();
+  await expect(bench.card).toContainText('Whipped down over its turned edge');
+  await bench.choose('Pattern', 'Checks');
+  await bench.choose('Edge', /^Raw/);
+  await expect(bench.card).toContainText('2 mm inside its raw edge');
+  await bench.goTo('Finish');
+  await expect(bench.card.getByTestId('finish-materials')).toContainText(/Quilting cotton for .*40 × 30 mm/);
+  await bench.card.getByRole('button', { name: 'Templates' }).click();
+  await expect(bench.card.getByRole('listitem').filter({ hasText: 'Scrap:' })).toBeVisible();
+  await bench.goTo('Stitches');
+  await bench.choose('Filled with', /^Printed/);
+  await expect(bench.figure('Stitches')).toHaveText('0');
+  await page.keyboard.press('Control+z');
+  await expect(bench.figure('Stitches')).not.toHaveText('0');
+});

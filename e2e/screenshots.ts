@@ -21,7 +21,7 @@ async function takeAll(page: Page): Promise<void> {
   await page.waitForTimeout(2500);
   await shot('rock-pool');
   await page.goto(base);
-  await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 7);
+  await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 8);
   await shot('bench');
   await page.goto(`${base}/stitches/chain`);
   await page.getByRole('button', { name: 'All of it' }).click();

@@ -29,6 +29,7 @@ const DEMOS = [
   'market-radishes',
   'seed-head-cloth',
   'paper-boat',
+  'moth-on-oak-leaf',
 ] as const;
 
 /** What is measured, each in a process of its own, so that none finds the other's warm code or full memory. */

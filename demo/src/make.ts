@@ -4,6 +4,7 @@ import type { Step } from '@junctura/core/order';
 import { pieceSchema, recordSchema, writePiece, type Piece, type PieceFile } from '@junctura/core/piece';
 import { begun, boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.ts';
 import { kitePiece, kiteSvg } from './kite.ts';
+import { mothPiece, mothSvg } from './moth.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
 import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
 import { seedHeadPiece, seedHeadSvg } from './seedHead.ts';
@@ -30,6 +31,7 @@ const pieces: readonly [name: string, piece: Piece | PieceFile, drawing: string]
   ['bramble-spray', bramblePiece(), brambleSvg()],
   ['seed-head-cloth', seedHeadPiece(), seedHeadSvg()],
   ['paper-boat', boatPiece(), boatSvg()],
+  ['moth-on-oak-leaf', mothPiece(), mothSvg()],
 ];
 
 writeRanges();

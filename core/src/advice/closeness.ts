@@ -73,7 +73,8 @@ function closeWithin(part: PlannedPart): TooClose[] {
 function findTooClose({ parts }: Plan): TooClose[] {
   const widest = widestOf(parts);
   const earlier = earlierMeeting(
-    parts.map(({ placed }) => (placed.kind === 'spot' ? null : placed.box)),
+    // Print has no thread that could merge.
+    parts.map(({ part, placed }) => (placed.kind === 'spot' || part.printed ? null : placed.box)),
     widest,
   );
   return parts.flatMap((a, i) => [

@@ -23,6 +23,11 @@ export interface FiguresOf {
   };
   'direction-vanishes': { readonly other: string; readonly apartDeg: number };
   "can't-trace": { readonly mark: string; readonly cloth: string; readonly grams: number };
+  'scrap-frays': { readonly use: string };
+  'scrap-small': { readonly acrossMm: number; readonly leastMm: number };
+  'scrap-stretches': { readonly cloth: string };
+  'scrap-layers': { readonly layersMm: number; readonly mostMm: number };
+  'scrap-hidden': { readonly whole: true };
   'fades-first': { readonly mark: string; readonly day: number; readonly staysDays: number };
   'heat-sets': { readonly mark: string; readonly cloth: string };
   'water-spoils': { readonly mark: string; readonly spoilt: string };

@@ -15,6 +15,8 @@ import {
   setPasses,
   type Edit,
   type Piece,
+  plainScrap,
+  type Scrap,
 } from '../piece/index.ts';
 import {
   figuresKey,
@@ -109,6 +111,14 @@ function circling(): Piece {
   );
   return { ...piece, worker: { ...piece.worker, outline: 'first' } };
 }
+/** The first of some parts is a scrap of cloth; or so many of them, one on the other. */
+function scrapped(body: string, scrap: Partial<Scrap> = {}, change: Partial<Piece> = {}, count = 1): Piece {
+  const piece = pieceOf(count > 1 ? body.repeat(count) : body, change);
+  const parts = piece.drawing.parts.map((part, i) =>
+    i < count ? { ...part, scrap: { ...plainScrap('#aa7744'), ...scrap } } : part,
+  );
+  return { ...piece, drawing: { ...piece.drawing, hidden: count > 1 ? 'keep' : 'cut', parts } };
+}
 /** Arm's lengths in sittings of ten minutes: no length ends in time. */
 function longSitting(): Piece {
   const piece = worked(pieceOf('<path d="M0 0H180" stroke="#a33"/>'), pass('back', 1));
@@ -144,6 +154,11 @@ const CASES: [FindingId, Piece][] = [
   ['sitting-long', longSitting()],
   ['carried', pieceOf(dotted, { worker: { ...pieceOf(dotted).worker, carryMm: 40 } })],
   ['line-too-close', pieceOf('<path d="M0 0H30M0 9H30" stroke="#a33"/><path d="M5 0.3L25 0.4" stroke="#3a3"/>')],
+  ['scrap-frays', scrapped(square, { edge: 'raw' }, { use: 'washed' })],
+  ['scrap-small', scrapped('<rect width="8" height="8" fill="#a33"/>')],
+  ['scrap-stretches', scrapped(square, { cloth: 'jersey' })],
+  ['scrap-layers', scrapped(square, { cloth: 'denim' }, { cloth: { kind: 'denim', colour: '#ffffff' } }, 2)],
+  ['scrap-hidden', scrapped('<rect width="20" height="20" fill="#a33"/><rect width="30" height="30" fill="#3a3"/>')],
   ["can't-trace", pieceOf(square, { cloth: { kind: 'denim', colour: '#223355' } })],
   [
     'fades-first',

@@ -7,6 +7,7 @@ import { HOOP_REMEDIES } from './findings/hoop.ts';
 import { MEETING_REMEDIES } from './findings/meeting.ts';
 import { ORDER_REMEDIES } from './findings/order.ts';
 import { PARTS_REMEDIES } from './findings/parts.ts';
+import { SCRAPS_REMEDIES } from './findings/scraps.ts';
 import { TRANSFER_REMEDIES } from './findings/transfer.ts';
 
 /** What can be done about findings. */
@@ -16,6 +17,7 @@ export const REMEDIES: FindingRemedies = {
   ...PARTS_REMEDIES,
   ...MEETING_REMEDIES,
   ...COLOURS_REMEDIES,
+  ...SCRAPS_REMEDIES,
   ...TRANSFER_REMEDIES,
   ...ORDER_REMEDIES,
 };

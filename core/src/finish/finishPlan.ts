@@ -11,6 +11,7 @@ import { cushion, garment } from './ends/panels.ts';
 import { patch } from './ends/patch.ts';
 import { whitework } from './ends/whitework.ts';
 import type { FinishPlan } from './kinds.ts';
+import { scrapsOf } from './scraps.ts';
 
 const PLANS: Readonly<Record<End, (context: FinishContext) => EndPlan>> = {
   framed,
@@ -45,12 +46,13 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors): FinishPla
   }
   const before = stepsBefore(context);
   const { first = [], steps: after, materials, templates, problems, look } = PLANS[context.end](context);
+  const scraps = scrapsOf(context);
   const steps = [...first, ...before.steps, ...after];
   return {
     end: context.end,
     steps,
-    materials,
-    templates,
+    materials: [...materials, ...scraps.materials],
+    templates: [...templates, ...scraps.templates],
     problems: [...before.problems, ...problems],
     look,
     care: careWords(context),

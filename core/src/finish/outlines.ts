@@ -35,11 +35,11 @@ export function grown(worked: Region, mm: number): Region {
   return offset(grownAtFirst(worked), mm - FIRST_MM);
 }
 
-/** All that is stitched of a piece: areas, lines and knots as wide as their thread lies. Remembered, as a plan outlives many changes of its end. */
+/** All that is stitched, laid on or printed of a piece: areas, lines and knots as wide as their thread lies. Remembered, as a plan outlives many changes of its end. */
 export const workedArea = remembered(({ parts }: Plan): Region => {
-  const shapes = parts.flatMap(({ placed: { shape }, passes }) => {
-    if (passes.length === 0) return [];
-    const half = Math.max(...passes.map(({ laidMm }) => laidMm)) / 2;
+  const shapes = parts.flatMap(({ part, placed: { shape }, passes }) => {
+    if (passes.length === 0 && !part.scrap && !part.printed) return [];
+    const half = Math.max(0, ...passes.map(({ laidMm }) => laidMm)) / 2;
     const spots = Array.from({ length: shape.spots.length / 2 }, (_, i) =>
       circleRing({ x: shape.spots[2 * i]!, y: shape.spots[2 * i + 1]!, r: 2 * half }),
     );

@@ -1,6 +1,7 @@
 import { freeColourId } from './ids.ts';
 import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
+import type { Scrap } from './scrap.ts';
 import { plural } from '../measure/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { editOf, type Edit, type EditPath } from './edits.ts';
@@ -219,6 +220,14 @@ export function setBorders(
 /** Makes one group of parts, or (null) takes them out of theirs. */
 export function setGroup(piece: Piece, partIds: readonly string[], group: string | null): Edit | null {
   return editParts(piece, group === null ? 'Take out of the group' : 'Make a group', partIds, { group });
+}
+
+/** Fills parts with thread (null), with a scrap of cloth, or takes them as printed on the cloth. What was chosen of their layers goes, as it was for something else. */
+export function setFilledWith(piece: Piece, partIds: readonly string[], filled: Scrap | 'print' | null): Edit | null {
+  const label =
+    filled === null ? 'Fill it with thread' : filled === 'print' ? 'Take it as printed' : 'Lay a scrap of cloth on';
+  const scrap = filled === 'print' ? null : filled;
+  return editParts(piece, label, partIds, { scrap, printed: filled === 'print', passes: null });
 }
 
 /** Leaves parts out of the piece for now, or takes them in again. */

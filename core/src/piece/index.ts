@@ -24,6 +24,7 @@ export {
   setPartColour,
   setPasses,
   setPositions,
+  setFilledWith,
   setShade,
   setStrokeWidth,
   setShades,
@@ -38,6 +39,7 @@ export {
 } from './commands.ts';
 export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
 export { ENDS, FINISH_RANGES, USUAL_FINISH, type End, type Finish } from './finish.ts';
+export { plainScrap, SCRAP_HELD, SCRAP_PATTERNS, type Scrap } from './scrap.ts';
 export { editProblem } from './editProblem.ts';
 export { applyEdit, editOf, invertEdit, mergeEdits, type Edit, type EditStep } from './edits.ts';
 export {

@@ -111,8 +111,12 @@ function orderTheWork(data: Data): Data {
   };
 }
 
-/** Version 8: how the piece is finished. Written out, as a migration that is shipped never changes. */
+/** Version 8: how the piece is finished; cloth laid on cloth, and cloth that is printed. Written out, as a migration that is shipped never changes. */
 function planTheFinish(data: Data): Data {
+  const drawing = record(data['drawing']);
+  const parts = Array.isArray(drawing['parts'])
+    ? drawing['parts'].map((part) => ({ scrap: null, printed: false, ...record(part) }))
+    : drawing['parts'];
   return {
     finish: {
       end: null,
@@ -138,6 +142,7 @@ function planTheFinish(data: Data): Data {
       price: { overhead: 0.1, asked: null },
     },
     ...data,
+    drawing: { ...drawing, parts },
   };
 }
 

@@ -15,6 +15,7 @@ import {
   WORKING_LENGTH,
 } from '../materials/index.ts';
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
+import { scrapSchema } from './scrap.ts';
 import { finishSchema, USUAL_FINISH } from './finish.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
@@ -152,6 +153,10 @@ export const partSchema = z.strictObject({
   shown: z.boolean(),
   /** Whether it is kept from being picked in the hoop, cut, moved and removed. */
   locked: z.boolean(),
+  /** Another cloth that fills it in place of thread; null: none. */
+  scrap: scrapSchema.nullable(),
+  /** Whether its colour is on the cloth already: nothing need be stitched. */
+  printed: z.boolean(),
   /** What the person chose, in working order; null: as proposed. */
   passes: z.array(passSchema).max(MOST_PASSES).nullable(),
 });
@@ -371,6 +376,8 @@ export function newPart(part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colo
     borders: [],
     shown: true,
     locked: false,
+    scrap: null,
+    printed: false,
     passes: null,
     ...part,
   };

@@ -2,6 +2,7 @@ import type { PlacedShape } from '../drawing/index.ts';
 import type { Part, PlanInput } from '../piece/index.ts';
 import { areaProposals } from './areas.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
+import { scrapProposals } from './scraps.ts';
 import { lineProposals } from './lines.ts';
 import { Neighbours } from './neighbours.ts';
 import { withOtherSchools, type Offer } from './schools.ts';
@@ -18,6 +19,8 @@ import {
 
 /** The best treatments of a part, best first. */
 export function propose(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
+  if (part.printed) return [];
+  if (part.scrap) return scrapProposals(part.scrap, settings);
   if (placed.kind === 'area') return areaProposals(placed, sense, settings);
   if (placed.kind === 'line' && sense.lines) return lineProposals(part, placed, sense.lines, settings);
   return spotProposals(settings);

@@ -84,7 +84,8 @@ export class Proposer {
     settings: ProposalSettings,
     shared: string,
   ): readonly Proposal[] {
-    const key = `${shared} ${part.strokeMm} ${part.dashed} ${JSON.stringify(sense)}`;
+    const filled = part.printed ? 'print' : JSON.stringify(part.scrap);
+    const key = `${shared} ${part.strokeMm} ${part.dashed} ${filled} ${JSON.stringify(sense)}`;
     const before = this.advised.get(part.id);
     const isSame = before?.placed === placed && before.key === key;
     const proposals = isSame ? before.proposals : placed.box ? propose(part, placed, sense, settings) : [];

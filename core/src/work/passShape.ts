@@ -28,9 +28,11 @@ export interface Below {
   /** How high the layers below stand, mm: padding alone, and all of them. */
   readonly paddingMm: number;
   readonly allMm: number;
+  /** How far inside the outline an edge is worked, mm; null: as far as its thread is covered. */
+  readonly edgeInsetMm: number | null;
 }
 
-export const NOTHING_BELOW: Below = { insetMm: 0, paddingMm: 0, allMm: 0 };
+export const NOTHING_BELOW: Below = { insetMm: 0, paddingMm: 0, allMm: 0, edgeInsetMm: null };
 
 /** How high the ground is that a pass lies on. Lines round an area lie beside what fills it. */
 export function liftOf(role: PassRole, { paddingMm, allMm }: Below): number {
@@ -60,7 +62,7 @@ export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, bel
     case 'padding':
       return placed.kind === 'area' ? { ...shape, region: inside(paddingInsetMm(below, pass.stitch, laidMm)) } : shape;
     case 'edge':
-      return outlines(inside(EDGE_INSIDE * laidMm));
+      return outlines(inside(below.edgeInsetMm ?? EDGE_INSIDE * laidMm));
     case 'outline':
       return outlines(shape.region);
     case 'vein': {

@@ -3,7 +3,8 @@ import { labOf } from '../colour/index.ts';
 import { attempt, type Faults } from '../measure/index.ts';
 import type { SettledPass } from '../propose/index.ts';
 import { type OwnFactors } from './ownFactors.ts';
-import { NOTHING_BELOW } from './passShape.ts';
+import { NOTHING_BELOW, type Below } from './passShape.ts';
+import { edgeInsetOf, laidScraps, scrapsBelowMm } from './scraps.ts';
 import { type PlacedShape } from '../drawing/index.ts';
 import { clothOf, travelBehindMm } from '../materials/index.ts';
 import type { Part, PlanInput } from '../piece/index.ts';
@@ -31,17 +32,20 @@ export class PassWorker {
     const before = this.kept;
     this.kept = new Map();
     const beyond = beyondBudget(shapes);
+    const scraps = laidScraps(parts, shapes);
     return parts.map((part, i): PlannedPart => {
       tell(i / parts.length);
       const placed = shapes[i]!;
       if (beyond.has(i)) return { part, placed, passes: [], fault: null };
-      let below = NOTHING_BELOW;
+      const scrapsMm = scrapsBelowMm(scraps, placed, i);
+      const own = scrapsMm > 0 ? { ...settings, clothMm: settings.clothMm + scrapsMm } : settings;
+      let below: Below = { ...NOTHING_BELOW, edgeInsetMm: edgeInsetOf(part) };
       const work = (pass: SettledPass, layer: number): PlannedPass => {
         const slot = `${part.id}#${layer}`;
-        const key = shared + JSON.stringify([pass, below]);
+        const key = shared + JSON.stringify([pass, below, scrapsMm]);
         const known = before.get(slot);
         const isSame = known?.placed === placed && known.key === key;
-        const entry = isSame ? known : { placed, key, planned: planPass(placed, pass, settings, below) };
+        const entry = isSame ? known : { placed, key, planned: planPass(placed, pass, own, below) };
         this.kept.set(slot, entry);
         below = withPass(below, placed, entry.planned);
         return entry.planned;

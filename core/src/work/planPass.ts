@@ -181,5 +181,6 @@ export function withPass(
     insetMm: isPadding ? paddingInsetMm(below, stitch, laidMm) : below.insetMm,
     paddingMm: below.paddingMm + (isPadding ? heightMm : 0),
     allMm: below.allMm + heightMm,
+    edgeInsetMm: below.edgeInsetMm,
   };
 }

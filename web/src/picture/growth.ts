@@ -1,5 +1,6 @@
 import type { Brush } from './brush.ts';
 import { paintCloth } from './paintCloth.ts';
+import { paintScrap } from './paintScrap.ts';
 import { paintFront } from './paintPass.ts';
 import { lensOf } from './paintPicture.ts';
 import type { PaintedThread, Scene } from './scene.ts';
@@ -44,6 +45,7 @@ export class Growth {
     this.lens = lensOf(view, this.whole, false);
     this.keepEvery = Math.max(1, Math.ceil(scene.threads.length / MOST_KEPT));
     paintCloth(this.whole.brush, scene.cloth, scene.clothColour, this.lens);
+    for (const scrap of scene.scraps) paintScrap(this.whole.brush, scrap, this.lens);
     this.keep();
   }
 

@@ -173,7 +173,7 @@ describe('a picture that grows', () => {
   const threads = [1, 2, 3, 4, 5].map(
     (seed) => looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf(strewn(seed, 20, 14)))], THREAD).threads[0]!,
   );
-  const scene = { cloth: clothOf('felt')!, clothColour: CLOTH, threads, otherwise: null };
+  const scene = { cloth: clothOf('felt')!, clothColour: CLOTH, threads, scraps: [], otherwise: null };
   const view = { centreX: 0, centreY: 0, pxPerMm: 5 };
   const sheet = (): Sheet => {
     const image = createCanvas(SIZE.width, SIZE.height);

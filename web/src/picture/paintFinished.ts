@@ -6,6 +6,7 @@ import type { Piece } from '@junctura/core/piece';
 import { through, type Brush, type Lens } from './brush.ts';
 import { paintCloth } from './paintCloth.ts';
 import { paintFront } from './paintPass.ts';
+import { paintWork } from './paintPicture.ts';
 import { looseThreads, sceneOf, type PaintedThread, type Scene } from './scene.ts';
 
 /** Light comes from the upper left: shadows fall this far to the lower right, mm. */
@@ -57,10 +58,7 @@ function* paintFinished(
   };
   within(() => paintCloth(brush, scene.cloth, scene.clothColour, lens));
   yield;
-  for (const painted of scene.threads) {
-    yield* paintFront(brush, painted, lens);
-    yield;
-  }
+  yield* paintWork(brush, scene, lens);
   const { heights } = look;
   if (heights) within(() => paintHeights(brush, heights, lens));
   if (look.frame) within(() => paintRecess(brush, look.form, lens));

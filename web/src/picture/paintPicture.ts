@@ -1,6 +1,7 @@
 import type { Brush, Lens } from './brush.ts';
 import { paintCloth } from './paintCloth.ts';
 import { paintBack, paintFront } from './paintPass.ts';
+import { paintScrap } from './paintScrap.ts';
 import type { Scene } from './scene.ts';
 import type { Size, View } from './view.ts';
 
@@ -17,12 +18,23 @@ export function* paintPicture(brush: Brush, scene: Scene, view: View, size: Size
   if (scene.otherwise) return yield* scene.otherwise(brush, lens);
   paintCloth(brush, scene.cloth, scene.clothColour, lens);
   if (flip) brush.setTransform(-1, 0, 0, 1, size.width, 0);
-  const threads = flip ? [...scene.threads].reverse() : scene.threads;
-  for (const painted of threads) {
-    yield* flip ? paintBack(brush, painted, lens) : paintFront(brush, painted, lens);
+  if (flip) {
+    for (const painted of [...scene.threads].reverse()) {
+      yield* paintBack(brush, painted, lens);
+      yield;
+    }
+  } else yield* paintWork(brush, scene, lens);
+  brush.setTransform(1, 0, 0, 1, 0, 0);
+}
+
+/** What lies on the cloth in front, from back to front: scraps, and threads. */
+export function* paintWork(brush: Brush, { threads, scraps }: Scene, lens: Lens): Generator<void> {
+  let laid = 0;
+  for (let i = 0; i <= threads.length; i++) {
+    for (; laid < scraps.length && scraps[laid]!.after <= i; laid++) paintScrap(brush, scraps[laid]!, lens);
+    if (i < threads.length) yield* paintFront(brush, threads[i]!, lens);
     yield;
   }
-  brush.setTransform(1, 0, 0, 1, 0, 0);
 }
 
 /** How the cloth lies on a canvas; from behind left and right are exchanged. */

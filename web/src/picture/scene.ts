@@ -5,7 +5,8 @@ import { clothOf, type Cloth } from '@junctura/core/materials';
 import { remembered } from '@junctura/core/measure';
 import { threadOfStep, type Step } from '@junctura/core/order';
 import type { Plan } from '@junctura/core/thread';
-import { type Piece, colourName } from '@junctura/core/piece';
+import type { Region } from '@junctura/core/geometry';
+import { type Piece, type Scrap, colourName, colourOf } from '@junctura/core/piece';
 import type { Brush, Lens } from './brush.ts';
 
 /** A stretch of stitches that one length works, from one by its number to just before another. */
@@ -26,11 +27,22 @@ export interface PaintedThread {
   readonly lengths: readonly LengthStretch[] | null;
 }
 
+/** A scrap of cloth, or a printed area, to be painted. */
+export interface PaintedScrap {
+  readonly region: Region;
+  /** null: printed on the cloth. */
+  readonly scrap: Scrap | null;
+  readonly hex: string;
+  readonly after: number;
+}
+
 /** What a picture shows, from back to front. */
 export interface Scene {
   readonly cloth: Cloth;
   readonly clothColour: string;
   readonly threads: readonly PaintedThread[];
+  /** Cloth laid on and cloth that is printed, from back to front, each with the number of threads that are painted before it. */
+  readonly scraps: readonly PaintedScrap[];
   /** Paints it some other way than on its cloth, as the finished thing; null: as it is. */
   readonly otherwise: ((brush: Brush, lens: Lens) => Generator<void>) | null;
 }
@@ -117,6 +129,7 @@ export function sceneOf(
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: seen(piece.cloth.colour),
     threads: shown.map((step) => paintedStep(piece, plan, step, tones)),
+    scraps: scrapsOf(piece, plan, seen, (depth) => shown.filter((step) => order[step]!.depth < depth).length),
     otherwise: null,
   };
 }
@@ -129,13 +142,29 @@ export function growingScene(piece: Piece, { plan }: Workings, steps: readonly S
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: piece.cloth.colour,
     threads: steps.map(({ key }) => paintedStep(piece, plan, numbers.get(key)!, tones)),
+    // Scraps are laid before anything is stitched.
+    scraps: scrapsOf(piece, plan, asItIs, () => 0),
     otherwise: null,
   };
 }
 
+/** Cloth on the cloth, as it is seen. @param after how many threads lie below what has a place from back to front */
+function scrapsOf(
+  piece: Piece,
+  { parts }: Plan,
+  seen: (hex: string) => string,
+  after: (depth: number) => number,
+): PaintedScrap[] {
+  return parts.flatMap(({ part, placed }, depth): PaintedScrap[] => {
+    if ((!part.scrap && !part.printed) || placed.shape.region.length === 0) return [];
+    const hex = seen(part.scrap?.hex ?? colourName(colourOf(piece, part.colour)).hex);
+    return [{ region: placed.shape.region, scrap: part.scrap, hex, after: after(depth) }];
+  });
+}
+
 /** A picture of passes that belong to no piece, all in one colour. */
 export function looseScene(cloth: Cloth, clothColour: string, passes: readonly PlannedPass[], hex: string): Scene {
-  return { cloth, clothColour, threads: looseThreads(passes, hex), otherwise: null };
+  return { cloth, clothColour, threads: looseThreads(passes, hex), scraps: [], otherwise: null };
 }
 
 /** Passes that belong to no part, in one colour. */

@@ -10,6 +10,7 @@ import { ORDER_KINDS, orderFindings } from './order.ts';
 import { OWNED_KINDS } from './owned.ts';
 import { partFindings, PARTS_KINDS } from './parts.ts';
 import { RECORD_KINDS } from './record.ts';
+import { SCRAPS_KINDS, scrapFindings } from './scraps.ts';
 import { TRANSFER_KINDS, transferFindings } from './transfer.ts';
 
 /** Every kind of finding. One that is missing here does not compile. */
@@ -23,6 +24,7 @@ export const FINDINGS: FindingKinds = {
   ...ORDER_KINDS,
   ...OWNED_KINDS,
   ...RECORD_KINDS,
+  ...SCRAPS_KINDS,
 };
 
 /** Everything that a plan gives cause to say, worst first within a part. */
@@ -33,6 +35,7 @@ export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): F
     ...neighbourFindings(plan, neighbours),
     ...closeFindings(plan),
     ...twiceFindings(plan),
+    ...scrapFindings(piece, plan),
     ...transferFindings(piece, plan),
     ...orderFindings(piece, plan),
     ...clothColourFindings(piece, plan),

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { passesAsWorked } from '@junctura/core/work';
+import FilledWith from './FilledWith.vue';
 import { asPass, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
 import { formatDuration, formatThread } from '@junctura/core/measure';
@@ -13,6 +14,7 @@ import {
   type Pass,
   type PassRole,
   colourName,
+  setFilledWith,
 } from '@junctura/core/piece';
 import { stitchKind, type Quantities } from '@junctura/core/stitches';
 import { NButton, NCheckbox } from 'naive-ui';
@@ -235,6 +237,22 @@ function recolour(id: string): void {
       }}</NButton>
     </div>
 
+    <FilledWith
+      v-if="planned.part.kind === 'area'"
+      :part="planned.part"
+      :hex="hex"
+      @fill="
+        (filled) =>
+          opened.edit(
+            setFilledWith(
+              opened.piece,
+              members.map(({ id }) => id),
+              filled,
+            ),
+          )
+      "
+    />
+
     <LayerList
       v-if="planned.passes.length > 0"
       :planned="planned"
@@ -267,7 +285,9 @@ function recolour(id: string): void {
         </div>
       </template>
     </LayerList>
-    <p v-if="planned.passes.length === 0" class="soft">This part is not worked: it lies wholly behind others.</p>
+    <p v-if="planned.passes.length === 0 && !planned.part.printed" class="soft">
+      This part is not worked: it lies wholly behind others.
+    </p>
 
     <div class="stack tight">
       <ChoiceField label="Colour" :value="planned.part.colour" :options="colours" @change="recolour" />

@@ -1,0 +1,82 @@
+import type { PlacedShape } from '../drawing/index.ts';
+import {
+  boxesMeet,
+  boxOf,
+  flattenPath,
+  intersect,
+  mapPoints,
+  regionArea,
+  unite,
+  type Region,
+} from '../geometry/index.ts';
+import { clothOf } from '../materials/index.ts';
+import type { Part } from '../piece/index.ts';
+
+/** Running stitches lie so far inside a raw edge, mm. */
+const RAW_INSET_MM = 2;
+/** Less than this lies upon a scrap only by its edge, mm². */
+const LIES_UPON_MM2 = 1;
+
+/** A scrap of cloth as it lies, whole: what lies upon it hides it, and does not cut it. */
+export interface LaidScrap {
+  /** Its place from back to front. */
+  readonly depth: number;
+  readonly region: Region;
+  readonly thicknessMm: number;
+}
+
+/** Curves are drawn as straight pieces no further from them than this on the drawing, mm. */
+const FLAT_MM = 0.02;
+const wholes = new WeakMap<PlacedShape, { readonly path: string; readonly region: Region }>();
+
+/** The whole outline of a part as it lies on the cloth, whatever hides it. */
+export function wholeRegion({ path, fillRule }: Part, placed: PlacedShape): Region {
+  const known = wholes.get(placed);
+  if (known?.path === path) return known.region;
+  const rings = flattenPath(path, FLAT_MM).map(({ points }) => mapPoints(placed.toCloth, points));
+  const region = unite(rings, fillRule);
+  wholes.set(placed, { path, region });
+  return region;
+}
+
+/** The scraps of a piece, from back to front. */
+export function laidScraps(parts: readonly Part[], shapes: readonly PlacedShape[]): LaidScrap[] {
+  return parts.flatMap((part, depth) =>
+    part.scrap && part.shown && shapes[depth]
+      ? [{ depth, region: wholeRegion(part, shapes[depth]), thicknessMm: clothOf(part.scrap.cloth)!.thicknessMm }]
+      : [],
+  );
+}
+
+/** What a needle goes through besides the cloth where a part lies: every scrap that it is of or lies upon, mm. */
+export function scrapsBelowMm(scraps: readonly LaidScrap[], placed: PlacedShape, depth: number): number {
+  const { box } = placed;
+  if (!box) return 0;
+  return scraps.reduce((sum, { depth: own, region, thicknessMm }) => {
+    if (own > depth) return sum;
+    if (own === depth) return sum + thicknessMm;
+    const below = boxOf(region);
+    if (!below || !boxesMeet(box, below)) return sum;
+    const { shape } = placed;
+    const lies =
+      shape.region.length > 0
+        ? regionArea(intersect(shape.region, region)) > LIES_UPON_MM2
+        : [...shape.lines.map(({ points }) => points), shape.spots].some((points) => touches(region, points));
+    return lies ? sum + thicknessMm : sum;
+  }, 0);
+}
+
+/** Whether the middle of some places lies in a region. */
+function touches(region: Region, points: Float64Array): boolean {
+  if (points.length === 0) return false;
+  const middle = (points.length >> 2) * 2;
+  const dot = 0.05;
+  const [x, y] = [points[middle]!, points[middle + 1]!];
+  const square = Float64Array.of(x - dot, y - dot, x + dot, y - dot, x + dot, y + dot, x - dot, y + dot);
+  return regionArea(intersect(region, [square])) > 0;
+}
+
+/** How far inside its outline the edge of a part is worked, mm; null: as its thread asks for. */
+export function edgeInsetOf({ scrap }: Part): number | null {
+  return scrap?.edge === 'raw' ? RAW_INSET_MM : null;
+}

@@ -22,4 +22,4 @@ export { stopMm } from './stopMm.ts';
 export { shadeParts } from './shadeParts.ts';
 export { longestFrontRunMm } from './spans.ts';
 export { usesColour } from './usesColour.ts';
-export { laidScraps, wholeRegion, type LaidScrap } from './scraps.ts';
+export { groundBelow, laidScraps, wholeRegion, type LaidScrap } from './scraps.ts';

@@ -66,6 +66,21 @@ describe('cloth on cloth', () => {
   });
 });
 
+describe('colours on a scrap', () => {
+  const lost = (piece: Piece): string[] =>
+    new Planner()
+      .plan(piece, USUAL_FACTORS)
+      .findings.flatMap(({ id, part }) => (id === 'lost-in-cloth' ? [part!] : []));
+
+  it('are told apart against it, and no longer against the cloth below', () => {
+    const upon = pieceOf(null).drawing.parts[1]!.id;
+    expect(lost(pieceOf({ hex: '#33aa33' }))).toEqual([upon]);
+    const green = { cloth: { kind: 'calico', colour: '#33aa33' } };
+    expect(lost({ ...pieceOf(null), ...green })).toEqual([upon]);
+    expect(lost({ ...pieceOf({ hex: '#eeddcc' }), ...green })).toEqual([]);
+  });
+});
+
 describe('a planner that remembers', () => {
   it('works an area anew when it is filled with something else, and what lies upon it too', () => {
     const planner = new Planner();

@@ -39,31 +39,35 @@ export function wholeRegion({ path, fillRule }: Part, placed: PlacedShape): Regi
   return region;
 }
 
-/** The scraps of a piece, from back to front. */
+/** The scraps and printed areas of a piece, from back to front; print has no thickness. */
 export function laidScraps(parts: readonly Part[], shapes: readonly PlacedShape[]): LaidScrap[] {
-  return parts.flatMap((part, depth) =>
-    part.scrap && part.shown && shapes[depth]
-      ? [{ depth, region: wholeRegion(part, shapes[depth]), thicknessMm: clothOf(part.scrap.cloth)!.thicknessMm }]
-      : [],
-  );
+  return parts.flatMap((part, depth) => {
+    const placed = shapes[depth];
+    if ((!part.scrap && !part.printed) || !part.shown || !placed) return [];
+    const thicknessMm = part.scrap ? clothOf(part.scrap.cloth)!.thicknessMm : 0;
+    return [{ depth, region: wholeRegion(part, placed), thicknessMm }];
+  });
+}
+
+/** The place from back to front of the scrap or print that a part lies upon, the topmost of several; null: the cloth itself. */
+export function groundBelow(scraps: readonly LaidScrap[], placed: PlacedShape, depth: number): number | null {
+  return scraps.findLast((scrap) => scrap.depth < depth && liesUpon(placed, scrap.region))?.depth ?? null;
 }
 
 /** What a needle goes through besides the cloth where a part lies: every scrap that it is of or lies upon, mm. */
 export function scrapsBelowMm(scraps: readonly LaidScrap[], placed: PlacedShape, depth: number): number {
-  const { box } = placed;
-  if (!box) return 0;
   return scraps.reduce((sum, { depth: own, region, thicknessMm }) => {
     if (own > depth) return sum;
     if (own === depth) return sum + thicknessMm;
-    const below = boxOf(region);
-    if (!below || !boxesMeet(box, below)) return sum;
-    const { shape } = placed;
-    const lies =
-      shape.region.length > 0
-        ? regionArea(intersect(shape.region, region)) > LIES_UPON_MM2
-        : [...shape.lines.map(({ points }) => points), shape.spots].some((points) => touches(region, points));
-    return lies ? sum + thicknessMm : sum;
+    return thicknessMm > 0 && liesUpon(placed, region) ? sum + thicknessMm : sum;
   }, 0);
+}
+
+function liesUpon({ box, shape }: PlacedShape, region: Region): boolean {
+  const below = boxOf(region);
+  if (!box || !below || !boxesMeet(box, below)) return false;
+  if (shape.region.length > 0) return regionArea(intersect(shape.region, region)) > LIES_UPON_MM2;
+  return [...shape.lines.map(({ points }) => points), shape.spots].some((points) => touches(region, points));
 }
 
 /** Whether the middle of some places lies in a region. */

@@ -1,6 +1,6 @@
 import { WORN_USES } from '../../propose/index.ts';
 import { runningColours } from '../../transfer/index.ts';
-import { usesColour } from '../../work/index.ts';
+import { usesColour, groundBelow, laidScraps } from '../../work/index.ts';
 import { type Plan } from '../../thread/index.ts';
 import { deltaE, labOf, separation } from '../../colour/index.ts';
 import { isSameShade, RANGES, type Shade } from '../../materials/index.ts';
@@ -66,15 +66,32 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
 
 /** Colours that vanish into the cloth. */
 export function clothColourFindings(piece: PlanInput, plan: Plan): Finding[] {
-  const cloth = labOf(piece.cloth.colour);
   if (piece.use === 'whitework') return [];
+  const ground = groundsOf(piece, plan);
   return piece.palette.flatMap((colour): Finding[] => {
-    const worked = plan.parts.find((planned) => usesColour(planned, colour.id));
     const { name, hex } = colourName(colour);
-    const difference = hundredths(deltaE(cloth, labOf(hex)));
-    if (!worked || difference >= THRESHOLDS.lostInCloth) return [];
-    return [{ id: 'lost-in-cloth', part: worked.part.id, figures: { colour: name, difference } }];
+    // The edge of a scrap may hide in it.
+    const worked = plan.parts.flatMap((planned, depth) => {
+      if (planned.part.scrap || !usesColour(planned, colour.id)) return [];
+      return [{ id: planned.part.id, difference: hundredths(deltaE(labOf(ground(depth)), labOf(hex))) }];
+    });
+    const lost = worked.find(({ difference }) => difference < THRESHOLDS.lostInCloth);
+    return lost ? [{ id: 'lost-in-cloth', part: lost.id, figures: { colour: name, difference: lost.difference } }] : [];
   });
+}
+
+/** The colour of what each part lies upon: a scrap, print, or the cloth. */
+function groundsOf(piece: PlanInput, { parts }: Plan): (depth: number) => string {
+  const scraps = laidScraps(
+    parts.map(({ part }) => part),
+    parts.map(({ placed }) => placed),
+  );
+  return (depth) => {
+    const below = groundBelow(scraps, parts[depth]!.placed, depth);
+    if (below === null) return piece.cloth.colour;
+    const { part } = parts[below]!;
+    return part.scrap?.hex ?? colourName(colourOf(piece, part.colour)).hex;
+  };
 }
 
 function sameShade(piece: PlanInput, a: string, b: string): boolean {

@@ -14,7 +14,7 @@ const MOST_LAYERS_MM = 2.2;
 export function scrapFindings(piece: PlanInput, plan: Plan): Finding[] {
   const parts = plan.parts.map(({ part }) => part);
   const shapes = plan.parts.map(({ placed }) => placed);
-  const scraps = laidScraps(parts, shapes);
+  const scraps = laidScraps(parts, shapes).filter(({ depth }) => parts[depth]!.scrap);
   if (scraps.length === 0) return [];
   const ground = clothOf(piece.cloth.kind)!;
   return scraps.flatMap(({ depth, region, thicknessMm }): Finding[] => {

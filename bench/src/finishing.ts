@@ -8,6 +8,8 @@ import { groundPiece } from './grounds.ts';
 import { medianMs } from './median.ts';
 
 const PARTS = 200;
+/** What takes a few milliseconds is measured more often. */
+const ROUNDS = 101;
 
 /** Lines for the bench: changing how a piece is finished, and its templates. */
 export function benchFinishing(demo: Piece): string[] {
@@ -20,8 +22,8 @@ export function benchFinishing(demo: Piece): string[] {
   const shape = looseShape('edge', 'line', { region: [], lines, spots: new Float64Array(0) });
   const settings = workSettings(piece, 1, USUAL_FACTORS);
   let border = 0;
-  const changed = medianMs(() => finishPlan(patch(5 + (border++ % 20) / 10), plan, USUAL_FACTORS), 15);
-  const alone = medianMs(() => planPass(shape, pass, settings), 15);
+  const changed = medianMs(() => finishPlan(patch(5 + (border++ % 20) / 10), plan, USUAL_FACTORS), ROUNDS);
+  const alone = medianMs(() => planPass(shape, pass, settings), ROUNDS);
   const whole = medianMs(() => new Planner().plan(demo, USUAL_FACTORS), 5);
   const workings = new Planner().plan(demo, USUAL_FACTORS).plan;
   const slowest = Math.max(

@@ -32,7 +32,7 @@ const grownAtFirst = remembered((worked: Region) => simplifyRegion(offset(worked
 
 /** What is worked, grown by a border of at least 2 mm. */
 export function grown(worked: Region, mm: number): Region {
-  return offset(grownAtFirst(worked), mm - FIRST_MM);
+  return simplifyRegion(offset(grownAtFirst(worked), mm - FIRST_MM), EDGE_WOBBLE_MM / 4);
 }
 
 /** All that is stitched, laid on or printed of a piece: areas, lines and knots as wide as their thread lies. Remembered, as a plan outlives many changes of its end. */

@@ -10,7 +10,7 @@ import { paintWork } from './paintPicture.ts';
 import { looseThreads, sceneOf, type PaintedThread, type Scene } from './scene.ts';
 
 /** Light comes from the upper left: shadows fall this far to the lower right, mm. */
-const SHADOW = { x: 1.2, y: 1.9, blur: 4.5, colour: 'rgb(38 26 10 / 42%)' } as const;
+const SHADOW = { x: 1.2, y: 1.9, blur: 3.6, colour: 'rgb(38 26 10 / 42%)' } as const;
 /** Where the light comes from over stuffed work: to the left, up, towards the eye. */
 const LIGHT = { x: -0.45, y: -0.55, z: 0.7 } as const;
 /** How strong light and shade are on stuffed work. */

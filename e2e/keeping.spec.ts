@@ -78,7 +78,7 @@ test('a piece that another tab took off the bench is put back, or let be gone', 
   await rename(page, 'Moth once more');
   await page.getByRole('button', { name: 'Let it be gone' }).click();
   await expect(page.getByRole('heading', { name: 'Begin with a drawing' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Moth' })).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'On your bench' })).toHaveCount(0);
 });
 
 test('storage that the browser cleared, or that a later version wrote, is told in a sentence of its own', async ({
@@ -128,7 +128,7 @@ test('a piece that cannot be read is saved as it is, removed and put back', asyn
       }),
   );
   await page.goto('/');
-  const entry = page.getByRole('listitem').filter({ hasText: 'Moth' });
+  const entry = page.getByRole('region', { name: 'On your bench' }).getByRole('listitem');
   await expect(entry).toContainText('wrong at use');
   const download = page.waitForEvent('download');
   await entry.getByRole('button', { name: 'Save what is stored' }).click();

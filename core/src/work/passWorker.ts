@@ -4,7 +4,7 @@ import { attempt, type Faults } from '../measure/index.ts';
 import type { SettledPass } from '../propose/index.ts';
 import { type OwnFactors } from './ownFactors.ts';
 import { NOTHING_BELOW, type Below } from './passShape.ts';
-import { edgeInsetOf, laidScraps, scrapsBelowMm } from './scraps.ts';
+import { edgeInsetOf, laidScraps, layersBelow } from './scraps.ts';
 import { type PlacedShape } from '../drawing/index.ts';
 import { clothOf, travelBehindMm } from '../materials/index.ts';
 import type { Part, PlanInput } from '../piece/index.ts';
@@ -37,12 +37,12 @@ export class PassWorker {
       tell(i / parts.length);
       const placed = shapes[i]!;
       if (beyond.has(i)) return { part, placed, passes: [], fault: null };
-      const scrapsMm = scrapsBelowMm(scraps, placed, i);
-      const own = scrapsMm > 0 ? { ...settings, clothMm: settings.clothMm + scrapsMm } : settings;
+      const { mm, heaviest } = layersBelow(scraps, placed, i, settings.cloth);
+      const own = mm > 0 ? { ...settings, clothMm: settings.clothMm + mm, cloth: heaviest } : settings;
       let below: Below = { ...NOTHING_BELOW, edgeInsetMm: edgeInsetOf(part) };
       const work = (pass: SettledPass, layer: number): PlannedPass => {
         const slot = `${part.id}#${layer}`;
-        const key = shared + JSON.stringify([pass, below, scrapsMm]);
+        const key = shared + JSON.stringify([pass, below, mm, heaviest]);
         const known = before.get(slot);
         const isSame = known?.placed === placed && known.key === key;
         const entry = isSame ? known : { placed, key, planned: planPass(placed, pass, own, below) };

@@ -35,6 +35,12 @@ describe('cloth on cloth', () => {
     expect(besideIt).toBe(0);
   });
 
+  it('of heavy cloth is worked with a stronger needle', () => {
+    const shaftOf = (scrap: Partial<Scrap>): number => passOf(planned(pieceOf(scrap)), 1).needle.shaftMm;
+    expect(shaftOf({ cloth: 'denim' })).toBeGreaterThan(shaftOf({ cloth: 'lawn' }));
+    expect(shaftOf({ cloth: 'lawn' })).toBe(passOf(planned(pieceOf(null)), 1).needle.shaftMm);
+  });
+
   it('is worked down 2 mm inside a raw edge, whatever lies on it', () => {
     const { path, stitch } = passOf(planned(pieceOf({ edge: 'raw' })), 0);
     expect(stitch).toBe('running');

@@ -23,6 +23,8 @@ export interface LaidScrap {
   readonly depth: number;
   readonly region: Region;
   readonly thicknessMm: number;
+  /** Its kind of cloth; null: print. */
+  readonly cloth: string | null;
 }
 
 /** Curves are drawn as straight pieces no further from them than this on the drawing, mm. */
@@ -45,7 +47,7 @@ export function laidScraps(parts: readonly Part[], shapes: readonly PlacedShape[
     const placed = shapes[depth];
     if ((!part.scrap && !part.printed) || !part.shown || !placed) return [];
     const thicknessMm = part.scrap ? clothOf(part.scrap.cloth)!.thicknessMm : 0;
-    return [{ depth, region: wholeRegion(part, placed), thicknessMm }];
+    return [{ depth, region: wholeRegion(part, placed), thicknessMm, cloth: part.scrap?.cloth ?? null }];
   });
 }
 
@@ -54,13 +56,20 @@ export function groundBelow(scraps: readonly LaidScrap[], placed: PlacedShape, d
   return scraps.findLast((scrap) => scrap.depth < depth && liesUpon(placed, scrap.region))?.depth ?? null;
 }
 
-/** What a needle goes through besides the cloth where a part lies: every scrap that it is of or lies upon, mm. */
-export function scrapsBelowMm(scraps: readonly LaidScrap[], placed: PlacedShape, depth: number): number {
-  return scraps.reduce((sum, { depth: own, region, thicknessMm }) => {
-    if (own > depth) return sum;
-    if (own === depth) return sum + thicknessMm;
-    return thicknessMm > 0 && liesUpon(placed, region) ? sum + thicknessMm : sum;
-  }, 0);
+/** What a needle goes through where a part lies: how thick all scraps are that it is of or lies upon, mm, and the heaviest cloth of all. */
+export function layersBelow(
+  scraps: readonly LaidScrap[],
+  placed: PlacedShape,
+  depth: number,
+  ground: string,
+): { readonly mm: number; readonly heaviest: string } {
+  let [mm, heaviest] = [0, ground];
+  for (const { depth: own, region, thicknessMm, cloth } of scraps) {
+    if (cloth === null || own > depth || (own < depth && !liesUpon(placed, region))) continue;
+    mm += thicknessMm;
+    if (clothOf(cloth)!.weightGsm > clothOf(heaviest)!.weightGsm) heaviest = cloth;
+  }
+  return { mm, heaviest };
 }
 
 function liesUpon({ box, shape }: PlacedShape, region: Region): boolean {

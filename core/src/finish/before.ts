@@ -1,5 +1,5 @@
-import { ellipseRoundMm, markOf, threadKind, type Cloth } from '../materials/index.ts';
-import { removalActs, runningColours } from '../transfer/index.ts';
+import { comesOutInWater, ellipseRoundMm, markOf, type Cloth } from '../materials/index.ts';
+import { removalActs, runningColours, threadsOf, type RemovalAct } from '../transfer/index.ts';
 import { stepsAfterStitching } from './afterStitching.ts';
 import { CAUTIONS, type FinishContext } from './context.ts';
 import type { FinishProblem, FinishStep } from './kinds.ts';
@@ -24,7 +24,7 @@ const MINUTES = {
 
 /** What the weakest of cloth, backing and threads bears. */
 export function weakestWash({ cloth, plan }: FinishContext): Cloth['wash'] {
-  const washes = [cloth.wash, ...plan.colours.map(({ thread }) => threadKind(thread)!.wash)];
+  const washes = [cloth, ...threadsOf(plan)].map(({ wash }) => wash);
   return washes.includes('no') ? 'no' : washes.includes('cool') ? 'cool' : 'hot';
 }
 
@@ -49,7 +49,7 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
   const acts = removalActs(mark, cloth);
   const said = new Map(stepsAfterStitching(piece).map((step) => [step.act, step]));
   const runs = runningColours(piece, plan);
-  const isWet = acts.some((act) => act === 'rinse-cold' || act === 'rinse-warm' || act === 'wash');
+  const isWet = comesOutInWater(mark);
   const problems: FinishProblem[] = [];
   if (isWet && weakestWash(context) === 'no') {
     problems.push({
@@ -76,19 +76,20 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
     },
   ];
   const stretch = stretchSteps(context, isWet);
-  for (const act of acts) {
+  const stepFor = (act: RemovalAct): FinishStep => {
     const { text, caution } = said.get(act)!;
     const warns =
       (act === 'wash' || act === 'rinse-warm' || act === 'rinse-cold') && runs.length > 0
         ? `${caution ?? ''} These may run: ${[...new Set(runs.map(({ name }) => name))].join(', ')}.`.trim()
         : caution;
-    if (act === 'dry' && stretch) steps.push(...stretch);
-    else {
-      if (act === 'press' && stretch && !acts.includes('dry')) steps.push(...stretch);
-      steps.push({ id: act, text, amounts: {}, seconds: 60 * MINUTES[act], caution: warns });
-    }
-  }
-  if (stretch && !acts.includes('dry') && !acts.includes('press')) steps.push(...stretch);
+    return { id: act, text, amounts: {}, seconds: 60 * MINUTES[act], caution: warns };
+  };
+  // A stretch takes the place of drying, or comes before the iron.
+  const dry = acts.indexOf('dry');
+  const press = acts.indexOf('press');
+  const at = dry >= 0 ? dry : press >= 0 ? press : acts.length;
+  if (!stretch) steps.push(...acts.map(stepFor));
+  else steps.push(...acts.slice(0, at).map(stepFor), ...stretch, ...acts.slice(dry >= 0 ? at + 1 : at).map(stepFor));
   return { steps, problems };
 }
 

@@ -1,11 +1,20 @@
 import { looseShape } from '../drawing/index.ts';
-import { boxOf, regionArea, type Box, type Circle, type Polyline, type Region } from '../geometry/index.ts';
-import { clothOf, laidWidthMm, threadKind, type Cloth } from '../materials/index.ts';
-import { colourName, plainPass, type End, type Finish, type Piece } from '../piece/index.ts';
+import { boxOf, regionArea, type Box, type Circle, type Polyline, type Region, type Ring } from '../geometry/index.ts';
+import { clothOf, laidWidthMm, SECONDS, threadKind, type Cloth } from '../materials/index.ts';
+import { colourName, colourOf, plainPass, type End, type Finish, type Piece } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { countLoads, type Plan } from '../thread/index.ts';
 import { planPass, workSettings, type OwnFactors, type PlannedPass, type WorkSettings } from '../work/index.ts';
-import type { Amounts, FinishLook, FinishMaterial, FinishProblem, FinishStep, Template } from './kinds.ts';
+import type {
+  Amounts,
+  FinishLook,
+  FinishMaterial,
+  FinishProblem,
+  FinishStep,
+  Template,
+  TemplateLine,
+  TemplateLineKind,
+} from './kinds.ts';
 import { workedArea } from './outlines.ts';
 
 /** What every end is planned from. */
@@ -55,8 +64,9 @@ export function contextOf(piece: Piece, plan: Plan, own: OwnFactors): FinishCont
   const worked = workedArea(plan);
   const box = boxOf(worked);
   const { circle } = plan.design;
-  if (!box || !circle || regionArea(worked) <= 0) return null;
-  const most = plan.colours.reduce((a, b) => (b.threadMm > a.threadMm ? b : a));
+  // What is only printed or laid on has no thread in which an edge could be worked.
+  const [most] = [...plan.colours].sort((a, b) => b.threadMm - a.threadMm);
+  if (!box || !circle || !most || regionArea(worked) <= 0) return null;
   const { edgeColour } = piece.finish;
   const isThere = piece.palette.some(({ id }) => id === edgeColour);
   return {
@@ -76,14 +86,14 @@ export function contextOf(piece: Piece, plan: Plan, own: OwnFactors): FinishCont
 
 /** A colour of the palette as it is seen. */
 export function hexOf({ piece }: FinishContext, colour: string): string {
-  return colourName(piece.palette.find(({ id }) => id === colour)!).hex;
+  return colourName(colourOf(piece, colour)).hex;
 }
 
 /** Strands of an edge that must stand wear. */
 const EDGE_STRANDS = 3;
 
 export interface WorkedEdge {
-  readonly passes: readonly PlannedPass[];
+  readonly pass: PlannedPass;
   readonly amounts: Amounts;
   readonly seconds: number;
   readonly material: FinishMaterial;
@@ -122,14 +132,14 @@ export function workEdge(
   const { quantities } = planned;
   const wholeMm = (loads * cutMm * planned.strands) / kind.strands;
   return {
-    passes: [planned],
+    pass: planned,
     amounts: {
       stitches: quantities.stitches,
       threadMm: quantities.threadMm,
       loads,
       skeins: Math.ceil(wholeMm / 1000 / kind.putUpM),
     },
-    seconds: quantities.seconds + loads * LOAD_SECONDS,
+    seconds: quantities.seconds + loads * (SECONDS.thread + SECONDS.fastenOff),
     material: {
       id: 'edge-thread',
       name: `${kind.name} for the edge`,
@@ -142,9 +152,8 @@ export function workEdge(
   };
 }
 
-/** A length is begun along the edge under the first stitches, mm; threading and fastening off take this, s. */
+/** A length is begun along the edge under the first stitches, mm. */
 const START_MM = 40;
-const LOAD_SECONDS = 105;
 
 /** Web and fusible backing melt under a hot iron; cloth that bears only a warm one gets them sewn on instead. */
 export function isFused({ finish, cloth }: FinishContext): boolean {
@@ -183,6 +192,11 @@ export function amount(id: string, name: string, quantity: number, unit: FinishM
 }
 
 export const sewingThread = (mm: number): FinishMaterial => amount('sewing-thread', 'Sewing thread', mm, 'mm');
+
+/** A ring of a template: what its line says, all round. */
+export function ringLine(kind: TemplateLineKind, points: Ring): TemplateLine {
+  return { kind, line: { points, closed: true } };
+}
 
 /** A look in which nothing but the outline is set. */
 export function plainLook(form: Region, ground: FinishLook['ground']): FinishLook {

@@ -1,7 +1,7 @@
 import { offset } from '../geometry/index.ts';
 import { clothOf } from '../materials/index.ts';
 import { wholeRegion } from '../work/index.ts';
-import { sheet, type FinishContext } from './context.ts';
+import { ringLine, sheet, type FinishContext } from './context.ts';
 import type { FinishMaterial, Template } from './kinds.ts';
 import { sizeOf } from './outlines.ts';
 
@@ -21,10 +21,8 @@ export function scrapsOf({ plan }: FinishContext): { templates: Template[]; mate
       id: `scrap-${part.id}`,
       name: `Scrap: ${part.name}`,
       lines: [
-        ...cut.map((points) => ({ kind: 'cut' as const, line: { points, closed: true } })),
-        ...(scrap.edge === 'turned'
-          ? outline.map((points) => ({ kind: 'fold' as const, line: { points, closed: true } }))
-          : []),
+        ...cut.map((ring) => ringLine('cut', ring)),
+        ...(scrap.edge === 'turned' ? outline.map((ring) => ringLine('fold', ring)) : []),
       ],
     })),
     materials: scraps.map(({ part, scrap, cut }) =>

@@ -112,3 +112,9 @@ export function sewnOn(line: Polyline, everyMm: number, biteMm: number): StitchP
   for (const [x, y] of line.closed ? places.slice(0, -1) : places) over(x, y);
   return needle.path();
 }
+
+/** What several lines of hand sewing take together. */
+export function together(lines: readonly Quantities[]): Pick<Quantities, 'stitches' | 'threadMm' | 'seconds'> {
+  const sum = (key: 'stitches' | 'threadMm' | 'seconds'): number => lines.reduce((all, line) => all + line[key], 0);
+  return { stitches: sum('stitches'), threadMm: sum('threadMm'), seconds: sum('seconds') };
+}

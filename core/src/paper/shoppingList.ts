@@ -123,6 +123,29 @@ function withEdges(reaches: readonly Reach[], finishing: readonly FinishMaterial
   });
 }
 
+/** A thing that is no thread, with what the shop says of it. @param goods its id there; null: shops do not have it */
+function goodsRow(
+  row: Pick<ShoppingRow, 'kind' | 'name' | 'detail' | 'unit' | 'hex'>,
+  toBuy: number,
+  isOwned: boolean,
+  goods: string | null,
+  shop: ShopStock | null,
+): ShoppingRow {
+  const sold = shop?.goods.find(({ id }) => id === goods);
+  const isShort = sold !== undefined && sold.stock < toBuy;
+  return {
+    ...row,
+    needed: row.detail,
+    owned: isOwned ? OWNED : '',
+    toBuy,
+    price: sold ? sold.price * toBuy : isOwned ? 0 : null,
+    lot: null,
+    days: sold && !isShort ? sold.days : null,
+    trouble: isShort ? 'out-of-stock' : sold || !shop || isOwned ? null : 'not-sold',
+    colours: [],
+  };
+}
+
 /** How what finishing takes is bought, by how it is measured. */
 const BOUGHT_AS: Readonly<Record<FinishMaterial['unit'], string>> = {
   mm: 'length',
@@ -146,22 +169,9 @@ function finishingThings(
       const [width, height] = material.sizeMm ?? [0, 0];
       const isOwned = goods !== null && material.sizeMm !== null && backingFor(basket, goods, width, height) !== null;
       const toBuy = isOwned ? 0 : unit === 'pieces' ? quantity : 1;
-      const sold = shop?.goods.find(({ id }) => id === goods);
-      return {
-        kind: 'finishing',
-        name,
-        detail: materialInWords(material, units),
-        hex: null,
-        needed: materialInWords(material, units),
-        owned: isOwned ? OWNED : '',
-        toBuy,
-        unit: BOUGHT_AS[unit],
-        price: sold ? sold.price * toBuy : isOwned ? 0 : null,
-        lot: null,
-        days: sold && sold.stock >= toBuy ? sold.days : null,
-        trouble: sold && sold.stock < toBuy ? 'out-of-stock' : sold || !shop || isOwned ? null : 'not-sold',
-        colours: [],
-      };
+      const words = materialInWords(material, units);
+      const row = { kind: 'finishing', name, detail: words, unit: BOUGHT_AS[unit], hex: null } as const;
+      return goodsRow(row, toBuy, isOwned, goods, shop);
     });
 }
 
@@ -203,23 +213,8 @@ function otherThings(
     unit: string,
     isOwned: boolean,
   ): void => {
-    const toBuy = isOwned ? 0 : 1;
-    const sold = shop?.goods.find((goods) => goods.id === id);
-    rows.push({
-      kind,
-      name,
-      detail,
-      hex: kind === 'cloth' ? piece.cloth.colour : null,
-      needed: detail,
-      owned: isOwned ? OWNED : '',
-      toBuy,
-      unit,
-      price: sold ? sold.price * toBuy : isOwned ? 0 : null,
-      lot: null,
-      days: sold && sold.stock >= toBuy ? sold.days : null,
-      trouble: sold && sold.stock < toBuy ? 'out-of-stock' : sold || !shop || isOwned ? null : 'not-sold',
-      colours: [],
-    });
+    const hex = kind === 'cloth' ? piece.cloth.colour : null;
+    rows.push(goodsRow({ kind, name, detail, unit, hex }, isOwned ? 0 : 1, isOwned, id, shop));
   };
   const cloth = clothOf(piece.cloth.kind)!;
   const cm = (mm: number): string => (units === 'inch' ? `${roundTo(mm / 25.4, 1)} in` : `${Math.ceil(mm / 10)} cm`);

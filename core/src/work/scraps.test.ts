@@ -87,6 +87,20 @@ describe('colours on a scrap', () => {
   });
 });
 
+describe('nothing but print', () => {
+  it('has no thread in which an edge could be worked: that is said', () => {
+    const piece = svgPiece('<rect width="30" height="30" fill="#a33"/>');
+    const parts = piece.drawing.parts.map((part) => ({ ...part, printed: true }));
+    const printed = {
+      ...piece,
+      drawing: { ...piece.drawing, parts },
+      finish: { ...USUAL_FINISH, end: 'patch' as const },
+    };
+    const { plan } = new Planner().plan(printed, USUAL_FACTORS);
+    expect(finishPlan(printed, plan, USUAL_FACTORS).problems).toMatchObject([{ id: 'nothing-stitched', stops: true }]);
+  });
+});
+
 describe('a planner that remembers', () => {
   it('works an area anew when it is filled with something else, and what lies upon it too', () => {
     const planner = new Planner();

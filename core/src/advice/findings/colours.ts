@@ -67,31 +67,42 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
 /** Colours that vanish into the cloth. */
 export function clothColourFindings(piece: PlanInput, plan: Plan): Finding[] {
   if (piece.use === 'whitework') return [];
-  const ground = groundsOf(piece, plan);
+  const grounds = groundsOf(piece, plan);
+  const hexes = [...new Set([piece.cloth.colour, ...grounds.values()])];
   return piece.palette.flatMap((colour): Finding[] => {
     const { name, hex } = colourName(colour);
-    // The edge of a scrap may hide in it.
-    const worked = plan.parts.flatMap((planned, depth) => {
-      if (planned.part.scrap || !usesColour(planned, colour.id)) return [];
-      return [{ id: planned.part.id, difference: hundredths(deltaE(labOf(ground(depth)), labOf(hex))) }];
-    });
-    const lost = worked.find(({ difference }) => difference < THRESHOLDS.lostInCloth);
-    return lost ? [{ id: 'lost-in-cloth', part: lost.id, figures: { colour: name, difference: lost.difference } }] : [];
+    const lab = labOf(hex);
+    const differences = new Map(hexes.map((ground) => [ground, hundredths(deltaE(labOf(ground), lab))]));
+    const difference = (depth: number): number => differences.get(grounds.get(depth) ?? piece.cloth.colour)!;
+    // Parts are looked through only for a colour that some ground would swallow.
+    if ([...differences.values()].every((apart) => apart >= THRESHOLDS.lostInCloth)) return [];
+    const lost = plan.parts.findIndex(
+      (planned, depth) =>
+        // The edge of a scrap may hide in it.
+        !planned.part.scrap && difference(depth) < THRESHOLDS.lostInCloth && usesColour(planned, colour.id),
+    );
+    if (lost < 0) return [];
+    return [
+      { id: 'lost-in-cloth', part: plan.parts[lost]!.part.id, figures: { colour: name, difference: difference(lost) } },
+    ];
   });
 }
 
-/** The colour of what each part lies upon: a scrap, print, or the cloth. */
-function groundsOf(piece: PlanInput, { parts }: Plan): (depth: number) => string {
+/** The colour of the scrap or print that a part lies upon, by its place from back to front; none where it lies on the cloth. */
+function groundsOf(piece: PlanInput, { parts }: Plan): ReadonlyMap<number, string> {
   const scraps = laidScraps(
     parts.map(({ part }) => part),
     parts.map(({ placed }) => placed),
   );
-  return (depth) => {
-    const below = groundBelow(scraps, parts[depth]!.placed, depth);
-    if (below === null) return piece.cloth.colour;
-    const { part } = parts[below]!;
-    return part.scrap?.hex ?? colourName(colourOf(piece, part.colour)).hex;
-  };
+  if (scraps.length === 0) return new Map();
+  return new Map(
+    parts.flatMap(({ placed }, depth): [number, string][] => {
+      const below = groundBelow(scraps, placed, depth);
+      if (below === null) return [];
+      const { part } = parts[below]!;
+      return [[depth, part.scrap?.hex ?? colourName(colourOf(piece, part.colour)).hex]];
+    }),
+  );
 }
 
 function sameShade(piece: PlanInput, a: string, b: string): boolean {

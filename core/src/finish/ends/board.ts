@@ -4,6 +4,7 @@ import {
   marginOf,
   middleOfBox,
   plainLook,
+  ringLine,
   sewingThread,
   sheet,
   WALL,
@@ -71,10 +72,7 @@ export function mounted(context: FinishContext): EndPlan {
       {
         id: 'board',
         name: 'Board and cloth',
-        lines: [
-          { kind: 'fold', line: { points: board, closed: true } },
-          { kind: 'cut', line: { points: rectangleRing(x, y, ...cut), closed: true } },
-        ],
+        lines: [ringLine('fold', board), ringLine('cut', rectangleRing(x, y, ...cut))],
       },
     ],
     problems: isNarrow

@@ -3,14 +3,16 @@ import { positionsOf } from '../../drawing/index.ts';
 import {
   amount,
   CAUTIONS,
+  middleOfBox,
   plainLook,
+  ringLine,
   sewingThread,
   sheet,
   WALL,
   type EndPlan,
   type FinishContext,
 } from '../context.ts';
-import { ellipseRing } from '../outlines.ts';
+import { ellipseRing, rectangleRing } from '../outlines.ts';
 import { runningAlong, sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
 
 /** Gathering stitches run half-way between the ring and the trimmed edge, so long, mm. */
@@ -99,14 +101,11 @@ export function framed(context: FinishContext): EndPlan {
       ...(hoop.bound ? [amount('ring-tape', 'Tape for the outer ring', tapeMm / 2, 'mm')] : []),
     ],
     templates: [
-      { id: 'disc', name: 'Disc for the back', lines: [{ kind: 'cut', line: { points: disc, closed: true } }] },
+      { id: 'disc', name: 'Disc for the back', lines: [ringLine('cut', disc)] },
       {
         id: 'trim',
         name: 'Trim and gathering line',
-        lines: [
-          { kind: 'cut', line: { points: trim, closed: true } },
-          { kind: 'stitch', line: { points: gather, closed: true } },
-        ],
+        lines: [ringLine('cut', trim), ringLine('stitch', gather)],
       },
     ],
     problems: [],
@@ -125,6 +124,6 @@ export function framed(context: FinishContext): EndPlan {
 }
 
 function nothing({ box }: FinishContext): Omit<EndPlan, 'problems'> {
-  const form = [Float64Array.of(box.minX, box.minY, box.maxX, box.minY, box.maxX, box.maxY, box.minX, box.maxY)];
+  const form = [rectangleRing(...middleOfBox(box), box.maxX - box.minX, box.maxY - box.minY)];
   return { steps: [], materials: [], templates: [], look: plainLook(form, WALL) };
 }

@@ -1,9 +1,10 @@
-import { offset, polylineLength, regionArea } from '../../geometry/index.ts';
+import { boxOf, offset, polylineLength, regionArea } from '../../geometry/index.ts';
 import {
   amount,
   CAUTIONS,
   marginOf,
   plainLook,
+  ringLine,
   sewingThread,
   sheet,
   WALL,
@@ -104,7 +105,7 @@ export function ornament(context: FinishContext): EndPlan {
       },
     ],
     materials: [
-      sheet('back', 'Cloth for the back', size, { goods: null }),
+      sheet('back', 'Cloth for the back', size),
       amount('stuffing', 'Filling', grams, 'g'),
       amount('cord', 'Cord to hang it', CORD_MM, 'mm'),
       sewingThread(seamThreadMm + closeThreadMm),
@@ -114,7 +115,7 @@ export function ornament(context: FinishContext): EndPlan {
         id: 'ornament',
         name: 'Ornament, front and back',
         lines: [
-          ...cut.map((ring) => ({ kind: 'cut' as const, line: { points: ring, closed: true } })),
+          ...cut.map((ring) => ringLine('cut', ring)),
           { kind: 'seam', line: rest },
           { kind: 'fold', line: opening },
           ...notches.map((line) => ({ kind: 'mark' as const, line })),
@@ -139,17 +140,14 @@ export function ornament(context: FinishContext): EndPlan {
   };
 }
 
-/** Where a thing hangs from: its highest place nearest to its middle. */
-function highest(ring: Float64Array): [x: number, y: number] {
-  const [width] = sizeOf([ring]);
-  let [left, top] = [Infinity, Infinity];
-  for (let i = 0; i < ring.length; i += 2) [left, top] = [Math.min(left, ring[i]!), Math.min(top, ring[i + 1]!)];
-  const middle = left + width / 2;
-  let best: [number, number] = [middle, Infinity];
+/** Where a thing hangs from: its highest place near its middle. */
+function highest(ring: Float64Array): readonly [x: number, y: number] {
+  const { minX, minY, maxX } = boxOf([ring])!;
+  const middle = (minX + maxX) / 2;
+  let best: readonly [number, number] = [middle, Infinity];
   for (let i = 0; i < ring.length; i += 2) {
-    const far = Math.abs(ring[i]! - middle);
     const [x, y] = [ring[i]!, ring[i + 1]!];
-    if (far < width * 0.08 && y < best[1]) best = [x, y];
+    if (Math.abs(x - middle) < (maxX - minX) * 0.08 && y < best[1]) best = [x, y];
   }
-  return best[1] < Infinity ? best : [middle, top];
+  return best[1] < Infinity ? best : [middle, minY];
 }

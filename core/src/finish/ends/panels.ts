@@ -7,6 +7,7 @@ import {
   marginOf,
   middleOfBox,
   plainLook,
+  ringLine,
   sewingThread,
   sheet,
   TABLE,
@@ -15,7 +16,7 @@ import {
 } from '../context.ts';
 import type { FinishStep, Template } from '../kinds.ts';
 import { grown, outerRings, rectangleRing, sizeOf } from '../outlines.ts';
-import { backStitched, runningAlong, sewn, SEWN_ENDS_MM } from '../sewing.ts';
+import { backStitched, runningAlong, sewn, SEWN_ENDS_MM, together } from '../sewing.ts';
 
 const MARGIN_MM = 40;
 const SEAM_MM = 15;
@@ -33,10 +34,8 @@ function backing(context: FinishContext): { steps: FinishStep[]; template: Templ
   const lines = shape.map((ring): Polyline => ({ points: ring, closed: true }));
   const areaMm2 = regionArea(shape);
   const isFusible = isFused(context);
-  const tacked = lines.map((line) => sewn(runningAlong(line, BACKING.tackMm), cloth.thicknessMm));
-  const sum = (pick: (one: (typeof tacked)[number]) => number): number =>
-    tacked.reduce((all, one) => all + pick(one), 0);
-  const threadMm = isFusible ? 0 : sum((one) => one.threadMm) + SEWN_ENDS_MM;
+  const tacked = together(lines.map((line) => sewn(runningAlong(line, BACKING.tackMm), cloth.thicknessMm)));
+  const threadMm = isFusible ? 0 : tacked.threadMm + SEWN_ENDS_MM;
   const knots = plan.order.length;
   return {
     steps: [
@@ -52,8 +51,8 @@ function backing(context: FinishContext): { steps: FinishStep[]; template: Templ
         text: isFusible
           ? 'Iron a soft fusible backing over the back of the work. It is there for good.'
           : 'Lay a soft backing behind the work and sew it on with small stitches that do not come through.',
-        amounts: { areaMm2, ...(isFusible ? {} : { stitches: sum((one) => one.stitches), threadMm }) },
-        seconds: isFusible ? 480 : sum((one) => one.seconds) + 300,
+        amounts: { areaMm2, ...(isFusible ? {} : { stitches: tacked.stitches, threadMm }) },
+        seconds: isFusible ? 480 : tacked.seconds + 300,
         caution: isFusible ? CAUTIONS.iron : CAUTIONS.pins,
       },
     ],
@@ -141,9 +140,9 @@ export function cushion(context: FinishContext): EndPlan {
         id: 'panel',
         name: 'Front panel',
         lines: [
-          { kind: 'cut', line: { points: rectangleRing(x, y, ...cut), closed: true } },
+          ringLine('cut', rectangleRing(x, y, ...cut)),
           { kind: 'seam', line: edge },
-          ...outerRings(worked).map((ring) => ({ kind: 'mark' as const, line: { points: ring, closed: true } })),
+          ...outerRings(worked).map((ring) => ringLine('mark', ring)),
         ],
       },
     ],

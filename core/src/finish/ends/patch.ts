@@ -14,7 +14,7 @@ import {
 } from '../context.ts';
 import type { FinishProblem, FinishStep } from '../kinds.ts';
 import { edgeLine, narrowBays, outerRings, patchOutline, sizeOf } from '../outlines.ts';
-import { sewn, SEWN_ENDS_MM, sewnOn } from '../sewing.ts';
+import { sewn, SEWN_ENDS_MM, sewnOn, together } from '../sewing.ts';
 
 /** What is laid behind, mm thick. */
 const WEB_MM = 0.1;
@@ -52,10 +52,8 @@ export function patch(context: FinishContext): EndPlan {
   );
   const outlineMm = lines.reduce((sum, line) => sum + polylineLength(line), 0);
   const ontoMm = throughMm + clothOf(finish.onto)!.thicknessMm;
-  const sewing = lines.map((line) => sewn(sewnOn(line, SEW_ON.everyMm, SEW_ON.biteMm), ontoMm, 2));
-  const sum = (pick: (one: (typeof sewing)[number]) => number): number =>
-    sewing.reduce((all, one) => all + pick(one), 0);
-  const sewOnMm = sum(({ threadMm }) => threadMm) + SEWN_ENDS_MM;
+  const sewing = together(lines.map((line) => sewn(sewnOn(line, SEW_ON.everyMm, SEW_ON.biteMm), ontoMm, 2)));
+  const sewOnMm = sewing.threadMm + SEWN_ENDS_MM;
   const bays = narrowBays(form);
   const areaMm2 = regionArea(form);
   const isFusible = isFused(context);
@@ -84,7 +82,7 @@ export function patch(context: FinishContext): EndPlan {
         },
     {
       id: 'edge',
-      text: `Work the edge in ${isOvercast ? 'overcast' : 'buttonhole'} stitch with ${edge.passes[0]!.strands === 1 ? 'one strand' : `${edge.passes[0]!.strands} strands`}, thread by thread, ${finish.borderMm} mm deep through cloth, ${isFusible ? 'web ' : ''}and felt${bays > 0 ? `; begin in the ${bays === 1 ? 'narrow bay' : `${bays} narrow bays`}` : ''}.`,
+      text: `Work the edge in ${isOvercast ? 'overcast' : 'buttonhole'} stitch with ${edge.pass.strands === 1 ? 'one strand' : `${edge.pass.strands} strands`}, thread by thread, ${finish.borderMm} mm deep through cloth, ${isFusible ? 'web ' : ''}and felt${bays > 0 ? `; begin in the ${bays === 1 ? 'narrow bay' : `${bays} narrow bays`}` : ''}.`,
       amounts: { ...edge.amounts, outlineMm, heightMm: finish.borderMm, throughMm, bays },
       seconds: edge.seconds,
       caution: 'A thimble and short lengths: the needle goes through three layers.',
@@ -99,8 +97,8 @@ export function patch(context: FinishContext): EndPlan {
     {
       id: 'sew-on',
       text: `Sew it on with two holding stitches, then one every ${SEW_ON.everyMm} mm along the inside of the edge.`,
-      amounts: { stitches: sum(({ stitches }) => stitches), everyMm: SEW_ON.everyMm, threadMm: sewOnMm },
-      seconds: sum(({ seconds }) => seconds),
+      amounts: { stitches: sewing.stitches, everyMm: SEW_ON.everyMm, threadMm: sewOnMm },
+      seconds: sewing.seconds,
       caution: CAUTIONS.pins,
     },
   ];
@@ -120,7 +118,7 @@ export function patch(context: FinishContext): EndPlan {
         cloth: clothOf(finish.onto)!,
         colour: finish.onto === 'denim' ? '#33465f' : '#a89878',
       }),
-      edges: edge.passes.map((pass) => ({ pass, colour: hexOf(context, context.colour) })),
+      edges: [{ pass: edge.pass, colour: hexOf(context, context.colour) }],
     },
   };
 }

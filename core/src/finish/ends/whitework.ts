@@ -6,6 +6,7 @@ import {
   marginOf,
   middleOfBox,
   plainLook,
+  ringLine,
   sewingThread,
   TABLE,
   workEdge,
@@ -90,10 +91,7 @@ export function whitework(context: FinishContext): EndPlan {
       {
         id: 'scallops',
         name: 'Scalloped edge',
-        lines: [
-          { kind: 'cut', line: scallops.line },
-          { kind: 'mark', line: { points: rectangleRing(x, y, width, height), closed: true } },
-        ],
+        lines: [{ kind: 'cut', line: scallops.line }, ringLine('mark', rectangleRing(x, y, width, height))],
       },
     ],
     problems: isTooWide
@@ -107,7 +105,7 @@ export function whitework(context: FinishContext): EndPlan {
       : [],
     look: {
       ...plainLook([scallops.line.points], TABLE),
-      edges: edge.passes.map((pass) => ({ pass, colour: hexOf(context, context.colour) })),
+      edges: [{ pass: edge.pass, colour: hexOf(context, context.colour) }],
       lines: finish.fringe === 'none' ? [] : [{ kind: 'fringe', line: scallops.line, widthMm: finish.fringeMm }],
     },
   };

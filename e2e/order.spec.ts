@@ -75,6 +75,7 @@ test('ways to work are set side by side, one is taken, and figures elsewhere fol
   await bench.open('/piece/demo-rock-pool/order');
   await card.getByRole('button', { name: 'Ways to work' }).click();
   const ways = card.getByTestId('ways');
+  await expect(ways).toBeVisible();
   await expect(ways.locator('td.figure').filter({ hasText: '…' })).toHaveCount(0);
   const now = await ways.locator('tbody tr').first().locator('td').first().innerText();
   await ways.locator('tbody tr').last().getByRole('button', { name: 'Take' }).last().click();

@@ -4,6 +4,7 @@ import type { Workings } from '@junctura/core/advice';
 import { seededRandom } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
 import { through, type Brush, type Lens } from './brush.ts';
+import { linePath, regionPath } from './linePath.ts';
 import { paintCloth } from './paintCloth.ts';
 import { paintFront } from './paintPass.ts';
 import { paintWork } from './paintPicture.ts';
@@ -52,7 +53,7 @@ function* paintFinished(
   // What is stitched lies within the form: only the cloth is cut, as strokes are painted several times as fast uncut.
   const within = (paint: () => void): void => {
     brush.save();
-    if (look.form.length > 0) brush.clip(outlineOf(look.form, lens), 'evenodd');
+    if (look.form.length > 0) brush.clip(regionPath(look.form, lens), 'evenodd');
     paint();
     brush.restore();
   };
@@ -67,21 +68,6 @@ function* paintFinished(
     yield;
   }
   for (const { kind, line, widthMm } of look.lines) if (kind === 'cord') paintCord(brush, line, widthMm, lens);
-}
-
-function outlineOf(region: Region, lens: Lens): Path2D {
-  const path = new Path2D();
-  for (const ring of region) addLine(path, { points: ring, closed: true }, lens);
-  return path;
-}
-
-function addLine(path: Path2D, { points, closed }: Polyline, lens: Lens): void {
-  const { toX, toY } = through(lens);
-  for (let i = 0; i < points.length; i += 2) {
-    if (i === 0) path.moveTo(toX(points[0]!), toY(points[1]!));
-    else path.lineTo(toX(points[i]!), toY(points[i + 1]!));
-  }
-  if (closed) path.closePath();
 }
 
 function paintGround(brush: Brush, { ground }: FinishLook, lens: Lens): void {
@@ -113,7 +99,7 @@ function castShadow(brush: Brush, form: Region, colour: string, lens: Lens, heig
   brush.shadowOffsetX = SHADOW.x * px;
   brush.shadowOffsetY = SHADOW.y * px;
   brush.fillStyle = colour;
-  brush.fill(outlineOf(form, lens), 'evenodd');
+  brush.fill(regionPath(form, lens), 'evenodd');
   brush.restore();
 }
 
@@ -122,7 +108,7 @@ function paintRecess(brush: Brush, form: Region, lens: Lens): void {
   const { width, height } = brush.canvas;
   const around = new Path2D();
   around.rect(-width, -height, 3 * width, 3 * height);
-  around.addPath(outlineOf(form, lens));
+  around.addPath(regionPath(form, lens));
   brush.shadowColor = SHADOW.colour;
   brush.shadowBlur = 1.6 * lens.pxPerMm;
   brush.shadowOffsetX = 0.5 * lens.pxPerMm;
@@ -203,8 +189,7 @@ function paintFringe(brush: Brush, { points }: Polyline, deepMm: number, lens: L
 }
 
 function paintCord(brush: Brush, line: Polyline, widthMm: number, lens: Lens): void {
-  const path = new Path2D();
-  addLine(path, line, lens);
+  const path = linePath(line, lens);
   brush.save();
   brush.lineCap = brush.lineJoin = 'round';
   brush.lineWidth = widthMm * lens.pxPerMm;

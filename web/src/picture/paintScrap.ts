@@ -1,6 +1,7 @@
 import { clothOf } from '@junctura/core/materials';
 import { seededRandom } from '@junctura/core/measure';
 import { through, type Brush, type Lens } from './brush.ts';
+import { regionPath } from './linePath.ts';
 import { paintCloth } from './paintCloth.ts';
 import type { PaintedScrap } from './scene.ts';
 
@@ -13,16 +14,8 @@ const INK = 0.78;
 
 /** Paints a scrap in its form with weave, pattern and edge, or what is printed on the cloth. */
 export function paintScrap(brush: Brush, { region, scrap, hex }: PaintedScrap, lens: Lens): void {
-  const { toX, toY } = through(lens);
   const px = lens.pxPerMm;
-  const form = new Path2D();
-  for (const ring of region) {
-    for (let i = 0; i < ring.length; i += 2) {
-      if (i === 0) form.moveTo(toX(ring[0]!), toY(ring[1]!));
-      else form.lineTo(toX(ring[i]!), toY(ring[i + 1]!));
-    }
-    form.closePath();
-  }
+  const form = regionPath(region, lens);
   brush.save();
   if (!scrap) {
     brush.globalAlpha = INK;

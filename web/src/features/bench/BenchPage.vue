@@ -46,9 +46,16 @@ interface Entry {
 }
 const demos = shallowRef<Entry[]>([]);
 const own = shallowRef<Entry[]>([]);
-const shelf = computed(() => [...own.value, ...demos.value].filter(({ isEnded }) => isEnded));
-const onTheBench = computed(() => own.value.filter(({ isEnded }) => !isEnded));
-const toTry = computed(() => demos.value.filter(({ isEnded }) => !isEnded));
+/** Where the pieces stand, and at which step each is opened. */
+const shelves = computed(() => {
+  const all = [...own.value, ...demos.value];
+  const isLeft = ({ isEnded }: Entry): boolean => !isEnded;
+  return [
+    { name: 'On your bench', test: 'own', step: 'stitches', entries: own.value.filter(isLeft) },
+    { name: 'To try things on', test: 'demos', step: 'stitches', entries: demos.value.filter(isLeft) },
+    { name: 'Finished', test: 'finished-shelf', step: 'finish', entries: all.filter(({ isEnded }) => isEnded) },
+  ].filter(({ entries }) => entries.length > 0);
+});
 
 onMounted(refresh);
 watch(() => intake.arrived, refresh);
@@ -91,7 +98,7 @@ async function refresh(): Promise<void> {
   );
 }
 
-function open(id: string, step = 'stitches'): void {
+function open(id: string, step: string): void {
   void router.push(pieceRoute(id, step));
 }
 
@@ -177,46 +184,22 @@ function saveUnreadable({ name, stored }: Entry): void {
       @restored="afterRestoring"
     />
 
-    <section v-if="onTheBench.length > 0" aria-label="On your bench">
-      <h2>On your bench</h2>
-      <ul class="pieces">
-        <li v-for="entry in onTheBench" :key="entry.id">
-          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
-            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" />
+    <section v-for="shelf in shelves" :key="shelf.name" :aria-label="shelf.name">
+      <h2>{{ shelf.name }}</h2>
+      <ul class="pieces" :data-test="shelf.test">
+        <li v-for="entry in shelf.entries" :key="entry.id">
+          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id, shelf.step)">
+            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" :ready="entry.picture" />
             <strong>{{ entry.name }}</strong>
             <span class="small soft">{{ entry.about }}</span>
           </button>
-          <button v-if="!entry.piece" type="button" class="plain small soft remove" @click="saveUnreadable(entry)">
+          <button
+            v-if="entry.stored && !entry.piece"
+            type="button"
+            class="plain small soft remove"
+            @click="saveUnreadable(entry)"
+          >
             Save what is stored
-          </button>
-          <button type="button" class="plain small soft remove" @click="remove(entry)">Remove</button>
-        </li>
-      </ul>
-    </section>
-
-    <section aria-label="To try things on">
-      <h2>To try things on</h2>
-      <ul class="pieces">
-        <li v-for="entry in toTry" :key="entry.id">
-          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id)">
-            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" :ready="entry.picture" />
-            <strong>{{ entry.name }}</strong>
-            <span class="small soft">{{ entry.about }}</span>
-          </button>
-          <button v-if="entry.isChanged" type="button" class="plain small soft remove" @click="remove(entry)">
-            Start again from the original
-          </button>
-        </li>
-      </ul>
-    </section>
-    <section v-if="shelf.length > 0" aria-label="Finished">
-      <h2>Finished</h2>
-      <ul class="pieces" data-test="finished-shelf">
-        <li v-for="entry in shelf" :key="entry.id">
-          <button type="button" class="plain piece" :disabled="!entry.piece" @click="open(entry.id, 'finish')">
-            <PieceThumbnail v-if="entry.piece" :piece="entry.piece" :ready="entry.picture" />
-            <strong>{{ entry.name }}</strong>
-            <span class="small soft">{{ entry.about }}</span>
           </button>
           <button
             v-if="entry.isChanged || own.includes(entry)"

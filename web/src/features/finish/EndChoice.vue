@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { materialInWords, type FinishPlan } from '@junctura/core/finish';
+import { boxOf } from '@junctura/core/geometry';
 import { CLOTHS } from '@junctura/core/materials';
 import { ENDS, FINISH_RANGES, setFinish, type End, type Finish } from '@junctura/core/piece';
 import { NButton, NCheckbox } from 'naive-ui';
@@ -75,20 +76,12 @@ const SIZED: Partial<Record<End, string>> = {
   cushion: 'Panel, as finished',
   whitework: 'Cloth, as finished',
 };
-/** The size that is set, or that the design asks for. */
-const size = computed<readonly [number, number]>(() => {
+/** The size that is set, or that the design asks for; null: nothing is stitched that could ask for any. */
+const size = computed<readonly [number, number] | null>(() => {
   if (finish.value.sizeMm) return finish.value.sizeMm;
-  const rings = props.plan.look.frame?.form ?? props.plan.look.form;
-  let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (const ring of rings) {
-    for (let i = 0; i < ring.length; i += 2) {
-      [minX, maxX] = [Math.min(minX, ring[i]!), Math.max(maxX, ring[i]!)];
-      [minY, maxY] = [Math.min(minY, ring[i + 1]!), Math.max(maxY, ring[i + 1]!)];
-    }
-  }
-  return [Math.round(maxX - minX), Math.round(maxY - minY)];
+  const box = boxOf(props.plan.look.frame?.form ?? props.plan.look.form);
+  return box && [Math.round(box.maxX - box.minX), Math.round(box.maxY - box.minY)];
 });
-const isAsked = computed(() => props.plan.problems.some(({ id }) => id === 'two-islands'));
 </script>
 
 <template>
@@ -111,7 +104,7 @@ const isAsked = computed(() => props.plan.problems.some(({ id }) => id === 'two-
     <ul v-if="plan.problems.length > 0" class="problems" data-test="finish-problems">
       <li v-for="problem in plan.problems" :key="problem.id" :class="{ stops: problem.stops }">
         <span>{{ problem.text }}</span>
-        <span v-if="problem.id === 'two-islands' && isAsked" class="row">
+        <span v-if="problem.id === 'two-islands'" class="row">
           <NButton size="small" @click="change({ islands: 'bridge' })">Join by a bridge</NButton>
           <NButton size="small" @click="change({ islands: 'apart' })">Patches of their own</NButton>
         </span>
@@ -152,20 +145,20 @@ const isAsked = computed(() => props.plan.problems.some(({ id }) => id === 'two-
         :max-mm="FINISH_RANGES[key].max"
         @change="(mm) => change({ [key]: mm })"
       />
-      <template v-if="SIZED[plan.end]">
+      <template v-if="SIZED[plan.end] && size">
         <LengthField
           :label="`${SIZED[plan.end]}, across`"
           :value-mm="size[0]"
           :min-mm="FINISH_RANGES.sizeMm.min"
           :max-mm="FINISH_RANGES.sizeMm.max"
-          @change="(mm) => change({ sizeMm: [mm, size[1]] })"
+          @change="(mm) => change({ sizeMm: [mm, size![1]] })"
         />
         <LengthField
           label="upright"
           :value-mm="size[1]"
           :min-mm="FINISH_RANGES.sizeMm.min"
           :max-mm="FINISH_RANGES.sizeMm.max"
-          @change="(mm) => change({ sizeMm: [size[0], mm] })"
+          @change="(mm) => change({ sizeMm: [size![0], mm] })"
         />
       </template>
       <ChoiceField
@@ -227,7 +220,7 @@ const isAsked = computed(() => props.plan.problems.some(({ id }) => id === 'two-
     <template v-if="plan.materials.length > 0">
       <hr class="rule" />
       <h3>What it takes besides</h3>
-      <table class="takes" data-test="finish-materials">
+      <table class="told" data-test="finish-materials">
         <tbody>
           <tr v-for="material in plan.materials" :key="material.id">
             <th scope="row">{{ material.name }}</th>
@@ -280,21 +273,5 @@ const isAsked = computed(() => props.plan.problems.some(({ id }) => id === 'two-
 }
 .problems li.stops {
   border-left-color: var(--madder);
-}
-.takes {
-  border-collapse: collapse;
-  width: 100%;
-}
-.takes th {
-  text-align: left;
-  font-weight: 400;
-}
-.takes td {
-  text-align: right;
-}
-.takes th,
-.takes td {
-  padding: 4px 0;
-  border-bottom: 1px solid var(--chalk);
 }
 </style>

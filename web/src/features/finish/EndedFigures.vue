@@ -37,7 +37,7 @@ const beside = ({ planned, true: own }: { planned: number; true: number }): stri
 </script>
 
 <template>
-  <table class="ended" data-test="ended-figures">
+  <table class="told" data-test="ended-figures">
     <tbody>
       <tr v-if="hours.true > 0">
         <th scope="row">At the hoop</th>
@@ -58,22 +58,3 @@ const beside = ({ planned, true: own }: { planned: number; true: number }): stri
     </tbody>
   </table>
 </template>
-
-<style scoped>
-.ended {
-  border-collapse: collapse;
-  width: 100%;
-}
-.ended th {
-  text-align: left;
-  font-weight: 400;
-}
-.ended td {
-  text-align: right;
-}
-.ended th,
-.ended td {
-  padding: 4px 0;
-  border-bottom: 1px solid var(--chalk);
-}
-</style>

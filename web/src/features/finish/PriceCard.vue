@@ -5,10 +5,9 @@ import { formatDuration } from '@junctura/core/measure';
 import { labelPage } from '@junctura/core/paper';
 import { setFinish } from '@junctura/core/piece';
 import { NButton, NInput } from 'naive-ui';
-import { computed, ref, useId } from 'vue';
-import { fileName } from '../../keeping/files.ts';
-import { savePdf } from '../../keeping/savePdf.ts';
+import { computed, useId } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { usePdf } from '../../session/usePdf.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useShop } from '../../session/shop.ts';
 import { useWorkings } from '../../session/workings.ts';
@@ -44,15 +43,12 @@ const page = computed(() =>
     price: asked.value.asked === null ? null : money(asked.value.asked),
   }),
 );
-const problem = ref<string | null>(null);
-async function save(): Promise<void> {
-  problem.value = await savePdf([page.value], opened.piece.name, fileName(opened.piece.name, '-label.pdf'));
-}
+const { problem, save } = usePdf();
 </script>
 
 <template>
   <div class="stack">
-    <table class="price" data-test="price">
+    <table class="told" data-test="price">
       <tbody>
         <tr>
           <th scope="row">Thread, as much as is used</th>
@@ -70,7 +66,7 @@ async function save(): Promise<void> {
           <th scope="row">On top</th>
           <td class="figure">{{ money(price.overhead) }}</td>
         </tr>
-        <tr class="all">
+        <tr class="sum">
           <th scope="row">Comes to</th>
           <td class="figure">{{ money(price.all) }}</td>
         </tr>
@@ -120,33 +116,12 @@ async function save(): Promise<void> {
     <h3>Care label{{ asked.asked === null ? '' : ' and price card' }}</h3>
     <p>{{ plan.care }}</p>
     <p v-if="problem" role="alert">{{ problem }}</p>
-    <div><NButton size="small" @click="save">Save as PDF</NButton></div>
+    <div><NButton size="small" @click="save([page], '-label.pdf')">Save as PDF</NButton></div>
     <div class="page"><PagePreview :page="page" label="Care label and price card" /></div>
   </div>
 </template>
 
 <style scoped>
-.price {
-  border-collapse: collapse;
-  width: 100%;
-}
-.price th {
-  text-align: left;
-  font-weight: 400;
-}
-.price td {
-  text-align: right;
-}
-.price th,
-.price td {
-  padding: 4px 0;
-  border-bottom: 1px solid var(--chalk);
-}
-.price .all th,
-.price .all td {
-  font-weight: 650;
-  border-bottom: 0;
-}
 .page {
   max-width: 260px;
 }

@@ -3,9 +3,8 @@ import type { FinishPlan } from '@junctura/core/finish';
 import { SHEETS, templateKey, templatePages, type Sheet } from '@junctura/core/paper';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
-import { fileName } from '../../keeping/files.ts';
-import { savePdf } from '../../keeping/savePdf.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { usePdf } from '../../session/usePdf.ts';
 import { usePrinter } from '../../session/printer.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
@@ -24,13 +23,7 @@ const pages = computed(() =>
     opened.piece.name,
   ),
 );
-const isSaving = ref(false);
-const problem = ref<string | null>(null);
-async function save(): Promise<void> {
-  isSaving.value = true;
-  problem.value = await savePdf(pages.value, opened.piece.name, fileName(opened.piece.name, '-templates.pdf'));
-  isSaving.value = false;
-}
+const { isSaving, problem, save } = usePdf();
 </script>
 
 <template>
@@ -41,7 +34,12 @@ async function save(): Promise<void> {
         <ChoiceField label="Paper" :value="sheetId" :options="sheets" @change="(next) => (sheetId = next)" />
         <div class="field">
           <span class="label">&nbsp;</span>
-          <NButton type="primary" size="small" :loading="isSaving" :disabled="pages.length === 0" @click="save"
+          <NButton
+            type="primary"
+            size="small"
+            :loading="isSaving"
+            :disabled="pages.length === 0"
+            @click="save(pages, '-templates.pdf')"
             >Save as PDF</NButton
           >
         </div>

@@ -5,8 +5,8 @@ import { computed, onBeforeUnmount, reactive, ref, shallowRef, watch } from 'vue
 import ChoiceField from '../../ui/ChoiceField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
 import { fileName, saveFile } from '../../keeping/files.ts';
-import { savePdf } from '../../keeping/savePdf.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { usePdf } from '../../session/usePdf.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { guidePicture } from '../../picture/pictureToPng.ts';
@@ -66,13 +66,10 @@ function dataAddress(png: Uint8Array): Promise<string> {
   });
 }
 
-const isSaving = ref(false);
-const said = ref<string | null>(null);
-async function pdf(): Promise<void> {
-  isSaving.value = true;
+const { isSaving, problem, save } = usePdf();
+function pdf(): Promise<void> {
   const pictures: Record<string, Uint8Array> = picture.value ? { piece: picture.value.png } : {};
-  said.value = await savePdf(pages.value, opened.piece.name, fileName(opened.piece.name, '-guide.pdf'), pictures);
-  isSaving.value = false;
+  return save(pages.value, '-guide.pdf', pictures);
 }
 function html(): void {
   const text = guideHtml(guide.value, picture.value?.address ?? null);
@@ -110,7 +107,7 @@ function html(): void {
       Painting the picture
       <NProgress type="line" :percentage="Math.round(painted * 100)" :height="8" :show-indicator="false" />
     </div>
-    <p v-if="said" role="alert">{{ said }}</p>
+    <p v-if="problem" role="alert">{{ problem }}</p>
     <div class="pages">
       <PagePreview
         v-for="(page, i) in pages.slice(0, 24)"

@@ -1,23 +1,15 @@
 <script setup lang="ts">
 import { plural } from '@junctura/core/measure';
 import { willReach } from '@junctura/core/thread';
-import {
-  costsOf,
-  cuttingPages,
-  shoppingCsv,
-  shoppingList,
-  shoppingPages,
-  troubleWords,
-  type Page,
-} from '@junctura/core/paper';
+import { costsOf, cuttingPages, shoppingCsv, shoppingList, shoppingPages, troubleWords } from '@junctura/core/paper';
 import { NButton, NInput } from 'naive-ui';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { fileName, saveFile } from '../../keeping/files.ts';
-import { savePdf } from '../../keeping/savePdf.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
+import { usePdf } from '../../session/usePdf.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useRecord } from '../../session/record.ts';
 import { useFinishing } from '../../session/finishing.ts';
@@ -65,10 +57,7 @@ const heard = computed(() =>
 function csv(): void {
   saveFile(fileName(opened.piece.name, '-to-buy.csv'), shoppingCsv(rows.value, coin.value), 'text/csv');
 }
-const problem = ref<string | null>(null);
-async function pdf(pages: readonly Page[], ending: string): Promise<void> {
-  problem.value = await savePdf(pages, opened.piece.name, fileName(opened.piece.name, ending));
-}
+const { problem, save: pdf } = usePdf();
 /** To the colours, where something else can be taken for what is out of stock. */
 function replace(colourId: string): void {
   emit('close');

@@ -12,10 +12,9 @@ import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
 import PrinterCheck from './PrinterCheck.vue';
-import { fileName } from '../../keeping/files.ts';
-import { savePdf } from '../../keeping/savePdf.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
+import { usePdf } from '../../session/usePdf.ts';
 import { usePrinter } from '../../session/printer.ts';
 import { useSettings } from '../../session/settings.ts';
 
@@ -72,14 +71,7 @@ const pages = computed(() => {
     printer: scale.value,
   });
 });
-const isSaving = ref(false);
-const problem = ref<string | null>(null);
-
-async function save(): Promise<void> {
-  isSaving.value = true;
-  problem.value = await savePdf(pages.value, opened.piece.name, fileName(opened.piece.name, '-pattern.pdf'));
-  isSaving.value = false;
-}
+const { isSaving, problem, save } = usePdf();
 </script>
 
 <template>
@@ -189,7 +181,12 @@ async function save(): Promise<void> {
       <ChoiceField label="Paper" :value="options.sheet" :options="sheets" @change="(next) => (options.sheet = next)" />
       <div class="field">
         <span class="label">&nbsp;</span>
-        <NButton type="primary" size="small" :loading="isSaving" :disabled="pages.length === 0" @click="save"
+        <NButton
+          type="primary"
+          size="small"
+          :loading="isSaving"
+          :disabled="pages.length === 0"
+          @click="save(pages, '-pattern.pdf')"
           >Save as PDF</NButton
         >
       </div>

@@ -391,7 +391,15 @@ describe('proposals', () => {
   };
   it.each([
     ['a small petal in satin', '<ellipse rx="4" ry="9"/>', 'satin'],
-    ['a wide square in bricks', square, 'brick'],
+    ['a wide square woven', square, 'woven-fill'],
+    ['a wide, long block in bricks', '<rect width="26" height="60"/>', 'brick'],
+    ['a straight band a little too wide for satin tied in its middle', '<rect width="16" height="70"/>', 'romanian'],
+    ['a disc a little too wide for satin in knots', '<circle r="7"/>', 'french-fill'],
+    [
+      'a straight line as wide as a band plaited',
+      '<path d="M0 0H60" stroke="#000" stroke-width="5"/>',
+      'closed-herringbone',
+    ],
     [
       'a wide, compact area in chains round and round',
       '<path d="M0 0Q30 -14 44 10Q52 30 26 40Q-14 34 0 0Z"/>',

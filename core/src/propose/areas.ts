@@ -178,7 +178,15 @@ function discs(given: Case): Proposal[] {
     `A disc ${across} across, too wide for satin: chains round and round, from the edge to the middle.`,
   );
   const cord = round('stem-fill', `Round and round in stem stitch, from the edge to the middle: firm at ${across}.`);
-  return form.widthMm > limitMm && !isWorn ? [chain, cord] : [cord, chain];
+  if (isWorn) return [cord, chain];
+  if (form.widthMm > limitMm) return [chain, cord];
+  if (form.widthMm > TREATMENT.knottedDiscMm || settings.layers === 'plain') return [cord, chain];
+  const knots = layer(
+    settings.knots === 'french' ? 'french-fill' : 'colonial-fill',
+    2,
+    `A disc ${across} across, a little too wide for satin: knots packed close stand up, as the middle of a flower or a berry does.`,
+  );
+  return [alone(knots), cord, chain];
 }
 
 /** Bands that turn, rings and strokes: satin across them, or rows along. */
@@ -300,14 +308,55 @@ function satinOrRows(given: Case): Proposal {
 
 /** Grounds behind everything: as little thread as does it. */
 function grounds(given: Case): Proposal[] {
-  const cm2 = Math.round(given.placed.areaMm2 / 100);
+  const { placed, form, isWorn } = given;
+  const cm2 = Math.round(placed.areaMm2 / 100);
   const seed = layer(
     'seed',
     2,
     `The ground behind the rest, ${cm2} cm²: a light scatter keeps it behind, in little thread.`,
   );
   const rows = layer('running-fill', 2, `Rows of running stitch over ${cm2} cm²: a quiet ground.`, { angleDeg: 0 });
-  return [alone(seed), alone(rows)];
+  const isBuilt = form.kind === 'block' || form.kind === 'bar';
+  const lattice = layer(
+    'lattice-fill',
+    2,
+    `A ground with straight sides, ${cm2} cm²: a lattice of laid threads, tied where they cross, keeps it behind.`,
+    { angleDeg: 45 },
+  );
+  if (isBuilt && !isWorn) return [alone(lattice), alone(seed), alone(rows)];
+  // What is worn and washed has no long threads lying free, and no loose scatter.
+  return isWorn ? [alone(rows), alone(seed)] : [alone(seed), alone(rows)];
+}
+
+/** What has straight sides and is too wide for satin: woven where it is near to a square, tied or in bricks where it is a band. */
+function straightSided(given: Case, tooLong: string): Proposal[] {
+  const { placed, form, strands, isWorn, limitMm, spanDeg, spanMm } = given;
+  const text = formatFine(spanMm);
+  const brick = alone(
+    layer('brick', strands, `Even sides and spans of ${text}, ${tooLong}: bricks of short satin, row by row.`, {
+      angleDeg: spanDeg,
+    }),
+  );
+  if (isWorn) return [brick];
+  if (form.kind === 'bar') {
+    if (spanMm > TREATMENT.tiedBand * Math.min(limitMm, TREATMENT.easySatinMm)) return [brick];
+    const tied = layer(
+      'romanian',
+      strands,
+      `A straight band ${text} wide: long spans across it, each tied down in its middle, hold as two of ${formatFine(spanMm / 2)}.`,
+      { direction: 'across' },
+    );
+    return [alone(tied), brick];
+  }
+  const isSquare = spanMm ** 2 * TREATMENT.longForm >= placed.areaMm2;
+  if (!isSquare || placed.areaMm2 > TREATMENT.laidMm2) return [brick];
+  const woven = layer(
+    'woven-fill',
+    strands,
+    `Straight sides, ${text} across, ${tooLong}: threads laid one way and woven the other, as in a basket or a window.`,
+    { angleDeg: spanDeg },
+  );
+  return [alone(woven), brick];
 }
 
 /** Areas too wide for satin, by what they are like. */
@@ -318,17 +367,7 @@ function broad(given: Case): Proposal[] {
     spanMm > limitMm ? `over the ${limitMm} mm that hold ${useText(given.settings.use)}` : 'long enough to gape';
   const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm;
   const cm2 = (placed.areaMm2 / 100).toFixed(placed.areaMm2 < 1000 ? 1 : 0);
-  if (form.kind === 'block' || form.kind === 'bar') {
-    const brick = layer(
-      'brick',
-      strands,
-      `Even sides and spans of ${text}, ${tooLong}: bricks of short satin, row by row.`,
-      {
-        angleDeg: given.spanDeg,
-      },
-    );
-    return [alone(brick)];
-  }
+  if (form.kind === 'block' || form.kind === 'bar') return straightSided(given, tooLong);
   if (!isWorn && isLong && placed.areaMm2 <= TREATMENT.paintedMm2)
     return [longShort(form, text, { direction: 'along' })];
   if (isLong) {

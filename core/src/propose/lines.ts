@@ -84,7 +84,15 @@ function wideLine(
       params: { heightMm },
     },
   );
-  return [alone(overcast), chain, stem];
+  const isStraight = radiusMm > TREATMENT.straightRadiusMm;
+  if (!isStraight || heightMm < TREATMENT.plaitedLineMm || WORN_USES.has(use)) return [alone(overcast), chain, stem];
+  const plaited = layer(
+    'closed-herringbone',
+    strands,
+    `Drawn ${width} wide and straight, which is a band: stitches that cross at both sides plait it firm, from edge to edge.`,
+    { params: { heightMm } },
+  );
+  return [alone(plaited), alone(overcast), chain];
 }
 
 function rangeOf(stitch: StitchId, key: string): { min: number; max: number } {

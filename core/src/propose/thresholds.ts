@@ -29,6 +29,8 @@ export const TREATMENT = {
   /** A line drawn this wide wants body, and one this wide is an area, mm. */
   bodyLineMm: 1.1,
   wideLineMm: 2.2,
+  /** A straight line drawn this wide is a band that can be plaited, mm. */
+  plaitedLineMm: 4,
   /** Bends wider than this are straight to the eye, mm radius. */
   straightRadiusMm: 60,
   /** A line this short, and as straight as this, may be a single stitch, mm and share. */
@@ -37,6 +39,8 @@ export const TREATMENT = {
   widestCoilMm: 3,
   /** A disc's widest circle fills at least this share of it. */
   discFullness: 0.86,
+  /** Discs up to this width are packed with knots: larger ones would take evenings, mm. */
+  knottedDiscMm: 16,
   /** A leaf is so many times longer than wide, this narrow near its tip and at its foot, and fills so much of its length and width (an oval fills 0.79). */
   leafSlenderness: 1.6,
   leafTip: 0.56,
@@ -61,6 +65,8 @@ export const TREATMENT = {
   stripSlenderness: 3,
   stripFullness: 0.5,
   stripTurnDeg: 40,
+  /** A straight band so many times wider than satin likes is tied in its middle; wider, it is worked in bricks. */
+  tiedBand: 1.5,
   /** A block fills so much of its box. */
   blockFullness: 0.88,
   /** The outline of what is jagged is so many times as long as it need be, squared. */
@@ -77,7 +83,7 @@ export const TREATMENT = {
   /** Areas up to this are painted in long-and-short; larger ones would take evenings, mm². */
   paintedMm2: 2500,
   /** Larger areas are laid and tied down, mm². */
-  laidMm2: 5000,
+  laidMm2: 3000,
   /** A ground behind everything is at least this large, mm². */
   groundMm2: 2500,
   /** Touching areas in near-equal colours want directions this far apart, degrees. */

@@ -45,6 +45,15 @@ import { work as stem } from './kinds/stem/work.ts';
 import { work as stemFill } from './kinds/stem-fill/work.ts';
 import { work as straight } from './kinds/straight/work.ts';
 import { work as whippedBack } from './kinds/whipped-back/work.ts';
+import { work as herringbone } from './kinds/herringbone/work.ts';
+import { work as closedHerringbone } from './kinds/closed-herringbone/work.ts';
+import { work as crossRow } from './kinds/cross-row/work.ts';
+import { work as thorn } from './kinds/thorn/work.ts';
+import { work as tiedArc } from './kinds/tied-arc/work.ts';
+import { work as fly } from './kinds/fly/work.ts';
+import { work as wovenFill } from './kinds/woven-fill/work.ts';
+import { work as latticeFill } from './kinds/lattice-fill/work.ts';
+import { work as cutPile } from './kinds/cut-pile/work.ts';
 import { work as wovenWheel } from './kinds/woven-wheel/work.ts';
 import type { StitchId } from './registry.ts';
 
@@ -99,5 +108,14 @@ export const PATHS: Readonly<Record<StitchId, StitchWork>> = {
   'stem-fill': stemFill,
   straight: straight,
   'whipped-back': whippedBack,
+  herringbone: herringbone,
+  'closed-herringbone': closedHerringbone,
+  'cross-row': crossRow,
+  thorn: thorn,
+  'tied-arc': tiedArc,
+  fly: fly,
+  'woven-fill': wovenFill,
+  'lattice-fill': latticeFill,
+  'cut-pile': cutPile,
   'woven-wheel': wovenWheel,
 };

@@ -90,6 +90,7 @@ it('whipping, lacing and weaving go under stitches, nothing else does', () => {
     'palestrina',
     'pekingese',
     'whipped-back',
+    'woven-fill',
     'woven-wheel',
   ]);
 });

@@ -32,7 +32,17 @@ const TWO = STITCHES.filter(({ secondThread }) => secondThread !== null).map(({ 
 describe('a second thread', () => {
   it('is had by what is whipped, laced, woven, tied and couched', () => {
     expect([...TWO].sort()).toEqual(
-      ['buttonhole-wheel', 'couched-fill', 'couching', 'pekingese', 'whipped-back', 'woven-wheel'].sort(),
+      [
+        'buttonhole-wheel',
+        'couched-fill',
+        'couching',
+        'lattice-fill',
+        'pekingese',
+        'tied-arc',
+        'whipped-back',
+        'woven-fill',
+        'woven-wheel',
+      ].sort(),
     );
   });
 

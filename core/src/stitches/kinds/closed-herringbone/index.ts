@@ -1,0 +1,23 @@
+import { describeStitch } from '../../kind.ts';
+import { CLOTH_SHOWS, PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const closedHerringbone = describeStitch({
+  ...FLAT_LINE,
+  id: 'closed-herringbone',
+  name: 'Closed herringbone stitch',
+  otherNames: ['double back stitch', 'shadow-work stitch'],
+  purpose: 'Close bands with a plaited look; behind sheer cloth, two rows of back stitch with a shadow between.',
+  params,
+  coverWidths: 8,
+  start: 'A waste knot on the lower side of the band.',
+  end: 'Weave the tail back under the stitches along one side, behind.',
+  faults: [CLOTH_SHOWS, PULLED_IN],
+  steps: [
+    'Come up on the lower side and go down on the upper side, further along.',
+    'Come up in the hole where the last stitch on the upper side ended.',
+    'Cross over and go down on the lower side, further along.',
+    'Come up in the hole where the last stitch on the lower side ended, and so on by turns.',
+  ],
+});

@@ -1,0 +1,11 @@
+import { lengthParam, spacing } from '../../shared/params.ts';
+import type { ParamTable } from '../../params.ts';
+
+export const params = {
+  pitchMm: {
+    ...spacing(0.55),
+    label: 'Step',
+    hint: 'Along the band, from one slanting stitch to the next: those of one slant lie two steps apart, so that they just touch.',
+  },
+  heightMm: lengthParam('Height', 4, [1.5, 25], 'From one side of the band to the other.'),
+} as const satisfies ParamTable;

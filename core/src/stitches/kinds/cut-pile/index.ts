@@ -1,0 +1,28 @@
+import { describeStitch } from '../../kind.ts';
+import { CATCHES_LOOP_SECONDS, FLAT_FILLING } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const cutPile = describeStitch({
+  ...FLAT_FILLING,
+  findSeconds: CATCHES_LOOP_SECONDS,
+  id: 'cut-pile',
+  name: 'Cut pile',
+  otherNames: ['tufted stitch', 'rug-knot pile', 'looped pile'],
+  purpose: 'Fur, moss, thistles, bumblebees: rows of loops, each held by a small stitch, cut and combed.',
+  params,
+  usualStrands: 4,
+  isRaised: true,
+  snags: true,
+  start: 'Leave the tail on top: it becomes part of the pile.',
+  end: 'Bring the last end up and cut it with the loops.',
+  faults: [
+    { fault: 'Loops pull out', cure: 'Draw the small holding stitch tight before the next loop.' },
+    { fault: 'The pile parts into rows', cure: 'Work the rows closer, set half a step against each other.' },
+  ],
+  steps: [
+    'Begin at the side to which the pile shall lie, and work row behind row.',
+    'Come up, leave a loop round a finger or a strip of card, and go down a step further on.',
+    'Hold each loop with a small tight stitch over its foot.',
+    'When all is worked, cut the loops, comb them, and trim them to shape, a little at a time.',
+  ],
+});

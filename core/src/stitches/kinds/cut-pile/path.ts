@@ -1,0 +1,53 @@
+import type { StitchContext, StitchShape } from '../../kind.ts';
+import type { MoveSink } from '../../moves.ts';
+import { straightRowsOf, type StraightRow } from '../../shared/crossedRows.ts';
+
+/** The two sides of a loop lie so far apart at its end, as a share of the step. */
+const OPEN = 0.3;
+
+/** Rows of loops that lie along the direction, each over the foot of the row before it, and each held by a small tight stitch. */
+export function workCutPile(
+  { region }: StitchShape,
+  { stepMm, rowMm, pileMm }: { stepMm: number; rowMm: number; pileMm: number },
+  { angleRad }: StitchContext,
+  sink: MoveSink,
+): void {
+  // Rows run across the lie of the pile; in their frame it lies towards `across` falling.
+  const { rows, toCloth } = straightRowsOf(region, angleRad - Math.PI / 2, rowMm);
+  const lie = liesTowards(toCloth, angleRad);
+  const inOrder = [...rows].sort((a, b) => lie * (b.at - a.at) || a.from - b.from);
+  inOrder.forEach((row, k) => {
+    sink.travel();
+    workLoops(row, k % 2 === 1, { stepMm, reach: lie * pileMm }, toCloth, sink);
+  });
+}
+
+/** 1 where the pile lies towards greater places across the rows, −1 where towards lesser. */
+function liesTowards(toCloth: (along: number, across: number) => [number, number], angleRad: number): number {
+  const [x, y] = toCloth(0, 1);
+  return x * Math.cos(angleRad) - y * Math.sin(angleRad) >= 0 ? 1 : -1;
+}
+
+function workLoops(
+  { from, to, at }: StraightRow,
+  isBack: boolean,
+  { stepMm, reach }: { stepMm: number; reach: number },
+  toCloth: (along: number, across: number) => [number, number],
+  sink: MoveSink,
+): void {
+  const count = Math.max(1, Math.round((to - from) / stepMm));
+  const step = ((to - from) / count) * (isBack ? -1 : 1);
+  for (let i = 0; i < count; i++) {
+    const start = (isBack ? to : from) + i * step;
+    const place = (share: number, out: number): [number, number] => toCloth(start + share * step, at + out * reach);
+    sink.stitch();
+    sink.up(...place(0.15, 0));
+    sink.via(...place(0.5 - OPEN / 2, 0.6));
+    sink.via(...place(0.5, 1));
+    sink.via(...place(0.5 + OPEN / 2, 0.6));
+    sink.down(...place(0.85, 0));
+    sink.stitch();
+    sink.up(...place(0.1, 0));
+    sink.down(...place(0.9, 0));
+  }
+}

@@ -1,0 +1,31 @@
+import type { StitchContext, StitchShape } from '../../kind.ts';
+import type { MoveSink } from '../../moves.ts';
+
+/** The loop bends so near to where its arms meet, as a share of each arm. */
+const BEND = 0.25;
+
+/** A V whose arms meet on the spot, open against the direction, its tail along it. */
+export function workFly(
+  { spots }: StitchShape,
+  { widthMm, depthMm, tailMm }: { widthMm: number; depthMm: number; tailMm: number },
+  { angleRad }: StitchContext,
+  sink: MoveSink,
+): void {
+  const [dx, dy] = [Math.cos(angleRad), -Math.sin(angleRad)];
+  for (let i = 0; i < spots.length; i += 2) {
+    const at = (along: number, out: number): [number, number] => [
+      spots[i]! + dx * along - dy * out,
+      spots[i + 1]! + dy * along + dx * out,
+    ];
+    sink.travel();
+    sink.stitch();
+    sink.up(...at(-depthMm, -widthMm / 2));
+    sink.via(...at(-depthMm * BEND, (-widthMm / 2) * BEND));
+    sink.via(...at(0, 0));
+    sink.via(...at(-depthMm * BEND, (widthMm / 2) * BEND));
+    sink.down(...at(-depthMm, widthMm / 2));
+    sink.stitch();
+    sink.up(...at(0, 0));
+    sink.down(...at(tailMm, 0));
+  }
+}

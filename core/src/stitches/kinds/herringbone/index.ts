@@ -1,0 +1,25 @@
+import { describeStitch } from '../../kind.ts';
+import { PULLED_IN } from '../../shared/texts.ts';
+import { FLAT_LINE } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const herringbone = describeStitch({
+  ...FLAT_LINE,
+  id: 'herringbone',
+  name: 'Herringbone stitch',
+  otherNames: ['open herringbone', 'catch stitch', 'plaited stitch'],
+  purpose: 'Open borders, hems and the edges of applied cloth: slanting stitches that cross at both sides.',
+  params,
+  start: 'A waste knot on the lower side of the band.',
+  end: 'Weave the tail back under the small stitches behind.',
+  faults: [
+    PULLED_IN,
+    { fault: 'The slant changes', cure: 'Mark both sides of the band, and keep the small steps even.' },
+  ],
+  steps: [
+    'Come up on the lower side and go down on the upper side, further along.',
+    'Come up a little way back on the upper side.',
+    'Cross over the last stitch and go down on the lower side, further along.',
+    'Come up a little way back on the lower side, and so on by turns.',
+  ],
+});

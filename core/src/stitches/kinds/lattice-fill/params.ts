@@ -1,0 +1,6 @@
+import { lengthParam } from '../../shared/params.ts';
+import type { ParamTable } from '../../params.ts';
+
+export const params = {
+  squareMm: lengthParam('Squares', 4, [1.5, 20], 'From one laid thread to the next, both ways.'),
+} as const satisfies ParamTable;

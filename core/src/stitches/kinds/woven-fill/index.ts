@@ -1,0 +1,31 @@
+import { describeStitch } from '../../kind.ts';
+import { CLOTH_SHOWS } from '../../shared/texts.ts';
+import { FLAT_FILLING } from '../../shared/traits.ts';
+import { params } from './params.ts';
+
+export const wovenFill = describeStitch({
+  ...FLAT_FILLING,
+  secondThread: 'is woven through it',
+  id: 'woven-fill',
+  name: 'Woven filling',
+  otherNames: ['surface darning', 'basket filling', 'darned ground'],
+  purpose: 'Baskets, windows, cloth, nests: threads laid one way, others woven through them.',
+  params,
+  needle: 'sharp-then-blunt',
+  loosens: true,
+  start: 'A waste knot outside the shape.',
+  end: 'Weave the tail in along the edge behind.',
+  faults: [
+    CLOTH_SHOWS,
+    {
+      fault: 'The weave is pulled in at the sides',
+      cure: 'Lay each woven thread in a slight bow before it is pushed down.',
+    },
+  ],
+  steps: [
+    'Lay threads from edge to edge, coming up beside where you went down.',
+    'Change to a blunt needle; come up at the side.',
+    'Weave over and under the laid threads, not through the cloth, and go down at the other side.',
+    'Come up beside, and weave back over what the last went under.',
+  ],
+});

@@ -24,7 +24,6 @@ async function takeAll(page: Page): Promise<void> {
   await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 8);
   await shot('bench');
   await page.goto(`${base}/stitches/chain`);
-  await page.getByRole('button', { name: 'All of it' }).click();
   for (let i = 0; i < 14; i++) await page.getByRole('button', { name: 'Back a step' }).click();
   await page.waitForTimeout(500);
   await shot('stitch-book');

@@ -162,7 +162,8 @@ describe('fillings that are laid, woven and looped', () => {
     expect(frontMm / (loops * (2 * pileMm + 0.8 * stepMm))).toBeLessThan(1.06);
     // It hangs down as seen: each loop ends below its foot, and the lowest row is worked first.
     const feet = [...starts].filter((_, k) => k % 2 === 0);
-    for (const up of feet) expect(xy[2 * (up + 2) + 1]! - xy[2 * up + 1]!).toBeCloseTo(pileMm, 4);
+    for (const up of feet)
+      expect(Math.abs(xy[2 * (up + 2) + 1]! - xy[2 * up + 1]! - pileMm)).toBeLessThan(0.1 * pileMm);
     const rows = feet.map((up) => xy[2 * up + 1]!);
     expect(rows.every((y, i) => i === 0 || y <= rows[i - 1]! + 1e-4)).toBe(true);
     expect(codes.filter((code) => code === Move.via)).toHaveLength(3 * loops);

@@ -15,7 +15,7 @@ export interface Crossing {
 /** Slanting stitches from side to side of a line by turns; each comes up behind where the last went down, so that they cross. */
 export function workHerringbone({ lines }: StitchShape, { pitchMm, heightMm, back }: Crossing, sink: MoveSink): void {
   let side = 1;
-  forEachRun(lines, pitchMm, 1, ({ stations, place, isFirst }) => {
+  forEachRun(lines, pitchMm, 0, ({ stations, place, isFirst }) => {
     if (isFirst) sink.travel();
     const end = stations.at(-1)!;
     const pitch = end / Math.max(1, stations.length - 1);

@@ -21,9 +21,9 @@ const HANDS: { value: 'right' | 'left'; label: string }[] = [
 ];
 const speed = ref(450);
 const hand = ref<'right' | 'left'>('right');
-const moves = ref(0);
-
 const total = computed(() => props.sample.pass.path.codes.length);
+/** What is seen first is the stitch as it looks when it is worked. */
+const moves = ref(total.value);
 const step = (by: number): void => {
   moves.value = Math.min(total.value, Math.max(0, moves.value + by));
 };
@@ -39,7 +39,7 @@ watch(
   () => props.sample,
   () => {
     pause();
-    moves.value = 0;
+    moves.value = total.value;
   },
 );
 function play(): void {
@@ -49,6 +49,7 @@ function play(): void {
 
 /** Where the needle is, as shares of the picture, and what it does there. */
 const needle = computed(() => {
+  if (moves.value >= total.value) return null;
   const { box, pass } = props.sample;
   const { codes, xy } = pass.path;
   let at = moves.value - 1;
@@ -69,7 +70,9 @@ const WORDS: Readonly<Record<number, string>> = {
   [Move.lift]: 'What follows lies higher, over padding.',
 };
 const word = computed(() =>
-  moves.value === 0 ? 'Play, or step with the arrow keys.' : WORDS[props.sample.pass.path.codes[moves.value - 1]!],
+  moves.value === 0 || moves.value >= total.value
+    ? 'Play it from the beginning, or step with the arrow keys.'
+    : WORDS[props.sample.pass.path.codes[moves.value - 1]!],
 );
 
 function key(event: KeyboardEvent): void {

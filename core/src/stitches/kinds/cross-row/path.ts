@@ -10,7 +10,7 @@ export function workCrossRow(
 ): void {
   for (const line of lines) {
     const cells: [from: Place, to: Place][] = [];
-    forEachRun([line], stitchMm, 1, ({ stations, place }) => {
+    forEachRun([line], stitchMm, 0, ({ stations, place }) => {
       for (let i = 1; i < stations.length; i++) cells.push([place(stations[i - 1]!), place(stations[i]!)]);
     });
     sink.travel();

@@ -18,7 +18,7 @@ export function workThorn(
   for (const line of lines) {
     if (!layAlong(line, sink)) continue;
     const pairs: Place[] = [];
-    forEachRun([line], stitchMm, 1, ({ stations, place }) => {
+    forEachRun([line], stitchMm, 0, ({ stations, place }) => {
       for (let i = 1; i < stations.length; i++) pairs.push(place((stations[i - 1]! + stations[i]!) / 2));
     });
     sink.lift(heightMm);

@@ -136,9 +136,11 @@ test('fillings are compared on a part of one’s own and on shipped shapes', asy
   await expect(tiles.locator('canvas')).toHaveCount(12);
   const figures = tiles.first().locator('dd');
   const satin = await figures.allTextContents();
-  await page.getByLabel('Filling 1').selectOption({ label: 'Seed stitch' });
+  await page.getByLabel('Filling 1', { exact: true }).selectOption({ label: 'Seed stitch' });
   await expect(figures.first()).not.toHaveText(satin[0]!);
   await expect(tiles.first().getByTestId('showing')).toHaveText(/[6-9]\d %/);
+  await tiles.first().getByText('How these figures come about').click();
+  await expect(tiles.first().getByTestId('why')).toContainText('Along the path of the needle');
   await page.getByRole('button', { name: 'Leave out Seed stitch' }).click();
   await expect(tiles).toHaveCount(5);
   await page.getByRole('button', { name: 'One more filling' }).click();
@@ -147,6 +149,16 @@ test('fillings are compared on a part of one’s own and on shipped shapes', asy
   const inLeaf = await thread.textContent();
   await page.getByLabel('Shape').selectOption({ label: 'A disc' });
   await expect(thread).not.toHaveText(inLeaf!);
+  // What is found best is taken over, in its own strands, and the part stands there again.
+  await page.getByLabel('Shape').selectOption({ label: 'Kite: Lower left panel' });
+  await page.getByLabel('Filling 1', { exact: true }).selectOption({ label: 'Woven filling' });
+  await tiles.first().getByLabel('Strands').selectOption('3');
+  await page.getByRole('button', { name: 'Work Lower left panel in Woven filling' }).click();
+  await expect(page).toHaveURL(/\/piece\/demo-kite\/stitches/);
+  const card = page.getByRole('complementary');
+  await expect(card.getByRole('heading', { name: 'Lower left panel' })).toBeVisible();
+  await expect(card.getByLabel('Stitch', { exact: true })).toHaveValue('woven-fill');
+  await expect(card.getByLabel('Strands', { exact: true })).toHaveValue('3');
 });
 
 test('the working drawing goes step by step, says what the needle does, and mirrors for the left hand', async ({

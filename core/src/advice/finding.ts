@@ -22,7 +22,15 @@ export interface FiguresOf {
     readonly laidMm: number;
   };
   'direction-vanishes': { readonly other: string; readonly apartDeg: number };
-  "can't-trace": { readonly mark: string; readonly cloth: string; readonly grams: number };
+  "can't-trace":
+    | { readonly mark: string; readonly cloth: string; readonly grams: number; readonly lost?: undefined }
+    | {
+        readonly mark: string;
+        readonly lineMm: number;
+        /** Parts that are lost in the line, and the narrowest of them. */
+        readonly lost: number;
+        readonly narrowestMm: number;
+      };
   'scrap-frays': { readonly use: string };
   'scrap-small': { readonly acrossMm: number; readonly leastMm: number };
   'scrap-stretches': { readonly cloth: string };

@@ -4,6 +4,7 @@ import { attempt, type Faults } from '../measure/index.ts';
 import { turnedFromNeighbours } from './neighbours.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { satinDirection } from './direction.ts';
+import { mirroredAngle, mirrorImages, type Mirrored } from './mirrored.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
 import { propose } from './proposals.ts';
 import { proposalSettings, type Proposal, type ProposalSettings } from './treatment.ts';
@@ -60,14 +61,22 @@ export class Proposer {
     const senses = senseOf(parts, shapes, piece.placement.scale, neighbours);
     const settled: Settled[] = [];
     const leaders = new Map<string, readonly SettledPass[]>();
+    const mirrored = mirrorImages(parts, shapes);
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
-      const offered = (): readonly Proposal[] => this.advise(part, placed, senses[i]!, settings, shared);
+      const offeredFor = (j: number): readonly Proposal[] =>
+        this.advise(parts[j]!, shapes[j]!, senses[j]!, settings, shared);
+      const offered = (): readonly Proposal[] => offeredFor(i);
       const settle = (): readonly SettledPass[] => {
         if (!placed.box) return [];
         const own = settledPasses(part, placed, offered);
         if (part.passes !== null) return own;
-        const passes = asItsGroup(part, own, offered, leaders);
+        const image = mirrored[i];
+        const alone = asItsGroup(part, own, offered, leaders);
+        // The image of what is proposed for the other, whatever was chosen for it since: a choice changes no other part.
+        const passes = image
+          ? asItsImage(alone, offeredFor(image.of)[0]?.layers ?? [], parts[image.of]!, image)
+          : alone;
         const alike = neighbours.alikeBefore(i).map((j) => settled[j]!);
         return turnedFromNeighbours({ part, placed, passes }, alike);
       };
@@ -111,6 +120,25 @@ function asItsGroup(
   if (!leader || isTreatedAs(own, leader)) return own;
   return offered().find(({ layers }) => isTreatedAs(layers, leader))?.layers ?? leader;
 }
+
+/** The passes of a part laid as the mirror image of those of another, where both are worked in the same way. */
+function asItsImage(
+  passes: readonly SettledPass[],
+  others: readonly SettledPass[],
+  { name }: Part,
+  { axis }: Mirrored,
+): readonly SettledPass[] {
+  if (!isTreatedAs(passes, others)) return passes;
+  return passes.map((pass, i) => {
+    const angleDeg = mirroredAngle(others[i]!.angleDeg, axis);
+    if (!stitchKind(pass.stitch).hasDirection || Math.abs(angleDeg - pass.angleDeg) < SAME_DEG) return pass;
+    const reason = `${pass.reason} At ${Math.round(angleDeg)}°, as the mirror image of ${name}.`;
+    return { ...pass, angleDeg, reason };
+  });
+}
+
+/** Directions this near to each other are one, degrees. */
+const SAME_DEG = 0.5;
 
 function isTreatedAs(passes: readonly SettledPass[], others: readonly SettledPass[]): boolean {
   const same = (a: SettledPass, b: SettledPass | undefined): boolean =>

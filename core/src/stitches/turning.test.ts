@@ -10,7 +10,16 @@ import {
 import { bundleDiameterMm, laidWidthMm, threadKind } from '../materials/index.ts';
 import { coverage } from '../testing/coverage.ts';
 import { circle, rectangle } from '../testing/shapes.ts';
-import { measurePath, Move, STITCHES, stitchKind, workStitch, type StitchId, type StitchShape } from './index.ts';
+import {
+  measurePath,
+  Move,
+  STITCHES,
+  stitchKind,
+  workStitch,
+  type GivenParams,
+  type StitchId,
+  type StitchShape,
+} from './index.ts';
 
 const COTTON = threadKind('stranded-cotton')!;
 const LAID = laidWidthMm(COTTON, 2);
@@ -29,16 +38,18 @@ function bend(outer: number, inner: number, angle: number): Region {
   return [Float64Array.from([...arc(outer, 0, angle), ...arc(inner, angle, 0)])];
 }
 
-function worked(id: StitchId, region: Region, field: DirectionField | undefined) {
-  const path = workStitch(id, { region, lines: [], spots: new Float64Array(0) }, {}, { ...CONTEXT, field });
+function worked(id: StitchId, region: Region, field: DirectionField | undefined, given: GivenParams = {}) {
+  const path = workStitch(id, { region, lines: [], spots: new Float64Array(0) }, given, { ...CONTEXT, field });
   const { quantities, breaks } = measurePath(path, MEASURE);
   const { codes, xy } = path;
+  const first = [xy[0]!, xy[1]!] as const;
   const spansMm = [...codes].flatMap((code, i) =>
     code === Move.down ? [Math.hypot(xy[2 * i]! - xy[2 * i - 2]!, xy[2 * i + 1]! - xy[2 * i - 1]!)] : [],
   );
   return {
     ...quantities,
     breaks: breaks.length,
+    first,
     spansMm,
     /** Thread in front against the area over the spacing. */
     perArea: (quantities.frontMm * SPACING) / regionArea(region),
@@ -67,7 +78,9 @@ describe('satin that turns', () => {
     [24, 20, 4.5],
   ])('lies at the spacing along the outer edge of a bend: radii %f and %f', (outer, inner, angle) => {
     const region = bend(outer, inner, angle);
-    const { stitches, frontMm, backMm, perArea, breaks } = worked('satin', region, radialField(0, 0));
+    const { stitches, frontMm, backMm, perArea, breaks } = worked('satin', region, radialField(0, 0), {
+      from: 'edge',
+    });
     const spans = (angle * outer) / SPACING;
     expect(Math.abs(stitches / spans - 1)).toBeLessThan(0.03);
     // Full spans on radii r and k: 2r / (r + k) times area over spacing.
@@ -77,6 +90,21 @@ describe('satin that turns', () => {
     expect(backMm / frontMm).toBeGreaterThan(0.97);
     expect(backMm / frontMm).toBeLessThan(1.1);
     expect(breaks).toBeLessThanOrEqual(1);
+    // From the middle the same spans are laid either way, and at most one thread more is begun for the other half.
+    const either = worked('satin', region, radialField(0, 0), { from: 'middle' });
+    expect(either.stitches).toBe(stitches);
+    expect(either.frontMm).toBeCloseTo(frontMm, 3);
+    expect(either.breaks).toBeLessThanOrEqual(breaks + 1);
+    const [x, y] = either.first;
+    expect(Math.abs(Math.atan2(-y, x) / angle - 0.5)).toBeLessThan(0.02);
+  });
+
+  it('has no middle to begin in all round a ring', () => {
+    const ring: Region = [bend(20, 14, 2 * Math.PI)[0]!.slice(0, 242), bend(20, 14, 2 * Math.PI)[0]!.slice(242)];
+    const [edge, middle] = (['edge', 'middle'] as const).map((from) =>
+      worked('satin', ring, radialField(0, 0), { from }),
+    );
+    expect(middle).toEqual(edge);
   });
 
   it.each([

@@ -6,6 +6,7 @@ export {
   type OwnFactors,
   type ThreadSpread,
 } from './ownFactors.ts';
+export { explained } from './explain.ts';
 export { planPass, type WorkSettings } from './planPass.ts';
 export {
   passesAsWorked,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlannedPart } from '@junctura/core/work';
-import { veinLineOf } from '@junctura/core/drawing';
+import { axisOf, veinLineOf } from '@junctura/core/drawing';
 import { mapPoints, pathData, type Polyline } from '@junctura/core/geometry';
 import { stitchKind } from '@junctura/core/stitches';
 import { computed } from 'vue';
@@ -16,13 +16,15 @@ const guides = computed(() =>
 const borders = computed(() =>
   props.planned.passes.some((pass) => pass.shades.length > 1) ? paths(props.planned.placed.borders) : '',
 );
+/** The vein that a stitch lies by, or the middle lines of all strokes that directions run along or across. */
 const vein = computed(() => {
-  const usesVein = props.planned.passes.some(
-    ({ stitch, role, direction }) =>
-      stitchKind(stitch).hasVein || role === 'vein' || direction === 'along' || direction === 'across',
-  );
-  const line = usesVein ? veinLineOf(props.planned.placed) : null;
-  return line ? pathData(line, DECIMALS) : '';
+  const { passes, placed } = props.planned;
+  if (passes.some(({ stitch, role }) => stitchKind(stitch).hasVein || role === 'vein')) {
+    const line = veinLineOf(placed);
+    return line ? paths([line]) : '';
+  }
+  const turns = passes.some(({ direction }) => direction === 'along' || direction === 'across');
+  return turns ? paths(axisOf(placed)) : '';
 });
 const points = computed(() =>
   props.planned.passes.flatMap(({ points: places }) => {

@@ -1,7 +1,8 @@
 import { type PlanInput, setMark } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { fadedParts, showsOn, threadsOf, rankWays } from '../../transfer/index.ts';
-import { clothOf, markOf, spoiltByWater } from '../../materials/index.ts';
+import { clothOf, markOf, spoiltByWater, type Mark } from '../../materials/index.ts';
+import { isSmallRound } from '../../propose/index.ts';
 import {
   hundredths,
   type Finding,
@@ -24,6 +25,20 @@ export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
       part: null,
       figures: { mark: mark.name, cloth: cloth.name, grams: cloth.weightGsm },
     });
+  } else {
+    const widths = widthsLostIn(mark, plan);
+    if (widths.length > 0) {
+      found.push({
+        id: "can't-trace",
+        part: null,
+        figures: {
+          mark: mark.name,
+          lineMm: mark.lineMm,
+          lost: widths.length,
+          narrowestMm: hundredths(Math.min(...widths)),
+        },
+      });
+    }
   }
   const fading = mark.staysDays === null ? undefined : fadedParts(piece, plan, mark.staysDays)[0];
   if (fading) {
@@ -42,6 +57,18 @@ export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
   return found;
 }
 
+/** The widths of areas whose two edges meet in the line that marks them. What one knot stands for is marked by a dot. */
+function widthsLostIn(mark: Mark, { parts }: Plan): number[] {
+  return parts.flatMap(({ placed, passes }) => {
+    if (placed.kind !== 'area' || !placed.widest || passes.length === 0 || isSmallRound(placed)) return [];
+    const widthMm = 2 * placed.widest.r;
+    return widthMm < LOST_WIDTHS * mark.lineMm ? [widthMm] : [];
+  });
+}
+
+/** An area this many line widths across is marked by two lines that touch. */
+const LOST_WIDTHS = 2;
+
 function markedBetter({ piece, plan }: Pick<Case, 'piece' | 'plan'>): Offer[] {
   const [best] = rankWays(piece, plan);
   if (!best || best.mark.id === piece.mark) return [];
@@ -53,9 +80,11 @@ export const TRANSFER_KINDS = {
   "can't-trace": {
     step: 'transfer',
     severity: 'warn',
-    say: ({ mark, cloth, grams }) =>
-      `${mark}: the drawing does not show well enough on ${cloth.toLowerCase()} (${grams} g/m²) in this colour.`,
-    why: 'Lines that are not seen are guessed.',
+    say: (figures) =>
+      figures.lost === undefined
+        ? `${figures.mark}: the drawing does not show well enough on ${figures.cloth.toLowerCase()} (${figures.grams} g/m²) in this colour.`
+        : `${figures.mark}: ${figures.lost === 1 ? 'one part is' : `${figures.lost} parts are`} lost in its line of ${figures.lineMm} mm; the narrowest is ${figures.narrowestMm} mm wide.`,
+    why: 'Lines that are not seen, or run into each other, are guessed.',
   },
   'fades-first': {
     step: 'transfer',

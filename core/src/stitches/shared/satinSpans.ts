@@ -16,12 +16,44 @@ export function workSatin(
 ): void {
   for (const fan of spansOf(region, direction, spacingMm)) {
     const count = fan.length / 4;
-    const isFromMiddle = from === 'middle' && count >= FEWEST_FROM_MIDDLE && !direction.field;
+    const isFromMiddle = from === 'middle' && count >= FEWEST_FROM_MIDDLE && !isClosed(fan, spacingMm);
     const first = isFromMiddle ? count >> 1 : 0;
     sink.travel();
     for (let k = first; k < count; k++) writeSpan(fan, k, sink);
+    // Round a bend nothing hides the way back to the middle: where it is long, the other half begins anew.
+    if (first > 0 && direction.field) sink.travel();
     for (let k = first - 1; k >= 0; k--) writeSpan(fan, k, sink);
   }
+}
+
+/** Spans that lie side by side are no further apart than this, in spacings. */
+const BESIDE = 2.5;
+
+function liesBeside(a: SpanFan, i: number, b: SpanFan, k: number, spacingMm: number): boolean {
+  const apart = (end: number): number => Math.hypot(a[i + end]! - b[k + end]!, a[i + end + 1]! - b[k + end + 1]!);
+  return Math.min(apart(0), apart(2)) < BESIDE * spacingMm;
+}
+
+/** A fan that goes all round has no middle: its last span lies beside its first. */
+function isClosed(fan: SpanFan, spacingMm: number): boolean {
+  return fan.length > 4 && liesBeside(fan, fan.length - 4, fan, 0, spacingMm);
+}
+
+/** Fans of which each goes on beside where the last ended, as one. */
+function joined(fans: readonly SpanFan[], spacingMm: number): SpanFan[] {
+  const whole: SpanFan[] = [];
+  for (const fan of fans) {
+    const last = whole.at(-1);
+    if (!last || last.length === 0 || fan.length === 0 || !liesBeside(last, last.length - 4, fan, 0, spacingMm)) {
+      whole.push(fan);
+      continue;
+    }
+    const both = new Float64Array(last.length + fan.length);
+    both.set(last);
+    both.set(fan, last.length);
+    whole[whole.length - 1] = both;
+  }
+  return whole;
 }
 
 function writeSpan(fan: SpanFan, k: number, sink: MoveSink): void {
@@ -55,7 +87,7 @@ const MOST_BENT = 0.15;
  */
 function turningSpans(region: Region, field: DirectionField, spacingMm: number): SpanFan[] {
   const fans = fieldSpans(region, field, spacingMm);
-  if (fans.length > 0 && bentShare(fans, field) <= MOST_BENT) return fanOrder(fans);
+  if (fans.length > 0 && bentShare(fans, field) <= MOST_BENT) return joined(fanOrder(fans), spacingMm);
   const rows = sideBySide(fieldRows(region, field, spacingMm, { straight: true }));
   return rows.map(({ points }) => Float64Array.of(points[0]!, points[1]!, points.at(-2)!, points.at(-1)!));
 }

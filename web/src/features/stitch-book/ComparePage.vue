@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { formatDuration, formatThread } from '@junctura/core/measure';
+import { plainPass, setPasses } from '@junctura/core/piece';
+import { inWorkingOrder, SPAN_LIMIT_MM, TREATMENT } from '@junctura/core/propose';
+import { passesAsWorked } from '@junctura/core/work';
 import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { NButton } from 'naive-ui';
-import { computed, ref } from 'vue';
-import { RouterLink } from 'vue-router';
+import { computed, ref, watch } from 'vue';
+import { RouterLink, useRouter } from 'vue-router';
 import { compareOn, SHIPPED_SHAPES } from './compare.ts';
 import SampleCanvas from './SampleCanvas.vue';
 import BookHeader from './BookHeader.vue';
@@ -14,11 +17,12 @@ import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 
-/** One shape worked in up to six fillings, side by side: front, back, figures. */
+/** One shape worked in up to six fillings, side by side: front, back, figures and what they are made of. */
 const opened = useOpenedPiece();
 const workings = useWorkings();
 const selection = useSelection();
 const settings = useSettings();
+const router = useRouter();
 const HEX = '#9c3a3f';
 const MOST = 6;
 
@@ -30,28 +34,68 @@ const own = computed(() =>
 const shapes = computed(() => [...SHIPPED_SHAPES, ...own.value]);
 const shapeId = ref(own.value.find(({ id }) => id === `part-${selection.picked[0]}`)?.id ?? 'leaf');
 const shape = computed(() => shapes.value.find(({ id }) => id === shapeId.value) ?? shapes.value[0]!);
-const strands = ref(2);
+/** The part of one's own that is compared on; null: a shape of the book. */
+const ownPart = computed(() => {
+  const id = shapeId.value.startsWith('part-') ? shapeId.value.slice('part-'.length) : null;
+  return workings.current?.plan.parts.find(({ part }) => part.id === id) ?? null;
+});
 const STRANDS = [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) }));
-const angleDeg = ref(60);
-const fillings = ref<StitchId[]>(['satin', 'satin-leaf', 'long-short', 'split-fill', 'chain-fill', 'french-fill']);
 const CHOICES = STITCHES.filter(({ worksOn }) => worksOn === 'area').map(({ id, name }) => ({
   value: id,
   label: name,
 }));
+
+interface Filling {
+  readonly stitch: StitchId;
+  readonly strands: number;
+}
+const FIRST: readonly StitchId[] = ['satin', 'satin-leaf', 'long-short', 'split-fill', 'chain-fill', 'french-fill'];
+const fillings = ref<Filling[]>(FIRST.map((stitch) => ({ stitch, strands: 2 })));
+const angleDeg = ref(60);
+// On a part of one's own it begins with how that is worked now.
+watch(
+  () => ownPart.value?.part.id,
+  () => {
+    const now = ownPart.value?.passes.find(({ role }) => role === 'filling');
+    if (!now || !CHOICES.some(({ value }) => value === now.stitch)) return;
+    angleDeg.value = ((Math.round(now.angleDeg) % 180) + 180) % 180;
+    const others = fillings.value.filter(({ stitch }) => stitch !== now.stitch);
+    fillings.value = [{ stitch: now.stitch, strands: now.strands }, ...others].slice(0, MOST);
+  },
+  { immediate: true },
+);
 const compared = computed(() =>
-  fillings.value.map((id) => ({
-    id,
-    kind: stitchKind(id),
-    ...compareOn(shape.value.placed, id, strands.value, angleDeg.value, settings.factors),
+  fillings.value.map(({ stitch, strands }) => ({
+    id: stitch,
+    strands,
+    kind: stitchKind(stitch),
+    ...compareOn(shape.value.placed, stitch, strands, angleDeg.value, settings.factors, settings.units),
   })),
 );
 
-function change(i: number, id: StitchId): void {
-  fillings.value = fillings.value.map((now, k) => (k === i ? id : now));
+function change(i: number, to: Partial<Filling>): void {
+  fillings.value = fillings.value.map((now, k) => (k === i ? { ...now, ...to } : now));
 }
 function add(): void {
-  const next = CHOICES.find(({ value }) => !fillings.value.includes(value));
-  if (next) fillings.value = [...fillings.value, next.value];
+  const next = CHOICES.find(({ value }) => fillings.value.every(({ stitch }) => stitch !== value));
+  if (next) fillings.value = [...fillings.value, { stitch: next.value, strands: 2 }];
+}
+
+/** Where the part that is compared on is worked. */
+const place = computed(() => ({ name: 'piece', params: { id: opened.piece.id, step: 'stitches' } }));
+function backToPart(): Promise<unknown> {
+  if (ownPart.value) selection.pick([ownPart.value.part.id]);
+  return router.push(place.value);
+}
+/** Works the part in a filling as it is compared; edges, veins and accents that it has stay. */
+function workItSo({ stitch, strands }: Filling): Promise<unknown> {
+  const planned = ownPart.value!;
+  const kept = passesAsWorked(planned).filter(({ role }) => role !== 'filling' && role !== 'padding');
+  const before = passesAsWorked(planned).find(({ role }) => role === 'filling');
+  const filling = { ...plainPass(stitch, before?.thread ?? 'stranded-cotton', strands), angleDeg: angleDeg.value };
+  const label = `Work in ${stitchKind(stitch).name.toLowerCase()}`;
+  opened.edit(setPasses(opened.piece, new Map([[planned.part.id, inWorkingOrder([...kept, filling])]]), label));
+  return backToPart();
 }
 function percent(share: number): string {
   return share < 0.005 ? 'hardly any' : `${Math.round(share * 100)} %`;
@@ -73,7 +117,6 @@ function percent(share: number): string {
           :options="shapes.map(({ id, name }) => ({ value: id, label: name }))"
           @change="(id) => (shapeId = id)"
         />
-        <ChoiceField label="Strands of cotton" :value="strands" :options="STRANDS" @change="(n) => (strands = n)" />
         <NumberField
           label="Direction"
           :value="angleDeg"
@@ -83,15 +126,23 @@ function percent(share: number): string {
           unit="°"
           @change="(n) => (angleDeg = n)"
         />
+        <NButton v-if="ownPart" size="small" data-test="back-to-part" @click="backToPart">Back to the part</NButton>
       </div>
       <ul class="grid">
-        <li v-for="({ id, kind, sample, pass, showing }, i) in compared" :key="i" data-test="compared">
+        <li v-for="({ id, strands, kind, sample, pass, showing, why }, i) in compared" :key="i" data-test="compared">
           <div class="choose">
             <ChoiceField
               :label="`Filling ${i + 1}`"
               :value="id"
               :options="CHOICES"
-              @change="(next) => change(i, next)"
+              @change="(stitch) => change(i, { stitch })"
+            />
+            <ChoiceField
+              class="strands"
+              label="Strands"
+              :value="strands"
+              :options="STRANDS"
+              @change="(n) => change(i, { strands: n })"
             />
             <NButton
               v-if="fillings.length > 1"
@@ -117,6 +168,10 @@ function percent(share: number): string {
             <dd class="figure">{{ pass.quantities.stitches.toLocaleString('en') }}</dd>
             <dt>Thread</dt>
             <dd class="figure">{{ formatThread(pass.quantities.threadMm, settings.units) }}</dd>
+            <dt>in front</dt>
+            <dd class="figure">{{ formatThread(pass.quantities.frontMm, settings.units) }}</dd>
+            <dt>behind</dt>
+            <dd class="figure">{{ formatThread(pass.quantities.backMm, settings.units) }}</dd>
             <dt>Time</dt>
             <dd class="figure">{{ formatDuration(pass.quantities.seconds / 3600) }}</dd>
             <dt>Cloth shows</dt>
@@ -125,9 +180,41 @@ function percent(share: number): string {
           <p class="small">
             {{ kind.purpose }} <RouterLink :to="{ name: 'book', params: { id } }">How it is worked</RouterLink>
           </p>
+          <details class="small" data-test="why">
+            <summary>How these figures come about</summary>
+            <p v-for="line in why" :key="line">{{ line }}</p>
+          </details>
+          <NButton
+            v-if="ownPart"
+            size="small"
+            data-test="work-it-so"
+            :aria-label="`Work ${ownPart.part.name} in ${kind.name}`"
+            @click="workItSo({ stitch: id, strands })"
+            >Work it so</NButton
+          >
         </li>
         <li v-if="fillings.length < MOST" class="add"><NButton @click="add">One more filling</NButton></li>
       </ul>
+      <section class="about">
+        <h2>What is proposed, and why</h2>
+        <p>
+          A proposal goes by the <strong>form</strong> of a part: its widest circle, its middle line and how far that
+          turns, its corners, and how much of length times width it fills. Discs, leaves, petals, bands, blocks and what
+          goes in and out each have a treatment of their own, as a teacher would give it.
+        </p>
+        <p>
+          Then by what <strong>holds</strong>: spans up to {{ SPAN_LIMIT_MM.worn }} mm on what is worn and washed,
+          {{ SPAN_LIMIT_MM.handled }} mm where it is handled, {{ SPAN_LIMIT_MM.framed }} mm in a frame; satin looks its
+          best up to {{ TREATMENT.easySatinMm }} mm and wants {{ TREATMENT.shortestSatinMm }} mm at least. What is wider
+          is tied in its middle, bricked, woven or worked in rows.
+        </p>
+        <p>
+          And by what it <strong>stands beside</strong>: like parts are worked alike, mirrored ones as each other's
+          image, petals run to the middle of their flower, and satin beside a near-equal colour is turned by
+          {{ TREATMENT.leastTurnDeg }}° or more. Every sentence on a part's card holds the figures that it was chosen
+          by, and what another school would do.
+        </p>
+      </section>
     </div>
   </main>
 </template>
@@ -147,7 +234,9 @@ function percent(share: number): string {
 }
 .settings-row {
   display: grid;
-  grid-template-columns: minmax(200px, 320px) 150px 150px;
+  grid-template-columns: minmax(200px, 320px) 150px auto;
+  justify-content: start;
+  align-items: end;
   gap: 14px;
 }
 .grid {
@@ -176,6 +265,30 @@ function percent(share: number): string {
   display: flex;
   gap: 10px;
 }
+.choose :deep(.field.strands) {
+  flex: none;
+  width: 84px;
+}
+.grid li > button {
+  justify-self: start;
+}
+details p {
+  margin: 6px 0 0;
+  color: var(--ink-soft);
+  max-width: 46ch;
+}
+summary {
+  cursor: pointer;
+}
+.about {
+  max-width: 68ch;
+  display: grid;
+  gap: 10px;
+  margin-top: 12px;
+}
+.about p {
+  margin: 0;
+}
 figure {
   margin: 0;
 }
@@ -184,9 +297,9 @@ li a {
 }
 dl {
   display: grid;
-  grid-template-columns: repeat(4, auto);
+  grid-template-columns: repeat(6, auto);
   justify-content: start;
-  gap: 0 18px;
+  gap: 0 14px;
   margin: 0;
   grid-auto-flow: column;
   grid-template-rows: auto auto;

@@ -24,8 +24,10 @@ const hand = ref<'right' | 'left'>('right');
 const total = computed(() => props.sample.pass.path.codes.length);
 /** What is seen first is the stitch as it looks when it is worked. */
 const moves = ref(total.value);
+/** A step on, or back; on from the end it begins anew. */
 const step = (by: number): void => {
-  moves.value = Math.min(total.value, Math.max(0, moves.value + by));
+  const from = by > 0 && moves.value >= total.value ? 0 : moves.value;
+  moves.value = Math.min(total.value, Math.max(0, from + by));
 };
 const { isActive, pause, resume } = useIntervalFn(
   () => {
@@ -130,7 +132,7 @@ function key(event: KeyboardEvent): void {
         isActive ? 'Pause' : 'Play'
       }}</NButton>
       <NButton size="small" :disabled="moves === 0" @click="step(-1)">Back a step</NButton>
-      <NButton size="small" :disabled="moves >= total" @click="step(1)">On a step</NButton>
+      <NButton size="small" @click="step(1)">On a step</NButton>
       <NButton size="small" @click="moves = total">All of it</NButton>
       <ChoiceField label="Pace" :value="speed" :options="SPEEDS" @change="(next) => (speed = next)" />
       <ChoiceField label="For the" :value="hand" :options="HANDS" @change="(next) => (hand = next)" />

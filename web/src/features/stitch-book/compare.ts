@@ -1,6 +1,7 @@
-import { planPass, workSettings, type PlannedPass, type OwnFactors } from '@junctura/core/work';
+import { explained, planPass, workSettings, type PlannedPass, type OwnFactors } from '@junctura/core/work';
 import { looseShape, type PlacedShape } from '@junctura/core/drawing';
 import { boxOf } from '@junctura/core/geometry';
+import type { UnitSystem } from '@junctura/core/measure';
 import { emptyPiece, plainPass } from '@junctura/core/piece';
 import { clothShowing, knotDiameterMm, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { cropped } from '../../picture/cropped.ts';
@@ -53,6 +54,8 @@ export interface Comparison {
   readonly pass: PlannedPass;
   /** The share of the shape in which cloth shows. */
   readonly showing: number;
+  /** What its figures are made of, in sentences. */
+  readonly why: readonly string[];
 }
 
 export function compareOn(
@@ -61,6 +64,7 @@ export function compareOn(
   strands: number,
   angleDeg: number,
   factors: OwnFactors,
+  units: UnitSystem,
 ): Comparison {
   const shape = cropped(placed, SHOWN_MM);
   const pass = planPass(
@@ -74,6 +78,7 @@ export function compareOn(
     stitchKind(stitch).needle === 'wrapping' ? knotDiameterMm(wraps, pass.bundleMm, pass.needle.shaftMm) : 0;
   return {
     pass,
+    why: explained(pass, shape.areaMm2, units),
     showing: clothShowing(pass.path, pass.laidMm, shape.shape.region, knotMm),
     sample: {
       pass,

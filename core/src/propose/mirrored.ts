@@ -1,0 +1,96 @@
+import type { PlacedShape } from '../drawing/index.ts';
+import { reachInside, ringArea, type Region } from '../geometry/index.ts';
+import { remembered, RememberedPair } from '../measure/index.ts';
+import type { Part } from '../piece/index.ts';
+
+/** Looked at from its middle in so many directions, an outline lies this near to its image's, as a share of its size. */
+const DIRECTIONS = 24;
+const ALIKE = 0.03;
+/** Areas that differ by more than this share are no images of each other. */
+const AREA_STEP = Math.log(1.03);
+/** So many earlier parts of a colour and size are looked at, no more. */
+const MOST_LOOKED_AT = 8;
+
+interface Outline {
+  readonly x: number;
+  readonly y: number;
+  /** How far the outline lies from the middle in a direction as seen, radians; mm. */
+  readonly reach: (angle: number) => number;
+  readonly sizeMm: number;
+}
+
+const outlineOf = remembered(({ shape, areaMm2 }: PlacedShape): Outline => {
+  const [x, y] = middleOfArea(shape.region);
+  return {
+    x,
+    y,
+    reach: (angle) => reachInside(shape.region, x, y, Math.cos(angle), -Math.sin(angle)),
+    sizeMm: Math.sqrt(areaMm2),
+  };
+});
+
+/** The centre of gravity of a region; rings that are holes run the other way round and take away. */
+function middleOfArea(region: Region): [x: number, y: number] {
+  let [all, sumX, sumY] = [0, 0, 0];
+  for (const ring of region) {
+    const area = ringArea(ring);
+    let [cx, cy] = [0, 0];
+    for (let i = 0; i < ring.length; i += 2) {
+      const k = (i + 2) % ring.length;
+      const cross = ring[i]! * ring[k + 1]! - ring[k]! * ring[i + 1]!;
+      cx += (ring[i]! + ring[k]!) * cross;
+      cy += (ring[i + 1]! + ring[k + 1]!) * cross;
+    }
+    all += area;
+    sumX += cx / 6;
+    sumY += cy / 6;
+  }
+  return all === 0 ? [0, 0] : [sumX / all, sumY / all];
+}
+
+const images = new RememberedPair<PlacedShape, number | null>();
+
+/** The direction of the line in which two areas are images of each other, radians as seen; null where they are not, or are mere copies. */
+function mirrorOf(a: PlacedShape, b: PlacedShape): number | null {
+  const [first, second] = [outlineOf(a), outlineOf(b)];
+  const [dx, dy] = [second.x - first.x, second.y - first.y];
+  if (Math.hypot(dx, dy) < ALIKE * first.sizeMm) return null;
+  const axis = Math.atan2(-dy, dx) + Math.PI / 2;
+  const isAlike = (turned: (angle: number) => number): boolean =>
+    Array.from({ length: DIRECTIONS }, (_, i) => (2 * Math.PI * (i + 0.5)) / DIRECTIONS).every(
+      (angle) => Math.abs(first.reach(angle) - second.reach(turned(angle))) <= ALIKE * first.sizeMm,
+    );
+  if (isAlike((angle) => angle)) return null;
+  return isAlike((angle) => 2 * axis - angle) ? axis : null;
+}
+
+/** Of which earlier part a part is the mirror image, and in which line. */
+export interface Mirrored {
+  readonly of: number;
+  /** Radians, as seen. */
+  readonly axis: number;
+}
+
+/** For each part the first before it of which it is the mirror image; null where there is none, and for what was chosen. */
+export function mirrorImages(parts: readonly Part[], shapes: readonly PlacedShape[]): (Mirrored | null)[] {
+  const bySize = new Map<string, number[]>();
+  return parts.map((part, i) => {
+    const placed = shapes[i]!;
+    if (part.kind !== 'area' || !placed.box) return null;
+    const step = Math.round(Math.log(placed.areaMm2) / AREA_STEP);
+    const alike = [step - 1, step, step + 1].flatMap((near) => bySize.get(`${part.colour} ${near}`) ?? []);
+    const key = `${part.colour} ${step}`;
+    bySize.set(key, [...(bySize.get(key) ?? []), i]);
+    if (part.passes !== null || part.differs) return null;
+    for (const of of alike.sort((a, b) => a - b).slice(0, MOST_LOOKED_AT)) {
+      const axis = images.get(shapes[of]!, placed, mirrorOf);
+      if (axis !== null) return { of, axis };
+    }
+    return null;
+  });
+}
+
+/** A direction as it lies in the mirror, degrees from 0 to 180. */
+export function mirroredAngle(angleDeg: number, axis: number): number {
+  return ((((2 * axis * 180) / Math.PI - angleDeg) % 180) + 180) % 180;
+}

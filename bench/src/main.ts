@@ -2,6 +2,7 @@ import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
 import { benchBytes } from './bytes.ts';
 import { benchMatching, benchOdds, benchPalette } from './colours.ts';
+import { benchEditing } from './editing.ts';
 import { benchFinishing } from './finishing.ts';
 import { groundPiece } from './grounds.ts';
 import { benchPicture, benchReading, benchTrials } from './intake.ts';
@@ -54,6 +55,7 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   palette: benchPalette,
   odds: () => benchOdds(demo('rock-pool')),
   box: benchThreadBox,
+  editing: () => benchEditing([demo('rock-pool'), groundPiece(60_000, 2025)]),
   painting: () => benchPainting([demo('rock-pool'), groundPiece(100_000)]),
 };
 

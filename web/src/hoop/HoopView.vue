@@ -13,6 +13,7 @@ import { usePainting } from '../picture/usePainting.ts';
 import { DRAWING_PENS, PEN_WORDS, usePen } from './usePen.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
+import { paintedPiece } from './paintedPiece.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import type { finishedScene } from '../picture/paintFinished.ts';
 import { useFinishing } from '../session/finishing.ts';
@@ -109,15 +110,16 @@ const isGrowing = computed(() => props.show === 'order' || props.show === 'work'
 const steps = computed(() => (props.show === 'work' ? work.steps : (workings.current?.plan.order ?? [])));
 const place = computed(() => (props.show === 'work' ? work.place : Math.min(selection.place, steps.value.length)));
 
+const piece = paintedPiece(opened, workings);
 const scene = computed<Scene | null>(() => {
   if (!workings.current || isGrowing.value) return null;
   if (isFinished.value) {
-    return finished.value && finishing.value ? finishing.value(opened.piece, workings.current, finished.value) : null;
+    return finished.value && finishing.value ? finishing.value(piece.value, workings.current, finished.value) : null;
   }
   const only = props.show === 'stitches' ? (props.only ?? null) : new Set<string>();
   const { seeing } = selection;
   const seen = seeing === 'daylight' || seeing === 'armsLength' ? undefined : (hex: string) => seenAs(hex, seeing);
-  return sceneOf(opened.piece, workings.current, only, props.only ? selection.colourPicked : null, seen);
+  return sceneOf(piece.value, workings.current, only, props.only ? selection.colourPicked : null, seen);
 });
 /** At arm’s length the eye blurs what is fine. */
 const blur = computed(() =>

@@ -241,13 +241,20 @@ test('petals and lettering are drawn by rule on empty cloth', async ({ bench, pa
 test('parts are left out, locked and put in order; a drawing goes out and comes back', async ({ bench, page }) => {
   await bench.openKite('Drawing');
   const stitches = await bench.figure('Stitches').textContent();
-  await page.getByRole('button', { name: 'Leave out Top left panel' }).click();
-  await expect(bench.figure('Stitches')).not.toHaveText(stitches!);
-  await page.getByRole('button', { name: 'Show Top left panel again' }).click();
-  await expect(bench.figure('Stitches')).toHaveText(stitches!);
-  await page.getByRole('button', { name: 'Lock Top left panel' }).click();
   await bench.card.getByRole('button', { name: /^Top left panel/ }).click();
+  await page.getByRole('button', { name: 'Leave out' }).click();
+  await expect(bench.figure('Stitches')).not.toHaveText(stitches!);
+  await page.getByRole('button', { name: 'Show again' }).click();
+  await expect(bench.figure('Stitches')).toHaveText(stitches!);
+  await page.getByRole('button', { name: 'Lock', exact: true }).click();
   await expect(bench.card).toContainText('It is locked');
+  // A name that is emptied stays; one that is typed is taken when the field is left.
+  await page.getByLabel('Name', { exact: true }).fill('');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Name', { exact: true }).blur();
+  await page.getByRole('button', { name: '‹ All parts' }).click();
+  await expect(bench.card.getByRole('button', { name: /^Top left panel.*locked/ })).toBeVisible();
+  await bench.card.getByRole('button', { name: /^Top left panel/ }).click();
   await page.getByRole('button', { name: '‹ All parts' }).click();
   const first = bench.card.locator('.parts li').first();
   const name = await first.locator('.name').textContent();

@@ -109,15 +109,32 @@ test('direction, shade and colour can be changed, front and back are shown', asy
 
 test('the hoop fits by the smallest circle, and sizes can be typed in mm and inches', async ({ bench, page }) => {
   await bench.openKite('Hoop');
+  // A size that is set stays, whatever hoop is taken and however much space is wanted.
+  const width = await page.getByLabel('Width of the design').inputValue();
   await bench.choose('Hoop', '20 cm');
   await expect(bench.card).toContainText('19.4 cm inside');
-  await expect(bench.card).toContainText('10 mm stay free');
-  await page.getByLabel('Air to the ring').fill('20');
+  await page.getByLabel('Space to the ring').fill('20');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Width of the design')).toHaveValue(width);
+  await expect(page.getByTestId('fitting')).toContainText(/wide instead of .* times its size/);
+  await page.getByRole('button', { name: 'Fit to the hoop' }).click();
+  await expect(bench.card).toContainText('20 mm stay free');
+  await expect(page.getByTestId('fitting')).toHaveCount(0);
+  // One that is let go follows the hoop; any hoop can be typed.
+  await page.getByTestId('keep-size').click();
+  await bench.choose('Hoop', 'Another size');
+  await page.getByLabel('Hoop, across').fill('4 1/2 in');
+  await page.keyboard.press('Enter');
+  await expect(bench.card).toContainText('10.8 cm inside');
+  await expect(bench.card).toContainText('20 mm stay free');
+  await page.getByLabel('Hoop, up and down').fill('140');
   await page.keyboard.press('Enter');
   await expect(bench.card).toContainText('20 mm stay free');
+  await bench.choose('Hoop', 'Round, 20 cm');
   await page.getByLabel('Width of the design').fill('4 in');
   await page.keyboard.press('Enter');
   await expect(bench.figure('Size')).toContainText('10.2 cm');
+  await expect(page.getByTestId('keep-size')).toHaveText('Keep this size');
   await page.getByLabel('Width of the design').fill('wide');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('A length such as');

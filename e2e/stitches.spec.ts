@@ -227,3 +227,41 @@ test('the picture is saved as PNG at 300 dpi and true size, and as SVG', async (
   expect(picture).toContain('data-part="spar"');
   expect(picture).toContain('data-stitch="satin"');
 });
+
+test('parts are picked in the list as lists are everywhere, and worked at once; a line is turned round, or only marked', async ({
+  bench,
+  page,
+}) => {
+  await bench.openPart('demo-kite', 'Bow 1 left');
+  await page.keyboard.press('Escape');
+  const row = (name: string) => bench.card.getByRole('button', { name });
+  const picked = bench.card.locator('[aria-pressed=true]');
+  await row('Spar').click({ modifiers: ['ControlOrMeta'] });
+  await row('Top left panel').click({ modifiers: ['Shift'] });
+  await expect(picked).toHaveCount(5);
+  await row('Lower left panel').click({ modifiers: ['ControlOrMeta'] });
+  await expect(page.getByTestId('picked-bar')).toContainText('4 parts picked');
+  await page.keyboard.press('ControlOrMeta+a');
+  await expect(picked).toHaveCount(20);
+  await page.getByRole('button', { name: 'Let go' }).click();
+  await row('Crossbar').click({ modifiers: ['ControlOrMeta'] });
+  await row('Spar').click({ modifiers: ['ControlOrMeta'] });
+  await page.getByRole('button', { name: 'Work on them' }).click();
+  await expect(bench.card.getByRole('heading', { level: 2 })).toHaveText('2 parts');
+  await bench.choose('Stitch', 'Couching');
+  await page.getByRole('button', { name: '‹ All parts' }).click();
+  await expect(row('Crossbar')).toContainText('Couching');
+  await expect(row('Spar')).toContainText('Couching');
+  await row('Tail').click();
+  const runs = page.getByTestId('runs').first();
+  const before = await runs.getAttribute('transform');
+  await page.getByTestId('turn-round').click();
+  await expect(runs).not.toHaveAttribute('transform', before!);
+  const stitches = await bench.figure('Stitches').textContent();
+  await bench.choose('This line is', 'fold along it');
+  await expect(bench.figure('Stitches')).not.toHaveText(stitches!);
+  await page.getByRole('button', { name: '‹ All parts' }).click();
+  await expect(row('Tail')).toContainText('folded along');
+  await page.keyboard.press('ControlOrMeta+z');
+  await expect(bench.figure('Stitches')).toHaveText(stitches!);
+});

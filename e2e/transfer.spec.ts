@@ -57,6 +57,7 @@ test('ovals, cloth and its warp; the design is nudged by keys', async ({ bench, 
   await expect(page.getByTestId('cloth-cut')).toContainText('20.8 cm × 20.8 cm');
   await bench.choose('Hoop', 'Oval, 20');
   await expect(page.getByTestId('cloth-cut')).toContainText('30.8 cm × 23.8 cm');
+  await page.getByRole('button', { name: 'Fit to the hoop' }).click();
   await expect(bench.card).toContainText('10 mm stay free');
   await page.getByLabel('Up and down', { exact: true }).fill('52 mm');
   await page.keyboard.press('Enter');

@@ -62,7 +62,7 @@ export function seedHeadPiece(): Piece {
     hoop: plainHoop(200, 12),
     positions: CORNERS.map(([x, y]): [number, number] => [x, y]),
     palette: piece.palette.map((colour) => ({ ...colour, shade: refOf(shadeOf('sw-97', 'scourwhite')!) })),
-    placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: -160, yMm: -160 },
+    placement: { scale: 1, isSizeSet: true, turnDeg: 0, mirrored: false, xMm: -160, yMm: -160 },
     finish: { ...USUAL_FINISH, sizeMm: [320, 320], fringe: 'looped', fringeMm: 45 },
   };
 }

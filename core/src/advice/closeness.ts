@@ -74,7 +74,9 @@ function findTooClose({ parts }: Plan): TooClose[] {
   const widest = widestOf(parts);
   const earlier = earlierMeeting(
     // Print has no thread that could merge.
-    parts.map(({ part, placed }) => (placed.kind === 'spot' || part.printed ? null : placed.box)),
+    parts.map(({ part, placed }) =>
+      placed.kind === 'spot' || part.printed || part.marking !== null ? null : placed.box,
+    ),
     widest,
   );
   return parts.flatMap((a, i) => [

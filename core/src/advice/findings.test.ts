@@ -140,7 +140,7 @@ const CASES: [FindingId, Piece][] = [
       ...worked(pieceOf('<circle cx="9" r="3" fill="#a33"/><circle cx="70" r="4" fill="#a33"/>'), {
         passes: [plainPass('french-fill', 'stranded-cotton', 2)],
       }),
-      placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
+      placement: { scale: 1, isSizeSet: true, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
       hoop,
       positions: [
         [0, 0],

@@ -120,12 +120,16 @@ export function mirrored(placement: Placement): Placement {
 const USUAL_HOOP_MM = 150;
 
 /**
- * A hoop for a new drawing: the smallest that takes it at its own size with the usual air, or else the usual hoop with the
- * drawing made to fit. Very small drawings are enlarged to the smallest hoop.
+ * A hoop for a new drawing: the smallest that takes it at its own size with the usual air. A drawing whose size was set keeps it: where no
+ * hoop takes it, it has none. Any other is made to fit the usual hoop, and very small ones are enlarged to the smallest.
  */
 export function settleInHoop(piece: Piece, circle: Circle): Piece {
   const room = (nominalMm: number): number => innerDiameterMm(nominalMm) / 2 - AIR_MM.usual;
   const own = HOOP_SIZES_MM.find((nominalMm) => room(nominalMm) >= circle.r);
+  if (piece.placement.isSizeSet) {
+    const hoop = own === undefined ? null : plainHoop(own, AIR_MM.usual);
+    return { ...piece, hoop, placement: centred(piece.placement, circle, 1) };
+  }
   const isTiny = circle.r < room(HOOP_SIZES_MM[0]) / 2;
   const hoop = plainHoop(own ?? USUAL_HOOP_MM, AIR_MM.usual);
   const placement = own !== undefined && !isTiny ? centred(piece.placement, circle, 1) : fitToHoop(piece, hoop);

@@ -45,6 +45,15 @@ export {
   type LetterFont,
   type LetterLayout,
 } from './helpers/index.ts';
-export { cornersOf, cutPart, joinParts, lineToArea, nudgeParts, outlineToLine, simplifyParts } from './partTools.ts';
+export {
+  cornersOf,
+  cutPart,
+  joinParts,
+  lineToArea,
+  nudgeParts,
+  outlineToLine,
+  simplifyParts,
+  turnRound,
+} from './partTools.ts';
 export { reimport, type Reimport } from './reimport.ts';
 export { escapedXml, writeSvg } from './writeSvg.ts';

@@ -44,6 +44,7 @@ describe('parts', () => {
     const random = seededRandom(seed);
     const placement = {
       scale: random.between(0.3, 3),
+      isSizeSet: true,
       turnDeg: random.between(-90, 90),
       mirrored: seed % 2 === 0,
       xMm: 3,

@@ -6,6 +6,7 @@ import {
   pathData,
   polylineLength,
   regionArea,
+  reversedPath,
   simplifyLine,
   splitByLine,
   subtractFromLines,
@@ -161,6 +162,13 @@ export function nudgeParts(piece: Piece, partIds: readonly string[], dxMm: numbe
       vein: part.vein && moved(part.vein),
     }),
     'nudge',
+  );
+}
+
+/** Turns lines round: they begin where they ended, and what stands on one side of them stands on the other. */
+export function turnRound(piece: Piece, partIds: readonly string[]): Edit | null {
+  return eachPart(piece, partIds, 'Turn the line round', (part) =>
+    part.kind === 'line' ? { ...part, path: reversedPath(part.path) } : null,
   );
 }
 

@@ -201,6 +201,7 @@ describe('what lies behind', () => {
     const used = new ShapePlacer();
     const placements = fc.record({
       scale: fc.double({ min: 0.3, max: 20, noNaN: true }),
+      isSizeSet: fc.boolean(),
       turnDeg: fc.integer({ min: -180, max: 180 }),
       mirrored: fc.boolean(),
       xMm: fc.integer({ min: -200, max: 200 }),
@@ -208,7 +209,7 @@ describe('what lies behind', () => {
     });
     const asDrawn = new ShapePlacer().place({
       ...piece,
-      placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
+      placement: { scale: 1, isSizeSet: true, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
     });
     fc.assert(
       fc.property(placements, (placement) => {
@@ -263,12 +264,32 @@ describe('hoop', () => {
     [60, 100, false],
     [90, 125, false],
     [900, 150, true],
-  ])('finds a hoop for a new drawing of %i mm', (sizeMm, nominalMm, isScaled) => {
+  ])('finds a hoop for a new drawing without a size, %i mm across', (sizeMm, nominalMm, isScaled) => {
     const r = sizeMm / 2;
-    const piece = read(wrap(`<circle cx="0" cy="0" r="${r}"/>`));
+    const piece = read(`<svg xmlns="http://www.w3.org/2000/svg"><circle cx="0" cy="0" r="${r}"/></svg>`);
+    expect(piece.placement.isSizeSet).toBe(false);
     const settled = settleInHoop(piece, { x: 0, y: 0, r });
     expect(settled.hoop!.nominalMm).toBe(nominalMm);
     expect(settled.placement.scale !== 1).toBe(isScaled);
+  });
+
+  // The ring is 6 mm narrower inside than its name, and 12 mm of air stay free all round.
+  it.each([
+    [25, 100],
+    [70, 100],
+    [71, 125],
+    [270, 300],
+    [280, null],
+  ])('of %i mm, stated in millimetres, keeps its size and has the smallest hoop that holds it', (sizeMm, nominalMm) => {
+    const r = sizeMm / 2;
+    const circle = `<circle cx="${r}" cy="${r}" r="${r}"/>`;
+    const piece = read(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${sizeMm}mm" viewBox="0 0 ${sizeMm} ${sizeMm}">${circle}</svg>`,
+    );
+    expect(piece.placement.isSizeSet).toBe(true);
+    const settled = settleInHoop(piece, { x: r, y: r, r });
+    expect(settled.hoop?.nominalMm ?? null).toBe(nominalMm);
+    expect(settled.placement.scale).toBe(1);
   });
 });
 

@@ -33,7 +33,7 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
   const tree = readXmlTree(source);
   if (!tree.ok) return tree;
   try {
-    const { matrix, unitMm, viewport } = rootFrame(tree.value);
+    const { matrix, unitMm, viewport, isPhysical } = rootFrame(tree.value);
     const restored = restoredPiece(tree.value, viewport, id);
     if (restored) return success(restored);
     const walker = new SvgWalker(tree.value);
@@ -48,8 +48,10 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
         `The drawing has nothing in it to stitch. ${notes[0] ?? 'Draw areas or lines with a fill or a stroke.'}`,
       );
     }
+    const blank = emptyPiece(id, shortened(name, 200));
     const piece = inTheMiddle({
-      ...emptyPiece(id, shortened(name, 200)),
+      ...blank,
+      placement: { ...blank.placement, isSizeSet: isPhysical },
       drawing: {
         source: shortened(name, 200),
         unitMm,
@@ -107,7 +109,7 @@ function keptPiece(text: string | undefined): Piece | null {
 }
 
 /** How user units become millimetres: by the physical size of the drawing where it has one, else 96 to the inch. */
-function rootFrame(root: SvgElement): { matrix: Matrix; unitMm: number; viewport: Viewport } {
+function rootFrame(root: SvgElement): { matrix: Matrix; unitMm: number; viewport: Viewport; isPhysical: boolean } {
   const { width, height, preserveAspectRatio } = root.attributes;
   for (const [key, text] of Object.entries({ width, height })) {
     if ((readSvgLength(text)?.value ?? 1) <= 0) {
@@ -116,14 +118,15 @@ function rootFrame(root: SvgElement): { matrix: Matrix; unitMm: number; viewport
   }
   const box = readViewBox(root);
   const [widthMm, heightMm] = [physicalMm(width), physicalMm(height)];
+  const isPhysical = widthMm !== null || heightMm !== null;
   if (!box) {
     const size = (mm: number | null, text: string | undefined): number =>
       mm === null ? (readSvgLength(text)?.value ?? 300) : mm / PLAIN_UNIT_MM;
     const viewport = { width: size(widthMm, width), height: size(heightMm, height) };
-    return { matrix: [PLAIN_UNIT_MM, 0, 0, PLAIN_UNIT_MM, 0, 0], unitMm: PLAIN_UNIT_MM, viewport };
+    return { matrix: [PLAIN_UNIT_MM, 0, 0, PLAIN_UNIT_MM, 0, 0], unitMm: PLAIN_UNIT_MM, viewport, isPhysical };
   }
   const [, , boxWidth, boxHeight] = box;
-  const unitMm = widthMm === null && heightMm === null ? PLAIN_UNIT_MM : null;
+  const unitMm = isPhysical ? null : PLAIN_UNIT_MM;
   const place = {
     x: 0,
     y: 0,
@@ -131,7 +134,8 @@ function rootFrame(root: SvgElement): { matrix: Matrix; unitMm: number; viewport
     height: unitMm === null ? (heightMm ?? (widthMm! * boxHeight) / boxWidth) : boxHeight * unitMm,
   };
   const matrix = viewBoxTransform(box, place, preserveAspectRatio);
-  return { matrix, unitMm: Math.sqrt(matrix[0] * matrix[3]), viewport: { width: boxWidth, height: boxHeight } };
+  const viewport = { width: boxWidth, height: boxHeight };
+  return { matrix, unitMm: Math.sqrt(matrix[0] * matrix[3]), viewport, isPhysical };
 }
 
 function notesOf(told: Told): string[] {

@@ -9,11 +9,11 @@ import { inscribedCircle } from './inscribedCircle.ts';
 import { lengthsOf, placeOn, reversedLine, wayRound } from './alongPolyline.ts';
 import { compose, inverse, mapPoints } from './matrix.ts';
 import { cellRows, scanCells, scanFrame } from './scanCells.ts';
-import { isInside, polylineLength, regionArea } from './shapes.ts';
+import { isInside, polylineLength, regionArea, ringArea } from './shapes.ts';
 import { scanRows } from './scanRows.ts';
 import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
 import { convexHull, smallestCircle } from './smallestCircle.ts';
-import { farthestCoordinate, movedPath, pathPoints } from './pathOps.ts';
+import { farthestCoordinate, movedPath, pathPoints, reversedPath } from './pathOps.ts';
 import { runsOf, RunWalker, stationsAlong, tightestRadiusMm } from './stations.ts';
 
 const SEEDS = Array.from({ length: 40 }, (_, i) => i + 1);
@@ -149,6 +149,29 @@ describe('cutting', () => {
       }
     }
     expect(kept).toBeCloseTo(sampled, 0);
+  });
+});
+
+describe('a path turned round', () => {
+  it('runs through the same places from its end to its start, and turned twice is as it was', () => {
+    for (const seed of SEEDS) {
+      const data = someCurve(seed);
+      const [there, back] = [flattenPath(data, 0.01), flattenPath(reversedPath(data), 0.01)];
+      const again = flattenPath(reversedPath(reversedPath(data)), 0.01);
+      expect(back.length).toBe(there.length);
+      there.forEach((run, i) => {
+        const [turned, twice] = [back[i]!, again[i]!];
+        expect(turned.closed).toBe(run.closed);
+        expect(Math.abs(polylineLength(turned) - polylineLength(run))).toBeLessThan(0.05);
+        expect(polylineLength(twice)).toBeCloseTo(polylineLength(run), 6);
+        const ends = ({ points }: typeof run): number[] => [points[0]!, points[1]!, points.at(-2)!, points.at(-1)!];
+        if (run.closed) return expect(Math.abs(ringArea(turned.points) + ringArea(run.points))).toBeLessThan(0.5);
+        // A single stretch that was closed runs there and back: it has no direction.
+        if (run.points.length === 4) return;
+        const [ax, ay, bx, by] = ends(run);
+        ends(turned).forEach((value, k) => expect(value).toBeCloseTo([bx, by, ax, ay][k]!, 6));
+      });
+    }
   });
 });
 

@@ -14,7 +14,7 @@ export { clipToBox } from './clipToBox.ts';
 export { guidedField, radialField, type DirectionField } from './directionField.ts';
 export { fieldSpans, type SpanFan } from './fieldSpans.ts';
 export { fieldRows, type FieldRowOptions } from './fieldRows.ts';
-export { farthestCoordinate, movedPath, pathPoints, pathReach, pathStart } from './pathOps.ts';
+export { farthestCoordinate, movedPath, pathPoints, pathReach, pathStart, reversedPath } from './pathOps.ts';
 export { flattenPath, type FlatRun } from './flatten.ts';
 export { narrowestGap, type Gap } from './gap.ts';
 export { inscribedCircle } from './inscribedCircle.ts';

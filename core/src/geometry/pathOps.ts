@@ -128,3 +128,41 @@ export function pathReach(data: string): number {
   }
   return Math.max(0, most[0] - least[0], most[1] - least[1]);
 }
+
+/**
+ * The same path walked the other way, run by run; closed runs stay closed and begin where they began.
+ * @throws Error where the text is not path data
+ */
+export function reversedPath(data: string): string {
+  const ops = readPath(data);
+  const runs: { steps: number[][]; closed: boolean }[] = [];
+  for (let i = 0; i < ops.length;) {
+    const op = ops[i]!;
+    const count = ARGUMENTS[op]!;
+    const numbers = [...ops.subarray(i + 1, i + 1 + count)];
+    if (op === Op.move) runs.push({ steps: [numbers], closed: false });
+    // What goes on after a run was closed goes on from where that began.
+    else if (op !== Op.close && runs.at(-1)!.closed)
+      runs.push({ steps: [runs.at(-1)!.steps[0]!, numbers], closed: false });
+    else if (op === Op.close) runs.at(-1)!.closed = true;
+    else runs.at(-1)!.steps.push(numbers);
+    i += 1 + count;
+  }
+  return runs.map(({ steps, closed }) => reversedRun(steps, closed)).join('');
+}
+
+/** @param steps each with the numbers that lead to its end: two for a line, six for a curve */
+function reversedRun(steps: readonly (readonly number[])[], closed: boolean): string {
+  const endOf = (step: readonly number[]): string => step.slice(-2).join(' ');
+  const [first] = steps;
+  const last = steps.at(-1)!;
+  // What closes by a straight stretch begins with that, so that it still begins where it began.
+  const closes = closed && endOf(last) !== endOf(first!);
+  let path = closes ? `M${endOf(first!)}L${endOf(last)}` : `M${endOf(last)}`;
+  for (let i = steps.length - 1; i > 0; i--) {
+    const step = steps[i]!;
+    const to = endOf(steps[i - 1]!);
+    path += step.length === 2 ? `L${to}` : `C${step[2]} ${step[3]} ${step[0]} ${step[1]} ${to}`;
+  }
+  return closed ? `${path}Z` : path;
+}

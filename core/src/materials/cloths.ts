@@ -4,6 +4,8 @@ export type Washing = 'hot' | 'cool' | 'no';
 export interface Cloth {
   readonly id: string;
   readonly name: string;
+  /** The colour in which it is usually met. */
+  readonly usualHex: string;
   readonly weightGsm: number;
   readonly thicknessMm: number;
   /** Threads to the centimetre, for the drawing of its weave; 0 where none can be seen. */
@@ -17,6 +19,7 @@ export interface Cloth {
 export const CLOTHS: readonly Cloth[] = [
   {
     id: 'lawn',
+    usualHex: '#f4f1ea',
     name: 'Cotton lawn',
     weightGsm: 80,
     thicknessMm: 0.15,
@@ -27,6 +30,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'quilting-cotton',
+    usualHex: '#f1ede4',
     name: 'Quilting cotton',
     weightGsm: 140,
     thicknessMm: 0.28,
@@ -37,6 +41,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'calico',
+    usualHex: '#e9dfc8',
     name: 'Calico',
     weightGsm: 150,
     thicknessMm: 0.3,
@@ -47,6 +52,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'fine-linen',
+    usualHex: '#ece5d6',
     name: 'Fine linen',
     weightGsm: 150,
     thicknessMm: 0.3,
@@ -57,6 +63,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'heavy-linen',
+    usualHex: '#d9cfb9',
     name: 'Heavy linen',
     weightGsm: 250,
     thicknessMm: 0.5,
@@ -67,6 +74,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'jean',
+    usualHex: '#5d7699',
     name: 'Satin-faced jean',
     weightGsm: 260,
     thicknessMm: 0.45,
@@ -77,6 +85,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'denim',
+    usualHex: '#3f5273',
     name: 'Denim',
     weightGsm: 400,
     thicknessMm: 0.8,
@@ -87,6 +96,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'canvas',
+    usualHex: '#e3d8bf',
     name: 'Bag canvas',
     weightGsm: 340,
     thicknessMm: 0.7,
@@ -97,6 +107,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'jersey',
+    usualHex: '#e6e4e0',
     name: 'Jersey',
     weightGsm: 180,
     thicknessMm: 0.5,
@@ -107,6 +118,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'felt',
+    usualHex: '#cfc4b4',
     name: 'Wool felt',
     weightGsm: 300,
     thicknessMm: 1.2,
@@ -117,6 +129,7 @@ export const CLOTHS: readonly Cloth[] = [
   },
   {
     id: 'silk',
+    usualHex: '#f3ede0',
     name: 'Silk',
     weightGsm: 60,
     thicknessMm: 0.12,
@@ -167,4 +180,13 @@ export function isPulled({ stretches, weightGsm }: Cloth): boolean {
 export function travelBehindMm(cloth: Cloth, clothLightness: number): number {
   const isDense = cloth.weightGsm >= 250 && clothLightness < 60;
   return isDense ? 20 : 10;
+}
+
+/** Another cloth in place of one: in its own usual colour, unless the colour was chosen. */
+export function usualCloth(
+  kind: string,
+  now: { readonly kind: string; readonly colour: string },
+): { readonly kind: string; readonly colour?: string } {
+  const [before, after] = [clothOf(now.kind), clothOf(kind)];
+  return before && after && before.usualHex === now.colour ? { kind, colour: after.usualHex } : { kind };
 }

@@ -43,6 +43,7 @@ export {
   tracingThrough,
   travelBehindMm,
   type Cloth,
+  usualCloth,
 } from './cloths.ts';
 export {
   AIR_MM,

@@ -118,7 +118,7 @@ describe('what must come before what', () => {
   it('a part larger than the hoop is worked in portions, which together are all of it', () => {
     const piece = svgPiece('<rect width="300" height="14" fill="#a33"/>', {
       hoop: plainHoop(150, 12),
-      placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: -150, yMm: -7 },
+      placement: { scale: 1, isSizeSet: true, turnDeg: 0, mirrored: false, xMm: -150, yMm: -7 },
     });
     const whole = planOf(piece);
     const plan = planOf({

@@ -56,6 +56,25 @@ describe('the pattern on paper', () => {
     },
   );
 
+  it('marks lines that are not stitched too, each with its own dashes', () => {
+    const dashes = (['guide', 'cut', 'sew', 'fold', null] as const).map((marking) => {
+      const read = readSvg(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="99mm" viewBox="0 0 99 99"><path d="M0 0H60" stroke="#a33"/></svg>',
+        'x',
+        'X',
+      );
+      if (!read.ok) throw new Error(read.problem);
+      const parts = [{ ...read.value.drawing.parts[0]!, marking }];
+      const piece = { ...read.value, drawing: { ...read.value.drawing, parts } };
+      const [page] = patternPages(piece, new Planner().plan(piece, USUAL_FACTORS).plan, OPTIONS);
+      expect(drawn(page!)).toBeCloseTo(60, 6);
+      return lines(page!).find(({ widthMm }) => widthMm > 0.2)!.dashMm;
+    });
+    const [guide, cut, sew, fold, stitched] = dashes;
+    expect([cut, stitched]).toEqual([null, null]);
+    expect(new Set([guide, sew, fold, null]).size).toBe(4);
+  });
+
   it('marks what two parts share once, whichever of them was drawn with it', () => {
     const square = (x: number): string => `<rect x="${x}" y="10" width="30" height="30"/>`;
     const [page] = pages(square(10) + square(40));

@@ -3,7 +3,7 @@ import type { Plan } from '../thread/index.ts';
 import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
 import { drawnOnce, type Box, type Polyline } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
-import type { Piece } from '../piece/index.ts';
+import type { Marking, Piece } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import type { Page, PrinterScale, Sheet } from './sheets.ts';
 import { HAIR_MM, tiledPages, type Artwork, type Ink, type Label } from './tiles.ts';
@@ -46,8 +46,13 @@ function artwork(
   };
   // What two parts share is marked once: a mark drawn twice is hard to get out, and no truer.
   if (isOutlined) {
-    for (const line of drawnOnce(plan.parts.flatMap(outlines), widthMm / 2)) {
+    const stitched = plan.parts.filter(({ part }) => part.marking === null);
+    for (const line of drawnOnce(stitched.flatMap(outlines), widthMm / 2))
       add(line, { widthMm, grey: 0, dashMm: null });
+    for (const planned of plan.parts) {
+      if (planned.part.marking === null) continue;
+      for (const line of outlines(planned))
+        add(line, { widthMm, grey: 0, dashMm: MARKING_DASH_MM[planned.part.marking] });
     }
   }
   plan.parts.forEach((planned, i) => {
@@ -68,6 +73,9 @@ function artwork(
   }
   return { inks, labels };
 }
+
+/** Lines that are not stitched are told apart by their dashes, mm; what is cut is drawn through. */
+const MARKING_DASH_MM: Readonly<Record<Marking, number | null>> = { guide: 0.8, cut: null, sew: 2, fold: 5 };
 
 /** An arrow up and down beside the design: this way the threads of the cloth run. */
 function grainArrow({ minX, minY, maxY }: Box): Polyline[] {

@@ -14,6 +14,7 @@ import {
   MOST_SHADES,
   newColour,
   type Colourway,
+  type Marking,
   type PaletteColour,
   type Part,
   type Pass,
@@ -23,7 +24,9 @@ import {
 
 /** What a person can do to a piece. Each gives an edit, or null where nothing would change. */
 
+/** Gives a piece another name; an empty one keeps the old. */
 export function renamePiece(piece: Piece, name: string): Edit | null {
+  if (name.trim() === '') return null;
   return editOf(piece, 'Rename the piece', [[['name'], name]], 'name');
 }
 
@@ -149,7 +152,10 @@ export function dropColourway(piece: Piece, id: string): Edit | null {
   return editOf(piece, 'Drop a colourway', [[['colourways'], left]]);
 }
 
-export function renamePart(piece: Piece, partId: string, name: string): Edit | null {
+/** Gives a part another name; an empty one keeps the old. */
+export function renamePart(piece: Piece, partId: string, given: string): Edit | null {
+  const name = given.trim();
+  if (name === '') return null;
   return editParts(piece, 'Rename a part', [partId], { name }, `name-${partId}`);
 }
 
@@ -228,6 +234,19 @@ export function setFilledWith(piece: Piece, partIds: readonly string[], filled: 
     filled === null ? 'Fill it with thread' : filled === 'print' ? 'Take it as printed' : 'Lay a scrap of cloth on';
   const scrap = filled === 'print' ? null : filled;
   return editParts(piece, label, partIds, { scrap, printed: filled === 'print', passes: null });
+}
+
+const MARKED: Readonly<Record<Marking, string>> = {
+  guide: 'Only mark it',
+  cut: 'Cut along it',
+  sew: 'Sew along it',
+  fold: 'Fold along it',
+};
+
+/** Takes lines as marked and not stitched, or (null) stitches them again. What was chosen of their layers goes. */
+export function setMarking(piece: Piece, partIds: readonly string[], marking: Marking | null): Edit | null {
+  const label = marking === null ? 'Stitch it' : MARKED[marking];
+  return editParts(piece, label, partIds, { marking, passes: null });
 }
 
 /** Leaves parts out of the piece for now, or takes them in again. */

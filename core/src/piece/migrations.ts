@@ -12,6 +12,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   6: { name: 'proposeLayers', up: proposeLayers },
   7: { name: 'orderTheWork', up: orderTheWork },
   8: { name: 'planTheFinish', up: planTheFinish },
+  9: { name: 'keepSizes', up: keepSizes },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -144,6 +145,15 @@ function planTheFinish(data: Data): Data {
     ...data,
     drawing: { ...drawing, parts },
   };
+}
+
+/** Version 9: lines that are only marked; sizes that stay. What was laid out keeps the size that it has. */
+function keepSizes(data: Data): Data {
+  const drawing = record(data['drawing']);
+  const parts = Array.isArray(drawing['parts'])
+    ? drawing['parts'].map((part) => ({ marking: null, ...record(part) }))
+    : drawing['parts'];
+  return { ...data, drawing: { ...drawing, parts }, placement: { isSizeSet: true, ...record(data['placement']) } };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

@@ -49,6 +49,7 @@ import {
   plainHoop,
   setDiffers,
   setFilledWith,
+  setMarking,
   plainScrap,
   setFinish,
   workInShade,
@@ -134,7 +135,11 @@ describe('piece files', () => {
   });
 
   it.each<[string, (data: Record<string, never>) => void, RegExp]>([
-    ['a later version', (d: Record<string, unknown>) => (d['version'] = 9), /later Junctura \(version 9/],
+    [
+      'a later version',
+      (d: Record<string, unknown>) => (d['version'] = PIECE_VERSION + 1),
+      new RegExp(`later Junctura \\(version ${PIECE_VERSION + 1}`),
+    ],
     ['a wrong type', (d) => ((d as unknown as Piece).placement.scale = 'big' as never), /placement\.scale/],
     ['an unknown field', (d: Record<string, unknown>) => (d['extra'] = 1), /top level.*extra/],
     [
@@ -258,6 +263,7 @@ describe('edits', () => {
       'accepted together',
       (p) => (p.accepted.length > 0 ? null : acceptFindings(p, [ACCEPTED, { ...ACCEPTED, part: null }])),
     ],
+    ['marked', (p) => setMarking(p, [p.drawing.parts.find(({ kind }) => kind === 'line')!.id], 'fold')],
     ['filled', (p) => setFilledWith(p, [first!.id], plainScrap('#aa8855'))],
     ['finish', (p) => setFinish(p, { end: 'patch', borderMm: 5 })],
     ['width', (p) => setStrokeWidth(p, [first!.id], 1.5)],

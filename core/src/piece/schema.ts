@@ -19,7 +19,7 @@ import { scrapSchema } from './scrap.ts';
 import { finishSchema, USUAL_FINISH } from './finish.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 8;
+export const PIECE_VERSION = 9;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -125,6 +125,9 @@ const passSchema = z
     }
   });
 
+/** Lines that are marked and not stitched: to measure by, to cut, sew or fold along. */
+export const MARKINGS = ['guide', 'cut', 'sew', 'fold'] as const;
+
 export const partSchema = z.strictObject({
   id,
   name: label,
@@ -157,6 +160,8 @@ export const partSchema = z.strictObject({
   scrap: scrapSchema.nullable(),
   /** Whether its colour is on the cloth already: nothing need be stitched. */
   printed: z.boolean(),
+  /** What a line that is not stitched is for: it is on the pattern, and takes no thread; null: it is stitched. */
+  marking: z.enum(MARKINGS).nullable(),
   /** What the person chose, in working order; null: as proposed. */
   passes: z.array(passSchema).max(MOST_PASSES).nullable(),
 });
@@ -303,6 +308,8 @@ export const pieceSchema = z
     /** Where the drawing lies on the cloth: mirrored, scaled, turned about its origin, then shifted; (0, 0) is the hoop's middle. */
     placement: z.strictObject({
       scale: z.number().min(SCALES.least).max(SCALES.most),
+      /** Whether its size was set, by typing it or by a drawing in millimetres: only an action that names a size changes it. */
+      isSizeSet: z.boolean(),
       turnDeg: finite,
       mirrored: z.boolean(),
       xMm: finite,
@@ -360,6 +367,7 @@ export type LayerRef = z.infer<typeof layerRefSchema>;
 export type FixedOrder = Piece['order'];
 export type SittingCalendar = Piece['calendar'];
 export type PieceUse = Piece['use'];
+export type Marking = NonNullable<Part['marking']>;
 export type Placement = Piece['placement'];
 
 /** A part as it is first drawn: nothing chosen of it yet. */
@@ -378,6 +386,7 @@ export function newPart(part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colo
     locked: false,
     scrap: null,
     printed: false,
+    marking: null,
     passes: null,
     ...part,
   };
@@ -428,11 +437,11 @@ export function emptyPiece(id: string, name: string): Piece {
       sittingsPerWeek: 3,
       own: null,
     },
-    cloth: { kind: DEFAULT_CLOTH, colour: '#ece5d6' },
+    cloth: { kind: DEFAULT_CLOTH, colour: clothOf(DEFAULT_CLOTH)!.usualHex },
     hoop: null,
     positions: [],
     drawing: { source: '', unitMm: 1, hidden: 'cut', notes: [], underlay: null, parts: [] },
-    placement: { scale: 1, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
+    placement: { scale: 1, isSizeSet: true, turnDeg: 0, mirrored: false, xMm: 0, yMm: 0 },
     palette: [],
     colourways: [],
     order: NOTHING_FIXED,

@@ -19,7 +19,7 @@ import {
 
 /** The best treatments of a part, best first. */
 export function propose(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
-  if (part.printed) return [];
+  if (part.printed || part.marking !== null) return [];
   if (part.scrap) return scrapProposals(part.scrap, settings);
   if (placed.kind === 'area') return areaProposals(placed, sense, settings);
   if (placed.kind === 'line' && sense.lines) return lineProposals(part, placed, sense.lines, settings);

@@ -68,7 +68,7 @@ export class Proposer {
         this.advise(parts[j]!, shapes[j]!, senses[j]!, settings, shared);
       const offered = (): readonly Proposal[] => offeredFor(i);
       const settle = (): readonly SettledPass[] => {
-        if (!placed.box) return [];
+        if (!placed.box || part.marking !== null) return [];
         const own = settledPasses(part, placed, offered);
         if (part.passes !== null) return own;
         const image = mirrored[i];

@@ -1,6 +1,8 @@
 import { isShortLine, isSmallRound } from '../propose/index.ts';
 import { axisOf, veinLineOf, type PlacedShape } from '../drawing/index.ts';
 import {
+  ringArea,
+  type Ring,
   guidedField,
   lengthsOf,
   mapPoints,
@@ -54,7 +56,9 @@ const EDGE_INSIDE = 0.6;
 export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, below: Below): StitchShape {
   const { shape } = placed;
   const lines = (drawn: readonly Polyline[]): StitchShape => ({ region: [], lines: drawn, spots: NO_SPOTS });
-  const outlines = (region: Region): StitchShape => lines(region.map((points) => ({ points, closed: true })));
+  // Outlines run round their area and round its holes so that it lies to the left: there stands what has a side.
+  const outlines = (region: Region): StitchShape =>
+    lines(region.map((points) => ({ points: roundTheOtherWay(points), closed: true })));
   const inside = (mm: number): Region => offset(simplifyRegion(shape.region, WOBBLE_MM), -mm);
   switch (pass.role) {
     case 'accent':
@@ -70,12 +74,30 @@ export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, bel
       return lines(vein ? [{ points: vein.points, closed: false }] : []);
     }
     case 'filling': {
+      if (placed.kind === 'line' && stitchKind(pass.stitch).worksOn === 'line')
+        return { ...shape, lines: shape.lines.map(insideToTheLeft) };
       if (stitchKind(pass.stitch).worksOn !== 'spot') return shape;
       if (isShortLine(placed)) return spotOn(shape.lines[0]!, pass.stitch);
       if (!isSmallRound(placed)) return shape;
       return { region: [], lines: [], spots: Float64Array.of(placed.widest!.x, placed.widest!.y) };
     }
   }
+}
+
+/** A ring from the same point, the other way round. */
+function roundTheOtherWay(ring: Ring): Ring {
+  const turned = new Float64Array(ring.length);
+  for (let i = 0; i < ring.length; i += 2) {
+    const from = (ring.length - i) % ring.length;
+    turned[i] = ring[from]!;
+    turned[i + 1] = ring[from + 1]!;
+  }
+  return turned;
+}
+
+/** What goes round is worked with its inside to the left, whichever way it was drawn; an open line as it was drawn. */
+function insideToTheLeft(line: Polyline): Polyline {
+  return line.closed && ringArea(line.points) > 0 ? { points: roundTheOtherWay(line.points), closed: true } : line;
 }
 
 /** Where one stitch stands for a short line: a loop begins at its foot, everything else has its middle there. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlannedPart } from '@junctura/core/work';
 import { axisOf, veinLineOf } from '@junctura/core/drawing';
-import { mapPoints, pathData, type Polyline } from '@junctura/core/geometry';
+import { lengthsOf, mapPoints, pathData, placeOn, type Polyline } from '@junctura/core/geometry';
 import { stitchKind } from '@junctura/core/stitches';
 import { computed } from 'vue';
 
@@ -32,6 +32,17 @@ const points = computed(() =>
     return Array.from({ length: flat.length / 2 }, (_, i) => ({ x: flat[2 * i]!, y: flat[2 * i + 1]! }));
   }),
 );
+/** An arrow in the middle of a line: which way it runs. */
+const arrows = computed(() => {
+  if (props.planned.part.kind !== 'line') return [];
+  return props.planned.placed.shape.lines.flatMap(({ points, closed }) => {
+    const lengths = lengthsOf(points);
+    const whole = lengths.at(-1) ?? 0;
+    if (closed || whole < props.dotMm) return [];
+    const [[x, y], [toX, toY]] = [placeOn(points, lengths, 0.48 * whole), placeOn(points, lengths, 0.52 * whole)];
+    return [{ x: (x + toX) / 2, y: (y + toY) / 2, deg: (Math.atan2(toY - y, toX - x) * 180) / Math.PI }];
+  });
+});
 const drawn = computed(() =>
   props.stroke.length >= 4 ? pathData({ points: Float64Array.from(props.stroke), closed: false }, DECIMALS) : '',
 );
@@ -46,6 +57,14 @@ const drawn = computed(() =>
     <path v-if="borders" :d="borders" class="halo" />
     <path v-if="borders" :d="borders" class="border" />
     <circle v-for="({ x, y }, i) in points" :key="i" :cx="x" :cy="y" :r="dotMm" class="point" />
+    <path
+      v-for="({ x, y, deg }, i) in arrows"
+      :key="`arrow ${i}`"
+      :d="`M${-2 * dotMm} ${-1.6 * dotMm}L${1.6 * dotMm} 0L${-2 * dotMm} ${1.6 * dotMm}Z`"
+      :transform="`translate(${x} ${y}) rotate(${deg})`"
+      class="arrow"
+      data-test="runs"
+    />
     <path v-if="drawn" :d="drawn" class="drawn" />
   </g>
 </template>
@@ -65,6 +84,10 @@ path {
   stroke: #ffffff;
   stroke-width: 5px;
   opacity: 0.8;
+}
+.arrow {
+  fill: var(--ink);
+  stroke: var(--paper);
 }
 .vein {
   stroke: #1d58b8;

@@ -19,6 +19,8 @@ export const useSelection = defineStore('selection', () => {
   const opened = useOpenedPiece();
   const workings = useWorkings();
   const picked = ref<string[]>([]);
+  /** Whether parts are still being picked in a list, one after the other: it stays open. */
+  const isListing = ref(false);
   /** The colour whose thread alone is looked at. */
   const colourPicked = ref<string | null>(null);
   /** What was left on the needle when thread was noted last. */
@@ -34,6 +36,7 @@ export const useSelection = defineStore('selection', () => {
   function pick(ids: string[]): void {
     colourPicked.value = null;
     picked.value = ids;
+    if (ids.length === 0) isListing.value = false;
     pen.value = null;
   }
 
@@ -59,5 +62,5 @@ export const useSelection = defineStore('selection', () => {
     { flush: 'sync' },
   );
 
-  return { place, picked, pickedPart, pen, colourPicked, onNeedle, seeing, pick, pickColour };
+  return { place, picked, isListing, pickedPart, pen, colourPicked, onNeedle, seeing, pick, pickColour };
 });

@@ -161,6 +161,7 @@ function letBeGone(): void {
         maxlength="200"
         aria-label="Name of the piece"
         @input="opened.edit(renamePiece(opened.piece, ($event.target as HTMLInputElement).value))"
+        @blur="($event.target as HTMLInputElement).value = opened.piece.name"
       />
       <TheTape :step="step" :piece-id="id" />
       <div class="actions">

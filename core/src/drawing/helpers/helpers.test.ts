@@ -81,7 +81,7 @@ describe('helpers', () => {
   });
 
   it('lie true to size on the cloth, whatever the drawing’s scale and turn', () => {
-    const placement = { scale: 0.4, turnDeg: 33, mirrored: true, xMm: 7, yMm: -2 };
+    const placement = { scale: 0.4, isSizeSet: true, turnDeg: 33, mirrored: true, xMm: 7, yMm: -2 };
     const piece = withParts(draw('border-rings', { radiusMm: 40, rings: 1 }), { ...emptyPiece('x', 'x'), placement });
     const circle = designCircle(piece)!;
     expect([circle.x, circle.y, circle.r].map((v) => Math.round(v * 10) / 10)).toEqual([3, -4, 40]);

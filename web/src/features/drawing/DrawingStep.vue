@@ -13,6 +13,7 @@ import {
 } from '@junctura/core/piece';
 import { NButton, NCheckbox, NInput, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
+import PickedBar from '../../ui/PickedBar.vue';
 import DrawingParts from './DrawingParts.vue';
 
 import NumberField from '../../ui/NumberField.vue';
@@ -66,7 +67,8 @@ const simplified = computed(() => {
   const after = (edit?.steps[0]?.after as typeof opened.piece.drawing.parts | undefined)?.find(
     ({ id }) => id === part.value!.id,
   );
-  return edit && after ? { edit, corners: cornersOf(after) } : null;
+  // What would have more corners than before is no simpler.
+  return edit && after && cornersOf(after) < cornersOf(part.value) ? { edit, corners: cornersOf(after) } : null;
 });
 const NUDGES = [
   { label: 'Left', x: -0.5, y: 0, sign: '←' },
@@ -84,7 +86,7 @@ function strengthen(percent: number): void {
 
 <template>
   <HelperPanel v-if="isHelping" @close="isHelping = false" />
-  <div v-else-if="several" class="stack">
+  <div v-else-if="several && !selection.isListing" class="stack">
     <h2>{{ selection.picked.length }} parts</h2>
     <p class="soft">Parts of one group are worked alike: what you choose for one is chosen for all.</p>
     <div class="row">
@@ -97,16 +99,17 @@ function strengthen(percent: number): void {
     <p v-if="!joined" class="small soft">Only parts of one kind, none of them locked, can be joined.</p>
   </div>
 
-  <div v-else-if="part && placed" class="stack">
+  <div v-else-if="part && placed && !selection.isListing" class="stack">
     <button type="button" class="plain soft small" @click="selection.pick([])">‹ All parts</button>
     <div class="field">
       <label for="part-name">Name</label>
       <NInput
-        :value="part.name"
+        :key="`${part.id} ${part.name}`"
+        :default-value="part.name"
         size="small"
         maxlength="200"
         :input-props="{ id: 'part-name' }"
-        @update:value="(name) => opened.edit(renamePart(opened.piece, part!.id, name))"
+        @change="(name) => opened.edit(renamePart(opened.piece, part!.id, name))"
       />
     </div>
     <p>
@@ -231,6 +234,12 @@ function strengthen(percent: number): void {
         <NRadio value="keep">stitch it all the same</NRadio>
       </NRadioGroup>
     </fieldset>
+    <PickedBar
+      v-if="selection.picked.length > 0"
+      :count="selection.picked.length"
+      @go="selection.isListing = false"
+      @none="selection.pick([])"
+    />
     <DrawingParts />
   </div>
 </template>

@@ -1,9 +1,20 @@
 <script setup lang="ts">
 import { centred, fitToHoop, mirrored, onTheGrain, spreadOfPositions, turned } from '@junctura/core/drawing';
-import { AIR_MM, clothFor, CLOTHS, HOOP_SIZES_MM, hoopNeeds, ownsHoop, OVAL_SIZES_MM } from '@junctura/core/materials';
+import {
+  AIR_MM,
+  clothFor,
+  CLOTHS,
+  HOOP_RANGE_MM,
+  HOOP_SIZES_MM,
+  hoopNeeds,
+  ownsHoop,
+  OVAL_SIZES_MM,
+  usualCloth,
+} from '@junctura/core/materials';
 import { formatLength, roundTo } from '@junctura/core/measure';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
-import { NButton } from 'naive-ui';
+import { Lock, LockOpen } from '@lucide/vue';
+import { NButton, NCheckbox } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import ClothNeeds from './ClothNeeds.vue';
@@ -33,8 +44,8 @@ const airMm = computed(() => hoop.value?.airMm ?? AIR_MM.usual);
 /** A hoop as one word: its nominal size, for ovals both. */
 const sizeKey = ({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>): string =>
   shortMm === null ? String(nominalMm) : `${nominalMm}x${shortMm}`;
-const hoops = computed(() => [
-  { value: '0', label: 'No hoop' },
+const OTHER = 'other';
+const sizes = computed(() => [
   ...[...HOOP_SIZES_MM.map((nominalMm) => ({ nominalMm, shortMm: null })), ...OVAL_SIZES_MM]
     .map((size) => ({ size, isOwned: ownsHoop(threads.box.basket, size) }))
     // Those in the workbasket come first.
@@ -44,6 +55,17 @@ const hoops = computed(() => [
       label: `${size.shortMm === null ? 'Round' : 'Oval'}, ${hoopSizeText(size, settings.units)}${isOwned ? ', yours' : ''}`,
     })),
 ]);
+const hoops = computed(() => [
+  { value: '0', label: 'No hoop' },
+  ...sizes.value,
+  { value: OTHER, label: 'Another size, typed…' },
+]);
+/** Whether the size of the hoop is typed: asked for, or none of those that are sold everywhere. */
+const isTyping = ref(false);
+const isOther = computed(
+  () => hoop.value !== null && (isTyping.value || sizes.value.every(({ value }) => value !== sizeKey(hoop.value!))),
+);
+const chosenHoop = computed(() => (hoop.value === null ? '0' : isOther.value ? OTHER : sizeKey(hoop.value)));
 /** Cloth that lies in the workbasket, large enough for this hoop, says so. */
 const cloths = computed(() => {
   const { clothAcrossMm, clothUprightMm } = hoop.value
@@ -67,18 +89,35 @@ const USES: { value: Piece['use']; label: string }[] = [
 const hasDesign = computed(() => (design.value?.circle?.r ?? 0) > 0);
 const fitted = (next: Hoop): Placement => fitToHoop(opened.piece, next);
 
-/** A hoop is chosen for the design to fill; without one, or in several positions, the design keeps its size. */
+/** Whether the design keeps its size whatever the hoop does: it was set, or lies in several positions. */
+const keepsSize = computed(() => opened.piece.placement.isSizeSet || severalPositions.value || hoop.value === null);
+function setSize(nominalMm: number, shortMm: number | null): void {
+  const next = { ...(hoop.value ?? plainHoop(nominalMm, airMm.value)), nominalMm, shortMm, warp: null };
+  const name = hoopSizeText(next, settings.units);
+  const label = keepsSize.value ? `Take a hoop of ${name}` : `Fit to a hoop of ${name}`;
+  opened.edit(setHoop(opened.piece, next, keepsSize.value ? opened.piece.placement : fitted(next), label));
+}
+/** A design without a size of its own fills the hoop that is chosen. */
 function chooseHoop(key: string): void {
+  isTyping.value = key === OTHER;
+  if (key === OTHER) return hoop.value ? undefined : setSize(HOOP_SIZES_MM[2], null);
   if (key === '0') return opened.edit(setHoop(opened.piece, null, opened.piece.placement, 'Work without a hoop'));
   const [nominalMm, shortMm = null] = key.split('x').map(Number);
-  const next = { ...(hoop.value ?? plainHoop(nominalMm!, airMm.value)), nominalMm: nominalMm!, shortMm, warp: null };
-  const label = `Fit to the ${hoops.value.find(({ value }) => value === key)?.label.toLowerCase() ?? ''} hoop`;
-  opened.edit(setHoop(opened.piece, next, severalPositions.value ? opened.piece.placement : fitted(next), label));
+  setSize(nominalMm!, shortMm);
 }
-function changeHoop(change: Partial<Hoop>, label: string, fits = false): void {
+function changeHoop(change: Partial<Hoop>, label: string, follows = false): void {
   if (!hoop.value) return;
   const next = { ...hoop.value, ...change };
-  opened.edit(setHoop(opened.piece, next, fits ? fitted(next) : opened.piece.placement, label));
+  opened.edit(setHoop(opened.piece, next, follows ? fitted(next) : opened.piece.placement, label));
+}
+/** What fitting to the hoop would make of the width, where that is something else; null: it fits as it is. */
+const fitting = computed(() => {
+  if (!hoop.value || !design.value || severalPositions.value || !hasDesign.value) return null;
+  const factor = fitted(hoop.value).scale / opened.piece.placement.scale;
+  return Math.abs(factor - 1) < 0.005 ? null : { factor, widthMm: design.value.widthMm * factor };
+});
+function keepSize(isSizeSet: boolean): void {
+  place({ ...opened.piece.placement, isSizeSet }, isSizeSet ? 'Keep this size' : 'Let the size follow the hoop');
 }
 
 function place(placement: Placement, label: string): void {
@@ -86,7 +125,8 @@ function place(placement: Placement, label: string): void {
 }
 function resize(sizeMm: number, nowMm: number): void {
   const circle = design.value?.circle;
-  if (circle && nowMm > 0) place(centred(opened.piece.placement, circle, sizeMm / nowMm), 'Change the size');
+  if (!circle || nowMm <= 0) return;
+  place({ ...centred(opened.piece.placement, circle, sizeMm / nowMm), isSizeSet: true }, 'Change the size');
 }
 function shift(axis: 'xMm' | 'yMm', byMm: number): void {
   place({ ...opened.piece.placement, [axis]: opened.piece.placement[axis] + byMm }, 'Move the design');
@@ -102,22 +142,47 @@ const isComparing = ref(false);
 <template>
   <div class="stack">
     <h2>Hoop and size</h2>
-    <ChoiceField label="Hoop" :value="hoop ? sizeKey(hoop) : '0'" :options="hoops" @change="chooseHoop" />
+    <ChoiceField label="Hoop" :value="chosenHoop" :options="hoops" @change="chooseHoop" />
+    <div v-if="hoop && isOther" class="pair" data-test="typed-hoop">
+      <LengthField
+        label="Hoop, across"
+        :value-mm="hoop.nominalMm"
+        :min-mm="HOOP_RANGE_MM.min"
+        :max-mm="HOOP_RANGE_MM.max"
+        @change="(mm) => setSize(mm, hoop!.shortMm)"
+      />
+      <LengthField
+        label="Hoop, up and down"
+        :value-mm="hoop.shortMm ?? hoop.nominalMm"
+        :min-mm="HOOP_RANGE_MM.min"
+        :max-mm="HOOP_RANGE_MM.max"
+        @change="(mm) => setSize(hoop!.nominalMm, mm === hoop!.nominalMm ? null : mm)"
+      />
+    </div>
     <div v-if="hoop" class="pair">
       <LengthField
-        label="Air to the ring"
+        label="Space to the ring"
         :value-mm="hoop.airMm"
         :min-mm="0"
         :max-mm="60"
-        @change="(mm) => changeHoop({ airMm: mm }, 'Change the air to the ring', !severalPositions)"
+        @change="(mm) => changeHoop({ airMm: mm }, 'Change the space to the ring', !keepsSize)"
       />
       <div class="field">
         <span class="label">&nbsp;</span>
-        <NButton size="small" type="primary" :disabled="!hasDesign" @click="place(fitted(hoop!), 'Fit to the hoop')"
+        <NButton
+          size="small"
+          :type="fitting ? 'primary' : 'default'"
+          :disabled="!fitting"
+          @click="place(fitted(hoop!), 'Fit to the hoop')"
           >Fit to the hoop</NButton
         >
       </div>
     </div>
+    <p v-if="hoop && fitting && design" class="small soft" data-test="fitting">
+      Fitting makes it <span class="figure">{{ formatLength(fitting.widthMm, settings.units) }}</span> wide instead of
+      <span class="figure">{{ formatLength(design.widthMm, settings.units) }}</span>:
+      {{ fitting.factor.toFixed(2) }} times its size.
+    </p>
     <div class="row">
       <NButton size="small" :disabled="!hasDesign" @click="isComparing = true"
         >Compare hoop sizes side by side…</NButton
@@ -182,6 +247,17 @@ const isComparing = ref(false);
         </div>
       </div>
     </div>
+    <NCheckbox
+      v-if="design && hoop"
+      :checked="opened.piece.placement.isSizeSet"
+      data-test="keep-size"
+      @update:checked="keepSize"
+    >
+      <span class="lock">
+        <component :is="opened.piece.placement.isSizeSet ? Lock : LockOpen" :size="15" aria-hidden="true" />
+        Keep this size{{ opened.piece.placement.isSizeSet ? '' : ': now it follows the hoop' }}
+      </span>
+    </NCheckbox>
     <p class="small soft">
       With the hoop in focus, Shift and the arrow keys move the design by 1 mm, with Alt by 0.1 mm.
     </p>
@@ -195,7 +271,7 @@ const isComparing = ref(false);
         label="Kind"
         :value="opened.piece.cloth.kind"
         :options="cloths"
-        @change="(kind) => opened.edit(setCloth(opened.piece, { kind }))"
+        @change="(kind) => opened.edit(setCloth(opened.piece, usualCloth(kind, opened.piece.cloth)))"
       />
       <div class="field">
         <label for="cloth-colour">Colour</label>
@@ -238,6 +314,11 @@ const isComparing = ref(false);
 .note strong {
   color: var(--ink);
   font-weight: 600;
+}
+.lock {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
 }
 .colour {
   width: 100%;

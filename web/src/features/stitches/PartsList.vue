@@ -1,60 +1,63 @@
 <script setup lang="ts">
 import { plural } from '@junctura/core/measure';
-import { colourName } from '@junctura/core/piece';
+import { colourName, type Marking } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
+import type { PlannedPart } from '@junctura/core/work';
 import { computed } from 'vue';
+import PartShape from '../../hoop/PartShape.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
-import { useWorkings } from '../../session/workings.ts';
+import { usePickInList } from '../../session/pickInList.ts';
 import { useSelection } from '../../session/selection.ts';
-import { useSettings } from '../../session/settings.ts';
-import { KIND_WORDS, partSize } from '../../session/partWords.ts';
+import { useWorkings } from '../../session/workings.ts';
 
-/** The parts from front to back; those that are worked alike stand together under one heading. */
-defineProps<{ detail: 'shape' | 'stitch' }>();
-
+/** The parts from front to back, each with its shape, its name and what it is worked in. */
 const opened = useOpenedPiece();
-
 const workings = useWorkings();
-
 const selection = useSelection();
-const settings = useSettings();
+
+const MARKED_WORDS: Readonly<Record<Marking, string>> = {
+  guide: 'only marked',
+  cut: 'cut along it',
+  sew: 'sewn along',
+  fold: 'folded along',
+};
+
+function workedIn({ part, passes }: PlannedPart): string {
+  if (part.marking) return MARKED_WORDS[part.marking];
+  if (passes.length === 0) return 'not worked';
+  const layers = [...passes].reverse();
+  return layers.map((pass) => `${stitchKind(pass.stitch).name}, ${plural(pass.strands, 'strand')}`).join(' over ');
+}
 
 const entries = computed(() =>
-  [...(workings.current?.plan.parts ?? [])].reverse().map(({ part, placed, passes }) => ({
-    part,
-    hex: colourName(opened.piece.palette.find((colour) => colour.id === part.colour)!).hex,
-    shape: `${KIND_WORDS[part.kind]} · ${partSize(placed, settings.units)}`,
-    stitch:
-      passes.length === 0
-        ? 'not worked'
-        : [...passes]
-            .reverse()
-            .map((pass) => `${stitchKind(pass.stitch).name}, ${plural(pass.strands, 'strand')}`)
-            .join(' over '),
-    like: part.group === null ? 0 : opened.piece.drawing.parts.filter((other) => other.group === part.group).length,
-    isChosen: part.passes !== null,
-  })),
+  [...(workings.current?.plan.parts ?? [])].reverse().map((planned) => {
+    const { part } = planned;
+    return {
+      planned,
+      part,
+      hex: colourName(opened.piece.palette.find((colour) => colour.id === part.colour)!).hex,
+      stitch: workedIn(planned),
+      like: part.group === null ? 0 : opened.piece.drawing.parts.filter((other) => other.group === part.group).length,
+    };
+  }),
 );
-
-function pick(id: string, event: MouseEvent | KeyboardEvent): void {
-  const isAdding = event.shiftKey || event.ctrlKey || event.metaKey;
-  selection.pick(isAdding ? [...new Set([...selection.picked, id])] : [id]);
-}
+const { pick, pickAll } = usePickInList(() => entries.value.map(({ part }) => part.id));
 </script>
 
 <template>
-  <ol class="parts">
+  <ol class="parts" @keydown.ctrl.a.prevent="pickAll" @keydown.meta.a.prevent="pickAll">
     <li v-for="entry in entries" :key="entry.part.id">
       <button
         type="button"
         class="plain part"
         :class="{ picked: selection.picked.includes(entry.part.id) }"
+        :aria-pressed="selection.picked.includes(entry.part.id)"
         @click="pick(entry.part.id, $event)"
       >
-        <span class="swatch" :style="{ background: entry.hex }"></span>
+        <PartShape :planned="entry.planned" :hex="entry.hex" />
         <span class="words">
           <span class="name">{{ entry.part.name }}</span>
-          <span class="small soft">{{ detail === 'shape' ? entry.shape : entry.stitch }}</span>
+          <span class="small soft">{{ entry.stitch }}</span>
         </span>
         <span v-if="entry.like > 1" class="small soft like">one of {{ entry.like }} alike</span>
       </button>

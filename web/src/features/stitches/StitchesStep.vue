@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { passesAsWorked } from '@junctura/core/work';
 import FilledWith from './FilledWith.vue';
+import LineUse from './LineUse.vue';
 import { asPass, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
 import { formatDuration, formatThread } from '@junctura/core/measure';
@@ -22,6 +23,7 @@ import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import { RouterLink } from 'vue-router';
 import LayerList from './PassList.vue';
+import PickedBar from '../../ui/PickedBar.vue';
 import PartsList from './PartsList.vue';
 import type { PassChange } from './passChange.ts';
 import PassEditor from './PassEditor.vue';
@@ -220,7 +222,7 @@ function recolour(id: string): void {
 </script>
 
 <template>
-  <div v-if="planned" class="stack">
+  <div v-if="planned && !selection.isListing" class="stack">
     <button type="button" class="plain soft small" @click="selection.pick([])">‹ All parts</button>
     <div>
       <h2>{{ selection.picked.length > 1 ? `${selection.picked.length} parts` : planned.part.name }}</h2>
@@ -251,6 +253,12 @@ function recolour(id: string): void {
             ),
           )
       "
+    />
+
+    <LineUse
+      v-if="planned.part.kind === 'line'"
+      :members="members.filter(({ kind }) => kind === 'line')"
+      :is-open="planned.placed.shape.lines.some(({ closed }) => !closed)"
     />
 
     <LayerList
@@ -285,7 +293,7 @@ function recolour(id: string): void {
         </div>
       </template>
     </LayerList>
-    <p v-if="planned.passes.length === 0 && !planned.part.printed" class="soft">
+    <p v-if="planned.passes.length === 0 && !planned.part.printed && !planned.part.marking" class="soft">
       This part is not worked: it lies wholly behind others.
     </p>
 
@@ -338,9 +346,15 @@ function recolour(id: string): void {
     <h2>Stitches</h2>
     <p class="soft">
       Every part has a stitch proposed for its size and shape. Pick a part in the hoop or here to see why, and to change
-      it.
+      it; several with Shift or Ctrl.
     </p>
-    <PartsList detail="stitch" />
+    <PickedBar
+      v-if="selection.picked.length > 0"
+      :count="selection.picked.length"
+      @go="selection.isListing = false"
+      @none="selection.pick([])"
+    />
+    <PartsList />
   </div>
 </template>
 

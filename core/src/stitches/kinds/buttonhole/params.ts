@@ -15,4 +15,14 @@ export const params = {
     default: 1,
     hint: 'Two short, two long by turns stand in steps, as scallops are edged.',
   },
+  side: {
+    type: 'choice',
+    label: 'Arms',
+    options: [
+      { value: 'inside', label: 'to the inside; left of an open line' },
+      { value: 'outside', label: 'to the outside; right of an open line' },
+    ],
+    default: 'inside',
+    hint: 'The loops lie on the line. An edge that is cut has its arms inside.',
+  },
 } as const satisfies ParamTable;

@@ -1,22 +1,25 @@
 import type { StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import type { ParamsOf } from '../../params.ts';
+import type { params } from './params.ts';
 import { forEachRun, type Place } from '../../shared/alongLines.ts';
 
 /** The corner where the thread is caught is drawn by points this far to either side of it, as a share of the way. */
 const CORNER = 0.22;
 
-/** Upright stitches, the thread caught along the line as an edge. The uprights stand to the left of the line. */
+/** Upright stitches, the thread caught along the line as an edge. The uprights stand to the left of the line, or to its right. */
 export function workButtonhole(
   shape: StitchShape,
-  { pitchMm, heightMm, stepMm, stepCount }: { pitchMm: number; heightMm: number; stepMm: number; stepCount: number },
+  { pitchMm, heightMm, stepMm, stepCount, side }: ParamsOf<typeof params>,
   sink: MoveSink,
 ): void {
+  const way = side === 'inside' ? 1 : -1;
   let count = 0;
   forEachRun(shape.lines, pitchMm, 1, ({ stations, place, isFirst, isLast }) => {
     if (isFirst) sink.travel();
     for (let i = 1; i < stations.length; i++) {
       const height = heightMm + (Math.floor(count++ / stepCount) % 2 === 0 ? 0 : stepMm);
-      catchEdge(place(stations[i - 1]!), place(stations[i]!), height, sink);
+      catchEdge(place(stations[i - 1]!), place(stations[i]!), way * height, sink);
     }
     if (!isLast) return;
     const end = place(stations.at(-1)!);

@@ -9,7 +9,7 @@ export const params = {
     label: 'Lies',
     options: [
       { value: 'middle', label: 'over the line' },
-      { value: 'inside', label: 'to the left of it: an edge' },
+      { value: 'inside', label: 'to the inside; left of an open line' },
     ],
     default: 'middle',
     hint: 'Over a line or cord, or from an edge inward.',

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import type { PlannedPart } from '@junctura/core/work';
+import { computed } from 'vue';
+import { partPath } from './usePartPaths.ts';
+
+/** The shape of a part in its colour, as small as a row of a list. */
+const props = defineProps<{ planned: PlannedPart; hex: string }>();
+/** What is smaller than this is not blown up further, mm. */
+const LEAST_MM = 2;
+const ROOM = 1.15;
+const view = computed(() => {
+  const { minX, minY, maxX, maxY } = props.planned.placed.box ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 };
+  const size = Math.max(maxX - minX, maxY - minY, LEAST_MM) * ROOM;
+  return `${(minX + maxX - size) / 2} ${(minY + maxY - size) / 2} ${size} ${size}`;
+});
+</script>
+
+<template>
+  <svg :viewBox="view" class="shape" aria-hidden="true">
+    <path
+      :d="partPath(planned.placed)"
+      fill-rule="evenodd"
+      :fill="planned.part.kind === 'line' ? 'none' : hex"
+      :stroke="hex"
+    />
+  </svg>
+</template>
+
+<style scoped>
+.shape {
+  width: 34px;
+  height: 34px;
+  flex: none;
+}
+path {
+  stroke-width: 1.6px;
+  vector-effect: non-scaling-stroke;
+}
+</style>

@@ -13,9 +13,9 @@ test('findings say what is wrong, are mended in one action, or accepted with a w
   await expect(bench.tally).toContainText(/findings? fewer/);
   await expect.poll(count).toBeLessThan(before);
   const left = await count();
-  await bench.card.getByRole('button', { name: 'I know' }).first().click();
+  await bench.card.getByRole('button', { name: 'It is meant so' }).first().click();
   await bench.card.getByLabel('Why it is all right').fill('it stays on a wall');
-  await bench.card.getByRole('button', { name: 'I know', exact: true }).first().click();
+  await bench.card.getByRole('button', { name: 'It is meant so', exact: true }).first().click();
   await expect.poll(count).toBe(left - 1);
   await bench.saved();
   await page.reload();

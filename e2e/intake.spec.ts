@@ -72,7 +72,7 @@ test('a photograph becomes parts: squared up, sized by a known length, by colour
   await expect(dialog.getByRole('status')).toContainText(/parts? in 1 colour/);
   await dialog.getByLabel('Read it').selectOption({ label: 'By its colours: regions to fill' });
   await expect(dialog).toContainText('4 parts in 4 colours');
-  await dialog.getByRole('button', { name: 'Make these parts' }).click();
+  await dialog.getByRole('button', { name: /^Use (this|these)/ }).click();
   await expect(bench.figure('Parts')).toHaveText('4');
   await expect(page.getByLabel('Name of the piece')).toHaveValue('page');
   // The page as it was squared up stays below.
@@ -96,7 +96,7 @@ test('a photograph is turned as its camera says, and of an animation the first p
   );
   const jpeg = Buffer.from(stored);
   await bench.bring('turned.jpg', Buffer.concat([jpeg.subarray(0, 2), TURNED_A_QUARTER, jpeg.subarray(2)]));
-  await page.getByRole('button', { name: 'Make these parts' }).click();
+  await page.getByRole('button', { name: /^Use (this|these)/ }).click();
   await expect(page.locator('.overlay image')).toHaveAttribute('width', '480');
   await expect(page.locator('.overlay image')).toHaveAttribute('height', '640');
   await bench.open();
@@ -111,7 +111,7 @@ test('a picture made for the press, in four inks, is read in its colours', async
   await bench.open();
   await bench.bring('press.jpg', readFileSync(new URL('fixtures/press.jpg', import.meta.url)));
   await expect(page.getByRole('dialog')).toContainText('3 parts in 3 colours');
-  await page.getByRole('button', { name: 'Make these parts' }).click();
+  await page.getByRole('button', { name: /^Use (this|these)/ }).click();
   await bench.goTo('Colours');
   await expect(bench.card).toContainText(/red/i);
 });
@@ -119,7 +119,7 @@ test('a picture made for the press, in four inks, is read in its colours', async
 test('a shaking hand that draws over a picture is led along its edges', async ({ bench, page }) => {
   await bench.open();
   await bench.bring('page.png', PAGE);
-  await page.getByRole('button', { name: 'Make these parts' }).click();
+  await page.getByRole('button', { name: /^Use (this|these)/ }).click();
   const below = (await page.locator('.overlay image').boundingBox())!;
   const scale = below.width / 640;
   /** Round the blue disc, which is 160 of the picture's 640 pixels across. */
@@ -148,7 +148,7 @@ test('a shaking hand that draws over a picture is led along its edges', async ({
 test('a picture that is kept below is drawn over, and can be made fainter', async ({ bench, page }) => {
   await bench.open();
   await bench.bring('page.png', PAGE);
-  await page.getByRole('button', { name: 'Make these parts' }).click();
+  await page.getByRole('button', { name: /^Use (this|these)/ }).click();
   await expect(page.locator('.overlay image')).toHaveAttribute('opacity', '0.5');
   await page.getByLabel('Picture below, strength').fill('20');
   await page.keyboard.press('Enter');
@@ -201,7 +201,7 @@ test.describe('pictures that cannot be read are refused in a sentence, and nothi
       await expect(page.getByRole('alert')).toContainText(expected);
       const cancel = page.getByRole('button', { name: 'Cancel' });
       if (await cancel.isVisible()) {
-        await expect(page.getByRole('button', { name: 'Make these parts' })).toBeDisabled();
+        await expect(page.getByRole('button', { name: /^Use (this|these)/ })).toBeDisabled();
         await cancel.click();
       }
       await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
@@ -328,4 +328,50 @@ test('the page answers while a large photograph is read, and reading can be stop
   if (await stop.isVisible()) await stop.click();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
+});
+
+test('a drawing that is pasted opens, several pictures come one after the other, and searching minds no hyphen', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await page.evaluate((text) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', text);
+    document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }));
+  }, svg('<circle cx="30" cy="30" r="12" fill="#a33"/>'));
+  await expect(page).toHaveURL(/\/piece\/.*\/drawing/);
+  // It says its millimetres: 24 of them, in the smallest hoop.
+  await expect(bench.figure('Size')).toContainText('24 mm × 24 mm');
+  await bench.goTo('Hoop');
+  await expect(page.getByTestId('keep-size')).toHaveText('Keep this size');
+  await expect(bench.card.getByLabel('Hoop', { exact: true })).toHaveValue('100');
+  const drawn = await page.evaluate(async () => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 60, height: 60 });
+    const brush = canvas.getContext('2d')!;
+    brush.fillStyle = '#fff';
+    brush.fillRect(0, 0, 60, 60);
+    brush.fillStyle = '#a33';
+    brush.fillRect(15, 15, 30, 30);
+    const blob = await new Promise<Blob>((done) => canvas.toBlob((made) => done(made!), 'image/png'));
+    const clipboardData = new DataTransfer();
+    for (const name of ['one.png', 'two.png']) clipboardData.items.add(new File([blob], name, { type: 'image/png' }));
+    document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true }));
+    return blob.size;
+  });
+  expect(drawn).toBeGreaterThan(0);
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: /^Use this part/ }).click();
+  await expect(
+    bench.card
+      .getByLabel('Name', { exact: true })
+      .or(bench.card.getByText('one', { exact: false }))
+      .first(),
+  ).toBeVisible();
+  await expect(dialog.getByRole('button', { name: /^Use this part/ })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
+  await expect(dialog).toHaveCount(0);
+  await bench.open('/stitches');
+  await page.getByLabel('Search the stitches').fill('long and short');
+  await expect(page.getByRole('link', { name: 'Long-and-short stitch' })).toBeVisible();
 });

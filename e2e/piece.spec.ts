@@ -155,7 +155,7 @@ test('says how much thread each colour takes, and why', async ({ bench }) => {
     'behind',
     'through cloth',
     'slack',
-    'starts and ends',
+    'lost in starting and finishing off',
     'needle loads',
     'nine times in ten',
   ]) {

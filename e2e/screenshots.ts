@@ -126,7 +126,7 @@ async function takeIntake(page: Page, shot: (name: string) => Promise<Buffer>): 
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: /^Choose a drawing, picture/ }).click();
   await (await chooser).setFiles(await photograph(page));
-  await page.getByRole('button', { name: 'Make these parts', disabled: false }).waitFor();
+  await page.getByRole('button', { name: /^Use (this|these)/, disabled: false }).waitFor();
   await page.getByText(/parts in \d+ colours/).waitFor();
   await page.waitForTimeout(800);
   await shot('picture');

@@ -9,6 +9,8 @@ export interface Mark {
   readonly name: string;
   readonly lineMm: number;
   readonly onDark: boolean;
+  /** Whether it is pale itself, and is lost on pale cloth. */
+  readonly isPale: boolean;
   readonly comesOutBy: Remover;
   readonly comesOut: string;
   readonly beware: string;
@@ -28,6 +30,7 @@ export interface Mark {
 
 const BASE = {
   onDark: false,
+  isPale: false,
   traced: true,
   mirrored: false,
   staysDays: null,
@@ -63,6 +66,7 @@ export const MARKS: readonly Mark[] = [
     name: 'Heat-erasable pen, white',
     lineMm: 0.7,
     onDark: true,
+    isPale: true,
     traced: false,
     comesOutBy: 'heat',
     comesOut: 'by iron or hot air',

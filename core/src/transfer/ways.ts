@@ -42,6 +42,7 @@ const LATE = { least: 6, most: 25 } as const;
 export function showsOn(mark: Mark, cloth: Cloth, colour: string): boolean {
   const { l } = labOf(colour);
   if (mark.traced) return tracingThrough(cloth, l) !== 'no';
+  if (mark.isPale) return l < PALE_LIGHTNESS;
   return mark.onDark || l >= PALE_LIGHTNESS;
 }
 

@@ -113,9 +113,9 @@ function accept(findings: readonly Finding[]): void {
             :input-props="{ 'aria-label': 'Why it is all right' }"
             @keydown.enter="accept([entry.finding])"
           />
-          <NButton size="small" type="primary" @click="accept([entry.finding])">I know</NButton>
+          <NButton size="small" type="primary" @click="accept([entry.finding])">It is meant so</NButton>
           <NButton v-if="alike(entry.finding).length > 1" size="small" @click="accept(alike(entry.finding))"
-            >I know all {{ alike(entry.finding).length }} of this kind</NButton
+            >All {{ alike(entry.finding).length }} of this kind are meant so</NButton
           >
           <NButton size="small" @click="accepting = null">Leave it open</NButton>
         </div>
@@ -127,7 +127,7 @@ function accept(findings: readonly Finding[]): void {
             @click="opened.edit(remedy.edit)"
             >{{ remedy.label }}</NButton
           >
-          <NButton size="small" quaternary @click="accepting = entry.key">I know</NButton>
+          <NButton size="small" quaternary @click="accepting = entry.key">It is meant so</NButton>
         </div>
       </div>
     </li>

@@ -2,7 +2,7 @@ import { newId } from '../keeping/newId.ts';
 import { reimport } from '@junctura/core/drawing';
 import { plural, type Outcome } from '@junctura/core/measure';
 import { defineStore } from 'pinia';
-import { ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { PieceFile } from '@junctura/core/piece';
 import { chooseFile, PICTURES } from '../keeping/files.ts';
@@ -53,8 +53,9 @@ export const useIntake = defineStore('intake', () => {
   const arrived = ref(0);
   /** What was done, for the person to read. */
   const told = ref<string | null>(null);
-  /** A picture that waits to be turned into parts. */
-  const picture = shallowRef<File | null>(null);
+  /** Pictures that wait to be turned into parts, one after the other. */
+  const pictures = shallowRef<readonly File[]>([]);
+  const picture = computed(() => pictures.value[0] ?? null);
   /** A backup of a whole bench that waits to be looked into. */
   const backup = shallowRef<File | null>(null);
   let stop: (() => void) | null = null;
@@ -72,12 +73,8 @@ export const useIntake = defineStore('intake', () => {
       await router.push({ name: 'bench' });
       return;
     }
-    const pictures = files.filter(isPicture);
-    const refused: string[] = pictures.filter(isTooLarge).map(tooLarge);
-    const [shown, ...others] = pictures.filter((file) => !isTooLarge(file));
-    refused.push(
-      ...others.map(({ name }) => `${name}: pictures are turned into parts one at a time; bring it in afterwards.`),
-    );
+    const brought = files.filter(isPicture);
+    const refused: string[] = brought.filter(isTooLarge).map(tooLarge);
     const texts = files.filter((file) => !isPicture(file));
     const ids: string[] = [];
     for (const file of texts) {
@@ -98,7 +95,7 @@ export const useIntake = defineStore('intake', () => {
       told.value = `${plural(ids.length, 'piece')} put on the bench.`;
       await router.push({ name: 'bench' });
     }
-    if (shown) picture.value = shown;
+    pictures.value = brought.filter((file) => !isTooLarge(file));
   }
 
   /** Reads a drawing or a piece; null where the person stopped it. */
@@ -120,15 +117,19 @@ export const useIntake = defineStore('intake', () => {
     return read;
   }
 
+  /** Lets the picture go that is looked at: the next one is shown. */
+  function nextPicture(): void {
+    pictures.value = pictures.value.slice(1);
+  }
   /** Says why a picture is not taken. */
   function refuse(why: string): void {
-    picture.value = null;
+    nextPicture();
     problem.value = why;
   }
 
   /** Puts a piece that was read on the bench, and opens it. */
   async function adopt(file: PieceFile, step = 'drawing'): Promise<void> {
-    picture.value = null;
+    nextPicture();
     const adopted = await keeper.adopt(file);
     if (adopted === null) return;
     told.value = TOLD[adopted.became];
@@ -166,5 +167,30 @@ export const useIntake = defineStore('intake', () => {
     stop?.();
   }
 
-  return { readingName, problem, told, arrived, picture, backup, take, adopt, refuse, choose, chooseChanged, cancel };
+  /** Takes what is pasted outside a field: a picture, a file, or the text of a drawing. */
+  function paste({ target, clipboardData }: ClipboardEvent): void {
+    if (target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable]')) return;
+    const files = [...(clipboardData?.files ?? [])];
+    const text = clipboardData?.getData('text/plain').trim() ?? '';
+    if (files.length > 0) return void take(files);
+    if (/^(<\?xml[^>]*>\s*)?(<!--[^]*?-->\s*)?<svg[\s>]/.test(text))
+      void take([new File([text], 'Pasted drawing.svg')]);
+  }
+
+  return {
+    readingName,
+    problem,
+    told,
+    arrived,
+    picture,
+    backup,
+    take,
+    adopt,
+    refuse,
+    nextPicture,
+    paste,
+    choose,
+    chooseChanged,
+    cancel,
+  };
 });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue';
-import { useDropZone } from '@vueuse/core';
+import { useDropZone, useEventListener } from '@vueuse/core';
 import { NButton, NConfigProvider, NGlobalStyle, type GlobalTheme } from 'naive-ui';
 import { computed, defineAsyncComponent, provide, ref, shallowRef, watch } from 'vue';
 import { RouterView, useRoute } from 'vue-router';
@@ -35,6 +35,7 @@ watch(
 const route = useRoute();
 const isAtHoop = computed(() => route.name === 'at-the-hoop');
 const body = ref(document.body);
+useEventListener(document, 'paste', intake.paste);
 const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.take(files) });
 </script>
 
@@ -54,7 +55,7 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
       :file="intake.picture"
       @done="(piece) => intake.adopt({ piece, record: [] })"
       @refused="intake.refuse"
-      @close="intake.picture = null"
+      @close="intake.nextPicture"
     />
     <div v-if="newVersion && !isAtHoop" class="notice">
       <span role="status">A new version of Junctura is ready.</span>

@@ -179,8 +179,8 @@ const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => re
       />
     </div>
     <p class="small soft" data-test="used">
-      {{ formatThread(Math.max(0, usedMm), settings.units) }} of needle thread, starts and ends reckoned off; usual is
-      {{ formatThread(usualMm, settings.units) }}.
+      {{ formatThread(Math.max(0, usedMm), settings.units) }} of needle thread, what starting and finishing off take is
+      reckoned off; usual is {{ formatThread(usualMm, settings.units) }}.
     </p>
     <div v-if="doubt" class="doubt" role="alert">
       <p>{{ doubtWords }}</p>

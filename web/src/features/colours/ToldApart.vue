@@ -29,12 +29,12 @@ const SHORT_WORDS: Readonly<Record<JudgedPair['short'][number], string>> = {
   colour: 'one colour at a glance',
   lightness: 'equally light',
   ladder: 'not worth two skeins',
-  armsLength: 'one at arm’s length',
-  lamp: 'one by lamp-light',
-  blind: 'one to the colour-blind',
+  armsLength: 'alike at arm’s length',
+  lamp: 'alike by lamp-light',
+  blind: 'alike to the colour-blind',
 };
 function words({ short: missing }: JudgedPair): string {
-  return missing.length === 0 ? 'told apart' : missing.map((word) => SHORT_WORDS[word]).join(', ');
+  return missing.length === 0 ? 'clearly different' : missing.map((word) => SHORT_WORDS[word]).join(', ');
 }
 const keyOf = ({ a, b }: JudgedPair): string => `${a} ${b}`;
 /** Shades that are owned come first: of equally good ones the earlier is taken. */

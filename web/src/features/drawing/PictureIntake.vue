@@ -128,7 +128,7 @@ function measure(isOn: boolean): void {
           @corners="corners = $event"
           @ends="knownEnds = $event"
         />
-        <figcaption class="small soft">A photographed page: drag its four corners to square it up.</figcaption>
+        <figcaption class="small soft">Drag the corners to straighten and crop.</figcaption>
       </figure>
       <figure>
         <svg v-if="result" class="result" :viewBox="viewBox" role="img" aria-label="The parts that were found">
@@ -194,7 +194,7 @@ function measure(isOn: boolean): void {
         @change="options.darkness = $event / 100"
       />
       <NumberField
-        label="Leave out what is under"
+        label="Ignore patches smaller than"
         :value="options.leastMm2"
         :min="0"
         :max="400"
@@ -215,13 +215,15 @@ function measure(isOn: boolean): void {
     <div class="foot">
       <NCheckbox :checked="knownEnds !== null" @update:checked="measure">A length on it is known</NCheckbox>
       <NCheckbox v-if="options.as === 'colours'" v-model:checked="options.leavesGround">
-        What goes round the edge is cloth
+        The background stays bare
       </NCheckbox>
       <span class="spacer"></span>
       <NButton @click="emit('close')">Cancel</NButton>
-      <NButton type="primary" :disabled="!result || share !== null" @click="emit('done', result!)"
-        >Make these parts</NButton
-      >
+      <NButton type="primary" :disabled="!result || share !== null" @click="emit('done', result!)">{{
+        result
+          ? `Use ${result.drawing.parts.length === 1 ? 'this part' : `these ${result.drawing.parts.length} parts`}`
+          : 'Use these parts'
+      }}</NButton>
     </div>
   </TheDialog>
 </template>

@@ -55,13 +55,20 @@ const needles = computed(() =>
   ),
 );
 
+/** Hyphens, capitals and spaces are typed as they come: “long and short” finds long-and-short. */
+function asSearched(text: string): string {
+  return text
+    .trim()
+    .toLowerCase()
+    .replace(/[-‐\s]+/g, ' ');
+}
 /** Found by name, by other names, by what it is good for. */
 const families = computed(() => {
-  const wanted = search.value.trim().toLowerCase();
+  const wanted = asSearched(search.value);
   return FAMILIES.map(({ on, name }) => ({
     name,
     stitches: STITCHES.filter((stitch) => {
-      const text = [stitch.name, ...stitch.otherNames, stitch.purpose].join(' ').toLowerCase();
+      const text = asSearched([stitch.name, ...stitch.otherNames, stitch.purpose].join(' '));
       return stitch.worksOn === on && text.includes(wanted);
     }).map(({ id, name: called }) => ({ id, name: called, sample: sampleOf(id) })),
   })).filter(({ stitches }) => stitches.length > 0);

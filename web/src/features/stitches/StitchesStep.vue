@@ -228,9 +228,9 @@ function recolour(id: string): void {
       <h2>{{ selection.picked.length > 1 ? `${selection.picked.length} parts` : planned.part.name }}</h2>
       <p class="soft">{{ partSize(planned.placed, settings.units) }}</p>
     </div>
-    <NCheckbox v-if="groupSize > 1" v-model:checked="forAll" data-test="for-all"
-      >Choose for all {{ groupSize }} that are alike</NCheckbox
-    >
+    <NCheckbox v-if="groupSize > 1" v-model:checked="forAll" data-test="for-all">{{
+      forAll ? `For all ${groupSize} that are alike` : `Only this one of ${groupSize} alike`
+    }}</NCheckbox>
 
     <div v-if="planned.part.group !== null" class="row small">
       <span v-if="planned.part.differs">Differs from its group on purpose.</span>

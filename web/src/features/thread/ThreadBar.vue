@@ -21,7 +21,7 @@ const shares = computed(() => {
     { id: 'wrap', name: 'in wraps', mm: props.wrapMm },
     { id: 'through', name: 'through cloth', mm: props.throughMm },
     { id: 'slack', name: 'slack', mm: props.slackMm },
-    { id: 'lost', name: 'starts and ends', mm: props.lostMm },
+    { id: 'lost', name: 'lost in starting and finishing off', mm: props.lostMm },
   ].filter(({ mm }) => mm >= 5);
   const sum = all.reduce((total, { mm }) => total + mm, 0) || 1;
   return all.map((share) => ({ ...share, percent: (share.mm / sum) * 100 }));

@@ -94,7 +94,7 @@ onBeforeUnmount(() => client.close());
         >.<template v-if="need.lostMm > 0">
           Of each {{ formatThread(need.cutMm, settings.units) }}, about
           {{ formatThread(need.lostMm / need.loads, settings.units) }} begins and fastens off or is too short to go on
-          with: starts and ends. Longer lengths lose less and wear more.</template
+          with: it is lost in starting and finishing off. Longer lengths lose less and wear more.</template
         >
       </p>
       <ol class="cuts" data-test="cutting-list">

@@ -139,3 +139,23 @@ test('ladders shade an area; colourways are kept, varied and taken', async ({ be
   await ways.filter({ hasText: 'Evening' }).getByRole('button', { name: 'Take it' }).click();
   await expect(bench.tally).toContainText('Take the colourway Evening');
 });
+
+test('shades are gathered before any part uses them, given to a part, or taken out', async ({ bench, page }) => {
+  await bench.openKite('Colours');
+  await page.getByRole('button', { name: 'Gather a shade from the cards…' }).click();
+  const gathered = page.getByTestId('gathered').locator('li');
+  for (const code of ['rh-76', 'rh-18']) {
+    await page.getByLabel('Search the shade card').fill(code);
+    await bench.card.locator('.shade').first().click();
+  }
+  await expect(gathered).toHaveCount(2);
+  const [kept, dropped] = await gathered.locator('span:nth-child(2)').allTextContents();
+  await page.getByRole('button', { name: `Take out ${dropped!}` }).click();
+  await expect(gathered).toHaveCount(1);
+  await bench.goTo('Stitches');
+  await bench.pick('Tail');
+  await bench.choose('Colour', kept!);
+  await bench.goTo('Colours');
+  await expect(gathered).toHaveCount(0);
+  await expect(bench.card.getByRole('button', { name: kept! }).first()).toBeVisible();
+});

@@ -116,6 +116,12 @@ test('an area is worked in several shades, each with a thread of its own', async
   await expect(colours).toHaveCount(2);
   await page.getByTestId('add-shade').click();
   await expect(colours).toHaveCount(3);
+  // Each goes on from the last: of one family, no stranger of the piece.
+  const names = await colours.evaluateAll((lists) =>
+    lists.map((list) => (list as HTMLSelectElement).selectedOptions[0]!.text),
+  );
+  expect(new Set(names).size).toBe(3);
+  expect(names.map((name) => /\((\w+)-\d+\)/.exec(name)?.[1])).toEqual(['sl', 'sl', 'sl']);
   await page.getByRole('button', { name: 'Draw the borders' }).click();
   await bench.drawOver('top-right-panel', [
     [-0.1, 0.5],

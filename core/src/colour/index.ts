@@ -9,7 +9,7 @@ export {
   readCssColour,
   type Lab,
 } from './colours.ts';
-export { ladder } from './ladder.ts';
+export { ladder, nextRung } from './ladder.ts';
 export { nearestBlend, nearestColours, type Match } from './nearest.ts';
 export {
   bestShades,

@@ -57,3 +57,27 @@ function fitting<T extends { readonly lab: Lab }>(
   }
   return found;
 }
+
+/** The next rung is about so much lighter or darker, and no less than the least, L*. */
+const NEXT = { step: 10, least: 3 } as const;
+
+/**
+ * The shade that goes on from a ladder: a step lighter where it rises, darker where it falls, near the hue of its last; where there is none
+ * beyond, a step the other way from its first.
+ * @returns undefined where there is no shade left on either side
+ */
+export function nextRung<T extends { readonly lab: Lab }>(rungs: readonly T[], shades: readonly T[]): T | undefined {
+  const [first, last] = [rungs[0], rungs.at(-1)];
+  if (!first || !last) return undefined;
+  const way = rungs.length === 1 || last.lab.l >= first.lab.l ? 1 : -1;
+  const left = shades.filter((shade) => !rungs.includes(shade));
+  return beyond(last, left, way) ?? beyond(first, left, -way);
+}
+
+/** The shade about a step lighter (1) or darker (−1) than another that keeps best to its hue. */
+function beyond<T extends { readonly lab: Lab }>({ lab: from }: T, shades: readonly T[], way: number): T | undefined {
+  const cost = ({ lab }: T): number =>
+    Math.abs(way * (lab.l - from.l) - NEXT.step) + Math.hypot(lab.a - from.a, lab.b - from.b);
+  const there = shades.filter(({ lab }) => way * (lab.l - from.l) >= NEXT.least);
+  return there.length === 0 ? undefined : there.reduce((best, shade) => (cost(shade) < cost(best) ? shade : best));
+}

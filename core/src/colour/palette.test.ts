@@ -10,12 +10,14 @@ import {
   keptAtArmsLength,
   labOf,
   ladder,
+  nextRung,
   mixed,
   nearestBlend,
   seenAs,
   separation,
   SEEING,
   whiteBalanced,
+  type Lab,
   type Pixels,
 } from './index.ts';
 
@@ -88,6 +90,25 @@ describe('the colours of a picture', () => {
     for (let i = 0; i < shown.length; i += 4)
       seen.add(hexOf(shown[i]! / 255, shown[i + 1]! / 255, shown[i + 2]! / 255));
     expect([...seen].sort()).toEqual([...hexes].sort());
+  });
+});
+
+describe('the next rung of a ladder', () => {
+  const grey = (l: number, a = 0): { readonly lab: Lab } => ({ lab: { mode: 'lab65', l, a, b: 0 } });
+  const card = [10, 20, 30, 40, 50, 60, 70, 80, 90].map((l) => grey(l));
+  const strangers = [31, 41, 51, 61].map((l) => grey(l, 60));
+
+  it('goes on lighter where it rises and darker where it falls, in its own hue', () => {
+    const all = [...strangers, ...card];
+    expect(nextRung([card[2]!, card[3]!], all)).toBe(card[4]);
+    expect(nextRung([card[5]!, card[4]!], all)).toBe(card[3]);
+    expect(nextRung([card[4]!], all)).toBe(card[5]);
+  });
+
+  it('turns to the other end where there is nothing beyond, and ends where nothing is left', () => {
+    expect(nextRung([card[7]!, card[8]!], card)).toBe(card[6]);
+    expect(nextRung([...card], card)).toBeUndefined();
+    expect(nextRung([], card)).toBeUndefined();
   });
 });
 

@@ -38,6 +38,7 @@ export {
   workInShade,
   type WorkedIn,
 } from './commands.ts';
+export { dropColour, gatherShades, takeShades } from './paletteCommands.ts';
 export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
 export { ENDS, FINISH_RANGES, USUAL_FINISH, type End, type Finish } from './finish.ts';
 export { plainScrap, SCRAP_HELD, SCRAP_PATTERNS, type Scrap } from './scrap.ts';

@@ -4,7 +4,16 @@ import { usesColour } from '@junctura/core/work';
 import { colourPairs, substitutes } from '@junctura/core/advice';
 import { deltaE, differenceInWords, labOf, SEEING, type Seeing } from '@junctura/core/colour';
 import { nearestShade, type ShadeRef } from '@junctura/core/materials';
-import { setColour, setShade, setShades, type PaletteColour, colourName, shadesOf } from '@junctura/core/piece';
+import {
+  colourName,
+  dropColour,
+  gatherShades,
+  setColour,
+  setShade,
+  shadesOf,
+  takeShades,
+  type PaletteColour,
+} from '@junctura/core/piece';
 import { NButton, NInput } from 'naive-ui';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -45,13 +54,33 @@ const entries = computed(() =>
     }))
     .filter(({ parts }) => parts.length > 0),
 );
+/** Shades of the palette that nothing is worked in yet. */
+const gathered = computed(() => {
+  const used = new Set(entries.value.map(({ colour }) => colour.id));
+  return opened.piece.palette
+    .filter(({ id, shade }) => !used.has(id) && shade !== null)
+    .map((colour) => ({ colour, ...colourName(colour) }));
+});
+/** Names that more than one row has: such rows say what they colour. */
+const doubled = computed(() => {
+  const names = entries.value.map(({ name }) => name);
+  return new Set(names.filter((name, i) => names.indexOf(name) !== i));
+});
+function coloured(parts: readonly { readonly name: string }[]): string {
+  const more = parts.length > 1 ? ` and ${parts.length - 1} more` : '';
+  return `${parts[0]?.name ?? ''}${more}`;
+}
+const isGathering = ref(false);
+function gather(shade: ShadeRef): void {
+  opened.edit(gatherShades(opened.piece, [shade]));
+}
 const unchosen = computed(() => entries.value.filter(({ colour }) => colour.shade === null));
 
 function chooseAll(): void {
   const shades = new Map(
     unchosen.value.map(({ colour }) => [colour.id, { shade: nearestShade(colour.hex).item, second: null }]),
   );
-  opened.edit(setShades(opened.piece, shades));
+  opened.edit(takeShades(opened.piece, shades, 'Take the nearest shades'));
 }
 function show(id: string): void {
   openId.value = openId.value === id ? null : id;
@@ -60,7 +89,7 @@ function show(id: string): void {
 }
 function words({ colour, hex, parts }: { colour: PaletteColour; hex: string; parts: readonly unknown[] }): string {
   const count = plural(parts.length, 'part');
-  if (colour.shade === null) return `${count}; as drawn, no shade chosen`;
+  if (colour.shade === null) return `${count}; as drawn: nearest is ${nearestShade(colour.hex).item.name}, not chosen`;
   const away = deltaE(labOf(colour.hex), labOf(hex));
   return away < 1 ? `${count}, as drawn` : `${count}; ${differenceInWords(away)} to what was drawn`;
 }
@@ -120,6 +149,7 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
           <span>
             <strong>{{ entry.name }}</strong><span v-if="entry.colour.role" class="soft">
               · {{ entry.colour.role }}</span
+            ><span v-if="doubled.has(entry.name)" class="soft"> · {{ coloured(entry.parts) }}</span
             ><br />
             <span class="small soft">{{ words(entry) }}</span>
             <span v-if="entry.isOut" class="small out"> Out of stock.</span>
@@ -185,6 +215,35 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
         </div>
       </li>
     </ul>
+    <section v-if="gathered.length > 0" class="stack tight" data-test="gathered">
+      <h3>Gathered, not yet used</h3>
+      <ul class="gathered">
+        <li v-for="entry in gathered" :key="entry.colour.id">
+          <span class="swatch" :style="{ background: entry.hex }"></span>
+          <span>{{ entry.name }}</span>
+          <button
+            type="button"
+            class="plain link small"
+            @click="opened.edit(dropColour(opened.piece, entry.colour.id))"
+          >
+            Take out<span class="visually-hidden"> {{ entry.name }}</span>
+          </button>
+        </li>
+      </ul>
+      <p class="small soft">
+        They stand among the colours of every part. None is bought before a part is worked in it.
+      </p>
+    </section>
+    <button type="button" class="plain link small" :aria-expanded="isGathering" @click="isGathering = !isGathering">
+      {{ isGathering ? 'Close the shade card' : 'Gather a shade from the cards…' }}
+    </button>
+    <ShadePicker
+      v-if="isGathering"
+      hex="#808080"
+      :chosen="null"
+      :kinds="workings.kinds"
+      @choose="(shade) => gather(shade)"
+    />
     <ToldApart />
     <PicturePalette v-if="dialog === 'picture'" @close="dialog = null" />
     <ColourwaysDialog v-if="dialog === 'colourways'" @close="dialog = null" />
@@ -192,6 +251,21 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
 </template>
 
 <style scoped>
+.gathered {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+.gathered li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+}
+.gathered li > :nth-child(2) {
+  flex: 1;
+}
 .colours {
   list-style: none;
   margin: 0;

@@ -2,7 +2,7 @@
 import { newId } from '../../keeping/newId.ts';
 import { bestShades, deltaE, inColours, labOf, nearestColours } from '@junctura/core/colour';
 import { refOf, type Shade } from '@junctura/core/materials';
-import { setShades, colourName } from '@junctura/core/piece';
+import { gatherShades, colourName } from '@junctura/core/piece';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { blobOfAddress, chooseFile, PICTURES } from '../../keeping/files.ts';
@@ -126,7 +126,12 @@ function giveToPiece(): void {
     taken.add(shade);
   }
   const shades = new Map([...given].map(([id, shade]) => [id, { shade: refOf(shade), second: null }]));
-  opened.edit(setShades(opened.piece, shades, 'Take the palette of a picture'));
+  // What no colour of the piece took is gathered: it stays in the palette until a part is worked in it.
+  opened.edit(gatherShades(opened.piece, chosen.value.map(refOf), 'Take the palette of a picture', shades));
+  emit('close');
+}
+function gather(): void {
+  opened.edit(gatherShades(opened.piece, chosen.value.map(refOf)));
   emit('close');
 }
 function keepAsCard(): void {
@@ -190,6 +195,9 @@ function keepAsCard(): void {
         <div class="row">
           <NButton type="primary" size="small" :disabled="chosen.length === 0" @click="giveToPiece"
             >Give them to the piece</NButton
+          >
+          <NButton size="small" :disabled="chosen.length === 0" data-test="gather" @click="gather"
+            >Gather them only</NButton
           >
           <NButton size="small" :disabled="chosen.length === 0" @click="keepAsCard">Keep as a card</NButton>
           <NButton size="small" quaternary @click="choose">Another picture</NButton>

@@ -4,13 +4,24 @@ import { canWork } from '@junctura/core/propose';
 import {
   DIRECTIONS,
   MOST_SHADES,
+  gatherShades,
   setBorders,
   setGuides,
   setVein,
   type PassDirection,
   colourName,
 } from '@junctura/core/piece';
-import { strandChoices, threadKind, THREAD_KINDS, NEEDLE_NAMES } from '@junctura/core/materials';
+import { labOf, nextRung } from '@junctura/core/colour';
+import {
+  isSameShade,
+  nearestShade,
+  NEEDLE_NAMES,
+  refOf,
+  strandChoices,
+  THREAD_KINDS,
+  threadKind,
+  type Shade,
+} from '@junctura/core/materials';
 import { formatFine, roundTo, plural } from '@junctura/core/measure';
 import type { Pass } from '@junctura/core/piece';
 import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
@@ -19,6 +30,7 @@ import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection, type Pen } from '../../session/selection.ts';
+import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { PassChange } from './passChange.ts';
@@ -30,6 +42,7 @@ const emit = defineEmits<{ change: [change: PassChange, label: string, mergeKey:
 const opened = useOpenedPiece();
 
 const selection = useSelection();
+const threads = useThreadBox();
 const pass = computed(() => props.planned.passes[props.index]!);
 const kind = computed(() => stitchKind(pass.value.stitch));
 const stitches = computed(() =>
@@ -38,7 +51,7 @@ const stitches = computed(() =>
     label: name,
   })),
 );
-const threads = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
+const THREADS = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
 const strands = computed(() =>
   strandChoices(threadKind(pass.value.thread)!).map((n) => ({
     value: n,
@@ -143,12 +156,25 @@ function setColour(id: string): void {
 function setShades(changed: (shades: readonly string[]) => string[]): void {
   emit('change', ({ shades }) => ({ shades: changed(shades) }), 'Change the shades', null);
 }
+/** The shade in which a colour is worked, or would be. */
+function shadeOfColour(id: string): Shade {
+  const colour = opened.piece.palette.find((entry) => entry.id === id)!;
+  const { shade } = colour;
+  return shade ? { ...shade, lab: labOf(shade.hex) } : nearestShade(colour.hex).item;
+}
+/** Another shade goes on from the ladder of the part, a step lighter or darker: from the palette where it is there, else it is gathered. */
 function addShade(): void {
   const own = pass.value.colour ?? props.planned.part.colour;
-  setShades((now) => {
-    const fresh = colours.value.find(({ value }) => value !== own && !now.includes(value))?.value ?? own;
-    return now.length === 0 ? [own, fresh] : [...now, fresh];
-  });
+  const now = pass.value.shades.length === 0 ? [own] : pass.value.shades;
+  const rungs = now.map(shadeOfColour);
+  const range = threads.ranges.find(({ id }) => id === rungs.at(-1)!.range) ?? threads.ranges[0]!;
+  const next = nextRung(
+    rungs,
+    range.shades.map((shade) => rungs.find((rung) => isSameShade(rung, shade)) ?? shade),
+  );
+  if (next) opened.edit(gatherShades(opened.piece, [refOf(next)]));
+  const known = opened.piece.palette.find(({ shade, second }) => next && isSameShade(shade, next) && second === null);
+  setShades((shades) => [...(shades.length === 0 ? [own] : shades), known?.id ?? own]);
 }
 function removeShade(i: number): void {
   setShades((now) => {
@@ -180,7 +206,7 @@ const dial = computed(() => {
 <template>
   <div class="editor">
     <ChoiceField class="wide" label="Stitch" :value="pass.stitch" :options="stitches" @change="setStitch" />
-    <ChoiceField label="Thread" :value="pass.thread" :options="threads" @change="setThread" />
+    <ChoiceField label="Thread" :value="pass.thread" :options="THREADS" @change="setThread" />
     <ChoiceField label="Strands" :value="pass.strands" :options="strands" @change="setStrands" />
     <ChoiceField
       v-if="pass.role !== 'filling'"
@@ -201,7 +227,7 @@ const dial = computed(() => {
         <ChoiceField
           label="Second thread"
           :value="second.thread"
-          :options="threads"
+          :options="THREADS"
           @change="(thread) => setSecond({ thread })"
         />
         <ChoiceField

@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest';
+import { nearestShade, RANGES, refOf } from '../materials/index.ts';
+import { svgPiece } from '../testing/pieces.ts';
+import {
+  applyEdit,
+  dropColour,
+  gatherShades,
+  invertEdit,
+  plainPass,
+  takeShades,
+  type Edit,
+  type Piece,
+} from './index.ts';
+
+const shades = RANGES[0]!.shades;
+const done = (piece: Piece, edit: Edit | null): Piece => {
+  const outcome = applyEdit(piece, edit!);
+  if (!outcome.ok) throw new Error(outcome.problem);
+  return outcome.value;
+};
+const two = svgPiece('<rect width="9" height="9" fill="#fff"/><rect x="20" width="9" height="9" fill="#fbfbfb"/>');
+
+describe('a palette', () => {
+  it('keeps shades that no part uses yet, each once, until they are taken out', () => {
+    const gathered = done(two, gatherShades(two, [refOf(shades[3]!), refOf(shades[9]!), refOf(shades[3]!)]));
+    expect(gathered.palette.length).toBe(4);
+    expect(gatherShades(gathered, [refOf(shades[9]!)])).toBeNull();
+    const id = gathered.palette[3]!.id;
+    expect(dropColour(gathered, id)).not.toBeNull();
+    expect(done(gathered, dropColour(gathered, id)).palette.map((colour) => colour.id)).not.toContain(id);
+    expect(dropColour(gathered, gathered.drawing.parts[0]!.colour)).toBeNull();
+  });
+
+  it('does not let go of a colour that only a layer, a shade of one or a second thread has', () => {
+    const gathered = done(two, gatherShades(two, [refOf(shades[3]!)]));
+    const id = gathered.palette.at(-1)!.id;
+    const pass = plainPass('long-short', 'stranded-cotton', 1);
+    const ways = [
+      { ...pass, colour: id },
+      { ...pass, shades: [gathered.palette[0]!.id, id] },
+      { ...pass, second: { colour: id, thread: 'stranded-cotton', strands: 1 } },
+    ];
+    for (const way of ways) {
+      const [first, ...rest] = gathered.drawing.parts;
+      const parts = [{ ...first!, passes: [way] }, ...rest];
+      expect(dropColour({ ...gathered, drawing: { ...gathered.drawing, parts } }, id)).toBeNull();
+    }
+  });
+
+  it('has one row for colours that were drawn a little apart and come to one shade; undo brings both back', () => {
+    const chosen = new Map(two.palette.map(({ id, hex }) => [id, { shade: nearestShade(hex).item, second: null }]));
+    const edit = takeShades(two, chosen, 'x')!;
+    const taken = done(two, edit);
+    expect(two.palette).toHaveLength(2);
+    expect(taken.palette).toHaveLength(1);
+    expect(new Set(taken.drawing.parts.map(({ colour }) => colour))).toEqual(new Set([taken.palette[0]!.id]));
+    expect(done(taken, invertEdit(edit))).toEqual(two);
+  });
+
+  it('keeps apart what differs in shade, lot or what it means', () => {
+    const named: Piece = {
+      ...two,
+      palette: two.palette.map((colour, i) => ({ ...colour, role: i === 0 ? 'foam' : 'cloud' })),
+    };
+    const same = new Map(named.palette.map(({ id }) => [id, { shade: refOf(shades[0]!), second: null }]));
+    expect(done(named, takeShades(named, same, 'x')).palette).toHaveLength(2);
+    const blended = new Map(
+      two.palette.map(({ id }, i) => [id, { shade: refOf(shades[0]!), second: i === 0 ? null : refOf(shades[1]!) }]),
+    );
+    expect(done(two, takeShades(two, blended, 'x')).palette).toHaveLength(2);
+  });
+});

@@ -1,0 +1,109 @@
+import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
+import { editOf, type Edit } from './edits.ts';
+import { freeColourId } from './ids.ts';
+import { newColour, type PaletteColour, type Part, type Pass, type Piece } from './schema.ts';
+import type { WorkedIn } from './commands.ts';
+
+/** A colour of the palette in a shade, or in two. A colour that gets another shade no longer has its lot. */
+function inShade(colour: PaletteColour, { shade, second }: WorkedIn): PaletteColour {
+  const chosen = shade && refOf(shade);
+  const lot = isSameShade(colour.shade, chosen) ? colour.lot : null;
+  return { ...colour, shade: chosen, second: second && refOf(second), lot };
+}
+
+/**
+ * Puts shades into the palette that no part is worked in yet: they stay there until a part takes them, or they are taken out.
+ * @param given shades that colours of the palette get in the same edit
+ */
+export function gatherShades(
+  piece: Piece,
+  shades: readonly ShadeRef[],
+  label = 'Gather shades',
+  given: ReadonlyMap<string, WorkedIn> = new Map(),
+): Edit | null {
+  const palette = piece.palette.map((colour) => {
+    const chosen = given.get(colour.id);
+    return chosen ? inShade(colour, chosen) : colour;
+  });
+  for (const shade of shades) {
+    if (palette.some((colour) => isSameShade(colour.shade, shade) && colour.second === null)) continue;
+    palette.push(newColour({ id: freeColourId(palette), hex: shade.hex, shade: refOf(shade) }));
+  }
+  return editOf(piece, label, [[['palette'], palette]]);
+}
+
+/** Takes a colour out of the palette that nothing is worked in; null where it is used. */
+export function dropColour(piece: Piece, id: string): Edit | null {
+  const isUsed =
+    piece.finish.edgeColour === id || piece.drawing.parts.some((part) => [...coloursOf(part)].includes(id));
+  if (isUsed) return null;
+  const without = <T extends { readonly colour: string }>(shades: readonly T[]): T[] =>
+    shades.filter(({ colour }) => colour !== id);
+  return editOf(piece, 'Take a colour out', [
+    [['palette'], piece.palette.filter((colour) => colour.id !== id)],
+    [['colourways'], piece.colourways.map((way) => ({ ...way, shades: without(way.shades) }))],
+  ]);
+}
+
+function* coloursOf({ colour, passes }: Part): Generator<string> {
+  yield colour;
+  for (const pass of passes ?? []) {
+    if (pass.colour) yield pass.colour;
+    if (pass.second?.colour) yield pass.second.colour;
+    yield* pass.shades;
+  }
+}
+
+/**
+ * Gives colours their shades, and makes one of those that come to the same: drawn a little apart, they are one thread, one row and one
+ * skein. The first of them stays.
+ */
+export function takeShades(piece: Piece, shades: ReadonlyMap<string, WorkedIn>, label: string): Edit | null {
+  const stays = new Map<string, string>();
+  const palette: PaletteColour[] = [];
+  for (const colour of piece.palette) {
+    const chosen = shades.get(colour.id);
+    const now = chosen ? inShade(colour, chosen) : colour;
+    const same = palette.find((other) => isOneThread(other, now));
+    if (same && (chosen || shades.has(same.id))) stays.set(colour.id, same.id);
+    else palette.push(now);
+  }
+  const kept = (id: string): string => stays.get(id) ?? id;
+  const pass = (given: Pass): Pass => ({
+    ...given,
+    colour: given.colour && kept(given.colour),
+    shades: given.shades.map(kept),
+    second: given.second && { ...given.second, colour: given.second.colour && kept(given.second.colour) },
+  });
+  const parts = piece.drawing.parts.map((part) => ({
+    ...part,
+    colour: kept(part.colour),
+    passes: part.passes && part.passes.map(pass),
+  }));
+  const { edgeColour } = piece.finish;
+  return editOf(piece, label, [
+    [['palette'], palette],
+    ...(stays.size === 0
+      ? []
+      : ([
+          [['drawing', 'parts'], parts],
+          [
+            ['colourways'],
+            piece.colourways.map((way) => ({ ...way, shades: way.shades.filter(({ colour }) => !stays.has(colour)) })),
+          ],
+          [['finish', 'edgeColour'], edgeColour && kept(edgeColour)],
+        ] as const)),
+  ]);
+}
+
+/** Whether two colours are worked in one shade of one lot, and mean the same. */
+function isOneThread(a: PaletteColour, b: PaletteColour): boolean {
+  return (
+    a.shade !== null &&
+    isSameShade(a.shade, b.shade) &&
+    a.second === null &&
+    b.second === null &&
+    a.lot === b.lot &&
+    (a.role === b.role || a.role === '' || b.role === '')
+  );
+}

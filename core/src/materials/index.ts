@@ -93,6 +93,7 @@ export {
   FOLDED_STRANDS,
   laidWidthMm,
   strandChoices,
+  strandsLike,
   strandWidthMm,
   THREAD_KINDS,
   threadKind,

@@ -143,3 +143,10 @@ export function laidWidthMm(kind: ThreadKind, strands: number): number {
 export function bundleDiameterMm(kind: ThreadKind, strands: number): number {
   return strandWidthMm(kind) * Math.sqrt(strands);
 }
+
+/** As many strands of another thread as lie about as wide as these: the fewest, where several come as near. */
+export function strandsLike(strands: number, of: ThreadKind, to: ThreadKind): number {
+  const wanted = laidWidthMm(of, strands);
+  const off = (count: number): number => Math.abs(Math.log(laidWidthMm(to, count) / wanted));
+  return strandChoices(to).reduce((best, count) => (off(count) < off(best) - 1e-9 ? count : best));
+}

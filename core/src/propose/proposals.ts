@@ -1,4 +1,5 @@
 import type { PlacedShape } from '../drawing/index.ts';
+import { laidWidthMm, strandsLike, threadKind } from '../materials/index.ts';
 import type { Part, PlanInput } from '../piece/index.ts';
 import { areaProposals } from './areas.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
@@ -6,19 +7,44 @@ import { scrapProposals } from './scraps.ts';
 import { lineProposals } from './lines.ts';
 import { Neighbours } from './neighbours.ts';
 import { withOtherSchools, type Offer } from './schools.ts';
+import type { SettledPass } from './settled.ts';
 import { WORN_USES } from './thresholds.ts';
 import {
   alone,
   bySchool,
+  laidMm,
   layer,
   proposalSettings,
   strandText,
+  THREAD,
+  WHITEWORK_THREADS,
   type Proposal,
   type ProposalSettings,
 } from './treatment.ts';
 
 /** The best treatments of a part, best first. */
 export function propose(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
+  const offers = inCotton(part, placed, sense, settings);
+  return settings.use === 'whitework' ? offers.map(inWhiteworkThread) : offers;
+}
+
+/** Whitework is worked in matt threads of its own: in that which lies about as wide as the strands of cotton that would be taken. */
+function inWhiteworkThread({ layers, pass, reason }: Proposal): Proposal {
+  const inThread = (layer: SettledPass): SettledPass => {
+    if (layer.thread !== THREAD) return layer;
+    const wanted = laidMm(layer.strands);
+    const offers = WHITEWORK_THREADS.map((id) => {
+      const kind = threadKind(id)!;
+      const strands = strandsLike(layer.strands, threadKind(THREAD)!, kind);
+      return { thread: id, strands, off: Math.abs(Math.log(laidWidthMm(kind, strands) / wanted)) };
+    });
+    const { thread, strands } = offers.reduce((a, b) => (b.off < a.off ? b : a));
+    return { ...layer, thread, strands };
+  };
+  return { layers: layers.map(inThread), pass: inThread(pass), reason };
+}
+
+function inCotton(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
   if (part.printed || part.marking !== null) return [];
   if (part.scrap) return scrapProposals(part.scrap, settings);
   if (placed.kind === 'area') return areaProposals(placed, sense, settings);

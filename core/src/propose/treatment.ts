@@ -6,6 +6,8 @@ import type { SettledPass } from './settled.ts';
 
 /** The thread that is proposed. */
 export const THREAD = 'stranded-cotton';
+/** The threads of whitework, matt: a fine and a heavy one. */
+export const WHITEWORK_THREADS = ['matt-cotton', 'whitework-cotton'] as const;
 
 /** A way to work a part, with why: all its layers in working order. The first of a part's proposals is used until the person chooses. */
 export interface Proposal {

@@ -177,3 +177,27 @@ describe('fillings that are laid, woven and looped', () => {
     expect(Math.abs(frontMm / (steps * Math.hypot(4.5, 4)) - 1)).toBeLessThan(0.05);
   });
 });
+
+describe('seeds that thin out', () => {
+  it.each([
+    [0, 100],
+    [0, 40],
+    [90, 0],
+    [180, 25],
+  ])('towards %i°, to %i %% at the far side', (angle, thinTo) => {
+    const region = [rectangle(90, 90)];
+    const path = work('seed', { region }, { densityPerCm2: 20, thinTo }, angle);
+    const whole = work('seed', { region }, { densityPerCm2: 20 }, angle).starts.length;
+    const along = (start: number): number => {
+      const [x, y] = [path.xy[2 * start]! - 45, path.xy[2 * start + 1]! - 45];
+      return x * Math.cos((angle * Math.PI) / 180) - y * Math.sin((angle * Math.PI) / 180);
+    };
+    const places = [...path.starts].map(along);
+    // Falling evenly from all to a share: the near third holds (5 + share) / 6 of its seeds, the far third (1 + 5 · share) / 6.
+    const share = thinTo / 100;
+    const near = places.filter((at) => at < -15).length / (whole / 3);
+    const far = places.filter((at) => at > 15).length / (whole / 3);
+    expect(Math.abs(near - (5 + share) / 6)).toBeLessThan(0.09);
+    expect(Math.abs(far - (1 + 5 * share) / 6)).toBeLessThan(0.09);
+  });
+});

@@ -6,7 +6,7 @@ export interface NumberParam {
   readonly label: string;
   /** The letter by which craft tables call it; accepted in place of the key. */
   readonly symbol?: string;
-  readonly unit: 'mm' | 'per cm²' | 'turns' | 'stitches' | 'arms' | 'widths' | 'layers' | '°';
+  readonly unit: 'mm' | 'per cm²' | 'turns' | 'stitches' | 'arms' | 'widths' | 'layers' | '°' | '%';
   readonly min: number;
   readonly max: number;
   readonly step: number;

@@ -20,6 +20,7 @@ export { allowedTravelMm, PassWorker, travelMm, workSettings } from './passWorke
 export { isRaised } from './raised.ts';
 export { beyondBudget, MOST_STITCHES, roughStitches } from './stitchBudget.ts';
 export { stopMm } from './stopMm.ts';
+export { workAllIn } from './workAllIn.ts';
 export { shadeParts } from './shadeParts.ts';
 export { longestFrontRunMm } from './spans.ts';
 export { usesColour } from './usesColour.ts';

@@ -3,7 +3,8 @@ import { Planner } from '../advice/index.ts';
 import { turnRound } from '../drawing/index.ts';
 import { applyEdit, plainPass, setMarking } from '../piece/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
-import { USUAL_FACTORS } from './index.ts';
+import { strandChoices, threadKind } from '../materials/index.ts';
+import { USUAL_FACTORS, workAllIn } from './index.ts';
 
 describe('what has a side', () => {
   /** How far buttonhole stitches reach out of a square of 30 mm and into it, mm, by how it is drawn. */
@@ -82,4 +83,34 @@ describe('a line that is only marked', () => {
       expect(findings.filter(({ part }) => part === second!.id)).toEqual([]);
     },
   );
+});
+
+describe('the thread of a whole piece', () => {
+  it('is changed at once, in about the width that each layer lies', () => {
+    const piece = svgPiece('<rect width="9" height="30" fill="#a33"/><path d="M20 0H60" stroke="#33a"/>');
+    const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+    const edit = workAllIn(piece, plan.parts, 'matt-cotton')!;
+    const changed = applyEdit(piece, edit);
+    if (!changed.ok) throw new Error(changed.problem);
+    const after = new Planner().plan(changed.value, USUAL_FACTORS).plan;
+    plan.parts.forEach(({ passes }, i) =>
+      passes.forEach((pass, k) => {
+        const now = after.parts[i]!.passes[k]!;
+        expect([now.thread, now.stitch, now.role]).toEqual(['matt-cotton', pass.stitch, pass.role]);
+        expect(strandChoices(threadKind('matt-cotton')!)).toContain(now.strands);
+      }),
+    );
+    expect(workAllIn(changed.value, after.parts, 'matt-cotton')).toBeNull();
+    expect(() => workAllIn(piece, plan.parts, 'string')).toThrow(RangeError);
+  });
+
+  it('is whitework thread where the piece is whitework', () => {
+    const piece = svgPiece('<rect width="9" height="30" fill="#fff"/><path d="M20 0H60" stroke="#fff"/>', {
+      use: 'whitework',
+    });
+    const { parts } = new Planner().plan(piece, USUAL_FACTORS).plan;
+    expect(new Set(parts.flatMap(({ passes }) => passes.map(({ thread }) => thread)))).toEqual(
+      new Set(['matt-cotton']),
+    );
+  });
 });

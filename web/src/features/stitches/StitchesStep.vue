@@ -23,8 +23,7 @@ import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import { RouterLink } from 'vue-router';
 import LayerList from './PassList.vue';
-import PickedBar from '../../ui/PickedBar.vue';
-import PartsList from './PartsList.vue';
+import AllParts from './AllParts.vue';
 import type { PassChange } from './passChange.ts';
 import PassEditor from './PassEditor.vue';
 import { ShadePicker } from '../colours/index.ts';
@@ -342,20 +341,7 @@ function recolour(id: string): void {
     </button>
   </div>
 
-  <div v-else class="stack">
-    <h2>Stitches</h2>
-    <p class="soft">
-      Every part has a stitch proposed for its size and shape. Pick a part in the hoop or here to see why, and to change
-      it; several with Shift or Ctrl.
-    </p>
-    <PickedBar
-      v-if="selection.picked.length > 0"
-      :count="selection.picked.length"
-      @go="selection.isListing = false"
-      @none="selection.pick([])"
-    />
-    <PartsList />
-  </div>
+  <AllParts v-else />
 </template>
 
 <style scoped>

@@ -33,4 +33,14 @@ export const params = {
     default: 'any',
     hint: 'Any which way for sand; along a direction for fur, grass and moving water.',
   },
+  thinTo: {
+    type: 'number',
+    label: 'Thins out to',
+    unit: '%',
+    min: 0,
+    max: 100,
+    step: 5,
+    default: 100,
+    hint: 'So much of the seeds is left at the far side, along the direction: a shade that fades.',
+  },
 } as const satisfies ParamTable;

@@ -1,7 +1,9 @@
 import { seededRandom } from '../../../measure/index.ts';
-import { isInside } from '../../../geometry/index.ts';
+import { isInside, type Region } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import type { ParamsOf } from '../../params.ts';
+import type { params } from './params.ts';
 import { scatterEvenly } from '../../shared/scatter.ts';
 
 /** How often a seed that would cross the edge is turned before it is left out. */
@@ -12,13 +14,15 @@ const LEANING_RAD = 0.3;
 /** Short stitches any which way, evenly scattered, in bands so that the thread goes a short way behind. */
 export function workSeed(
   { region }: StitchShape,
-  { stitchMm, densityPerCm2, lie }: { stitchMm: number; densityPerCm2: number; lie: 'any' | 'direction' },
+  { stitchMm, densityPerCm2, lie, thinTo }: ParamsOf<typeof params>,
   { seed, angleRad, field }: StitchContext,
   sink: MoveSink,
 ): void {
   const random = seededRandom(seed);
   const half = stitchMm / 2;
+  const isLeft = thinning(region, angleRad, thinTo / 100, seed);
   for (const [x, y] of scatterEvenly(region, densityPerCm2, random)) {
+    if (!isLeft(x, y)) continue;
     for (let turn = 0; turn < TURNS; turn++) {
       const about = lie === 'any' ? 0 : (field?.angleAt(x, y) ?? angleRad);
       const spread = lie === 'any' ? Math.PI : LEANING_RAD;
@@ -33,4 +37,23 @@ export function workSeed(
       break;
     }
   }
+}
+
+/**
+ * Which seeds are left where they thin out along a direction, evenly from all at the near side to a share of them at the far one.
+ * @param share of the seeds at the far side, 0–1
+ */
+function thinning(region: Region, angleRad: number, share: number, seed: number): (x: number, y: number) => boolean {
+  if (share >= 1) return () => true;
+  // Dice of its own: seeds that stay lie as they would without it.
+  const random = seededRandom(seed + 1);
+  const along = (x: number, y: number): number => x * Math.cos(angleRad) - y * Math.sin(angleRad);
+  let [near, far] = [Infinity, -Infinity];
+  for (const ring of region) {
+    for (let i = 0; i < ring.length; i += 2) {
+      near = Math.min(near, along(ring[i]!, ring[i + 1]!));
+      far = Math.max(far, along(ring[i]!, ring[i + 1]!));
+    }
+  }
+  return (x, y) => random.next() < 1 - (1 - share) * ((along(x, y) - near) / Math.max(1e-9, far - near));
 }

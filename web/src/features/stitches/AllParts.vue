@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { THREAD_KINDS } from '@junctura/core/materials';
+import { workAllIn } from '@junctura/core/work';
+import { computed } from 'vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useSelection } from '../../session/selection.ts';
+import { useWorkings } from '../../session/workings.ts';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import PickedBar from '../../ui/PickedBar.vue';
+import PartsList from './PartsList.vue';
+
+/** All parts to pick from, and what is chosen for the whole piece at once. */
+const opened = useOpenedPiece();
+const workings = useWorkings();
+const selection = useSelection();
+
+/** Stands for a piece that is worked in more than one thread. */
+const MIXED = 'mixed';
+const thread = computed(() => (workings.kinds.length === 1 ? workings.kinds[0]! : MIXED));
+const threads = computed(() => [
+  ...(thread.value === MIXED ? [{ value: MIXED, label: 'Of several kinds' }] : []),
+  ...THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name })),
+]);
+function workIn(id: string): void {
+  if (id !== MIXED) opened.edit(workAllIn(opened.piece, workings.current?.plan.parts ?? [], id));
+}
+</script>
+
+<template>
+  <div class="stack">
+    <h2>Stitches</h2>
+    <p class="soft">
+      Every part has a stitch proposed for its size and shape. Pick a part in the hoop or here to see why, and to change
+      it; several with Shift or Ctrl.
+    </p>
+    <PickedBar
+      v-if="selection.picked.length > 0"
+      :count="selection.picked.length"
+      @go="selection.isListing = false"
+      @none="selection.pick([])"
+    />
+    <ChoiceField v-else label="Thread of the whole piece" :value="thread" :options="threads" @change="workIn" />
+    <PartsList />
+  </div>
+</template>

@@ -68,7 +68,7 @@ test('the bench and the stitch book meet WCAG 2.2 AA as far as a checker can tel
   await page.goto('/stitches/couching');
   await expect(page.getByRole('heading', { name: 'Couching' })).toBeVisible();
   await check(page, 'the stitch book');
-  for (const chapter of ['compare', 'knots', 'practice']) {
+  for (const chapter of ['compare', 'knots', 'handling', 'practice']) {
     await page.goto(`/stitches/${chapter}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await check(page, chapter);

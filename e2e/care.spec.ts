@@ -146,3 +146,26 @@ test('the stitch book finds stitches by any name and shows how they are worked, 
   await page.getByLabel('For the').selectOption('left hand');
   await expect(page.locator('.drawing .mirrored')).toHaveCount(2);
 });
+
+test('lessons in handling are found by search, for either hand, and linked where one needs them', async ({
+  bench,
+  page,
+}) => {
+  await bench.open('/stitches');
+  await page.getByLabel('Search the stitches').fill('unpick');
+  const found = page.getByTestId('found-lessons').getByRole('link', { name: 'Unpicking' });
+  await expect(found).toHaveAttribute('href', /handling#unpicking$/);
+  await bench.open('/stitches/handling');
+  const lessons = page.getByTestId('lesson');
+  await expect(lessons).toHaveCount(16);
+  await page.getByLabel('Search the lessons').fill('waste knot');
+  await expect(lessons.first()).toContainText('cut the knot off');
+  const picture = lessons.first().getByRole('img').first();
+  const right = await picture.screenshot();
+  await page.getByLabel('For the').selectOption({ label: 'left hand' });
+  expect(Buffer.compare(await picture.screenshot(), right)).not.toBe(0);
+  await page.getByLabel('Search the lessons').fill('zebra');
+  await expect(page.getByRole('status')).toContainText('No lesson is called that');
+  await bench.open('/hoop/demo-kite');
+  await expect(page.getByTestId('first-lessons').getByRole('link', { name: 'threading' })).toBeVisible();
+});

@@ -11,6 +11,7 @@ export const PAGES = {
   threads: '/threads',
   compare: '/stitches/compare',
   knots: '/stitches/knots',
+  handling: '/stitches/handling',
   practice: '/stitches/practice',
   book: '/stitches/:id?',
 } as const satisfies Record<string, `/${string}`>;

@@ -46,6 +46,11 @@ export const router = createRouter({
     { name: 'threads', path: PAGES.threads, component: () => import('../features/thread-box/ThreadsPage.vue') },
     { name: 'compare', path: PAGES.compare, component: () => import('../features/stitch-book/ComparePage.vue') },
     { name: 'knots', path: PAGES.knots, component: () => import('../features/stitch-book/KnotsPage.vue') },
+    {
+      name: 'handling',
+      path: PAGES.handling,
+      component: () => import('../features/stitch-book/handling/HandlingPage.vue'),
+    },
     { name: 'practice', path: PAGES.practice, component: () => import('../features/stitch-book/PracticePage.vue') },
     { name: 'book', path: PAGES.book, component: () => import('../features/stitch-book/BookPage.vue'), props: true },
     { path: '/:rest(.*)*', redirect: '/' },

@@ -4,6 +4,7 @@ import { formatDurationRange, formatThread, plural } from '@junctura/core/measur
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import LessonLinks from '../../ui/LessonLinks.vue';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 
@@ -15,6 +16,13 @@ const work = useWorkSoFar();
 
 const counted = ref<number | null>(null);
 const needles = computed(() => counted.value ?? work.needlesWanted);
+/** What a first sitting needs. */
+const FIRST_LESSONS = [
+  { id: 'mounting', text: 'mounting' },
+  { id: 'strands', text: 'drawing out strands' },
+  { id: 'threading', text: 'threading' },
+  { id: 'waste-knot', text: 'the waste knot' },
+];
 </script>
 
 <template>
@@ -34,6 +42,9 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
         {{ clothOf(opened.piece.cloth.kind)!.name }} drum-tight{{
           opened.piece.positions.length > 1 ? `, hoop in position ${work.needs.positions.join(', then ')}` : ''
         }}
+      </li>
+      <li v-if="work.soFar!.done.length === 0" data-test="first-lessons">
+        For the first time? In drawings: <LessonLinks :lessons="FIRST_LESSONS" />
       </li>
       <li class="soft">Light from the side, hoop raised to the eyes, back supported, both feet down.</li>
     </ul>

@@ -4,6 +4,7 @@ import { stitchKind } from '@junctura/core/stitches';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import PagePreview from '../../ui/PagePreview.vue';
+import LessonLinks from '../../ui/LessonLinks.vue';
 import TheDialog from '../../ui/TheDialog.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { CAN_SPEAK, say } from './sounds.ts';
@@ -32,6 +33,12 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
   await work.note(...entries);
   emit('close');
 }
+const LESSONS = [
+  { id: 'unpicking', text: 'unpicking' },
+  { id: 'hanging', text: 'letting the needle hang' },
+  { id: 'knots', text: 'knots' },
+  { id: 'fastening-off', text: 'fastening off' },
+];
 </script>
 
 <template>
@@ -68,6 +75,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
       </section>
       <section class="stack">
         <h3>Something is wrong</h3>
+        <p class="small">In drawings: <LessonLinks :lessons="LESSONS" /></p>
         <dl>
           <template v-for="{ fault, cure } in kind.faults" :key="fault">
             <dt>{{ fault }}</dt>

@@ -6,6 +6,8 @@ import { useElementSize } from '@vueuse/core';
 import { NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
+import LessonLinks from '../../ui/LessonLinks.vue';
+import { findLessons } from './handling/lessons.ts';
 import SampleCanvas from './SampleCanvas.vue';
 import { sampleOf, threadFor } from '@junctura/core/paper';
 import WorkingDrawing from './WorkingDrawing.vue';
@@ -74,6 +76,12 @@ const families = computed(() => {
   })).filter(({ stitches }) => stitches.length > 0);
 });
 
+/** Lessons in handling that are searched for, too. */
+const lessons = computed(() =>
+  search.value.trim().length < 3 ? [] : findLessons(search.value).map(({ id, name }) => ({ id, text: name })),
+);
+const beginsWith = computed(() => (/knot/i.test(kind.value.start) ? '#waste-knot' : '#tiny-stitches'));
+
 const drawing = ref<HTMLElement | null>(null);
 const { width } = useElementSize(drawing);
 const strandWidth = computed(() => Math.max(120, Math.min(290, (width.value - 40) / 3)));
@@ -94,7 +102,10 @@ const pictureWidth = computed(() =>
         placeholder="Search: stem, fleece, crewel…"
         :input-props="{ 'aria-label': 'Search the stitches' }"
       />
-      <p v-if="families.length === 0" class="soft small">
+      <p v-if="lessons.length > 0" class="small" data-test="found-lessons">
+        Handling: <LessonLinks :lessons="lessons" />
+      </p>
+      <p v-if="families.length === 0 && lessons.length === 0" class="soft small">
         No stitch is called that. Try what it is for: leaf, curve, edge, dot.
       </p>
       <section v-for="family in families" :key="family.name">
@@ -158,8 +169,14 @@ const pictureWidth = computed(() =>
           <ol>
             <li v-for="line in kind.steps" :key="line">{{ line }}</li>
           </ol>
-          <p class="small"><strong>Begin:</strong> {{ kind.start }}</p>
-          <p class="small"><strong>End:</strong> {{ kind.end }}</p>
+          <p class="small">
+            <strong>Begin:</strong> {{ kind.start }}
+            <RouterLink :to="{ name: 'handling', hash: beginsWith }">See how</RouterLink>
+          </p>
+          <p class="small">
+            <strong>End:</strong> {{ kind.end }}
+            <RouterLink :to="{ name: 'handling', hash: '#fastening-off' }">See how</RouterLink>
+          </p>
         </section>
         <section>
           <h3>Faults and their cures</h3>

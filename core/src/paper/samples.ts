@@ -81,9 +81,9 @@ function makeSample(id: StitchId, strands: number, thread: string): Sample {
 }
 
 /** A spot stitch alone, with a little room around it. */
-export function oneSpot(id: StitchId, strands: number, params: GivenParams): Sample {
+export function oneSpot(id: StitchId, strands: number, params: GivenParams, thread: string = THREAD): Sample {
   const placed = looseShape('spot', 'spot', { region: [], lines: [], spots: Float64Array.of(0, 0) });
-  const pass = { ...plainPass(id, THREAD, strands), params, angleDeg: 0, reason: '' };
+  const pass = { ...plainPass(id, thread, strands), params, angleDeg: 0, reason: '' };
   return {
     pass: planPass(placed, pass, workSettings(piece, 1, USUAL_FACTORS)),
     box: { minX: -2, minY: -2, maxX: 2, maxY: 2 },

@@ -1,9 +1,10 @@
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { looseShape } from '../drawing/index.ts';
 import { emptyPiece, plainPass } from '../piece/index.ts';
 import { STITCHES } from '../stitches/index.ts';
 import { circle, rectangle } from '../testing/shapes.ts';
-import { explained, planPass, USUAL_FACTORS, workSettings } from './index.ts';
+import { bundleDiameterMm, threadKind } from '../materials/index.ts';
+import { explained, planPass, stitchSays, USUAL_FACTORS, workSettings } from './index.ts';
 
 const NONE = new Float64Array(0);
 const settings = workSettings(emptyPiece('x', 'X'), 1, USUAL_FACTORS);
@@ -36,4 +37,45 @@ it.each(STITCHES.map((kind) => [kind.id, kind] as const))('what %s says of its f
   expect(Math.abs(seconds * pass.quantities.stitches - pass.quantities.seconds)).toBeLessThanOrEqual(
     0.051 * pass.quantities.stitches,
   );
+});
+
+describe('what a stitch says of itself in its own thread', () => {
+  const spot = looseShape('a', 'spot', { region: [], lines: [], spots: Float64Array.of(0, 0) });
+  const said = (stitch: 'bullion' | 'french' | 'long-short', params: Record<string, number>, strands = 2): string => {
+    const placed =
+      stitch === 'long-short' ? looseShape('a', 'area', { region: [rectangle(18, 9)], lines: [], spots: NONE }) : spot;
+    const pass = planPass(
+      placed,
+      { ...plainPass(stitch, 'stranded-cotton', strands), params, angleDeg: 0, reason: '' },
+      settings,
+    );
+    return stitchSays(pass, placed).join(' ');
+  };
+  // Two strands are a round bundle of w₁ · √2 = 0.453 mm; a wrap takes 0.85 of it.
+  const covers = (mm: number): number => Math.round(mm / (0.85 * bundleDiameterMm(threadKind('stranded-cotton')!, 2)));
+
+  it.each([4, 8, 12])('a coil over %i mm: how many wraps cover it, and what other numbers do', (lengthMm) => {
+    const full = covers(lengthMm);
+    expect(said('bullion', { lengthMm })).toBe(
+      `${full} wraps cover ${lengthMm} mm in this thread; yours, ${full}, lie close and flat.`,
+    );
+    expect(said('bullion', { lengthMm, wraps: Math.floor(full * 0.7) })).toContain('lie sparse');
+    expect(said('bullion', { lengthMm, wraps: Math.ceil(full * 1.4) })).toContain('stand up in a loop');
+  });
+
+  it('a knot: its diameter, larger with every wrap and strand', () => {
+    const mm = (text: string): number => Number(/([\d.]+) mm/.exec(text)![1]);
+    expect(mm(said('french', { wraps: 2 }))).toBeGreaterThan(mm(said('french', { wraps: 1 })));
+    expect(mm(said('french', { wraps: 2 }, 4))).toBeGreaterThan(mm(said('french', { wraps: 2 }, 2)));
+    expect(mm(said('french', { wraps: 2 }))).toBeGreaterThan(1);
+    expect(mm(said('french', { wraps: 2 }))).toBeLessThan(2);
+  });
+
+  it('an area: how many shades it holds along and across, three millimetres for each', () => {
+    // 18 × 9 mm: its middle line is pruned where it only runs into corners, so that it is no longer than the area.
+    const [, along, across] = /room for (\d) shades? along it, (\d) across/.exec(said('long-short', {}))!;
+    expect(Number(across)).toBe(3);
+    expect(Number(along)).toBeGreaterThan(3);
+    expect(Number(along)).toBeLessThanOrEqual(6);
+  });
 });

@@ -7,6 +7,7 @@ export {
   type ThreadSpread,
 } from './ownFactors.ts';
 export { explained } from './explain.ts';
+export { stitchSays } from './stitchSays.ts';
 export { planPass, type WorkSettings } from './planPass.ts';
 export {
   passesAsWorked,

@@ -1,8 +1,16 @@
 <script setup lang="ts">
-import { bundleDiameterMm, threadKind, wrappingNeedle } from '@junctura/core/materials';
+import {
+  bundleDiameterMm,
+  NEEDLE_NAMES,
+  strandChoices,
+  THREAD_KINDS,
+  threadKind,
+  wrappingNeedle,
+} from '@junctura/core/materials';
 import { formatFine, plural } from '@junctura/core/measure';
 import { knotDiameterMm, stitchKind } from '@junctura/core/stitches';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
 import SampleCanvas from './SampleCanvas.vue';
 import { oneSpot } from '@junctura/core/paper';
 import BookHeader from './BookHeader.vue';
@@ -13,26 +21,35 @@ import { useSettings } from '../../session/settings.ts';
 const settings = useSettings();
 const HEX = '#9c3a3f';
 const WRAPS = [1, 2, 3];
-const STRANDS = [1, 2, 3, 4, 6];
-const COTTON = threadKind('stranded-cotton')!;
+const MOST_STRANDS = 6;
+const THREADS = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
+const thread = ref('stranded-cotton');
+const kind = computed(() => threadKind(thread.value)!);
 const LARGE = 5;
 
 const pxPerMm = computed(() => truePxPerMm(settings.screenBarMm));
 const rows = computed(() =>
-  STRANDS.map((strands) => ({
-    strands,
-    cells: [
-      ...WRAPS.map((wraps) => ({
-        key: `french-${wraps}`,
-        sample: oneSpot('french', strands, { wraps }),
-        mm: size(strands, wraps),
-      })),
-      { key: 'colonial', sample: oneSpot('colonial', strands, {}), mm: size(strands, 2) },
-    ],
-  })),
+  strandChoices(kind.value)
+    .filter((strands) => strands <= MOST_STRANDS)
+    .map((strands) => ({
+      strands,
+      needle: needleWords(strands),
+      cells: [
+        ...WRAPS.map((wraps) => ({
+          key: `french-${wraps}`,
+          sample: oneSpot('french', strands, { wraps }, thread.value),
+          mm: size(strands, wraps),
+        })),
+        { key: 'colonial', sample: oneSpot('colonial', strands, {}, thread.value), mm: size(strands, 2) },
+      ],
+    })),
 );
 function size(strands: number, wraps: number): number {
-  return knotDiameterMm(wraps, bundleDiameterMm(COTTON, strands), wrappingNeedle(COTTON, strands).shaftMm);
+  return knotDiameterMm(wraps, bundleDiameterMm(kind.value, strands), wrappingNeedle(kind.value, strands).shaftMm);
+}
+function needleWords(strands: number): string {
+  const { family, size: number, shaftMm } = wrappingNeedle(kind.value, strands);
+  return `${NEEDLE_NAMES[family]} ${number}, ${formatFine(shaftMm)}`;
 }
 </script>
 
@@ -44,14 +61,16 @@ function size(strands: number, wraps: number): number {
         Sizes follow from the thread that is wound into a knot: strands, wraps and the needle. At the left of each cell
         true size on this screen (set the bar in the settings once), beside it {{ LARGE }} times as large.
       </p>
+      <ChoiceField class="thread" label="Thread" :value="thread" :options="THREADS" @change="(id) => (thread = id)" />
       <table>
         <thead>
           <tr>
-            <th scope="col">Strands of cotton</th>
+            <th scope="col">Strands</th>
             <th v-for="wraps in WRAPS" :key="wraps" scope="col">
               {{ stitchKind('french').name }}, {{ plural(wraps, 'wrap') }}
             </th>
             <th scope="col">{{ stitchKind('colonial').name }}</th>
+            <th scope="col">Needle</th>
           </tr>
         </thead>
         <tbody>
@@ -72,6 +91,7 @@ function size(strands: number, wraps: number): number {
                 <span class="figure">{{ formatFine(cell.mm) }}</span>
               </div>
             </td>
+            <td class="small" data-test="knot-needle">{{ row.needle }}</td>
           </tr>
         </tbody>
       </table>
@@ -98,6 +118,10 @@ function size(strands: number, wraps: number): number {
 }
 .body > p {
   max-width: 78ch;
+}
+/* A choice in a column of its own. */
+.thread {
+  max-width: 260px;
 }
 table {
   border-collapse: collapse;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { passesAsWorked } from '@junctura/core/work';
+import { passesAsWorked, stitchSays } from '@junctura/core/work';
 import FilledWith from './FilledWith.vue';
 import LineUse from './LineUse.vue';
 import { asPass, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
@@ -275,6 +275,14 @@ function recolour(id: string): void {
           <RouterLink class="small" :to="{ name: 'book', params: { id: planned.passes[index]!.stitch } }"
             >How it is worked</RouterLink
           >
+        </p>
+        <p
+          v-for="line in stitchSays(planned.passes[index]!, planned.placed)"
+          :key="line"
+          class="small"
+          data-test="says"
+        >
+          {{ line }}
         </p>
         <PassEditor :planned="planned" :index="index" @change="(part, label, key) => change(index, part, label, key)" />
         <div class="why">

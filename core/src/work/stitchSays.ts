@@ -1,0 +1,46 @@
+import { threadKind, wrappingNeedle } from '../materials/index.ts';
+import { formatFine, plural } from '../measure/index.ts';
+import type { PlacedShape } from '../drawing/index.ts';
+import { formOf, roomForShades } from '../propose/index.ts';
+import { knotDiameterMm, stitchKind, wrapsToCover, type StitchId } from '../stitches/index.ts';
+import type { PlannedPass } from './plannedPart.ts';
+
+const KNOTS: ReadonlySet<StitchId> = new Set(['french', 'colonial', 'french-fill', 'colonial-fill']);
+/** A coil whose wraps are this share of those that cover its span lies sparse under the first, and stands up in a loop over the second. */
+const COIL = { sparse: 0.88, stands: 1.15 } as const;
+
+/** What a layer becomes in its own thread, where a person would otherwise find it out on the cloth: a coil, a knot, room for shades. */
+export function stitchSays(pass: PlannedPass, placed: PlacedShape): string[] {
+  const said: string[] = [];
+  if (pass.stitch === 'bullion') said.push(coilSays(pass));
+  if (KNOTS.has(pass.stitch)) said.push(knotSays(pass));
+  const isShaded = stitchKind(pass.stitch).canShade && pass.role === 'filling' && placed.kind === 'area';
+  if (isShaded) said.push(...shadesSay(placed));
+  return said;
+}
+
+function coilSays({ params, bundleMm }: PlannedPass): string {
+  const spanMm = Number(params['lengthMm']);
+  const covers = wrapsToCover(spanMm, bundleMm);
+  const wraps = Math.round(Number(params['wraps'])) || covers;
+  const share = wraps / covers;
+  const lies = share < COIL.sparse ? 'lie sparse' : share > COIL.stands ? 'stand up in a loop' : 'lie close and flat';
+  return `${plural(covers, 'wrap covers', 'wraps cover')} ${formatFine(spanMm)} in this thread; yours, ${wraps}, ${lies}.`;
+}
+
+function knotSays({ params, bundleMm, thread, strands }: PlannedPass): string {
+  const wraps = Math.round(Number(params['wraps'] ?? 2));
+  const needle = wrappingNeedle(threadKind(thread)!, strands);
+  return `One comes to ${formatFine(knotDiameterMm(wraps, bundleMm, needle.shaftMm))} across in this thread.`;
+}
+
+function shadesSay(placed: PlacedShape): string[] {
+  const { lengthMm, widthMm } = formOf(placed);
+  if (widthMm <= 0) return [];
+  const [along, across] = [roomForShades(lengthMm), roomForShades(widthMm)];
+  return [
+    along === across
+      ? `It has room for ${plural(along, 'shade')}.`
+      : `It has room for ${plural(along, 'shade')} along it, ${across} across.`,
+  ];
+}

@@ -217,3 +217,30 @@ test('the record and the backup do so too', async ({ bench, page }) => {
   await expect(page.getByTestId('save-backup')).toBeVisible();
   await check(page, 'backing up');
 });
+
+test('no page is wider than the window, from 320 pixels on', async ({ bench, page }) => {
+  const steps = ['drawing', 'hoop', 'stitches', 'colours', 'thread', 'transfer', 'order', 'at-the-hoop', 'finish'];
+  const chapters = ['', '/compare', '/knots', '/handling', '/practice'];
+  const paths = [
+    '/',
+    '/threads',
+    ...chapters.map((chapter) => `/stitches${chapter}`),
+    ...steps.map((step) => `/piece/demo-kite/${step}`),
+  ];
+  const wide: string[] = [];
+  for (const path of paths) {
+    await page.setViewportSize({ width: 900, height: 800 });
+    await bench.open(path);
+    await expect(page.getByRole('heading').first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    for (const width of [900, 600, 390, 320]) {
+      await page.setViewportSize({ width, height: 800 });
+      const over = await page.evaluate(() => {
+        const scrolls = [...document.querySelectorAll('html, .body, .card, .list, article')];
+        return Math.max(...scrolls.map((element) => element.scrollWidth - Math.max(element.clientWidth, 1)));
+      });
+      if (over > 2) wide.push(`${path} at ${width}: ${over} px too wide`);
+    }
+  }
+  expect(wide).toEqual([]);
+});

@@ -300,4 +300,22 @@ h1 {
   border-left: 4px solid var(--madder);
   background: var(--paper);
 }
+@media (max-width: 700px) {
+  .bench {
+    padding: 22px 16px 40px;
+    gap: 22px;
+  }
+  header,
+  .intake {
+    flex-wrap: wrap;
+    gap: 10px 16px;
+  }
+  .book {
+    gap: 14px;
+  }
+  .pieces {
+    grid-template-columns: repeat(auto-fill, minmax(min(200px, 100%), 1fr));
+    gap: 14px;
+  }
+}
 </style>

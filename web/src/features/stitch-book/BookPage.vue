@@ -298,4 +298,23 @@ ol {
     padding: 18px 20px;
   }
 }
+@media (max-width: 820px) {
+  .book {
+    grid-template: auto minmax(0, 34vh) minmax(0, 1fr) / minmax(0, 1fr);
+  }
+  .list {
+    border-right: 0;
+    border-bottom: 1px solid var(--chalk);
+    padding: 10px 16px;
+  }
+  article {
+    padding: 16px 16px 40px;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .facts dl,
+  .columns,
+  .strands {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -314,4 +314,24 @@ dd {
 .add {
   place-content: center;
 }
+@media (max-width: 700px) {
+  .body {
+    padding: 16px 16px 40px;
+  }
+  .settings-row {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .grid {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .sides,
+  .choose {
+    flex-wrap: wrap;
+  }
+  dl {
+    grid-auto-flow: row;
+    grid-template-rows: none;
+    grid-template-columns: auto 1fr;
+  }
+}
 </style>

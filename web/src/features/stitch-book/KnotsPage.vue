@@ -62,39 +62,41 @@ function needleWords(strands: number): string {
         true size on this screen (set the bar in the settings once), beside it {{ LARGE }} times as large.
       </p>
       <ChoiceField class="thread" label="Thread" :value="thread" :options="THREADS" @change="(id) => (thread = id)" />
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Strands</th>
-            <th v-for="wraps in WRAPS" :key="wraps" scope="col">
-              {{ stitchKind('french').name }}, {{ plural(wraps, 'wrap') }}
-            </th>
-            <th scope="col">{{ stitchKind('colonial').name }}</th>
-            <th scope="col">Needle</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.strands">
-            <th scope="row" class="figure">{{ row.strands }}</th>
-            <td v-for="cell in row.cells" :key="cell.key">
-              <div class="cell">
-                <SampleCanvas
-                  :sample="cell.sample"
-                  :width="(cell.sample.box.maxX - cell.sample.box.minX) * pxPerMm"
-                  :hex="HEX"
-                />
-                <SampleCanvas
-                  :sample="cell.sample"
-                  :width="(cell.sample.box.maxX - cell.sample.box.minX) * pxPerMm * LARGE"
-                  :hex="HEX"
-                />
-                <span class="figure">{{ formatFine(cell.mm) }}</span>
-              </div>
-            </td>
-            <td class="small" data-test="knot-needle">{{ row.needle }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <div class="table">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Strands</th>
+              <th v-for="wraps in WRAPS" :key="wraps" scope="col">
+                {{ stitchKind('french').name }}, {{ plural(wraps, 'wrap') }}
+              </th>
+              <th scope="col">{{ stitchKind('colonial').name }}</th>
+              <th scope="col">Needle</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row.strands">
+              <th scope="row" class="figure">{{ row.strands }}</th>
+              <td v-for="cell in row.cells" :key="cell.key">
+                <div class="cell">
+                  <SampleCanvas
+                    :sample="cell.sample"
+                    :width="(cell.sample.box.maxX - cell.sample.box.minX) * pxPerMm"
+                    :hex="HEX"
+                  />
+                  <SampleCanvas
+                    :sample="cell.sample"
+                    :width="(cell.sample.box.maxX - cell.sample.box.minX) * pxPerMm * LARGE"
+                    :hex="HEX"
+                  />
+                  <span class="figure">{{ formatFine(cell.mm) }}</span>
+                </div>
+              </td>
+              <td class="small" data-test="knot-needle">{{ row.needle }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <p class="soft small">
         One wrap fewer closes a gap; more than three fall over: take more strands instead. Wind on a straight needle
         whose eye is no wider than its shaft.
@@ -110,8 +112,9 @@ function needleWords(strands: number): string {
   grid-template-rows: auto minmax(0, 1fr);
 }
 .body {
-  overflow: auto;
+  overflow-y: auto;
   padding: 20px 28px 48px;
+  grid-template-columns: minmax(0, 1fr);
   display: grid;
   gap: 16px;
   align-content: start;
@@ -144,5 +147,14 @@ tbody th {
   display: flex;
   align-items: center;
   gap: 12px;
+}
+.table {
+  overflow-x: auto;
+}
+@media (max-width: 700px) {
+  .body {
+    padding: 16px 16px 40px;
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

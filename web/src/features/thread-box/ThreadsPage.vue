@@ -229,4 +229,25 @@ h1 {
     grid-template-columns: minmax(0, 1fr) 290px;
   }
 }
+@media (max-width: 700px) {
+  .threads {
+    height: auto;
+    min-height: 100%;
+  }
+  .head {
+    flex-wrap: wrap;
+    gap: 8px 12px;
+  }
+  .actions {
+    margin-left: 0;
+    flex-wrap: wrap;
+  }
+  .work {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .card {
+    border-left: 0;
+    border-top: 1px solid var(--chalk);
+  }
+}
 </style>

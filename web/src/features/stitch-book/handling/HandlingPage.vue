@@ -77,7 +77,7 @@ onMounted(async () => {
 }
 .top {
   display: grid;
-  grid-template-columns: minmax(180px, 320px) 140px;
+  grid-template-columns: repeat(auto-fit, minmax(min(140px, 100%), 320px));
   gap: 14px;
   align-items: end;
 }

@@ -42,6 +42,7 @@ test('what lies behind is cut away or kept, parts are moved, renamed and removed
   await page.getByRole('button', { name: '‹ All parts' }).click();
   await expect(bench.card.getByRole('button', { name: /^Near square/ })).toBeVisible();
   await bench.card.getByRole('button', { name: /^front/ }).click({ modifiers: ['Shift'] });
+  await bench.card.getByRole('button', { name: 'Work on it' }).click();
   await bench.card.getByRole('button', { name: 'Remove' }).click();
   await expect(bench.figure('Parts')).toHaveText('1');
 });

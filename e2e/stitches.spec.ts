@@ -189,7 +189,13 @@ test('the working drawing goes step by step, says what the needle does, and mirr
   expect(left + right).toBeCloseTo(100, 1);
   await expect(page.getByRole('heading', { name: 'One to six strands' })).toBeVisible();
   await page.getByRole('navigation', { name: 'Chapters' }).getByRole('link', { name: 'Knots' }).click();
-  await expect(page.getByRole('row')).toHaveCount(6);
+  // One to six strands, under a heading; in one thread or another, each with its needle.
+  await expect(page.getByRole('row')).toHaveCount(7);
+  const wound = page.getByTestId('knot-needle').first();
+  const inCotton = await wound.textContent();
+  await page.getByLabel('Thread').selectOption({ label: 'Tapestry wool' });
+  await expect(page.getByRole('row')).toHaveCount(2);
+  await expect(wound).not.toHaveText(inCotton!);
 });
 
 test('what was practised is reckoned with from then on', async ({ bench, page }) => {

@@ -32,6 +32,8 @@ export {
   type Raster,
 } from './pictures/index.ts';
 export {
+  colourBelow,
+  type PictureBelow,
   addParts,
   drawFreehand,
   type EdgesBelow,

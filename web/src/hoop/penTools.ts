@@ -1,2 +1,2 @@
 /** What cuts, joins and follows shapes: loaded when the pen comes out, so that whoever only looks does not wait for it. */
-export { addParts, cutPart, drawFreehand, veinLineOf } from '@junctura/core/drawing';
+export { addParts, colourBelow, cutPart, drawFreehand, veinLineOf } from '@junctura/core/drawing';

@@ -128,12 +128,20 @@ export function usePen(pxPerMm: () => number): Stroke {
   /** A stroke that is a part itself, led along the edges of the picture below it. */
   async function addDrawn(kind: keyof typeof DRAW_LABELS, drawn: readonly number[]): Promise<void> {
     const { id } = opened.piece;
-    const [edges, { addParts, drawFreehand }] = await Promise.all([below.edges(pxPerMm()), tools!]);
+    const [edges, picture, { addParts, colourBelow, drawFreehand }] = await Promise.all([
+      below.edges(pxPerMm()),
+      below.picture(),
+      tools!,
+    ]);
     if (opened.piece.id !== id) return;
     const there = workings.current?.plan.parts.map(({ placed }) => placed) ?? [];
     const part = drawFreehand(kind, drawn, there, { smoothMm: SMOOTH_MM, snapMm: SNAP_MM, edges });
-    if (part)
-      opened.edit(addParts(opened.piece, [part], [0, 0], DRAW_LABELS[kind], selection.pickedPart?.colour ?? null));
+    if (!part) return;
+    // Over a picture it has the colour that is there; else that of the part that is picked.
+    const hex = picture && colourBelow(part.kind, part.path, picture);
+    const alike = opened.piece.drawing.parts.filter(({ name }) => name.replace(/ \d+$/, '') === part.name).length;
+    const named = { ...part, name: `${part.name} ${alike + 1}`, ...(hex ? { hex } : {}) };
+    opened.edit(addParts(opened.piece, [named], [0, 0], DRAW_LABELS[kind], selection.pickedPart?.colour ?? null));
   }
 
   function editFor(

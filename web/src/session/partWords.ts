@@ -1,6 +1,6 @@
 import type { PlacedShape } from '@junctura/core/drawing';
 import type { PassRole } from '@junctura/core/piece';
-import { formatFine, formatLength, type UnitSystem } from '@junctura/core/measure';
+import { formatFine, formatLength, plural, type UnitSystem } from '@junctura/core/measure';
 
 /** The size of a part in words: an area by its area and widest place, a line by its length. */
 export function partSize(placed: PlacedShape, units: UnitSystem): string {
@@ -15,6 +15,14 @@ export function partSize(placed: PlacedShape, units: UnitSystem): string {
   if (placed.kind === 'line') return `${formatLength(placed.lengthMm, units)} long`;
   const count = placed.shape.spots.length / 2;
   return count === 1 ? 'one spot' : `${count} spots`;
+}
+
+/** Several parts in words: by the name that they share but for its number (“6 petals”), else as parts; one by its own name. */
+export function partsInWords(names: readonly string[]): string {
+  if (names.length === 1) return names[0]!;
+  const stems = new Set(names.map((name) => name.replace(/[\s,]*\d+$/, '').toLowerCase()));
+  const [stem] = stems;
+  return stems.size === 1 && stem ? plural(names.length, stem) : plural(names.length, 'part');
 }
 
 export const KIND_WORDS = { area: 'Area', line: 'Line', spot: 'Spot' } as const;

@@ -1,10 +1,24 @@
 import svgpath from 'svgpath';
 import { inverse } from '../../geometry/index.ts';
-import { newColour, editOf, MAX_PARTS, newPart, type Edit, type Part, type Piece, freeId } from '../../piece/index.ts';
+import { deltaE, labOf } from '../../colour/index.ts';
+import {
+  editOf,
+  freeColourId,
+  freeId,
+  MAX_PARTS,
+  newColour,
+  newPart,
+  type Edit,
+  type PaletteColour,
+  type Part,
+  type Piece,
+} from '../../piece/index.ts';
 import { placementMatrix } from '../placedShape.ts';
 import type { HelperPart } from './helper.ts';
 
 const DECIMALS = 4;
+/** Colours nearer than this (ΔE2000) are drawn as one. */
+const SAME_COLOUR = 4;
 
 /**
  * Lays drawn parts in front of everything, in a colour of the palette; the first part of an empty drawing gets a new colour.
@@ -31,7 +45,8 @@ export function addParts(
       .matrix([...toDrawing])
       .round(DECIMALS)
       .toString();
-  const palette = piece.palette.length > 0 ? piece.palette : [newColour({ id: 'c1', hex: '#7a2f3d' })];
+  const palette =
+    piece.palette.length > 0 ? [...piece.palette] : [newColour({ id: 'c1', hex: drawn[0]!.hex ?? '#7a2f3d' })];
   const known = palette.find(({ id }) => id === colour) ?? palette[0]!;
   const parts = drawn.slice(0, room).map((part): Part => {
     const id = freeId(part.name, taken);
@@ -47,7 +62,7 @@ export function addParts(
       name: part.name,
       kind: part.kind,
       path: laid(part.path),
-      colour: known.id,
+      colour: part.hex === undefined ? known.id : colourFor(part.hex, palette),
       fillRule: 'evenodd',
       opaque: part.kind === 'area',
       strokeMm: part.kind === 'area' ? null : (part.strokeMm ?? 0.6) / piece.placement.scale,
@@ -62,4 +77,14 @@ export function addParts(
       [...piece.drawing.parts, ...parts],
     ],
   ]);
+}
+
+/** A colour of the palette that can't be told from this at a glance; where there is none, it is put into it. */
+function colourFor(hex: string, palette: PaletteColour[]): string {
+  const lab = labOf(hex);
+  const near = palette.find((colour) => deltaE(labOf(colour.hex), lab) < SAME_COLOUR);
+  if (near) return near.id;
+  const id = freeColourId(palette);
+  palette.push(newColour({ id, hex }));
+  return id;
 }

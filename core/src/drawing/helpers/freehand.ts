@@ -1,8 +1,8 @@
 import { inverse, mapPoints, meanScale, narrowestGap, polylineLength, type Matrix } from '../../geometry/index.ts';
 import { edgesOf, type PlacedShape } from '../placedShape.ts';
 import { alongEdges } from '../pictures/alongEdges.ts';
-import type { Raster } from '../pictures/raster.ts';
 import { smoothPath, smoothRing, type XY } from '../pictures/smoothPath.ts';
+import type { PictureBelow } from './colourBelow.ts';
 import { dots, type HelperPart } from './helper.ts';
 
 export interface FreehandOptions {
@@ -15,10 +15,7 @@ export interface FreehandOptions {
 }
 
 /** A picture as it lies below the hoop. */
-export interface EdgesBelow {
-  readonly picture: Raster;
-  /** From the cloth to its pixels. */
-  readonly toPicture: Matrix;
+export interface EdgesBelow extends PictureBelow {
   /** A stroke is moved by no more than this, mm. */
   readonly reachMm: number;
 }

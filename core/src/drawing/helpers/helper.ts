@@ -16,6 +16,8 @@ export interface HelperPart {
   readonly name: string;
   readonly kind: Part['kind'];
   readonly path: string;
+  /** A colour of its own: that of the palette which can't be told from it, else a new one. */
+  readonly hex?: string;
   /** Parts with the same word are worked alike. */
   readonly alike?: string;
   readonly strokeMm?: number;

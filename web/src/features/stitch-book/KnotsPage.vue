@@ -62,7 +62,7 @@ function needleWords(strands: number): string {
         true size on this screen (set the bar in the settings once), beside it {{ LARGE }} times as large.
       </p>
       <ChoiceField class="thread" label="Thread" :value="thread" :options="THREADS" @change="(id) => (thread = id)" />
-      <div class="table">
+      <div class="table" role="region" aria-label="Knots by strands and wraps" tabindex="0">
         <table>
           <thead>
             <tr>

@@ -32,7 +32,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
-import { partSize, ROLE_WORDS } from '../../session/partWords.ts';
+import { partSize, partsInWords, ROLE_WORDS } from '../../session/partWords.ts';
 
 /** Its needle paths are loaded when there is something to compare. */
 const FindingsList = defineAsyncComponent(() => import('../../session/FindingsList.vue'));
@@ -85,6 +85,12 @@ function passesOf(partId: string): Pass[] {
   return part && planned ? passesAsWorked({ part, passes: planned.passes }) : [];
 }
 
+/** What is done, and to what: by name where it is more than one part. */
+function named(label: string): string {
+  const names = members.value.map(({ name }) => name);
+  return names.length > 1 ? `${label}: ${partsInWords(names)}` : label;
+}
+
 /** The same change of passes for every member that has the same kind, each from its own passes. */
 function changePasses(
   label: string,
@@ -94,7 +100,7 @@ function changePasses(
   const changed = members.value
     .filter((member) => member.kind === planned.value?.part.kind)
     .map((member): [string, Pass[]] => [member.id, change(passesOf(member.id), member.id)]);
-  opened.edit(setPasses(opened.piece, new Map(changed), label, mergeKey));
+  opened.edit(setPasses(opened.piece, new Map(changed), named(label), mergeKey));
 }
 
 /** Like parts may be turned: their stitches are turned by as much, not to the same angle. */
@@ -185,7 +191,7 @@ async function choose(offer: Offer): Promise<void> {
       member.passes === null ? [] : passesOf(member.id).filter(({ role }) => !layers.some((l) => l.role === role));
     return [member.id, inWorkingOrder([...kept.filter(({ role }) => role !== 'filling'), ...layers])];
   });
-  opened.edit(setPasses(piece, new Map(chosen), `Work in ${stitchKind(stitch).name.toLowerCase()}`));
+  opened.edit(setPasses(piece, new Map(chosen), named(`Work in ${stitchKind(stitch).name.toLowerCase()}`)));
 }
 
 function isNow({ layers }: Offer): boolean {

@@ -1,4 +1,4 @@
-import { convexHull, mapPoints, smallestCircle, turning, type Circle } from '../geometry/index.ts';
+import { boxOf, convexHull, mapPoints, smallestCircle, turning, type Circle } from '../geometry/index.ts';
 import { AIR_MM, HOOP_SIZES_MM, innerDiameterMm, innerHalvesMm, type HoopSize } from '../materials/index.ts';
 import { plainHoop, SCALES, type Piece, type Placement, type PlanInput } from '../piece/index.ts';
 import { designPoints } from './designCircle.ts';
@@ -93,6 +93,26 @@ export function centred(placement: Placement, circle: Circle, factor: number): P
     xMm: (placement.xMm - circle.x) * bounded,
     yMm: (placement.yMm - circle.y) * bounded,
   };
+}
+
+/**
+ * The placement under which a design is so wide, or so high, in the middle of the hoop. It is measured as the piece stands now, not as it was
+ * planned last.
+ */
+export function resized(piece: PlanInput, sizeMm: number, side: 'width' | 'height'): Placement {
+  const points = designPoints(piece);
+  const [box, circle] = [boxOf([points]), smallestCircle([points])];
+  if (!box || !circle) return piece.placement;
+  const nowMm = side === 'width' ? box.maxX - box.minX : box.maxY - box.minY;
+  return nowMm > 0 ? { ...centred(piece.placement, circle, sizeMm / nowMm), isSizeSet: true } : piece.placement;
+}
+
+/** The placement under which the middle of a design lies so far right of the hoop's, or below it, mm. */
+export function movedTo(piece: PlanInput, axis: 'xMm' | 'yMm', toMm: number): Placement {
+  const circle = smallestCircle([designPoints(piece)]);
+  if (!circle) return piece.placement;
+  const byMm = toMm - (axis === 'xMm' ? circle.x : circle.y);
+  return { ...piece.placement, [axis]: piece.placement[axis] + byMm };
 }
 
 /** The placement turned back onto the straight grain: as it was drawn. */

@@ -1,5 +1,16 @@
 export { WIDEST_SPOT_MM } from './shapeCutter.ts';
-export { centred, fitToHoop, mirrored, onTheGrain, roomHalvesMm, settleInHoop, turned, type Room } from './fit.ts';
+export {
+  centred,
+  fitToHoop,
+  mirrored,
+  movedTo,
+  onTheGrain,
+  resized,
+  roomHalvesMm,
+  settleInHoop,
+  turned,
+  type Room,
+} from './fit.ts';
 export { isTooLarge, LARGEST_PART_MM } from './shapeCutter.ts';
 export { clearInHoopMm, insideEllipseMm, positionsOf, spreadOfPositions } from './hoopRoom.ts';
 export { groupLikeParts } from './likeParts.ts';

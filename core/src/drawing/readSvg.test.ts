@@ -5,7 +5,8 @@ import { OVAL_SIZES_MM } from '../materials/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { pieceSchema, plainHoop, readPiece, writePiece } from '../piece/index.ts';
 import { circleAround, clearInHoopMm, readSvg, settleInHoop, ShapePlacer, type PlacedShape } from './index.ts';
-import { fitToHoop } from './fit.ts';
+import { designCircle } from './designCircle.ts';
+import { fitToHoop, movedTo, resized } from './fit.ts';
 
 const wrap = (body: string, attributes = 'width="100mm" height="100mm" viewBox="0 0 100 100"'): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" ${attributes}>${body}</svg>`;
@@ -271,6 +272,23 @@ describe('hoop', () => {
     const settled = settleInHoop(piece, { x: 0, y: 0, r });
     expect(settled.hoop!.nominalMm).toBe(nominalMm);
     expect(settled.placement.scale !== 1).toBe(isScaled);
+  });
+
+  it('is as wide or high as was typed, and lies where it was, measured as the piece stands now', () => {
+    const read0 = read(wrap('<rect x="3" y="4" width="30" height="12"/>'));
+    for (const [side, mm, factor] of [
+      ['width', 75, 2.5],
+      ['height', 6, 0.5],
+    ] as const) {
+      const once = resized(read0, mm, side);
+      expect(once.scale / read0.placement.scale).toBeCloseTo(factor, 9);
+      expect(once.isSizeSet).toBe(true);
+      // Typed again at the new size, before anything was planned anew, it stays.
+      expect(resized({ ...read0, placement: once }, mm, side).scale).toBeCloseTo(once.scale, 9);
+    }
+    const moved = { ...read0, placement: movedTo(read0, 'xMm', 7) };
+    expect(designCircle(moved)!.x).toBeCloseTo(7, 6);
+    expect(designCircle({ ...moved, placement: movedTo(moved, 'xMm', 7) })!.x).toBeCloseTo(7, 6);
   });
 
   // The ring is 6 mm narrower inside than its name, and 12 mm of air stay free all round.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { centred, fitToHoop, mirrored, onTheGrain, spreadOfPositions, turned } from '@junctura/core/drawing';
+import { fitToHoop, mirrored, movedTo, onTheGrain, resized, spreadOfPositions, turned } from '@junctura/core/drawing';
 import {
   AIR_MM,
   clothFor,
@@ -123,13 +123,11 @@ function keepSize(isSizeSet: boolean): void {
 function place(placement: Placement, label: string): void {
   opened.edit(setHoop(opened.piece, hoop.value, placement, label));
 }
-function resize(sizeMm: number, nowMm: number): void {
-  const circle = design.value?.circle;
-  if (!circle || nowMm <= 0) return;
-  place({ ...centred(opened.piece.placement, circle, sizeMm / nowMm), isSizeSet: true }, 'Change the size');
+function resize(sizeMm: number, side: 'width' | 'height'): void {
+  place(resized(opened.piece, sizeMm, side), 'Change the size');
 }
-function shift(axis: 'xMm' | 'yMm', byMm: number): void {
-  place({ ...opened.piece.placement, [axis]: opened.piece.placement[axis] + byMm }, 'Move the design');
+function shift(axis: 'xMm' | 'yMm', toMm: number): void {
+  place(movedTo(opened.piece, axis, toMm), 'Move the design');
 }
 const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
 
@@ -200,28 +198,28 @@ const isComparing = ref(false);
         :value-mm="design.widthMm"
         :min-mm="1"
         :max-mm="2000"
-        @change="(mm) => resize(mm, design!.widthMm)"
+        @change="(mm) => resize(mm, 'width')"
       />
       <LengthField
         label="Height"
         :value-mm="design.heightMm"
         :min-mm="1"
         :max-mm="2000"
-        @change="(mm) => resize(mm, design!.heightMm)"
+        @change="(mm) => resize(mm, 'height')"
       />
       <LengthField
         label="Right of the middle"
         :value-mm="offCentre.x"
         :min-mm="-500"
         :max-mm="500"
-        @change="(mm) => shift('xMm', mm - offCentre.x)"
+        @change="(mm) => shift('xMm', mm)"
       />
       <LengthField
         label="Below the middle"
         :value-mm="offCentre.y"
         :min-mm="-500"
         :max-mm="500"
-        @change="(mm) => shift('yMm', mm - offCentre.y)"
+        @change="(mm) => shift('yMm', mm)"
       />
       <NumberField
         label="Turned, anticlockwise"

@@ -1,3 +1,4 @@
+import { isUnstitched } from '../piece/index.ts';
 import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
@@ -73,10 +74,8 @@ function closeWithin(part: PlannedPart): TooClose[] {
 function findTooClose({ parts }: Plan): TooClose[] {
   const widest = widestOf(parts);
   const earlier = earlierMeeting(
-    // Print has no thread that could merge.
-    parts.map(({ part, placed }) =>
-      placed.kind === 'spot' || part.printed || part.marking !== null ? null : placed.box,
-    ),
+    // What is printed or only marked has no thread that could merge.
+    parts.map(({ part, placed }) => (placed.kind === 'spot' || isUnstitched(part) ? null : placed.box)),
     widest,
   );
   return parts.flatMap((a, i) => [

@@ -1,9 +1,9 @@
-import { freeColourId } from './ids.ts';
-import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
+import type { ShadeRef } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import type { Scrap } from './scrap.ts';
 import { plural } from '../measure/index.ts';
 import { stitchKind } from '../stitches/index.ts';
+import { colourInShade, inShade, type WorkedIn } from './paletteCommands.ts';
 import { editOf, type Edit, type EditPath } from './edits.ts';
 import {
   MOST_COLOURWAYS,
@@ -12,7 +12,6 @@ import {
   MOST_POINTS,
   MOST_POSITIONS,
   MOST_SHADES,
-  newColour,
   type Colourway,
   type Marking,
   type PaletteColour,
@@ -75,12 +74,6 @@ export function setHidden(piece: Piece, hidden: Piece['drawing']['hidden']): Edi
   return editOf(piece, label, [[['drawing', 'hidden'], hidden]]);
 }
 
-/** What a colour is worked in: a shade, or two of them in one needle. */
-export interface WorkedIn {
-  readonly shade: ShadeRef | null;
-  readonly second: ShadeRef | null;
-}
-
 export function setShade(
   piece: Piece,
   colourId: string,
@@ -94,11 +87,7 @@ export function setShade(
 export function setShades(piece: Piece, shades: ReadonlyMap<string, WorkedIn>, label = 'Choose shades'): Edit | null {
   const changes = piece.palette.flatMap((colour, i): (readonly [EditPath, unknown])[] => {
     const chosen = shades.get(colour.id);
-    if (!chosen) return [];
-    const shade = chosen.shade && refOf(chosen.shade);
-    const second = chosen.second && refOf(chosen.second);
-    const lot = isSameShade(colour.shade, shade) ? colour.lot : null;
-    return [[['palette', i], { ...colour, shade, second, lot }]];
+    return chosen ? [[['palette', i], inShade(colour, chosen)]] : [];
   });
   return editOf(piece, label, changes);
 }
@@ -165,12 +154,12 @@ export function setPartColour(piece: Piece, partIds: readonly string[], colour: 
 
 /** Works parts in a shade of their own: in the colour that already has it, or in a new one. */
 export function workInShade(piece: Piece, partIds: readonly string[], shade: ShadeRef): Edit | null {
-  const known = piece.palette.find((colour) => isSameShade(colour.shade, shade) && colour.second === null);
-  if (known) return setPartColour(piece, partIds, known.id);
-  const id = freeColourId(piece.palette);
+  const palette = [...piece.palette];
+  const id = colourInShade(palette, shade);
+  if (palette.length === piece.palette.length) return setPartColour(piece, partIds, id);
   const parts = piece.drawing.parts.map((part) => (partIds.includes(part.id) ? { ...part, colour: id } : part));
   return editOf(piece, `Work in ${shade.name.toLowerCase()}`, [
-    [['palette'], [...piece.palette, newColour({ id, hex: shade.hex, shade: refOf(shade) })]],
+    [['palette'], palette],
     [['drawing', 'parts'], parts],
   ]);
 }

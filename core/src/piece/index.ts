@@ -36,9 +36,8 @@ export {
   setWorker,
   takeColourway,
   workInShade,
-  type WorkedIn,
 } from './commands.ts';
-export { dropColour, gatherShades, takeShades } from './paletteCommands.ts';
+export { colourInShade, dropColour, gatherShades, takeShades, type WorkedIn } from './paletteCommands.ts';
 export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
 export { ENDS, FINISH_RANGES, USUAL_FINISH, type End, type Finish } from './finish.ts';
 export { plainScrap, SCRAP_HELD, SCRAP_PATTERNS, type Scrap } from './scrap.ts';
@@ -62,6 +61,7 @@ export {
   MOST_POSITIONS,
   MOST_COLOURWAYS,
   newColour,
+  isUnstitched,
   newPart,
   NO_CALENDAR,
   NOTHING_FIXED,

@@ -2,13 +2,27 @@ import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
 import { editOf, type Edit } from './edits.ts';
 import { freeColourId } from './ids.ts';
 import { newColour, type PaletteColour, type Part, type Pass, type Piece } from './schema.ts';
-import type { WorkedIn } from './commands.ts';
+
+/** What a colour is worked in: a shade, or two of them in one needle. */
+export interface WorkedIn {
+  readonly shade: ShadeRef | null;
+  readonly second: ShadeRef | null;
+}
 
 /** A colour of the palette in a shade, or in two. A colour that gets another shade no longer has its lot. */
-function inShade(colour: PaletteColour, { shade, second }: WorkedIn): PaletteColour {
+export function inShade(colour: PaletteColour, { shade, second }: WorkedIn): PaletteColour {
   const chosen = shade && refOf(shade);
   const lot = isSameShade(colour.shade, chosen) ? colour.lot : null;
   return { ...colour, shade: chosen, second: second && refOf(second), lot };
+}
+
+/** The id of the colour of a palette that is worked in this shade alone; where there is none, one is put into it. */
+export function colourInShade(palette: PaletteColour[], shade: ShadeRef): string {
+  const known = palette.find((colour) => isSameShade(colour.shade, shade) && colour.second === null);
+  if (known) return known.id;
+  const id = freeColourId(palette);
+  palette.push(newColour({ id, hex: shade.hex, shade: refOf(shade) }));
+  return id;
 }
 
 /**
@@ -25,10 +39,7 @@ export function gatherShades(
     const chosen = given.get(colour.id);
     return chosen ? inShade(colour, chosen) : colour;
   });
-  for (const shade of shades) {
-    if (palette.some((colour) => isSameShade(colour.shade, shade) && colour.second === null)) continue;
-    palette.push(newColour({ id: freeColourId(palette), hex: shade.hex, shade: refOf(shade) }));
-  }
+  shades.forEach((shade) => colourInShade(palette, shade));
   return editOf(piece, label, [[['palette'], palette]]);
 }
 

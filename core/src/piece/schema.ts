@@ -370,6 +370,11 @@ export type PieceUse = Piece['use'];
 export type Marking = NonNullable<Part['marking']>;
 export type Placement = Piece['placement'];
 
+/** Whether a part is on the cloth without thread: printed, or a line that is only marked. */
+export function isUnstitched({ printed, marking }: Part): boolean {
+  return printed || marking !== null;
+}
+
 /** A part as it is first drawn: nothing chosen of it yet. */
 export function newPart(part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colour'> & Partial<Part>): Part {
   return {

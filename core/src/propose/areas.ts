@@ -133,11 +133,7 @@ function spotAreas(given: Case): Proposal[] {
   const text = formatFine(acrossMm);
   const { strands: best, mm } = knotOf(acrossMm);
   const flat = { ...satinFor(given), reason: `Flat instead of raised, ${text} across.` };
-  const several = layer(
-    settings.knots === 'french' ? 'french-fill' : 'colonial-fill',
-    2,
-    `${text} across: several knots side by side leave none of it bare.`,
-  );
+  const several = knotFilling(settings, `${text} across: several knots side by side leave none of it bare.`);
   if (mm < TREATMENT.knotFills * acrossMm) return [alone(several), flat];
   const one = layer(
     settings.knots,
@@ -145,6 +141,11 @@ function spotAreas(given: Case): Proposal[] {
     `${text} across and round: one knot of two wraps in ${strandText(best)} comes to ${formatFine(mm)}.`,
   );
   return [alone(one), flat, alone(several)];
+}
+
+/** Packed with the knots of the person's school. */
+function knotFilling({ knots }: ProposalSettings, why: string): SettledPass {
+  return layer(knots === 'french' ? 'french-fill' : 'colonial-fill', 2, why);
 }
 
 /** The knot of two wraps that comes nearest to a size. */
@@ -181,9 +182,8 @@ function discs(given: Case): Proposal[] {
   if (isWorn) return [cord, chain];
   if (form.widthMm > limitMm) return [chain, cord];
   if (form.widthMm > TREATMENT.knottedDiscMm || settings.layers === 'plain') return [cord, chain];
-  const knots = layer(
-    settings.knots === 'french' ? 'french-fill' : 'colonial-fill',
-    2,
+  const knots = knotFilling(
+    settings,
     `A disc ${across} across, a little too wide for satin: knots packed close stand up, as the middle of a flower or a berry does.`,
   );
   return [alone(knots), cord, chain];

@@ -1,6 +1,6 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import { laidWidthMm, strandsLike, threadKind } from '../materials/index.ts';
-import type { Part, PlanInput } from '../piece/index.ts';
+import { isUnstitched, type Part, type PlanInput } from '../piece/index.ts';
 import { areaProposals } from './areas.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
 import { scrapProposals } from './scraps.ts';
@@ -45,7 +45,7 @@ function inWhiteworkThread({ layers, pass, reason }: Proposal): Proposal {
 }
 
 function inCotton(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
-  if (part.printed || part.marking !== null) return [];
+  if (isUnstitched(part)) return [];
   if (part.scrap) return scrapProposals(part.scrap, settings);
   if (placed.kind === 'area') return areaProposals(placed, sense, settings);
   if (placed.kind === 'line' && sense.lines) return lineProposals(part, placed, sense.lines, settings);

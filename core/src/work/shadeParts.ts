@@ -1,14 +1,6 @@
 import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
-import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
-import {
-  editOf,
-  freeColourId,
-  newColour,
-  type Edit,
-  type PaletteColour,
-  type Pass,
-  type Piece,
-} from '../piece/index.ts';
+import type { ShadeRef } from '../materials/index.ts';
+import { colourInShade, editOf, type Edit, type PaletteColour, type Pass, type Piece } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 
 /**
@@ -18,13 +10,7 @@ import { stitchKind } from '../stitches/index.ts';
  */
 export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: readonly ShadeRef[]): Edit | null {
   const palette: PaletteColour[] = [...piece.palette];
-  const ids = shades.map((shade) => {
-    const known = palette.find((colour) => isSameShade(colour.shade, shade) && colour.second === null);
-    if (known) return known.id;
-    const id = freeColourId(palette);
-    palette.push(newColour({ id, hex: shade.hex, shade: refOf(shade) }));
-    return id;
-  });
+  const ids = shades.map((shade) => colourInShade(palette, shade));
   const areas = new Map(parts.filter(({ part }) => part.kind === 'area').map((planned) => [planned.part.id, planned]));
   if (areas.size === 0 || ids.length < 2) return null;
   const shaded = (pass: Pass): Pass => {

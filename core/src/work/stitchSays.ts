@@ -1,4 +1,3 @@
-import { threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine, plural } from '../measure/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { formOf, roomForShades } from '../propose/index.ts';
@@ -28,9 +27,8 @@ function coilSays({ params, bundleMm }: PlannedPass): string {
   return `${plural(covers, 'wrap covers', 'wraps cover')} ${formatFine(spanMm)} in this thread; yours, ${wraps}, ${lies}.`;
 }
 
-function knotSays({ params, bundleMm, thread, strands }: PlannedPass): string {
+function knotSays({ params, bundleMm, needle }: PlannedPass): string {
   const wraps = Math.round(Number(params['wraps'] ?? 2));
-  const needle = wrappingNeedle(threadKind(thread)!, strands);
   return `One comes to ${formatFine(knotDiameterMm(wraps, bundleMm, needle.shaftMm))} across in this thread.`;
 }
 

@@ -4,9 +4,6 @@ import { forEachRun, type Place } from './alongLines.ts';
 
 /** The laid thread follows the line in steps of this, mm. */
 const LAID_STEP_MM = 1;
-/** A tie reaches this far to either side of the laid thread, in laid widths. */
-const TIE_REACH = 0.7;
-
 /** Lays a thread along a whole line, up at its start and down at its end; false where there is no line. */
 export function layAlong(line: Polyline, sink: MoveSink): boolean {
   const laid: Place[] = [];
@@ -23,9 +20,11 @@ export function layAlong(line: Polyline, sink: MoveSink): boolean {
   return true;
 }
 
-/** A small stitch across a laid thread. */
-export function tieAcross({ x, y, dx, dy }: Place, laidMm: number, sink: MoveSink): void {
-  const reach = TIE_REACH * laidMm;
+/** How far a tie over a single laid thread reaches to either side of it, in laid widths. */
+export const TIE_REACH = 0.7;
+
+/** A small stitch across a laid thread, reaching so far to either side of it. */
+export function tieAcross({ x, y, dx, dy }: Place, reach: number, sink: MoveSink): void {
   sink.travel();
   sink.stitch();
   sink.up(x - dy * reach, y + dx * reach);

@@ -5,6 +5,7 @@ import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import LessonLinks from '../../ui/LessonLinks.vue';
+import { FIRST_LESSONS } from '../../ui/lessonNames.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 
@@ -16,13 +17,6 @@ const work = useWorkSoFar();
 
 const counted = ref<number | null>(null);
 const needles = computed(() => counted.value ?? work.needlesWanted);
-/** What a first sitting needs. */
-const FIRST_LESSONS = [
-  { id: 'mounting', text: 'mounting' },
-  { id: 'strands', text: 'drawing out strands' },
-  { id: 'threading', text: 'threading' },
-  { id: 'waste-knot', text: 'the waste knot' },
-];
 </script>
 
 <template>

@@ -33,12 +33,6 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
   await work.note(...entries);
   emit('close');
 }
-const LESSONS = [
-  { id: 'unpicking', text: 'unpicking' },
-  { id: 'hanging', text: 'letting the needle hang' },
-  { id: 'knots', text: 'knots' },
-  { id: 'fastening-off', text: 'fastening off' },
-];
 </script>
 
 <template>
@@ -75,7 +69,7 @@ const LESSONS = [
       </section>
       <section class="stack">
         <h3>Something is wrong</h3>
-        <p class="small">In drawings: <LessonLinks :lessons="LESSONS" /></p>
+        <p class="small">In drawings: <LessonLinks :lessons="['unpicking', 'hanging', 'knots', 'fastening-off']" /></p>
         <dl>
           <template v-for="{ fault, cure } in kind.faults" :key="fault">
             <dt>{{ fault }}</dt>

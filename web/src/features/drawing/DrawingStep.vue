@@ -13,7 +13,7 @@ import {
 } from '@junctura/core/piece';
 import { NButton, NCheckbox, NInput, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
-import PickedBar from '../../ui/PickedBar.vue';
+import PickedBar from '../../session/PickedBar.vue';
 import DrawingParts from './DrawingParts.vue';
 
 import NumberField from '../../ui/NumberField.vue';
@@ -234,12 +234,7 @@ function strengthen(percent: number): void {
         <NRadio value="keep">stitch it all the same</NRadio>
       </NRadioGroup>
     </fieldset>
-    <PickedBar
-      v-if="selection.picked.length > 0"
-      :count="selection.picked.length"
-      @go="selection.isListing = false"
-      @none="selection.pick([])"
-    />
+    <PickedBar />
     <DrawingParts />
   </div>
 </template>

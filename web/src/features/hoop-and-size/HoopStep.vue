@@ -45,8 +45,8 @@ const airMm = computed(() => hoop.value?.airMm ?? AIR_MM.usual);
 const sizeKey = ({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>): string =>
   shortMm === null ? String(nominalMm) : `${nominalMm}x${shortMm}`;
 const OTHER = 'other';
-const sizes = computed(() => [
-  ...[...HOOP_SIZES_MM.map((nominalMm) => ({ nominalMm, shortMm: null })), ...OVAL_SIZES_MM]
+const sizes = computed(() =>
+  [...HOOP_SIZES_MM.map((nominalMm) => ({ nominalMm, shortMm: null })), ...OVAL_SIZES_MM]
     .map((size) => ({ size, isOwned: ownsHoop(threads.box.basket, size) }))
     // Those in the workbasket come first.
     .sort((a, b) => Number(b.isOwned) - Number(a.isOwned))
@@ -54,7 +54,7 @@ const sizes = computed(() => [
       value: sizeKey(size),
       label: `${size.shortMm === null ? 'Round' : 'Oval'}, ${hoopSizeText(size, settings.units)}${isOwned ? ', yours' : ''}`,
     })),
-]);
+);
 const hoops = computed(() => [
   { value: '0', label: 'No hoop' },
   ...sizes.value,

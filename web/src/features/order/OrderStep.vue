@@ -23,18 +23,14 @@ const card = computed(() => VIEWS.find(({ id }) => id === shown.value)!.card);
 
 const plan = computed(() => workings.current!.plan);
 const totals = computed(() => orderTotals(opened.piece, plan.value));
-const LESSONS = [
-  { id: 'mounting', text: 'mounting the cloth' },
-  { id: 'strands', text: 'strands' },
-  { id: 'waste-knot', text: 'beginning' },
-  { id: 'fastening-off', text: 'ending' },
-];
 </script>
 
 <template>
   <div class="stack">
     <h2>Order of work</h2>
-    <p class="small soft">New to it? In drawings: <LessonLinks :lessons="LESSONS" /></p>
+    <p class="small soft">
+      New to it? In drawings: <LessonLinks :lessons="['mounting', 'strands', 'waste-knot', 'fastening-off']" />
+    </p>
     <p v-if="plan.order.length === 0" class="soft">
       There is nothing to put in order yet. Bring in a drawing, or draw parts with the pen; each layer of stitches
       becomes a step here.

@@ -77,10 +77,7 @@ const families = computed(() => {
 });
 
 /** Lessons in handling that are searched for, too. */
-const lessons = computed(() =>
-  search.value.trim().length < 3 ? [] : findLessons(search.value).map(({ id, name }) => ({ id, text: name })),
-);
-const beginsWith = computed(() => (/knot/i.test(kind.value.start) ? '#waste-knot' : '#tiny-stitches'));
+const lessons = computed(() => (search.value.trim().length < 3 ? [] : findLessons(search.value).map(({ id }) => id)));
 
 const drawing = ref<HTMLElement | null>(null);
 const { width } = useElementSize(drawing);
@@ -170,12 +167,11 @@ const pictureWidth = computed(() =>
             <li v-for="line in kind.steps" :key="line">{{ line }}</li>
           </ol>
           <p class="small">
-            <strong>Begin:</strong> {{ kind.start }}
-            <RouterLink :to="{ name: 'handling', hash: beginsWith }">See how</RouterLink>
+            <strong>Begin:</strong> {{ kind.start }} In drawings:
+            <LessonLinks :lessons="['waste-knot', 'tiny-stitches']" />.
           </p>
           <p class="small">
-            <strong>End:</strong> {{ kind.end }}
-            <RouterLink :to="{ name: 'handling', hash: '#fastening-off' }">See how</RouterLink>
+            <strong>End:</strong> {{ kind.end }} In drawings: <LessonLinks :lessons="['fastening-off']" />.
           </p>
         </section>
         <section>

@@ -3,10 +3,11 @@ import { THREAD_KINDS } from '@junctura/core/materials';
 import { workAllIn } from '@junctura/core/work';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import PickedBar from '../../session/PickedBar.vue';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
-import PickedBar from '../../ui/PickedBar.vue';
+
 import PartsList from './PartsList.vue';
 
 /** All parts to pick from, and what is chosen for the whole piece at once. */
@@ -33,13 +34,14 @@ function workIn(id: string): void {
       Every part has a stitch proposed for its size and shape. Pick a part in the hoop or here to see why, and to change
       it; several with Shift or Ctrl.
     </p>
-    <PickedBar
-      v-if="selection.picked.length > 0"
-      :count="selection.picked.length"
-      @go="selection.isListing = false"
-      @none="selection.pick([])"
+    <PickedBar />
+    <ChoiceField
+      v-if="selection.picked.length === 0"
+      label="Thread of the whole piece"
+      :value="thread"
+      :options="threads"
+      @change="workIn"
     />
-    <ChoiceField v-else label="Thread of the whole piece" :value="thread" :options="threads" @change="workIn" />
     <PartsList />
   </div>
 </template>

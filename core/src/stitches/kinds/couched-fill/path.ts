@@ -1,6 +1,7 @@
 import { lengthsOf, placeOn } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { tieAcross } from '../../shared/layAlong.ts';
 import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 import { rowsAsLines } from '../../shared/rowsAsLines.ts';
 
@@ -39,10 +40,7 @@ export function workCouchedFill(
       const [x, y] = placeOn(points, lengths, at);
       const [ax, ay] = placeOn(points, lengths, at + 0.2);
       const [dx, dy] = [(ax - x) / 0.2, (ay - y) / 0.2];
-      sink.travel();
-      sink.stitch();
-      sink.up(x - dy * reach, y + dx * reach);
-      sink.down(x + dy * reach, y - dx * reach);
+      tieAcross({ x, y, dx, dy }, reach, sink);
     }
   });
   sink.lift(0);

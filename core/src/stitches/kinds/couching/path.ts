@@ -2,7 +2,7 @@ import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 import { forEachRun, type Place } from '../../shared/alongLines.ts';
-import { layAlong, tieAcross } from '../../shared/layAlong.ts';
+import { layAlong, TIE_REACH, tieAcross } from '../../shared/layAlong.ts';
 
 /** A thread laid along the whole line, then tied down at intervals by small stitches across it. */
 export function workCouching(
@@ -20,7 +20,7 @@ export function workCouching(
     });
     sink.lift(heightMm);
     sink.shade(SECOND_THREAD);
-    ties.reverse().forEach((tie) => tieAcross(tie, laidMm, sink));
+    ties.reverse().forEach((tie) => tieAcross(tie, TIE_REACH * laidMm, sink));
     sink.lift(0);
   }
 }

@@ -16,21 +16,14 @@ export function workCutPile(
   { angleRad, seed }: StitchContext,
   sink: MoveSink,
 ): void {
-  // Rows run across the lie of the pile; in their frame it lies towards `across` falling.
+  // Rows run across the lie of the pile: in their frame it lies towards where `at` falls.
   const { rows, toCloth } = straightRowsOf(region, angleRad - Math.PI / 2, rowMm);
-  const lie = liesTowards(toCloth, angleRad);
-  const inOrder = [...rows].sort((a, b) => lie * (b.at - a.at) || a.from - b.from);
+  const inOrder = [...rows].sort((a, b) => a.at - b.at || a.from - b.from);
   const random = seededRandom(seed);
   inOrder.forEach((row, k) => {
     sink.travel();
-    workLoops(row, k % 2 === 1, { stepMm, reach: lie * pileMm, random }, toCloth, sink);
+    workLoops(row, k % 2 === 1, { stepMm, reach: -pileMm, random }, toCloth, sink);
   });
-}
-
-/** 1 where the pile lies towards greater places across the rows, −1 where towards lesser. */
-function liesTowards(toCloth: (along: number, across: number) => [number, number], angleRad: number): number {
-  const [x, y] = toCloth(0, 1);
-  return x * Math.cos(angleRad) - y * Math.sin(angleRad) >= 0 ? 1 : -1;
 }
 
 function workLoops(

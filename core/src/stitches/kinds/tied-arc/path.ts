@@ -2,7 +2,7 @@ import type { Polyline } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { forEachRun, type Place } from '../../shared/alongLines.ts';
-import { layAlong, tieAcross } from '../../shared/layAlong.ts';
+import { layAlong, TIE_REACH, tieAcross } from '../../shared/layAlong.ts';
 import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 
 /** Where a line turns is looked for at places so close, mm, over this share of it. */
@@ -23,7 +23,7 @@ export function workTiedArc(
     if (!layAlong(line, sink)) continue;
     sink.lift(heightMm);
     sink.shade(SECOND_THREAD);
-    placesOfTies(line, Math.round(ties)).forEach((place) => tieAcross(place, laidMm, sink));
+    placesOfTies(line, Math.round(ties)).forEach((place) => tieAcross(place, TIE_REACH * laidMm, sink));
     sink.lift(0);
   }
 }

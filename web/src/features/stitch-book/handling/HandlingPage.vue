@@ -6,7 +6,8 @@ import ChoiceField from '../../../ui/ChoiceField.vue';
 import { useOpenedPiece } from '../../../session/openedPiece.ts';
 import BookHeader from '../BookHeader.vue';
 import HandlingDrawing from './HandlingDrawing.vue';
-import { findLessons, FIRST_FOUR, LESSONS } from './lessons.ts';
+import { FIRST_LESSONS } from '../../../ui/lessonNames.ts';
+import { findLessons, LESSONS } from './lessons.ts';
 
 /** Short lessons in the handling that nobody draws. */
 const opened = useOpenedPiece();
@@ -18,7 +19,7 @@ const HANDS: { value: 'right' | 'left'; label: string }[] = [
   { value: 'left', label: 'left hand' },
 ];
 const found = computed(() => findLessons(search.value));
-const first = LESSONS.filter(({ id }) => FIRST_FOUR.some((one) => one === id));
+const first = LESSONS.filter(({ id }) => FIRST_LESSONS.includes(id));
 onMounted(async () => {
   await nextTick();
   if (route.hash) document.querySelector(route.hash)?.scrollIntoView();

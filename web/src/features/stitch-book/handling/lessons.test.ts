@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { findLessons, FIRST_FOUR, LESSONS } from './lessons.ts';
+import { FIRST_LESSONS, LESSON_NAMES } from '../../../ui/lessonNames.ts';
+import { findLessons, LESSONS } from './lessons.ts';
 
 describe('lessons in handling', () => {
   it('are three to six drawings each, every one with one line of words, under a name and place of its own', () => {
@@ -56,6 +57,7 @@ describe('lessons in handling', () => {
     }
     expect(findLessons('zebra')).toEqual([]);
     expect(findLessons('')).toHaveLength(LESSONS.length);
-    for (const id of FIRST_FOUR) expect(LESSONS.some((lesson) => lesson.id === id)).toBe(true);
+    for (const id of FIRST_LESSONS) expect(LESSONS.some((lesson) => lesson.id === id)).toBe(true);
+    expect(LESSONS.map(({ id }) => id).sort()).toEqual(Object.keys(LESSON_NAMES).sort());
   });
 });

@@ -1,3 +1,4 @@
+import type { LessonId } from '../../../ui/lessonNames.ts';
 import {
   arrow,
   behind,
@@ -18,7 +19,7 @@ import {
 
 /** A short lesson in what nobody draws: a few drawings, each with one line of words. */
 export interface Lesson {
-  readonly id: string;
+  readonly id: LessonId;
   readonly name: string;
   /** Words by which it is found, beside its name. */
   readonly finds: string;
@@ -537,6 +538,3 @@ export function findLessons(search: string): readonly Lesson[] {
     return words.every((word) => text.includes(word));
   });
 }
-
-/** What a first sitting needs. */
-export const FIRST_FOUR = ['mounting', 'strands', 'threading', 'waste-knot'] as const;

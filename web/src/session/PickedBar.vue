@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { plural } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
+import { useSelection } from './selection.ts';
 
 /** What can be done with the parts that are picked in a list, while more are being picked. */
-defineProps<{ count: number }>();
-const emit = defineEmits<{ go: []; none: [] }>();
+const selection = useSelection();
 </script>
 
 <template>
-  <div class="bar" role="status" data-test="picked-bar">
-    <span>{{ plural(count, 'part') }} picked</span>
-    <NButton size="small" type="primary" @click="emit('go')">Work on {{ count === 1 ? 'it' : 'them' }}</NButton>
-    <NButton size="small" quaternary @click="emit('none')">Let go</NButton>
+  <div v-if="selection.picked.length > 0" class="bar" role="status" data-test="picked-bar">
+    <span>{{ plural(selection.picked.length, 'part') }} picked</span>
+    <NButton size="small" type="primary" @click="selection.isListing = false"
+      >Work on {{ selection.picked.length === 1 ? 'it' : 'them' }}</NButton
+    >
+    <NButton size="small" quaternary @click="selection.pick([])">Let go</NButton>
   </div>
 </template>
 

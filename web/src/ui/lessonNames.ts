@@ -1,0 +1,24 @@
+/** The lessons in handling, by their ids, as they are called within a sentence. */
+export const LESSON_NAMES = {
+  grain: 'grain and cutting cloth',
+  mounting: 'mounting the cloth',
+  binding: 'binding the rings',
+  garment: 'garments',
+  strands: 'drawing out strands',
+  twelve: 'twelve strands from six',
+  threading: 'threading',
+  'waste-knot': 'the waste knot',
+  'end-knot': 'a knot at the end',
+  'tiny-stitches': 'tiny stitches',
+  'fastening-off': 'fastening off',
+  hanging: 'letting the needle hang',
+  unpicking: 'unpicking',
+  posture: 'posture and breaks',
+  knots: 'knots',
+  stretching: 'damp stretching',
+} as const;
+
+export type LessonId = keyof typeof LESSON_NAMES;
+
+/** What a first sitting needs. */
+export const FIRST_LESSONS: readonly LessonId[] = ['mounting', 'strands', 'threading', 'waste-knot'];

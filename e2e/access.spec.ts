@@ -37,15 +37,14 @@ async function switchTo(page: Page, theme: 'light' | 'lamp'): Promise<void> {
   }, theme);
   await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
   await expect(page.locator('.whole')).toHaveAttribute('data-components', theme);
-  // Colours that change by degrees have changed.
+  // Colours that change by degrees have changed, and those that began to change only when these had.
   await page.evaluate(async () => {
-    for (let frame = 0; frame < 2; frame++) await new Promise(requestAnimationFrame);
-    await Promise.all(
-      document
-        .getAnimations()
-        .filter(({ effect }) => Number(effect?.getComputedTiming().endTime) < 5000)
-        .map(({ finished }) => finished.catch(() => null)),
-    );
+    const underWay = (): Animation[] =>
+      document.getAnimations().filter(({ effect }) => Number(effect?.getComputedTiming().endTime) < 5000);
+    do {
+      await Promise.all(underWay().map(({ finished }) => finished.catch(() => null)));
+      for (let frame = 0; frame < 2; frame++) await new Promise(requestAnimationFrame);
+    } while (underWay().length > 0);
   });
 }
 

@@ -262,6 +262,34 @@ test('works by keys, in lamp-light, in inches, and in a narrow window', async ({
   }
 });
 
+test('the pen is led by keys, and what is typed wrongly says so until it is mended', async ({ bench, page }) => {
+  await bench.openKite('Drawing');
+  const parts = Number(await bench.figure('Parts').textContent());
+  await page.getByRole('button', { name: 'Area', exact: true }).click();
+  await expect(page.getByLabel(/with the pen out/)).toBeFocused();
+  // A square of 10 mm in the middle of the hoop: a place at each corner, and Enter at the last.
+  for (const way of ['ArrowRight', 'ArrowDown', 'ArrowLeft']) {
+    await page.keyboard.press('Space');
+    for (let step = 0; step < 2; step++) await page.keyboard.press(`Shift+${way}`);
+  }
+  await page.keyboard.press('Enter');
+  await expect(bench.figure('Parts')).toHaveText(String(parts + 1));
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel(/^The hoop: arrow/)).toBeFocused();
+
+  await bench.goTo('Hoop');
+  const width = bench.card.getByLabel('Width of the design');
+  await width.fill('wide');
+  await width.press('Enter');
+  const message = bench.card.getByRole('alert');
+  await expect(message).toContainText('A length such as');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(bench.figure('Parts')).toHaveText(String(parts));
+  await expect(message).toBeVisible();
+  await width.press('Escape');
+  await expect(message).toBeHidden();
+});
+
 test.describe('with fingers', () => {
   test.use({ hasTouch: true });
 
@@ -324,4 +352,25 @@ test('a name that is being typed is kept, whether Back or a reload comes in betw
   await page.getByLabel('Name of the piece').fill('Kite reloaded');
   await page.reload();
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Kite reloaded');
+});
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+
+  test('the card is a sheet, drawn up and down by its handle or by keys', async ({ bench, page }) => {
+    await bench.open('/piece/demo-kite/stitches');
+    await expect(page.locator('.picture[data-painted]')).toBeVisible();
+    const height = async (): Promise<number> => (await bench.card.boundingBox())!.height;
+    const half = await height();
+    const handle = page.getByRole('button', { name: 'Draw the card up or down' });
+    await handle.press('ArrowUp');
+    await expect.poll(height).toBeGreaterThan(1.4 * half);
+    const box = (await handle.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2, 800, { steps: 4 });
+    await page.mouse.up();
+    await expect.poll(height).toBeLessThan(0.4 * half);
+    await expect(page.getByRole('button', { name: 'Whole hoop' })).toBeInViewport();
+  });
 });

@@ -8,6 +8,11 @@ test.describe('the first visit', () => {
     await expect(page).toHaveURL(/demo-rock-pool\/stitches/);
     await expect(page.locator('.picture[data-painted]')).toBeVisible();
     await expect(bench.figure('Parts')).toHaveText('68');
+    const first = page.getByRole('region', { name: 'Three things to try' });
+    await expect(first.getByRole('listitem')).toHaveCount(3);
+    await bench.goTo('Thread');
+    await first.getByRole('button', { name: 'I’ll look around' }).click();
+    await expect(first).toBeHidden();
     await page.getByRole('link', { name: 'Junctura' }).click();
     await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
     await expect(page.getByRole('button', { name: /^Rock Pool/ })).toBeVisible();

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { pictureOnCloth, positionsOf, roomHalvesMm } from '@junctura/core/drawing';
+import { pictureOnCloth } from '@junctura/core/drawing';
 import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
-import { innerDiameterMm, innerHalvesMm, outerHalvesMm } from '@junctura/core/materials';
+import { innerDiameterMm, outerHalvesMm } from '@junctura/core/materials';
 import { boxOf, pathData } from '@junctura/core/geometry';
 import { formatLength } from '@junctura/core/measure';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, markRaw, ref, shallowRef, watch } from 'vue';
 import { useHoopCamera } from './useHoopCamera.ts';
+import { useKeyCross } from './useKeyCross.ts';
 import { useHoopPointer, type HoopShows } from './useHoopPointer.ts';
 import { usePainting } from '../picture/usePainting.ts';
 import { DRAWING_PENS, PEN_WORDS, usePen } from './usePen.ts';
@@ -26,6 +27,7 @@ import PartsOverlay from './PartsOverlay.vue';
 
 /** What measures shapes is loaded when it is shown. */
 const TransferOverlay = defineAsyncComponent(() => import('./TransferOverlay.vue'));
+const FitOverlay = defineAsyncComponent(() => import('./FitOverlay.vue'));
 const DetailMarks = defineAsyncComponent(() => import('./DetailMarks.vue'));
 const GrowingPicture = defineAsyncComponent(() => import('./GrowingPicture.vue'));
 const ChalkOverlay = defineAsyncComponent(() => import('./ChalkOverlay.vue'));
@@ -129,13 +131,6 @@ const paintedSide = computed<Side>(() => (props.show === 'stitches' ? side.value
 usePainting({ canvas, scene, view, side: paintedSide, size });
 
 const isBack = computed(() => paintedSide.value === 'back');
-/** What is left of the ring inside its air, about each position. */
-const rings = computed(() => {
-  if (!opened.piece.hoop) return [];
-  const [a, b] = innerHalvesMm(opened.piece.hoop);
-  const [airA, airB] = roomHalvesMm(opened.piece.hoop);
-  return positionsOf(opened.piece).map(([x, y], i) => ({ x, y, a, b, airA, airB, number: i + 1 }));
-});
 /** The picture to draw over, where the drawing is looked at. */
 const underlay = computed(() => {
   const { underlay: picture } = opened.piece.drawing;
@@ -160,7 +155,14 @@ const drawnPath = computed(() =>
     ? pathData({ points: Float64Array.from(pen.points.value), closed: false }, 2)
     : '',
 );
-const { press, move, release, cancel, key } = useHoopPointer(camera, pen, isPenOut, () => props.show);
+const cross = useKeyCross(camera, pen);
+// A pen that a button brought out is led by keys at once: the focus goes with it.
+watch(isPenOut, (isOut) => isOut && document.activeElement?.tagName === 'BUTTON' && frame.value?.focus());
+const { press, move, release, cancel, key } = useHoopPointer(camera, pen, cross, isPenOut, () => props.show);
+const crossPath = computed(() => {
+  const [at, arm] = [isPenOut.value ? cross.at.value : null, stripe.value * 1.2];
+  return at ? `M${at[0] - arm} ${at[1]}h${2 * arm}M${at[0]} ${at[1] - arm}v${2 * arm}` : '';
+});
 
 defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value === 'front' ? 'back' : 'front') });
 </script>
@@ -171,7 +173,11 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
     class="hoop-view"
     :class="{ drawing: isPenOut }"
     tabindex="0"
-    aria-label="The hoop: arrow keys move, plus and minus enlarge, 0 shows all, 1 shows true size"
+    :aria-label="
+      isPenOut
+        ? 'The hoop, with the pen out: arrow keys move the cross, space sets a place, Enter ends the stroke'
+        : 'The hoop: arrow keys move, plus and minus enlarge, 0 shows all, 1 shows true size'
+    "
     @pointerdown="press"
     @pointermove="move"
     @pointerup="release"
@@ -209,51 +215,18 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         <path v-for="(cord, i) in finished.lines" :key="i" :d="pathData(cord.line, 2)" class="cord" />
       </template>
       <path v-if="drawnPath" :d="drawnPath" class="drawn" />
-      <g v-if="show === 'fit' && plan?.design.circle" fill="none" :stroke-width="hairline">
-        <circle :cx="plan.design.circle.x" :cy="plan.design.circle.y" :r="plan.design.circle.r" class="fit-circle" />
-        <g v-for="ring in rings" :key="ring.number">
-          <ellipse
-            v-if="positions.length > 0"
-            :cx="ring.x"
-            :cy="ring.y"
-            :rx="ring.a"
-            :ry="ring.b"
-            class="position"
-            :stroke-width="hairline * 2"
-          />
-          <ellipse
-            :cx="ring.x"
-            :cy="ring.y"
-            :rx="ring.airA"
-            :ry="ring.airB"
-            class="air-circle"
-            :stroke-dasharray="`${stripe} ${stripe / 2}`"
-          />
-        </g>
-        <path :d="`M0 ${-stripe}V${stripe}M${-stripe} 0H${stripe}`" class="air-circle" />
-      </g>
       <PenOverlay
         v-if="show === 'stitches' && shownPart && !isBack && (!only || isPenOut)"
         :planned="shownPart"
         :stroke="pen.points.value"
         :dot-mm="4 / view.pxPerMm"
       />
+      <path v-if="crossPath" :d="crossPath" class="drawn" />
       <TransferOverlay v-if="show === 'lines'" :hairline="hairline" />
       <ChalkOverlay v-if="isGrowing" :steps="steps" :place="place" />
       <PartsOverlay v-if="!isFinished" :show="show" :outlined="!only" :transform="isBack ? 'scale(-1 1)' : undefined" />
       <DetailMarks v-if="show === 'drawing' || show === 'fit'" :hairline="hairline" />
-      <g v-if="show === 'fit'">
-        <g
-          v-for="ring in positions.length > 0 ? rings : []"
-          :key="ring.number"
-          class="grip"
-          :data-position="ring.number - 1"
-          :transform="`translate(${ring.x} ${ring.y})`"
-        >
-          <circle :r="stripe * 1.5" />
-          <text text-anchor="middle" dominant-baseline="central" :font-size="stripe * 1.7">{{ ring.number }}</text>
-        </g>
-      </g>
+      <FitOverlay v-if="show === 'fit'" :hairline="hairline" :stripe="stripe" />
     </svg>
     <div class="scale" aria-hidden="true">
       <span :style="{ width: `${ruleMm * view.pxPerMm}px` }"></span>
@@ -315,15 +288,6 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
 .picture {
   transform-origin: center;
 }
-.fit-circle {
-  stroke: #1d58b8;
-}
-.air-circle {
-  stroke: #5a4a2c;
-}
-.position {
-  stroke: var(--madder);
-}
 .cord {
   fill: none;
   stroke: #8a6236;
@@ -336,20 +300,6 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
   stroke: #1d58b8;
   stroke-width: 2px;
   vector-effect: non-scaling-stroke;
-}
-.grip {
-  cursor: move;
-}
-.grip circle {
-  fill: var(--paper);
-  stroke: var(--madder);
-  stroke-width: 2px;
-  vector-effect: non-scaling-stroke;
-}
-.grip text {
-  font-family: var(--serif);
-  fill: var(--ink);
-  pointer-events: none;
 }
 .scale {
   position: absolute;

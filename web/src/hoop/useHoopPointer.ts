@@ -4,6 +4,7 @@ import type { ComputedRef } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useSelection } from '../session/selection.ts';
 import type { HoopCamera } from './useHoopCamera.ts';
+import type { KeyCross } from './useKeyCross.ts';
 import type { usePen } from './usePen.ts';
 
 /** What the hoop shows: the drawing alone, its fit, the stitches, the lines to be transferred, the work as it grows, as it stands, or finished. */
@@ -19,12 +20,13 @@ export interface HoopPointer {
 }
 
 /**
- * A press picks a part, a drag moves the view; a hoop position is dragged by its number, and with the pen out a drag draws. Keys move
- * the view, and where the fit is shown the design.
+ * A press picks a part, a drag moves the view; a hoop position is dragged by its number, and with the pen out a drag draws. Keys
+ * move the view, and where the fit is shown the design; with the pen out they draw.
  */
 export function useHoopPointer(
   camera: HoopCamera,
   pen: ReturnType<typeof usePen>,
+  cross: KeyCross,
   isPenOut: ComputedRef<boolean>,
   show: () => HoopShows,
 ): HoopPointer {
@@ -112,6 +114,11 @@ export function useHoopPointer(
       ArrowUp: [0, step],
       ArrowDown: [0, -step],
     };
+    if (isPenOut.value && !event.ctrlKey && !event.metaKey && cross.key(event)) {
+      event.stopPropagation();
+      event.preventDefault();
+      return;
+    }
     const pan = pans[event.key];
     if (pan && event.shiftKey && show() === 'fit' && !event.ctrlKey && !event.metaKey) {
       nudge([-pan[0] / step, -pan[1] / step], event.altKey ? 0.1 : 1);

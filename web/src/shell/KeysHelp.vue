@@ -16,6 +16,8 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['+  −', 'larger, smaller'],
   ['Arrows', 'move the view (with the hoop in focus)'],
   ['Shift Arrows', 'move the design by 1 mm, with Alt by 0.1 mm (in Hoop)'],
+  ['Arrows', 'move the cross, with the pen out; Shift 5 mm, Alt 0.1 mm'],
+  ['Space', 'set a place of the stroke; Enter ends it, Esc lets it go'],
   ['Shift and a press', 'pick several parts'],
   ['Esc', 'put the pen down; let go of what is picked'],
   ['P', 'let the piece grow, or stop it (in Order)'],

@@ -17,6 +17,7 @@ import type { Side } from '../picture/paintPicture.ts';
 import { fileName, saveFile } from '../keeping/files.ts';
 import { STEPS, stepOfId, type StepId } from './steps.ts';
 import { useBackFromParts } from './useBackFromParts.ts';
+import { useCardSheet } from './useCardSheet.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { savePiece } from '../session/savePiece.ts';
 import { useKeeper } from '../session/keeper.ts';
@@ -29,6 +30,7 @@ const FindingsList = defineAsyncComponent(() => import('../session/FindingsList.
 const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'));
 const NProgress = defineAsyncComponent(async () => (await import('../ui/progress.ts')).NProgress);
 const EarlierStates = defineAsyncComponent(() => import('./EarlierStates.vue'));
+const FirstLook = defineAsyncComponent(() => import('./FirstLook.vue'));
 
 const props = defineProps<{ id: string; step: StepId }>();
 const opened = useOpenedPiece();
@@ -65,6 +67,13 @@ const here = computed(() => stepOfId(props.step));
 
 const only = computed(() => (here.value.isByColour && selection.picked.length > 0 ? new Set(selection.picked) : null));
 useBackFromParts();
+const sheet = useCardSheet();
+/** Asks nothing of whoever comes back: the address alone says that it is the first time. */
+const isFirst = computed(() => route.query['first'] !== undefined);
+function lookAround(): void {
+  const { first: _, ...query } = route.query;
+  void router.replace({ query });
+}
 
 useUndoKeys(opened.undo, opened.redo);
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
@@ -219,7 +228,7 @@ function letBeGone(): void {
       </NAlert>
     </div>
 
-    <div class="work">
+    <div class="work" :style="{ '--card-share': `${sheet.share.value * 100}%` }">
       <div class="hoop-side">
         <HoopView ref="hoopView" :show="here.shows" :only="only">
           <div v-if="workings.isBusy" class="busy" role="status">
@@ -242,9 +251,20 @@ function letBeGone(): void {
             <span>Stopped: the figures are those of before.</span>
             <NButton size="tiny" @click="workings.resume">Work it out</NButton>
           </div>
+          <FirstLook v-if="isFirst && !workings.isBusy" @close="lookAround" />
         </HoopView>
         <component :is="here.belowHoop" v-if="here.belowHoop && workings.current" />
       </div>
+      <button
+        type="button"
+        class="plain handle"
+        aria-label="Draw the card up or down"
+        @pointerdown="sheet.press"
+        @pointermove="sheet.move"
+        @pointerup="sheet.release"
+        @pointercancel="sheet.release"
+        @keydown="sheet.key"
+      ></button>
       <aside ref="card" class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
         <div v-if="findingsShown" class="stack">
           <div class="row between">
@@ -306,6 +326,9 @@ function letBeGone(): void {
   grid-template-rows: minmax(0, 1fr) auto;
   min-height: 0;
   min-width: 0;
+}
+.handle {
+  display: none;
 }
 .card {
   overflow-y: auto;
@@ -372,11 +395,28 @@ function letBeGone(): void {
     min-width: 60px;
   }
   .work {
-    grid-template: minmax(0, 2fr) minmax(0, 3fr) / minmax(0, 1fr);
+    grid-template: minmax(0, 1fr) auto minmax(0, var(--card-share)) / minmax(0, 1fr);
+  }
+  .handle {
+    display: block;
+    height: 26px;
+    touch-action: none;
+    cursor: row-resize;
+    background: var(--paper);
+    border-top: 1px solid var(--chalk);
+  }
+  .handle::after {
+    content: '';
+    display: block;
+    width: 44px;
+    height: 4px;
+    margin: 0 auto;
+    border-radius: 2px;
+    background: var(--ink-soft);
   }
   .card {
     border-left: 0;
-    border-top: 1px solid var(--chalk);
+    padding-top: 4px;
   }
 }
 </style>

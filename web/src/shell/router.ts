@@ -11,7 +11,7 @@ function welcome(): RouteLocationRaw | true {
   const settings = useSettings();
   if (settings.welcomed) return true;
   settings.welcomed = true;
-  return { name: 'piece', params: { id: DEMOS[0]!.id, step: 'stitches' } };
+  return { name: 'piece', params: { id: DEMOS[0]!.id, step: 'stitches' }, query: { first: '' } };
 }
 
 /** A piece is always looked at in one of its steps. */

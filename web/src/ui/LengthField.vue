@@ -26,11 +26,18 @@ const problem = ref<string | null>(null);
 let passedOn: string | null = null;
 watch(shown, (now) => {
   passedOn = null;
-  text.value = now;
-  problem.value = null;
+  // What was typed wrongly stays with its message until it is mended, whatever else changes meanwhile.
+  if (problem.value === null) text.value = now;
 });
 
+/** Back to the length as it is. */
+function restore(): void {
+  text.value = shown.value;
+  problem.value = null;
+}
+
 function commit(): void {
+  if (text.value === shown.value) problem.value = null;
   if (text.value === shown.value || text.value === passedOn) return;
   const value = parseLength(text.value, units.value);
   if (value === null) {
@@ -47,11 +54,17 @@ function commit(): void {
 }
 
 function step(event: KeyboardEvent): void {
+  if (event.key === 'Escape' && problem.value !== null) {
+    event.stopPropagation();
+    restore();
+    return;
+  }
   const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
   if (way === 0) return;
   event.preventDefault();
   const by = props.stepMm ?? (units.value === 'inch' ? MM_PER_INCH / 16 : 1);
   const next = Math.min(props.maxMm, Math.max(props.minMm, props.valueMm + way * by));
+  restore();
   emit('change', next);
 }
 </script>

@@ -1,22 +1,44 @@
 <script setup lang="ts">
 import { Minus, Plus } from '@lucide/vue';
 import { NInputNumber } from 'naive-ui';
-import { useId } from 'vue';
+import { ref, useId } from 'vue';
 
 /** A number with its unit, to type or to step. */
-defineProps<{ label: string; value: number; min: number; max: number; step?: number; unit: string; hint?: string }>();
+const props = defineProps<{
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  step?: number;
+  unit: string;
+  hint?: string;
+}>();
 const emit = defineEmits<{ change: [value: number] }>();
 const id = useId();
 
+/** What was typed since the field was entered, and what is wrong with it: said until something right is typed. */
+let typed: string | null = null;
+const problem = ref<string | null>(null);
+
 function pass(value: number | null): void {
-  if (value !== null) emit('change', value);
+  if (value === null) return;
+  problem.value = null;
+  emit('change', value);
+}
+
+function judge(): void {
+  if (typed === null) return;
+  const number = typed.trim() === '' ? NaN : Number(typed.replace(',', '.'));
+  const isGood = number >= props.min && number <= props.max;
+  problem.value = isGood ? null : `A number from ${props.min} to ${props.max}${props.unit ? ` ${props.unit}` : ''}`;
+  typed = null;
 }
 </script>
 
 <template>
   <div class="field">
     <label :for="id" :title="hint">{{ label }}</label>
-    <div class="row">
+    <div class="row" @input="typed = ($event.target as HTMLInputElement).value" @focusout="judge">
       <slot />
       <NInputNumber
         class="number"
@@ -25,7 +47,8 @@ function pass(value: number | null): void {
         :min="min"
         :max="max"
         :step="step ?? 1"
-        :input-props="{ id }"
+        :input-props="{ id, 'aria-describedby': problem ? `${id}-problem` : undefined }"
+        v-bind="problem ? { status: 'warning' as const } : {}"
         @update:value="pass"
       >
         <template #suffix>{{ unit }}</template>
@@ -33,6 +56,7 @@ function pass(value: number | null): void {
         <template #add-icon><Plus :size="14" /><span class="visually-hidden">More</span></template>
       </NInputNumber>
     </div>
+    <span v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</span>
   </div>
 </template>
 
@@ -44,5 +68,9 @@ function pass(value: number | null): void {
 .number {
   flex: 1;
   min-width: 0;
+}
+.problem {
+  font-size: 13px;
+  color: var(--weld);
 }
 </style>

@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import { NButton } from 'naive-ui';
+import { useIntake } from '../session/intake.ts';
+
+/** What whoever comes for the first time is shown beside the piece: three things to try, and the way to her own. */
+defineEmits<{ close: [] }>();
+const intake = useIntake();
+</script>
+
+<template>
+  <section class="first" aria-label="Three things to try" @pointerdown.stop @pointerup.stop @keydown.stop>
+    <h2>Three things to try</h2>
+    <ol>
+      <li>Press a part in the hoop: its stitch stands on the card. Take another, and thread and hours follow.</li>
+      <li>Turn it over, or enlarge it until you see each strand.</li>
+      <li>Go along the tape above: each mark is one thing to settle, from the drawing to the finish.</li>
+    </ol>
+    <div class="row">
+      <NButton size="small" type="primary" @click="intake.choose">Begin with my own drawing</NButton>
+      <NButton size="small" @click="$emit('close')">I’ll look around</NButton>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.first {
+  position: absolute;
+  left: 14px;
+  bottom: 14px;
+  width: min(290px, calc(100% - 28px));
+  max-height: calc(100% - 28px);
+  overflow: auto;
+  padding: 14px 18px;
+  background: var(--paper);
+  border-radius: 6px;
+  box-shadow: 0 2px 14px rgb(0 0 0 / 0.16);
+  font-size: 15px;
+  cursor: default;
+}
+h2 {
+  font-size: 18px;
+}
+ol {
+  margin: 8px 0 12px;
+  padding-left: 20px;
+  display: grid;
+  gap: 6px;
+}
+</style>

@@ -4,7 +4,8 @@ import { Planner } from '../advice/index.ts';
 import { readSvg } from '../drawing/index.ts';
 import type { Template } from '../finish/index.ts';
 import { polylineLength } from '../geometry/index.ts';
-import { plainHoop, type Piece } from '../piece/index.ts';
+import { plainHoop, plainPass, type Piece } from '../piece/index.ts';
+import { svgPiece } from '../testing/pieces.ts';
 import {
   filmSheet,
   patternPages,
@@ -73,6 +74,19 @@ describe('the pattern on paper', () => {
     const [guide, cut, sew, fold, stitched] = dashes;
     expect([cut, stitched]).toEqual([null, null]);
     expect(new Set([guide, sew, fold, null]).size).toBe(4);
+  });
+
+  it('marks the two rings of a daisy and its compass points', () => {
+    const read = svgPiece('<circle cx="20" cy="20" r="0.3" fill="#a33"/>');
+    const daisy = { ...plainPass('daisy-ring', 'stranded-cotton', 2), params: { innerMm: 3, outerMm: 8, petals: 13 } };
+    const parts = [{ ...read.drawing.parts[0]!, kind: 'spot' as const, path: 'M20 20h0', passes: [daisy] }];
+    const piece = { ...read, drawing: { ...read.drawing, parts } };
+    const [page] = patternPages(piece, new Planner().plan(piece, USUAL_FACTORS).plan, OPTIONS);
+    const marks = lines(page!).filter(({ dashMm }) => dashMm !== null);
+    const [inner, outer, ...points] = marks.map(polylineLength);
+    expect(inner! / (2 * Math.PI * 3)).toBeCloseTo(1, 2);
+    expect(outer! / (2 * Math.PI * 8)).toBeCloseTo(1, 2);
+    expect(points).toHaveLength(4);
   });
 
   it('marks what two parts share once, whichever of them was drawn with it', () => {

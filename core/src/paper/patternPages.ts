@@ -54,6 +54,7 @@ function artwork(
       for (const line of outlines(planned))
         add(line, { widthMm, grey: 0, dashMm: MARKING_DASH_MM[planned.part.marking] });
     }
+    for (const line of stitched.flatMap(ringMarks)) add(line, { widthMm, grey: 0, dashMm: MARKING_DASH_MM.guide });
   }
   plan.parts.forEach((planned, i) => {
     if (directions)
@@ -94,6 +95,32 @@ function outlines({ placed }: PlannedPart): Polyline[] {
   const { spots } = placed.shape;
   for (let i = 0; i < spots.length; i += 2) dots.push(circleLine(0.6, spots[i]!, spots[i + 1]!));
   return [...edgesOf(placed.shape), ...dots];
+}
+
+/** How far the marks of the compass points reach past a ring on either side, mm. */
+const COMPASS_MM = 0.8;
+
+/** The two rings between which a ring of loops is worked, with its compass points. */
+function ringMarks({ placed, passes }: PlannedPart): Polyline[] {
+  return passes.flatMap((pass) => {
+    if (pass.stitch !== 'daisy-ring') return [];
+    const [innerMm, outerMm] = [Number(pass.params['innerMm']), Number(pass.params['outerMm'])];
+    const turnRad = (pass.angleDeg * Math.PI) / 180;
+    const marks: Polyline[] = [];
+    for (let i = 0; i < placed.shape.spots.length; i += 2) {
+      const [x, y] = [placed.shape.spots[i]!, placed.shape.spots[i + 1]!];
+      for (const r of [innerMm, outerMm]) if (r > 0) marks.push(circleLine(r, x, y));
+      for (let quarter = 0; quarter < 4; quarter++) {
+        const [dx, dy] = [Math.cos(turnRad + (quarter * Math.PI) / 2), Math.sin(turnRad + (quarter * Math.PI) / 2)];
+        const at = (r: number): [number, number] => [x + r * dx, y - r * dy];
+        marks.push({
+          points: Float64Array.of(...at(outerMm - COMPASS_MM), ...at(outerMm + COMPASS_MM)),
+          closed: false,
+        });
+      }
+    }
+    return marks;
+  });
 }
 
 /** A short stroke through the widest place, along the stitches; where they follow strokes or the middle line, those. */

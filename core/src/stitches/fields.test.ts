@@ -275,26 +275,27 @@ describe('the rules of single stitches', () => {
     expect(xy[2 * at]!).toBe(Math.round(8 / (0.85 * bundleMm)));
   });
 
-  it('daisy rings begin at the compass points and fill the quarters evenly', () => {
+  it('daisy rings lie evenly from the top for any number, the compass points first', () => {
     const context = { laidMm: LAID, bundleMm: 0.45, coreMm: 0.69, heightMm: 0.3, angleRad: 0, seed: 1 };
-    for (const petals of [4, 8, 12, 18]) {
+    for (const petals of [4, 5, 7, 8, 12, 13, 18]) {
       const { codes, xy } = workStitch(
         'daisy-ring',
         { region: [], lines: [], spots: Float64Array.of(0, 0) },
         { petals, innerMm: 3 },
         context,
       );
+      /** Turns from the top, anticlockwise. */
       const feet = [...codes].flatMap((code, i) => {
         const r = Math.hypot(xy[2 * i]!, xy[2 * i + 1]!);
-        return code === Move.up && Math.abs(r - 3) < 0.01 ? [Math.atan2(-xy[2 * i + 1]!, xy[2 * i]!)] : [];
+        if (code !== Move.up || Math.abs(r - 3) > 0.01) return [];
+        return [(Math.atan2(-xy[2 * i + 1]!, xy[2 * i]!) / (2 * Math.PI) + 0.75 + 1e-9) % 1];
       });
       expect(feet).toHaveLength(petals);
-      const turned = feet.slice(0, 4).map((angle) => Math.round((angle * 2) / Math.PI + 4) % 4);
-      expect([...turned].sort()).toEqual([0, 1, 2, 3]);
-      const inQuarter = [0, 1, 2, 3].map(
-        (q) => feet.filter((a) => Math.floor(((a + 2 * Math.PI + 1e-6) % (2 * Math.PI)) / (Math.PI / 2)) === q).length,
-      );
-      expect(Math.max(...inQuarter) - Math.min(...inQuarter)).toBeLessThanOrEqual(1);
+      [...feet].sort((a, b) => a - b).forEach((turn, k) => expect(turn).toBeCloseTo(k / petals, 6));
+      [0, 0.5, 0.25, 0.75].forEach((point, k) => {
+        const away = Math.abs(feet[k]! - point);
+        expect(Math.min(away, 1 - away)).toBeLessThanOrEqual(0.5 / petals + 1e-6);
+      });
     }
   });
 

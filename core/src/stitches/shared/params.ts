@@ -1,7 +1,8 @@
+import { roundTo } from '../../measure/index.ts';
 import type { NumberParam } from '../params.ts';
 
 /** The length of one stitch. */
-export function stitchLength(standardMm: number, min: number, max: number): NumberParam {
+export function stitchLength(standardMm: NumberParam['default'], min: number, max: number): NumberParam {
   return {
     type: 'number',
     label: 'Stitch length',
@@ -39,7 +40,7 @@ export function spacing(widths = TOUCHING): NumberParam {
 /** Any other length of a stitch. */
 export function lengthParam(
   label: string,
-  standardMm: number,
+  standardMm: NumberParam['default'],
   [min, max]: readonly [number, number],
   hint: string,
   symbol?: string,
@@ -55,6 +56,14 @@ export function lengthParam(
     hint,
     ...(symbol === undefined ? {} : { symbol }),
   };
+}
+
+/** Laid width of two strands of stranded cotton, for which usual lengths are given, mm. */
+const USUAL_LAID_MM = 0.5;
+
+/** A length that grows with the thread: what is usual with two strands of stranded cotton, in its range. */
+export function scaledWithThread(usualMm: number, [min, max]: readonly [number, number]): (laidMm: number) => number {
+  return (laidMm) => Math.min(max, Math.max(min, roundTo((usualMm * laidMm) / USUAL_LAID_MM, 1)));
 }
 
 /** How often the thread goes round the needle for a knot. */

@@ -1,7 +1,13 @@
-import { lengthParam } from '../../shared/params.ts';
+import { lengthParam, scaledWithThread } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
   bandMm: lengthParam('Band', 5, [2, 15], 'How wide the plait is; the line runs along its middle.'),
-  pitchMm: lengthParam('Pitch', 0.9, [0.6, 6], 'How far the plait goes on with each crossing.', 's'),
+  pitchMm: lengthParam(
+    'Pitch',
+    scaledWithThread(0.9, [0.6, 6]),
+    [0.6, 6],
+    'How far the plait goes on with each crossing.',
+    's',
+  ),
 } as const satisfies ParamTable;

@@ -12,6 +12,6 @@ export const params = {
     max: 40,
     step: 1,
     default: 12,
-    hint: 'The four compass points first, then each quarter filled evenly.',
+    hint: 'Evenly from the top: the compass points first, then what lies between.',
   },
 } as const satisfies ParamTable;

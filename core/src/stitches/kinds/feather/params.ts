@@ -1,7 +1,7 @@
-import { lengthParam, stitchLength } from '../../shared/params.ts';
+import { lengthParam, scaledWithThread, stitchLength } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  stitchMm: stitchLength(4, 1.5, 12),
-  armMm: lengthParam('Arm', 2.6, [1, 12], 'How far the arms reach out to either side.'),
+  stitchMm: stitchLength(scaledWithThread(4, [1.5, 12]), 1.5, 12),
+  armMm: lengthParam('Arm', scaledWithThread(2.6, [1, 12]), [1, 12], 'How far the arms reach out to either side.'),
 } as const satisfies ParamTable;

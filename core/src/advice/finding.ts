@@ -73,6 +73,7 @@ export interface FiguresOf {
     readonly lot: string;
     readonly otherLot: string;
   };
+  'blend-strands': { readonly colour: string; readonly a: string; readonly strands: number };
   'may-run': { readonly colours: string };
   confusable: { readonly a: string; readonly b: string; readonly kind: string; readonly pairs: number };
   'runs-out': {

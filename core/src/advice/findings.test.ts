@@ -87,6 +87,12 @@ function ofTwoLots(): Piece {
   const palette = piece.palette.map((colour, i) => ({ ...colour, shade, lot: `L${i}` }));
   return { ...piece, palette };
 }
+/** Two shades in one needle, worked in a single strand. */
+function blended(): Piece {
+  const piece = worked(pieceOf('<path d="M0 0H30" stroke="#a33"/>'), pass('chain', 1));
+  const [shade, second] = ['#aa3333', '#cc7755'].map((hex) => refOf(nearestShade(hex).item));
+  return { ...piece, palette: piece.palette.map((colour) => ({ ...colour, shade: shade!, second: second! })) };
+}
 /** The findings of a plan, and those about what is owned: a little of the first colour. */
 function planned(piece: Piece, id: FindingId): Pick<Workings, 'plan' | 'findings'> {
   const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
@@ -204,6 +210,7 @@ const CASES: [FindingId, Piece][] = [
   ],
   ['too-alike', pieceOf(beside('#a33', '#a23a35'))],
   ['lots-mixed', ofTwoLots()],
+  ['blend-strands', blended()],
   ['may-run', pieceOf(square, { use: 'washed', cloth: { kind: 'calico', colour: '#ffffff' } })],
   ['confusable', pieceOf(beside('#8f9a3c', '#c98a3c'))],
   ['runs-out', pieceOf(square)],

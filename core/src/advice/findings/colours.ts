@@ -1,11 +1,20 @@
 import { WORN_USES } from '../../propose/index.ts';
 import { runningColours } from '../../transfer/index.ts';
-import { usesColour, groundBelow, laidScraps } from '../../work/index.ts';
+import { usesColour, groundBelow, laidScraps, passesAsWorked } from '../../work/index.ts';
 import { type Plan } from '../../thread/index.ts';
 import { deltaE, labOf, separation } from '../../colour/index.ts';
-import { isSameShade, RANGES, type Shade } from '../../materials/index.ts';
+import { isSameShade, RANGES, strandChoices, threadKind, type Shade } from '../../materials/index.ts';
 import { roundTo } from '../../measure/index.ts';
-import { setColour, setShade, colourName, type PlanInput, colourOf } from '../../piece/index.ts';
+import {
+  setColour,
+  setPasses,
+  setShade,
+  colourName,
+  type Part,
+  type Pass,
+  type PlanInput,
+  colourOf,
+} from '../../piece/index.ts';
 import { colourPairs, isConfusable, wornColours } from '../colourPairs.ts';
 import {
   hundredths,
@@ -61,7 +70,7 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
     }
   }
   if (confusable) found.push({ id: 'confusable', part: null, figures: { ...confusable, pairs: confusions } });
-  return [...found, ...runningFindings(piece, plan)];
+  return [...found, ...blendFindings(piece, plan), ...runningFindings(piece, plan)];
 }
 
 /** Colours that vanish into the cloth. */
@@ -108,6 +117,40 @@ function groundsOf(piece: PlanInput, { parts }: Plan): ReadonlyMap<number, strin
 function sameShade(piece: PlanInput, a: string, b: string): boolean {
   const [one, other] = [a, b].map((id) => colourOf(piece, id));
   return one!.shade !== null && isSameShade(one!.shade, other!.shade);
+}
+
+/** Two shades in one needle that are worked in strands which can't be shared out between them. */
+function blendFindings(piece: PlanInput, { parts }: Plan): Finding[] {
+  return piece.palette.flatMap((colour): Finding[] => {
+    if (!colour.second) return [];
+    for (const { part, passes } of parts) {
+      const single = passes.find((pass) => inUnevenBlend(pass, part, colour.id));
+      if (!single) continue;
+      const figures = { colour: colourName(colour).name, a: colour.id, strands: single.strands };
+      return [{ id: 'blend-strands', part: part.id, figures }];
+    }
+    return [];
+  });
+}
+
+/** Whether a pass works a colour in an odd number of strands of a thread that has strands. */
+function inUnevenBlend(pass: Pass, part: Part, colour: string): boolean {
+  const isIn = (pass.shades.length > 0 ? pass.shades : [pass.colour ?? part.colour]).includes(colour);
+  return isIn && pass.strands % 2 === 1 && strandChoices(threadKind(pass.thread)!).includes(pass.strands + 1);
+}
+
+function inPairs({ piece, plan, finding }: Case<'blend-strands'>): Offer[] {
+  const { a } = finding.figures;
+  const changed = plan.parts.flatMap((planned): [string, Pass[]][] => {
+    const { part } = planned;
+    const passes = passesAsWorked(planned);
+    if (!passes.some((pass) => inUnevenBlend(pass, part, a))) return [];
+    return [
+      [part.id, passes.map((pass) => (inUnevenBlend(pass, part, a) ? { ...pass, strands: pass.strands + 1 } : pass))],
+    ];
+  });
+  const strands = finding.figures.strands + 1;
+  return [[`Work it in ${strands} strands`, setPasses(piece, new Map(changed), 'A strand of each shade')]];
 }
 
 /** Strong dyes on pale cloth that will be washed. */
@@ -168,6 +211,13 @@ export const COLOURS_KINDS = {
     say: ({ colour, lot, otherLot }) => `${colour} of lot ${lot} touches the same of lot ${otherLot}.`,
     why: 'Lots differ, and side by side it shows. Change lots at a border, or take all from one.',
   },
+  'blend-strands': {
+    step: 'stitches',
+    severity: 'warn',
+    say: ({ colour, strands }) =>
+      `${colour} is two shades in one needle, but is worked in ${strands === 1 ? 'one strand' : `${strands} strands`}.`,
+    why: 'A blend has as many strands of one shade as of the other.',
+  },
   'may-run': {
     step: 'colours',
     severity: 'note',
@@ -187,4 +237,5 @@ export const COLOURS_KINDS = {
 export const COLOURS_REMEDIES = {
   'too-alike': toldApart,
   'lots-mixed': fromOneLot,
+  'blend-strands': inPairs,
 } satisfies Partial<FindingRemedies>;

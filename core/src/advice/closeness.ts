@@ -1,3 +1,4 @@
+import { stitchKind } from '../stitches/index.ts';
 import { isUnstitched } from '../piece/index.ts';
 import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
@@ -29,9 +30,14 @@ function gapBetween(a: PlacedShape, b: PlacedShape, within: number): Gap | null 
   return gap;
 }
 
-/** What a part’s edge is worked with: the widest thread of it, mm. */
+/** How wide a part’s edge is worked: the widest thread of it, or a line with the thread that whips or laces it, mm. */
 function laidMm({ passes }: PlannedPart): number {
-  return Math.max(0, ...passes.filter(({ role }) => role !== 'padding' && role !== 'vein').map((pass) => pass.laidMm));
+  const widths = passes.flatMap(({ role, stitch, laidMm: threadMm }) => {
+    if (role === 'padding' || role === 'vein') return [];
+    const { worksOn, secondThread, coverWidths } = stitchKind(stitch);
+    return [worksOn === 'line' && secondThread ? threadMm * Math.max(1, coverWidths) : threadMm];
+  });
+  return Math.max(0, ...widths);
 }
 
 const found = new WeakMap<Plan, readonly TooClose[]>();

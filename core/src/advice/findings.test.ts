@@ -220,6 +220,14 @@ const CASES: [FindingId, Piece][] = [
 ];
 
 describe('findings', () => {
+  it('a whipped line is half as wide again as its thread: what lies 0.6 mm beside it merges, beside back stitch it does not', () => {
+    const beam = pieceOf('<path d="M0 0H30M0 0.6H30" stroke="#a33"/>');
+    const worn = (stitch: 'back' | 'whipped-back'): Piece =>
+      worked(beam, { passes: [plainPass(stitch, 'stranded-cotton', 2)] });
+    expect(found(worn('back'))).not.toContain('line-too-close');
+    expect(found(worn('whipped-back'))).toContain('line-too-close');
+  });
+
   it.each(CASES)('%s is found where it should be, said with its figures', (id, piece) => {
     const { findings } = planned(piece, id);
     const finding = findings.find((entry) => entry.id === id)!;

@@ -148,8 +148,8 @@ export const MEETING_KINDS = {
     severity: 'note',
     say: ({ other, otherId, gapMm, laidMm }) =>
       otherId === OWN
-        ? `Two of its own lines come within ${mm(gapMm)} of each other; the thread is ${mm(laidMm)} wide, so they merge.`
-        : `It comes within ${mm(gapMm)} of “${other}”; the thread is ${mm(laidMm)} wide, so they merge.`,
+        ? `Two of its own lines come within ${mm(gapMm)} of each other; worked it is ${mm(laidMm)} wide, so they merge. ${Math.ceil((10 * laidMm) / gapMm) / 10} times as large they stand apart.`
+        : `It comes within ${mm(gapMm)} of “${other}”; worked it is ${mm(laidMm)} wide, so they merge.`,
     why: 'No cloth shows between them. Move them apart, join them, take strands out, or leave one out.',
   },
   'drawn-twice': {

@@ -9,6 +9,7 @@ import {
 } from '@junctura/core/drawing';
 import { laidWidthMm, threadKind } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
+import { stitchKind } from '@junctura/core/stitches';
 import { NButton, NInput } from 'naive-ui';
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { partPath } from '../../hoop/usePartPaths.ts';
@@ -68,11 +69,12 @@ const pickedLine = computed(() => {
   return planned?.placed.shape.lines[0] ?? null;
 });
 const STRANDS = 2;
-const leastMm = computed(() =>
-  font.value?.ok
-    ? leastHeightMm(font.value.value, letters.text, laidWidthMm(threadKind('stranded-cotton')!, STRANDS))
-    : 0,
-);
+const leastMm = computed(() => {
+  if (!font.value?.ok) return 0;
+  // Letters of lines are proposed in whipped rows, which are wider than their thread.
+  const widths = font.value.value.kind === 'line' ? stitchKind('whipped-back').coverWidths : 1;
+  return leastHeightMm(font.value.value, letters.text, widths * laidWidthMm(threadKind('stranded-cotton')!, STRANDS));
+});
 
 const drawn = computed<Outcome<HelperPart[]>>(() => {
   if (helper.value) {

@@ -17,10 +17,10 @@ async function makeBundle() {
   const { bundled } = await import('../scripts/bundled.mjs');
   mkdirSync(dirname(bundle), { recursive: true });
   const unfinished = `${bundle}.${process.pid}`;
-  await bundled({ entryPoints: [join(root, 'cli/src/main.ts')], outfile: unfinished });
+  await bundled({ entryPoints: [join(root, 'cli/src/main.ts')], outfile: unfinished, external: ['@napi-rs/canvas'] });
   renameSync(unfinished, bundle);
 }
 
-const sources = ['core/src', 'cli/src', 'package-lock.json'].map((path) => newest(join(root, path)));
+const sources = ['core/src', 'cli/src', 'web/src/picture', 'package-lock.json'].map((path) => newest(join(root, path)));
 if (!existsSync(bundle) || statSync(bundle).mtimeMs < Math.max(...sources)) await makeBundle();
 await import(pathToFileURL(bundle).href);

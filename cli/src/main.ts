@@ -1,6 +1,6 @@
-import { runPlan } from './runPlan.ts';
+import { runPlanWithPictures } from './runPlan.ts';
 
-const outcome = runPlan(process.argv.slice(2));
+const outcome = await runPlanWithPictures(process.argv.slice(2));
 if (outcome.ok) {
   process.stdout.write(`${JSON.stringify(outcome.value, null, 2)}\n`);
 } else {

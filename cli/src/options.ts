@@ -8,7 +8,8 @@ export const USAGE =
   'plan FILE [--hoop 150] [--fit | --scale MM_PER_UNIT] [--cloth ID] [--thread KIND] [--strands N] ' +
   '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N] ' +
   '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]] ' +
-  '[--record ENTRIES.json] [--finish END]';
+  '[--record ENTRIES.json] [--finish END] ' +
+  '[--paint [PICTURE] [--shades 24] [--outline-part ID]] [--picture OUT.png [--dpi 300] [--side front|back]]';
 
 /** What was asked for on the command line; null where nothing was said. */
 export interface PlanOptions {
@@ -30,6 +31,27 @@ export interface PlanOptions {
   readonly record: string | null;
   /** How it is finished as this; null: it is not asked for. */
   readonly finish: End | null;
+  /** The picture that a part is painted from; null: none is. */
+  readonly paint: PaintOptions | null;
+  /** Where the stitched picture goes; null: nowhere. */
+  readonly picture: PictureOptions | null;
+}
+
+/** How a part is painted from a picture. */
+export interface PaintOptions {
+  /** The file of the picture; without a drawing it is the file itself. */
+  readonly file: string;
+  readonly isWholePicture: boolean;
+  readonly shades: number;
+  /** The part that is painted; null: the largest area. */
+  readonly part: string | null;
+}
+
+/** The stitched picture as a file. */
+export interface PictureOptions {
+  readonly file: string;
+  readonly dpi: number;
+  readonly side: 'front' | 'back';
 }
 
 /** Schools of the order; null where nothing was said: the piece's own. */
@@ -41,13 +63,29 @@ export interface OrderOptions {
   readonly sittingMin: number | null;
 }
 
-const NUMBER_OPTIONS = ['--hoop', '--scale', '--strands', '--angle', '--slack', '--seed', '--needles', '--sitting'];
+const NUMBER_OPTIONS = [
+  '--hoop',
+  '--scale',
+  '--strands',
+  '--angle',
+  '--slack',
+  '--seed',
+  '--needles',
+  '--sitting',
+  '--shades',
+  '--dpi',
+];
 
 /** A negative number after an option would be taken for an option itself. */
 function joinNumbers(args: readonly string[]): string[] {
   const joined: string[] = [];
   for (let i = 0; i < args.length; i++) {
     const [option, value] = [args[i]!, args[i + 1]];
+    // `--paint` alone: the file itself is the picture.
+    if (option === '--paint' && (value === undefined || value.startsWith('--'))) {
+      joined.push('--paint=');
+      continue;
+    }
     if (NUMBER_OPTIONS.includes(option) && value !== undefined && /^-[\d.]/.test(value)) {
       joined.push(`${option}=${value}`);
       i++;
@@ -81,6 +119,12 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
         sitting: { type: 'string' },
         record: { type: 'string' },
         finish: { type: 'string' },
+        paint: { type: 'string' },
+        shades: { type: 'string' },
+        'outline-part': { type: 'string' },
+        picture: { type: 'string' },
+        dpi: { type: 'string' },
+        side: { type: 'string' },
       },
     });
     const [file, ...others] = positionals;
@@ -112,11 +156,39 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       order: orderOptions(values),
       record: values.record ?? null,
       finish: choice('--finish', values.finish, ENDS),
+      paint: paintOptions(values, file),
+      picture: pictureOptions(values),
     };
     return success(options);
   } catch (error) {
     return failure((error instanceof Error ? error.message : String(error)).split('\n')[0]!);
   }
+}
+
+/** Shades that one would thread for one picture. */
+const PAINTED_SHADES = { usual: 24, least: 2, most: 50 } as const;
+
+function paintOptions(values: Record<string, unknown>, file: string): PaintOptions | null {
+  const text = (name: string): string | undefined => values[name] as string | undefined;
+  const shades = wholeNumber('--shades', text('shades'), PAINTED_SHADES.least, PAINTED_SHADES.most);
+  const part = text('outline-part') ?? null;
+  const picture = text('paint');
+  if (picture === undefined) {
+    if (shades !== null || part !== null) throw new Error('--shades and --outline-part go with --paint');
+    return null;
+  }
+  const isWholePicture = picture === '' || picture === file;
+  return { file: isWholePicture ? file : picture, isWholePicture, shades: shades ?? PAINTED_SHADES.usual, part };
+}
+
+function pictureOptions(values: Record<string, unknown>): PictureOptions | null {
+  const text = (name: string): string | undefined => values[name] as string | undefined;
+  const dpi = number('--dpi', text('dpi'), 30, 1200, 'dots to the inch');
+  const side = choice('--side', text('side'), ['front', 'back']);
+  const file = text('picture');
+  if (file !== undefined) return { file, dpi: dpi ?? 300, side: side ?? 'front' };
+  if (dpi !== null || side !== null) throw new Error('--dpi and --side go with --picture');
+  return null;
 }
 
 function orderOptions(values: Record<string, unknown>): OrderOptions | null {

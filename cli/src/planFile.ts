@@ -1,19 +1,36 @@
 import { passesAsWorked, type PlannedPart, USUAL_FACTORS } from '@junctura/core/work';
 import { canWork } from '@junctura/core/propose';
 import { Planner, type Workings } from '@junctura/core/advice';
-import { centred, designCircle, fitToHoop, isTooLarge, LARGEST_PART_MM, readSvg } from '@junctura/core/drawing';
+import {
+  centred,
+  designCircle,
+  fitToHoop,
+  isTooLarge,
+  LARGEST_PART_MM,
+  readSvg,
+  type Raster,
+} from '@junctura/core/drawing';
+import { boxOf, flattenPath } from '@junctura/core/geometry';
 import { AIR_MM } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import { paramKey, stitchKind } from '@junctura/core/stitches';
+import { pageOf, painted, pieceOfPicture, withPictureBelow, type Page } from './paint.ts';
 import { paramsFor, strandProblem, type PlanOptions } from './options.ts';
 
 const USUAL_HOOP_MM = 150;
+const FLAT_MM = 0.2;
 
-/** Plans the text of an SVG drawing or of a piece file as asked. */
-export function planText(text: string, options: PlanOptions): Outcome<{ piece: Piece; workings: Workings }> {
-  const isSvg = !/^[\uFEFF\s]*\{/.test(text);
-  const read = isSvg ? readSvg(text, 'drawing', options.file.replace(/^.*[\\/]/, '')) : readPiece(text);
+/**
+ * Plans the text of an SVG drawing or of a piece file as asked.
+ * @param picture what a part is painted from, where that was asked for
+ */
+export function planText(
+  text: string,
+  options: PlanOptions,
+  picture: Raster | null = null,
+): Outcome<{ piece: Piece; workings: Workings }> {
+  const read = readAsked(text, options, picture);
   if (!read.ok) return read;
   if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
   const piece = placed(applySettings(read.value, options), options);
@@ -26,9 +43,32 @@ export function planText(text: string, options: PlanOptions): Outcome<{ piece: P
   }
   const roomy = options.fit ? withRoomForRaised(piece, planner, options.seed) : piece;
   const proposed = planner.plan(roomy, USUAL_FACTORS, options.seed);
-  const chosen = withAskedPasses(roomy, proposed, options);
+  const asked = withAskedPasses(roomy, proposed, options);
+  if (!asked.ok) return asked;
+  const chosen = picture && options.paint ? painted(asked.value, picture, options.paint, options.seed) : asked;
   if (!chosen.ok) return chosen;
   return success({ piece: chosen.value, workings: planner.plan(chosen.value, USUAL_FACTORS, options.seed) });
+}
+
+/** The piece that a file holds; a picture alone is a piece of one part. */
+function readAsked(text: string, options: PlanOptions, picture: Raster | null): Outcome<Piece> {
+  const name = options.file.replace(/^.*[\\/]/, '');
+  if (picture && options.paint?.isWholePicture) {
+    const piece = pieceOfPicture(picture, name);
+    return success(withPictureBelow(piece, picture, pageOfParts(piece)));
+  }
+  const isSvg = !/^[\uFEFF\s]*\{/.test(text);
+  const read = isSvg ? readSvg(text, 'drawing', name) : readPiece(text);
+  if (!read.ok || !picture) return read;
+  const page = isSvg ? pageOf(text, read.value.drawing.unitMm) : null;
+  return success(withPictureBelow(read.value, picture, page ?? pageOfParts(read.value)));
+}
+
+/** Without a word of its page, a drawing is as large as what is in it. */
+function pageOfParts(piece: Piece): Page {
+  const points = boxOf(piece.drawing.parts.flatMap(({ path }) => flattenPath(path, FLAT_MM).map((run) => run.points)));
+  const { minX, minY, maxX, maxY } = points ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 };
+  return { xMm: minX, yMm: minY, widthMm: maxX - minX, heightMm: maxY - minY };
 }
 
 function applySettings(piece: Piece, { cloth, slack, order }: PlanOptions): Piece {

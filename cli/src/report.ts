@@ -1,4 +1,4 @@
-import type { PlannedPass } from '@junctura/core/work';
+import { judgePainted, type PlannedPass } from '@junctura/core/work';
 import { isAccepted, sayFinding, severityOf, type Workings } from '@junctura/core/advice';
 import { roundTo } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
@@ -52,6 +52,25 @@ export function report(piece: Piece, { plan, findings }: Workings): object {
         figures: finding.figures,
       })),
   };
+}
+
+/** How near the painted part comes to its picture; nothing where none is painted. */
+export function paintingReport(piece: Piece, { plan }: Workings): object {
+  for (const planned of plan.parts) {
+    const judged = judgePainted(piece, planned);
+    if (!judged) continue;
+    const { shades, stitches, deltaE, floor, lonelyShare } = judged;
+    return {
+      painting: {
+        shades,
+        stitches,
+        deltaE: { mean: r(deltaE.mean), p95: r(deltaE.p95) },
+        floor: { mean: r(floor.mean) },
+        lonelyShare: r(lonelyShare),
+      },
+    };
+  }
+  return {};
 }
 
 function passReport(pass: PlannedPass): object {

@@ -1,12 +1,15 @@
 import { readFileSync, statSync } from 'node:fs';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { recordReport } from '@junctura/core/log';
-import { recordSchema, type PieceRecord } from '@junctura/core/piece';
-import { readOptions } from './options.ts';
+import { recordSchema, type Piece, type PieceRecord } from '@junctura/core/piece';
+import type { Workings } from '@junctura/core/advice';
+import type { Raster } from '@junctura/core/drawing';
+import { readOptions, type PlanOptions } from './options.ts';
 import { planText } from './planFile.ts';
 import { finishReport } from './finishReport.ts';
 import { orderReport } from './orderReport.ts';
-import { report } from './report.ts';
+import { paintingReport, report } from './report.ts';
+import { decodePicture, writePicture } from './pictures.ts';
 
 /** Nothing that can be planned is larger. */
 const MAX_BYTES = 32_000_000;
@@ -37,22 +40,41 @@ function readEntries(file: string): Outcome<PieceRecord> {
   }
 }
 
+/** What the command line asks for, with what is read and written as pictures. */
+export async function runPlanWithPictures(args: readonly string[]): Promise<Outcome<object>> {
+  const options = readOptions(args);
+  if (!options.ok) return options;
+  const { paint, picture: out } = options.value;
+  const picture = paint && (await decodePicture(paint.file));
+  if (picture && !picture.ok) return picture;
+  const planned = planAsked(options.value, picture?.value ?? null);
+  if (!planned.ok) return planned;
+  const written = out && (await writePicture(out, planned.value.piece, planned.value.workings));
+  return written && !written.ok ? written : reportAsked(options.value, planned.value);
+}
+
 /** What the command line asks for, worked out: the report, or one sentence that says what is wrong. */
 export function runPlan(args: readonly string[]): Outcome<object> {
   const options = readOptions(args);
   if (!options.ok) return options;
-  const text = readFile(options.value.file);
-  if (!text.ok) return text;
-  const planned = planText(text.value, options.value);
-  if (!planned.ok) return planned;
-  const { piece, workings } = planned.value;
-  const { finish: end } = options.value;
+  const planned = planAsked(options.value, null);
+  return planned.ok ? reportAsked(options.value, planned.value) : planned;
+}
+
+function planAsked(options: PlanOptions, picture: Raster | null): ReturnType<typeof planText> {
+  const text = options.paint?.isWholePicture ? success('') : readFile(options.file);
+  return text.ok ? planText(text.value, options, picture) : text;
+}
+
+function reportAsked(asked: PlanOptions, { piece, workings }: { piece: Piece; workings: Workings }): Outcome<object> {
+  const { finish: end } = asked;
   const further = {
-    ...(options.value.order && { order: orderReport(piece, workings.plan) }),
+    ...(asked.paint && paintingReport(piece, workings)),
+    ...(asked.order && { order: orderReport(piece, workings.plan) }),
     ...(end && { finish: finishReport({ ...piece, finish: { ...piece.finish, end } }, workings.plan) }),
   };
-  if (options.value.record === null) return success({ ...report(piece, workings), ...further });
-  const entries = readEntries(options.value.record);
+  if (asked.record === null) return success({ ...report(piece, workings), ...further });
+  const entries = readEntries(asked.record);
   if (!entries.ok) return entries;
   return success({ ...report(piece, workings), ...further, record: recordReport(entries.value, workings.plan) });
 }

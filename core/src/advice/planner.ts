@@ -1,9 +1,10 @@
 import { Orderer } from '../order/index.ts';
 import type { Faults } from '../measure/index.ts';
-import type { PlanInput } from '../piece/index.ts';
+import { pictureBelow } from '../painting/index.ts';
+import { colourName, colourOf, isPainted, type PlanInput } from '../piece/index.ts';
 import { Neighbours, Proposer } from '../propose/index.ts';
 import { sumUp, type Plan } from '../thread/index.ts';
-import { PassWorker, type OwnFactors, workSettings, spreadOf } from '../work/index.ts';
+import { PassWorker, type OwnFactors, type PaintedFrom, workSettings, spreadOf } from '../work/index.ts';
 import { ShapePlacer } from '../drawing/index.ts';
 import { narrowPlaces, type NarrowPlace } from './closeness.ts';
 import type { Finding } from './finding.ts';
@@ -15,6 +16,12 @@ export interface Workings {
   readonly findings: readonly Finding[];
   /** Where parts come nearer to each other than their thread is wide. */
   readonly narrow: readonly NarrowPlace[];
+}
+
+/** What parts are painted from; null where none is, or the picture is not there. */
+function paintedFrom(piece: PlanInput): PaintedFrom | null {
+  const below = isPainted(piece.drawing) ? pictureBelow(piece) : null;
+  return below && { below, hexOf: (id) => colourName(colourOf(piece, id)).hex };
 }
 
 /**
@@ -54,7 +61,15 @@ export class Planner {
     const neighbours = new Neighbours(piece, shapes);
     const treatments = this.proposer.settle(piece, shapes, neighbours, faults);
     const settings = workSettings(piece, seed, own);
-    const parts = this.worker.workAll(piece.drawing.parts, shapes, treatments, settings, faults, tell);
+    const parts = this.worker.workAll(
+      piece.drawing.parts,
+      shapes,
+      treatments,
+      settings,
+      faults,
+      tell,
+      paintedFrom(piece),
+    );
     const order = this.orderer.find(piece, parts, { seed });
     return { plan: sumUp(piece, parts, order, spreadOf(own)), neighbours };
   }

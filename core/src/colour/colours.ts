@@ -41,6 +41,11 @@ const labs = new Map<string, Lab>();
 /** So many colours are kept as they were read. */
 const MOST_READ = 2000;
 
+/** The colour of red, green and blue in sRGB, each 0–1. */
+export function labOfRgb(r: number, g: number, b: number): Lab {
+  return toLab65({ mode: 'rgb', r, g, b });
+}
+
 /** The difference of two colours, CIEDE2000 (CIE 142-2001; Sharma, Wu and Dalal 2005). 1 is about just noticeable. */
 export function deltaE(a: Lab, b: Lab): number {
   return ciede2000(a, b);

@@ -6,6 +6,7 @@ export {
   hexOf,
   hexOfLab,
   labOf,
+  labOfRgb,
   readCssColour,
   type Lab,
 } from './colours.ts';
@@ -18,6 +19,7 @@ export {
   type PictureColour,
   type Pixels,
   type ShadeChoice,
+  type ShadeWeights,
 } from './palette.ts';
 export { whiteBalanced, type Reference } from './whiteBalance.ts';
 export {

@@ -157,6 +157,14 @@ export interface ShadeChoice<T> {
   readonly errors: readonly number[];
 }
 
+/** What weighs in the choice of shades. */
+export interface ShadeWeights<T> {
+  /** A colour counts by this power of its share: below 1, small but telling ones are not drowned by the ground. */
+  readonly telling?: number;
+  /** By how much a shade must be better than another to be taken before it, as a factor on the error: 1 for all. */
+  dearness?(shade: T): number;
+}
+
 /**
  * Starts with the one shade that serves a picture best and adds, each time, the shade that most lessens the error.
  * @param already shades that are to be there whatever happens
@@ -166,9 +174,10 @@ export function bestShades<T extends { readonly lab: Lab }>(
   shades: readonly T[],
   count: number,
   already: readonly T[] = [],
+  { telling = TELLING, dearness = () => 1 }: ShadeWeights<T> = {},
 ): ShadeChoice<T> {
   const labs = colours.map(({ hex }) => labOf(hex));
-  const weights = colours.map(({ share }) => share ** TELLING);
+  const weights = colours.map(({ share }) => share ** telling);
   const all = weights.reduce((sum, weight) => sum + weight, 0);
   const apart = shades.map((shade) => labs.map((lab) => deltaE(lab, shade.lab)));
   const now = labs.map(() => Infinity);
@@ -186,7 +195,7 @@ export function bestShades<T extends { readonly lab: Lab }>(
     let [best, least] = [-1, Infinity];
     shades.forEach((shade, k) => {
       if (chosen.includes(shade)) return;
-      const error = errorWith(k);
+      const error = errorWith(k) * dearness(shade);
       if (error < least) [best, least] = [k, error];
     });
     take(best);

@@ -78,13 +78,8 @@ export function guidedField(guides: readonly Polyline[], region: Region, turnRad
     directionAt: (x, y, out) => {
       const [u, v] = [within(((x - x0) / width) * GRID), within(((y - y0) / height) * GRID)];
       const at = cellAt(u, v);
-      const [c, s] = [read(cosines, at, u, v), read(sines, at, u, v)];
-      const length = Math.sqrt(c * c + s * s);
-      // Half of the doubled angle, by the half-angle formulas; the larger of sine and cosine first, so that nothing is lost.
-      const double = length > 0 ? c / length : 1;
-      const large = Math.sqrt((1 + Math.abs(double)) / 2);
-      const small = length > 0 ? s / length / (2 * large) : 0;
-      const [cos, sin] = double >= 0 ? [large, small] : [small, large];
+      halved(read(cosines, at, u, v), read(sines, at, u, v), out);
+      const [cos, sin] = [out.dx, -out.dy];
       out.dx = cos * turnCos - sin * turnSin;
       out.dy = -(sin * turnCos + cos * turnSin);
     },
@@ -100,6 +95,57 @@ export function guidedField(guides: readonly Polyline[], region: Region, turnRad
       return [nearest.dx * cos - nearest.dy * sin, nearest.dx * sin + nearest.dy * cos];
     },
   };
+}
+
+/** Directions on a grid over the cloth: at corner (c, r), `r · columns + c`, the cosine and sine of the doubled angle, of any length. */
+export interface DoubledGrid {
+  readonly x0: number;
+  readonly y0: number;
+  readonly stepMm: number;
+  readonly columns: number;
+  readonly rows: number;
+  readonly cosines: Float32Array;
+  readonly sines: Float32Array;
+}
+
+/** A field that is read off between the corners of a grid; beyond it, as at its edge. Rows run with `sense`, in the lesser turn. */
+export function gridField(
+  grid: DoubledGrid,
+  sense: (x: number, y: number) => readonly [number, number],
+): DirectionField {
+  const { x0, y0, stepMm, columns, rows, cosines, sines } = grid;
+  const sum = { c: 1, s: 0 };
+  const readAt = (x: number, y: number): void => {
+    const u = Math.min(columns - 1.0001, Math.max(0, (x - x0) / stepMm));
+    const v = Math.min(rows - 1.0001, Math.max(0, (y - y0) / stepMm));
+    const [c, r] = [Math.floor(u), Math.floor(v)];
+    const [s, t] = [u - c, v - r];
+    const at = r * columns + c;
+    const [nw, ne, sw, se] = [(1 - s) * (1 - t), s * (1 - t), (1 - s) * t, s * t];
+    sum.c = cosines[at]! * nw + cosines[at + 1]! * ne + cosines[at + columns]! * sw + cosines[at + columns + 1]! * se;
+    sum.s = sines[at]! * nw + sines[at + 1]! * ne + sines[at + columns]! * sw + sines[at + columns + 1]! * se;
+  };
+  return {
+    directionAt: (x, y, out) => {
+      readAt(x, y);
+      halved(sum.c, sum.s, out);
+    },
+    angleAt: (x, y) => {
+      readAt(x, y);
+      return Math.atan2(sum.s, sum.c) / 2;
+    },
+    senseAt: sense,
+  };
+}
+
+/** Half of a doubled angle as a vector, by the half-angle formulas; the larger of sine and cosine first, so that nothing is lost. */
+function halved(c: number, s: number, out: Direction): void {
+  const length = Math.sqrt(c * c + s * s);
+  const double = length > 0 ? c / length : 1;
+  const large = Math.sqrt((1 + Math.abs(double)) / 2);
+  const small = length > 0 ? s / length / (2 * large) : 0;
+  out.dx = double >= 0 ? large : small;
+  out.dy = -(double >= 0 ? small : large);
 }
 
 interface Sample {

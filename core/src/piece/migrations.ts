@@ -13,6 +13,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   7: { name: 'orderTheWork', up: orderTheWork },
   8: { name: 'planTheFinish', up: planTheFinish },
   9: { name: 'keepSizes', up: keepSizes },
+  10: { name: 'paintFromPictures', up: paintFromPictures },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -154,6 +155,15 @@ function keepSizes(data: Data): Data {
     ? drawing['parts'].map((part) => ({ marking: null, ...record(part) }))
     : drawing['parts'];
   return { ...data, drawing: { ...drawing, parts }, placement: { isSizeSet: true, ...record(data['placement']) } };
+}
+
+/** Version 10: areas painted from the picture below, with what matters most in it and what is left out on top. */
+function paintFromPictures(data: Data): Data {
+  const drawing = record(data['drawing']);
+  const parts = Array.isArray(drawing['parts'])
+    ? drawing['parts'].map((part) => ({ painting: null, ...record(part) }))
+    : drawing['parts'];
+  return { ...data, drawing: { ...drawing, parts } };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

@@ -19,7 +19,7 @@ import { scrapSchema } from './scrap.ts';
 import { finishSchema, USUAL_FINISH } from './finish.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 9;
+export const PIECE_VERSION = 10;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -67,6 +67,8 @@ export const MOST_POSITIONS = 60;
 const MOST_UNDERLAY_CHARACTERS = 6_000_000;
 /** An area can be worked in so many shades. */
 export const MOST_SHADES = 8;
+/** An area that is painted from a picture in so many. */
+export const MOST_PAINTED_SHADES = 60;
 
 /** Needles that a person would keep threaded at one time. */
 export const MOST_NEEDLES = 12;
@@ -95,6 +97,14 @@ const secondThreadSchema = z
   })
   .superRefine(checkStrands);
 
+/** What was said of a part that is painted from the picture below; places are on the drawing. */
+const paintingSchema = z.strictObject({
+  /** What matters most, such as eyes: a place and how far it reaches. */
+  eyes: z.array(z.tuple([finite, finite, z.number().min(0).max(1000)])).max(MOST_GUIDES),
+  /** Lights and hairs on top that are left out, each by a place on it. */
+  struck: z.array(point).max(MOST_POINTS),
+});
+
 const passSchema = z
   .strictObject({
     /** Padding and filling work the shape itself, edge and outline its outline, the vein its middle line, accents points. */
@@ -111,7 +121,7 @@ const passSchema = z
     /** The id of a colour of its own; null: the part's. */
     colour: id.nullable(),
     /** The ids of the colours of several shades, from where the rows begin; empty: one colour. */
-    shades: z.array(id).max(MOST_SHADES),
+    shades: z.array(id).max(MOST_PAINTED_SHADES),
     thread: threadKindId,
     strands: z.number().int().min(1).max(FOLDED_STRANDS),
     /** What whips, laces, weaves or ties, where it is another thread than what it is worked on; null: the same. */
@@ -162,6 +172,8 @@ export const partSchema = z.strictObject({
   printed: z.boolean(),
   /** What a line that is not stitched is for: it is on the pattern, and takes no thread; null: it is stitched. */
   marking: z.enum(MARKINGS).nullable(),
+  /** What was said of it where it is painted from the picture below; null: nothing. */
+  painting: paintingSchema.nullable(),
   /** What the person chose, in working order; null: as proposed. */
   passes: z.array(passSchema).max(MOST_PASSES).nullable(),
 });
@@ -207,7 +219,7 @@ const underlaySchema = z.strictObject({
 const layerRefSchema = z.strictObject({
   part: id,
   layer: z.number().int().min(0).max(MOST_PASSES).nullable(),
-  shade: z.number().int().min(0).max(MOST_SHADES).nullable(),
+  shade: z.number().int().min(0).max(MOST_PAINTED_SHADES).nullable(),
 });
 
 /** So much about the order of work can be fixed. */
@@ -370,6 +382,11 @@ export type PieceUse = Piece['use'];
 export type Marking = NonNullable<Part['marking']>;
 export type Placement = Piece['placement'];
 
+/** Whether some part shows the picture below the drawing: then the plan hangs on that picture. */
+export function isPainted({ parts }: { readonly parts: readonly Part[] }): boolean {
+  return parts.some(({ passes }) => passes?.some(({ stitch }) => stitch === 'needle-painting'));
+}
+
 /** Whether a part is on the cloth without thread: printed, or a line that is only marked. */
 export function isUnstitched({ printed, marking }: Part): boolean {
   return printed || marking !== null;
@@ -392,6 +409,7 @@ export function newPart(part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colo
     scrap: null,
     printed: false,
     marking: null,
+    painting: null,
     passes: null,
     ...part,
   };

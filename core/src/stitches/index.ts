@@ -1,5 +1,12 @@
 export { clothShowing } from './coverage.ts';
-export { paceOf, type StitchContext, type StitchKind, type StitchShape, type WorkedOn } from './kind.ts';
+export {
+  paceOf,
+  type PictureGuide,
+  type StitchContext,
+  type StitchKind,
+  type StitchShape,
+  type WorkedOn,
+} from './kind.ts';
 export { measurePath, type MeasuredPath, type MeasureSettings, type Pace, type Quantities } from './measurePath.ts';
 export { firstPlace, lastPlace, Move, MoveRecorder, splitByShade, type MoveSink, type StitchPath } from './moves.ts';
 export {
@@ -13,6 +20,7 @@ export {
   type ParamTable,
 } from './params.ts';
 export { isStitchId, STITCH_IDS, STITCHES, stitchKind, type StitchId } from './registry.ts';
+export { neighbourhood, type Neighbourhood } from './shared/neighbourhood.ts';
 export { knotDiameterMm, wrapsToCover } from './shared/knotSize.ts';
 export { WIDEST_FIELD_MM2 } from './shared/limits.ts';
 export { workStitch } from './work.ts';

@@ -35,6 +35,19 @@ export interface StitchContext {
   readonly vein?: Polyline | undefined;
   /** Shades in which the area is worked, and the lines between them where they are drawn. */
   readonly shades?: { readonly count: number; readonly borders: readonly Polyline[] } | undefined;
+  /** The picture that the stitches are to show. */
+  readonly picture?: PictureGuide | undefined;
+}
+
+/** What a picture below asks of the stitches that show it. */
+export interface PictureGuide {
+  /** The colour of the picture at a place on the cloth, CIELAB, written into `out`. */
+  colourAt(x: number, y: number, out: Float64Array): void;
+  /**
+   * The shade of each stitch.
+   * @param stitches where each lies: `x0, y0, x1, y1, …`, mm
+   */
+  shadesOf(stitches: Float32Array): Uint8Array;
 }
 
 /** What a stitch says of itself. */

@@ -25,6 +25,7 @@ import { work as french } from './kinds/french/work.ts';
 import { work as frenchFill } from './kinds/french-fill/work.ts';
 import { work as longArmFeather } from './kinds/long-arm-feather/work.ts';
 import { work as longShort } from './kinds/long-short/work.ts';
+import { work as needlePainting } from './kinds/needle-painting/work.ts';
 import { work as overcast } from './kinds/overcast/work.ts';
 import { work as palestrina } from './kinds/palestrina/work.ts';
 import { work as pekingese } from './kinds/pekingese/work.ts';
@@ -88,6 +89,7 @@ export const PATHS: Readonly<Record<StitchId, StitchWork>> = {
   'french-fill': frenchFill,
   'long-arm-feather': longArmFeather,
   'long-short': longShort,
+  'needle-painting': needlePainting,
   overcast: overcast,
   palestrina: palestrina,
   pekingese: pekingese,

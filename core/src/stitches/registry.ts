@@ -31,6 +31,7 @@ import { herringbone } from './kinds/herringbone/index.ts';
 import { latticeFill } from './kinds/lattice-fill/index.ts';
 import { longArmFeather } from './kinds/long-arm-feather/index.ts';
 import { longShort } from './kinds/long-short/index.ts';
+import { needlePainting } from './kinds/needle-painting/index.ts';
 import { overcast } from './kinds/overcast/index.ts';
 import { palestrina } from './kinds/palestrina/index.ts';
 import { pekingese } from './kinds/pekingese/index.ts';
@@ -87,6 +88,7 @@ export const STITCHES = [
   satinPadded,
   blockShading,
   longShort,
+  needlePainting,
   brick,
   splitFill,
   stemFill,

@@ -8,7 +8,7 @@ export {
 } from './ownFactors.ts';
 export { explained } from './explain.ts';
 export { stitchSays } from './stitchSays.ts';
-export { planPass, type WorkSettings } from './planPass.ts';
+export { planPass, type PaintedFrom, type WorkSettings } from './planPass.ts';
 export {
   passesAsWorked,
   workedIn,
@@ -22,6 +22,8 @@ export { isRaised } from './raised.ts';
 export { beyondBudget, MOST_STITCHES, roughStitches } from './stitchBudget.ts';
 export { stopMm } from './stopMm.ts';
 export { workAllIn } from './workAllIn.ts';
+export { judgePainted } from './judgePainted.ts';
+export { paintPart } from './paintPart.ts';
 export { shadeParts } from './shadeParts.ts';
 export { longestFrontRunMm } from './spans.ts';
 export { usesColour } from './usesColour.ts';

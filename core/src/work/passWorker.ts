@@ -5,20 +5,24 @@ import type { SettledPass } from '../propose/index.ts';
 import { type OwnFactors } from './ownFactors.ts';
 import { NOTHING_BELOW, type Below } from './passShape.ts';
 import { edgeInsetOf, laidScraps, layersBelow } from './scraps.ts';
-import { type PlacedShape } from '../drawing/index.ts';
+import { type PictureBelow, type PlacedShape } from '../drawing/index.ts';
 import { clothOf, travelBehindMm } from '../materials/index.ts';
 import type { Part, PlanInput } from '../piece/index.ts';
 import { beyondBudget } from './stitchBudget.ts';
-import { planPass, withPass, type WorkSettings } from './planPass.ts';
+import { planPass, withPass, type PaintedFrom, type WorkSettings } from './planPass.ts';
 
 /** Works the passes of a piece, and keeps them: only what an edit touches is worked again. */
 export class PassWorker {
-  private kept = new Map<string, { placed: PlacedShape; key: string; planned: PlannedPass }>();
+  private kept = new Map<
+    string,
+    { placed: PlacedShape; key: string; below: PictureBelow | null; planned: PlannedPass }
+  >();
 
   /**
    * All parts of a piece with their passes; what was kept of parts that are gone is forgotten.
    * @param faults what went wrong with parts before; what goes wrong here is added
    * @param tell hears how much is done, 0–1
+   * @param picture what parts are painted from
    */
   workAll(
     parts: readonly Part[],
@@ -27,6 +31,7 @@ export class PassWorker {
     settings: WorkSettings,
     faults: Faults = new Map(),
     tell: (share: number) => void = () => undefined,
+    picture: PaintedFrom | null = null,
   ): PlannedPart[] {
     const shared = JSON.stringify(settings);
     const before = this.kept;
@@ -42,10 +47,16 @@ export class PassWorker {
       let below: Below = { ...NOTHING_BELOW, edgeInsetMm: edgeInsetOf(part) };
       const work = (pass: SettledPass, layer: number): PlannedPass => {
         const slot = `${part.id}#${layer}`;
-        const key = shared + JSON.stringify([pass, below, mm, heaviest]);
+        // What is painted hangs on the picture and on how its shades look, too.
+        const painted = pass.stitch === 'needle-painting' ? picture : null;
+        const hexes = painted && pass.shades.map((id) => painted.hexOf(id));
+        const key = shared + JSON.stringify([pass, below, mm, heaviest, hexes]);
         const known = before.get(slot);
-        const isSame = known?.placed === placed && known.key === key;
-        const entry = isSame ? known : { placed, key, planned: planPass(placed, pass, own, below) };
+        const from = painted?.below ?? null;
+        const isSame = known?.placed === placed && known.key === key && known.below === from;
+        const entry = isSame
+          ? known
+          : { placed, key, below: from, planned: planPass(placed, pass, own, below, painted) };
         this.kept.set(slot, entry);
         below = withPass(below, placed, entry.planned);
         return entry.planned;

@@ -1,8 +1,10 @@
 import type { OwnThread, PlannedPass, WorkedThread } from './plannedPart.ts';
 import { type OwnFactors, threadFactor } from './ownFactors.ts';
 import { directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './passShape.ts';
+import { labOf } from '../colour/index.ts';
+import { paintingOf } from '../painting/index.ts';
 import { canWork, type SettledPass } from '../propose/index.ts';
-import type { PlacedShape } from '../drawing/index.ts';
+import type { PictureBelow, PlacedShape } from '../drawing/index.ts';
 import { bundleDiameterMm, clothOf, laidWidthMm, needlesFor, threadKind, type Needle } from '../materials/index.ts';
 import { seedFrom } from '../measure/index.ts';
 import type { Pass } from '../piece/index.ts';
@@ -41,12 +43,14 @@ export interface WorkSettings {
 /**
  * Works one pass of a part. Pure; the seed and the part's id settle whatever is left to chance.
  * @param below what of the same part is worked before it and lies under it
+ * @param picture what it is painted from, where its stitch shows a picture
  */
 export function planPass(
   placed: PlacedShape,
   pass: SettledPass,
   settings: WorkSettings,
   below = NOTHING_BELOW,
+  picture: PaintedFrom | null = null,
 ): PlannedPass {
   const kind = threadKind(pass.thread);
   if (!kind) throw new RangeError(`planPass: no thread of kind '${pass.thread}'`);
@@ -73,6 +77,7 @@ export function planPass(
     vein: placed.vein ?? undefined,
     shades: pass.shades.length > 1 ? { count: pass.shades.length, borders: placed.borders } : undefined,
     ...directionOf(placed, pass, pass.angleDeg),
+    ...paintedBy(placed, pass, laidMm, picture),
   };
   const recorder = new MoveRecorder();
   if (liftMm > 0) recorder.lift(liftMm);
@@ -98,6 +103,25 @@ export function planPass(
     threads,
     liftMm,
   };
+}
+
+/** The picture that a part shows, and the colour of each of the palette’s ids. */
+export interface PaintedFrom {
+  readonly below: PictureBelow;
+  hexOf(colour: string): string;
+}
+
+/** The lie and the shades of a pass that shows a picture. */
+function paintedBy(
+  placed: PlacedShape,
+  pass: SettledPass,
+  laidMm: number,
+  picture: PaintedFrom | null,
+): Pick<StitchContext, 'field' | 'picture'> {
+  if (!picture || pass.stitch !== 'needle-painting' || placed.kind !== 'area') return {};
+  const shades = pass.shades.map((id) => labOf(picture.hexOf(id)));
+  const painting = paintingOf(placed.shape.region, picture.below, placed.guides, shades, laidMm);
+  return painting ? { field: painting.field, picture: painting.guide } : {};
 }
 
 /** The path as it is threaded: in one, in each of several shades, or in what is worked first and what whips, laces, weaves or ties it. */

@@ -51,9 +51,7 @@ export function workBands(
   shadeAt?: ShadeAt,
   { halfDrop = false }: { halfDrop?: boolean } = {},
 ): void {
-  const blocks = direction.field
-    ? [curvedRows(region, direction.field, spacingMm)]
-    : straightRows(region, direction.angleRad, spacingMm);
+  const blocks = rowsToDivide(region, direction, spacingMm);
   const groups = blocks.map((rows) => bandsOf(rows, divide, shadeAt));
   if (halfDrop) groups.forEach(dropByHalf);
   const shades = new Set(groups.flatMap((bands) => [...bands.values()].flat().map(({ shade }) => shade)));
@@ -61,6 +59,13 @@ export function workBands(
     sink.shade(shade);
     for (const bands of groups) writeBands(bands, shade, sink);
   }
+}
+
+/** The rows of a filling, block by block, each ready to be divided into stitches. */
+export function rowsToDivide(region: Region, direction: BandDirection, spacingMm: number): readonly (readonly Row[])[] {
+  return direction.field
+    ? [curvedRows(region, direction.field, spacingMm)]
+    : straightRows(region, direction.angleRad, spacingMm);
 }
 
 type Bands = Map<number, PlacedStitch[]>;
@@ -72,7 +77,7 @@ function put(bands: Bands, band: number, stitch: PlacedStitch): void {
 }
 
 /** A row to be divided into stitches. */
-interface Row {
+export interface Row {
   readonly number: number;
   readonly from: number;
   readonly to: number;

@@ -1,0 +1,78 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import type { Workings } from '@junctura/core/advice';
+import { MOST_PIXELS, shrunk, type Raster } from '@junctura/core/drawing';
+import { failure, success, type Outcome } from '@junctura/core/measure';
+import { pictureCircle } from '@junctura/core/paper';
+import type { Piece } from '@junctura/core/piece';
+import type { Brush } from '../../web/src/picture/brush.ts';
+import { paintPicture } from '../../web/src/picture/paintPicture.ts';
+import { sceneOf } from '../../web/src/picture/scene.ts';
+import type { PictureOptions } from './options.ts';
+
+type Canvas = typeof import('@napi-rs/canvas');
+
+/** More than this along the longer side no hoop piece can show, px. */
+const LONGEST_PX = 2400;
+const MM_PER_INCH = 25.4;
+/** No canvas is larger, px to a side. */
+const MOST_PX = 16_000;
+
+/** What paints and reads pictures without a browser: not everybody installs it. */
+async function canvas(): Promise<Outcome<Canvas>> {
+  try {
+    return success(await import('@napi-rs/canvas'));
+  } catch {
+    return failure('pictures want the optional package @napi-rs/canvas: npm install @napi-rs/canvas');
+  }
+}
+
+/** The pixels of a PNG, JPEG or WebP file, no finer than stitches can show. */
+export async function decodePicture(file: string): Promise<Outcome<Raster>> {
+  const { ok, ...found } = await canvas();
+  if (!ok) return found as Outcome<Raster>;
+  const { createCanvas, loadImage } = (found as { value: Canvas }).value;
+  let bytes: Buffer;
+  try {
+    bytes = readFileSync(file);
+  } catch {
+    return failure(`there is no picture ${file}`);
+  }
+  try {
+    const image = await loadImage(bytes);
+    const { width, height } = image;
+    if (width * height > MOST_PIXELS) return failure(`${file} has more than ${MOST_PIXELS / 1e6} megapixels`);
+    const brush = createCanvas(width, height).getContext('2d');
+    brush.drawImage(image, 0, 0);
+    const raster = { width, height, rgba: brush.getImageData(0, 0, width, height).data };
+    return success(Math.max(width, height) > LONGEST_PX ? shrunk(raster, LONGEST_PX) : raster);
+  } catch {
+    return failure(`${file} is no picture that can be read: expected PNG, JPEG or WebP`);
+  }
+}
+
+/** Writes the stitched picture of a plan, by the painter of the application, at true size. */
+export async function writePicture(
+  { file, dpi, side }: PictureOptions,
+  piece: Piece,
+  workings: Workings,
+): Promise<Outcome<null>> {
+  const found = await canvas();
+  if (!found.ok) return found;
+  const { createCanvas, DOMMatrix } = found.value;
+  // The painter makes its own sheets, as in a browser.
+  Object.assign(globalThis, { OffscreenCanvas: createCanvas, DOMMatrix });
+  const { x, y, r: reachMm } = pictureCircle(piece, workings.plan);
+  const pxPerMm = Math.min(dpi / MM_PER_INCH, MOST_PX / (2 * reachMm));
+  const pixels = Math.max(1, Math.round(2 * reachMm * pxPerMm));
+  const sheet = createCanvas(pixels, pixels);
+  const brush = sheet.getContext('2d') as unknown as Brush;
+  const view = { centreX: side === 'back' ? -x : x, centreY: y, pxPerMm };
+  const scene = sceneOf(piece, workings);
+  for (const _ of paintPicture(brush, scene, view, { width: pixels, height: pixels }, side));
+  try {
+    writeFileSync(file, sheet.toBuffer('image/png'));
+    return success(null);
+  } catch (error) {
+    return failure(`${file} cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown'})`);
+  }
+}

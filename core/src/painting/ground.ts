@@ -1,0 +1,128 @@
+import { labOfRgb } from '../colour/index.ts';
+import type { PictureBelow } from '../drawing/index.ts';
+import { boxOf, type Region } from '../geometry/index.ts';
+
+/** So many samples of the picture to the width of a thread: more it cannot show. */
+const SAMPLES_A_WIDTH = 4;
+const MOST_CELLS = 4e6;
+/** Beyond the region so much of the picture is looked at, mm: its edges lead the stitches inside. */
+const AROUND_MM = 2;
+/** Bits of each channel by which colours are looked up. */
+const BITS = 6;
+const SHIFT = 8 - BITS;
+
+/** A picture as a thread can show it: laid on the cloth below a region, one colour for each cell of a grid. */
+export interface Ground {
+  readonly x0: number;
+  readonly y0: number;
+  readonly stepMm: number;
+  readonly columns: number;
+  readonly rows: number;
+  /** Red, green, blue, 0–255, cell by cell. */
+  readonly rgb: Uint8Array;
+  /** The share of the region’s box that lies beside the picture, 0–1. */
+  readonly besideShare: number;
+}
+
+/**
+ * Lays a picture below a region. Where the picture is finer than the thread, each cell is the mean of what falls on it; where it is coarser,
+ * colours run smoothly from pixel to pixel. Transparent places are white; beside the picture its edge goes on.
+ */
+export function groundBelow(region: Region, { picture, toPicture }: PictureBelow, laidMm: number): Ground | null {
+  const box = boxOf(region);
+  if (!box) return null;
+  const [width, height] = [box.maxX - box.minX + 2 * AROUND_MM, box.maxY - box.minY + 2 * AROUND_MM];
+  const stepMm = Math.max(laidMm / SAMPLES_A_WIDTH, Math.sqrt((width * height) / MOST_CELLS));
+  const [x0, y0] = [box.minX - AROUND_MM, box.minY - AROUND_MM];
+  const [columns, rows] = [Math.ceil(width / stepMm) + 1, Math.ceil(height / stepMm) + 1];
+  const rgb = new Uint8Array(3 * columns * rows);
+  const [a, b, c, d, e, f] = toPicture;
+  const pxPerCell = Math.sqrt(Math.abs(a * d - b * c)) * stepMm;
+  const take = pxPerCell > 1 ? meanOf(Math.min(6, Math.ceil(pxPerCell)), toPicture, stepMm) : between;
+  let beside = 0;
+  for (let row = 0, at = 0; row < rows; row++) {
+    for (let column = 0; column < columns; column++, at += 3) {
+      const [x, y] = [x0 + column * stepMm, y0 + row * stepMm];
+      const [u, v] = [a * x + c * y + e, b * x + d * y + f];
+      const isInBox = x >= box.minX && x <= box.maxX && y >= box.minY && y <= box.maxY;
+      if (isInBox && (u < 0 || v < 0 || u >= picture.width || v >= picture.height)) beside++;
+      take(picture, u, v, rgb, at);
+    }
+  }
+  const inBox = ((box.maxX - box.minX) * (box.maxY - box.minY)) / stepMm ** 2;
+  return { x0, y0, stepMm, columns, rows, rgb, besideShare: Math.min(1, beside / Math.max(1, inBox)) };
+}
+
+type Take = (picture: PictureBelow['picture'], u: number, v: number, out: Uint8Array, at: number) => void;
+
+/** The mean of so many places to a side of a cell. */
+function meanOf(places: number, [a, b, c, d]: PictureBelow['toPicture'], stepMm: number): Take {
+  return ({ width, height, rgba }, u, v, out, at) => {
+    let [red, green, blue] = [0, 0, 0];
+    for (let j = 0; j < places; j++) {
+      for (let i = 0; i < places; i++) {
+        const [dx, dy] = [((i + 0.5) / places - 0.5) * stepMm, ((j + 0.5) / places - 0.5) * stepMm];
+        const px = Math.min(width - 1, Math.max(0, Math.floor(u + a * dx + c * dy)));
+        const py = Math.min(height - 1, Math.max(0, Math.floor(v + b * dx + d * dy)));
+        const from = 4 * (py * width + px);
+        const alpha = rgba[from + 3]! / 255;
+        red += 255 + (rgba[from]! - 255) * alpha;
+        green += 255 + (rgba[from + 1]! - 255) * alpha;
+        blue += 255 + (rgba[from + 2]! - 255) * alpha;
+      }
+    }
+    const count = places * places;
+    out[at] = red / count;
+    out[at + 1] = green / count;
+    out[at + 2] = blue / count;
+  };
+}
+
+/** Smoothly between four pixels. */
+const between: Take = ({ width, height, rgba }, u, v, out, at) => {
+  const x = Math.min(width - 1, Math.max(0, u - 0.5));
+  const y = Math.min(height - 1, Math.max(0, v - 0.5));
+  const [left, top] = [Math.floor(x), Math.floor(y)];
+  const [right, bottom] = [Math.min(width - 1, left + 1), Math.min(height - 1, top + 1)];
+  const [s, t] = [x - left, y - top];
+  for (let k = 0; k < 3; k++) {
+    const of = (px: number, py: number): number => {
+      const from = 4 * (py * width + px);
+      return 255 + (rgba[from + k]! - 255) * (rgba[from + 3]! / 255);
+    };
+    out[at + k] =
+      (of(left, top) * (1 - s) + of(right, top) * s) * (1 - t) +
+      (of(left, bottom) * (1 - s) + of(right, bottom) * s) * t;
+  }
+};
+
+/** The cell of the ground at a place on the cloth. */
+export function cellAt({ x0, y0, stepMm, columns, rows }: Ground, x: number, y: number): number {
+  const column = Math.min(columns - 1, Math.max(0, Math.round((x - x0) / stepMm)));
+  const row = Math.min(rows - 1, Math.max(0, Math.round((y - y0) / stepMm)));
+  return row * columns + column;
+}
+
+/** Colours in so few bits that each is looked up: 0 to 2¹⁸ − 1. */
+export function keyAt(rgb: Uint8Array, cell: number): number {
+  const at = 3 * cell;
+  return ((rgb[at]! >> SHIFT) << (2 * BITS)) | ((rgb[at + 1]! >> SHIFT) << BITS) | (rgb[at + 2]! >> SHIFT);
+}
+
+const labs = new Float32Array(3 << (3 * BITS)).fill(NaN);
+
+/** CIELAB of a key, in the middle of what it stands for. */
+export function labOfKey(key: number, out: Float64Array): void {
+  const at = 3 * key;
+  if (Number.isNaN(labs[at]!)) {
+    const channel = (shift: number): number =>
+      ((((key >> shift) & ((1 << BITS) - 1)) << SHIFT) + (1 << (SHIFT - 1))) / 255;
+    const { l, a, b } = labOfRgb(channel(2 * BITS), channel(BITS), channel(0));
+    labs[at] = l;
+    labs[at + 1] = a;
+    labs[at + 2] = b;
+  }
+  out[0] = labs[at]!;
+  out[1] = labs[at + 1]!;
+  out[2] = labs[at + 2]!;
+}

@@ -1,0 +1,20 @@
+import { channelsOf } from '../colour/index.ts';
+import { groundBelow, judgePainting, pictureBelow, type PaintingReport } from '../painting/index.ts';
+import { colourName, colourOf, type PlanInput } from '../piece/index.ts';
+import type { PlannedPart } from './plannedPart.ts';
+
+/** How near a painted part comes to the picture below it; null where it is not painted, or the picture is not there. */
+export function judgePainted(piece: PlanInput, { placed, passes }: PlannedPart): PaintingReport | null {
+  const pass = passes.find(({ stitch }) => stitch === 'needle-painting');
+  const below = pass && pictureBelow(piece);
+  const ground = below && groundBelow(placed.shape.region, below, pass.laidMm);
+  if (!pass || !ground) return null;
+  const bytesOf = (id: string | null): readonly [number, number, number] =>
+    channelsOf(id === null ? piece.cloth.colour : colourName(colourOf(piece, id)).hex);
+  return judgePainting(placed.shape.region, ground, {
+    path: pass.path,
+    shades: pass.shades.map(bytesOf),
+    laidMm: pass.laidMm,
+    cloth: bytesOf(null),
+  });
+}

@@ -1,0 +1,40 @@
+import type { ShadeRef } from '../materials/index.ts';
+import {
+  colourInShade,
+  editOf,
+  plainPass,
+  type Edit,
+  type PaletteColour,
+  type Pass,
+  type Piece,
+} from '../piece/index.ts';
+import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
+
+/**
+ * Paints an area from the picture below it: its filling becomes needle painting in one strand, in these shades. What else is worked of it
+ * stays, but for padding and what shaded it. Shades that the palette does not have are put into it.
+ */
+export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly ShadeRef[]): Edit | null {
+  if (planned.part.kind !== 'area' || shades.length === 0) return null;
+  const palette: PaletteColour[] = [...piece.palette];
+  const ids = [...new Set(shades.map((shade) => colourInShade(palette, shade)))];
+  const passes = passesAsWorked(planned);
+  const before = passes.find(({ role }) => role === 'filling');
+  const same = before?.stitch === 'needle-painting' ? before : null;
+  const painted: Pass = {
+    ...(same ?? plainPass('needle-painting', before?.thread ?? 'stranded-cotton', 1)),
+    strands: 1,
+    shades: ids,
+  };
+  const kept = passes.filter(({ role }) => role !== 'filling' && role !== 'padding');
+  const [below, above] = [kept.filter(({ role }) => role === 'edge'), kept.filter(({ role }) => role !== 'edge')];
+  return editOf(piece, `Paint from the picture in ${ids.length} shades`, [
+    [['palette'], palette],
+    [
+      ['drawing', 'parts'],
+      piece.drawing.parts.map((part) =>
+        part.id === planned.part.id ? { ...part, passes: [...below, painted, ...above] } : part,
+      ),
+    ],
+  ]);
+}

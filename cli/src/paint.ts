@@ -55,9 +55,10 @@ export function pageOf(svg: string, unitMm: number): Page | null {
     ?.trim()
     .split(/[\s,]+/)
     .map(Number) ?? [0, 0, Number.parseFloat(attribute('width') ?? ''), Number.parseFloat(attribute('height') ?? '')];
-  const [x, y, width, height] = box;
+  const [, , width, height] = box;
   if (box.length !== 4 || box.some((value) => !Number.isFinite(value)) || width! <= 0 || height! <= 0) return null;
-  return { xMm: x! * unitMm, yMm: y! * unitMm, widthMm: width! * unitMm, heightMm: height! * unitMm };
+  // A drawing as it is read begins at the corner of its page.
+  return { xMm: 0, yMm: 0, widthMm: width! * unitMm, heightMm: height! * unitMm };
 }
 
 /** A part of a piece painted from the picture below it, in shades of stranded cotton that suit it best. */

@@ -3,7 +3,8 @@ import type { Workings } from '@junctura/core/advice';
 import { MOST_PIXELS, shrunk, type Raster } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { pictureCircle } from '@junctura/core/paper';
-import type { Piece } from '@junctura/core/piece';
+import { learnPicture } from '@junctura/core/painting';
+import { isPainted, type Piece } from '@junctura/core/piece';
 import type { Brush } from '../../web/src/picture/brush.ts';
 import { paintPicture } from '../../web/src/picture/paintPicture.ts';
 import { sceneOf } from '../../web/src/picture/scene.ts';
@@ -28,25 +29,38 @@ async function canvas(): Promise<Outcome<Canvas>> {
 
 /** The pixels of a PNG, JPEG or WebP file, no finer than stitches can show. */
 export async function decodePicture(file: string): Promise<Outcome<Raster>> {
-  const { ok, ...found } = await canvas();
-  if (!ok) return found as Outcome<Raster>;
-  const { createCanvas, loadImage } = (found as { value: Canvas }).value;
-  let bytes: Buffer;
   try {
-    bytes = readFileSync(file);
+    return await decoded(readFileSync(file), file);
   } catch {
     return failure(`there is no picture ${file}`);
   }
+}
+
+/** Decodes the picture below a piece, where something is painted from it: the planner cannot. */
+export async function learnOwnPicture(piece: Piece): Promise<Outcome<null>> {
+  const { underlay } = piece.drawing;
+  if (!underlay || !isPainted(piece.drawing)) return success(null);
+  const bytes = Buffer.from(underlay.picture.slice(underlay.picture.indexOf(',') + 1), 'base64');
+  const picture = await decoded(bytes, 'the picture below the drawing');
+  if (!picture.ok) return picture;
+  learnPicture(underlay.picture, picture.value);
+  return success(null);
+}
+
+async function decoded(bytes: Buffer, name: string): Promise<Outcome<Raster>> {
+  const found = await canvas();
+  if (!found.ok) return found;
+  const { createCanvas, loadImage } = found.value;
   try {
     const image = await loadImage(bytes);
     const { width, height } = image;
-    if (width * height > MOST_PIXELS) return failure(`${file} has more than ${MOST_PIXELS / 1e6} megapixels`);
+    if (width * height > MOST_PIXELS) return failure(`${name} has more than ${MOST_PIXELS / 1e6} megapixels`);
     const brush = createCanvas(width, height).getContext('2d');
     brush.drawImage(image, 0, 0);
     const raster = { width, height, rgba: brush.getImageData(0, 0, width, height).data };
     return success(Math.max(width, height) > LONGEST_PX ? shrunk(raster, LONGEST_PX) : raster);
   } catch {
-    return failure(`${file} is no picture that can be read: expected PNG, JPEG or WebP`);
+    return failure(`${name} is no picture that can be read: expected PNG, JPEG or WebP`);
   }
 }
 

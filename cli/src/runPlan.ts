@@ -1,15 +1,14 @@
 import { readFileSync, statSync } from 'node:fs';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { recordReport } from '@junctura/core/log';
-import { recordSchema, type Piece, type PieceRecord } from '@junctura/core/piece';
+import { readPiece, recordSchema, type Piece, type PieceRecord } from '@junctura/core/piece';
 import type { Workings } from '@junctura/core/advice';
-import type { Raster } from '@junctura/core/drawing';
 import { readOptions, type PlanOptions } from './options.ts';
 import { planText } from './planFile.ts';
 import { finishReport } from './finishReport.ts';
 import { orderReport } from './orderReport.ts';
 import { paintingReport, report } from './report.ts';
-import { decodePicture, writePicture } from './pictures.ts';
+import { decodePicture, learnOwnPicture, writePicture } from './pictures.ts';
 
 /** Nothing that can be planned is larger. */
 const MAX_BYTES = 32_000_000;
@@ -47,7 +46,11 @@ export async function runPlanWithPictures(args: readonly string[]): Promise<Outc
   const { paint, picture: out } = options.value;
   const picture = paint && (await decodePicture(paint.file));
   if (picture && !picture.ok) return picture;
-  const planned = planAsked(options.value, picture?.value ?? null);
+  const text = textAsked(options.value);
+  if (!text.ok) return text;
+  const learnt = await learnPictureOf(text.value);
+  if (!learnt.ok) return learnt;
+  const planned = planText(text.value, options.value, picture?.value ?? null);
   if (!planned.ok) return planned;
   const written = out && (await writePicture(out, planned.value.piece, planned.value.workings));
   return written && !written.ok ? written : reportAsked(options.value, planned.value);
@@ -57,19 +60,27 @@ export async function runPlanWithPictures(args: readonly string[]): Promise<Outc
 export function runPlan(args: readonly string[]): Outcome<object> {
   const options = readOptions(args);
   if (!options.ok) return options;
-  const planned = planAsked(options.value, null);
+  const text = textAsked(options.value);
+  if (!text.ok) return text;
+  const planned = planText(text.value, options.value);
   return planned.ok ? reportAsked(options.value, planned.value) : planned;
 }
 
-function planAsked(options: PlanOptions, picture: Raster | null): ReturnType<typeof planText> {
-  const text = options.paint?.isWholePicture ? success('') : readFile(options.file);
-  return text.ok ? planText(text.value, options, picture) : text;
+/** The text that is planned; a picture alone has none. */
+function textAsked(options: PlanOptions): Outcome<string> {
+  return options.paint?.isWholePicture ? success('') : readFile(options.file);
+}
+
+/** A piece that is painted brings its picture with it. */
+async function learnPictureOf(text: string): Promise<Outcome<null>> {
+  const read = text.includes('"needle-painting"') ? readPiece(text) : null;
+  return read?.ok ? learnOwnPicture(read.value) : success(null);
 }
 
 function reportAsked(asked: PlanOptions, { piece, workings }: { piece: Piece; workings: Workings }): Outcome<object> {
   const { finish: end } = asked;
   const further = {
-    ...(asked.paint && paintingReport(piece, workings)),
+    ...paintingReport(piece, workings),
     ...(asked.order && { order: orderReport(piece, workings.plan) }),
     ...(end && { finish: finishReport({ ...piece, finish: { ...piece.finish, end } }, workings.plan) }),
   };

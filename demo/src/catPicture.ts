@@ -1,3 +1,4 @@
+import { distanceToOutline, flattenPath, isInside, type Region } from '@junctura/core/geometry';
 import { seededRandom } from '@junctura/core/measure';
 
 /** A picture as a camera would give it: rows from the top, four bytes a pixel. */
@@ -35,21 +36,50 @@ const LIGHT: Rgb = [250, 250, 244];
  */
 export function catPicture(size: number, seed = 5): Photograph {
   const noise = noiseOf(size, seed);
+  const cat: Region = flattenPath(catOutline(), 0.001).map(({ points }) => points);
   const rgba = new Uint8ClampedArray(4 * size * size);
   for (let row = 0; row < size; row++) {
     for (let column = 0; column < size; column++) {
       const [x, y] = [(column + 0.5) / size, (row + 0.5) / size];
-      const colour = colourAt(x, y, hairAt(noise, size, column, row, lieAt(x, y)));
+      const within = insideCat(cat, x, y, size);
+      const colour = colourAt(x, y, within, hairAt(noise, size, column, row, lieAt(x, y)));
       rgba.set([...colour, 255], 4 * (row * size + column));
     }
   }
   return { width: size, height: size, rgba };
 }
 
-/** The outline of the cat in shares of the picture, as a path. */
-export const CAT_OUTLINE =
-  'M0.5 0.27C0.56 0.27 0.62 0.28 0.66 0.3L0.8 0.12L0.84 0.42C0.88 0.52 0.86 0.62 0.8 0.7C0.86 0.8 0.9 0.92 0.9 0.98L0.1 0.98' +
-  'C0.1 0.92 0.14 0.8 0.2 0.7C0.14 0.62 0.12 0.52 0.16 0.42L0.2 0.12L0.34 0.3C0.38 0.28 0.44 0.27 0.5 0.27Z';
+/** Half of the cat, from the middle of its brow by ear, cheek and shoulder to below, in shares of the picture. */
+const HALF: readonly (readonly number[])[] = [
+  [0.545, 0.292, 0.585, 0.3, 0.622, 0.322],
+  [0.662, 0.25, 0.705, 0.18, 0.762, 0.138],
+  [0.788, 0.222, 0.806, 0.31, 0.806, 0.402],
+  [0.846, 0.462, 0.866, 0.54, 0.84, 0.616],
+  [0.815, 0.69, 0.755, 0.73, 0.7, 0.756],
+  [0.79, 0.81, 0.862, 0.885, 0.88, 0.985],
+];
+const BROW = [0.5, 0.292] as const;
+
+/** The outline of the cat, as a path in shares of the picture. */
+export function catOutline(): string {
+  const round = (value: number): number => Math.round(value * 1e4) / 1e4;
+  const right = HALF.map((curve) => `C${curve.join(' ')}`).join('');
+  const ends = [BROW, ...HALF.map((curve) => curve.slice(4))];
+  const left = HALF.map(([ax, ay, bx, by], i) => {
+    const [x, y] = ends[i]!;
+    return `C${[1 - bx!, by!, 1 - ax!, ay!, 1 - x!, y!].map(round).join(' ')}`;
+  });
+  const [lastX, lastY] = ends.at(-1)!;
+  return `M${BROW.join(' ')}${right}L${round(1 - lastX!)} ${lastY}${left.reverse().join('')}Z`;
+}
+
+/** Whiskers, from their roots to their tips, as paths in shares of the picture. */
+export const WHISKERS: readonly string[] = [-1, 1].flatMap((side) =>
+  [-0.028, 0, 0.03].map((fall) => {
+    const x = (away: number): string => (0.5 + side * away).toFixed(4);
+    return `M${x(0.105)} ${(0.662 + fall * 0.4).toFixed(4)}Q${x(0.22)} ${(0.645 + fall).toFixed(4)} ${x(0.35)} ${(0.668 + 2.4 * fall).toFixed(4)}`;
+  }),
+);
 
 /** Evenly grey noise, 0–1. */
 function noiseOf(size: number, seed: number): Float32Array {
@@ -59,7 +89,7 @@ function noiseOf(size: number, seed: number): Float32Array {
 
 /** Which way the hair lies: outwards from the nose, then down over the breast. */
 export function lieAt(x: number, y: number): number {
-  const [dx, dy] = [x - 0.5, y - 0.6];
+  const [dx, dy] = [x - 0.5, y - 0.61];
   const down = Math.min(1, Math.max(0, (y - 0.72) / 0.12));
   const face = Math.atan2(dy, dx);
   const fall = Math.PI / 2 + 0.6 * (0.5 - x);
@@ -80,32 +110,34 @@ function hairAt(noise: Float32Array, size: number, column: number, row: number, 
   return Math.min(1, Math.max(0, 0.5 + (sum / (2 * HAIR_PX + 1) - 0.5) * 4.2));
 }
 
-function colourAt(x: number, y: number, hair: number): Rgb {
-  const cat = insideCat(x, y);
+function colourAt(x: number, y: number, cat: number, hair: number): Rgb {
   const back = along(HARBOUR, Math.min(1, Math.max(0, y * 1.1 + 0.06 * Math.sin(17 * y) * Math.sin(5 * x))));
   if (cat <= 0) return back;
   let fur = along(FUR, furTone(x, y) + (hair - 0.5) * 0.42);
   for (const side of [-1, 1]) {
-    const [ex, ey] = [x - (0.5 + side * 0.155), y - 0.475];
-    const eye = Math.hypot(ex / 0.078, ey / 0.058);
+    const [ex, ey] = [x - (0.5 + side * 0.142), y - 0.505];
+    const eye = Math.hypot(ex / 0.07, (ey + side * ex * 0.22) / 0.05);
     if (eye < 1.16) fur = mix(DARK, fur, step(eye, 1, 1.16));
     if (eye < 1) fur = mix(mix([188, 196, 96], EYE, step(eye, 0.2, 0.9)), DARK, step(eye, 0.88, 1));
-    const slit = Math.hypot(ex / 0.018, ey / 0.05);
+    const slit = Math.hypot(ex / 0.02, ey / 0.045);
     if (slit < 1.2) fur = mix(DARK, fur, step(slit, 0.85, 1.2));
-    const glint = Math.hypot(ex + 0.022, ey + 0.02) / 0.012;
+    const glint = Math.hypot(ex + 0.02, ey + 0.018) / 0.013;
     if (glint < 1.2) fur = mix(LIGHT, fur, step(glint, 0.8, 1.2));
   }
-  const nose = Math.abs(x - 0.5) / 0.05 + Math.abs(y - 0.6) / 0.032;
+  const nose = Math.abs(x - 0.5) / 0.046 + Math.abs(y - 0.612) / 0.03 + Math.max(0, y - 0.612) * 4;
   if (nose < 1.2) fur = mix(NOSE, fur, step(nose, 0.85, 1.2));
-  const mouth = Math.abs(y - 0.655 - 0.5 * Math.abs(Math.abs(x - 0.5) - 0.04));
-  if (Math.abs(x - 0.5) < 0.085 && mouth < 0.006) fur = mix(DARK, fur, 0.45);
+  // The mouth: a short stem below the nose, and a bow to either side.
+  const across = Math.abs(x - 0.5);
+  const bow = Math.abs(Math.hypot(across - 0.046, (y - 0.652) * 1.15) - 0.044);
+  if ((across < 0.004 && y > 0.625 && y < 0.665) || (bow < 0.005 && y > 0.662 && across < 0.088))
+    fur = mix(DARK, fur, 0.35);
   return mix(back, fur, Math.min(1, cat));
 }
 
 /** How light the fur is: stripes on the brow and cheeks, a pale muzzle and breast, the ears dark within. */
 function furTone(x: number, y: number): number {
   const across = Math.abs(x - 0.5);
-  const muzzle = Math.exp(-((across / 0.11) ** 2) - ((y - 0.66) / 0.07) ** 2);
+  const muzzle = Math.exp(-((across / 0.11) ** 2) - ((y - 0.672) / 0.068) ** 2);
   const breast = Math.exp(-((across / 0.16) ** 2)) * step(y, 0.74, 0.9);
   const brow = step(0.44 - y, 0, 0.05) * Math.sin(46 * across + 1) * 0.16;
   const cheek = step(across, 0.17, 0.24) * Math.sin(38 * (y + across)) * 0.15;
@@ -113,14 +145,10 @@ function furTone(x: number, y: number): number {
   return 0.47 + 0.42 * Math.max(muzzle, breast) + brow + cheek - ear - 0.12 * across;
 }
 
-/** 1 well inside the cat, 0 outside: the head, two ears, the shoulders, with a soft edge. */
-function insideCat(x: number, y: number): number {
-  const across = Math.abs(x - 0.5);
-  const head = 1 - Math.hypot(across / 0.35, (y - 0.53) / 0.26);
-  const ear = Math.min((y - 0.12 - (0.31 - across) * 1.15) / 0.3, (0.34 - across) / 0.1, (0.45 - y) / 0.2);
-  const ears = Math.min(ear, (across - 0.12) / 0.1);
-  const body = 1 - Math.hypot(across / 0.42, (y - 1.05) / 0.36);
-  return Math.max(head, ears, body) * 26 + 0.5;
+/** 1 well inside the cat, 0 outside, with an edge two pixels soft. */
+function insideCat(cat: Region, x: number, y: number, size: number): number {
+  const away = distanceToOutline(cat, x, y) * size;
+  return Math.min(1, Math.max(0, 0.5 + (isInside(cat, x, y) ? away : -away) / 2));
 }
 
 function step(value: number, from: number, to: number): number {

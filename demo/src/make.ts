@@ -3,6 +3,7 @@ import { boxSchema } from '@junctura/core/materials';
 import type { Step } from '@junctura/core/order';
 import { pieceSchema, recordSchema, writePiece, type Piece, type PieceFile } from '@junctura/core/piece';
 import { begun, boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.ts';
+import { harbourCatPiece, harbourCatSvg } from './harbourCat.ts';
 import { kitePiece, kiteSvg } from './kite.ts';
 import { mothPiece, mothSvg } from './moth.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
@@ -28,6 +29,7 @@ const pieces: readonly [name: string, piece: Piece | PieceFile, drawing: string]
   ['kite', kitePiece(), kiteSvg()],
   ['market-radishes', radishesPiece(), radishesSvg()],
   ['night-tram', tramPiece(), tramSvg()],
+  ['harbour-cat', harbourCatPiece(), harbourCatSvg()],
   ['bramble-spray', bramblePiece(), brambleSvg()],
   ['seed-head-cloth', seedHeadPiece(), seedHeadSvg()],
   ['paper-boat', boatPiece(), boatSvg()],

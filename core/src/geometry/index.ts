@@ -11,7 +11,15 @@ export {
 } from './clip.ts';
 export { drawnOnce } from './drawnOnce.ts';
 export { clipToBox } from './clipToBox.ts';
-export { gridField, guidedField, radialField, type DirectionField, type DoubledGrid } from './directionField.ts';
+export {
+  gridField,
+  guidedField,
+  radialField,
+  type Direction,
+  type DirectionField,
+  type DoubledGrid,
+} from './directionField.ts';
+export { InsideGrid } from './insideGrid.ts';
 export { fieldSpans, type SpanFan } from './fieldSpans.ts';
 export { fieldRows, type FieldRowOptions } from './fieldRows.ts';
 export { farthestCoordinate, movedPath, pathPoints, pathReach, pathStart, reversedPath } from './pathOps.ts';

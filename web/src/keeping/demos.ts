@@ -3,6 +3,7 @@ import { readPieceFile, type PieceFile } from '@junctura/core/piece';
 import rockPool from '@junctura/demo/pieces/rock-pool.junctura.json?url';
 import boat from '@junctura/demo/pieces/paper-boat.junctura.json?url';
 import bramble from '@junctura/demo/pieces/bramble-spray.junctura.json?url';
+import cat from '@junctura/demo/pieces/harbour-cat.junctura.json?url';
 import moth from '@junctura/demo/pieces/moth-on-oak-leaf.junctura.json?url';
 import kite from '@junctura/demo/pieces/kite.junctura.json?url';
 import radishes from '@junctura/demo/pieces/market-radishes.junctura.json?url';
@@ -11,6 +12,7 @@ import tram from '@junctura/demo/pieces/night-tram.junctura.json?url';
 import rockPoolPicture from '@junctura/demo/pictures/rock-pool.webp';
 import boatPicture from '@junctura/demo/pictures/paper-boat.webp';
 import bramblePicture from '@junctura/demo/pictures/bramble-spray.webp';
+import catPicture from '@junctura/demo/pictures/harbour-cat.webp';
 import mothPicture from '@junctura/demo/pictures/moth-on-oak-leaf.webp';
 import kitePicture from '@junctura/demo/pictures/kite.webp';
 import radishesPicture from '@junctura/demo/pictures/market-radishes.webp';
@@ -76,6 +78,13 @@ export const DEMOS: readonly Demo[] = [
     about: 'Scraps of cloth before a printed moon, stitched upon; to be a card.',
     url: moth,
     picture: mothPicture,
+  },
+  {
+    id: 'demo-cat',
+    name: 'Harbour cat',
+    about: 'Painted from a picture: one strand, eighteen shades, along the lie of the fur.',
+    url: cat,
+    picture: catPicture,
   },
   {
     id: 'demo-tram',

@@ -1,3 +1,4 @@
+import { boxOf, InsideGrid, type Direction, type Region } from '../../../geometry/index.ts';
 import { seededRandom, seedFrom } from '../../../measure/index.ts';
 import type { PictureGuide, StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
@@ -34,8 +35,9 @@ export function workNeedlePainting(
   context: StitchContext,
   sink: MoveSink,
 ): void {
-  const { stitches, rows } = divided(region, lengths, context);
-  const count = rows.length;
+  const rows = divided(region, lengths, context);
+  const stitches = Float32Array.from([...rows, ...fillingGaps(region, rows, context)]);
+  const count = stitches.length / 4;
   const shades = context.picture?.shadesOf(stitches) ?? new Uint8Array(count);
   const { patchOf, patches } = patchesOf(stitches, shades, PATCH_ROWS * lengths.spacingMm);
   const members: number[][] = Array.from({ length: patches }, () => []);
@@ -67,14 +69,9 @@ export function workNeedlePainting(
   }
 }
 
-/** All stitches row by row, `x0, y0, x1, y1, …`, and the row of each. */
-function divided(
-  region: StitchShape['region'],
-  lengths: Lengths,
-  context: StitchContext,
-): { stitches: Float32Array; rows: number[] } {
+/** All stitches row by row, `x0, y0, x1, y1, …`. */
+function divided(region: Region, lengths: Lengths, context: StitchContext): number[] {
   const flat: number[] = [];
-  const rows: number[] = [];
   for (const row of rowsToDivide(region, context, lengths.spacingMm).flat()) {
     const random = seededRandom(seedFrom(context.seed, String(row.number)));
     let at = row.from;
@@ -84,11 +81,59 @@ function divided(
       // It begins in the stitch before, and splits it.
       const from = at === row.from ? at : Math.max(row.from, at - SPLITS * Math.min(to - at, lengths.shortMm));
       flat.push(...row.at(from), ...row.at(to));
-      rows.push(row.number);
       at = to;
     }
   }
-  return { stitches: Float32Array.from(flat), rows };
+  return flat;
+}
+
+/** Where rows part, cloth would show in slivers: a stitch of this length lies over each, mm. */
+const GAP_STITCH_MM = 2;
+/** Cells in which the cloth is looked for, to the width of a thread. */
+const CELLS_A_WIDTH = 3;
+
+/** Stitches over what the rows leave bare, each along the lie of what is beside it. */
+function fillingGaps(region: Region, rows: readonly number[], { field, laidMm }: StitchContext): number[] {
+  const box = boxOf(region);
+  if (!field || !box) return [];
+  const cellMm = laidMm / CELLS_A_WIDTH;
+  const columns = Math.ceil((box.maxX - box.minX) / cellMm) + 1;
+  const covered = new Uint8Array(columns * (Math.ceil((box.maxY - box.minY) / cellMm) + 1));
+  const cover = ([ax, ay, bx, by]: readonly [number, number, number, number]): void => {
+    const steps = Math.max(1, Math.ceil(Math.hypot(bx - ax, by - ay) / cellMm));
+    const half = Math.floor(CELLS_A_WIDTH / 2);
+    for (let k = 0; k <= steps; k++) {
+      const column = Math.round((ax + ((bx - ax) * k) / steps - box.minX) / cellMm);
+      const row = Math.round((ay + ((by - ay) * k) / steps - box.minY) / cellMm);
+      for (let dr = -half; dr <= half; dr++) {
+        for (let dc = -half; dc <= half; dc++) {
+          const [c, r] = [column + dc, row + dr];
+          if (c >= 0 && c < columns && r >= 0) covered[r * columns + c] = 1;
+        }
+      }
+    }
+  };
+  for (let i = 0; i < rows.length; i += 4) cover([rows[i]!, rows[i + 1]!, rows[i + 2]!, rows[i + 3]!]);
+  const inside = new InsideGrid(region, box, cellMm * CELLS_A_WIDTH);
+  const along: Direction = { dx: 1, dy: 0 };
+  const added: number[] = [];
+  for (let cell = 0; cell < covered.length; cell++) {
+    if (covered[cell]) continue;
+    const [x, y] = [box.minX + (cell % columns) * cellMm, box.minY + Math.floor(cell / columns) * cellMm];
+    if (!inside.has(x, y)) continue;
+    field.directionAt(x, y, along);
+    const reach = (way: 1 | -1): number => {
+      let mm = GAP_STITCH_MM / 2;
+      while (mm > laidMm && !inside.has(x + way * mm * along.dx, y + way * mm * along.dy)) mm /= 2;
+      return way * mm;
+    };
+    const [back, on] = [reach(-1), reach(1)];
+    const stitch = [x + back * along.dx, y + back * along.dy, x + on * along.dx, y + on * along.dy] as const;
+    if (!inside.has(stitch[0], stitch[1]) || !inside.has(stitch[2], stitch[3])) continue;
+    cover(stitch);
+    added.push(...stitch);
+  }
+  return added;
 }
 
 const here = new Float64Array(3);

@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import type * as NodeCanvas from '@napi-rs/canvas';
 import type { Workings } from '@junctura/core/advice';
 import { MOST_PIXELS, shrunk, type Raster } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
@@ -10,7 +11,7 @@ import { paintPicture } from '../../web/src/picture/paintPicture.ts';
 import { sceneOf } from '../../web/src/picture/scene.ts';
 import type { PictureOptions } from './options.ts';
 
-type Canvas = typeof import('@napi-rs/canvas');
+type Canvas = typeof NodeCanvas;
 
 /** More than this along the longer side no hoop piece can show, px. */
 const LONGEST_PX = 2400;

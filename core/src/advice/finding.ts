@@ -36,6 +36,8 @@ export interface FiguresOf {
   'scrap-stretches': { readonly cloth: string };
   'scrap-layers': { readonly layersMm: number; readonly mostMm: number };
   'scrap-hidden': { readonly whole: true };
+  'picture-gone': { readonly shades: number };
+  'picture-beside': { readonly percent: number };
   'fades-first': { readonly mark: string; readonly day: number; readonly staysDays: number };
   'heat-sets': { readonly mark: string; readonly cloth: string };
   'water-spoils': { readonly mark: string; readonly spoilt: string };

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { REMEDIES } from './remedies.ts';
 import { readSvg } from '../drawing/index.ts';
 import { nearestShade, refOf } from '../materials/index.ts';
+import { learnPicture } from '../painting/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { sittingRecord } from '../testing/pieces.ts';
 import {
@@ -87,6 +88,15 @@ function ofTwoLots(): Piece {
   const palette = piece.palette.map((colour, i) => ({ ...colour, shade, lot: `L${i}` }));
   return { ...piece, palette };
 }
+/** A square painted from a picture that begins so far right of its left edge; null: from none. */
+function painted(fromMm: number | null): Piece {
+  const piece = worked(pieceOf(square), { passes: [plainPass('needle-painting', 'stranded-cotton', 1)] });
+  const picture = `data:image/png;base64,${Math.abs(fromMm ?? 0)}A`;
+  const rgba = new Uint8ClampedArray(4 * 60 * 60).fill(90);
+  if (fromMm !== null) learnPicture(picture, { width: 60, height: 60, rgba });
+  const at = { widthPx: 60, heightPx: 60, mmPerPx: 1, xMm: fromMm ?? 0, yMm: -30, strength: 1 };
+  return { ...piece, drawing: { ...piece.drawing, underlay: fromMm === null ? null : { picture, ...at } } };
+}
 /** Two shades in one needle, worked in a single strand. */
 function blended(): Piece {
   const piece = worked(pieceOf('<path d="M0 0H30" stroke="#a33"/>'), pass('chain', 1));
@@ -165,6 +175,8 @@ const CASES: [FindingId, Piece][] = [
   ['scrap-stretches', scrapped(square, { cloth: 'jersey' })],
   ['scrap-layers', scrapped(square, { cloth: 'denim' }, { cloth: { kind: 'denim', colour: '#ffffff' } }, 2)],
   ['scrap-hidden', scrapped('<rect width="20" height="20" fill="#a33"/><rect width="30" height="30" fill="#3a3"/>')],
+  ['picture-gone', painted(null)],
+  ['picture-beside', painted(0)],
   ["can't-trace", pieceOf(square, { cloth: { kind: 'denim', colour: '#223355' } })],
   ["can't-trace", pieceOf('<rect width="1.4" height="30" fill="#a33"/>', { mark: 'water-pen' })],
   [

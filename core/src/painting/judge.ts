@@ -2,7 +2,7 @@ import { ARMS_LENGTH_BLUR_MM, deltaE, labOfRgb, type Lab } from '../colour/index
 import { isInside, type Region } from '../geometry/index.ts';
 import { Move, neighbourhood, type StitchPath } from '../stitches/index.ts';
 import { blur } from './blur.ts';
-import { cellAt, type Ground } from './ground.ts';
+import type { Ground } from './ground.ts';
 import { LINEAR } from './pictureField.ts';
 import { smallPatches } from './shadeStitches.ts';
 
@@ -154,10 +154,4 @@ function nearestShades({ rgb, columns, rows }: Ground, labs: readonly Lab[]): Ui
     }
     return best;
   });
-}
-
-/** The mean colour of the ground at a place, for what is told of it. */
-export function colourOfGround(ground: Ground, x: number, y: number): readonly [number, number, number] {
-  const at = 3 * cellAt(ground, x, y);
-  return [ground.rgb[at]!, ground.rgb[at + 1]!, ground.rgb[at + 2]!];
 }

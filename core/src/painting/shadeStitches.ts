@@ -3,7 +3,7 @@ import { neighbourhood } from '../stitches/index.ts';
 import { cellAt, keyAt, labOfKey, type Ground } from './ground.ts';
 
 /** What it costs a stitch to be of another shade than all its neighbours, ΔE2000. */
-const ALONE = 1.2;
+const ALONE = 0.6;
 const ROUNDS = 6;
 /** Fewer stitches of one shade together than this nobody changes the needle for … */
 export const LEAST_PATCH = 4;
@@ -96,7 +96,8 @@ function costsOf(stitches: Float32Array, ground: Ground, shades: readonly Lab[],
       const cell = cellAt(ground, x0 + share * (x1 - x0), y0 + share * (y1 - y0));
       table.addTo(costs, i * size, keyAt(ground.rgb, cell));
     }
-    for (let k = 0; k < size; k++) costs[i * size + k]! /= steps;
+    const own = costs.subarray(i * size, (i + 1) * size);
+    own.forEach((sum, k) => (own[k] = sum / steps));
   }
   return costs;
 }
@@ -139,8 +140,9 @@ export function smallPatches(chosen: Uint8Array, { firsts, others }: Near): numb
     if (seen[i]) continue;
     const patch = [i];
     seen[i] = 1;
-    for (let at = 0; at < patch.length; at++) {
-      for (let k = firsts[patch[at]!]!; k < firsts[patch[at]! + 1]!; k++) {
+    // A patch grows while it is walked.
+    for (const next of patch) {
+      for (let k = firsts[next]!; k < firsts[next + 1]!; k++) {
         const other = others[k]!;
         if (seen[other] || chosen[other] !== chosen[i]) continue;
         seen[other] = 1;

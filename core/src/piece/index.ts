@@ -22,6 +22,7 @@ export {
   setLocked,
   setMark,
   setPartColour,
+  setPainting,
   setPasses,
   setPositions,
   setFilledWith,

@@ -27,6 +27,7 @@ import PartsOverlay from './PartsOverlay.vue';
 
 /** What measures shapes is loaded when it is shown. */
 const TransferOverlay = defineAsyncComponent(() => import('./TransferOverlay.vue'));
+const PictureOver = defineAsyncComponent(() => import('./PictureOver.vue'));
 const FitOverlay = defineAsyncComponent(() => import('./FitOverlay.vue'));
 const DetailMarks = defineAsyncComponent(() => import('./DetailMarks.vue'));
 const GrowingPicture = defineAsyncComponent(() => import('./GrowingPicture.vue'));
@@ -155,6 +156,14 @@ const drawnPath = computed(() =>
     ? pathData({ points: Float64Array.from(pen.points.value), closed: false }, 2)
     : '',
 );
+const liePath = computed(() => {
+  const lines = selection.lie ?? new Float32Array(0);
+  let path = '';
+  for (let i = 0; i < lines.length; i += 4) {
+    path += `M${lines[i]!.toFixed(2)} ${lines[i + 1]!.toFixed(2)}L${lines[i + 2]!.toFixed(2)} ${lines[i + 3]!.toFixed(2)}`;
+  }
+  return path;
+});
 const cross = useKeyCross(camera, pen);
 // A pen that a button brought out is led by keys at once: the focus goes with it.
 watch(isPenOut, (isOut) => isOut && document.activeElement?.tagName === 'BUTTON' && frame.value?.focus());
@@ -194,6 +203,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
       :style="{ filter: blur }"
       aria-hidden="true"
     ></canvas>
+    <PictureOver v-if="show === 'stitches' && !isBack && selection.looking !== 'stitches'" :view="view" :size="size" />
     <svg class="overlay" :viewBox="viewBox" aria-hidden="true">
       <image
         v-if="underlay"
@@ -221,6 +231,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         :stroke="pen.points.value"
         :dot-mm="4 / view.pxPerMm"
       />
+      <path v-if="liePath && show === 'stitches' && !isBack" :d="liePath" class="lie" :stroke-width="hairline * 1.6" />
       <path v-if="crossPath" :d="crossPath" class="drawn" />
       <TransferOverlay v-if="show === 'lines'" :hairline="hairline" />
       <ChalkOverlay v-if="isGrowing" :steps="steps" :place="place" />
@@ -294,6 +305,13 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
   stroke-width: 1.6;
   stroke-linecap: round;
   stroke-linejoin: round;
+}
+.lie {
+  fill: none;
+  stroke: #fff;
+  stroke-linecap: round;
+  filter: drop-shadow(0 0 0.4px #000);
+  pointer-events: none;
 }
 .drawn {
   fill: none;

@@ -1,7 +1,7 @@
 import { passesAsWorked, type PlannedPart } from '@junctura/core/work';
 import { onDrawing } from '@junctura/core/drawing';
 import { inverse, mapPoints, pathData, polylineLength } from '@junctura/core/geometry';
-import { setBorders, setGuides, setPasses, setVein, type Edit, type Part } from '@junctura/core/piece';
+import { setBorders, setGuides, setPainting, setPasses, setVein, type Edit, type Part } from '@junctura/core/piece';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
@@ -11,6 +11,8 @@ import { usePictureBelow } from './usePictureBelow.ts';
 
 /** A stroke is kept by places at least this far apart on the cloth, mm. */
 const STEP_MM = 0.6;
+/** What is marked as mattering most reaches at least so far, mm on the drawing. */
+const LEAST_EYE_MM = 1;
 /** Shorter than this a stroke was a slip, mm. */
 const SHORTEST_MM = 1.5;
 /** A press this near to the vein takes hold of it, mm on the cloth at the most. */
@@ -27,6 +29,7 @@ const DRAW_LABELS = { area: 'Draw an area', line: 'Draw a line', spot: 'Draw a d
 /** What each pen is for, told while it is out. */
 export const PEN_WORDS = {
   guides: 'Draw strokes along which the stitches shall lie.',
+  eye: 'Press in the middle of an eye, or of what matters most, and drag to its rim.',
   vein: 'Take hold of the vein and move it, or draw it anew from foot to tip.',
   borders: 'Draw the lines between the shades, from edge to edge.',
   points: 'Press where each highlight shall stand.',
@@ -164,6 +167,7 @@ export function usePen(pxPerMm: () => number): Stroke {
         draws === 'centre' ? 'Move where the stitches run to' : 'Add a highlight',
       );
     }
+    if (draws === 'eye') return withEye(part, placed, drawn);
     const stroke = { points: Float64Array.from(drawn), closed: false };
     if (polylineLength(stroke) < SHORTEST_MM) return null;
     const path = pathData({ ...stroke, points: mapPoints(inverse(placed.toCloth), stroke.points) }, DECIMALS);
@@ -172,6 +176,15 @@ export function usePen(pxPerMm: () => number): Stroke {
     if (draws === 'borders')
       return setBorders(opened.piece, [part.id], [...part.borders, path], 'Draw a border of shades');
     return setVein(opened.piece, [part.id], path);
+  }
+
+  /** What matters most: from its middle to its rim. */
+  function withEye(part: Part, { toCloth }: PlannedPart['placed'], drawn: number[]): Edit | null {
+    const [x, y] = onDrawing(toCloth, drawn[0]!, drawn[1]!);
+    const [rimX, rimY] = onDrawing(toCloth, drawn.at(-2)!, drawn.at(-1)!);
+    const { eyes, struck } = part.painting ?? { eyes: [], struck: [] };
+    const eye: (typeof eyes)[number] = [x, y, Math.max(LEAST_EYE_MM, Math.hypot(rimX - x, rimY - y))];
+    return setPainting(opened.piece, part.id, { eyes: [...eyes, eye], struck }, 'Mark what matters most');
   }
 
   function drop(): void {

@@ -7,7 +7,7 @@ import { useWorkings } from './workings.ts';
 
 /** What a stroke or press on the hoop means while the pen is out. */
 export interface Pen {
-  readonly draws: 'guides' | 'vein' | 'borders' | 'points' | 'centre' | 'area' | 'line' | 'spot' | 'knife';
+  readonly draws: 'guides' | 'eye' | 'vein' | 'borders' | 'points' | 'centre' | 'area' | 'line' | 'spot' | 'knife';
   /** Empty where what is drawn is to be a part itself. */
   readonly part: string;
   /** The pass that points belong to, by its place in the part. */
@@ -27,6 +27,10 @@ export const useSelection = defineStore('selection', () => {
   const onNeedle = shallowRef<{ colour: string; strands: number; leftMm: number } | null>(null);
   /** The way in which the hoop is seen: by day, by a lamp, without colour … */
   const seeing = ref<Seeing | 'armsLength'>('daylight');
+  /** What is looked at where a part is painted from the picture: its stitches, the picture, one beside the other, or how they differ. */
+  const looking = ref<'stitches' | 'half' | 'picture' | 'difference'>('stitches');
+  /** The lie of what the picture shows, as short lines `x0, y0, x1, y1, …`, mm on the cloth; null: not looked at. */
+  const lie = shallowRef<Float32Array | null>(null);
   /** What is being drawn on the hoop for a part, in place of picking. */
   const pen = ref<Pen | null>(null);
   /** How far the work is shown, where it is shown growing: whole steps of the order and a share of the next. */
@@ -54,6 +58,8 @@ export const useSelection = defineStore('selection', () => {
         pick([]);
         onNeedle.value = null;
         place.value = Infinity;
+        looking.value = 'stitches';
+        lie.value = null;
         return;
       }
       const there = new Set(piece.drawing.parts.map(({ id }) => id));
@@ -62,5 +68,5 @@ export const useSelection = defineStore('selection', () => {
     { flush: 'sync' },
   );
 
-  return { place, picked, isListing, pickedPart, pen, colourPicked, onNeedle, seeing, pick, pickColour };
+  return { place, looking, lie, picked, isListing, pickedPart, pen, colourPicked, onNeedle, seeing, pick, pickColour };
 });

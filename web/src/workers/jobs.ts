@@ -4,6 +4,7 @@ import type { PictureOptions } from '@junctura/core/drawing';
 import type { FinishPlan } from '@junctura/core/finish';
 import type { Shade, ThreadBox } from '@junctura/core/materials';
 import type { Outcome } from '@junctura/core/measure';
+import type { Eye, PaintingReport, PictureJudgement } from '@junctura/core/painting';
 import type { Hoop, Piece, PlanInput } from '@junctura/core/piece';
 import type { OrderWay, Saving } from '@junctura/core/thread';
 import type { Offer } from '@junctura/core/propose';
@@ -20,6 +21,11 @@ interface Job<Input, Output, Progress = never> {
 interface OfPiece {
   readonly piece: Piece;
   readonly factors: OwnFactors;
+}
+
+/** One part of it. */
+interface OfPart extends OfPiece {
+  readonly part: string;
 }
 
 /** Everything that the page has done in workers: what it asks, and what it is answered. */
@@ -63,6 +69,25 @@ export interface Jobs {
     OfPiece & { readonly done: ReadonlySet<string>; readonly box: ThreadBox; readonly shade: string },
     readonly Saving[]
   >;
+  /** Shades to paint a part in, from the picture below it, grown one by one with what error is left after each; null where it has no picture. */
+  paintShades: Job<
+    OfPart & {
+      readonly owned: readonly Shade[];
+      readonly toBuy: readonly Shade[];
+      readonly pinned: readonly Shade[];
+      readonly eyes: readonly Eye[];
+      readonly count: number;
+    },
+    {
+      readonly shades: readonly Shade[];
+      readonly errors: readonly number[];
+      readonly picture: PictureJudgement | null;
+    } | null
+  >;
+  /** How near a painted part comes to its picture; null where it is not painted. */
+  judgePainting: Job<OfPart, PaintingReport | null>;
+  /** The lie of what the picture shows below a part, as short lines `x0, y0, x1, y1, …`, mm on the cloth. */
+  lie: Job<OfPart, Float32Array | null>;
   /** The design as it would be in another hoop, with its picture. */
   tryHoop: Job<OfPiece & { readonly hoop: Hoop }, { readonly trial: HoopTrial; readonly picture: ImageBitmap }>;
   /** The front of a piece in its hoop. */

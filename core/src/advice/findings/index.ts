@@ -8,6 +8,7 @@ import { HOOP_KINDS, hoopFindings } from './hoop.ts';
 import { closeFindings, MEETING_KINDS, neighbourFindings, twiceFindings } from './meeting.ts';
 import { ORDER_KINDS, orderFindings } from './order.ts';
 import { OWNED_KINDS } from './owned.ts';
+import { PAINTING_KINDS, paintingFindings } from './painting.ts';
 import { partFindings, PARTS_KINDS } from './parts.ts';
 import { RECORD_KINDS } from './record.ts';
 import { SCRAPS_KINDS, scrapFindings } from './scraps.ts';
@@ -25,6 +26,7 @@ export const FINDINGS: FindingKinds = {
   ...OWNED_KINDS,
   ...RECORD_KINDS,
   ...SCRAPS_KINDS,
+  ...PAINTING_KINDS,
 };
 
 /** Everything that a plan gives cause to say, worst first within a part. */
@@ -36,6 +38,7 @@ export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): F
     ...closeFindings(plan),
     ...twiceFindings(plan),
     ...scrapFindings(piece, plan),
+    ...paintingFindings(piece, plan),
     ...transferFindings(piece, plan),
     ...orderFindings(piece, plan),
     ...clothColourFindings(piece, plan),

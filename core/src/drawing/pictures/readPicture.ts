@@ -22,8 +22,8 @@ import { smoothPath, smoothRing } from './smoothPath.ts';
 
 /** How a picture is to be read. */
 export interface PictureOptions {
-  /** Drawn lines along their middle, ink as areas, or regions of like colour. */
-  readonly as: 'lines' | 'ink' | 'colours';
+  /** Drawn lines along their middle, ink as areas, regions of like colour; all of it as one area, or nothing but the picture to draw over. */
+  readonly as: 'lines' | 'ink' | 'colours' | 'whole' | 'below';
   readonly corners: Corners;
   /** How wide the squared-up picture is to be, mm. */
   readonly widthMm: number;
@@ -40,7 +40,7 @@ export interface PictureOptions {
 }
 
 /** Enough for the hand, and quick: the longest side of the picture that is worked on. */
-const WORKING_PX = { lines: 1300, ink: 1300, colours: 800 } as const;
+const WORKING_PX = { lines: 1300, ink: 1300, colours: 800, whole: 400, below: 400 } as const;
 /** More regions than this cannot be stitched; specks are merged until so many are left. */
 const MOST_REGIONS = 1200;
 
@@ -67,10 +67,9 @@ export function readPicture(
   progress(0.15);
   const mmPerPx = options.widthMm / page.width;
   const inner: Progress = (share) => progress(0.15 + 0.75 * share);
-  const found =
-    options.as === 'colours' ? byColours(page, options, mmPerPx, inner) : byInk(page, options, mmPerPx, inner);
+  const found = partsOf(page, options, mmPerPx, inner);
   const kept = found.slice(0, MAX_PARTS);
-  if (kept.length === 0) {
+  if (kept.length === 0 && options.as !== 'below') {
     return failure(
       options.as === 'colours'
         ? 'The picture is one colour all over: there is nothing to tell parts by. Take more colours, or another picture.'
@@ -104,6 +103,22 @@ export function readPicture(
   const circle = designCircle(drawn);
   progress(1);
   return checkPiece(circle ? { ...drawn, placement: centred(drawn.placement, circle, 1) } : drawn);
+}
+
+function partsOf(page: Raster, options: PictureOptions, mmPerPx: number, progress: Progress): Found[] {
+  switch (options.as) {
+    case 'colours':
+      return byColours(page, options, mmPerPx, progress);
+    case 'lines':
+    case 'ink':
+      return byInk(page, options, mmPerPx, progress);
+    case 'whole':
+      return [
+        { name: 'Picture', kind: 'area', path: `M0 0H${page.width}V${page.height}H0Z`, hex: paletteOf(page, 2)[0]! },
+      ];
+    case 'below':
+      return [];
+  }
 }
 
 type Found = Pick<Part, 'name' | 'kind' | 'path'> & Partial<Part> & { hex: string };

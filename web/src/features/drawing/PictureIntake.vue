@@ -49,7 +49,12 @@ const WAYS: { value: PictureOptions['as']; label: string }[] = [
   { value: 'colours', label: 'By its colours: regions to fill' },
   { value: 'lines', label: 'By its lines: along their middle' },
   { value: 'ink', label: 'By its lines: as areas of ink' },
+  { value: 'below', label: 'As a picture below, to draw over and paint from' },
+  { value: 'whole', label: 'All of it as one part, to be painted' },
 ];
+
+/** Whether parts are found in it, by colours or lines. */
+const isRead = computed(() => options.as !== 'below' && options.as !== 'whole');
 
 const measuredMm = computed(() => {
   if (!knownEnds.value || !size.value) return options.widthMm;
@@ -184,7 +189,7 @@ function measure(isOn: boolean): void {
         @change="options.colours = $event"
       />
       <NumberField
-        v-else
+        v-else-if="isRead"
         label="How faint a line counts"
         :value="Math.round(options.darkness * 100)"
         :min="0"
@@ -194,6 +199,7 @@ function measure(isOn: boolean): void {
         @change="options.darkness = $event / 100"
       />
       <NumberField
+        v-if="isRead"
         label="Ignore patches smaller than"
         :value="options.leastMm2"
         :min="0"
@@ -203,6 +209,7 @@ function measure(isOn: boolean): void {
         @change="options.leastMm2 = $event"
       />
       <NumberField
+        v-if="isRead"
         label="Smooth by"
         :value="options.smoothMm"
         :min="0"
@@ -220,9 +227,11 @@ function measure(isOn: boolean): void {
       <span class="spacer"></span>
       <NButton @click="emit('close')">Cancel</NButton>
       <NButton type="primary" :disabled="!result || share !== null" @click="emit('done', result!)">{{
-        result
-          ? `Use ${result.drawing.parts.length === 1 ? 'this part' : `these ${result.drawing.parts.length} parts`}`
-          : 'Use these parts'
+        result && !isRead
+          ? 'Use this picture'
+          : result
+            ? `Use ${result.drawing.parts.length === 1 ? 'this part' : `these ${result.drawing.parts.length} parts`}`
+            : 'Use these parts'
       }}</NButton>
     </div>
   </TheDialog>

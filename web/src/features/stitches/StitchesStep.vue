@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { passesAsWorked, stitchSays } from '@junctura/core/work';
+import { passesAsWorked, stitchSays, type PlannedPart } from '@junctura/core/work';
 import FilledWith from './FilledWith.vue';
 import LineUse from './LineUse.vue';
 import { asPass, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
@@ -36,6 +36,7 @@ import { partSize, partsInWords, ROLE_WORDS } from '../../session/partWords.ts';
 
 /** Its needle paths are loaded when there is something to compare. */
 const FindingsList = defineAsyncComponent(() => import('../../session/FindingsList.vue'));
+const PaintCard = defineAsyncComponent(() => import('./PaintCard.vue'));
 const PassPreview = defineAsyncComponent(() => import('./PassPreview.vue'));
 const opened = useOpenedPiece();
 
@@ -207,6 +208,7 @@ function isNow({ layers }: Offer): boolean {
   );
 }
 
+const isPaintedFrom = ({ passes }: PlannedPart): boolean => passes.some(({ stitch }) => stitch === 'needle-painting');
 function asProposed(): void {
   opened.edit(setPasses(opened.piece, new Map(members.value.map(({ id }) => [id, null])), 'Work as proposed'));
 }
@@ -258,6 +260,12 @@ function recolour(id: string): void {
             ),
           )
       "
+    />
+
+    <PaintCard
+      v-if="planned.part.kind === 'area' && (opened.piece.drawing.underlay || isPaintedFrom(planned))"
+      :key="planned.part.id"
+      :planned="planned"
     />
 
     <LineUse

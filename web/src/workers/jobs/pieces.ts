@@ -5,13 +5,15 @@ import { paintPicture } from '../../picture/paintPicture.ts';
 import { sceneOf } from '../../picture/scene.ts';
 import { viewOf } from '../../picture/view.ts';
 import type { JobInput, JobOutput } from '../jobs.ts';
+import { learnWhatIsPainted } from './learning.ts';
 
 const TRIAL_PX = 300;
 
 /** Kept from one job to the next: a design that only grows, or is only recoloured, is not cut anew. */
 const planner = new Planner();
 
-export function hoopTrial({ piece, hoop, factors }: JobInput<'tryHoop'>): JobOutput<'tryHoop'> {
+export async function hoopTrial({ piece, hoop, factors }: JobInput<'tryHoop'>): Promise<JobOutput<'tryHoop'>> {
+  await learnWhatIsPainted(piece);
   const { trial, piece: tried, workings } = tryHoop(piece, hoop, planner, factors);
   return { trial, picture: pictureOf(tried, workings, Math.max(...outerHalvesMm(hoop)), TRIAL_PX) };
 }
@@ -19,7 +21,8 @@ export function hoopTrial({ piece, hoop, factors }: JobInput<'tryHoop'>): JobOut
 /** The ring and the air about a piece that lies in no hoop, as shares of the inner half and mm. */
 const ROOM = { ring: 1.17, freeMm: 12, emptyMm: 60 } as const;
 
-export function thumbnail({ piece, factors, pixels }: JobInput<'thumbnail'>): JobOutput<'thumbnail'> {
+export async function thumbnail({ piece, factors, pixels }: JobInput<'thumbnail'>): Promise<JobOutput<'thumbnail'>> {
+  await learnWhatIsPainted(piece);
   const workings = planner.plan(planInput(piece), factors);
   const { circle } = workings.plan.design;
   const freeMm = circle ? Math.hypot(circle.x, circle.y) + circle.r + ROOM.freeMm : ROOM.emptyMm;

@@ -6,6 +6,7 @@ import { proposalsFor } from '@junctura/core/propose';
 import { drawNeeds, orderWays, savings, willReach, type OrderWay, type Reach } from '@junctura/core/thread';
 import { spreadOf, type OwnFactors } from '@junctura/core/work';
 import type { JobInput, JobOutput, JobProgress } from '../jobs.ts';
+import { learnWhatIsPainted } from './learning.ts';
 import { NewsWriter, type PlanNews } from '../planNews.ts';
 
 const planner = new Planner();
@@ -14,7 +15,8 @@ const writer = new NewsWriter();
 /** How far it is is told no more often than this, ms. */
 const TELL_EVERY_MS = 100;
 
-export function plan({ piece, factors }: JobInput<'plan'>, tell: (share: number) => void): PlanNews {
+export async function plan({ piece, factors }: JobInput<'plan'>, tell: (share: number) => void): Promise<PlanNews> {
+  await learnWhatIsPainted(piece);
   let told = performance.now();
   const tellNow = (share: number): void => {
     const now = performance.now();
@@ -26,38 +28,50 @@ export function plan({ piece, factors }: JobInput<'plan'>, tell: (share: number)
 }
 
 /** The workings of a piece; what was planned of it before is not planned anew. */
-function workingsOf({ piece, factors }: { piece: Piece; factors: OwnFactors }): Workings {
+export async function workingsOf({ piece, factors }: { piece: Piece; factors: OwnFactors }): Promise<Workings> {
+  await learnWhatIsPainted(piece);
   return planner.plan(planInput(piece), factors);
 }
 
-export function remedies(input: JobInput<'remedies'>, tell: (progress: JobProgress<'remedies'>) => void): null {
-  const { plan: planned } = workingsOf(input);
+export async function remedies(
+  input: JobInput<'remedies'>,
+  tell: (progress: JobProgress<'remedies'>) => void,
+): Promise<null> {
+  const { plan: planned } = await workingsOf(input);
   input.findings.forEach((finding, index) => tell({ index, remedies: remediesFor(input.piece, planned, finding) }));
   return null;
 }
 
-export function proposals({ parts, ...input }: JobInput<'proposals'>): JobOutput<'proposals'> {
-  return proposalsFor(input.piece, workingsOf(input).plan.parts, parts);
+export async function proposals({ parts, ...input }: JobInput<'proposals'>): Promise<JobOutput<'proposals'>> {
+  return proposalsFor(input.piece, (await workingsOf(input)).plan.parts, parts);
 }
 
-export function positions(input: JobInput<'positions'>): JobOutput<'positions'> {
-  return findPositions(workingsOf(input).plan.parts, input.hoop);
+export async function positions(input: JobInput<'positions'>): Promise<JobOutput<'positions'>> {
+  return findPositions((await workingsOf(input)).plan.parts, input.hoop);
 }
 
-export function compareOrders(input: JobInput<'orderWays'>, tell: (way: OrderWay) => void): readonly OrderWay[] {
-  return orderWays(planInput(input.piece), workingsOf(input).plan, tell);
+export async function compareOrders(
+  input: JobInput<'orderWays'>,
+  tell: (way: OrderWay) => void,
+): Promise<readonly OrderWay[]> {
+  return orderWays(planInput(input.piece), (await workingsOf(input)).plan, tell);
 }
 
-export function mend({ pair, shades, wantsLightness, ...input }: JobInput<'mendPair'>): JobOutput<'mendPair'> {
-  return mendPair(input.piece, colourPairs(workingsOf(input).plan), pair, shades, { wantsLightness });
+export async function mend({
+  pair,
+  shades,
+  wantsLightness,
+  ...input
+}: JobInput<'mendPair'>): Promise<JobOutput<'mendPair'>> {
+  return mendPair(input.piece, colourPairs((await workingsOf(input)).plan), pair, shades, { wantsLightness });
 }
 
-export function vary({ shades, ...input }: JobInput<'varyPalette'>): JobOutput<'varyPalette'> {
-  return varyPalette(input.piece, colourPairs(workingsOf(input).plan), shades);
+export async function vary({ shades, ...input }: JobInput<'varyPalette'>): Promise<JobOutput<'varyPalette'>> {
+  return varyPalette(input.piece, colourPairs((await workingsOf(input)).plan), shades);
 }
 
-export function finish(input: JobInput<'finish'>): JobOutput<'finish'> {
-  return finishPlan(input.piece, workingsOf(input).plan, input.factors);
+export async function finish(input: JobInput<'finish'>): Promise<JobOutput<'finish'>> {
+  return finishPlan(input.piece, (await workingsOf(input)).plan, input.factors);
 }
 
 export function odds({ needs, runs, factors }: JobInput<'odds'>): number {
@@ -72,8 +86,9 @@ export function odds({ needs, runs, factors }: JobInput<'odds'>): number {
 
 const keyOf = ({ need }: Reach): string => `${need.shade.range} ${need.shade.code} ${need.lot ?? ''}`;
 
-export function thriftier({ done, box, shade, ...input }: JobInput<'savings'>): JobOutput<'savings'> {
+export async function thriftier({ done, box, shade, ...input }: JobInput<'savings'>): Promise<JobOutput<'savings'>> {
   const { piece, factors } = input;
+  await learnWhatIsPainted(piece);
   // A planner of its own: what is tried here is not what the page has.
   const trials = new Planner();
   const planned = trials.plan(planInput(piece), factors).plan;

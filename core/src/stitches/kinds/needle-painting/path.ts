@@ -14,12 +14,16 @@ interface Lengths {
 
 /** A stitch splits the last one this far from its end, as a share of its length. */
 const SPLITS = 0.14;
-/** How much the longest stitch differs from one to the next, so that no ends lie in a line. */
-const UNEVEN = 0.25;
+/** A row shorter than so many short stitches is one. */
+const SINGLE = 1.5;
+/** The shortest stitch, as a share of a short one. */
+const LEAST_SHARE = 0.75;
 /** The picture along a row is looked at in steps of this, mm. */
 const LOOK_MM = 0.4;
-/** A stitch ends where the colour has moved so far from that of its beginning, CIELAB. */
-const CHANGES = 7;
+/** What a stitch costs: as much as so much unlikeness of colour within one, CIELAB squared over mm. */
+const PRICE = 120;
+/** By which share of it that differs from place to place. */
+const UNEVEN = 0.5;
 /** A stitch may leave its curved row by so many laid widths. */
 const MOST_SAG = 0.3;
 /** Stitches of one shade no further apart than so many distances of rows are worked in one go. */
@@ -73,11 +77,8 @@ export function workNeedlePainting(
 function divided(region: Region, lengths: Lengths, context: StitchContext): number[] {
   const flat: number[] = [];
   for (const row of rowsToDivide(region, context, lengths.spacingMm).flat()) {
-    const random = seededRandom(seedFrom(context.seed, String(row.number)));
     let at = row.from;
-    while (at < row.to - 1e-9) {
-      const longest = lengths.longMm * (1 + random.between(-UNEVEN, 0));
-      const to = endOf(row, at, longest, lengths, context);
+    for (const to of endsIn(row, lengths, context)) {
       // It begins in the stitch before, and splits it.
       const from = at === row.from ? at : Math.max(row.from, at - SPLITS * Math.min(to - at, lengths.shortMm));
       flat.push(...row.at(from), ...row.at(to));
@@ -85,6 +86,77 @@ function divided(region: Region, lengths: Lengths, context: StitchContext): numb
     }
   }
   return flat;
+}
+
+/**
+ * Where the stitches of a row end: of all ways to divide it, the one whose stitches are most of one colour each, at a price for every
+ * stitch (dynamic programming over the places at which the picture is looked at).
+ */
+function endsIn(row: Row, lengths: Lengths, { picture, laidMm, seed }: StitchContext): number[] {
+  const length = row.to - row.from;
+  if (length <= 0) return [];
+  if (length < SINGLE * lengths.shortMm) return [row.to];
+  const count = Math.max(2, Math.round(length / LOOK_MM));
+  const stepMm = length / count;
+  const { xy, sums, squares } = lookedAt(row, count, picture);
+  const random = seededRandom(seedFrom(seed, String(row.number)));
+  const least = Math.max(1, Math.round((LEAST_SHARE * lengths.shortMm) / stepMm));
+  const most = Math.max(least, Math.round(lengths.longMm / stepMm));
+  const best = new Float64Array(count + 1).fill(Infinity);
+  const before = new Int32Array(count + 1).fill(-1);
+  best[0] = 0;
+  for (let j = least; j <= count; j++) {
+    // Ends are not wanted in a line: here one costs a little more, there a little less.
+    const price = PRICE * (1 + random.between(-UNEVEN, UNEVEN));
+    for (let i = Math.max(0, j - most); i <= j - least; i++) {
+      if (best[i] === Infinity || (row.sagMm !== null && sagOf(xy, i, j) > MOST_SAG * laidMm && j - i > least))
+        continue;
+      let spread = squares[j]! - squares[i]!;
+      for (let k = 0; k < 3; k++) spread -= (sums[3 * j + k]! - sums[3 * i + k]!) ** 2 / (j - i);
+      const cost = best[i]! + price + spread * stepMm;
+      if (cost < best[j]!) [best[j], before[j]] = [cost, i];
+    }
+  }
+  if (best[count] === Infinity) return evenly(row, Math.ceil(length / lengths.shortMm));
+  const ends: number[] = [];
+  for (let j = count; j > 0; j = before[j]!) ends.push(row.from + j * stepMm);
+  return ends.reverse();
+}
+
+function evenly({ from, to }: Row, count: number): number[] {
+  return Array.from({ length: count }, (_, k) => from + ((to - from) * (k + 1)) / count);
+}
+
+/** Evenly along a row: its places, and the sums of the picture's colours and their squares up to each. */
+function lookedAt(
+  row: Row,
+  count: number,
+  picture: PictureGuide | undefined,
+): { xy: Float64Array; sums: Float64Array; squares: Float64Array } {
+  const xy = new Float64Array(2 * (count + 1));
+  const sums = new Float64Array(3 * (count + 1));
+  const squares = new Float64Array(count + 1);
+  const colour = new Float64Array(3);
+  for (let i = 0; i <= count; i++) {
+    const [x, y] = row.at(row.from + ((row.to - row.from) * i) / count);
+    xy[2 * i] = x;
+    xy[2 * i + 1] = y;
+    if (i === 0) continue;
+    // The colour of a stretch is that of its middle.
+    picture?.colourAt((x + xy[2 * i - 2]!) / 2, (y + xy[2 * i - 1]!) / 2, colour);
+    squares[i] = squares[i - 1]!;
+    for (let k = 0; k < 3; k++) {
+      sums[3 * i + k] = sums[3 * i - 3 + k]! + colour[k]!;
+      squares[i]! += colour[k]! ** 2;
+    }
+  }
+  return { xy, sums, squares };
+}
+
+/** How far a chord leaves its row in the middle, mm. */
+function sagOf(xy: Float64Array, i: number, j: number): number {
+  const m = (i + j) >> 1;
+  return Math.hypot(xy[2 * m]! - (xy[2 * i]! + xy[2 * j]!) / 2, xy[2 * m + 1]! - (xy[2 * i + 1]! + xy[2 * j + 1]!) / 2);
 }
 
 /** Where rows part, cloth would show in slivers: a stitch of this length lies over each, mm. */
@@ -134,52 +206,6 @@ function fillingGaps(region: Region, rows: readonly number[], { field, laidMm }:
     added.push(...stitch);
   }
   return added;
-}
-
-const here = new Float64Array(3);
-const mean = new Float64Array(3);
-
-/** Where a stitch that begins at a length along its row ends: where the picture changes, the row bends, or the thread is long enough. */
-function endOf(
-  { at, to, sagMm }: Row,
-  from: number,
-  longest: number,
-  { shortMm }: Lengths,
-  { picture, laidMm }: StitchContext,
-): number {
-  if (to - from <= shortMm * 1.5) return to;
-  let end = Math.min(to, from + longest);
-  if (sagMm !== null) end = from + withinSag(at, from, end - from, MOST_SAG * laidMm, shortMm);
-  if (picture) end = whereItChanges(picture, at, from, end, shortMm);
-  // What would be left is too short for a stitch of its own.
-  return to - end < shortMm * 0.5 ? to : end;
-}
-
-/** The longest stretch whose chord stays near its row. */
-function withinSag(at: Row['at'], from: number, length: number, sagMm: number, shortest: number): number {
-  let stretch = length;
-  while (stretch > shortest) {
-    const [[ax, ay], [mx, my], [bx, by]] = [at(from), at(from + stretch / 2), at(from + stretch)];
-    if (Math.hypot(mx - (ax + bx) / 2, my - (ay + by) / 2) <= sagMm) break;
-    stretch *= 0.8;
-  }
-  return Math.min(length, Math.max(shortest, stretch));
-}
-
-function whereItChanges(picture: PictureGuide, at: Row['at'], from: number, end: number, shortMm: number): number {
-  mean.fill(0);
-  let seen = 0;
-  for (let u = from; u <= end; u += LOOK_MM) {
-    const [x, y] = at(u);
-    picture.colourAt(x, y, here);
-    if (u - from >= shortMm) {
-      const away = Math.hypot(here[0]! - mean[0]! / seen, here[1]! - mean[1]! / seen, here[2]! - mean[2]! / seen);
-      if (away > CHANGES) return u;
-    }
-    for (let k = 0; k < 3; k++) mean[k]! += here[k]!;
-    seen++;
-  }
-  return end;
 }
 
 /** Which stitches of one shade lie together: the patch of each. */

@@ -1,0 +1,97 @@
+import { Planner } from '@junctura/core/advice';
+import { readPicture, WHOLE, type Raster } from '@junctura/core/drawing';
+import { readPiece, type Piece } from '@junctura/core/piece';
+import { nearestShade } from '@junctura/core/materials';
+import { groundBelow, judgePainting, learnPicture, pictureBelow, type PaintingReport } from '@junctura/core/painting';
+import { channelsOf } from '@junctura/core/colour';
+import { judgePainted, USUAL_FACTORS, type PlannedPart } from '@junctura/core/work';
+import { Move, MoveRecorder, workStitch } from '@junctura/core/stitches';
+import { readFileSync } from 'node:fs';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { catPicture, lieAt } from './catPicture.ts';
+
+const PICTURE_PX = 900;
+
+describe('Harbour cat', () => {
+  let piece: Piece;
+  let cat: PlannedPart;
+  let picture: Raster;
+  let painted: PaintingReport;
+  beforeAll(() => {
+    const read = readPiece(readFileSync(new URL('../pieces/harbour-cat.junctura.json', import.meta.url), 'utf8'));
+    if (!read.ok) throw new Error(read.problem);
+    piece = read.value;
+    picture = catPicture(PICTURE_PX);
+    learnPicture(piece.drawing.underlay!.picture, picture);
+    cat = new Planner().plan(piece, USUAL_FACTORS).plan.parts[0]!;
+    painted = judgePainted(piece, cat)!;
+  });
+
+  it('comes as near to its picture as its shades allow, in patches that a person would work', () => {
+    const { deltaE, floor, lonelyShare, bareShare } = painted;
+    expect(deltaE.mean).toBeLessThanOrEqual(1.35 * floor.mean + 1);
+    expect(lonelyShare).toBeLessThanOrEqual(0.05);
+    expect(bareShare).toBeLessThan(0.005);
+  });
+
+  it('lies along the fur where the fur was drawn along a line', () => {
+    const { path } = cat.passes[0]!;
+    const { toPicture } = pictureBelow(piece)!;
+    const [a, b, c, d, e, f] = toPicture;
+    let [sum, count] = [0, 0];
+    path.starts.forEach((start) => {
+      const [x0, y0, x1, y1] = path.xy.subarray(2 * start, 2 * start + 4);
+      const [x, y] = [(x0! + x1!) / 2, (y0! + y1!) / 2];
+      const [u, v] = [(a * x + c * y + e) / PICTURE_PX, (b * x + d * y + f) / PICTURE_PX];
+      // The breast: below the chin, away from every edge.
+      if (v < 0.84 || v > 0.94 || Math.abs(u - 0.5) > 0.2 || path.codes[start] !== Move.up) return;
+      const apart = Math.abs(Math.atan2(y1! - y0!, x1! - x0!) - lieAt(u, v)) % Math.PI;
+      sum += (Math.min(apart, Math.PI - apart) * 180) / Math.PI;
+      count++;
+    });
+    expect(count).toBeGreaterThan(200);
+    expect(sum / count).toBeLessThan(12);
+  });
+
+  it('is nearer to its picture than flat regions in as many shades are', () => {
+    const pass = cat.passes[0]!;
+    const ground = groundBelow(cat.placed.shape.region, pictureBelow(piece)!, pass.laidMm)!;
+    const options = {
+      widthMm: 120,
+      colours: pass.shades.length,
+      leastMm2: 6,
+      smoothMm: 0.4,
+      darkness: 0.5,
+      leavesGround: false,
+    };
+    const flat = readPicture(picture, { ...options, as: 'colours', corners: WHOLE }, null, 'x', 'x');
+    if (!flat.ok) throw new Error(flat.problem);
+    // Regions over the same picture, at the size of the cat, each filled with rows that touch, in its own flat colour.
+    const { scale } = piece.placement;
+    const [, , , , e, f] = pictureBelow(piece)!.toPicture;
+    const mmPerPx = (120 * scale) / PICTURE_PX;
+    const planned = new Planner().plan(
+      { ...flat.value, placement: { ...piece.placement, xMm: -e * mmPerPx, yMm: -f * mmPerPx } },
+      USUAL_FACTORS,
+    );
+    const context = { laidMm: pass.laidMm, bundleMm: pass.bundleMm, coreMm: 0.6, angleRad: 0, seed: 1, heightMm: 0.2 };
+    const recorder = new MoveRecorder();
+    const shadeOf: number[] = [];
+    for (const { part, placed } of planned.plan.parts) {
+      const { codes, xy, starts } = workStitch('brick', placed.shape, {}, context);
+      starts.forEach((start, i) => {
+        recorder.stitch();
+        shadeOf.push(flat.value.palette.findIndex(({ id }) => id === part.colour));
+        for (let k = start; k < (starts[i + 1] ?? codes.length); k++)
+          recorder.push(codes[k]!, xy[2 * k]!, xy[2 * k + 1]!);
+      });
+    }
+    const path = { ...recorder.path(), shades: Uint8Array.from(shadeOf) };
+    const shades = flat.value.palette.map(({ hex }) => channelsOf(nearestShade(hex).item.hex));
+    const worked = { path, shades, laidMm: pass.laidMm, cloth: [255, 255, 255] as const };
+    const judged = judgePainting(cat.placed.shape.region, ground, worked);
+    expect(judged.bareShare).toBeLessThan(0.05);
+    // The floor of these shades alone is at 0.62: seven tenths would leave next to nothing for stitches.
+    expect(painted.deltaE.mean).toBeLessThanOrEqual(0.85 * judged.deltaE.mean);
+  });
+});

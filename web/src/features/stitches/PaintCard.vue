@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { mapPoints } from '@junctura/core/geometry';
+import { refOf, type Shade } from '@junctura/core/materials';
+import { plural } from '@junctura/core/measure';
+import { setGuides, setPainting, type Piece } from '@junctura/core/piece';
+import { paintPart, type OwnFactors, type PlannedPart } from '@junctura/core/work';
+import { NButton, NCheckbox } from 'naive-ui';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { ErrorCurve } from '../colours/index.ts';
+import NumberField from '../../ui/NumberField.vue';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useSelection } from '../../session/selection.ts';
+import { useSettings } from '../../session/settings.ts';
+import { useThreadBox } from '../../session/threadBox.ts';
+import { useWorkings } from '../../session/workings.ts';
+import type { JobOutput } from '../../workers/jobs.ts';
+import PaintLook from './PaintLook.vue';
+import PaintShades from './PaintShades.vue';
+import { detailInWords, faultInWords } from './paintWords.ts';
+
+/** A part painted from the picture below: its shades, the lie of its stitches, what matters most, how near it comes. */
+const props = defineProps<{ planned: PlannedPart }>();
+const opened = useOpenedPiece();
+const workings = useWorkings();
+const selection = useSelection();
+const settings = useSettings();
+const threads = useThreadBox();
+
+const [LEAST, USUAL, MOST] = [4, 24, 50];
+const THREAD = 'stranded-cotton';
+const part = computed(() => props.planned.part);
+const pass = computed(() => props.planned.passes.find(({ stitch }) => stitch === 'needle-painting') ?? null);
+const hasPicture = computed(() => opened.piece.drawing.underlay !== null);
+const count = ref(pass.value?.shades.length ?? USUAL);
+const ownedOnly = ref(false);
+const pinned = shallowRef<readonly Shade[]>([]);
+const forbidden = shallowRef<readonly Shade[]>([]);
+const found = shallowRef<JobOutput<'paintShades'>>(null);
+const isLooking = ref(false);
+const problem = ref<string | null>(null);
+const chosen = computed(() => found.value?.shades.slice(0, Math.max(count.value, pinned.value.length)) ?? []);
+
+const asked = (): { piece: Piece; factors: OwnFactors; part: string } => ({
+  piece: opened.piece,
+  factors: settings.factors,
+  part: part.value.id,
+});
+
+/** What matters most, on the cloth. */
+function eyesOnCloth(): [x: number, y: number, r: number][] {
+  return (part.value.painting?.eyes ?? []).map(([x, y, r]) => {
+    const [cx, cy] = mapPoints(props.planned.placed.toCloth, Float64Array.of(x, y));
+    return [cx!, cy!, r * opened.piece.placement.scale];
+  });
+}
+
+/** Looks for shades, and works the part in the first of them. */
+async function paint(): Promise<void> {
+  const { id } = part.value;
+  isLooking.value = true;
+  problem.value = null;
+  await threads.load();
+  const { owned, toBuy } = threads.offersIn([THREAD]);
+  const allowed = (shade: Shade): boolean => !forbidden.value.includes(shade);
+  const input = {
+    ...asked(),
+    owned: owned.filter(allowed),
+    toBuy: ownedOnly.value ? [] : toBuy.filter(allowed),
+    pinned: pinned.value,
+    eyes: eyesOnCloth(),
+    count: MOST,
+  };
+  const answer = await workings.planner.ask('paintShades', input, { key: 'paintShades' });
+  isLooking.value = false;
+  if (answer === null || id !== part.value.id) return;
+  if (!answer.ok) problem.value = answer.problem;
+  else if (!answer.value || answer.value.shades.length < 2) {
+    problem.value = ownedOnly.value
+      ? 'Your box holds too few shades of stranded cotton: let others be bought, too.'
+      : 'There is no picture below this part that could be read.';
+  } else {
+    found.value = answer.value;
+    work();
+  }
+}
+
+function work(): void {
+  if (chosen.value.length > 0) opened.edit(paintPart(opened.piece, props.planned, chosen.value.map(refOf)));
+}
+function setCount(next: number): void {
+  count.value = next;
+  if (found.value) work();
+  else if (pass.value) void paint();
+}
+function pin(shade: Shade): void {
+  const isPinned = pinned.value.includes(shade);
+  pinned.value = isPinned ? pinned.value.filter((other) => other !== shade) : [...pinned.value, shade];
+}
+function forbid(shade: Shade): void {
+  pinned.value = pinned.value.filter((other) => other !== shade);
+  forbidden.value = [...forbidden.value, shade];
+  void paint();
+}
+
+/** The lie of the stitches, looked at anew when a stroke leads it. */
+const isLieShown = ref(false);
+watch([isLieShown, () => part.value.guides], async () => {
+  if (!isLieShown.value) return void (selection.lie = null);
+  const answer = await workings.planner.ask('lie', asked(), { key: 'lie' });
+  if (answer?.ok && isLieShown.value) selection.lie = answer.value;
+});
+onBeforeUnmount(() => (selection.lie = null));
+function draw(draws: 'guides' | 'eye'): void {
+  if (draws === 'guides') isLieShown.value = true;
+  selection.pen = { draws, part: part.value.id, pass: 0 };
+}
+</script>
+
+<template>
+  <section class="paint stack" aria-label="Painted from the picture">
+    <h3>{{ pass ? 'Painted from the picture' : 'Paint it from the picture' }}</h3>
+    <p v-if="!hasPicture" class="small soft">
+      Its picture is gone. Undo brings it back; else choose another way to work this part.
+    </p>
+    <template v-else>
+      <p v-if="!pass" class="small soft">
+        One strand along the lie of what the picture shows, each stitch in the shade that is just there.
+      </p>
+      <NumberField label="Shades" :value="count" :min="LEAST" :max="MOST" unit="" @change="setCount" />
+      <NCheckbox v-model:checked="ownedOnly" size="small">Only from my thread box</NCheckbox>
+      <div class="row">
+        <NButton type="primary" size="small" :loading="isLooking" data-test="paint" @click="paint">{{
+          pass ? 'Choose the shades anew' : `Paint it in ${count} shades`
+        }}</NButton>
+      </div>
+      <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
+      <template v-if="found">
+        <ErrorCurve :errors="found.errors" :count="Math.min(count, found.errors.length)" @choose="setCount" />
+        <PaintShades :shades="chosen" :pinned="pinned" @pin="pin" @forbid="forbid" />
+        <template v-if="found.picture">
+          <p class="small soft">{{ detailInWords(found.picture) }}</p>
+          <p v-for="fault in found.picture.faults" :key="fault.id" class="small problem">
+            {{ faultInWords(fault) }}
+            <span v-if="'hex' in fault" class="swatch" :style="{ background: fault.hex }"></span>
+          </p>
+        </template>
+      </template>
+      <div class="row">
+        <NButton size="small" @click="draw('guides')">Lead the lie by a stroke</NButton>
+        <NButton size="small" @click="draw('eye')">Mark an eye</NButton>
+      </div>
+      <p v-if="part.guides.length > 0" class="small">
+        {{ plural(part.guides.length, 'stroke') }} lead it.
+        <NButton size="tiny" @click="opened.edit(setGuides(opened.piece, [part.id], [], 'Remove the strokes'))"
+          >Remove</NButton
+        >
+      </p>
+      <p v-if="part.painting?.eyes.length" class="small">
+        {{ plural(part.painting.eyes.length, 'mark') }} of what matters most: choose the shades anew to heed them.
+        <NButton size="tiny" @click="opened.edit(setPainting(opened.piece, part.id, null, 'Remove the marks'))"
+          >Remove</NButton
+        >
+      </p>
+      <NCheckbox v-model:checked="isLieShown" size="small">Show the lie in chalk</NCheckbox>
+      <PaintLook v-if="pass" :path="pass.path" :asked="asked" />
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.paint {
+  gap: 8px;
+  padding: 12px 0;
+  border-block: 1px solid var(--chalk);
+}
+</style>

@@ -1,0 +1,62 @@
+import { isInside } from '@junctura/core/geometry';
+import { judgePicture, coloursPainted, growShades, paintingOf, pictureBelow } from '@junctura/core/painting';
+import { laidWidthMm, threadKind } from '@junctura/core/materials';
+import { judgePainted, type PlannedPart } from '@junctura/core/work';
+import type { JobInput, JobOutput } from '../jobs.ts';
+import { learnPictureOf } from './learning.ts';
+import { workingsOf } from './planning.ts';
+
+const THREAD = 'stranded-cotton';
+
+async function partOf(input: JobInput<'judgePainting'>): Promise<PlannedPart | null> {
+  await learnPictureOf(input.piece);
+  const { plan } = await workingsOf(input);
+  return plan.parts.find(({ part }) => part.id === input.part) ?? null;
+}
+
+export async function paintShades(input: JobInput<'paintShades'>): Promise<JobOutput<'paintShades'>> {
+  const planned = await partOf(input);
+  const below = pictureBelow(input.piece);
+  if (!planned || !below) return null;
+  const { region } = planned.placed.shape;
+  const laidMm = laidWidthMm(threadKind(THREAD)!, 1);
+  const colours = coloursPainted(region, below, laidMm, input.eyes);
+  const shades = [...input.owned, ...input.toBuy];
+  const owned = new Set(input.owned);
+  const { shades: chosen, errors } = growShades(colours, shades, input.count, {
+    pinned: input.pinned,
+    isOwned: (shade) => owned.has(shade),
+  });
+  return { shades: chosen, errors, picture: judgePicture(region, below, laidMm, colours, shades) };
+}
+
+export async function judge(input: JobInput<'judgePainting'>): Promise<JobOutput<'judgePainting'>> {
+  const planned = await partOf(input);
+  return planned && judgePainted(input.piece, planned);
+}
+
+/** Chalk lines stand so far apart and are so long, mm. */
+const CHALK_EVERY_MM = 3.4;
+const CHALK_MM = 2.6;
+
+export async function lie(input: JobInput<'lie'>): Promise<JobOutput<'lie'>> {
+  const planned = await partOf(input);
+  const below = pictureBelow(input.piece);
+  const box = planned?.placed.box;
+  if (!planned || !below || !box) return null;
+  const { region } = planned.placed.shape;
+  const painting = paintingOf(region, below, planned.placed.guides, [], laidWidthMm(threadKind(THREAD)!, 1));
+  if (!painting) return null;
+  const lines: number[] = [];
+  const { field } = painting;
+  const along = { dx: 1, dy: 0 };
+  for (let y = box.minY; y < box.maxY; y += CHALK_EVERY_MM) {
+    for (let x = box.minX; x < box.maxX; x += CHALK_EVERY_MM) {
+      if (!isInside(region, x, y)) continue;
+      field.directionAt(x, y, along);
+      const [dx, dy] = [(along.dx * CHALK_MM) / 2, (along.dy * CHALK_MM) / 2];
+      lines.push(x - dx, y - dy, x + dx, y + dy);
+    }
+  }
+  return Float32Array.from(lines);
+}

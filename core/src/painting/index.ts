@@ -5,4 +5,5 @@ export { judgePainting, type PaintingReport, type Worked } from './judge.ts';
 export { coloursPainted, growShades, type Eye } from './paintShades.ts';
 export { judgePicture, type PictureFault, type PictureJudgement } from './judgePicture.ts';
 export { pictureField, type PictureField } from './pictureField.ts';
+export { findRidges, type Ridge } from './ridges.ts';
 export { shadeStitches } from './shadeStitches.ts';

@@ -9,6 +9,7 @@ import { segmentsOf } from './judge.ts';
 import { smallPatches } from './shadeStitches.ts';
 import {
   coloursPainted,
+  findRidges,
   groundBelow,
   growShades,
   judgePainting,
@@ -295,5 +296,34 @@ describe('whether a picture will do', () => {
     ['cast', pictureOf(40, (x, y) => (sharp(x, y)[0] > 100 ? [255, 214, 160] : [120, 90, 50]))],
   ])('says when it is %s', (id, below) => {
     expect(faultsOf(below)).toContain(id);
+  });
+});
+
+describe('what lies on top', () => {
+  const upTo = (y: number, half: number): boolean => Math.abs(y) < half;
+
+  it('is found where it is thinner than three threads and stands out, along all of its length', () => {
+    const below = pictureOf(40, (x, y) => (upTo(y - 2, 0.25) && Math.abs(x) < 9 ? grey(240) : grey(110)), 8);
+    const [whisker, ...others] = findRidges(groundBelow(disc(14), below, LAID)!, disc(14), LAID);
+    expect(others).toEqual([]);
+    expect(whisker!.kind).toBe('light');
+    expect(whisker!.lengthMm).toBeGreaterThan(16.5);
+    expect(whisker!.lengthMm).toBeLessThan(19.5);
+    for (let i = 1; i < whisker!.points.length; i += 2) expect(Math.abs(whisker!.points[i]! - 2)).toBeLessThan(0.3);
+  });
+
+  it('is neither what is broader, nor an edge, nor faint', () => {
+    const found = (half: number, light: number): number => {
+      const below = pictureOf(40, (_x, y) => (upTo(y, half) ? grey(light) : grey(110)), 8);
+      return findRidges(groundBelow(disc(14), below, LAID)!, disc(14), LAID).length;
+    };
+    expect([found(1.2, 240), found(0.25, 130), found(0.25, 240), found(0.25, 20)].map((n) => n > 0)).toEqual([
+      false,
+      false,
+      true,
+      true,
+    ]);
+    const edge = pictureOf(40, (_x, y) => (y < 0 ? grey(30) : grey(230)), 8);
+    expect(findRidges(groundBelow(disc(14), edge, LAID)!, disc(14), LAID)).toEqual([]);
   });
 });

@@ -239,7 +239,7 @@ export function setMarking(piece: Piece, partIds: readonly string[], marking: Ma
 }
 
 /** Leaves parts out of the piece for now, or takes them in again. */
-/** What matters most in a part that is painted from the picture, and what is left out on top of it. */
+/** What matters most in a part that is painted from the picture. */
 export function setPainting(piece: Piece, partId: string, painting: Part['painting'], label: string): Edit | null {
   return editParts(piece, label, [partId], { painting });
 }

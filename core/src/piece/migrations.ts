@@ -157,7 +157,7 @@ function keepSizes(data: Data): Data {
   return { ...data, drawing: { ...drawing, parts }, placement: { isSizeSet: true, ...record(data['placement']) } };
 }
 
-/** Version 10: areas painted from the picture below, with what matters most in it and what is left out on top. */
+/** Version 10: areas painted from the picture below, with what matters most in it. */
 function paintFromPictures(data: Data): Data {
   const drawing = record(data['drawing']);
   const parts = Array.isArray(drawing['parts'])

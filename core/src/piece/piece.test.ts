@@ -243,7 +243,7 @@ describe('edits', () => {
     ['shades', (p) => setShades(p, new Map(p.palette.map(({ id }) => [id, { shade: null, second: null }])))],
     ['differs', (p) => setDiffers(p, [first!.id], true)],
     ['guides', (p) => setGuides(p, [first!.id], ['M0 0L4 4'], 'x')],
-    ['painting', (p) => setPainting(p, first!.id, { eyes: [[1, 2, 3]], struck: [] }, 'x')],
+    ['painting', (p) => setPainting(p, first!.id, { eyes: [[1, 2, 3]] }, 'x')],
     ['vein', (p) => setVein(p, [first!.id], 'M0 0L5 5')],
     ['borders', (p) => setBorders(p, [first!.id], ['M1 0L5 5'], 'x')],
     ['shown', (p) => setShown(p, [second!.id], false)],

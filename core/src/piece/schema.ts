@@ -101,8 +101,6 @@ const secondThreadSchema = z
 const paintingSchema = z.strictObject({
   /** What matters most, such as eyes: a place and how far it reaches. */
   eyes: z.array(z.tuple([finite, finite, z.number().min(0).max(1000)])).max(MOST_GUIDES),
-  /** Lights and hairs on top that are left out, each by a place on it. */
-  struck: z.array(point).max(MOST_POINTS),
 });
 
 const passSchema = z

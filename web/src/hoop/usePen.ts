@@ -182,9 +182,9 @@ export function usePen(pxPerMm: () => number): Stroke {
   function withEye(part: Part, { toCloth }: PlannedPart['placed'], drawn: number[]): Edit | null {
     const [x, y] = onDrawing(toCloth, drawn[0]!, drawn[1]!);
     const [rimX, rimY] = onDrawing(toCloth, drawn.at(-2)!, drawn.at(-1)!);
-    const { eyes, struck } = part.painting ?? { eyes: [], struck: [] };
+    const { eyes } = part.painting ?? { eyes: [] };
     const eye: (typeof eyes)[number] = [x, y, Math.max(LEAST_EYE_MM, Math.hypot(rimX - x, rimY - y))];
-    return setPainting(opened.piece, part.id, { eyes: [...eyes, eye], struck }, 'Mark what matters most');
+    return setPainting(opened.piece, part.id, { eyes: [...eyes, eye] }, 'Mark what matters most');
   }
 
   function drop(): void {

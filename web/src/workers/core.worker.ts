@@ -15,6 +15,7 @@ serve({
   savings: async (input) => (await import('./jobs/planning.ts')).thriftier(input),
   paintShades: async (input) => (await import('./jobs/painting.ts')).paintShades(input),
   judgePainting: async (input) => (await import('./jobs/painting.ts')).judge(input),
+  onTop: async (input) => (await import('./jobs/painting.ts')).onTop(input),
   lie: async (input) => (await import('./jobs/painting.ts')).lie(input),
   tryHoop: async (input) => (await import('./jobs/pieces.ts')).hoopTrial(input),
   thumbnail: async (input) => (await import('./jobs/pieces.ts')).thumbnail(input),

@@ -4,7 +4,7 @@ import type { PictureOptions } from '@junctura/core/drawing';
 import type { FinishPlan } from '@junctura/core/finish';
 import type { Shade, ThreadBox } from '@junctura/core/materials';
 import type { Outcome } from '@junctura/core/measure';
-import type { Eye, PaintingReport, PictureJudgement } from '@junctura/core/painting';
+import type { Eye, PaintingReport, PictureJudgement, Ridge } from '@junctura/core/painting';
 import type { Hoop, Piece, PlanInput } from '@junctura/core/piece';
 import type { OrderWay, Saving } from '@junctura/core/thread';
 import type { Offer } from '@junctura/core/propose';
@@ -86,6 +86,8 @@ export interface Jobs {
   >;
   /** How near a painted part comes to its picture; null where it is not painted. */
   judgePainting: Job<OfPart, PaintingReport | null>;
+  /** Lights and hairs that are finer than what lies about them. */
+  onTop: Job<OfPart, readonly Ridge[]>;
   /** The lie of what the picture shows below a part, as short lines `x0, y0, x1, y1, …`, mm on the cloth. */
   lie: Job<OfPart, Float32Array | null>;
   /** The design as it would be in another hoop, with its picture. */

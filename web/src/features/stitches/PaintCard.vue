@@ -15,6 +15,7 @@ import { useThreadBox } from '../../session/threadBox.ts';
 import { useWorkings } from '../../session/workings.ts';
 import type { JobOutput } from '../../workers/jobs.ts';
 import PaintLook from './PaintLook.vue';
+import PaintOnTop from './PaintOnTop.vue';
 import PaintShades from './PaintShades.vue';
 import { detailInWords, faultInWords } from './paintWords.ts';
 
@@ -162,6 +163,7 @@ function draw(draws: 'guides' | 'eye'): void {
         >
       </p>
       <NCheckbox v-model:checked="isLieShown" size="small">Show the lie in chalk</NCheckbox>
+      <PaintOnTop v-if="pass" :pass="pass" :asked="asked" />
       <PaintLook v-if="pass" :path="pass.path" :asked="asked" />
     </template>
   </section>

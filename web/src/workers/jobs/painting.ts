@@ -1,5 +1,13 @@
 import { isInside } from '@junctura/core/geometry';
-import { judgePicture, coloursPainted, growShades, paintingOf, pictureBelow } from '@junctura/core/painting';
+import {
+  judgePicture,
+  coloursPainted,
+  findRidges,
+  groundBelow,
+  growShades,
+  paintingOf,
+  pictureBelow,
+} from '@junctura/core/painting';
 import { laidWidthMm, threadKind } from '@junctura/core/materials';
 import { judgePainted, type PlannedPart } from '@junctura/core/work';
 import type { JobInput, JobOutput } from '../jobs.ts';
@@ -59,4 +67,12 @@ export async function lie(input: JobInput<'lie'>): Promise<JobOutput<'lie'>> {
     }
   }
   return Float32Array.from(lines);
+}
+
+export async function onTop(input: JobInput<'onTop'>): Promise<JobOutput<'onTop'>> {
+  const planned = await partOf(input);
+  const below = pictureBelow(input.piece);
+  const laidMm = laidWidthMm(threadKind(THREAD)!, 1);
+  const ground = planned && below && groundBelow(planned.placed.shape.region, below, laidMm);
+  return ground ? findRidges(ground, planned.placed.shape.region, laidMm) : [];
 }

@@ -29,6 +29,7 @@ export { readSvg } from './readSvg.ts';
 export {
   isConvex,
   isWhole,
+  outlinesOf,
   squaredUp,
   MOST_PIXELS,
   pageAspect,

@@ -6,4 +6,5 @@ export { coloursPainted, growShades, type Eye } from './paintShades.ts';
 export { judgePicture, type PictureFault, type PictureJudgement } from './judgePicture.ts';
 export { pictureField, type PictureField } from './pictureField.ts';
 export { findRidges, type Ridge } from './ridges.ts';
+export { shadePatches, type ShadePatch } from './shadePatches.ts';
 export { shadeStitches } from './shadeStitches.ts';

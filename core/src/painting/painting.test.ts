@@ -14,6 +14,7 @@ import {
   growShades,
   judgePainting,
   judgePicture,
+  shadePatches,
   paintingOf,
   shadeStitches,
 } from './index.ts';
@@ -325,5 +326,23 @@ describe('what lies on top', () => {
     ]);
     const edge = pictureOf(40, (_x, y) => (y < 0 ? grey(30) : grey(230)), 8);
     expect(findRidges(groundBelow(disc(14), edge, LAID)!, disc(14), LAID)).toEqual([]);
+  });
+});
+
+describe('the patches of a painting', () => {
+  it('have the borders of the picture, share the area between them, and hold their numbers', () => {
+    const bands = pictureOf(50, (x) => grey(x < -6 ? 32 : x < 6 ? 128 : 232));
+    const region = disc(18);
+    const patches = shadePatches(region, work(region, bands, [BLACK, MID, WHITE]), LAID);
+    expect(patches.map(({ shade }) => shade).sort()).toEqual([0, 1, 2]);
+    const whole = Math.PI * 18 ** 2;
+    expect(patches.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) / whole).toBeCloseTo(1, 1);
+    // A band of 12 mm through the middle: 2 (6 √(18² − 6²) + 18² asin(6 / 18)).
+    const middle = 2 * (6 * Math.sqrt(18 ** 2 - 36) + 18 ** 2 * Math.asin(1 / 3));
+    expect(patches.find(({ shade }) => shade === 1)!.areaMm2 / middle).toBeCloseTo(1, 1);
+    for (const { x, shade, outline } of patches) {
+      expect([x < -6, Math.abs(x) < 6, x > 6].indexOf(true)).toBe(shade);
+      expect(outline.length).toBeGreaterThan(0);
+    }
   });
 });

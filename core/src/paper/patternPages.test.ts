@@ -26,6 +26,7 @@ const OPTIONS: PatternOptions = {
   mirrored: false,
   numbers: false,
   directions: false,
+  shades: false,
   ring: false,
 };
 

@@ -3,8 +3,9 @@ import type { Plan } from '../thread/index.ts';
 import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
 import { drawnOnce, type Box, type Polyline } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
-import type { Marking, Piece } from '../piece/index.ts';
-import { stitchKind } from '../stitches/index.ts';
+import { shadePatches, type ShadePatch } from '../painting/index.ts';
+import { colourName, colourOf, type Marking, type Piece } from '../piece/index.ts';
+import { stitchKind, type StitchPath } from '../stitches/index.ts';
 import type { Page, PrinterScale, Sheet } from './sheets.ts';
 import { HAIR_MM, tiledPages, type Artwork, type Ink, type Label } from './tiles.ts';
 
@@ -19,6 +20,8 @@ export interface PatternOptions {
   readonly mirrored: boolean;
   readonly numbers: boolean;
   readonly directions: boolean;
+  /** Where a part is painted from a picture: the borders of its shades, each with its number, and the key to them. */
+  readonly shades: boolean;
   readonly ring: boolean;
 }
 
@@ -35,7 +38,7 @@ export function patternPages(piece: Piece, plan: Plan, options: PatternOptions):
 function artwork(
   piece: Piece,
   plan: Plan,
-  { mirrored, numbers, directions, ring, outlines: isOutlined, grain }: PatternOptions,
+  { mirrored, numbers, directions, shades, ring, outlines: isOutlined, grain }: PatternOptions,
 ): Artwork {
   const flip = mirrored ? -1 : 1;
   const widthMm = Math.min(0.5, markOf(piece.mark)!.lineMm);
@@ -62,6 +65,17 @@ function artwork(
     const place = numbers ? labelPlace(planned) : null;
     if (place) labels.push({ x: place.x * flip, y: place.y, text: String(i + 1) });
   });
+  if (shades) {
+    const painted = plan.parts.flatMap((planned) => paintedPatches(piece, planned));
+    for (const { outline } of painted.flatMap(({ patches }) => patches))
+      for (const line of outline) add(line, { widthMm: HAIR_MM, grey: 0.3, dashMm: null });
+    for (const { patches } of painted)
+      for (const { x, y, shade } of patches) labels.push({ x: x * flip, y, text: String(shade + 1) });
+    const key = painted.flatMap((one) => one.key);
+    const left = plan.design.box?.minX ?? 0;
+    const below = (plan.design.box?.maxY ?? 0) + KEY_GAP_MM;
+    key.forEach((text, i) => labels.push({ x: left * flip, y: below + i * KEY_LINE_MM, text }));
+  }
   if (ring && piece.hoop) {
     const [a, b] = innerHalvesMm(piece.hoop);
     for (const [x, y] of positionsOf(piece)) {
@@ -77,6 +91,25 @@ function artwork(
 
 /** Lines that are not stitched are told apart by their dashes, mm; what is cut is drawn through. */
 const MARKING_DASH_MM: Readonly<Record<Marking, number | null>> = { guide: 0.8, cut: null, sew: 2, fold: 5 };
+
+/** The key to the shades stands so far below the design, line by line. */
+const KEY_GAP_MM = 8;
+const KEY_LINE_MM = 4.5;
+
+/** The patches of a part that is painted, and what their numbers stand for. */
+function paintedPatches(
+  piece: Piece,
+  { part, placed, passes }: PlannedPart,
+): { patches: readonly ShadePatch[]; key: readonly string[] }[] {
+  const pass = passes.find(({ stitch, shades }) => stitch === 'needle-painting' && shades.length > 1);
+  if (!pass) return [];
+  const patches = shadePatches(placed.shape.region, pass.path, pass.laidMm);
+  const used = new Set(patches.map(({ shade }) => shade));
+  const key = pass.shades.flatMap((id, i) =>
+    used.has(i) ? [`${i + 1}  ${colourName(colourOf(piece, id)).name}`] : [],
+  );
+  return [{ patches, key: [`${part.name}:`, ...key] }];
+}
 
 /** An arrow up and down beside the design: this way the threads of the cloth run. */
 function grainArrow({ minX, minY, maxY }: Box): Polyline[] {
@@ -128,6 +161,7 @@ function directionStrokes({ placed, passes }: PlannedPart): Polyline[] {
   const pass = passes.find(({ role }) => role === 'filling');
   const { widest } = placed;
   if (!pass || !widest) return [];
+  if (pass.stitch === 'needle-painting') return chalked(pass.path);
   if (pass.direction === 'guides' && placed.guides.length > 0) return [...placed.guides];
   if (pass.direction === 'along' || stitchKind(pass.stitch).hasVein) {
     const middle = veinLineOf(placed);
@@ -138,6 +172,15 @@ function directionStrokes({ placed, passes }: PlannedPart): Polyline[] {
   const [dx, dy] = [Math.cos(angle) * widest.r * 0.6, -Math.sin(angle) * widest.r * 0.6];
   const points = Float64Array.of(widest.x - dx, widest.y - dy, widest.x + dx, widest.y + dy);
   return [{ points, closed: false }];
+}
+
+/** A painting marks every stitch of some forty, so that its lie is seen everywhere. */
+const CHALKED = 40;
+
+function chalked({ xy, starts }: StitchPath): Polyline[] {
+  return [...starts]
+    .filter((_, i) => i % CHALKED === 0)
+    .map((start) => ({ points: Float64Array.from(xy.subarray(2 * start, 2 * start + 4)), closed: false }));
 }
 
 function labelPlace({ placed }: PlannedPart): { x: number; y: number } | null {

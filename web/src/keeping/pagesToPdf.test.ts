@@ -86,6 +86,7 @@ async function pattern(diameterMm: number, sheet: (typeof SHEETS)[number], print
     mirrored: false,
     numbers: false,
     directions: false,
+    shades: false,
     ring: false,
   };
   const pages = patternPages(read.value, new Planner().plan(read.value, USUAL_FACTORS).plan, options);

@@ -1,3 +1,4 @@
+export { outlinesOf } from './borders.ts';
 export { colourRegions, paletteOf, type Progress } from './colourRegions.ts';
 export { MOST_PIXELS, shrunk, type Raster } from './raster.ts';
 export { readPicture, type PictureOptions } from './readPicture.ts';

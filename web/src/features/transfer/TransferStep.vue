@@ -3,7 +3,7 @@ import { rankWays, redrawPlan, tackingFor } from '@junctura/core/transfer';
 import { markOf } from '@junctura/core/materials';
 import { FILM_RANGE_MM, filmSheet, patternPages, SHEETS, type Sheet } from '@junctura/core/paper';
 import { stepsAfterStitching } from '@junctura/core/finish';
-import { setMark, setWorker } from '@junctura/core/piece';
+import { isPainted, setMark, setWorker } from '@junctura/core/piece';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, reactive, ref } from 'vue';
 import { RouterLink } from 'vue-router';
@@ -49,6 +49,7 @@ const options = reactive({
   mirrored: null as boolean | null,
   outlines: true,
   numbers: true,
+  shades: true,
   directions: true,
   ring: true,
   grain: true,
@@ -210,6 +211,9 @@ const { isSaving, problem, save } = usePdf();
     <div class="checks">
       <NCheckbox v-model:checked="options.outlines">Outlines</NCheckbox>
       <NCheckbox v-model:checked="options.numbers">Part numbers</NCheckbox>
+      <NCheckbox v-if="isPainted(opened.piece.drawing)" v-model:checked="options.shades"
+        >Borders of shades, with their numbers and key</NCheckbox
+      >
       <NCheckbox v-model:checked="options.directions">Direction of the stitches</NCheckbox>
       <NCheckbox v-model:checked="options.ring" :disabled="!opened.piece.hoop">Inside of the hoop</NCheckbox>
       <NCheckbox v-model:checked="options.grain">Grain of the cloth</NCheckbox>

@@ -75,7 +75,7 @@ export class Bench {
   /** Picks a part from the list on the card. */
   async pick(name: string): Promise<void> {
     await this.card.getByRole('button', { name }).first().click();
-    await expect(this.card.getByRole('heading', { name })).toBeVisible();
+    await expect(this.card.getByRole('heading', { name, level: 2 })).toBeVisible();
   }
 
   /** Chooses from a list by its label. */

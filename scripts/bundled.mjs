@@ -22,4 +22,5 @@ export const INSTALLED = [
   'express-rate-limit',
   'compression',
   'helmet',
+  '@napi-rs/canvas',
 ];

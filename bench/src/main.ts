@@ -7,6 +7,7 @@ import { benchFinishing } from './finishing.ts';
 import { groundPiece } from './grounds.ts';
 import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchOrder } from './order.ts';
+import { benchNeedlePainting } from './needlePainting.ts';
 import { benchPainting } from './painting.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
 import { benchPhone } from './phone.ts';
@@ -55,6 +56,7 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   palette: benchPalette,
   odds: () => benchOdds(demo('rock-pool')),
   box: benchThreadBox,
+  needle: benchNeedlePainting,
   editing: () => benchEditing([demo('rock-pool'), groundPiece(60_000, 2025)]),
   painting: () => benchPainting([demo('rock-pool'), groundPiece(100_000)]),
 };

@@ -4,7 +4,7 @@ import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
 import { drawnOnce, type Box, type Polyline } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
 import { shadePatches, type ShadePatch } from '../painting/index.ts';
-import { colourName, colourOf, type Marking, type Piece } from '../piece/index.ts';
+import { colourName, type Marking, type Piece } from '../piece/index.ts';
 import { stitchKind, type StitchPath } from '../stitches/index.ts';
 import type { Page, PrinterScale, Sheet } from './sheets.ts';
 import { HAIR_MM, tiledPages, type Artwork, type Ink, type Label } from './tiles.ts';
@@ -105,9 +105,11 @@ function paintedPatches(
   if (!pass) return [];
   const patches = shadePatches(placed.shape.region, pass.path, pass.laidMm);
   const used = new Set(patches.map(({ shade }) => shade));
-  const key = pass.shades.flatMap((id, i) =>
-    used.has(i) ? [`${i + 1}  ${colourName(colourOf(piece, id)).name}`] : [],
-  );
+  const key = pass.shades.flatMap((id, i) => {
+    // A plan may be older than the palette by an edit.
+    const colour = piece.palette.find((one) => one.id === id);
+    return colour && used.has(i) ? [`${i + 1}  ${colourName(colour).name}`] : [];
+  });
   return [{ patches, key: [`${part.name}:`, ...key] }];
 }
 

@@ -12,7 +12,8 @@ import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
 
 /**
  * Paints an area from the picture below it: its filling becomes needle painting in one strand, in these shades. What else is worked of it
- * stays, but for padding and what shaded it. Shades that the palette does not have are put into it.
+ * stays, but for padding. Shades that the palette does not have are put into it; the colour that the part was drawn in goes, where nothing else is
+ * of it and nobody chose a shade for it.
  */
 export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly ShadeRef[]): Edit | null {
   if (planned.part.kind !== 'area' || shades.length === 0) return null;
@@ -28,12 +29,19 @@ export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly S
   };
   const kept = passes.filter(({ role }) => role !== 'filling' && role !== 'padding');
   const [below, above] = [kept.filter(({ role }) => role === 'edge'), kept.filter(({ role }) => role !== 'edge')];
+  const { colour: drawnIn } = planned.part;
+  const isElsewhere = piece.drawing.parts.some(
+    ({ id, colour, passes: own }) =>
+      (id !== planned.part.id && colour === drawnIn) || own?.some((pass) => pass.colour === drawnIn),
+  );
+  const isKept = ({ id, shade }: PaletteColour): boolean =>
+    id !== drawnIn || isElsewhere || shade !== null || ids.includes(id);
   return editOf(piece, `Paint from the picture in ${ids.length} shades`, [
-    [['palette'], palette],
+    [['palette'], palette.filter(isKept)],
     [
       ['drawing', 'parts'],
       piece.drawing.parts.map((part) =>
-        part.id === planned.part.id ? { ...part, passes: [...below, painted, ...above] } : part,
+        part.id === planned.part.id ? { ...part, colour: ids[0]!, passes: [...below, painted, ...above] } : part,
       ),
     ],
   ]);

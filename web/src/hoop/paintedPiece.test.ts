@@ -52,6 +52,9 @@ it('changes with the plan, the colours and the cloth, not with what waits for it
   expect(painted.value).toBe(recoloured);
   opened.piece = { ...recoloured, cloth: { ...recoloured.cloth, colour: '#222222' } };
   expect(painted.value.cloth.colour).toBe('#222222');
+  const before = painted.value;
+  opened.piece = { ...opened.piece, palette: [newColour({ id: 'c2', hex: '#33aa33' })] };
+  expect(painted.value).toBe(before);
   opened.piece = { ...opened.piece, id: 'other' };
   expect(painted.value.id).toBe('other');
 });

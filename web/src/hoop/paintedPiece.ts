@@ -4,7 +4,7 @@ import { computed, type ComputedRef } from 'vue';
 
 /**
  * The piece as its picture shows it: it changes with its plan, its colours and its cloth, and with nothing else. A name, a note or an edit
- * that is still being planned paints nothing anew.
+ * that is still being planned paints nothing anew; a colour that is gone from the palette is seen until the plan without it is there.
  */
 export function paintedPiece(
   opened: { readonly piece: Piece },
@@ -13,9 +13,17 @@ export function paintedPiece(
   let plannedAs: Workings | null = null;
   return computed((before?: Piece) => {
     const [now, current] = [opened.piece, workings.current];
+    const isPlanned = before?.id === now.id && current === plannedAs;
     const isSame =
-      before?.id === now.id && current === plannedAs && before.palette === now.palette && before.cloth === now.cloth;
+      isPlanned &&
+      ((before.palette === now.palette && before.cloth === now.cloth) || hasLost(before.palette, now.palette));
     plannedAs = current;
     return isSame ? before! : now;
   });
+}
+
+/** Whether a palette has lost a colour that another has. */
+function hasLost(before: Piece['palette'], now: Piece['palette']): boolean {
+  const there = new Set(now.map(({ id }) => id));
+  return before.some(({ id }) => !there.has(id));
 }

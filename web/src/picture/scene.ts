@@ -88,6 +88,8 @@ function tonesOf(piece: Piece, seen: (hex: string) => string): Tones {
 const asItIs = (hex: string): string => hex;
 
 /** A step as it is painted: its thread, or the portion of it that lies in one position of the hoop. */
+const GONE = threadTones('#8a8a86');
+
 function paintedStep(piece: Piece, plan: Plan, step: number, tones: Tones): PaintedThread {
   const own = plan.order[step]!;
   const planned = plan.parts[own.depth]!;
@@ -95,7 +97,8 @@ function paintedStep(piece: Piece, plan: Plan, step: number, tones: Tones): Pain
   return {
     pass: workedIn(planned.passes[own.layer]!, thread),
     thread,
-    tones: tones.get(own.colour)!,
+    // A colour that was just taken out of the palette is grey until the plan has followed.
+    tones: tones.get(own.colour) ?? GONE,
     lengths: lengthsOf(plan, step, thread),
   };
 }

@@ -102,7 +102,11 @@ void (async () => {
   src.value = URL.createObjectURL(opened.value.preview);
   void read();
 })();
-watch([() => ({ ...options }), corners, widthMm], () => void readSoon());
+watch([() => ({ ...options }), corners, widthMm], () => {
+  // What was found before is no longer what is asked for: it can't be used meanwhile.
+  share.value ??= 0;
+  void readSoon();
+});
 onBeforeUnmount(() => {
   client.close();
   URL.revokeObjectURL(src.value);

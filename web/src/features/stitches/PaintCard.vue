@@ -34,12 +34,14 @@ const pass = computed(() => props.planned.passes.find(({ stitch }) => stitch ===
 const hasPicture = computed(() => opened.piece.drawing.underlay !== null);
 const count = ref(pass.value?.shades.length ?? USUAL);
 const ownedOnly = ref(false);
-const pinned = shallowRef<readonly Shade[]>([]);
-const forbidden = shallowRef<readonly Shade[]>([]);
+/** By range and code: what a worker answers are other objects. */
+const keyOf = ({ range, code }: Shade): string => `${range} ${code}`;
+const pinned = shallowRef<ReadonlySet<string>>(new Set());
+const forbidden = shallowRef<ReadonlySet<string>>(new Set());
 const found = shallowRef<JobOutput<'paintShades'>>(null);
 const isLooking = ref(false);
 const problem = ref<string | null>(null);
-const chosen = computed(() => found.value?.shades.slice(0, Math.max(count.value, pinned.value.length)) ?? []);
+const chosen = computed(() => found.value?.shades.slice(0, Math.max(count.value, pinned.value.size)) ?? []);
 
 const asked = (): { piece: Piece; factors: OwnFactors; part: string } => ({
   piece: opened.piece,
@@ -62,12 +64,12 @@ async function paint(): Promise<void> {
   problem.value = null;
   await threads.load();
   const { owned, toBuy } = threads.offersIn([THREAD]);
-  const allowed = (shade: Shade): boolean => !forbidden.value.includes(shade);
+  const allowed = (shade: Shade): boolean => !forbidden.value.has(keyOf(shade));
   const input = {
     ...asked(),
     owned: owned.filter(allowed),
     toBuy: ownedOnly.value ? [] : toBuy.filter(allowed),
-    pinned: pinned.value,
+    pinned: [...owned, ...toBuy].filter((shade) => pinned.value.has(keyOf(shade))),
     eyes: eyesOnCloth(),
     count: MOST,
   };
@@ -94,12 +96,13 @@ function setCount(next: number): void {
   else if (pass.value) void paint();
 }
 function pin(shade: Shade): void {
-  const isPinned = pinned.value.includes(shade);
-  pinned.value = isPinned ? pinned.value.filter((other) => other !== shade) : [...pinned.value, shade];
+  const now = new Set(pinned.value);
+  if (!now.delete(keyOf(shade))) now.add(keyOf(shade));
+  pinned.value = now;
 }
 function forbid(shade: Shade): void {
-  pinned.value = pinned.value.filter((other) => other !== shade);
-  forbidden.value = [...forbidden.value, shade];
+  pinned.value = new Set([...pinned.value].filter((key) => key !== keyOf(shade)));
+  forbidden.value = new Set([...forbidden.value, keyOf(shade)]);
   void paint();
 }
 
@@ -137,7 +140,12 @@ function draw(draws: 'guides' | 'eye'): void {
       <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
       <template v-if="found">
         <ErrorCurve :errors="found.errors" :count="Math.min(count, found.errors.length)" @choose="setCount" />
-        <PaintShades :shades="chosen" :pinned="pinned" @pin="pin" @forbid="forbid" />
+        <PaintShades
+          :shades="chosen"
+          :pinned="chosen.filter((shade) => pinned.has(keyOf(shade)))"
+          @pin="pin"
+          @forbid="forbid"
+        />
         <template v-if="found.picture">
           <p class="small soft">{{ detailInWords(found.picture) }}</p>
           <p v-for="fault in found.picture.faults" :key="fault.id" class="small problem">

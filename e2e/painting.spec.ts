@@ -1,0 +1,91 @@
+import { expect, test } from './bench.ts';
+import { png } from './png.ts';
+
+/** A leaf of fine veins, dark to pale, on a plain ground; a bright hair lies across it. */
+const LEAF = png(420, 320, (x, y) => {
+  const [dx, dy] = [(x - 210) / 170, (y - 160) / 110];
+  if (Math.hypot(dx, dy) > 1) return [236, 232, 224];
+  if (Math.abs(y - 140 - 0.1 * (x - 210)) < 2 && Math.abs(x - 210) < 90) return [250, 250, 240];
+  const vein = 26 * Math.sin((x - 210) / 4 + (y - 160) / 9);
+  const light = 96 + 70 * dx + vein;
+  return [Math.max(0, light * 0.55), Math.min(255, Math.max(0, light)), Math.max(0, light * 0.4)];
+});
+
+test('a picture is painted: shades are grown and counted, the stitches beside it, what lies on top added, all undone', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await bench.bring('leaf.png', LEAF);
+  await page.getByLabel('Read it').selectOption('whole');
+  await page.getByLabel('Width of the page').fill('40 mm');
+  await page.getByLabel('Width of the page').press('Enter');
+  await page.getByRole('button', { name: 'Use this picture' }).click();
+  await bench.goTo('Stitches');
+  await bench.pick('Picture');
+  const paint = bench.card.getByRole('region', { name: 'Painted from the picture' });
+  await paint.getByLabel('Shades', { exact: true }).fill('6');
+  await paint.getByLabel('Shades', { exact: true }).press('Enter');
+  await paint.getByRole('button', { name: 'Paint it in 6 shades' }).click();
+  await expect(paint.getByRole('list', { name: 'Its shades' }).getByRole('listitem')).toHaveCount(6);
+  await expect(bench.tally).toContainText('Paint from the picture in 6 shades');
+  // Shades are pinned, done without, and counted by the curve.
+  const first = paint.getByRole('button', { name: /^Do without/ }).first();
+  const name = (await first.getAttribute('aria-label'))!;
+  await first.click();
+  await expect(paint.getByRole('button', { name, exact: true })).toHaveCount(0);
+  await paint
+    .getByRole('button', { name: /^Keep / })
+    .first()
+    .click();
+  await expect(paint.getByRole('button', { name: /^Keep / }).first()).toHaveAttribute('aria-pressed', 'true');
+  // What the picture shows, in chalk, beside the stitches, as difference, in figures.
+  await paint.getByText('Show the lie in chalk').click();
+  await expect(page.locator('path.lie')).toHaveAttribute('d', /^M/);
+  await paint.getByText('Difference', { exact: true }).click();
+  await expect(page.locator('.over.difference img')).toBeVisible();
+  await paint.getByRole('button', { name: 'How near does it come?' }).click();
+  await expect(paint.getByTestId('judged')).toContainText(/ΔE \d+\.\d from the picture/);
+  await paint.getByText('Stitches', { exact: true }).click();
+  // What lies on top becomes parts of their own, but for what is struck out.
+  await paint.getByTestId('on-top').click();
+  const rows = paint.getByRole('list', { name: 'Lights and hairs' }).getByRole('checkbox');
+  await expect(rows.first()).toBeChecked();
+  const found = await rows.count();
+  if (found > 1) await rows.last().click();
+  const added = Math.max(1, found - 1);
+  await paint.getByRole('button', { name: /worked last$/ }).click();
+  await expect(bench.figure('Parts')).toHaveText(String(1 + added));
+  // A stroke leads the lie; a mark says what matters most.
+  await paint.getByRole('button', { name: 'Lead the lie by a stroke' }).click();
+  await bench.drawOver('part-1', [
+    [0.3, 0.3],
+    [0.4, 0.6],
+  ]);
+  await expect(paint).toContainText('1 stroke lead');
+  await paint.getByRole('button', { name: 'Mark an eye' }).click();
+  await bench.drawOver('part-1', [
+    [0.6, 0.5],
+    [0.64, 0.5],
+  ]);
+  await expect(paint).toContainText('1 mark of what matters most');
+  await page.keyboard.press('Escape');
+  // The pattern marks its shades; the order has a step for each that is in use.
+  await bench.goTo('Transfer');
+  await expect(bench.card.getByText('Borders of shades, with their numbers and key')).toBeVisible();
+  for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(bench.figure('Parts')).toHaveText('1');
+});
+
+test('a painting whose picture is taken away says so, and has it back', async ({ bench, page }) => {
+  await bench.open('/piece/demo-cat/drawing');
+  await expect(page.locator('.overlay image')).toBeVisible();
+  await bench.card.getByRole('button', { name: 'Remove it' }).click();
+  await bench.goTo('Stitches');
+  await bench.pick('Cat');
+  await expect(bench.card).toContainText('Its picture is gone');
+  await page.keyboard.press('f');
+  await expect(bench.card).toContainText('there is no such picture');
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(bench.card).not.toContainText('there is no such picture');
+});

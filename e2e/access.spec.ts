@@ -62,7 +62,7 @@ async function checkBy(page: Page, theme: 'light' | 'lamp', runOnly: string[], w
 
 test('the bench and the stitch book meet WCAG 2.2 AA as far as a checker can tell', async ({ bench, page }) => {
   await bench.open();
-  await expect(page.locator('canvas[data-painted]')).toHaveCount(8);
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(9);
   await check(page, 'bench');
   await page.goto('/stitches/couching');
   await expect(page.getByRole('heading', { name: 'Couching' })).toBeVisible();

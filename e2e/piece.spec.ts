@@ -14,7 +14,7 @@ const FLOWER = svg(
 test('opens on the demo pieces, worked by their stitches', async ({ bench, page }) => {
   await bench.open();
   await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
-  await expect(page.locator('canvas[data-painted]')).toHaveCount(8);
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(9);
   await page.getByRole('button', { name: /^Kite/ }).click();
   await expect(bench.figure('Parts')).toHaveText('20');
   await expect(page.locator('.picture[data-painted]')).toBeVisible();

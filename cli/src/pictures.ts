@@ -28,6 +28,13 @@ async function canvas(): Promise<Outcome<Canvas>> {
   }
 }
 
+/** How files of the kinds that are read begin: at a place, with these bytes. */
+const SIGNATURES: readonly (readonly [at: number, mark: Buffer])[] = [
+  [0, Buffer.from([0x89, 0x50, 0x4e, 0x47])],
+  [0, Buffer.from([0xff, 0xd8, 0xff])],
+  [8, Buffer.from('WEBP')],
+];
+
 /** The pixels of a PNG, JPEG or WebP file, no finer than stitches can show. */
 export async function decodePicture(file: string): Promise<Outcome<Raster>> {
   try {
@@ -49,6 +56,8 @@ export async function learnOwnPicture(piece: Piece): Promise<Outcome<null>> {
 }
 
 async function decoded(bytes: Buffer, name: string): Promise<Outcome<Raster>> {
+  const refused = failure(`${name} is no picture that can be read: expected PNG, JPEG or WebP`);
+  if (!SIGNATURES.some(([at, mark]) => bytes.subarray(at, at + mark.length).equals(mark))) return refused;
   const found = await canvas();
   if (!found.ok) return found;
   const { createCanvas, loadImage } = found.value;
@@ -61,7 +70,7 @@ async function decoded(bytes: Buffer, name: string): Promise<Outcome<Raster>> {
     const raster = { width, height, rgba: brush.getImageData(0, 0, width, height).data };
     return success(Math.max(width, height) > LONGEST_PX ? shrunk(raster, LONGEST_PX) : raster);
   } catch {
-    return failure(`${name} is no picture that can be read: expected PNG, JPEG or WebP`);
+    return refused;
   }
 }
 

@@ -1,11 +1,12 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
-import { runPlan } from './runPlan.ts';
+import { createCanvas } from '@napi-rs/canvas';
+import { runPlan, runPlanWithPictures } from './runPlan.ts';
 
 const pool = 'demo/pieces/rock-pool.junctura.json';
 
@@ -94,6 +95,79 @@ const contract = z.strictObject({
       figures: z.record(z.string(), z.union([z.number(), z.string()])),
     }),
   ),
+});
+
+/** A picture of grey bands that run up and down, so many pixels to a side. */
+function bandsPicture(name: string, size: number): string {
+  const canvas = createCanvas(size, size);
+  const brush = canvas.getContext('2d');
+  for (let x = 0; x < size; x++) {
+    const light = Math.round(128 + 90 * Math.sin((40 * x) / size));
+    brush.fillStyle = `rgb(${light}, ${light}, ${light})`;
+    brush.fillRect(x, 0, 1, size);
+  }
+  const file = join(folder, name);
+  writeFileSync(file, canvas.toBuffer('image/png'));
+  return file;
+}
+async function painted(...args: string[]): Promise<z.infer<typeof paintedContract>> {
+  const outcome = await runPlanWithPictures(args);
+  if (!outcome.ok) throw new Error(outcome.problem);
+  return paintedContract.parse(JSON.parse(JSON.stringify(outcome.value)));
+}
+const share = z.number().min(0).max(1);
+const paintedContract = z.object({
+  parts: z.array(z.object({ id: z.string(), passes: z.array(z.object({ stitch: z.string(), strands: z.number() })) })),
+  hoop: z.object({ nominalMm: z.number() }),
+  painting: z.strictObject({
+    shades: z.number().int().min(1),
+    stitches: z.number().int().min(1),
+    deltaE: z.strictObject({ mean: z.number().min(0), p95: z.number().min(0) }),
+    floor: z.strictObject({ mean: z.number().min(0) }),
+    lonelyShare: share,
+  }),
+});
+
+describe('painting from a picture', () => {
+  it('paints the largest area of a drawing, or the one that is named, and writes the stitched picture at its size', async () => {
+    const picture = bandsPicture('bands.png', 300);
+    const out = join(folder, 'stitched.png');
+    const args = [drawing, '--paint', picture, '--shades', '6', '--hoop', '100', '--fit'];
+    const largest = await painted(...args, '--picture', out, '--dpi', '60');
+    expect(largest.parts.find(({ id }) => id === 'field')!.passes.map(({ stitch }) => stitch)).toContain(
+      'needle-painting',
+    );
+    expect(largest.painting.shades).toBeLessThanOrEqual(6);
+    const { deltaE, floor } = largest.painting;
+    expect(deltaE.mean).toBeLessThanOrEqual(1.35 * floor.mean + 1);
+    // Signature, and the width in the header: as many dots as the picture is wide on the cloth.
+    const written = readFileSync(out);
+    expect(written.subarray(1, 4).toString()).toBe('PNG');
+    expect(written.readUInt32BE(16)).toBeGreaterThan((60 * 60) / 25.4);
+    await expect(painted(...args, '--outline-part', 'edge')).rejects.toThrow(/no area called 'edge'/);
+  });
+
+  it('makes one part of a picture alone, however it is asked', async () => {
+    const picture = bandsPicture('alone.png', 120);
+    const [bare, named] = [
+      await painted(picture, '--paint', '--shades', '4', '--hoop', '75', '--fit'),
+      await painted(picture, '--shades', '4', '--paint', picture, '--hoop', '75', '--fit'),
+    ];
+    expect(named.painting).toEqual(bare.painting);
+    expect(bare.parts.map(({ id }) => id)).toEqual(['picture']);
+    expect(bare.hoop.nominalMm).toBe(75);
+  });
+
+  it.each([
+    [['--paint', 'nowhere.png'], /no picture nowhere\.png/],
+    [['--paint', drawing], /no picture that can be read/],
+    [['--paint', 'x.png', '--shades', '1'], /--shades takes a number from 2 to 50/],
+    [['--shades', '8'], /go with --paint/],
+    [['--dpi', '300'], /go with --picture/],
+  ])('refuses %j in a sentence', async (args, expected) => {
+    const outcome = await runPlanWithPictures([drawing, ...args]);
+    expect(outcome.ok ? '' : outcome.problem).toMatch(expected);
+  });
 });
 
 describe('the headless planner', () => {

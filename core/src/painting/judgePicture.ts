@@ -1,5 +1,5 @@
-import { deltaE, labOf, type Lab, type PictureColour } from '../colour/index.ts';
-import type { PictureBelow } from '../drawing/index.ts';
+import { coloursOfPicture, deltaE, labOf, type Lab, type PictureColour } from '../colour/index.ts';
+import { shrunk, type PictureBelow } from '../drawing/index.ts';
 import type { Region } from '../geometry/index.ts';
 import { blur } from './blur.ts';
 import { groundBelow } from './ground.ts';
@@ -77,7 +77,7 @@ export function judgePicture(
   const bright = share((l) => l > BRIGHT_L);
   if (dark > MUCH) faults.push({ id: 'dark', share: dark });
   if (bright > MUCH) faults.push({ id: 'bright', share: bright });
-  faults.push(...reachOf(colours, shades), ...castOf(colours));
+  faults.push(...reachOf(colours, shades), ...castOf(coloursOfPicture(shrunk(below.picture, CAST_PX), CAST_COLOURS)));
   const detailMm = DETAIL_WIDTHS * laidMm;
   return { detailMm, detailPx: detailMm * pxPerMm, faults };
 }
@@ -113,6 +113,10 @@ function reachOf(colours: readonly PictureColour[], shades: readonly { readonly 
   const share = far.reduce((sum, colour) => sum + colour.share, 0);
   return share > 0.05 ? [{ id: 'out-of-reach', share, hex: far[0]!.hex }] : [];
 }
+
+/** The light of a picture is told by all of it, seen small. */
+const CAST_PX = 240;
+const CAST_COLOURS = 48;
 
 /** The lightest of a picture is most often white: where it is strongly tinted, the light was. */
 function castOf(colours: readonly PictureColour[]): PictureFault[] {

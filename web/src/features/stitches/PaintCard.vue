@@ -181,6 +181,6 @@ function draw(draws: 'guides' | 'eye'): void {
 .paint {
   gap: 8px;
   padding: 12px 0;
-  border-block: 1px solid var(--chalk);
+  border-top: 1px solid var(--chalk);
 }
 </style>

@@ -3,7 +3,7 @@ import { isInside, type Region } from '../geometry/index.ts';
 import { Move, neighbourhood, type StitchPath } from '../stitches/index.ts';
 import { blur } from './blur.ts';
 import type { Ground } from './ground.ts';
-import { LINEAR } from './pictureField.ts';
+import { encoded, LINEAR } from './light.ts';
 import { smallPatches } from './shadeStitches.ts';
 
 /** How near stitches come to the picture that they show. */
@@ -96,11 +96,6 @@ export function judgePainting(region: Region, ground: Ground, worked: Worked): P
     bareShare: bare / places,
     lonelyShare: lonely / Math.max(1, worked.path.starts.length),
   };
-}
-
-/** sRGB of a share of light, 0–1. */
-function encoded(value: number): number {
-  return value <= 0.0031308 ? 12.92 * value : 1.055 * value ** (1 / 2.4) - 0.055;
 }
 
 /** Each stitch from where it comes up to where it goes down, `x0, y0, x1, y1, …`. */

@@ -3,7 +3,7 @@ import { shrunk, type PictureBelow } from '../drawing/index.ts';
 import type { Region } from '../geometry/index.ts';
 import { blur } from './blur.ts';
 import { groundBelow } from './ground.ts';
-import { LINEAR } from './pictureField.ts';
+import { lightnessOfCells } from './light.ts';
 
 /** What speaks against painting from a picture as it is, with its figures. */
 export type PictureFault =
@@ -61,10 +61,7 @@ export function judgePicture(
   if (ground.besideShare > 0.02) faults.push({ id: 'beside', share: ground.besideShare });
   const wantedPxPerMm = PX_TO_A_WIDTH / laidMm;
   if (pxPerMm < wantedPxPerMm) faults.push({ id: 'coarse', pxPerMm, wantedPxPerMm });
-  const light = Float32Array.from({ length: ground.columns * ground.rows }, (_, i) => {
-    const [r, g, blue] = [ground.rgb[3 * i]!, ground.rgb[3 * i + 1]!, ground.rgb[3 * i + 2]!];
-    return 100 * Math.cbrt(0.2126 * LINEAR[r]! + 0.7152 * LINEAR[g]! + 0.0722 * LINEAR[blue]!);
-  });
+  const light = lightnessOfCells(ground.rgb);
   const spread = spreadOf(light);
   if (spread < 1) faults.push({ id: 'plain' });
   else {
@@ -73,7 +70,7 @@ export function judgePicture(
   }
   const share = (test: (l: number) => boolean): number =>
     light.reduce((sum, l) => sum + (test(l) ? 1 : 0), 0) / light.length;
-  const dark = share((l) => l < 100 * Math.cbrt(DARK_L / 903.3));
+  const dark = share((l) => l < DARK_L);
   const bright = share((l) => l > BRIGHT_L);
   if (dark > MUCH) faults.push({ id: 'dark', share: dark });
   if (bright > MUCH) faults.push({ id: 'bright', share: bright });

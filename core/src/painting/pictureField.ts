@@ -8,6 +8,7 @@ import {
 } from '../geometry/index.ts';
 import { blur } from './blur.ts';
 import type { Ground } from './ground.ts';
+import { luminanceAt } from './light.ts';
 
 /** The field is worked out on a grid of about this step, mm, and no more cells to a side than this. */
 const STEP_MM = 0.3;
@@ -102,7 +103,7 @@ function lightnessOf({ x0, y0, stepMm, columns, rows, rgb }: Ground): Light {
       for (let j = row * every; j < Math.min(rows, (row + 1) * every); j++) {
         for (let i = column * every; i < Math.min(columns, (column + 1) * every); i++) {
           const at = 3 * (j * columns + i);
-          sum += 0.2126 * LINEAR[rgb[at]!]! + 0.7152 * LINEAR[rgb[at + 1]!]! + 0.0722 * LINEAR[rgb[at + 2]!]!;
+          sum += luminanceAt(rgb, at);
           count++;
         }
       }
@@ -112,12 +113,6 @@ function lightnessOf({ x0, y0, stepMm, columns, rows, rgb }: Ground): Light {
   const middle = ((every - 1) / 2) * stepMm;
   return { x0: x0 + middle, y0: y0 + middle, stepMm: every * stepMm, columns: wide, rows: high, values };
 }
-
-/** Light by the value of a channel (sRGB, IEC 61966-2-1). */
-export const LINEAR = Float32Array.from({ length: 256 }, (_, v) => {
-  const share = v / 255;
-  return share <= 0.04045 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4;
-});
 
 /** The change of a grid at a cell, by the kernel that keeps angles best (Scharr 2000). */
 function scharr(grid: Float32Array, at: number, columns: number): [gx: number, gy: number] {

@@ -2,8 +2,8 @@
 import { mapPoints } from '@junctura/core/geometry';
 import { refOf, type Shade } from '@junctura/core/materials';
 import { plural } from '@junctura/core/measure';
-import { setGuides, setPainting, type Piece } from '@junctura/core/piece';
-import { paintPart, type OwnFactors, type PlannedPart } from '@junctura/core/work';
+import { setGuides, setPainting, setPasses, type Piece } from '@junctura/core/piece';
+import { paintPart, passesAsWorked, type OwnFactors, type PlannedPart } from '@junctura/core/work';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { ErrorCurve } from '../colours/index.ts';
@@ -90,6 +90,18 @@ async function paint(): Promise<void> {
 function work(): void {
   if (chosen.value.length > 0) opened.edit(paintPart(opened.piece, props.planned, chosen.value.map(refOf)));
 }
+/** Shades that were chosen and in which no stitch is. */
+const unused = computed(() =>
+  (pass.value?.threads ?? []).flatMap(({ colour, path }) =>
+    colour !== null && path.starts.length === 0 ? [colour] : [],
+  ),
+);
+function dropUnused(): void {
+  const passes = passesAsWorked(props.planned).map((own) =>
+    own.stitch === 'needle-painting' ? { ...own, shades: own.shades.filter((id) => !unused.value.includes(id)) } : own,
+  );
+  opened.edit(setPasses(opened.piece, new Map([[part.value.id, passes]]), 'Drop shades that are not used'));
+}
 function setCount(next: number): void {
   count.value = next;
   if (found.value) work();
@@ -154,6 +166,11 @@ function draw(draws: 'guides' | 'eye'): void {
           </p>
         </template>
       </template>
+      <p v-if="unused.length > 0" class="small">
+        {{ plural(unused.length, 'shade') }} of its {{ pass!.shades.length }} would be for fewer than four stitches in a
+        place.
+        <NButton size="tiny" @click="dropUnused">Do without</NButton>
+      </p>
       <div class="row">
         <NButton size="small" @click="draw('guides')">Lead the lie by a stroke</NButton>
         <NButton size="small" @click="draw('eye')">Mark an eye</NButton>

@@ -124,7 +124,7 @@ test('the stitch book finds stitches by any name and shows how they are worked, 
   await bench.pick('Tail');
   await page.getByRole('link', { name: 'How it is worked' }).click();
   await expect(page.getByRole('heading', { name: 'Stem stitch' })).toBeVisible();
-  await page.getByLabel('Search the stitches').fill('needle painting');
+  await page.getByLabel('Search the stitches').fill('soft shading');
   await expect(page.getByRole('navigation', { name: 'Stitches' }).getByRole('link')).toHaveCount(1);
   await page.getByRole('link', { name: 'Long-and-short stitch' }).click();
   await expect(page.getByText('10 cm² takes')).toBeVisible();

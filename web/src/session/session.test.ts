@@ -193,8 +193,7 @@ describe('what is planned', () => {
     expect(workings.current).toBe(before);
     delayMs = () => 0;
     workings.resume();
-    await wait(40);
-    expect([workings.isStopped, workings.isStale]).toEqual([false, false]);
+    await vi.waitFor(() => expect([workings.isStopped, workings.isStale]).toEqual([false, false]), 5000);
     expect(workings.current).not.toBe(before);
   });
 

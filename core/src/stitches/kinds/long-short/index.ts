@@ -8,7 +8,7 @@ export const longShort = describeStitch({
   care: { oneShade: 1.5, shaded: 2.2 },
   id: 'long-short',
   name: 'Long-and-short stitch',
-  otherNames: ['needle painting', 'soft shading', 'plumage stitch'],
+  otherNames: ['soft shading', 'plumage stitch', 'silk shading'],
   purpose: 'Soft surfaces without rows: petals, fur, feathers. One strand blends best.',
   params,
   canShade: true,

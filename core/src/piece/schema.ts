@@ -107,7 +107,7 @@ const passSchema = z
   .strictObject({
     /** Padding and filling work the shape itself, edge and outline its outline, the vein its middle line, accents points. */
     role: z.enum(PASS_ROLES),
-    stitch: z.enum(STITCH_IDS),
+    stitch: z.enum(STITCH_IDS, { error: 'no such stitch' }),
     /** What differs from the stitch's defaults. */
     params: z.record(z.string(), z.union([z.number(), z.string()])),
     /** The way the stitches lie, degrees anticlockwise from the x axis of the drawing as placed; null: as proposed. */

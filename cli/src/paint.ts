@@ -1,13 +1,11 @@
 import { Planner } from '@junctura/core/advice';
 import type { Raster } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { laidWidthMm, RANGES, refOf, threadKind } from '@junctura/core/materials';
-import { coloursPainted, growShades, learnPicture, pictureBelow } from '@junctura/core/painting';
+import { learnPicture } from '@junctura/core/painting';
 import { applyEdit, emptyPiece, newColour, newPart, type Piece, type Underlay } from '@junctura/core/piece';
-import { paintPart, USUAL_FACTORS } from '@junctura/core/work';
+import { paintInCotton, USUAL_FACTORS } from '@junctura/core/work';
 import type { PaintOptions } from './options.ts';
 
-const THREAD = 'stranded-cotton';
 /** A picture without a drawing is laid out so wide at first, mm. */
 const PICTURE_MM = 100;
 /** What the picture is called inside the piece: it is never written out. */
@@ -75,11 +73,7 @@ export function painted(piece: Piece, picture: Raster, { shades, part }: PaintOp
       part === null ? 'The drawing has no area to paint.' : `the drawing has no area called '${part}' to paint`,
     );
   }
-  const below = pictureBelow(piece)!;
-  const colours = coloursPainted(wanted.placed.shape.region, below, laidWidthMm(threadKind(THREAD)!, 1));
-  const all = RANGES.filter(({ thread }) => thread === THREAD).flatMap((range) => [...range.shades]);
-  const chosen = growShades(colours, all, shades).shades;
-  const edit = paintPart(piece, wanted, chosen.map(refOf));
+  const edit = paintInCotton(piece, wanted, shades);
   const outcome = edit && applyEdit(piece, edit);
   if (!outcome) return failure('Nothing of the picture lies below the part.');
   return outcome.ok ? success(outcome.value) : outcome;

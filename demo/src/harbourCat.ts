@@ -1,9 +1,8 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { Planner } from '@junctura/core/advice';
-import { laidWidthMm, RANGES, refOf, threadKind } from '@junctura/core/materials';
-import { coloursPainted, growShades, learnPicture, pictureBelow } from '@junctura/core/painting';
+import { learnPicture } from '@junctura/core/painting';
 import { applyEdit, plainHoop, type Piece } from '@junctura/core/piece';
-import { paintPart, USUAL_FACTORS } from '@junctura/core/work';
+import { paintInCotton, USUAL_FACTORS } from '@junctura/core/work';
 import { catOutline, catPicture, WHISKERS } from './catPicture.ts';
 import { area, drawing, group, line, pieceOf, worked } from './draw.ts';
 
@@ -48,10 +47,7 @@ export function harbourCatPiece(): Piece {
   const piece: Piece = { ...drawn, drawing: { ...drawn.drawing, underlay } };
   learnPicture(address, picture);
   const [cat] = new Planner().plan(piece, USUAL_FACTORS).plan.parts;
-  const laidMm = laidWidthMm(threadKind('stranded-cotton')!, 1);
-  const colours = coloursPainted(cat!.placed.shape.region, pictureBelow(piece)!, laidMm);
-  const cotton = RANGES.filter(({ thread }) => thread === 'stranded-cotton').flatMap(({ shades }) => [...shades]);
-  const edit = paintPart(piece, cat!, growShades(colours, cotton, SHADES).shades.map(refOf));
+  const edit = paintInCotton(piece, cat!, SHADES);
   const outcome = edit && applyEdit(piece, edit);
   if (!outcome?.ok) throw new Error('harbourCatPiece: the cat could not be painted');
   return outcome.value;

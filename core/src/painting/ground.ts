@@ -20,15 +20,40 @@ export interface Ground {
   readonly rows: number;
   /** Red, green, blue, 0–255, cell by cell. */
   readonly rgb: Uint8Array;
-  /** The share of the region’s box that lies beside the picture, 0–1. */
-  readonly besideShare: number;
+}
+
+let last: { region: Region; below: PictureBelow; laidMm: number; ground: Ground | null } | null = null;
+
+/** The picture below a region, as {@link laidBelow} lays it. What was asked for last is most often asked for next: in other shades, for its colours, to be judged. */
+export function groundBelow(region: Region, below: PictureBelow, laidMm: number): Ground | null {
+  if (last?.region !== region || last.below !== below || last.laidMm !== laidMm) {
+    last = { region, below, laidMm, ground: laidBelow(region, below, laidMm) };
+  }
+  return last.ground;
+}
+
+/** To a side of a box so many places are looked at, whether they lie beside the picture. */
+const LOOKS = 200;
+
+/** The share of a region's box that lies beside the picture, 0–1. */
+export function shareBeside(region: Region, { picture, toPicture: [a, b, c, d, e, f] }: PictureBelow): number {
+  const box = boxOf(region);
+  if (!box) return 0;
+  let beside = 0;
+  for (let i = 0; i < LOOKS * LOOKS; i++) {
+    const x = box.minX + (((i % LOOKS) + 0.5) / LOOKS) * (box.maxX - box.minX);
+    const y = box.minY + ((Math.floor(i / LOOKS) + 0.5) / LOOKS) * (box.maxY - box.minY);
+    const [u, v] = [a * x + c * y + e, b * x + d * y + f];
+    if (u < 0 || v < 0 || u >= picture.width || v >= picture.height) beside++;
+  }
+  return beside / LOOKS ** 2;
 }
 
 /**
  * Lays a picture below a region. Where the picture is finer than the thread, each cell is the mean of what falls on it; where it is coarser,
  * colours run smoothly from pixel to pixel. Transparent places are white; beside the picture its edge goes on.
  */
-export function groundBelow(region: Region, { picture, toPicture }: PictureBelow, laidMm: number): Ground | null {
+function laidBelow(region: Region, { picture, toPicture }: PictureBelow, laidMm: number): Ground | null {
   const box = boxOf(region);
   if (!box) return null;
   const [width, height] = [box.maxX - box.minX + 2 * AROUND_MM, box.maxY - box.minY + 2 * AROUND_MM];
@@ -39,18 +64,14 @@ export function groundBelow(region: Region, { picture, toPicture }: PictureBelow
   const [a, b, c, d, e, f] = toPicture;
   const pxPerCell = Math.sqrt(Math.abs(a * d - b * c)) * stepMm;
   const take = pxPerCell > 1 ? meanOf(Math.min(6, Math.ceil(pxPerCell)), toPicture, stepMm) : between;
-  let beside = 0;
   for (let row = 0, at = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++, at += 3) {
       const [x, y] = [x0 + column * stepMm, y0 + row * stepMm];
       const [u, v] = [a * x + c * y + e, b * x + d * y + f];
-      const isInBox = x >= box.minX && x <= box.maxX && y >= box.minY && y <= box.maxY;
-      if (isInBox && (u < 0 || v < 0 || u >= picture.width || v >= picture.height)) beside++;
       take(picture, u, v, rgb, at);
     }
   }
-  const inBox = ((box.maxX - box.minX) * (box.maxY - box.minY)) / stepMm ** 2;
-  return { x0, y0, stepMm, columns, rows, rgb, besideShare: Math.min(1, beside / Math.max(1, inBox)) };
+  return { x0, y0, stepMm, columns, rows, rgb };
 }
 
 type Take = (picture: PictureBelow['picture'], u: number, v: number, out: Uint8Array, at: number) => void;
@@ -109,10 +130,12 @@ export function keyAt(rgb: Uint8Array, cell: number): number {
   return ((rgb[at]! >> SHIFT) << (2 * BITS)) | ((rgb[at + 1]! >> SHIFT) << BITS) | (rgb[at + 2]! >> SHIFT);
 }
 
-const labs = new Float32Array(3 << (3 * BITS)).fill(NaN);
+/** By key, filled as colours are met; made when the first is. */
+let labs: Float32Array | null = null;
 
 /** CIELAB of a key, in the middle of what it stands for. */
 export function labOfKey(key: number, out: Float64Array): void {
+  labs ??= new Float32Array(3 << (3 * BITS)).fill(NaN);
   const at = 3 * key;
   if (Number.isNaN(labs[at]!)) {
     const channel = (shift: number): number =>

@@ -27,7 +27,7 @@ export function paintingOf(
   shades: readonly Lab[],
   laidMm: number,
 ): Painting | null {
-  const ground = groundOf(region, below, laidMm);
+  const ground = groundBelow(region, below, laidMm);
   if (!ground) return null;
   return {
     ground,
@@ -39,17 +39,9 @@ export function paintingOf(
   };
 }
 
-let lastGround: { region: Region; below: PictureBelow; laidMm: number; ground: Ground | null } | null = null;
 let lastField: { ground: Ground; strokes: string; field: PictureField } | null = null;
 
-/** What was looked at last is most often looked at next: in other shades, with another stroke. */
-function groundOf(region: Region, below: PictureBelow, laidMm: number): Ground | null {
-  if (lastGround?.region !== region || lastGround.below !== below || lastGround.laidMm !== laidMm) {
-    lastGround = { region, below, laidMm, ground: groundBelow(region, below, laidMm) };
-  }
-  return lastGround.ground;
-}
-
+/** A stroke bends the field; other shades do not. */
 function fieldOf(ground: Ground, region: Region, drawn: readonly Polyline[]): PictureField {
   const strokes = drawn.map(({ points }) => points.join(' ')).join('|');
   if (lastField?.ground !== ground || lastField.strokes !== strokes) {

@@ -1,5 +1,5 @@
 export { isLearnt, learnPicture, pictureBelow } from './decoded.ts';
-export { groundBelow, type Ground } from './ground.ts';
+export { groundBelow, shareBeside, type Ground } from './ground.ts';
 export { paintingOf, type Painting } from './guide.ts';
 export { judgePainting, type PaintingReport, type Worked } from './judge.ts';
 export { coloursPainted, growShades, type Eye } from './paintShades.ts';

@@ -2,7 +2,7 @@ import { coloursOfPicture, deltaE, labOf, type Lab, type PictureColour } from '.
 import { shrunk, type PictureBelow } from '../drawing/index.ts';
 import type { Region } from '../geometry/index.ts';
 import { blur } from './blur.ts';
-import { groundBelow } from './ground.ts';
+import { groundBelow, shareBeside } from './ground.ts';
 import { lightnessOfCells } from './light.ts';
 
 /** What speaks against painting from a picture as it is, with its figures. */
@@ -58,7 +58,8 @@ export function judgePicture(
   const [a, b, c, d] = below.toPicture;
   const pxPerMm = Math.sqrt(Math.abs(a * d - b * c));
   const faults: PictureFault[] = [];
-  if (ground.besideShare > 0.02) faults.push({ id: 'beside', share: ground.besideShare });
+  const beside = shareBeside(region, below);
+  if (beside > 0.02) faults.push({ id: 'beside', share: beside });
   const wantedPxPerMm = PX_TO_A_WIDTH / laidMm;
   if (pxPerMm < wantedPxPerMm) faults.push({ id: 'coarse', pxPerMm, wantedPxPerMm });
   const light = lightnessOfCells(ground.rgb);

@@ -1,12 +1,12 @@
 import { deltaE, type Lab } from '../colour/index.ts';
-import { neighbourhood } from '../stitches/index.ts';
+import { neighbourhood, patchesOf, type Neighbourhood } from '../stitches/index.ts';
 import { cellAt, keyAt, labOfKey, type Ground } from './ground.ts';
 
 /** What it costs a stitch to be of another shade than all its neighbours, ΔE2000. */
 const ALONE = 0.6;
 const ROUNDS = 6;
 /** Fewer stitches of one shade together than this nobody changes the needle for … */
-export const LEAST_PATCH = 4;
+const LEAST_PATCH = 4;
 /** … unless any other shade would be so much further off: a telling light, ΔE2000. */
 const TELLING = 14;
 /** The picture along a stitch is looked at in steps of this share of a thread. */
@@ -108,13 +108,8 @@ function leastOf(costs: Float32Array, from: number, size: number): number {
   return best;
 }
 
-interface Near {
-  readonly firsts: Int32Array;
-  readonly others: Int32Array;
-}
-
 /** Gives patches of too few stitches to the shade beside them that suits best; returns how many stitches were given. */
-function giveUpSmall(chosen: Uint8Array, costs: Float32Array, size: number, near: Near): number {
+function giveUpSmall(chosen: Uint8Array, costs: Float32Array, size: number, near: Neighbourhood): number {
   let given = 0;
   for (const patch of smallPatches(chosen, near)) {
     const beside = new Set(
@@ -133,23 +128,6 @@ function giveUpSmall(chosen: Uint8Array, costs: Float32Array, size: number, near
 }
 
 /** Stitches of one shade that lie together, fewer than are worth a needle. */
-export function smallPatches(chosen: Uint8Array, { firsts, others }: Near): number[][] {
-  const seen = new Uint8Array(chosen.length);
-  const small: number[][] = [];
-  for (let i = 0; i < chosen.length; i++) {
-    if (seen[i]) continue;
-    const patch = [i];
-    seen[i] = 1;
-    // A patch grows while it is walked.
-    for (const next of patch) {
-      for (let k = firsts[next]!; k < firsts[next + 1]!; k++) {
-        const other = others[k]!;
-        if (seen[other] || chosen[other] !== chosen[i]) continue;
-        seen[other] = 1;
-        patch.push(other);
-      }
-    }
-    if (patch.length < LEAST_PATCH) small.push(patch);
-  }
-  return small;
+export function smallPatches(chosen: Uint8Array, near: Neighbourhood): number[][] {
+  return patchesOf(chosen, near).filter(({ length }) => length < LEAST_PATCH);
 }

@@ -20,7 +20,7 @@ export {
   type ParamTable,
 } from './params.ts';
 export { isStitchId, STITCH_IDS, STITCHES, stitchKind, type StitchId } from './registry.ts';
-export { neighbourhood, type Neighbourhood } from './shared/neighbourhood.ts';
+export { neighbourhood, patchesOf, type Neighbourhood } from './shared/neighbourhood.ts';
 export { knotDiameterMm, wrapsToCover } from './shared/knotSize.ts';
 export { WIDEST_FIELD_MM2 } from './shared/limits.ts';
 export { workStitch } from './work.ts';

@@ -23,7 +23,7 @@ export { beyondBudget, MOST_STITCHES, roughStitches } from './stitchBudget.ts';
 export { stopMm } from './stopMm.ts';
 export { workAllIn } from './workAllIn.ts';
 export { judgePainted } from './judgePainted.ts';
-export { paintPart } from './paintPart.ts';
+export { paintInCotton, paintPart } from './paintPart.ts';
 export { shadeParts } from './shadeParts.ts';
 export { longestFrontRunMm } from './spans.ts';
 export { usesColour } from './usesColour.ts';

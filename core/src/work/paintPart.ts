@@ -1,4 +1,5 @@
-import type { ShadeRef } from '../materials/index.ts';
+import { laidWidthMm, RANGES, refOf, threadKind, type ShadeRef } from '../materials/index.ts';
+import { coloursPainted, growShades, pictureBelow } from '../painting/index.ts';
 import {
   colourInShade,
   editOf,
@@ -9,6 +10,8 @@ import {
   type Piece,
 } from '../piece/index.ts';
 import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
+
+const COTTON = 'stranded-cotton';
 
 /**
  * Paints an area from the picture below it: its filling becomes needle painting in one strand, in these shades. What else is worked of it
@@ -23,7 +26,7 @@ export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly S
   const before = passes.find(({ role }) => role === 'filling');
   const same = before?.stitch === 'needle-painting' ? before : null;
   const painted: Pass = {
-    ...(same ?? plainPass('needle-painting', before?.thread ?? 'stranded-cotton', 1)),
+    ...(same ?? plainPass('needle-painting', before?.thread ?? COTTON, 1)),
     strands: 1,
     shades: ids,
   };
@@ -45,4 +48,16 @@ export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly S
       ),
     ],
   ]);
+}
+
+/**
+ * Paints an area from the picture below it in the shades of stranded cotton that suit it best.
+ * @returns null where there is no area, or no picture below it
+ */
+export function paintInCotton(piece: Piece, planned: PlannedPart, count: number): Edit | null {
+  const below = pictureBelow(piece);
+  if (!below) return null;
+  const colours = coloursPainted(planned.placed.shape.region, below, laidWidthMm(threadKind(COTTON)!, 1));
+  const cotton = RANGES.filter(({ thread }) => thread === COTTON).flatMap(({ shades }) => [...shades]);
+  return paintPart(piece, planned, growShades(colours, cotton, count).shades.map(refOf));
 }

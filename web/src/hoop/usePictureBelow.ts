@@ -1,9 +1,8 @@
 import { pictureOnCloth, type EdgesBelow, type PictureBelow, type Raster } from '@junctura/core/drawing';
 import { inverse } from '@junctura/core/geometry';
-import { blobOfAddress } from '../keeping/files.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useSettings } from '../session/settings.ts';
-import { drawnSmall, openPicture, pixelsOf } from '../workers/openPicture.ts';
+import { pixelsOfAddress } from '../workers/openPicture.ts';
 
 /** A hand is led to edges no further away than this on the screen, px. */
 const REACH_PX = 14;
@@ -17,17 +16,12 @@ export function usePictureBelow(): {
   const settings = useSettings();
   let below: { address: string; picture: Promise<Raster | null> } | null = null;
 
-  async function open(address: string): Promise<Raster | null> {
-    const blob = blobOfAddress(address);
-    const bitmap = blob && (await openPicture(blob));
-    return bitmap?.ok ? pixelsOf(drawnSmall(bitmap.value, Infinity)) : null;
-  }
-
   /** The picture and how it lies; null where there is none in view. */
   async function picture(): Promise<PictureBelow | null> {
     const { underlay } = opened.piece.drawing;
     if (!underlay || underlay.strength === 0) return null;
-    if (below?.address !== underlay.picture) below = { address: underlay.picture, picture: open(underlay.picture) };
+    if (below?.address !== underlay.picture)
+      below = { address: underlay.picture, picture: pixelsOfAddress(underlay.picture, Infinity) };
     const read = await below.picture;
     return read && { picture: read, toPicture: inverse(pictureOnCloth(opened.piece.placement, underlay)) };
   }

@@ -1,5 +1,6 @@
 import { MOST_PIXELS } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
+import { blobOfAddress } from '../keeping/files.ts';
 
 /** Opens a picture in a worker: turned as the camera says; of an animation the first. */
 export async function openPicture(file: Blob): Promise<Outcome<ImageBitmap>> {
@@ -33,4 +34,11 @@ export function pixelsOf(canvas: OffscreenCanvas): {
 } {
   const { width, height } = canvas;
   return { width, height, rgba: canvas.getContext('2d')!.getImageData(0, 0, width, height).data };
+}
+
+/** The pixels of a picture that is kept as a data address, no larger than so many along its longer side; null where it can't be read. */
+export async function pixelsOfAddress(address: string, longestPx: number): Promise<ReturnType<typeof pixelsOf> | null> {
+  const blob = blobOfAddress(address);
+  const opened = blob && (await openPicture(blob));
+  return opened?.ok ? pixelsOf(drawnSmall(opened.value, longestPx)) : null;
 }

@@ -1,4 +1,4 @@
-import { groundBelow, pictureBelow } from '../../painting/index.ts';
+import { pictureBelow, shareBeside } from '../../painting/index.ts';
 import type { PlanInput } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import type { Finding, FindingKinds } from '../finding.ts';
@@ -13,8 +13,7 @@ export function paintingFindings(piece: PlanInput, plan: Plan): Finding[] {
     if (!pass || !placed.box) return [];
     const below = pictureBelow(piece);
     if (!below) return [{ id: 'picture-gone', part: part.id, figures: { shades: pass.shades.length } }];
-    const ground = groundBelow(placed.shape.region, below, pass.laidMm * 8);
-    const percent = Math.round(100 * (ground?.besideShare ?? 0));
+    const percent = Math.round(100 * shareBeside(placed.shape.region, below));
     return percent < LEAST_PERCENT ? [] : [{ id: 'picture-beside', part: part.id, figures: { percent } }];
   });
 }

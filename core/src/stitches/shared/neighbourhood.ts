@@ -54,3 +54,25 @@ export function neighbourhood(stitches: Float32Array, reachMm: number): Neighbou
   }
   return { firsts, others: Int32Array.from(others) };
 }
+
+/** The stitches of one shade that lie side by side, patch by patch, each in the order of its stitches. */
+export function patchesOf(shades: Uint8Array, { firsts, others }: Neighbourhood): number[][] {
+  const seen = new Uint8Array(shades.length);
+  const patches: number[][] = [];
+  for (let i = 0; i < shades.length; i++) {
+    if (seen[i]) continue;
+    const patch = [i];
+    seen[i] = 1;
+    // A patch grows while it is walked.
+    for (const next of patch) {
+      for (let k = firsts[next]!; k < firsts[next + 1]!; k++) {
+        const other = others[k]!;
+        if (seen[other] || shades[other] !== shades[i]) continue;
+        seen[other] = 1;
+        patch.push(other);
+      }
+    }
+    patches.push(patch.sort((a, b) => a - b));
+  }
+  return patches;
+}

@@ -32,6 +32,15 @@ export const FLAT_FILLING = {
   findSeconds: 0,
 } as const;
 
+/** A filling that shades softly, its ends split into each other. */
+export const SOFT_SHADING = {
+  ...FLAT_FILLING,
+  canShade: true,
+  usualStrands: 1,
+  start: 'A firm line of split stitch along the edge, begun with tiny stitches inside.',
+  end: 'Slide the tail under the stitches behind.',
+} as const;
+
 /** A filling of rows of a line stitch. */
 export const ROW_FILLING = {
   ...FLAT_FILLING,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { deltaE, hexOf, labOf } from '@junctura/core/colour';
+import { labOf, labOfRgb, nearestColours } from '@junctura/core/colour';
 import { addParts } from '@junctura/core/drawing';
 import { pathData } from '@junctura/core/geometry';
 import { formatLength, plural } from '@junctura/core/measure';
@@ -35,9 +35,9 @@ async function look(): Promise<void> {
 
 /** The nearest of the shades that are on the needle already. */
 function hexFor({ rgb: [r, g, b] }: Ridge): string {
-  const lab = labOf(hexOf(r / 255, g / 255, b / 255));
   const hexes = props.pass.shades.map((id) => colourName(colourOf(opened.piece, id)).hex);
-  return hexes.reduce((best, hex) => (deltaE(labOf(hex), lab) < deltaE(labOf(best), lab) ? hex : best), hexes[0]!);
+  const shades = hexes.map((hex) => ({ hex, lab: labOf(hex) }));
+  return nearestColours(labOfRgb(r / 255, g / 255, b / 255), shades, 1)[0]!.item.hex;
 }
 const rows = computed(() => {
   const counts = { light: 0, hair: 0 };

@@ -1,20 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
-import { FLAT_FILLING } from '../../shared/traits.ts';
+import { SOFT_SHADING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const longShort = describeStitch({
-  ...FLAT_FILLING,
+  ...SOFT_SHADING,
   care: { oneShade: 1.5, shaded: 2.2 },
   id: 'long-short',
   name: 'Long-and-short stitch',
   otherNames: ['soft shading', 'plumage stitch', 'silk shading'],
   purpose: 'Soft surfaces without rows: petals, fur, feathers. One strand blends best.',
   params,
-  canShade: true,
-  usualStrands: 1,
-  start: 'A firm line of split stitch along the edge, begun with tiny stitches inside.',
-  end: 'Slide the tail under the stitches behind.',
   faults: [
     CLOTH_SHOWS,
     EDGE_RAGGED,

@@ -1,20 +1,16 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
-import { FLAT_FILLING } from '../../shared/traits.ts';
+import { SOFT_SHADING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
 export const needlePainting = describeStitch({
-  ...FLAT_FILLING,
+  ...SOFT_SHADING,
   care: { oneShade: 1.6, shaded: 2.4 },
   id: 'needle-painting',
   name: 'Needle painting',
   otherNames: ['thread painting', 'painted from a picture'],
   purpose: 'Fur, feathers, faces: one strand along the lie of the hair, each stitch in the shade that is just there.',
   params,
-  canShade: true,
-  usualStrands: 1,
-  start: 'A firm line of split stitch along the edge, begun with tiny stitches inside.',
-  end: 'Slide the tail under the stitches behind.',
   faults: [
     CLOTH_SHOWS,
     EDGE_RAGGED,

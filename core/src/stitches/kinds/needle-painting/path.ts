@@ -4,7 +4,7 @@ import type { PictureGuide, StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { rowsToDivide, type Row } from '../../shared/bands.ts';
 import { nearestEndFirst } from '../../shared/fillOrder.ts';
-import { neighbourhood } from '../../shared/neighbourhood.ts';
+import { neighbourhood, patchesOf } from '../../shared/neighbourhood.ts';
 
 interface Lengths {
   readonly shortMm: number;
@@ -43,9 +43,7 @@ export function workNeedlePainting(
   const stitches = Float32Array.from([...rows, ...fillingGaps(region, rows, context)]);
   const count = stitches.length / 4;
   const shades = context.picture?.shadesOf(stitches) ?? new Uint8Array(count);
-  const { patchOf, patches } = patchesOf(stitches, shades, PATCH_ROWS * lengths.spacingMm);
-  const members: number[][] = Array.from({ length: patches }, () => []);
-  for (let i = 0; i < count; i++) members[patchOf[i]!]!.push(i);
+  const members = patchesOf(shades, neighbourhood(stitches, PATCH_ROWS * lengths.spacingMm));
   const byShade = new Map<number, number[]>();
   members.forEach((patch, k) => {
     const shade = shades[patch[0]!]!;
@@ -206,30 +204,4 @@ function fillingGaps(region: Region, rows: readonly number[], { field, laidMm }:
     added.push(...stitch);
   }
   return added;
-}
-
-/** Which stitches of one shade lie together: the patch of each. */
-function patchesOf(
-  stitches: Float32Array,
-  shades: Uint8Array,
-  reachMm: number,
-): { patchOf: Int32Array; patches: number } {
-  const patchOf = new Int32Array(shades.length).fill(-1);
-  const { firsts, others } = neighbourhood(stitches, reachMm);
-  let patches = 0;
-  for (let i = 0; i < shades.length; i++) {
-    if (patchOf[i] !== -1) continue;
-    const waiting = [i];
-    patchOf[i] = patches;
-    for (let next = waiting.pop(); next !== undefined; next = waiting.pop()) {
-      for (let k = firsts[next]!; k < firsts[next + 1]!; k++) {
-        const other = others[k]!;
-        if (patchOf[other] !== -1 || shades[other] !== shades[i]) continue;
-        patchOf[other] = patches;
-        waiting.push(other);
-      }
-    }
-    patches++;
-  }
-  return { patchOf, patches };
 }

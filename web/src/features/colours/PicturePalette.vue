@@ -11,7 +11,7 @@ import { useWorkings } from '../../session/workings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import type { PalettePicture } from '../../workers/jobs.ts';
 import { WorkerClient } from '../../workers/workerClient.ts';
-import ErrorCurve from './ErrorCurve.vue';
+import ErrorCurve from '../../ui/ErrorCurve.vue';
 import NumberField from '../../ui/NumberField.vue';
 import TheDialog from '../../ui/TheDialog.vue';
 

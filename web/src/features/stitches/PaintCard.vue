@@ -6,7 +6,7 @@ import { setGuides, setPainting, setPasses, type Piece } from '@junctura/core/pi
 import { paintPart, passesAsWorked, type OwnFactors, type PlannedPart } from '@junctura/core/work';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { ErrorCurve } from '../colours/index.ts';
+import ErrorCurve from '../../ui/ErrorCurve.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection } from '../../session/selection.ts';

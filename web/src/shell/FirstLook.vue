@@ -46,4 +46,14 @@ ol {
   display: grid;
   gap: 6px;
 }
+/* On a phone it lies over the card, so that the hoop is seen. */
+@media (max-width: 640px) {
+  .first {
+    position: fixed;
+    z-index: 2;
+    inset: auto 10px 10px;
+    width: auto;
+    max-height: 60vh;
+  }
+}
 </style>

@@ -12,7 +12,9 @@ export default defineConfig({
       'web/src/**/*.test.ts',
       'demo/src/**/*.test.ts',
     ],
-    testTimeout: 30_000,
+    // Whoever tests on a busy machine waits longer: a test that hangs is still ended.
+    testTimeout: 90_000,
+    hookTimeout: 90_000,
     // Both cores, and what a test file imports is imported once for all that follow in its thread.
     pool: 'threads',
     maxWorkers: '100%',

@@ -26,7 +26,15 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
   const paint = bench.card.getByRole('region', { name: 'Painted from the picture' });
   await paint.getByLabel('Shades', { exact: true }).fill('6');
   await paint.getByLabel('Shades', { exact: true }).press('Enter');
-  await paint.getByRole('button', { name: 'Paint it in 6 shades' }).click();
+  // Ways to work it are set side by side before she begins; one is taken.
+  await paint.getByRole('button', { name: 'Compare ways' }).click();
+  const ways = page.getByRole('dialog', { name: 'Ways to work it from the picture' });
+  await expect(ways.getByRole('listitem')).toHaveCount(3);
+  await expect(ways.getByRole('listitem').nth(0)).toContainText('Painted in 4 shades');
+  await expect(ways.getByRole('listitem').nth(1)).toContainText(/Painted in 6 shades.*h.* m .*ΔE/);
+  await expect(ways.getByRole('listitem').nth(2)).toContainText('Flat regions');
+  await ways.getByRole('listitem').nth(1).getByRole('button', { name: 'Paint it so' }).click();
+  await expect(ways).toHaveCount(0);
   await expect(paint.getByRole('list', { name: 'Its shades' }).getByRole('listitem')).toHaveCount(6);
   await expect(bench.tally).toContainText('Paint from the picture in 6 shades');
   // Shades are pinned, done without, and counted by the curve.
@@ -70,11 +78,41 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
   ]);
   await expect(paint).toContainText('1 mark of what matters most');
   await page.keyboard.press('Escape');
+  // By colour each shade goes all over it; by area one goes on from patch to patch.
+  await paint.getByRole('button', { name: 'Go patch by patch, from back to front' }).click();
+  await expect(paint.getByRole('button', { name: /^Go patch by patch/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   // The pattern marks its shades; the order has a step for each that is in use.
   await bench.goTo('Transfer');
   await expect(bench.card.getByText('Borders of shades, with their numbers and key')).toBeVisible();
   for (let i = 0; i < 5; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(bench.figure('Parts')).toHaveText('1');
+});
+
+test('what a picture shows is proposed as a part, and seen coarsely while its stitches are worked', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  await bench.bring('leaf.png', LEAF);
+  await page.getByLabel('Read it').selectOption('below');
+  await page.getByRole('button', { name: 'Use this picture' }).click();
+  await page.getByRole('button', { name: 'Propose what it shows as a part' }).click();
+  await expect(bench.figure('Parts')).toHaveText('1');
+  await bench.goTo('Stitches');
+  await bench.pick('Subject');
+  const paint = bench.card.getByRole('region', { name: 'Painted from the picture' });
+  // A canvas that is there only until the stitches are: whether it ever was is kept.
+  await page.evaluate(() => {
+    const see = (): void => {
+      if (document.querySelector('[data-test=coarse]')) document.documentElement.dataset['coarse'] = 'seen';
+    };
+    new MutationObserver(see).observe(document.body, { childList: true, subtree: true });
+  });
+  await paint.getByRole('button', { name: 'Paint it in 24 shades' }).click();
+  await expect(bench.tally).toContainText('Paint from the picture in 24 shades');
+  await expect(page.locator('html[data-coarse=seen]')).toHaveCount(1);
+  await expect(page.getByTestId('coarse')).toHaveCount(0);
 });
 
 test('a painting whose picture is taken away says so, and has it back', async ({ bench, page }) => {

@@ -1,17 +1,19 @@
-import { labOf, type Lab } from '@junctura/core/colour';
+import { hexOfLab, labOf, type Lab } from '@junctura/core/colour';
 import type { PictureBelow, Raster } from '@junctura/core/drawing';
 import { shrunk } from '@junctura/core/drawing';
 import { laidWidthMm, threadKind } from '@junctura/core/materials';
 import { seededRandom } from '@junctura/core/measure';
-import { paintingOf } from '@junctura/core/painting';
+import { coarsePainting, paintingOf, type CoarsePainting } from '@junctura/core/painting';
 import { workStitch } from '@junctura/core/stitches';
 import { createCanvas, loadImage } from '@napi-rs/canvas';
+import { paintCoarse } from '../../web/src/picture/paintCoarse.ts';
 import { medianMs } from './median.ts';
 
 const RADIUS_MM = 66;
 const SHADES = 24;
 const PX = 1500;
 const ROUNDS = 5;
+const HOOP_PX = 800;
 const LARGE = { width: 8000, height: 5000 } as const;
 const REDUCED_PX = 2400;
 
@@ -48,6 +50,25 @@ export async function benchNeedlePainting(): Promise<string[]> {
     stroke.points[0]! += 0.01;
     paintingOf(region, below(0), [{ ...stroke, points: stroke.points.slice() }], shades, laidMm);
   }, ROUNDS);
+  // Broad strokes, as the page paints them until the stitches are worked.
+  const canvas = createCanvas(HOOP_PX, HOOP_PX);
+  const brush = canvas.getContext('2d') as unknown as CanvasRenderingContext2D;
+  const view = { centreX: 0, centreY: 0, pxPerMm: HOOP_PX / (2 * RADIUS_MM) };
+  const hexes = shades.map(({ l, a, b }) => hexOfLab(l, a, b));
+  const size = { width: HOOP_PX, height: HOOP_PX };
+  const still = below(0);
+  const coarseOf = (): CoarsePainting => {
+    stroke.points[0]! += 0.01;
+    return coarsePainting(region, still, [{ ...stroke, points: stroke.points.slice() }], shades, laidMm)!;
+  };
+  const first = coarsePainting(region, still, [], shades, laidMm)!;
+  const show = (painting: CoarsePainting): void => {
+    paintCoarse(brush, painting, hexes, view, size);
+    // What was asked for is done only when it is read.
+    brush.getImageData(0, 0, 1, 1);
+  };
+  const frame = medianMs(() => show(first), ROUNDS);
+  const toCoarse = medianMs(() => show(coarseOf()), ROUNDS);
   const large = jpegOf(furOf(LARGE.width / 4, LARGE.height / 4), LARGE);
   const times: { decoding: number; reducing: number }[] = [];
   for (let round = 0; round < 3; round++) times.push(await reduce(large));
@@ -56,6 +77,7 @@ export async function benchNeedlePainting(): Promise<string[]> {
   return [
     `painting ${stitches} stitches in ${SHADES} shades / writing its rows without shades: ${(painted / rows).toFixed(2)} (${painted.toFixed(0)} and ${rows.toFixed(0)} ms)`,
     `a stroke that bends the lie / painting anew: ${(bent / painted).toFixed(2)} (${bent.toFixed(0)} ms)`,
+    `a stroke to the first coarse picture / a frame of coarse painting: ${(toCoarse / frame).toFixed(2)} (${toCoarse.toFixed(0)} and ${frame.toFixed(0)} ms, ${first.shades.length} strokes)`,
     `40 megapixels reduced / decoded: ${(reducing / decoding).toFixed(2)} (${reducing.toFixed(0)} and ${decoding.toFixed(0)} ms)`,
   ];
 }

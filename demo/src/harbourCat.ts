@@ -50,7 +50,8 @@ export function harbourCatPiece(): Piece {
   const edit = paintInCotton(piece, cat!, SHADES);
   const outcome = edit && applyEdit(piece, edit);
   if (!outcome?.ok) throw new Error('harbourCatPiece: the cat could not be painted');
-  return outcome.value;
+  // As painters work: patch by patch from the back, with the needles of its shades parked.
+  return { ...outcome.value, worker: { ...outcome.value.worker, byArea: 1 } };
 }
 
 function asAddress({ width, height, rgba }: ReturnType<typeof catPicture>): string {

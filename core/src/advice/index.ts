@@ -10,3 +10,4 @@ export { Planner, type Workings } from './planner.ts';
 export { inHoop, tryHoop, type HoopTrial } from './hoopTrials.ts';
 export type { NarrowPlace } from './closeness.ts';
 export { THRESHOLDS } from './thresholds.ts';
+export { tryFlat, tryPainted, type PaintWay, type TriedPaintWay } from './paintWays.ts';

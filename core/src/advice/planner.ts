@@ -4,7 +4,15 @@ import { pictureBelow } from '../painting/index.ts';
 import { colourName, colourOf, isPainted, type PlanInput } from '../piece/index.ts';
 import { Neighbours, Proposer } from '../propose/index.ts';
 import { sumUp, type Plan } from '../thread/index.ts';
-import { PassWorker, type OwnFactors, type PaintedFrom, workSettings, spreadOf } from '../work/index.ts';
+import {
+  CoarseFirst,
+  PassWorker,
+  type CoarsePart,
+  type OwnFactors,
+  type PaintedFrom,
+  workSettings,
+  spreadOf,
+} from '../work/index.ts';
 import { ShapePlacer } from '../drawing/index.ts';
 import { narrowPlaces, type NarrowPlace } from './closeness.ts';
 import type { Finding } from './finding.ts';
@@ -33,6 +41,7 @@ export class Planner {
   private readonly proposer = new Proposer();
   private readonly worker = new PassWorker();
   private readonly orderer = new Orderer();
+  private readonly coarse = new CoarseFirst();
 
   /**
    * @param own how the person works, where the piece does not say
@@ -42,6 +51,13 @@ export class Planner {
   plan(piece: PlanInput, own: OwnFactors, seed = 1, tell?: (share: number) => void): Workings {
     const { plan, neighbours } = this.work(piece, own, seed, tell);
     return { plan, findings: findAll(piece, plan, neighbours), narrow: narrowPlaces(plan) };
+  }
+
+  /** What is painted from a picture and must be painted anew, as it will about come out: at once, before the plan is made. */
+  paintCoarsely(piece: PlanInput, own: OwnFactors): CoarsePart[] {
+    const from = paintedFrom(piece);
+    if (!from) return [];
+    return this.coarse.paint(piece.drawing.parts, this.placer.place(piece), from, own.width);
   }
 
   /** Plans a piece as it would be at another size: of findings, only those of its size. */

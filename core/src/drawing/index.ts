@@ -36,6 +36,7 @@ export {
   pageWidthMm,
   readPicture,
   shrunk,
+  subjectOf,
   WHOLE,
   type Corner,
   type Corners,

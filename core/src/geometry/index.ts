@@ -36,6 +36,7 @@ export {
   boxesMeet,
   boxOf,
   isInside,
+  isSameRegion,
   polylineLength,
   regionArea,
   equalCircleMm,

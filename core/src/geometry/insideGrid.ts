@@ -31,6 +31,13 @@ export class InsideGrid {
     return known === INSIDE || (known === CUT && isInside(this.region, x, y));
   }
 
+  /** How far one can go from a place within the region: `mostMm`, or the half of it as often as need be, at least `leastMm`. */
+  reach(x: number, y: number, dx: number, dy: number, mostMm: number, leastMm: number): number {
+    let mm = mostMm;
+    while (mm > leastMm && !this.has(x + mm * dx, y + mm * dy)) mm /= 2;
+    return mm;
+  }
+
   private cellAt(x: number, y: number): number {
     const c = Math.floor((x - this.x0) / this.cellMm);
     const r = Math.floor((y - this.y0) / this.cellMm);

@@ -158,9 +158,9 @@ function thread(
     const takenMm = strands === FOLDED_STRANDS ? WORKING_LENGTH.foldedCutMm / 2 : worker.cutMm;
     return Math.max(1, takenMm - WORKING_LENGTH.startMm[worker.start] - stopMm(stitch));
   };
-  const used = ({ depth, layer, shade, threadMm, isPortion }: Step): number => {
+  const used = ({ depth, layer, shade, threadMm, isPortion, zone }: Step): number => {
     const { breaks } = parts[depth]!.passes[layer]!.threads[shade]!;
-    return Math.round((threadMm + (isPortion ? 0 : breaks.length * LOST_MM)) / THREAD_MM) * THREAD_MM;
+    return Math.round((threadMm + (isPortion || zone > 0 ? 0 : breaks.length * LOST_MM)) / THREAD_MM) * THREAD_MM;
   };
   return { usedMm: Float64Array.from(steps, used), usableMm: Float64Array.from(steps, usable) };
 }

@@ -1,9 +1,11 @@
 import { innerHalvesMm } from '../materials/index.ts';
 import type { Hoop } from '../piece/index.ts';
-import { MoveRecorder, type StitchPath } from '../stitches/index.ts';
+import type { StitchPath } from '../stitches/index.ts';
 import type { PlannedPart, WorkedThread } from '../work/index.ts';
 import { insideEllipseMm } from '../drawing/index.ts';
 import type { WorkStep } from './workOrder.ts';
+import { threadWhere } from './threadWhere.ts';
+import { zonesOf } from './zones.ts';
 
 /** The portion of a thread that is worked in one position of the hoop. */
 export interface Portion {
@@ -24,21 +26,23 @@ export function portionsOf(
   if (before?.key === key) return before.portions;
   const positions = positionsOfStitches(thread.path, hoop, middles);
   const portions = middles.flatMap((_, position): Portion[] => {
-    const portion = stitchesOf(thread, positions, position);
+    const portion = threadWhere(thread, (stitch) => positions[stitch] === position);
     return portion ? [{ position, thread: portion }] : [];
   });
   known.set(thread, { key, portions });
   return portions;
 }
 
-/** The thread of a step: all of it, or the portion that its position holds; undefined where there is no such step. */
+/** The thread of a step: all of it, or what of it lies in its position or zone; undefined where there is no such step. */
 export function threadOfStep(
   planned: PlannedPart | undefined,
-  step: Pick<WorkStep, 'layer' | 'shade' | 'position' | 'isPortion'>,
+  step: Pick<WorkStep, 'layer' | 'shade' | 'position' | 'isPortion' | 'zone'>,
   hoop: Hoop | null,
   middles: readonly (readonly [number, number])[],
 ): WorkedThread | undefined {
-  const thread = planned?.passes[step.layer]?.threads[step.shade];
+  const pass = planned?.passes[step.layer];
+  const thread = pass?.threads[step.shade];
+  if (pass && step.zone > 0) return zonesOf(pass)?.[step.shade]?.find(({ zone }) => zone === step.zone)?.thread;
   if (!thread || !step.isPortion || !hoop) return thread;
   return portionsOf(thread, hoop, middles).find(({ position }) => position === step.position)?.thread;
 }
@@ -55,45 +59,4 @@ function positionsOfStitches(
     const held = inside.findIndex((mm) => mm >= 0);
     return held >= 0 ? held : inside.indexOf(Math.max(...inside));
   });
-}
-
-/** The stitches of one position as a thread of their own; its measures are its share. Null where none lie there. */
-function stitchesOf(thread: WorkedThread, positions: Uint8Array, position: number): WorkedThread | null {
-  const { path, usedMm, breaks, quantities } = thread;
-  const { codes, xy, starts, shades } = path;
-  const isBreak = new Set(breaks);
-  const recorder = new MoveRecorder();
-  const used: number[] = [];
-  const ownBreaks: number[] = [];
-  let sum = 0;
-  let last = -1;
-  for (let stitch = 0; stitch < starts.length; stitch++) {
-    if (positions[stitch] !== position) continue;
-    if (used.length > 0 && (last !== stitch - 1 || isBreak.has(stitch))) ownBreaks.push(used.length);
-    last = stitch;
-    sum += usedMm[stitch]! - (stitch > 0 ? usedMm[stitch - 1]! : 0);
-    used.push(sum);
-    recorder.shade(shades[stitch]!);
-    recorder.stitch();
-    const end = starts[stitch + 1] ?? codes.length;
-    for (let i = starts[stitch]!; i < end; i++) recorder.push(codes[i]!, xy[2 * i]!, xy[2 * i + 1]!);
-  }
-  if (used.length === 0) return null;
-  const share = quantities.threadMm > 0 ? sum / quantities.threadMm : 0;
-  return {
-    ...thread,
-    path: recorder.path(),
-    usedMm: Float32Array.from(used),
-    breaks: ownBreaks,
-    carriedMm: thread.carriedMm * share,
-    quantities: {
-      stitches: used.length,
-      frontMm: quantities.frontMm * share,
-      backMm: quantities.backMm * share,
-      wrapMm: quantities.wrapMm * share,
-      throughMm: quantities.throughMm * share,
-      threadMm: sum,
-      seconds: (quantities.seconds * used.length) / quantities.stitches,
-    },
-  };
 }

@@ -22,6 +22,16 @@ export function ruleWords(id: RuleId, own: Step, other: Step, otherName: string,
   if (id === 'own') return `${where} ${name}, as you fixed it.`;
   if (id === 'layers') return `${where} ${name}, which lies ${isAfter ? 'below' : 'on'} it.`;
   if (id === 'ground') return `${where} ${name}, which ${isAfter ? 'it lies on' : 'lies on it'}.`;
+  if (id === 'fur') {
+    return isAfter
+      ? 'After the patch behind it: hair lies like tiles, and this goes over the ends of that.'
+      : 'Before the patch in front of it, which goes over its ends: hair lies like tiles.';
+  }
+  if (id === 'features') {
+    return isAfter
+      ? `After ${name}: features come first, and the hair goes over their rims.`
+      : `Before ${name}: features come first, and the hair goes over their rims.`;
+  }
   if (id === 'behind') return `${where} ${name}, which lies ${isAfter ? 'behind' : 'in front of'} it.`;
   if (id === 'outline') {
     const line = [own, other].find(({ role }) => role === 'outline');

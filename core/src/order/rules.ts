@@ -7,7 +7,7 @@ import { raisedParts } from './positions/crushing.ts';
 import type { Step } from './steps.ts';
 
 /** Why one step comes before another; the strongest first. */
-export const RULE_IDS = ['own', 'layers', 'ground', 'raised-last', 'behind', 'outline'] as const;
+export const RULE_IDS = ['own', 'layers', 'ground', 'fur', 'raised-last', 'features', 'behind', 'outline'] as const;
 export type RuleId = (typeof RULE_IDS)[number];
 
 /** One step before another: both by their number among the steps. */
@@ -26,8 +26,8 @@ export function outlinesFirst({ worker, mark, use }: PlanInput): boolean {
   return use === 'whitework' || (markOf(mark)?.staysDays ?? null) !== null;
 }
 
-/** The steps of one part in one position, in the order of their layers. */
-type Chain = readonly number[];
+/** The steps of one part in one position, in the order of their layers; the shades of one zone may come as they like. */
+type Chain = readonly (readonly number[])[];
 
 /** Everything that must come before something else. */
 export function findRules(piece: PlanInput, parts: readonly PlannedPart[], steps: readonly Step[]): Rule[] {
@@ -40,43 +40,68 @@ export function findRules(piece: PlanInput, parts: readonly PlannedPart[], steps
   ];
 }
 
-function chainsOf(steps: readonly Step[], isOutlineFirst: boolean): Map<string, Map<number, number[]>> {
-  const chains = new Map<string, Map<number, number[]>>();
-  steps.forEach(({ part, position }, i) => {
-    const ofPart = chains.get(part) ?? new Map<number, number[]>();
-    chains.set(part, ofPart);
-    const chain = ofPart.get(position) ?? [];
+function chainsOf(steps: readonly Step[], isOutlineFirst: boolean): Map<string, Map<number, Chain>> {
+  const links = new Map<string, Map<number, Map<string, number[]>>>();
+  steps.forEach(({ part, position, layer, shade, zone }, i) => {
+    const ofPart = links.get(part) ?? new Map<number, Map<string, number[]>>();
+    links.set(part, ofPart);
+    const chain = ofPart.get(position) ?? new Map<string, number[]>();
     ofPart.set(position, chain);
-    chain.push(i);
+    const name = zone > 0 ? `${layer}:zone ${zone}` : `${layer}:${shade}`;
+    const link = chain.get(name);
+    if (link) link.push(i);
+    else chain.set(name, [i]);
   });
-  for (const ofPart of chains.values()) {
-    for (const [position, chain] of ofPart) ofPart.set(position, inLayers(chain, steps, isOutlineFirst));
-  }
-  return chains;
+  const inOrder = (chain: ReadonlyMap<string, readonly number[]>): Chain =>
+    inLayers(inZones([...chain.values()], steps), steps, isOutlineFirst);
+  return new Map(
+    [...links].map(([part, ofPart]) => [
+      part,
+      new Map([...ofPart].map(([position, chain]) => [position, inOrder(chain)])),
+    ]),
+  );
+}
+
+/** Layers as they were laid, zones of each from back to front. */
+function inZones(chain: Chain, steps: readonly Step[]): Chain {
+  return [...chain].sort(([a], [b]) => {
+    const [one, other] = [steps[a!]!, steps[b!]!];
+    return one.layer === other.layer ? one.zone - other.zone : 0;
+  });
 }
 
 /** Layers as they were laid, but the outline before the filling or after it. */
-function inLayers(chain: Chain, steps: readonly Step[], isOutlineFirst: boolean): number[] {
-  const isOutline = (i: number): boolean => steps[i]!.role === 'outline';
-  const isFilling = (i: number): boolean => steps[i]!.role === 'filling';
+function inLayers(chain: Chain, steps: readonly Step[], isOutlineFirst: boolean): Chain {
+  const isOutline = ([i]: readonly number[]): boolean => steps[i!]!.role === 'outline';
+  const isFilling = ([i]: readonly number[]): boolean => steps[i!]!.role === 'filling';
   const outlines = chain.filter(isOutline);
-  const others = chain.filter((i) => !isOutline(i));
+  const others = chain.filter((link) => !isOutline(link));
   const at = isOutlineFirst ? others.findIndex(isFilling) : others.findLastIndex(isFilling) + 1;
-  if (outlines.length === 0 || !others.some(isFilling)) return [...chain];
+  if (outlines.length === 0 || !others.some(isFilling)) return chain;
   return [...others.slice(0, at), ...outlines, ...others.slice(at)];
 }
 
 function layerRules(steps: readonly Step[], chains: ReadonlyMap<string, ReadonlyMap<number, Chain>>): Rule[] {
   return [...chains.values()].flatMap((ofPart) =>
     [...ofPart.values()].flatMap((chain) =>
-      chain.slice(1).map((after, k): Rule => {
-        const before = chain[k]!;
-        const roles = [steps[before]!.role, steps[after]!.role];
-        const isOutline = roles.includes('outline') && roles.includes('filling');
-        return { id: isOutline ? 'outline' : 'layers', before, after };
-      }),
+      chain.slice(1).flatMap((link, k) =>
+        [...pairs(chain[k]!, link)].map(([before, after]): Rule => {
+          const [one, other] = [steps[before]!, steps[after]!];
+          if (one.layer === other.layer && one.zone > 0) return { id: 'fur', before, after };
+          const roles = [one.role, other.role];
+          const isOutline = roles.includes('outline') && roles.includes('filling');
+          return { id: isOutline ? 'outline' : 'layers', before, after };
+        }),
+      ),
     ),
   );
+}
+
+function* pairs(
+  before: readonly number[],
+  after: readonly number[],
+): Generator<readonly [before: number, after: number]> {
+  for (const one of before) for (const other of after) yield [one, other];
 }
 
 /** One part before another: where both lie in the same positions, there; else altogether. */
@@ -87,10 +112,10 @@ function* between(
   if (!before || !after) return;
   const shared = [...before.keys()].filter((position) => after.has(position));
   if (shared.length > 0) {
-    for (const position of shared) yield [before.get(position)!.at(-1)!, after.get(position)![0]!];
+    for (const position of shared) yield* pairs(before.get(position)!.at(-1)!, after.get(position)![0]!);
     return;
   }
-  for (const one of before.values()) for (const other of after.values()) yield [one.at(-1)!, other[0]!];
+  for (const one of before.values()) for (const other of after.values()) yield* pairs(one.at(-1)!, other[0]!);
 }
 
 function ownRules(
@@ -98,10 +123,10 @@ function ownRules(
   steps: readonly Step[],
   chains: ReadonlyMap<string, ReadonlyMap<number, Chain>>,
 ): Rule[] {
-  const numbers = ({ part, layer, shade }: LayerRef, isBefore: boolean): number[] => {
+  const numbers = ({ part, layer, shade }: LayerRef, isBefore: boolean): readonly number[] => {
     const ofPart = [...(chains.get(part)?.values() ?? [])];
-    if (layer === null) return ofPart.map((chain) => (isBefore ? chain.at(-1)! : chain[0]!));
-    return ofPart.flat().filter((i) => steps[i]!.layer === layer && (shade === null || steps[i]!.shade === shade));
+    if (layer === null) return ofPart.flatMap((chain) => (isBefore ? chain.at(-1)! : chain[0]!));
+    return ofPart.flat(2).filter((i) => steps[i]!.layer === layer && (shade === null || steps[i]!.shade === shade));
   };
   // The newest word counts most.
   return [...order.pairs]
@@ -147,15 +172,29 @@ function drawingRules(
       const [back, front] = [parts[j]!, parts[i]!];
       const bounds = boundOf(back, front);
       if (!bounds && gapBetween(back.placed, front.placed) > (laidOf(back) + laidOf(front)) / 2) return [];
-      const isTurned = bounds !== null && (bounds === back) !== isFirst;
+      const isFeature = !bounds && isFeatureOf(front, back);
+      const isTurned = bounds ? (bounds === back) !== isFirst : isFeature;
       const [before, after] = isTurned ? [front, back] : [back, front];
       return [...between(chains.get(before.part.id), chains.get(after.part.id))].map(([one, other]) => ({
-        id: bounds ? 'outline' : 'behind',
+        id: bounds ? 'outline' : isFeature ? 'features' : 'behind',
         before: one,
         after: other,
       }));
     }),
   );
+}
+
+/** A feature takes at most this share of the area in which it lies. */
+const FEATURE_SHARE = 0.25;
+
+/** Whether an area is an eye, a nose, an ear of what is painted about it: that is worked first, and the hair is laid over its rim. */
+function isFeatureOf({ placed, passes }: PlannedPart, painted: PlannedPart): boolean {
+  const isPainted = (list: PlannedPart['passes']): boolean => list.some(({ stitch }) => stitch === 'needle-painting');
+  const [own, around] = [placed.box, painted.placed.box];
+  if (placed.kind !== 'area' || !isPainted(painted.passes) || isPainted(passes) || !own || !around) return false;
+  const isWithin =
+    own.minX >= around.minX && own.maxX <= around.maxX && own.minY >= around.minY && own.maxY <= around.maxY;
+  return isWithin && placed.areaMm2 <= FEATURE_SHARE * painted.placed.areaMm2;
 }
 
 /** Which of two parts is a line that bounds the other; null where neither does. */

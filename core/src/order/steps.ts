@@ -5,6 +5,7 @@ import { isRaised, workedIn, type PlannedPart, type PlannedPass, type WorkedThre
 import { holdingOf } from './positions/units.ts';
 import { portionsOf } from './portions.ts';
 import { stepKey, type WorkStep } from './workOrder.ts';
+import { zonesOf } from './zones.ts';
 
 /** A step with what decides its place in the order. */
 export interface Step extends WorkStep {
@@ -32,50 +33,46 @@ export interface Step extends WorkStep {
 }
 
 /** All steps of a piece in the order of its drawing, from back to front; layers without a stitch take none. */
-export function stepsOf({ hoop, positions }: PlanInput, parts: readonly PlannedPart[]): Step[] {
+export function stepsOf({ hoop, positions, worker }: PlanInput, parts: readonly PlannedPart[]): Step[] {
   const steps: Step[] = [];
   parts.forEach((planned, depth) => {
-    const { placed, passes } = planned;
+    const { part, placed, passes } = planned;
     const held = hoop && positions.length > 1 ? holdingOf(placed, hoop, positions) : null;
     const isPortion = held !== null && !held.isWhole && held.positions.length > 1;
-    passes.forEach((pass, layer) =>
+    passes.forEach((pass, layer) => {
+      const zones = !isPortion && worker.byArea > ZONED_FROM ? zonesOf(pass) : null;
       pass.threads.forEach((thread, shade) => {
         if (thread.path.starts.length === 0) return;
-        if (!isPortion) steps.push(stepOf(planned, depth, layer, shade, held?.positions[0] ?? 0, thread, false));
-        else {
-          for (const portion of portionsOf(thread, hoop!, positions)) {
-            steps.push(stepOf(planned, depth, layer, shade, portion.position, portion.thread, true));
-          }
-        }
-      }),
-    );
+        const make = (position: number, own: WorkedThread, zone = 0): number =>
+          steps.push(stepOf(planned, depth, { part: part.id, layer, shade, position, isPortion, zone }, own));
+        if (isPortion)
+          for (const portion of portionsOf(thread, hoop!, positions)) make(portion.position, portion.thread);
+        else if (zones) for (const { zone, thread: own } of zones[shade]!) make(held?.positions[0] ?? 0, own, zone);
+        else make(held?.positions[0] ?? 0, thread);
+      });
+    });
   });
   return steps;
 }
 
+/** Worked by area rather than by colour, what is painted is worked zone by zone. */
+const ZONED_FROM = 0.5;
+
 /** An edit changes few threads: the steps of all others are as they were. */
 const known = new WeakMap<WorkedThread, Step>();
 
-function stepOf(
-  planned: PlannedPart,
-  depth: number,
-  layer: number,
-  shade: number,
-  position: number,
-  thread: WorkedThread,
-  isPortion: boolean,
-): Step {
+function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: WorkedThread): Step {
   const { part, passes } = planned;
+  const { layer, shade } = step;
+  const key = stepKey(step);
   const colour = thread.colour ?? part.colour;
   const motif = part.group ?? part.id;
   const raised = isRaised(planned);
   const before = known.get(thread);
   const isSame =
-    before?.part === part.id &&
-    before.layer === layer &&
+    before?.key === key &&
     before.depth === depth &&
-    before.position === position &&
-    before.isPortion === isPortion &&
+    before.isPortion === step.isPortion &&
     before.colour === colour &&
     before.motif === motif &&
     before.isRaised === raised;
@@ -84,10 +81,9 @@ function stepOf(
   const { thread: kind, strands } = workedIn(pass, thread);
   const needle = needleOfStep(pass, { shade });
   const { path, quantities } = thread;
-  const step: WorkStep = { part: part.id, layer, shade, position, isPortion };
   const made: Step = {
     ...step,
-    key: stepKey(step),
+    key,
     role: pass.role,
     stitch: pass.stitch,
     depth,

@@ -9,12 +9,14 @@ export interface WorkStep {
   readonly position: number;
   /** Whether it is only what of the layer lies in this position. */
   readonly isPortion: boolean;
+  /** The patch of a painted part that it is, from back to front along the fur, from 1; 0: the part is worked in one. */
+  readonly zone: number;
 }
 
 /** The order of work: every figure that depends on what comes before what is computed from it. */
 export type WorkOrder = readonly WorkStep[];
 
 /** What a step is called by rules, records and files. */
-export function stepKey({ part, layer, shade, position }: WorkStep): string {
-  return `${part}:${layer}:${shade}:${position}`;
+export function stepKey({ part, layer, shade, position, zone }: WorkStep): string {
+  return `${part}:${layer}:${shade}:${position}${zone > 0 ? `:${zone}` : ''}`;
 }

@@ -1,6 +1,6 @@
 import { labOfRgb } from '../colour/index.ts';
 import type { PictureBelow } from '../drawing/index.ts';
-import { boxOf, type Region } from '../geometry/index.ts';
+import { boxOf, isSameRegion, type Region } from '../geometry/index.ts';
 
 /** So many samples of the picture to the width of a thread: more it cannot show. */
 const SAMPLES_A_WIDTH = 4;
@@ -26,7 +26,8 @@ let last: { region: Region; below: PictureBelow; laidMm: number; ground: Ground 
 
 /** The picture below a region, as {@link laidBelow} lays it. What was asked for last is most often asked for next: in other shades, for its colours, to be judged. */
 export function groundBelow(region: Region, below: PictureBelow, laidMm: number): Ground | null {
-  if (last?.region !== region || last.below !== below || last.laidMm !== laidMm) {
+  // A stroke that leads a part makes another region of it, with the same outline.
+  if (last?.below !== below || last.laidMm !== laidMm || !isSameRegion(last.region, region)) {
     last = { region, below, laidMm, ground: laidBelow(region, below, laidMm) };
   }
   return last.ground;
@@ -79,10 +80,13 @@ type Take = (picture: PictureBelow['picture'], u: number, v: number, out: Uint8A
 /** The mean of so many places to a side of a cell. */
 function meanOf(places: number, [a, b, c, d]: PictureBelow['toPicture'], stepMm: number): Take {
   return ({ width, height, rgba }, u, v, out, at) => {
-    let [red, green, blue] = [0, 0, 0];
+    let red = 0;
+    let green = 0;
+    let blue = 0;
     for (let j = 0; j < places; j++) {
       for (let i = 0; i < places; i++) {
-        const [dx, dy] = [((i + 0.5) / places - 0.5) * stepMm, ((j + 0.5) / places - 0.5) * stepMm];
+        const dx = ((i + 0.5) / places - 0.5) * stepMm;
+        const dy = ((j + 0.5) / places - 0.5) * stepMm;
         const px = Math.min(width - 1, Math.max(0, Math.floor(u + a * dx + c * dy)));
         const py = Math.min(height - 1, Math.max(0, Math.floor(v + b * dx + d * dy)));
         const from = 4 * (py * width + px);
@@ -93,27 +97,36 @@ function meanOf(places: number, [a, b, c, d]: PictureBelow['toPicture'], stepMm:
       }
     }
     const count = places * places;
-    out[at] = red / count;
-    out[at + 1] = green / count;
-    out[at + 2] = blue / count;
+    // Cut off when it is stored: half a step more rounds it.
+    out[at] = red / count + 0.5;
+    out[at + 1] = green / count + 0.5;
+    out[at + 2] = blue / count + 0.5;
   };
 }
 
-/** Smoothly between four pixels. */
+/** Smoothly between four pixels. Written out: it is asked for each of millions of cells. */
 const between: Take = ({ width, height, rgba }, u, v, out, at) => {
   const x = Math.min(width - 1, Math.max(0, u - 0.5));
   const y = Math.min(height - 1, Math.max(0, v - 0.5));
-  const [left, top] = [Math.floor(x), Math.floor(y)];
-  const [right, bottom] = [Math.min(width - 1, left + 1), Math.min(height - 1, top + 1)];
-  const [s, t] = [x - left, y - top];
+  const left = Math.floor(x);
+  const top = Math.floor(y);
+  const right = Math.min(width - 1, left + 1);
+  const bottom = Math.min(height - 1, top + 1);
+  const s = x - left;
+  const t = y - top;
+  const nw = 4 * (top * width + left);
+  const ne = 4 * (top * width + right);
+  const sw = 4 * (bottom * width + left);
+  const se = 4 * (bottom * width + right);
+  // What of each pixel shows, and the white of the rest.
+  const ofNw = ((1 - s) * (1 - t) * rgba[nw + 3]!) / 255;
+  const ofNe = (s * (1 - t) * rgba[ne + 3]!) / 255;
+  const ofSw = ((1 - s) * t * rgba[sw + 3]!) / 255;
+  const ofSe = (s * t * rgba[se + 3]!) / 255;
+  const white = 255 * (1 - ofNw - ofNe - ofSw - ofSe);
   for (let k = 0; k < 3; k++) {
-    const of = (px: number, py: number): number => {
-      const from = 4 * (py * width + px);
-      return 255 + (rgba[from + k]! - 255) * (rgba[from + 3]! / 255);
-    };
     out[at + k] =
-      (of(left, top) * (1 - s) + of(right, top) * s) * (1 - t) +
-      (of(left, bottom) * (1 - s) + of(right, bottom) * s) * t;
+      0.5 + white + ofNw * rgba[nw + k]! + ofNe * rgba[ne + k]! + ofSw * rgba[sw + k]! + ofSe * rgba[se + k]!;
   }
 };
 

@@ -1,3 +1,4 @@
+export { coarsePainting, type CoarsePainting } from './coarsePainting.ts';
 export { isLearnt, learnPicture, pictureBelow } from './decoded.ts';
 export { groundBelow, shareBeside, type Ground } from './ground.ts';
 export { paintingOf, type Painting } from './guide.ts';

@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { deltaE, labOf, type Lab } from '../colour/index.ts';
+import { channelsOf, deltaE, labOf, type Lab } from '../colour/index.ts';
 import type { PictureBelow, Raster } from '../drawing/index.ts';
-import type { Polyline, Region } from '../geometry/index.ts';
-import { laidWidthMm, threadKind } from '../materials/index.ts';
+import { distanceToLines, type Polyline, type Region } from '../geometry/index.ts';
+import { laidWidthMm, RANGES, threadKind } from '../materials/index.ts';
 import { neighbourhood, workStitch, type StitchPath } from '../stitches/index.ts';
 import { circle } from '../testing/shapes.ts';
 import { segmentsOf } from './judge.ts';
 import { smallPatches } from './shadeStitches.ts';
 import {
+  coarsePainting,
   coloursPainted,
   findRidges,
   groundBelow,
@@ -99,6 +100,102 @@ describe('the lie of what a picture shows', () => {
       LAID,
     )!;
     expect(Math.abs(Math.cos(field.angleAt(3, 2)))).toBeLessThan(1e-6);
+  });
+});
+
+describe('a first look at a painting', () => {
+  const shades = ['#202020', '#707070', '#d0d0d0'].map((hex) => labOf(hex));
+  // Dark on the left, pale on the right, in lines that run down.
+  const below = pictureOf(60, (x) => grey(x < 0 ? 40 + 20 * Math.sin(3 * x) : 200 + 20 * Math.sin(3 * x)));
+  const coarseOf = (
+    region: Region,
+    lines: Polyline[] = [],
+  ): { ends: number[][]; shades: Uint8Array; widthMm: number } => {
+    const { strokes, ...rest } = coarsePainting(region, below, lines, shades, LAID)!;
+    return {
+      ...rest,
+      ends: Array.from({ length: strokes.length / 4 }, (_, i) => [...strokes.subarray(4 * i, 4 * i + 4)]),
+    };
+  };
+
+  it('covers the part and stays within it, each stroke in the shade below it and along the lie', () => {
+    const { ends, shades: chosen, widthMm } = coarseOf(disc(20));
+    ends.forEach(([x0, y0, x1, y1], i) => {
+      expect(Math.hypot(x0!, y0!)).toBeLessThan(20 + LAID);
+      expect(Math.hypot(x1!, y1!)).toBeLessThan(20 + LAID);
+      const middle = (x0! + x1!) / 2;
+      if (Math.abs(middle) > 1) expect(chosen[i]).toBe(middle < 0 ? 0 : 2);
+      if (Math.abs(middle) > 4) expect(Math.abs(x1! - x0!)).toBeLessThan(0.2 * Math.abs(y1! - y0!));
+    });
+    let bare = 0;
+    for (let y = -18; y <= 18; y += 1.5) {
+      for (let x = -18; x <= 18; x += 1.5) {
+        const isCovered = ends.some(
+          ([x0, y0, x1, y1]) =>
+            distanceToLines([{ points: Float64Array.of(x0!, y0!, x1!, y1!), closed: false }], x, y) < widthMm / 2,
+        );
+        if (Math.hypot(x, y) < 18 && !isCovered) bare++;
+      }
+    }
+    expect(bare).toBeLessThan(6);
+  });
+
+  it('is bent by a stroke near it as the stitches will be', () => {
+    const stroke: Polyline = { points: Float64Array.of(-12, 0, 12, 0), closed: false };
+    const { field } = paintingOf(disc(20), below, [stroke], shades, LAID)!;
+    for (const [x0, y0, x1, y1] of coarseOf(disc(20), [stroke]).ends) {
+      const apart = Math.atan2(y0! - y1!, x1! - x0!) - field.angleAt((x0! + x1!) / 2, (y0! + y1!) / 2);
+      expect(Math.abs(Math.sin(apart))).toBeLessThan(0.25);
+    }
+  });
+
+  it('is nothing without a shade or an outline', () => {
+    expect(coarsePainting(disc(20), below, [], [], LAID)).toBeNull();
+    expect(coarsePainting([], below, [], shades, LAID)).toBeNull();
+  });
+});
+
+describe('a leaf of 25 mm in five shades', () => {
+  // An ellipse whose colour turns from foot to tip, darker along its vein; ribs run outwards from the vein.
+  const region: Region = [circle(12.5).map((value, i) => (i % 2 ? 0.45 * value : value))];
+  const below = pictureOf(
+    30,
+    (x, y) => {
+      const share = (x + 12.5) / 25;
+      const rib = 18 * Math.sin(4 * (x - 1.2 * Math.abs(y)));
+      const vein = Math.abs(y) < 0.5 ? -45 : 0;
+      return [60 + 130 * share + rib + vein, 110 + 60 * share + rib + vein, 50 + rib + vein];
+    },
+    12,
+  );
+  it('shows its turning colour in stitches of a few millimetres, in patches, with no cloth showing', () => {
+    const cotton = RANGES.filter(({ thread }) => thread === 'stranded-cotton').flatMap((range) => [...range.shades]);
+    const chosen = growShades(coloursPainted(region, below, LAID), cotton, 5).shades;
+    expect(chosen).toHaveLength(5);
+    const path = work(
+      region,
+      below,
+      chosen.map(({ lab }) => lab),
+    );
+    const ground = groundBelow(region, below, LAID)!;
+    const report = judgePainting(region, ground, {
+      path,
+      shades: chosen.map(({ hex }) => channelsOf(hex)),
+      laidMm: LAID,
+      cloth: [255, 255, 255],
+    });
+    expect(report.deltaE.mean).toBeLessThan(1.35 * report.floor.mean + 1);
+    expect(report.bareShare).toBeLessThan(0.02);
+    expect(report.lonelyShare).toBeLessThan(0.05);
+    // Yellower towards the tip, as the picture is.
+    const yellowness = (isIn: (x: number) => boolean): number => {
+      const own = segmentsOf(path);
+      const values = [...path.shades].flatMap((shade, i) =>
+        isIn((own[4 * i]! + own[4 * i + 2]!) / 2) ? [chosen[shade]!.lab.b] : [],
+      );
+      return values.reduce((sum, value) => sum + value, 0) / values.length;
+    };
+    expect(yellowness((x) => x > 7.5)).toBeGreaterThan(yellowness((x) => x < -7.5) + 15);
   });
 });
 

@@ -3,6 +3,7 @@ import {
   gridField,
   guidedField,
   type DirectionField,
+  type DoubledGrid,
   type Polyline,
   type Region,
 } from '../geometry/index.ts';
@@ -28,20 +29,55 @@ export interface PictureField extends DirectionField {
   coherenceAt(x: number, y: number): number;
 }
 
+/** The lie of a picture on a grid, and how sure it is of it, cell by cell. */
+interface Lie extends DoubledGrid {
+  readonly sure: Float32Array;
+}
+
 /**
  * The lie of what a picture shows: across its steepest change of lightness, by the structure tensor (Bigün and Granlund 1987; coherence
  * after Weickert 1998). Where a near look is not sure, what is seen from further away fills in. Strokes that were drawn win near them.
+ * @param coarseness of so many cells to a side only one is led by the strokes: enough for a first look
  */
-export function pictureField(ground: Ground, region: Region, strokes: readonly Polyline[]): PictureField {
-  const light = lightnessOf(ground);
-  const { columns, rows, stepMm } = light;
-  blur(light.values, columns, rows, FINE_MM / stepMm);
+export function pictureField(
+  ground: Ground,
+  region: Region,
+  strokes: readonly Polyline[],
+  coarseness = 1,
+): PictureField {
+  const lie = lieOf(ground);
+  const grid = strokes.length > 0 ? ledByStrokes(coarser(lie, coarseness), strokes, region) : lie;
+  const [senseX, senseY] = senseOf(grid);
+  const field = gridField(grid, (x, y) => nearestSense(strokes, x, y) ?? [senseX, senseY]);
+  const { x0, y0, stepMm, columns, rows, sure } = lie;
+  return {
+    ...field,
+    coherenceAt: (x, y) => {
+      const column = Math.min(columns - 1, Math.max(0, Math.round((x - x0) / stepMm)));
+      const row = Math.min(rows - 1, Math.max(0, Math.round((y - y0) / stepMm)));
+      return sure[row * columns + column]!;
+    },
+  };
+}
+
+/** What a picture shows does not hang on strokes: it is looked for once. */
+const known = new WeakMap<Ground, Lie>();
+
+function lieOf(ground: Ground): Lie {
+  const found = known.get(ground) ?? lookForLie(ground);
+  known.set(ground, found);
+  return found;
+}
+
+function lookForLie(ground: Ground): Lie {
+  const { x0, y0, values, columns, rows, stepMm } = lightnessOf(ground);
+  blur(values, columns, rows, FINE_MM / stepMm);
   const count = columns * rows;
   const [across, skew, energy] = [new Float32Array(count), new Float32Array(count), new Float32Array(count)];
   for (let row = 1; row < rows - 1; row++) {
     for (let column = 1; column < columns - 1; column++) {
       const at = row * columns + column;
-      const [gx, gy] = scharr(light.values, at, columns);
+      const [gx, gy] = scharr(values, at, columns);
       // The lie is a quarter turn from the change: its doubled angle is half a turn from that of the change. y runs down.
       across[at] = gy * gy - gx * gx;
       skew[at] = 2 * gx * gy;
@@ -68,18 +104,20 @@ export function pictureField(ground: Ground, region: Region, strokes: readonly P
       }
     }
   }
-  const grid = { x0: light.x0, y0: light.y0, stepMm, columns, rows, cosines, sines };
-  if (strokes.length > 0) leadByStrokes(grid, strokes, region);
-  const [senseX, senseY] = senseOf(grid);
-  const field = gridField(grid, (x, y) => nearestSense(strokes, x, y) ?? [senseX, senseY]);
-  return {
-    ...field,
-    coherenceAt: (x, y) => {
-      const column = Math.min(columns - 1, Math.max(0, Math.round((x - grid.x0) / stepMm)));
-      const row = Math.min(rows - 1, Math.max(0, Math.round((y - grid.y0) / stepMm)));
-      return sure[row * columns + column]!;
-    },
-  };
+  return { x0, y0, stepMm, columns, rows, cosines, sines, sure };
+}
+
+/** One cell of so many to a side. */
+function coarser(grid: DoubledGrid, every: number): DoubledGrid {
+  if (every === 1) return grid;
+  const [columns, rows] = [Math.ceil(grid.columns / every) + 1, Math.ceil(grid.rows / every) + 1];
+  const taken = (values: Float32Array): Float32Array =>
+    Float32Array.from({ length: columns * rows }, (_, i) => {
+      const [column, row] = [i % columns, Math.floor(i / columns)];
+      return values[Math.min(grid.rows - 1, row * every) * grid.columns + Math.min(grid.columns - 1, column * every)]!;
+    });
+  const { x0, y0, stepMm, cosines, sines } = grid;
+  return { x0, y0, stepMm: stepMm * every, columns, rows, cosines: taken(cosines), sines: taken(sines) };
 }
 
 interface Light {
@@ -123,19 +161,9 @@ function scharr(grid: Float32Array, at: number, columns: number): [gx: number, g
 }
 
 /** Near a stroke its direction takes the place of the picture’s. */
-function leadByStrokes(
-  {
-    x0,
-    y0,
-    stepMm,
-    columns,
-    rows,
-    cosines,
-    sines,
-  }: Omit<Light, 'values'> & { cosines: Float32Array; sines: Float32Array },
-  strokes: readonly Polyline[],
-  region: Region,
-): void {
+function ledByStrokes(grid: DoubledGrid, strokes: readonly Polyline[], region: Region): DoubledGrid {
+  const { x0, y0, stepMm, columns, rows } = grid;
+  const [cosines, sines] = [grid.cosines.slice(), grid.sines.slice()];
   const drawn = guidedField(strokes, region);
   for (let row = 0; row < rows; row++) {
     for (let column = 0; column < columns; column++) {
@@ -149,10 +177,11 @@ function leadByStrokes(
       sines[at] = share * Math.sin(double) + (1 - share) * sines[at]!;
     }
   }
+  return { ...grid, cosines, sines };
 }
 
 /** The way that most of a field lies, downwards. */
-function senseOf({ cosines, sines }: { cosines: Float32Array; sines: Float32Array }): [number, number] {
+function senseOf({ cosines, sines }: DoubledGrid): [number, number] {
   const sum = (grid: Float32Array): number => grid.reduce((all, value) => all + value, 0);
   const angle = Math.atan2(sum(sines), sum(cosines)) / 2;
   const [dx, dy] = [Math.cos(angle), -Math.sin(angle)];

@@ -37,6 +37,8 @@ export interface StitchContext {
   readonly shades?: { readonly count: number; readonly borders: readonly Polyline[] } | undefined;
   /** The picture that the stitches are to show. */
   readonly picture?: PictureGuide | undefined;
+  /** Hears how much of a path is written, 0–1, where that takes long. */
+  readonly tell?: ((share: number) => void) | undefined;
 }
 
 /** What a picture below asks of the stitches that show it. */

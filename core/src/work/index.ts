@@ -6,6 +6,7 @@ export {
   type OwnFactors,
   type ThreadSpread,
 } from './ownFactors.ts';
+export { CoarseFirst, type CoarsePart } from './coarseFirst.ts';
 export { explained } from './explain.ts';
 export { stitchSays } from './stitchSays.ts';
 export { planPass, type PaintedFrom, type WorkSettings } from './planPass.ts';

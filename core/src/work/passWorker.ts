@@ -38,8 +38,13 @@ export class PassWorker {
     this.kept = new Map();
     const beyond = beyondBudget(shapes);
     const scraps = laidScraps(parts, shapes);
+    const loads = loadsOf(parts, shapes);
+    let done = 0;
     return parts.map((part, i): PlannedPart => {
-      tell(i / parts.length);
+      const [from, load] = [done, loads[i]!];
+      done += load;
+      const tellOf = (share: number): void => tell(from + load * share);
+      tellOf(0);
       const placed = shapes[i]!;
       if (beyond.has(i)) return { part, placed, passes: [], fault: null };
       const { mm, heaviest } = layersBelow(scraps, placed, i, settings.cloth);
@@ -56,7 +61,7 @@ export class PassWorker {
         const isSame = known?.placed === placed && known.key === key && known.below === from;
         const entry = isSame
           ? known
-          : { placed, key, below: from, planned: planPass(placed, pass, own, below, painted) };
+          : { placed, key, below: from, planned: planPass(placed, pass, own, below, painted, tellOf) };
         this.kept.set(slot, entry);
         below = withPass(below, placed, entry.planned);
         return entry.planned;
@@ -70,6 +75,19 @@ export class PassWorker {
       return { part, placed, passes, fault: faults.get(part.id) ?? null };
     });
   }
+}
+
+/** A painted part takes as long as so many others for each square millimetre. */
+const PAINTED_LOAD = 0.1;
+
+/** Which share of the work each part is, of 1 altogether. */
+function loadsOf(parts: readonly Part[], shapes: readonly PlacedShape[]): number[] {
+  const loads = parts.map(({ passes }, i) => {
+    const isPainted = passes?.some(({ stitch }) => stitch === 'needle-painting');
+    return 1 + (isPainted ? PAINTED_LOAD * shapes[i]!.areaMm2 : 0);
+  });
+  const all = loads.reduce((sum, load) => sum + load, 0);
+  return loads.map((load) => load / all);
 }
 
 /** @param own the person's figures, where the piece has none of its own */

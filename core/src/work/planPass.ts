@@ -44,6 +44,7 @@ export interface WorkSettings {
  * Works one pass of a part. Pure; the seed and the part's id settle whatever is left to chance.
  * @param below what of the same part is worked before it and lies under it
  * @param picture what it is painted from, where its stitch shows a picture
+ * @param tell hears how much of it is worked, 0–1, where that takes long
  */
 export function planPass(
   placed: PlacedShape,
@@ -51,6 +52,7 @@ export function planPass(
   settings: WorkSettings,
   below = NOTHING_BELOW,
   picture: PaintedFrom | null = null,
+  tell?: (share: number) => void,
 ): PlannedPass {
   const kind = threadKind(pass.thread);
   if (!kind) throw new RangeError(`planPass: no thread of kind '${pass.thread}'`);
@@ -78,6 +80,7 @@ export function planPass(
     shades: pass.shades.length > 1 ? { count: pass.shades.length, borders: placed.borders } : undefined,
     ...directionOf(placed, pass, pass.angleDeg),
     ...paintedBy(placed, pass, laidMm, picture),
+    tell,
   };
   const recorder = new MoveRecorder();
   if (liftMm > 0) recorder.lift(liftMm);

@@ -28,6 +28,7 @@ import PartsOverlay from './PartsOverlay.vue';
 /** What measures shapes is loaded when it is shown. */
 const TransferOverlay = defineAsyncComponent(() => import('./TransferOverlay.vue'));
 const PictureOver = defineAsyncComponent(() => import('./PictureOver.vue'));
+const CoarsePicture = defineAsyncComponent(() => import('./CoarsePicture.vue'));
 const FitOverlay = defineAsyncComponent(() => import('./FitOverlay.vue'));
 const DetailMarks = defineAsyncComponent(() => import('./DetailMarks.vue'));
 const GrowingPicture = defineAsyncComponent(() => import('./GrowingPicture.vue'));
@@ -203,6 +204,12 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
       :style="{ filter: blur }"
       aria-hidden="true"
     ></canvas>
+    <CoarsePicture
+      v-if="workings.coarse.length > 0 && show === 'stitches' && !only && !isBack"
+      :parts="workings.coarse"
+      :view="view"
+      :size="size"
+    />
     <PictureOver v-if="show === 'stitches' && !isBack && selection.looking !== 'stitches'" :view="view" :size="size" />
     <svg class="overlay" :viewBox="viewBox" aria-hidden="true">
       <image

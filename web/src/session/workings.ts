@@ -1,7 +1,7 @@
 import { ownedFindings, recordFindings, type Finding, type Workings } from '@junctura/core/advice';
 import { isSamePlanInput, planInput, type PlanInput } from '@junctura/core/piece';
 import { ownedFor } from '@junctura/core/thread';
-import type { OwnFactors, PlannedPart } from '@junctura/core/work';
+import type { CoarsePart, OwnFactors, PlannedPart } from '@junctura/core/work';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { PlannerClient } from '../workers/plannerClient.ts';
@@ -30,6 +30,8 @@ export const useWorkings = defineStore('workings', () => {
   const isStale = ref(false);
   /** How much of the plan that is under way is worked, 0–1. */
   const share = ref(0);
+  /** What is being painted anew, as it will about come out. */
+  const coarse = shallowRef<readonly CoarsePart[]>([]);
   /** Whether a plan was given up: what is shown stays that of the state before. */
   const isStopped = ref(false);
   const problem = ref<string | null>(null);
@@ -72,12 +74,16 @@ export const useWorkings = defineStore('workings', () => {
     isLong.value = false;
     timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
     longTimer = setTimeout(() => (isLong.value = true), LONG_AFTER_MS);
-    const answer = await planner.plan(input, factors, (done) => (share.value = done));
+    const answer = await planner.plan(input, factors, (told) => {
+      if ('coarse' in told) coarse.value = markRaw(told.coarse);
+      else share.value = told.share;
+    });
     if (answer === null || asked?.input !== input) return;
     clearTimeout(timer);
     clearTimeout(longTimer);
     isBusy.value = false;
     isStale.value = false;
+    coarse.value = [];
     if (answer.ok) {
       planned = answer.value;
       lookAround();
@@ -102,6 +108,7 @@ export const useWorkings = defineStore('workings', () => {
     clearTimeout(timer);
     clearTimeout(longTimer);
     isBusy.value = false;
+    coarse.value = [];
     isStopped.value = true;
   }
 
@@ -124,6 +131,7 @@ export const useWorkings = defineStore('workings', () => {
       if (piece.id !== before?.id) {
         current.value = planned = asked = null;
         tallyBefore.value = null;
+        coarse.value = [];
         problem.value = null;
       }
       if (piece.id !== NONE) void replan();
@@ -153,6 +161,7 @@ export const useWorkings = defineStore('workings', () => {
     isLong,
     isStale,
     isStopped,
+    coarse,
     share,
     problem,
     kinds,

@@ -15,11 +15,13 @@ serve({
   savings: async (input) => (await import('./jobs/planning.ts')).thriftier(input),
   paintShades: async (input) => (await import('./jobs/painting.ts')).paintShades(input),
   judgePainting: async (input) => (await import('./jobs/painting.ts')).judge(input),
+  paintWays: async (input, tell) => (await import('./jobs/painting.ts')).ways(input, tell),
   onTop: async (input) => (await import('./jobs/painting.ts')).onTop(input),
   lie: async (input) => (await import('./jobs/painting.ts')).lie(input),
   tryHoop: async (input) => (await import('./jobs/pieces.ts')).hoopTrial(input),
   thumbnail: async (input) => (await import('./jobs/pieces.ts')).thumbnail(input),
   openPicture: async (input) => (await import('./jobs/pictures.ts')).open(input.file),
   readPicture: async (input, tell) => (await import('./jobs/pictures.ts')).read(input, tell),
+  subject: async (input) => (await import('./jobs/painting.ts')).subject(input),
   palette: async (input) => (await import('./jobs/pictures.ts')).palette(input),
 });

@@ -1,4 +1,4 @@
-import type { ColourPair, Finding, HoopTrial, Recolouring, Remedy, Variation } from '@junctura/core/advice';
+import type { ColourPair, Finding, HoopTrial, PaintWay, Recolouring, Remedy, Variation } from '@junctura/core/advice';
 import type { PictureColour } from '@junctura/core/colour';
 import type { PictureOptions } from '@junctura/core/drawing';
 import type { FinishPlan } from '@junctura/core/finish';
@@ -8,7 +8,7 @@ import type { Eye, PaintingReport, PictureJudgement, Ridge } from '@junctura/cor
 import type { Hoop, Piece, PlanInput } from '@junctura/core/piece';
 import type { OrderWay, Saving } from '@junctura/core/thread';
 import type { Offer } from '@junctura/core/propose';
-import type { OwnFactors } from '@junctura/core/work';
+import type { CoarsePart, OwnFactors } from '@junctura/core/work';
 import type { PlanNews } from './planNews.ts';
 
 interface Job<Input, Output, Progress = never> {
@@ -28,10 +28,13 @@ interface OfPart extends OfPiece {
   readonly part: string;
 }
 
+/** What is told while a plan is made: how much of it is worked, 0–1, and before that what will be painted, coarsely. */
+export type PlanProgress = { readonly share: number } | { readonly coarse: readonly CoarsePart[] };
+
 /** Everything that the page has done in workers: what it asks, and what it is answered. */
 export interface Jobs {
-  /** The workings of a piece, without what this worker sent before; told how much of it is worked, 0–1. */
-  plan: Job<{ readonly piece: PlanInput; readonly factors: OwnFactors }, PlanNews, number>;
+  /** The workings of a piece, without what this worker sent before. */
+  plan: Job<{ readonly piece: PlanInput; readonly factors: OwnFactors }, PlanNews, PlanProgress>;
   /** A drawing as a new piece, in a hoop that suits it. */
   readDrawing: Job<{ readonly text: string; readonly id: string; readonly name: string }, Outcome<Piece>>;
   /** What can be done about findings; told one by one, by their place in the list. */
@@ -84,6 +87,12 @@ export interface Jobs {
       readonly picture: PictureJudgement | null;
     } | null
   >;
+  /** Ways to work a part from the picture below it, each with a picture of the part alone, told one by one: painted in the first so many of some shades, then in flat regions. */
+  paintWays: Job<
+    OfPart & { readonly shades: readonly Shade[]; readonly counts: readonly number[]; readonly pixels: number },
+    null,
+    { readonly way: PaintWay; readonly picture: ImageBitmap }
+  >;
   /** How near a painted part comes to its picture; null where it is not painted. */
   judgePainting: Job<OfPart, PaintingReport | null>;
   /** Lights and hairs that are finer than what lies about them. */
@@ -102,6 +111,8 @@ export interface Jobs {
     Outcome<Piece>,
     number
   >;
+  /** What stands out in the picture below a drawing: its outline on the cloth as path data, mm, and the colour there; null where nothing does. */
+  subject: Job<{ readonly piece: Piece }, { readonly path: string; readonly hex: string } | null>;
   /** The colours of a picture. */
   palette: Job<{ readonly file: Blob; readonly colours: number }, Outcome<PalettePicture>>;
 }

@@ -2,7 +2,7 @@ import type { Finding, Remedy, Workings } from '@junctura/core/advice';
 import { success, type Outcome } from '@junctura/core/measure';
 import type { Piece, PlanInput } from '@junctura/core/piece';
 import type { OwnFactors } from '@junctura/core/work';
-import type { JobInput, JobName, JobOutput } from './jobs.ts';
+import type { JobInput, JobName, JobOutput, PlanProgress } from './jobs.ts';
 import { NewsReader } from './planNews.ts';
 import { WorkerClient, type Asking } from './workerClient.ts';
 
@@ -26,7 +26,7 @@ export class PlannerClient {
   async plan(
     piece: PlanInput,
     factors: OwnFactors,
-    onProgress: (share: number) => void = () => undefined,
+    onProgress: (progress: PlanProgress) => void = () => undefined,
   ): Promise<Outcome<Workings> | null> {
     const asking = { key: 'plan', signal: this.giveUp.signal, onProgress };
     const news = await this.client.ask('plan', { piece, factors }, asking);

@@ -84,6 +84,8 @@ const BROKEN: Readonly<Record<RuleId, (early: string, late: string) => string>> 
       ? `Of “${early}” an upper layer is worked before the one below it.`
       : `“${early}” is worked before “${late}”, which is a layer below it.`,
   ground: (early, late) => `“${early}” is worked before “${late}”, which it lies on.`,
+  fur: (early) => `A patch of “${early}” is worked before the one behind it: the hair will look brushed backwards.`,
+  features: (early, late) => `“${early}” is worked before “${late}”: the hair can't go over its rim.`,
   'raised-last': (early, late) => `“${early}” stands up, and the ring is laid on it when “${late}” is worked.`,
   behind: (early, late) => `“${early}” is worked before “${late}”, which lies behind it.`,
   outline: (early, late) => `“${early}” is worked before “${late}”, against the chosen way with outlines.`,

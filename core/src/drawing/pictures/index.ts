@@ -14,3 +14,4 @@ export {
   type Corner,
   type Corners,
 } from './squareUp.ts';
+export { subjectOf } from './subject.ts';

@@ -28,7 +28,11 @@ export function shrunk({ width, height, rgba }: Raster, longestPx: number): Rast
         }
       }
       const count = (bottom - top) * (right - left);
-      out.set([red / count, green / count, blue / count, 255], (y * w + x) * 4);
+      const at = (y * w + x) * 4;
+      out[at] = red / count;
+      out[at + 1] = green / count;
+      out[at + 2] = blue / count;
+      out[at + 3] = 255;
     }
   }
   return { width: w, height: h, rgba: out };

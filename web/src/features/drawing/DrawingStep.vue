@@ -15,6 +15,7 @@ import { NButton, NCheckbox, NInput, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import PickedBar from '../../session/PickedBar.vue';
 import DrawingParts from './DrawingParts.vue';
+import ProposeSubject from './ProposeSubject.vue';
 
 import NumberField from '../../ui/NumberField.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -223,6 +224,7 @@ function strengthen(percent: number): void {
         >Remove it</NButton
       >
     </div>
+    <ProposeSubject v-if="underlay" />
     <fieldset>
       <legend class="small soft">Where one part lies behind another</legend>
       <NRadioGroup

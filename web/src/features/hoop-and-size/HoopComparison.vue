@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { inHoop, type HoopTrial } from '@junctura/core/advice';
 import { AIR_MM, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
-import { formatLength, plural } from '@junctura/core/measure';
+import { formatDurationRange, formatLength, plural } from '@junctura/core/measure';
 import { plainHoop, setHoop, type Hoop } from '@junctura/core/piece';
 import { NButton, NProgress, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, triggerRef, watch } from 'vue';
@@ -71,10 +71,6 @@ const sizeText = (hoop: Hoop): string => hoopSizeText(hoop, settings.units);
 const isPresent = ({ nominalMm, shortMm }: Hoop): boolean =>
   opened.piece.hoop?.nominalMm === nominalMm && opened.piece.hoop.shortMm === shortMm;
 const chosenMm = computed(() => hoops.value.find(isPresent)?.nominalMm ?? null);
-const hoursText = ({ hours }: HoopTrial): string =>
-  hours.p90 < 2
-    ? `${Math.round(hours.p10 * 60)}–${Math.round(hours.p90 * 60)} min`
-    : `${Math.round(hours.p10)}–${Math.round(hours.p90)} h`;
 function losses(trial: HoopTrial): string[] {
   const lines: string[] = [];
   const parts = (n: number): string => plural(n, 'part');
@@ -110,7 +106,8 @@ function choose(trial: HoopTrial): void {
         <h3>{{ sizeText(hoop) }}</h3>
         <template v-if="trials[i]">
           <p class="small figure">
-            {{ mm(trials[i]!.widthMm) }} wide<br />{{ hoursText(trials[i]!) }}<br />
+            {{ mm(trials[i]!.widthMm) }} wide<br />{{ formatDurationRange(trials[i]!.hours.p10, trials[i]!.hours.p90)
+            }}<br />
             {{ trials[i]!.threadM.toFixed(1) }} m · {{ plural(trials[i]!.skeins, 'skein') }}
           </p>
           <p class="small" :class="losses(trials[i]!).length > 0 ? 'lost' : 'kept'">

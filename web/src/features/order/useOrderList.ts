@@ -132,5 +132,8 @@ function againstWords({ id }: Rule, other: string): string {
   if (id === 'behind') return `${other} overlaps it the other way round: its edge will stay open to view.`;
   if (id === 'outline') return `${other} and it were to come as you work outlines: the edge may be less crisp.`;
   if (id === 'raised-last') return `the ring will be laid on raised work because of ${other}.`;
+  if (id === 'fur')
+    return `${other} would go over it: its ends will lie on top, and the hair will look brushed backwards.`;
+  if (id === 'features') return `${other} has a rim that the hair should go over: it will look set on.`;
   return `${other} is the ground that it lies on.`;
 }

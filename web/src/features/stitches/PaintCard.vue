@@ -2,10 +2,10 @@
 import { mapPoints } from '@junctura/core/geometry';
 import { refOf, type Shade } from '@junctura/core/materials';
 import { plural } from '@junctura/core/measure';
-import { setGuides, setPainting, setPasses, type Piece } from '@junctura/core/piece';
+import { setGuides, setPainting, setPasses, setWorker, type Piece } from '@junctura/core/piece';
 import { paintPart, passesAsWorked, type OwnFactors, type PlannedPart } from '@junctura/core/work';
 import { NButton, NCheckbox } from 'naive-ui';
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import ErrorCurve from '../../ui/ErrorCurve.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -18,6 +18,8 @@ import PaintLook from './PaintLook.vue';
 import PaintOnTop from './PaintOnTop.vue';
 import PaintShades from './PaintShades.vue';
 import { detailInWords, faultInWords } from './paintWords.ts';
+
+const PaintWays = defineAsyncComponent(() => import('./PaintWays.vue'));
 
 /** A part painted from the picture below: its shades, the lie of its stitches, what matters most, how near it comes. */
 const props = defineProps<{ planned: PlannedPart }>();
@@ -57,8 +59,24 @@ function eyesOnCloth(): [x: number, y: number, r: number][] {
   });
 }
 
+/** Whether ways to paint it are set side by side. */
+const isComparing = ref(false);
+
 /** Looks for shades, and works the part in the first of them. */
 async function paint(): Promise<void> {
+  if (await look()) work();
+}
+async function compare(): Promise<void> {
+  isComparing.value = found.value !== null || (await look());
+}
+function take(shades: number): void {
+  isComparing.value = false;
+  count.value = shades;
+  work();
+}
+
+/** Looks for shades; false where there are none. */
+async function look(): Promise<boolean> {
   const { id } = part.value;
   isLooking.value = true;
   problem.value = null;
@@ -75,7 +93,7 @@ async function paint(): Promise<void> {
   };
   const answer = await workings.planner.ask('paintShades', input, { key: 'paintShades' });
   isLooking.value = false;
-  if (answer === null || id !== part.value.id) return;
+  if (answer === null || id !== part.value.id) return false;
   if (!answer.ok) problem.value = answer.problem;
   else if (!answer.value || answer.value.shades.length < 2) {
     problem.value = ownedOnly.value
@@ -83,8 +101,9 @@ async function paint(): Promise<void> {
       : 'There is no picture below this part that could be read.';
   } else {
     found.value = answer.value;
-    work();
+    return true;
   }
+  return false;
 }
 
 function work(): void {
@@ -96,6 +115,11 @@ const unused = computed(() =>
     colour !== null && path.starts.length === 0 ? [colour] : [],
   ),
 );
+/** Whether each shade is worked over all of it, where painters would go on from patch to patch. */
+const isAllOver = computed(() => {
+  const steps = workings.current?.plan.order.filter((step) => step.part === part.value.id) ?? [];
+  return pass.value !== null && opened.piece.worker.byArea === 0 && steps.length > 1;
+});
 function dropUnused(): void {
   const passes = passesAsWorked(props.planned).map((own) =>
     own.stitch === 'needle-painting' ? { ...own, shades: own.shades.filter((id) => !unused.value.includes(id)) } : own,
@@ -148,7 +172,15 @@ function draw(draws: 'guides' | 'eye'): void {
         <NButton type="primary" size="small" :loading="isLooking" data-test="paint" @click="paint">{{
           pass ? 'Choose the shades anew' : `Paint it in ${count} shades`
         }}</NButton>
+        <NButton size="small" :disabled="isLooking" @click="compare">Compare ways</NButton>
       </div>
+      <PaintWays
+        v-if="isComparing && found"
+        :asked="{ ...asked(), shades: found.shades }"
+        :count="Math.min(count, found.shades.length)"
+        @take="take"
+        @close="isComparing = false"
+      />
       <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
       <template v-if="found">
         <ErrorCurve :errors="found.errors" :count="Math.min(count, found.errors.length)" @choose="setCount" />
@@ -188,6 +220,14 @@ function draw(draws: 'guides' | 'eye'): void {
         >
       </p>
       <NCheckbox v-model:checked="isLieShown" size="small">Show the lie in chalk</NCheckbox>
+      <p v-if="isAllOver" class="small">
+        Worked by colour, each shade goes all over it.
+        <NButton
+          size="tiny"
+          @click="opened.edit(setWorker(opened.piece, { byArea: 1 }))"
+          >Go patch by patch, from back to front</NButton
+        >
+      </p>
       <PaintOnTop v-if="pass" :pass="pass" :asked="asked" />
       <PaintLook v-if="pass" :path="pass.path" :asked="asked" />
     </template>

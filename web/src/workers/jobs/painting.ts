@@ -1,4 +1,5 @@
-import { isInside } from '@junctura/core/geometry';
+import { colourBelow, subjectOf } from '@junctura/core/drawing';
+import { inverse, isInside, movedPath } from '@junctura/core/geometry';
 import {
   judgePicture,
   coloursPainted,
@@ -8,10 +9,12 @@ import {
   paintingOf,
   pictureBelow,
 } from '@junctura/core/painting';
-import { laidWidthMm, threadKind } from '@junctura/core/materials';
+import { tryFlat, tryPainted, type TriedPaintWay } from '@junctura/core/advice';
+import { laidWidthMm, refOf, threadKind } from '@junctura/core/materials';
 import { judgePainted, type PlannedPart } from '@junctura/core/work';
-import type { JobInput, JobOutput } from '../jobs.ts';
+import type { JobInput, JobOutput, JobProgress } from '../jobs.ts';
 import { learnPictureOf } from './learning.ts';
+import { pictureOf, reachOf } from './pieces.ts';
 import { workingsOf } from './planning.ts';
 
 const THREAD = 'stranded-cotton';
@@ -41,6 +44,22 @@ export async function paintShades(input: JobInput<'paintShades'>): Promise<JobOu
 export async function judge(input: JobInput<'judgePainting'>): Promise<JobOutput<'judgePainting'>> {
   const planned = await partOf(input);
   return planned && judgePainted(input.piece, planned);
+}
+
+export async function ways(
+  { shades, counts, pixels, ...input }: JobInput<'paintWays'>,
+  tell: (progress: JobProgress<'paintWays'>) => void,
+): Promise<null> {
+  const planned = await partOf(input);
+  if (!planned) return null;
+  const show = (tried: TriedPaintWay | null): void => {
+    if (!tried) return;
+    const { way, piece, workings } = tried;
+    tell({ way, picture: pictureOf(piece, workings, reachOf(piece, workings.plan.design.circle), pixels) });
+  };
+  for (const count of counts) show(tryPainted(input.piece, planned, shades.slice(0, count).map(refOf), input.factors));
+  show(tryFlat(input.piece, planned, Math.max(...counts), input.factors));
+  return null;
 }
 
 /** Chalk lines stand so far apart and are so long, mm. */
@@ -75,4 +94,15 @@ export async function onTop(input: JobInput<'onTop'>): Promise<JobOutput<'onTop'
   const laidMm = laidWidthMm(threadKind(THREAD)!, 1);
   const ground = planned && below && groundBelow(planned.placed.shape.region, below, laidMm);
   return ground ? findRidges(ground, planned.placed.shape.region, laidMm) : [];
+}
+
+const DECIMALS = 2;
+
+export async function subject({ piece }: JobInput<'subject'>): Promise<JobOutput<'subject'>> {
+  await learnPictureOf(piece);
+  const below = pictureBelow(piece);
+  const outline = below && subjectOf(below.picture);
+  if (!below || !outline) return null;
+  const path = movedPath(outline, inverse(below.toPicture), DECIMALS);
+  return { path, hex: colourBelow('area', path, below) ?? '#808080' };
 }

@@ -1,4 +1,5 @@
 import { Planner, tryHoop, type Workings } from '@junctura/core/advice';
+import type { Circle } from '@junctura/core/geometry';
 import { innerDiameterMm, outerHalvesMm } from '@junctura/core/materials';
 import { planInput, type Piece } from '@junctura/core/piece';
 import { paintPicture } from '../../picture/paintPicture.ts';
@@ -24,13 +25,18 @@ const ROOM = { ring: 1.17, freeMm: 12, emptyMm: 60 } as const;
 export async function thumbnail({ piece, factors, pixels }: JobInput<'thumbnail'>): Promise<JobOutput<'thumbnail'>> {
   await learnWhatIsPainted(piece);
   const workings = planner.plan(planInput(piece), factors);
-  const { circle } = workings.plan.design;
-  const freeMm = circle ? Math.hypot(circle.x, circle.y) + circle.r + ROOM.freeMm : ROOM.emptyMm;
-  const reachMm = piece.hoop ? (innerDiameterMm(piece.hoop.nominalMm) / 2) * ROOM.ring : freeMm;
+  const reachMm = reachOf(piece, workings.plan.design.circle);
   return { picture: pictureOf(piece, workings, reachMm, pixels), reachMm };
 }
 
-function pictureOf(piece: Piece, workings: Workings, reachMm: number, pixels: number): ImageBitmap {
+/** How far from its middle there is something to see of a piece, mm. */
+export function reachOf(piece: Piece, circle: Circle | null): number {
+  if (piece.hoop) return (innerDiameterMm(piece.hoop.nominalMm) / 2) * ROOM.ring;
+  return circle ? Math.hypot(circle.x, circle.y) + circle.r + ROOM.freeMm : ROOM.emptyMm;
+}
+
+/** The front of a piece, as wide and as high. */
+export function pictureOf(piece: Piece, workings: Workings, reachMm: number, pixels: number): ImageBitmap {
   const size = { width: pixels, height: pixels };
   const canvas = new OffscreenCanvas(pixels, pixels);
   const brush = canvas.getContext('2d')!;

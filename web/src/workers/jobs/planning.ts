@@ -5,7 +5,7 @@ import { applyEdit, planInput, type Piece } from '@junctura/core/piece';
 import { proposalsFor } from '@junctura/core/propose';
 import { drawNeeds, orderWays, savings, willReach, type OrderWay, type Reach } from '@junctura/core/thread';
 import { spreadOf, type OwnFactors } from '@junctura/core/work';
-import type { JobInput, JobOutput, JobProgress } from '../jobs.ts';
+import type { JobInput, JobOutput, JobProgress, PlanProgress } from '../jobs.ts';
 import { learnWhatIsPainted } from './learning.ts';
 import { NewsWriter, type PlanNews } from '../planNews.ts';
 
@@ -15,14 +15,19 @@ const writer = new NewsWriter();
 /** How far it is is told no more often than this, ms. */
 const TELL_EVERY_MS = 100;
 
-export async function plan({ piece, factors }: JobInput<'plan'>, tell: (share: number) => void): Promise<PlanNews> {
+export async function plan(
+  { piece, factors }: JobInput<'plan'>,
+  tell: (progress: PlanProgress) => void,
+): Promise<PlanNews> {
   await learnWhatIsPainted(piece);
+  const coarse = planner.paintCoarsely(piece, factors);
+  if (coarse.length > 0) tell({ coarse });
   let told = performance.now();
   const tellNow = (share: number): void => {
     const now = performance.now();
     if (now - told < TELL_EVERY_MS) return;
     told = now;
-    tell(share);
+    tell({ share });
   };
   return writer.write(planner.plan(piece, factors, 1, tellNow));
 }

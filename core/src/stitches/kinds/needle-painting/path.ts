@@ -29,6 +29,9 @@ const MOST_SAG = 0.3;
 /** Stitches of one shade no further apart than so many distances of rows are worked in one go. */
 const PATCH_ROWS = 1.6;
 
+/** How much of the work is done when its rows are laid, divided, shaded; 0–1. */
+const DONE = { rows: 0.4, divided: 0.7, shaded: 0.9 } as const;
+
 /**
  * Rows along the lie of the hair, divided where the picture changes, each stitch in the shade that is there; worked shade by shade, patch by
  * patch. Without a picture, rows of long stitches in one shade.
@@ -42,7 +45,9 @@ export function workNeedlePainting(
   const rows = divided(region, lengths, context);
   const stitches = Float32Array.from([...rows, ...fillingGaps(region, rows, context)]);
   const count = stitches.length / 4;
+  context.tell?.(DONE.divided);
   const shades = context.picture?.shadesOf(stitches) ?? new Uint8Array(count);
+  context.tell?.(DONE.shaded);
   const members = patchesOf(shades, neighbourhood(stitches, PATCH_ROWS * lengths.spacingMm));
   const byShade = new Map<number, number[]>();
   members.forEach((patch, k) => {
@@ -74,7 +79,9 @@ export function workNeedlePainting(
 /** All stitches row by row, `x0, y0, x1, y1, …`. */
 function divided(region: Region, lengths: Lengths, context: StitchContext): number[] {
   const flat: number[] = [];
-  for (const row of rowsToDivide(region, context, lengths.spacingMm).flat()) {
+  const rows = rowsToDivide(region, context, lengths.spacingMm).flat();
+  rows.forEach((row, k) => {
+    context.tell?.(DONE.rows + ((DONE.divided - DONE.rows) * k) / rows.length);
     let at = row.from;
     for (const to of endsIn(row, lengths, context)) {
       // It begins in the stitch before, and splits it.
@@ -82,7 +89,7 @@ function divided(region: Region, lengths: Lengths, context: StitchContext): numb
       flat.push(...row.at(from), ...row.at(to));
       at = to;
     }
-  }
+  });
   return flat;
 }
 
@@ -192,12 +199,8 @@ function fillingGaps(region: Region, rows: readonly number[], { field, laidMm }:
     const [x, y] = [box.minX + (cell % columns) * cellMm, box.minY + Math.floor(cell / columns) * cellMm];
     if (!inside.has(x, y)) continue;
     field.directionAt(x, y, along);
-    const reach = (way: 1 | -1): number => {
-      let mm = GAP_STITCH_MM / 2;
-      while (mm > laidMm && !inside.has(x + way * mm * along.dx, y + way * mm * along.dy)) mm /= 2;
-      return way * mm;
-    };
-    const [back, on] = [reach(-1), reach(1)];
+    const back = -inside.reach(x, y, -along.dx, -along.dy, GAP_STITCH_MM / 2, laidMm);
+    const on = inside.reach(x, y, along.dx, along.dy, GAP_STITCH_MM / 2, laidMm);
     const stitch = [x + back * along.dx, y + back * along.dy, x + on * along.dx, y + on * along.dy] as const;
     if (!inside.has(stitch[0], stitch[1]) || !inside.has(stitch[2], stitch[3])) continue;
     cover(stitch);

@@ -1,0 +1,86 @@
+import { Move } from '../stitches/index.ts';
+import type { PlannedPass, WorkedThread } from '../work/index.ts';
+import { threadWhere } from './threadWhere.ts';
+
+/** Painted by area, one goes on from zone to zone of about this size with the needles of its shades parked, mm. */
+const ZONE_MM = 20;
+/** Fewer stitches of a shade in a zone than this are worked with the zone before or after. */
+const LEAST_STITCHES = 4;
+
+/** What of one shade lies in one zone; zones are numbered from 1, from back to front along the fur. */
+export interface Zone {
+  readonly zone: number;
+  readonly thread: WorkedThread;
+}
+
+const known = new WeakMap<PlannedPass, readonly (readonly Zone[])[] | null>();
+
+/**
+ * The zones of a pass that is painted in several shades, shade by shade; null for any other, and where one zone holds all of it. Hair lies
+ * like tiles: the tips at the back are worked first, each zone over the ends of those before.
+ */
+export function zonesOf(pass: PlannedPass): readonly (readonly Zone[])[] | null {
+  const before = known.get(pass);
+  if (before !== undefined) return before;
+  const found = pass.stitch === 'needle-painting' && pass.threads.length > 1 ? divided(pass) : null;
+  known.set(pass, found);
+  return found;
+}
+
+function divided({ path, threads }: PlannedPass): readonly (readonly Zone[])[] | null {
+  const [ux, uy] = senseOf(path);
+  const tileOf = (x: number, y: number): [band: number, tile: number] => [
+    Math.floor((x * ux + y * uy) / ZONE_MM),
+    Math.floor((y * ux - x * uy) / ZONE_MM),
+  ];
+  const tiles = new Map<string, [band: number, tile: number]>();
+  const named = threads.map(({ path: { xy, starts } }) =>
+    Array.from(starts, (move) => {
+      const tile = tileOf(xy[2 * move]!, xy[2 * move + 1]!);
+      const name = tile.join();
+      tiles.set(name, tile);
+      return name;
+    }),
+  );
+  if (tiles.size < 2) return null;
+  // To and fro across the fur, so that the next zone lies beside the last.
+  const order = [...tiles].sort(([, [band, tile]], [, [other, beside]]) =>
+    band === other ? (band % 2 === 0 ? tile - beside : beside - tile) : other - band,
+  );
+  const numbers = new Map(order.map(([name], i) => [name, i + 1]));
+  return threads.map((thread, shade) => {
+    const zones = Uint16Array.from(named[shade]!, (name) => numbers.get(name)!);
+    joinSmall(zones);
+    return [...new Set(zones)]
+      .sort((a, b) => a - b)
+      .map((zone) => ({ zone, thread: threadWhere(thread, (stitch) => zones[stitch] === zone)! }));
+  });
+}
+
+/** The way that the stitches of a path go in the mean, as a unit vector. */
+function senseOf({ codes, xy, starts }: PlannedPass['path']): [number, number] {
+  let [dx, dy] = [0, 0];
+  for (const move of starts) {
+    if (codes[move] !== Move.up) continue;
+    dx += xy[2 * move + 2]! - xy[2 * move]!;
+    dy += xy[2 * move + 3]! - xy[2 * move + 1]!;
+  }
+  const length = Math.hypot(dx, dy);
+  return length > 0 ? [dx / length, dy / length] : [0, 1];
+}
+
+/** Gives what is too little for a needle to the next zone that has the shade, or else to the one before. */
+function joinSmall(zones: Uint16Array): void {
+  const present = [...new Set(zones)].sort((a, b) => a - b);
+  for (let i = 0; i < present.length && present.length > 1;) {
+    const zone = present[i]!;
+    if (zones.reduce((count, other) => count + (other === zone ? 1 : 0), 0) >= LEAST_STITCHES) {
+      i++;
+      continue;
+    }
+    const into = present[i + 1] ?? present[i - 1]!;
+    zones.forEach((other, k) => other === zone && (zones[k] = into));
+    present.splice(i, 1);
+    if (i === present.length) break;
+  }
+}

@@ -1,0 +1,89 @@
+import { boxOf, InsideGrid, type Direction, type Polyline, type Region } from '../geometry/index.ts';
+import { seededRandom } from '../measure/index.ts';
+import type { Lab } from '../colour/index.ts';
+import type { PictureBelow } from '../drawing/index.ts';
+import { cellAt, groundBelow, keyAt, labOfKey } from './ground.ts';
+import { pictureField } from './pictureField.ts';
+
+/** What a painting will come to, in few broad strokes. */
+export interface CoarsePainting {
+  /** Where each stroke lies: `x0, y0, x1, y1, …`, mm on the cloth; later ones lie over earlier ones. */
+  readonly strokes: Float32Array;
+  /** The number of the shade of each. */
+  readonly shades: Uint8Array;
+  readonly widthMm: number;
+}
+
+/** A stroke is so many threads wide … */
+const WIDTHS = 5;
+/** … and so long, mm. */
+const LENGTH_MM = 6;
+/** So much of a stroke lies free of the next, along and across it. */
+const FREE = { along: 0.5, across: 0.62 } as const;
+/** The picture is looked at in so many places along a stroke. */
+const LOOKS = 3;
+/** Of so many cells of the lie to a side one is led by strokes. */
+const COARSENESS = 6;
+
+/**
+ * A region as it will about be painted from the picture below it, at once: broad strokes along the lie, each in the shade that is nearest to
+ * what it lies on.
+ * @param lines along which stitches shall lie, mm on the cloth
+ * @param shades in which it is worked
+ * @param laidMm the width of the thread as it lies
+ * @returns null where there is nothing to paint
+ */
+export function coarsePainting(
+  region: Region,
+  below: PictureBelow,
+  lines: readonly Polyline[],
+  shades: readonly Lab[],
+  laidMm: number,
+): CoarsePainting | null {
+  const ground = groundBelow(region, below, laidMm);
+  const box = boxOf(region);
+  if (!ground || !box || shades.length === 0) return null;
+  const field = pictureField(ground, region, lines, COARSENESS);
+  const widthMm = WIDTHS * laidMm;
+  const stepMm = Math.sqrt(FREE.along * LENGTH_MM * FREE.across * widthMm);
+  const inside = new InsideGrid(region, box, widthMm);
+  const random = seededRandom(1);
+  const along: Direction = { dx: 1, dy: 0 };
+  const strokes: number[] = [];
+  const chosen: number[] = [];
+  const lab = new Float64Array(3);
+  const nearest = nearestBy(shades);
+  for (let y = box.minY, row = 0; y <= box.maxY; y += stepMm, row++) {
+    for (let x = box.minX + (row % 2) * (stepMm / 2); x <= box.maxX; x += stepMm) {
+      const [cx, cy] = [x + random.between(-0.2, 0.2) * stepMm, y + random.between(-0.2, 0.2) * stepMm];
+      if (!inside.has(cx, cy)) continue;
+      field.directionAt(cx, cy, along);
+      const back = -inside.reach(cx, cy, -along.dx, -along.dy, LENGTH_MM / 2, laidMm);
+      const on = inside.reach(cx, cy, along.dx, along.dy, LENGTH_MM / 2, laidMm);
+      let [l, a, b] = [0, 0, 0];
+      for (let k = 0; k < LOOKS; k++) {
+        const mm = back + ((on - back) * (k + 0.5)) / LOOKS;
+        labOfKey(keyAt(ground.rgb, cellAt(ground, cx + mm * along.dx, cy + mm * along.dy)), lab);
+        l += lab[0]! / LOOKS;
+        a += lab[1]! / LOOKS;
+        b += lab[2]! / LOOKS;
+      }
+      strokes.push(cx + back * along.dx, cy + back * along.dy, cx + on * along.dx, cy + on * along.dy);
+      chosen.push(nearest(l, a, b));
+    }
+  }
+  return { strokes: Float32Array.from(strokes), shades: Uint8Array.from(chosen), widthMm };
+}
+
+/** The number of the shade nearest to a colour, by plain distance: near enough for a first look. */
+function nearestBy(shades: readonly Lab[]): (l: number, a: number, b: number) => number {
+  return (l, a, b) => {
+    let [best, least] = [0, Infinity];
+    for (let k = 0; k < shades.length; k++) {
+      const shade = shades[k]!;
+      const apart = (shade.l - l) ** 2 + (shade.a - a) ** 2 + (shade.b - b) ** 2;
+      if (apart < least) [best, least] = [k, apart];
+    }
+    return best;
+  };
+}

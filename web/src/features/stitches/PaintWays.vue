@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import type { PaintWay } from '@junctura/core/advice';
+import { formatDurationRange, plural } from '@junctura/core/measure';
+import { NButton, NProgress } from 'naive-ui';
+import { computed, nextTick, onBeforeUnmount, ref, shallowRef } from 'vue';
+import TheDialog from '../../ui/TheDialog.vue';
+import { pictures } from '../../workers/workerPool.ts';
+import type { JobInput } from '../../workers/jobs.ts';
+
+/** Ways to work a part from the picture below it, side by side, before she begins: painted in fewer shades and in more, and in flat regions. */
+const props = defineProps<{ asked: Omit<JobInput<'paintWays'>, 'counts' | 'pixels'>; count: number }>();
+const emit = defineEmits<{ close: []; take: [count: number] }>();
+
+const PIXELS = 640;
+/** Fewer shades than asked for that are shown beside it. */
+const FEWER = 0.5;
+const LEAST = 4;
+const counts = [...new Set([Math.max(LEAST, Math.round(FEWER * props.count)), props.count])];
+const ways = shallowRef<readonly PaintWay[]>([]);
+const canvases = ref<HTMLCanvasElement[]>([]);
+const problem = ref<string | null>(null);
+const isDone = ref(false);
+const stop = new AbortController();
+onBeforeUnmount(() => stop.abort());
+
+async function show(way: PaintWay, picture: ImageBitmap): Promise<void> {
+  ways.value = [...ways.value, way];
+  const at = ways.value.length - 1;
+  await nextTick();
+  const canvas = canvases.value[at];
+  if (canvas) {
+    [canvas.width, canvas.height] = [picture.width, picture.height];
+    canvas.getContext('2d')!.drawImage(picture, 0, 0);
+  }
+  picture.close();
+}
+
+async function tryAll(): Promise<void> {
+  const answer = await pictures.ask(
+    'paintWays',
+    { ...props.asked, counts, pixels: PIXELS },
+    { signal: stop.signal, onProgress: ({ way, picture }) => void show(way, picture) },
+  );
+  if (answer?.ok) isDone.value = true;
+  else if (answer) problem.value = `The ways could not be worked out: ${answer.problem}`;
+}
+void tryAll();
+
+const all = counts.length + 1;
+const share = computed(() => ways.value.length / all);
+const nameOf = ({ kind, shades }: PaintWay): string =>
+  kind === 'flat' ? `Flat regions in ${plural(shades, 'shade')}` : `Painted in ${plural(shades, 'shade')}`;
+</script>
+
+<template>
+  <TheDialog title="Ways to work it from the picture" width="1120px" @close="emit('close')">
+    <div v-if="!isDone && !problem" class="progress" role="status">
+      <NProgress type="line" :percentage="Math.round(share * 100)" :height="8" :show-indicator="false" />
+      <span class="small soft">{{ ways.length }} of {{ all }}</span>
+      <NButton size="tiny" @click="emit('close')">Stop</NButton>
+    </div>
+    <p v-if="problem" role="alert">{{ problem }}</p>
+    <ul class="ways">
+      <li v-for="way in ways" :key="nameOf(way)">
+        <canvas ref="canvases" :aria-label="nameOf(way)"></canvas>
+        <h3>{{ nameOf(way) }}</h3>
+        <p class="figure">
+          {{ formatDurationRange(way.hours.p10, way.hours.p90) }} · {{ way.threadM.toFixed(0) }} m ·
+          {{ plural(way.skeins, 'skein') }}
+        </p>
+        <p class="small soft">
+          {{ way.stitches.toLocaleString('en') }} stitches; ΔE {{ way.report.deltaE.mean.toFixed(1) }} from the picture
+          at arm’s length, {{ (100 * way.report.lonelyShare).toFixed(0) }} % of them in patches of fewer than four.
+        </p>
+        <NButton v-if="way.kind === 'painted'" size="small" @click="emit('take', way.shades)">Paint it so</NButton>
+        <p v-else class="small soft">Bring the picture in as regions to work it so.</p>
+      </li>
+    </ul>
+  </TheDialog>
+</template>
+
+<style scoped>
+.progress {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 12px;
+  align-items: center;
+  margin-bottom: 12px;
+}
+.ways {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  gap: 20px;
+  max-height: 76vh;
+  overflow: auto;
+}
+canvas {
+  display: block;
+  width: 100%;
+  aspect-ratio: 1;
+  border-radius: 6px;
+  background: var(--linen-deep);
+}
+li > * + * {
+  margin-top: 6px;
+}
+</style>

@@ -10,4 +10,4 @@ export { outlinesFirst, RULE_IDS, type Rule, type RuleId } from './rules.ts';
 export { fixedAt, linesOf, standsAgainst, type StepLine } from './places.ts';
 export { becauseOf, type Because } from './ruleWords.ts';
 export { needleName, needleOfStep, stepsOf, type Step } from './steps.ts';
-export { stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';
+export { nameOfStep, stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';

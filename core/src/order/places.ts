@@ -50,7 +50,8 @@ export function linesOf(order: readonly Step[], from = 0, to = order.length): St
       a.setUp === b.setUp &&
       a.stitch === b.stitch &&
       a.role === b.role &&
-      a.position === b.position;
+      a.position === b.position &&
+      a.zone === b.zone;
     if (isLike) lines[lines.length - 1] = { from: last.from, to: i + 1 };
     else lines.push({ from: i, to: i + 1 });
   }

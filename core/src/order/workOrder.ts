@@ -16,6 +16,11 @@ export interface WorkStep {
 /** The order of work: every figure that depends on what comes before what is computed from it. */
 export type WorkOrder = readonly WorkStep[];
 
+/** The name of a step's part, with the patch of it that the step is. */
+export function nameOfStep(partName: string, { zone }: Pick<WorkStep, 'zone'>): string {
+  return zone > 0 ? `${partName}, patch ${zone}` : partName;
+}
+
 /** What a step is called by rules, records and files. */
 export function stepKey({ part, layer, shade, position, zone }: WorkStep): string {
   return `${part}:${layer}:${shade}:${position}${zone > 0 ? `:${zone}` : ''}`;

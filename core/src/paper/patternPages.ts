@@ -72,9 +72,10 @@ function artwork(
     for (const { patches } of painted)
       for (const { x, y, shade } of patches) labels.push({ x: x * flip, y, text: String(shade + 1) });
     const key = painted.flatMap((one) => one.key);
-    const left = plan.design.box?.minX ?? 0;
-    const below = (plan.design.box?.maxY ?? 0) + KEY_GAP_MM;
-    key.forEach((text, i) => labels.push({ x: left * flip, y: below + i * KEY_LINE_MM, text }));
+    const { minX = 0, maxX = 0, maxY = 0 } = plan.design.box ?? {};
+    const left = flip < 0 ? -maxX : minX;
+    const below = maxY + KEY_GAP_MM;
+    key.forEach((text, i) => labels.push({ x: left, y: below + i * KEY_LINE_MM, text, align: 'left' }));
   }
   if (ring && piece.hoop) {
     const [a, b] = innerHalvesMm(piece.hoop);

@@ -18,11 +18,12 @@ export interface Ink {
   readonly dashMm: number | null;
 }
 
-/** A number at a place. */
+/** A number in the middle of a place, or words that begin there. */
 export interface Label {
   readonly x: number;
   readonly y: number;
   readonly text: string;
+  readonly align?: 'left';
 }
 
 /** What is laid out on pages. */
@@ -201,9 +202,9 @@ function drawPage(
       items.push({ type: 'line', points, closed: isWhole && line.closed, ...ink });
     }
   }
-  for (const { x, y, text } of labels) {
+  for (const { x, y, text, align = 'centre' } of labels) {
     if (x < tile.minX || x > tile.maxX || y < tile.minY || y > tile.maxY) continue;
-    items.push({ type: 'text', x: x + dx, y: y + dy + 0.9, sizeMm: 2.4, text, align: 'centre', grey: 0.35 });
+    items.push({ type: 'text', x: x + dx, y: y + dy + 0.9, sizeMm: 2.4, text, align, grey: 0.35 });
   }
   return {
     widthMm: sheet.widthMm,

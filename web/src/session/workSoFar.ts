@@ -1,5 +1,5 @@
 import { countingEntries, forecast, learnPace, paceIn, workSoFar } from '@junctura/core/log';
-import type { Step } from '@junctura/core/order';
+import { nameOfStep, type Step } from '@junctura/core/order';
 import type { RecordEntry } from '@junctura/core/piece';
 import { colourName } from '@junctura/core/piece';
 import { sittingsOf, stepSeconds, type Sitting, type StepWork } from '@junctura/core/thread';
@@ -55,7 +55,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     return sittingsOf(opened.piece, plan.value).find(({ steps: own }) => own.some(({ step }) => step === at)) ?? null;
   });
 
-  const nameOf = (step: Step | null): string => (step ? (opened.nameOf(step.part) ?? step.part) : '');
+  const nameOf = (step: Step | null): string => (step ? nameOfStep(opened.nameOf(step.part) ?? step.part, step) : '');
   function colourBy(id: string | undefined): { name: string; hex: string } {
     const colour = opened.piece.palette.find((own) => own.id === id);
     return colour ? colourName(colour) : { name: '', hex: '#888888' };

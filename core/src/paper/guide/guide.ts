@@ -9,7 +9,7 @@ import {
   plural,
   type UnitSystem,
 } from '../../measure/index.ts';
-import { becauseOf, linesOf, needleName, type Step } from '../../order/index.ts';
+import { becauseOf, linesOf, nameOfStep, needleName, type Step } from '../../order/index.ts';
 import { colourOf, shadesOf, type Piece } from '../../piece/index.ts';
 import { stitchKind, type StitchId } from '../../stitches/index.ts';
 import { firstSittings, stepSeconds, sittingsOf, type Plan } from '../../thread/index.ts';
@@ -222,7 +222,7 @@ function rowsOf(piece: Piece, plan: Plan, numbers: ReadonlyMap<string, number>):
     return {
       step: i + 1,
       number: numbers.get(first.part)!,
-      part: nameOf.get(first.part) ?? first.part,
+      part: nameOfStep(nameOf.get(first.part) ?? first.part, first),
       count: to - from,
       layer: ROLES[first.role],
       stitch: stitchKind(first.stitch).name,

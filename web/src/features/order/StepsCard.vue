@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDuration, plural } from '@junctura/core/measure';
-import { needleName } from '@junctura/core/order';
+import { nameOfStep, needleName } from '@junctura/core/order';
 import { freeOrder, workAtEnd } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
@@ -158,7 +158,7 @@ function threadWords(step: number): string {
               <i class="swatch" :style="{ background: list.hexOf(row.line.first) }"></i>
               <span class="what">
                 <span class="title"
-                  >{{ list.nameOf(row.line.first.part)
+                  >{{ nameOfStep(list.nameOf(row.line.first.part), row.line.first)
                   }}<template v-if="row.line.to - row.line.from > 1">
                     and {{ row.line.to - row.line.from - 1 }} alike</template
                   ></span

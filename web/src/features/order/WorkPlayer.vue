@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Pause, Play, SkipBack, SkipForward } from '@lucide/vue';
+import { nameOfStep } from '@junctura/core/order';
 import { stitchKind } from '@junctura/core/stitches';
 import { useEventListener, useRafFn } from '@vueuse/core';
 import { NButton } from 'naive-ui';
@@ -30,7 +31,7 @@ const present = computed(() => order.value[whole.value]);
 const words = computed(() => {
   const step = present.value;
   if (!step) return count.value === 0 ? 'Nothing to stitch yet' : 'All is stitched';
-  const name = opened.nameOf(step.part) ?? step.part;
+  const name = nameOfStep(opened.nameOf(step.part) ?? step.part, step);
   return `Step ${whole.value + 1} of ${count.value}: ${name}, ${stitchKind(step.stitch).name.toLowerCase()}`;
 });
 

@@ -222,9 +222,7 @@ function draw(draws: 'guides' | 'eye'): void {
       <NCheckbox v-model:checked="isLieShown" size="small">Show the lie in chalk</NCheckbox>
       <p v-if="isAllOver" class="small">
         Worked by colour, each shade goes all over it.
-        <NButton
-          size="tiny"
-          @click="opened.edit(setWorker(opened.piece, { byArea: 1 }))"
+        <NButton size="tiny" @click="opened.edit(setWorker(opened.piece, { byArea: 1 }))"
           >Go patch by patch, from back to front</NButton
         >
       </p>

@@ -70,7 +70,7 @@ const nameOf = ({ kind, shades }: PaintWay): string =>
         </p>
         <p class="small soft">
           {{ way.stitches.toLocaleString('en') }} stitches; ΔE {{ way.report.deltaE.mean.toFixed(1) }} from the picture
-          at arm’s length, {{ (100 * way.report.lonelyShare).toFixed(0) }} % of them in patches of fewer than four.
+          at arm’s length; its shades alone would come to {{ way.report.floor.mean.toFixed(1) }}.
         </p>
         <NButton v-if="way.kind === 'painted'" size="small" @click="emit('take', way.shades)">Paint it so</NButton>
         <p v-else class="small soft">Bring the picture in as regions to work it so.</p>

@@ -55,7 +55,10 @@ export async function ways(
   const show = (tried: TriedPaintWay | null): void => {
     if (!tried) return;
     const { way, piece, workings } = tried;
-    tell({ way, picture: pictureOf(piece, workings, reachOf(piece, workings.plan.design.circle), pixels) });
+    tell({
+      way,
+      picture: pictureOf(piece, workings, reachOf({ ...piece, hoop: null }, workings.plan.design.circle), pixels),
+    });
   };
   for (const count of counts) show(tryPainted(input.piece, planned, shades.slice(0, count).map(refOf), input.factors));
   show(tryFlat(input.piece, planned, Math.max(...counts), input.factors));

@@ -97,6 +97,11 @@ function painted(fromMm: number | null): Piece {
   const at = { widthPx: 60, heightPx: 60, mmPerPx: 1, xMm: fromMm ?? 0, yMm: -30, strength: 1 };
   return { ...piece, drawing: { ...piece.drawing, underlay: fromMm === null ? null : { picture, ...at } } };
 }
+/** Bullions of 6 mm that lie across, about these places. */
+function coils(...points: [x: number, y: number][]): Piece {
+  const bullion = { ...plainPass('bullion', 'stranded-cotton', 2), role: 'accent' as const, points, angleDeg: 0 };
+  return worked(pieceOf(square), { passes: [bullion] });
+}
 /** Two shades in one needle, worked in a single strand. */
 function blended(): Piece {
   const piece = worked(pieceOf('<path d="M0 0H30" stroke="#a33"/>'), pass('chain', 1));
@@ -202,6 +207,7 @@ const CASES: [FindingId, Piece][] = [
     }),
   ],
   ['knot-size', worked(pieceOf('<circle r="1.8" fill="#a33"/>'), pass('french', 1))],
+  ['coils-meet', coils([0, 0], [0.5, 0])],
   ['drawn-wider', worked(pieceOf('<path d="M0 0H30" stroke="#a33" stroke-width="3"/>'), pass('back', 2))],
   ['drawn-twice', pieceOf('<path d="M0 0H30" stroke="#a33"/><path d="M5 0.1H25" stroke="#3a3"/>')],
   ['pull', pieceOf(square, { cloth: { kind: 'jersey', colour: '#ffffff' } })],
@@ -232,6 +238,29 @@ const CASES: [FindingId, Piece][] = [
 ];
 
 describe('findings', () => {
+  it('coils that cross are told from those that lie into one another; ends that lie together are neither', () => {
+    const figuresOf = (...args: Parameters<typeof coils>): unknown =>
+      new Planner().plan(coils(...args), USUAL_FACTORS).findings.find(({ id }) => id === 'coils-meet')?.figures;
+    // Side by side, a little nearer than each is thick; a hand's breadth apart; end to end.
+    expect(figuresOf([0, 0], [0, 0.5])).toMatchObject({ crossings: 0, pressed: 1 });
+    expect(figuresOf([0, 0], [0, 8])).toBeUndefined();
+    expect(figuresOf([0, 0], [6, 0])).toBeUndefined();
+    // One across the other.
+    const [upright] = coils([0, 0]).drawing.parts;
+    const across = coils([0, 0]);
+    const turned = {
+      ...upright!,
+      id: 'x',
+      opaque: false,
+      passes: upright!.passes!.map((own) => ({ ...own, angleDeg: 90 })),
+    };
+    const crossed = { ...across, drawing: { ...across.drawing, parts: [...across.drawing.parts, turned] } };
+    const found = new Planner().plan(crossed, USUAL_FACTORS).findings.filter(({ id }) => id === 'coils-meet');
+    expect(found.map(({ part, figures }) => [part, figures])).toEqual([
+      ['x', expect.objectContaining({ crossings: 1, pressed: 0 })],
+    ]);
+  });
+
   it('a whipped line is half as wide again as its thread: what lies 0.6 mm beside it merges, beside back stitch it does not', () => {
     const beam = pieceOf('<path d="M0 0H30M0 0.6H30" stroke="#a33"/>');
     const worn = (stitch: 'back' | 'whipped-back'): Piece =>

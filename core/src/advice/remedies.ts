@@ -1,6 +1,7 @@
 import type { Edit, Piece } from '../piece/index.ts';
 import type { Plan } from '../thread/index.ts';
 import type { Case, Finding, FindingRemedies, Offer } from './finding.ts';
+import { COILS_REMEDIES } from './findings/coils.ts';
 import { COLOURS_REMEDIES } from './findings/colours.ts';
 import { DRAWING_REMEDIES } from './findings/drawing.ts';
 import { HOOP_REMEDIES } from './findings/hoop.ts';
@@ -16,6 +17,7 @@ export const REMEDIES: FindingRemedies = {
   ...HOOP_REMEDIES,
   ...PARTS_REMEDIES,
   ...MEETING_REMEDIES,
+  ...COILS_REMEDIES,
   ...COLOURS_REMEDIES,
   ...SCRAPS_REMEDIES,
   ...TRANSFER_REMEDIES,

@@ -31,6 +31,7 @@ export { middleLine, type MiddleLine } from './middleLine.ts';
 export { distanceBeyond, distanceToLines, distanceToOutline, reachInside } from './outline.ts';
 export { compose, inverse, IDENTITY, mapPoints, meanScale, type Matrix, turning } from './matrix.ts';
 export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from './scanCells.ts';
+export { nearestOnRing, ringStretch } from './ringStretch.ts';
 export { scanRows } from './scanRows.ts';
 export {
   boxesMeet,

@@ -345,6 +345,7 @@ export function plainPass(stitch: StitchId, thread: string, strands = stitchKind
     params: {},
     angleDeg: null,
     direction: 'straight',
+    insetMm: 0,
     points: [],
     colour: null,
     shades: [],

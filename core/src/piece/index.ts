@@ -38,7 +38,14 @@ export {
   takeColourway,
   workInShade,
 } from './commands.ts';
-export { colourInShade, dropColour, gatherShades, takeShades, type WorkedIn } from './paletteCommands.ts';
+export {
+  colourInShade,
+  dropColour,
+  fromAnotherLot,
+  gatherShades,
+  takeShades,
+  type WorkedIn,
+} from './paletteCommands.ts';
 export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
 export { ENDS, FINISH_RANGES, USUAL_FINISH, type End, type Finish } from './finish.ts';
 export { plainScrap, SCRAP_HELD, SCRAP_PATTERNS, type Scrap } from './scrap.ts';
@@ -57,6 +64,7 @@ export {
 export { MOST_ENTRIES, recordSchema, type PieceRecord, type RecordEntry, type ThreadUse } from './record.ts';
 export {
   DIRECTIONS,
+  INSET_MM,
   emptyPiece,
   MOST_NEEDLES,
   MOST_POSITIONS,

@@ -14,6 +14,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   8: { name: 'planTheFinish', up: planTheFinish },
   9: { name: 'keepSizes', up: keepSizes },
   10: { name: 'paintFromPictures', up: paintFromPictures },
+  11: { name: 'setOutlinesIn', up: setOutlinesIn },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -163,6 +164,20 @@ function paintFromPictures(data: Data): Data {
   const parts = Array.isArray(drawing['parts'])
     ? drawing['parts'].map((part) => ({ painting: null, ...record(part) }))
     : drawing['parts'];
+  return { ...data, drawing: { ...drawing, parts } };
+}
+
+/** Version 11: outlines set in by a distance. */
+function setOutlinesIn(data: Data): Data {
+  const drawing = record(data['drawing']);
+  const set = (given: unknown): Data => {
+    const part = record(given);
+    const passes = Array.isArray(part['passes'])
+      ? part['passes'].map((pass) => ({ insetMm: 0, ...record(pass) }))
+      : part['passes'];
+    return { ...part, passes };
+  };
+  const parts = Array.isArray(drawing['parts']) ? drawing['parts'].map(set) : drawing['parts'];
   return { ...data, drawing: { ...drawing, parts } };
 }
 

@@ -4,6 +4,7 @@ import { svgPiece } from '../testing/pieces.ts';
 import {
   applyEdit,
   dropColour,
+  fromAnotherLot,
   gatherShades,
   invertEdit,
   plainPass,
@@ -55,6 +56,33 @@ describe('a palette', () => {
     expect(taken.palette).toHaveLength(1);
     expect(new Set(taken.drawing.parts.map(({ colour }) => colour))).toEqual(new Set([taken.palette[0]!.id]));
     expect(done(taken, invertEdit(edit))).toEqual(two);
+  });
+
+  it('works some parts from another lot, each layer of theirs with them; parts already in that lot are joined', () => {
+    const id = two.palette[0]!.id;
+    const shaded = done(two, takeShades(two, new Map([[id, { shade: refOf(shades[3]!), second: null }]]), 'x'));
+    const [first, second] = shaded.drawing.parts;
+    const pass = { ...plainPass('long-short', 'stranded-cotton', 1), shades: [id, second!.colour], colour: id };
+    const parts = ['a', 'b', 'c'].map((part) => ({ ...first!, id: part, passes: [pass] }));
+    const piece = { ...shaded, drawing: { ...shaded.drawing, parts: [...parts, second!] } };
+    const edit = fromAnotherLot(piece, id, new Set(['b']), 'K 7')!;
+    const after = done(piece, edit);
+    const other = after.palette.at(-1)!;
+    expect(other).toEqual({ ...after.palette[0]!, id: other.id, lot: 'K 7' });
+    expect(after.drawing.parts.map(({ colour }) => colour)).toEqual([id, other.id, id, second!.colour]);
+    expect(after.drawing.parts[1]!.passes![0]).toEqual({
+      ...pass,
+      shades: [other.id, second!.colour],
+      colour: other.id,
+    });
+    expect(after.drawing.parts[2]!.passes![0]).toEqual(pass);
+    // A third part from the same lot is worked with the second: no further row.
+    const joined = done(after, fromAnotherLot(after, id, new Set(['c']), 'K 7'));
+    expect(joined.palette).toEqual(after.palette);
+    expect(joined.drawing.parts[2]!.colour).toBe(other.id);
+    expect(done(after, invertEdit(edit))).toEqual(piece);
+    expect(fromAnotherLot(joined, other.id, new Set(['b']), 'K 7')).toBeNull();
+    expect(fromAnotherLot(piece, id, new Set(['gone']), 'K 7')).toBeNull();
   });
 
   it('keeps apart what differs in shade, lot or what it means', () => {

@@ -80,17 +80,7 @@ export function takeShades(piece: Piece, shades: ReadonlyMap<string, WorkedIn>, 
     else palette.push(now);
   }
   const kept = (id: string): string => stays.get(id) ?? id;
-  const pass = (given: Pass): Pass => ({
-    ...given,
-    colour: given.colour && kept(given.colour),
-    shades: given.shades.map(kept),
-    second: given.second && { ...given.second, colour: given.second.colour && kept(given.second.colour) },
-  });
-  const parts = piece.drawing.parts.map((part) => ({
-    ...part,
-    colour: kept(part.colour),
-    passes: part.passes && part.passes.map(pass),
-  }));
+  const parts = piece.drawing.parts.map((part) => recoloured(part, kept));
   const { edgeColour } = piece.finish;
   return editOf(piece, label, [
     [['palette'], palette],
@@ -104,6 +94,45 @@ export function takeShades(piece: Piece, shades: ReadonlyMap<string, WorkedIn>, 
           ],
           [['finish', 'edgeColour'], edgeColour && kept(edgeColour)],
         ] as const)),
+  ]);
+}
+
+/** A part whose colours, and those of its layers, are others. */
+function recoloured(part: Part, other: (id: string) => string): Part {
+  const pass = (given: Pass): Pass => ({
+    ...given,
+    colour: given.colour && other(given.colour),
+    shades: given.shades.map(other),
+    second: given.second && { ...given.second, colour: given.second.colour && other(given.second.colour) },
+  });
+  return { ...part, colour: other(part.colour), passes: part.passes && part.passes.map(pass) };
+}
+
+/**
+ * Works some parts of a colour from another dye lot of its shade: lots differ a little, so that each is a thread of its own. The rest stays.
+ * @returns null where nothing would change
+ */
+export function fromAnotherLot(piece: Piece, id: string, parts: ReadonlySet<string>, lot: string): Edit | null {
+  const colour = piece.palette.find((entry) => entry.id === id);
+  const isOfIt = (part: Part): boolean => parts.has(part.id) && [...coloursOf(part)].includes(id);
+  if (!colour || colour.lot === lot || !piece.drawing.parts.some(isOfIt)) return null;
+  const palette = [...piece.palette];
+  const known = palette.find((entry) => entry.id !== id && isOneThread(entry, { ...colour, lot }));
+  const other = known ?? { ...colour, id: freeColourId(palette), lot };
+  if (!known) palette.push(other);
+  const turned = (own: string): string => (own === id ? other.id : own);
+  return editOf(piece, `From lot ${lot}`, [
+    [['palette'], palette],
+    [['drawing', 'parts'], piece.drawing.parts.map((part) => (isOfIt(part) ? recoloured(part, turned) : part))],
+    [
+      ['colourways'],
+      piece.colourways.map((way) => ({
+        ...way,
+        shades: known
+          ? way.shades
+          : way.shades.flatMap((shade) => (shade.colour === id ? [shade, { ...shade, colour: other.id }] : [shade])),
+      })),
+    ],
   ]);
 }
 

@@ -19,7 +19,7 @@ import { scrapSchema } from './scrap.ts';
 import { finishSchema, USUAL_FINISH } from './finish.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 10;
+export const PIECE_VERSION = 11;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -76,6 +76,9 @@ export const MOST_NEEDLES = 12;
 /** Colourways that a person would compare. */
 export const MOST_COLOURWAYS = 12;
 
+/** An outline is worked so far inside its area at the most, and so far outside it. */
+export const INSET_MM = { least: -20, most: 40 } as const;
+
 const point = z.tuple([finite, finite]);
 
 /** Strands that a kind of thread can be worked in. */
@@ -114,7 +117,9 @@ const passSchema = z
     angleDeg: z.number().min(-360).max(360).nullable(),
     /** Straight at the angle, or by the part's guides, its middle line, a point, its outline. */
     direction: z.enum(DIRECTIONS),
-    /** On the drawing: where the stitches of a radial direction run to, or where accents stand. */
+    /** How far inside the outline an outline is worked, mm on the cloth; outside it where it is less than nought. */
+    insetMm: z.number().min(INSET_MM.least).max(INSET_MM.most),
+    /** On the drawing: where the stitches of a radial direction run to, where accents stand, or from where to where an outline goes. */
     points: z.array(point).max(MOST_POINTS),
     /** The id of a colour of its own; null: the part's. */
     colour: id.nullable(),

@@ -21,6 +21,6 @@ export {
 } from './params.ts';
 export { isStitchId, STITCH_IDS, STITCHES, stitchKind, type StitchId } from './registry.ts';
 export { neighbourhood, patchesOf, type Neighbourhood } from './shared/neighbourhood.ts';
-export { knotDiameterMm, wrapsToCover } from './shared/knotSize.ts';
+export { coilThicknessMm, knotDiameterMm, wrapsToCover } from './shared/knotSize.ts';
 export { WIDEST_FIELD_MM2 } from './shared/limits.ts';
 export { workStitch } from './work.ts';

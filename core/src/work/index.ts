@@ -19,6 +19,7 @@ export {
   type WorkedThread,
 } from './plannedPart.ts';
 export { allowedTravelMm, PassWorker, travelMm, workSettings } from './passWorker.ts';
+export { outlineSide } from './outlineRun.ts';
 export { isRaised } from './raised.ts';
 export { beyondBudget, MOST_STITCHES, roughStitches } from './stitchBudget.ts';
 export { stopMm } from './stopMm.ts';

@@ -1,20 +1,8 @@
 import { isShortLine, isSmallRound } from '../propose/index.ts';
 import { axisOf, veinLineOf, type PlacedShape } from '../drawing/index.ts';
-import {
-  ringArea,
-  type Ring,
-  guidedField,
-  lengthsOf,
-  mapPoints,
-  offset,
-  placeOn,
-  radialField,
-  simplifyRegion,
-  WOBBLE_MM,
-  type Polyline,
-  type Region,
-} from '../geometry/index.ts';
+import { ringArea, guidedField, lengthsOf, mapPoints, placeOn, radialField, type Polyline } from '../geometry/index.ts';
 import type { Pass, PassRole } from '../piece/index.ts';
+import { outlineRun, outlinesOfRegion, roundTheOtherWay, setIn } from './outlineRun.ts';
 import {
   stitchKind,
   type StitchContext,
@@ -56,19 +44,17 @@ const EDGE_INSIDE = 0.6;
 export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, below: Below): StitchShape {
   const { shape } = placed;
   const lines = (drawn: readonly Polyline[]): StitchShape => ({ region: [], lines: drawn, spots: NO_SPOTS });
-  // Outlines run round their area and round its holes so that it lies to the left: there stands what has a side.
-  const outlines = (region: Region): StitchShape =>
-    lines(region.map((points) => ({ points: roundTheOtherWay(points), closed: true })));
-  const inside = (mm: number): Region => offset(simplifyRegion(shape.region, WOBBLE_MM), -mm);
   switch (pass.role) {
     case 'accent':
       return { region: [], lines: [], spots: mapPoints(placed.toCloth, Float64Array.from(pass.points.flat())) };
     case 'padding':
-      return placed.kind === 'area' ? { ...shape, region: inside(paddingInsetMm(below, pass.stitch, laidMm)) } : shape;
+      return placed.kind === 'area'
+        ? { ...shape, region: setIn(shape.region, paddingInsetMm(below, pass.stitch, laidMm)) }
+        : shape;
     case 'edge':
-      return outlines(inside(below.edgeInsetMm ?? EDGE_INSIDE * laidMm));
+      return lines(outlinesOfRegion(setIn(shape.region, below.edgeInsetMm ?? EDGE_INSIDE * laidMm)));
     case 'outline':
-      return outlines(shape.region);
+      return lines(outlineRun(placed, pass));
     case 'vein': {
       const vein = veinLineOf(placed);
       return lines(vein ? [{ points: vein.points, closed: false }] : []);
@@ -82,17 +68,6 @@ export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, bel
       return { region: [], lines: [], spots: Float64Array.of(placed.widest!.x, placed.widest!.y) };
     }
   }
-}
-
-/** A ring from the same point, the other way round. */
-function roundTheOtherWay(ring: Ring): Ring {
-  const turned = new Float64Array(ring.length);
-  for (let i = 0; i < ring.length; i += 2) {
-    const from = (ring.length - i) % ring.length;
-    turned[i] = ring[from]!;
-    turned[i + 1] = ring[from + 1]!;
-  }
-  return turned;
 }
 
 /** What goes round is worked with its inside to the left, whichever way it was drawn; an open line as it was drawn. */

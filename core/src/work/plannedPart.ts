@@ -59,12 +59,13 @@ export interface PlannedPart {
 export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
   if (part.passes !== null) return [...part.passes];
   return passes.map(
-    ({ role, stitch, thread, strands, angleDeg, direction, points, colour, shades, second, given }): Pass => ({
+    ({ role, stitch, thread, strands, angleDeg, direction, insetMm, points, colour, shades, second, given }): Pass => ({
       role,
       stitch,
       params: { ...given },
       angleDeg,
       direction,
+      insetMm,
       points,
       colour,
       shades,

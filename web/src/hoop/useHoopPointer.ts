@@ -1,8 +1,10 @@
+import { turned } from '@junctura/core/drawing';
 import { roundTo } from '@junctura/core/measure';
 import { setHoop, setPositions } from '@junctura/core/piece';
 import type { ComputedRef } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useSelection } from '../session/selection.ts';
+import { twoFingerTurn } from '../ui/twoFingerTurn.ts';
 import type { HoopCamera } from './useHoopCamera.ts';
 import type { KeyCross } from './useKeyCross.ts';
 import type { usePen } from './usePen.ts';
@@ -38,8 +40,11 @@ export function useHoopPointer(
   /** Fingers that are down, and whether there were two since the first came: then they enlarge, and nothing is picked, drawn or dragged. */
   const down = new Set<number>();
   let isPinch = false;
+  /** Where the fit is shown, two fingers turn the design about the middle of the hoop. */
+  const fingers = twoFingerTurn();
   function press(event: PointerEvent): void {
     down.add(event.pointerId);
+    fingers.down(event);
     if (down.size > 1) {
       isPinch = true;
       drag = gripped = null;
@@ -57,7 +62,11 @@ export function useHoopPointer(
     drag = { x: event.clientX, y: event.clientY, moved: false };
   }
   function move(event: PointerEvent): void {
-    if (isPinch) return;
+    const byDeg = fingers.move(event);
+    if (isPinch) {
+      if (byDeg !== 0 && show() === 'fit') turn(byDeg);
+      return;
+    }
     if (isPenOut.value) {
       if (event.buttons !== 0) pen.move(...camera.onCloth(event));
       return;
@@ -74,6 +83,11 @@ export function useHoopPointer(
     drag = { x: event.clientX, y: event.clientY, moved: true };
     camera.pan(dx, dy);
   }
+  function turn(byDeg: number): void {
+    const { placement, hoop } = opened.piece;
+    // A placement turns anticlockwise.
+    opened.edit(setHoop(opened.piece, hoop, turned(placement, -byDeg), 'Turn the design'));
+  }
   function movePosition(index: number, x: number, y: number): void {
     const moved = opened.piece.positions.map((position, i) => (i === index ? ([x, y] as const) : position));
     opened.edit(setPositions(opened.piece, moved));
@@ -86,6 +100,7 @@ export function useHoopPointer(
   }
   function release(event: PointerEvent): void {
     down.delete(event.pointerId);
+    fingers.up(event);
     if (isPinch) {
       isPinch = down.size > 0;
       return;
@@ -141,6 +156,7 @@ export function useHoopPointer(
   /** The browser takes the finger for itself. */
   function cancel(event: PointerEvent): void {
     down.delete(event.pointerId);
+    fingers.up(event);
     isPinch = isPinch && down.size > 0;
     drag = gripped = null;
     pen.drop();

@@ -1,7 +1,16 @@
 import { passesAsWorked, type PlannedPart } from '@junctura/core/work';
 import { onDrawing } from '@junctura/core/drawing';
 import { inverse, mapPoints, pathData, polylineLength } from '@junctura/core/geometry';
-import { setBorders, setGuides, setPainting, setPasses, setVein, type Edit, type Part } from '@junctura/core/piece';
+import {
+  setBorders,
+  setGuides,
+  setPainting,
+  setPasses,
+  setVein,
+  type Edit,
+  type Part,
+  type Pass,
+} from '@junctura/core/piece';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
@@ -32,7 +41,7 @@ export const PEN_WORDS = {
   eye: 'Press in the middle of an eye, or of what matters most, and drag to its rim.',
   vein: 'Take hold of the vein and move it, or draw it anew from foot to tip.',
   borders: 'Draw the lines between the shades, from edge to edge.',
-  points: 'Press where each highlight shall stand.',
+  points: 'Press where each shall stand: highlights, or both ends of an outline.',
   centre: 'Press where the stitches run to.',
   area: 'Draw round an area; it closes by itself.',
   line: 'Draw a line. Its ends set themselves upon what is near.',
@@ -115,7 +124,9 @@ export function usePen(pxPerMm: () => number): Stroke {
       // The part as it is by now: the plan may not have caught up with the stroke before.
       const part = opened.partOf(planned.value.part.id);
       if (part) opened.edit(editFor(part, planned.value, selection.pen.draws, points.value));
-      if (selection.pen.draws === 'centre') selection.pen = null;
+      const pass = planned.value.passes[selection.pen.pass];
+      const isLastEnd = selection.pen.draws === 'points' && pass?.role === 'outline' && pass.points.length === 1;
+      if (selection.pen.draws === 'centre' || isLastEnd) selection.pen = null;
     }
     points.value = [];
     held = null;
@@ -159,12 +170,14 @@ export function usePen(pxPerMm: () => number): Stroke {
         if (i !== selection.pen!.pass) return pass;
         return draws === 'centre'
           ? { ...pass, direction: 'radial' as const, points: [[x, y] as [number, number]] }
-          : { ...pass, points: [...pass.points, [x, y] as [number, number]] };
+          : { ...pass, points: [...placesBefore(pass), [x, y] as [number, number]] };
       });
+      const isOutline = passes[selection.pen!.pass]?.role === 'outline';
+      const added = isOutline ? 'Set where the outline goes' : 'Add a highlight';
       return setPasses(
         opened.piece,
         new Map([[part.id, changed]]),
-        draws === 'centre' ? 'Move where the stitches run to' : 'Add a highlight',
+        draws === 'centre' ? 'Move where the stitches run to' : added,
       );
     }
     if (draws === 'eye') return withEye(part, placed, drawn);
@@ -193,6 +206,11 @@ export function usePen(pxPerMm: () => number): Stroke {
   }
 
   return { points, planned, start, move, end, drop };
+}
+
+/** An outline has two ends: with both set, it is begun anew. Highlights are added without end. */
+function placesBefore({ role, points }: Pass): Pass['points'] {
+  return role === 'outline' && points.length >= 2 ? [] : points;
 }
 
 function movedVein({ at, vein }: { at: number; vein: Float64Array }, dx: number, dy: number): number[] {

@@ -1,4 +1,11 @@
-import { knotDiameterMm, lastPlace, Move, wrapsToCover, type StitchPath } from '@junctura/core/stitches';
+import {
+  coilThicknessMm,
+  knotDiameterMm,
+  lastPlace,
+  Move,
+  wrapsToCover,
+  type StitchPath,
+} from '@junctura/core/stitches';
 import { through, type Brush, type Lens } from './brush.ts';
 import { paintCoil } from './paintCoil.ts';
 import { paintKnot } from './paintKnot.ts';
@@ -110,7 +117,7 @@ export function* paintFront(
       return;
     }
     const coil = { x0: toX(x), y0: toY(y), x1: toX(toMmX), y1: toY(toMmY) };
-    const thickness = pass.bundleMm * 2.1 * lens.pxPerMm;
+    const thickness = coilThicknessMm(pass.bundleMm) * lens.pxPerMm;
     paintCoil(
       brush,
       coil,

@@ -2,6 +2,7 @@ import type { PlanInput } from '../../piece/index.ts';
 import type { Neighbours } from '../../propose/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import type { Finding, FindingId, FindingKinds } from '../finding.ts';
+import { coilFindings, COILS_KINDS } from './coils.ts';
 import { clothColourFindings, COLOURS_KINDS, colourFindings } from './colours.ts';
 import { DRAWING_KINDS, drawingFindings } from './drawing.ts';
 import { HOOP_KINDS, hoopFindings } from './hoop.ts';
@@ -27,6 +28,7 @@ export const FINDINGS: FindingKinds = {
   ...RECORD_KINDS,
   ...SCRAPS_KINDS,
   ...PAINTING_KINDS,
+  ...COILS_KINDS,
 };
 
 /** Everything that a plan gives cause to say, worst first within a part. */
@@ -37,6 +39,7 @@ export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): F
     ...neighbourFindings(plan, neighbours),
     ...closeFindings(plan),
     ...twiceFindings(plan),
+    ...coilFindings(plan),
     ...scrapFindings(piece, plan),
     ...paintingFindings(piece, plan),
     ...transferFindings(piece, plan),

@@ -1,3 +1,5 @@
+/** A coil is so many bundles thick. */
+const COIL_BUNDLES = 2.1;
 /** The share of a knot's volume that is thread. */
 const FILLED = 0.7;
 
@@ -10,6 +12,11 @@ export function knotDiameterMm(wraps: number, bundleMm: number, coreMm: number):
   const threadMm = wraps * Math.PI * (coreMm + bundleMm);
   const volume = ((Math.PI / 4) * bundleMm ** 2 * threadMm) / FILLED;
   return Math.cbrt((6 * volume) / Math.PI);
+}
+
+/** How thick a coil of wraps is: its thread round that on which it lies. */
+export function coilThicknessMm(bundleMm: number): number {
+  return COIL_BUNDLES * bundleMm;
 }
 
 /** The wraps of a coil that cover a span: each takes 0.85 of the round bundle. */

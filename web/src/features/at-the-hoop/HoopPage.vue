@@ -151,6 +151,9 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 /** How large the type is, as a share of the usual. */
 const TYPE = { usual: 1, large: 1.18, largest: 1.38 } as const;
 const turnDeg = ref(0);
+function turnBy(deg: number): void {
+  turnDeg.value = (turnDeg.value + deg + 360) % 360;
+}
 const isHandingOver = ref(false);
 const isSetting = ref(false);
 </script>
@@ -179,7 +182,7 @@ const isSetting = ref(false);
         <span v-if="work.isOpen && minutesOpen > 0" class="figure soft" role="timer">{{
           formatDuration(minutesOpen / 60)
         }}</span>
-        <NButton quaternary aria-label="Turn the picture as the hoop is turned" @click="turnDeg = (turnDeg + 90) % 360"
+        <NButton quaternary aria-label="Turn the picture as the hoop is turned" @click="turnBy(90)"
           ><RotateCw :size="20"
         /></NButton>
         <NButton quaternary aria-label="How it is at the hoop" @click="isSetting = true"
@@ -198,7 +201,7 @@ const isSetting = ref(false);
     <p v-if="!work.plan" class="line" role="status">Working out the stitches…</p>
 
     <template v-else-if="work.soFar!.left.length === 0">
-      <StepPicture :turn-deg="turnDeg" class="picture" />
+      <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
       <section class="sheet">
         <h2>{{ work.steps.length === 0 ? 'Nothing to stitch yet' : 'All is stitched' }}</h2>
         <p v-if="work.steps.length > 0">
@@ -212,12 +215,12 @@ const isSetting = ref(false);
     </template>
 
     <template v-else-if="!work.isOpen">
-      <StepPicture :turn-deg="turnDeg" class="picture" />
+      <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
       <BeginSheet @begin="begin" @hand-over="isHandingOver = true" />
     </template>
 
     <template v-else>
-      <StepPicture :turn-deg="turnDeg" class="picture" />
+      <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
       <PresentStep :stays-awake="staysAwake" @more="hasMore = true">
         <p v-if="unsaid" class="line ask" role="status">
           {{ formatDuration(unsaid.seconds / 3600) }} without a tap: stitched, or away?

@@ -9,9 +9,11 @@ import { useHoopCamera } from '../../hoop/useHoopCamera.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import { twoFingerTurn } from '../../ui/twoFingerTurn.ts';
 
 /** The hoop drawn close about the present step; a press shows all of it. It is turned as the hoop is turned. */
 const props = defineProps<{ turnDeg: number }>();
+const emit = defineEmits<{ turn: [byDeg: number] }>();
 const opened = useOpenedPiece();
 const workings = useWorkings();
 const work = useWorkSoFar();
@@ -32,6 +34,23 @@ const { view, viewBox, showAll } = useHoopCamera(frame, size, reachMm);
 /** So much of the cloth is seen about a part, mm, however small it is. */
 const LEAST_MM = 26;
 const isWhole = ref(false);
+/** Two fingers turn the picture; the press that ends a turn shows nothing else. */
+const fingers = twoFingerTurn();
+let wasTurned = false;
+function press(event: PointerEvent): void {
+  fingers.down(event);
+  wasTurned = false;
+}
+function move(event: PointerEvent): void {
+  const byDeg = fingers.move(event);
+  if (byDeg === 0) return;
+  wasTurned = true;
+  emit('turn', byDeg);
+}
+function click(): void {
+  if (!wasTurned) isWhole.value = !isWhole.value;
+  wasTurned = false;
+}
 function show(): void {
   const box = workings.plannedOf(work.present?.part)?.placed.box;
   const { width: w, height: h } = size.value;
@@ -57,7 +76,11 @@ watch([() => work.present?.key, size, isWhole, () => workings.current], show, { 
     :aria-label="
       isWhole ? 'The whole hoop: press to see the present step close' : 'The present step: press to see the whole hoop'
     "
-    @click="isWhole = !isWhole"
+    @click="click"
+    @pointerdown="press"
+    @pointermove="move"
+    @pointerup="fingers.up"
+    @pointercancel="fingers.up"
   >
     <span class="turned" :style="{ transform: `rotate(${props.turnDeg}deg)` }">
       <GrowingPicture :view="view" :size="size" :steps="work.steps" :place="work.place" />
@@ -78,6 +101,7 @@ watch([() => work.present?.key, size, isWhole, () => workings.current], show, { 
   border: 0;
   background: var(--linen-deep);
   min-height: 0;
+  touch-action: none;
   width: 100%;
   height: 100%;
 }

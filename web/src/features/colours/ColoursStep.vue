@@ -18,6 +18,7 @@ import { NButton, NInput } from 'naive-ui';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import ShadeLadder from './ShadeLadder.vue';
+import LotByParts from './LotByParts.vue';
 import ShadePicker from './ShadePicker.vue';
 import ToldApart from './ToldApart.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -178,6 +179,12 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
               />
             </label>
           </div>
+          <LotByParts
+            v-if="entry.parts.length > 1"
+            :key="entry.colour.id"
+            :colour="entry.colour"
+            :parts="entry.parts"
+          />
           <div v-if="entry.isOut" class="stand-ins" data-test="stand-ins">
             <h4>In its place</h4>
             <button

@@ -33,6 +33,7 @@ import { useSelection, type Pen } from '../../session/selection.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
+import OutlineRun from './OutlineRun.vue';
 import type { PassChange } from './passChange.ts';
 
 /** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
@@ -297,6 +298,13 @@ const dial = computed(() => {
       <NButton size="small" data-test="move-vein" @click="takePen('vein')">Move the middle line</NButton>
       <NButton v-if="planned.part.vein !== null" size="small" @click="forgetVein">As it was found</NButton>
     </div>
+    <OutlineRun
+      v-if="pass.role === 'outline'"
+      :planned="planned"
+      :pass="pass"
+      :index="index"
+      @change="(...change) => emit('change', ...change)"
+    />
     <div v-if="pass.role === 'accent'" class="wide row">
       <NButton size="small" data-test="place-points" @click="takePen('points')">Place them in the hoop</NButton>
       <span class="small soft">{{ pass.points.length }} placed.</span>

@@ -1,0 +1,91 @@
+import { boxOf, distanceToLines, earlierMeeting } from '../../geometry/index.ts';
+import { formatFine, plural } from '../../measure/index.ts';
+import { coilThicknessMm, Move, type StitchPath } from '../../stitches/index.ts';
+import type { Plan } from '../../thread/index.ts';
+import { hundredths, type Finding, type FindingKinds, type FindingRemedies } from '../finding.ts';
+import { leftOut, onPart, withStrands } from './onParts.ts';
+
+/** A coil of wound thread over its span. */
+interface Coil {
+  readonly part: string;
+  readonly line: Float64Array;
+  readonly thickMm: number;
+}
+
+/** Ends of coils may lie together, as in the middle of a flower: only so much of each, about its middle, must lie free. */
+const FREE_SHARE = 0.7;
+/** Nearer to each other than this share of their thickness, two coils lie into one another. */
+const PRESSED = 0.75;
+
+/** Coils that cross, or lie into one another: each stands as high as it is thick. */
+export function coilFindings({ parts }: Plan): Finding[] {
+  const coils = parts.flatMap(({ part, passes }) =>
+    passes
+      .filter(({ stitch }) => stitch === 'bullion')
+      .flatMap(({ path, bundleMm }) =>
+        coilsOf(path).map((line): Coil => ({ part: part.id, line, thickMm: coilThicknessMm(bundleMm) })),
+      ),
+  );
+  const widest = coils.reduce((most, { thickMm }) => Math.max(most, thickMm), 0);
+  const met = new Map<string, { crossings: number; pressed: number; thickMm: number }>();
+  earlierMeeting(
+    coils.map(({ line }) => boxOf([line])),
+    widest,
+  ).forEach((earlier, i) => {
+    const one = coils[i]!;
+    for (const j of earlier) {
+      const other = coils[j]!;
+      const isCrossing = cross(one.line, other.line);
+      const isPressed = !isCrossing && apart(one.line, other.line) < (PRESSED * (one.thickMm + other.thickMm)) / 2;
+      if (!isCrossing && !isPressed) continue;
+      const found = met.get(one.part) ?? { crossings: 0, pressed: 0, thickMm: hundredths(one.thickMm) };
+      if (isCrossing) found.crossings++;
+      else found.pressed++;
+      met.set(one.part, found);
+    }
+  });
+  return [...met].map(([part, figures]) => ({ id: 'coils-meet', part, figures }));
+}
+
+/** The middle of each coil of a path, `x0, y0, x1, y1`. */
+function coilsOf({ codes, xy }: StitchPath): Float64Array[] {
+  const lines: Float64Array[] = [];
+  codes.forEach((code, i) => {
+    if (code !== Move.wrap) return;
+    const [x0, y0, x1, y1] = [xy[2 * i - 2]!, xy[2 * i - 1]!, xy[2 * i + 2]!, xy[2 * i + 3]!];
+    const [mx, my, dx, dy] = [(x0 + x1) / 2, (y0 + y1) / 2, ((x1 - x0) * FREE_SHARE) / 2, ((y1 - y0) * FREE_SHARE) / 2];
+    lines.push(Float64Array.of(mx - dx, my - dy, mx + dx, my + dy));
+  });
+  return lines;
+}
+
+function cross(a: Float64Array, b: Float64Array): boolean {
+  const side = (line: Float64Array, x: number, y: number): number =>
+    Math.sign((line[2]! - line[0]!) * (y - line[1]!) - (line[3]! - line[1]!) * (x - line[0]!));
+  return side(a, b[0]!, b[1]!) * side(a, b[2]!, b[3]!) < 0 && side(b, a[0]!, a[1]!) * side(b, a[2]!, a[3]!) < 0;
+}
+
+/** How near two coils that do not cross come to each other, mm. */
+function apart(a: Float64Array, b: Float64Array): number {
+  const to = (points: Float64Array, x: number, y: number): number => distanceToLines([{ points, closed: false }], x, y);
+  return Math.min(to(a, b[0]!, b[1]!), to(a, b[2]!, b[3]!), to(b, a[0]!, a[1]!), to(b, a[2]!, a[3]!));
+}
+
+/** What is said of each. */
+export const COILS_KINDS = {
+  'coils-meet': {
+    step: 'stitches',
+    severity: 'note',
+    say: ({ crossings, pressed, thickMm }) => {
+      const crossed = crossings > 0 ? `${plural(crossings, 'coil crosses', 'coils cross')} another` : '';
+      const into = pressed > 0 ? `${plural(pressed, 'coil lies', 'coils lie')} into another` : '';
+      return `${[crossed, into].filter(Boolean).join(' and ')}: in this thread each is ${formatFine(thickMm)} thick.`;
+    },
+    why: 'The upper one rides on the lower and is pushed aside; its needle has to pass between wound threads. In a rose that is wanted: work the lower ones first. Else turn or move them, shorten them, or take a strand out.',
+  },
+} satisfies Partial<FindingKinds>;
+
+/** What can be done about each, worked out only when it is asked for. */
+export const COILS_REMEDIES = {
+  'coils-meet': (of) => onPart(of, (part) => [['Take a strand out', withStrands(part, -1)], leftOut(part)]),
+} satisfies Partial<FindingRemedies>;

@@ -1,0 +1,68 @@
+import { onDrawing, type PlacedShape } from '../drawing/index.ts';
+import {
+  mapPoints,
+  nearestOnRing,
+  offset,
+  ringArea,
+  ringStretch,
+  simplifyRegion,
+  WOBBLE_MM,
+  type Polyline,
+  type Region,
+  type Ring,
+} from '../geometry/index.ts';
+import type { Pass } from '../piece/index.ts';
+
+/** A region whose outline runs so far within that of another; outside it where it is less than nought. */
+export function setIn(region: Region, mm: number): Region {
+  return mm === 0 ? region : offset(simplifyRegion(region, WOBBLE_MM), -mm);
+}
+
+/** The outlines of a region: round it, and round its holes, so that it lies to the left. There stands what has a side. */
+export function outlinesOfRegion(region: Region): Polyline[] {
+  return region.map((ring) => ({ points: roundTheOtherWay(ring), closed: true }));
+}
+
+/** A ring from the same point, the other way round. */
+export function roundTheOtherWay(ring: Ring): Ring {
+  const turned = new Float64Array(ring.length);
+  for (let i = 0; i < ring.length; i += 2) {
+    const from = (ring.length - i) % ring.length;
+    turned[i] = ring[from]!;
+    turned[i + 1] = ring[from + 1]!;
+  }
+  return turned;
+}
+
+/** What an outline layer is worked along: all outlines of its area, or where it is given two points the stretch from the first to the second. */
+export function outlineRun({ shape, toCloth }: PlacedShape, { insetMm, points }: Pass): Polyline[] {
+  const lines = outlinesOfRegion(setIn(shape.region, insetMm));
+  if (points.length < 2) return lines;
+  const [x0, y0, x1, y1] = mapPoints(toCloth, Float64Array.from(points.slice(0, 2).flat()));
+  const from = [x0!, y0!] as const;
+  const [nearest] = lines
+    .map((line) => ({ line, mm: nearestOnRing(line.points, from).mm }))
+    .sort((a, b) => a.mm - b.mm);
+  return nearest ? [{ points: ringStretch(nearest.line.points, from, [x1!, y1!]), closed: false }] : [];
+}
+
+/** From where to where an outline goes on the side of an area that lies in the light, or away from it: light falls from the upper left. */
+export function outlineSide({ shape, toCloth }: PlacedShape, side: 'lit' | 'shaded'): Pass['points'] | null {
+  const outer = shape.region.reduce<Ring | null>(
+    (best, ring) => (best && Math.abs(ringArea(best)) >= Math.abs(ringArea(ring)) ? best : ring),
+    null,
+  );
+  if (!outer) return null;
+  const ring = roundTheOtherWay(outer);
+  let [right, left] = [0, 0];
+  for (let i = 0; i < ring.length; i += 2) {
+    if (ring[i]! - ring[i + 1]! > ring[right]! - ring[right + 1]!) right = i;
+    if (ring[i]! - ring[i + 1]! < ring[left]! - ring[left + 1]!) left = i;
+  }
+  const at = (i: number): readonly [number, number] => [ring[i]!, ring[i + 1]!];
+  // y runs down: what is away from the light lies where x and y are large.
+  const depth = (points: Float64Array): number => points.reduce((sum, value) => sum + value, 0) / points.length;
+  const isShaded = depth(ringStretch(ring, at(right), at(left))) > depth(ringStretch(ring, at(left), at(right)));
+  const ends = isShaded === (side === 'shaded') ? [right, left] : [left, right];
+  return ends.map((i) => onDrawing(toCloth, ...at(i)));
+}

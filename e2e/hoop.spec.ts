@@ -151,3 +151,39 @@ test('how the work stands can be read on a phone', async ({ bench, page }) => {
   await expect(page.getByRole('link', { name: 'At the hoop' })).toBeInViewport({ ratio: 1 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
 });
+
+test.describe('with two fingers', () => {
+  test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+
+  test('the picture is turned at the hoop, and the design in its hoop', async ({ bench, page }) => {
+    const glass = await page.context().newCDPSession(page);
+    /** The second finger goes a quarter round the first. */
+    const turnAt = async (x: number, y: number): Promise<void> => {
+      const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...places: [number, number][]): Promise<unknown> =>
+        glass.send('Input.dispatchTouchEvent', {
+          type,
+          touchPoints: places.map(([px, py], id) => ({ x: px, y: py, id })),
+        });
+      await touch('touchStart', [x, y]);
+      await touch('touchStart', [x, y], [x + 120, y]);
+      for (let step = 1; step <= 9; step++) {
+        const angle = (step * Math.PI) / 18;
+        await touch('touchMove', [x, y], [x + 120 * Math.cos(angle), y + 120 * Math.sin(angle)]);
+      }
+      await touch('touchEnd');
+    };
+    await bench.open('/hoop/demo-kite');
+    await page.getByTestId('begin').click();
+    const turned = page.locator('.turned');
+    await expect(turned).toHaveCSS('transform', /matrix\(1, 0/);
+    const box = (await turned.boundingBox())!;
+    await turnAt(box.x + box.width / 2 - 60, box.y + box.height / 2);
+    await expect(turned).toHaveCSS('transform', /matrix\((-?0\.0\d+|-?[\d.]+e-\d+|0), 1, -1/);
+    await bench.open('/piece/demo-kite/hoop');
+    await expect(page.locator('.picture[data-painted]')).toBeVisible();
+    const hoop = (await page.locator('.hoop-view').boundingBox())!;
+    await turnAt(hoop.x + hoop.width / 2 - 60, hoop.y + hoop.height / 2);
+    await expect(bench.tally).toContainText('Turn the design');
+    await expect(page.getByLabel('Turned', { exact: false }).first()).toHaveValue(/^-(89|9[01])/);
+  });
+});

@@ -98,6 +98,35 @@ test('layers are added where they are worked, moved, coloured and removed', asyn
   await expect(layers).toHaveCount(5);
 });
 
+test('an outline runs on one side, from place to place, and is set in from the edge', async ({ bench, page }) => {
+  await bench.open();
+  await bench.bring(
+    'disc.svg',
+    '<svg xmlns="http://www.w3.org/2000/svg" width="40mm" viewBox="0 0 40 40"><circle id="Disc" cx="20" cy="20" r="18" fill="#a33"/></svg>',
+  );
+  await bench.goTo('Stitches');
+  await bench.pick('Disc');
+  const disc = (await page.locator('path[data-part]').first().getAttribute('data-part'))!;
+  await page.getByTestId('add-layer').click();
+  await page.getByText('Outline, over the edge').last().click();
+  const count = async (): Promise<number> => Number((await bench.figure('Stitches').innerText()).replace(',', ''));
+  await expect(bench.tally).toContainText('Add: outline');
+  await page.getByTestId('layer-outline').click();
+  const whole = await count();
+  await bench.choose('It goes', 'on the side in the shade');
+  await expect(bench.tally).toContainText('Change where the outline goes');
+  await expect.poll(count).toBeLessThan(whole);
+  await page.getByLabel('Set in from the edge').fill('3');
+  await page.getByLabel('Set in from the edge').press('Enter');
+  await expect(bench.tally).toContainText('Set the outline in');
+  await bench.choose('It goes', 'from one place to another');
+  await page.getByTestId('outline-ends').click();
+  await bench.drawOver(disc, [[0.95, 0.5]]);
+  await bench.drawOver(disc, [[0.5, 0.05]]);
+  await expect(bench.tally).toContainText('Set where the outline goes');
+  await expect(page.getByTestId('outline-ends')).toHaveText('Set its ends anew');
+});
+
 test('one of a group differs on purpose, and follows again', async ({ bench, page }) => {
   await bench.openPart('demo-rock-pool', 'Tentacle 3');
   await page.getByTestId('differs').click();

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { REMEDIES } from './remedies.ts';
 import { readSvg } from '../drawing/index.ts';
 import { nearestShade, refOf } from '../materials/index.ts';
+import { findPositions } from '../order/index.ts';
 import { learnPicture } from '../painting/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { sittingRecord } from '../testing/pieces.ts';
@@ -238,6 +239,22 @@ const CASES: [FindingId, Piece][] = [
 ];
 
 describe('findings', () => {
+  it('a raised border that is larger than the hoop is crushed in every order; worked flat it is not', () => {
+    const border =
+      '<path d="M20 100A80 80 0 1 1 180 100A80 80 0 1 1 20 100Z" fill="none" stroke="#a33" stroke-width="4"/>';
+    const raised = worked(pieceOf(border, { hoop: plainHoop(120, 8) }), {
+      passes: [plainPass('palestrina', 'stranded-cotton', 2)],
+    });
+    const { plan } = new Planner().plan(raised, USUAL_FACTORS);
+    const positions = findPositions(plan.parts, raised.hoop!)!;
+    const piece = { ...raised, positions };
+    expect(positions.length).toBeGreaterThan(2);
+    const { plan: inPositions, findings } = new Planner().plan(piece, USUAL_FACTORS);
+    const crushed = findings.find(({ id }) => id === 'crushed')!;
+    const flat = remediesFor(piece, inPositions, crushed).find(({ label }) => label === 'Work it flat')!;
+    expect(found(after(piece, flat.edit))).not.toContain('crushed');
+  });
+
   it('coils that cross are told from those that lie into one another; ends that lie together are neither', () => {
     const figuresOf = (...args: Parameters<typeof coils>): unknown =>
       new Planner().plan(coils(...args), USUAL_FACTORS).findings.find(({ id }) => id === 'coils-meet')?.figures;

@@ -23,7 +23,8 @@ const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'N
 <template>
   <footer class="tally" aria-label="Tally">
     <template v-if="workings.tally">
-      <dl :class="{ stale: workings.isStale }" :aria-busy="workings.isStale">
+      <!-- In a narrow window it scrolls: keys must reach it. -->
+      <dl tabindex="0" aria-label="Figures" :class="{ stale: workings.isStale }" :aria-busy="workings.isStale">
         <div>
           <dt>Size</dt>
           <dd class="figure">

@@ -1,3 +1,5 @@
+import { stitchKind, type StitchId } from '@junctura/core/stitches';
+
 /** The lessons in handling, by their ids, as they are called within a sentence. */
 export const LESSON_NAMES = {
   grain: 'grain and cutting cloth',
@@ -19,6 +21,18 @@ export const LESSON_NAMES = {
 } as const;
 
 export type LessonId = keyof typeof LESSON_NAMES;
+
+/** What helps with one step of the work: how its needle is threaded, how its stitch is held, where its thread ends. */
+export function lessonsOfStep(step: { readonly stitch: StitchId; readonly strands: number }): LessonId[] {
+  const { needle, isRaised } = stitchKind(step.stitch);
+  return [
+    step.strands > 6 ? 'twelve' : 'strands',
+    'threading',
+    ...(needle === 'wrapping' ? (['knots'] as const) : []),
+    ...(isRaised ? (['hanging'] as const) : []),
+    'fastening-off',
+  ];
+}
 
 /** What a first sitting needs. */
 export const FIRST_LESSONS: readonly LessonId[] = ['mounting', 'strands', 'threading', 'waste-knot'];

@@ -1,7 +1,19 @@
 import { formatFine } from '../../measure/index.ts';
-import { freeOrder, NOTHING_FIXED, type PlanInput, type Piece, setPositions, setHoop } from '../../piece/index.ts';
+import {
+  freeOrder,
+  groupMembers,
+  NOTHING_FIXED,
+  plainPass,
+  type Pass,
+  type PlanInput,
+  type Piece,
+  setPasses,
+  setPositions,
+  setHoop,
+} from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
-import { isRaised } from '../../work/index.ts';
+import { stitchKind } from '../../stitches/index.ts';
+import { isRaised, passesAsWorked, type PlannedPart } from '../../work/index.ts';
 import { clearInHoopMm, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
 import { AIR_MM, WARP_LIMIT, warpOf } from '../../materials/index.ts';
 import { crushedParts, findPositions, Orderer, orderPositions } from '../../order/index.ts';
@@ -77,6 +89,30 @@ function inAnotherOrder({ piece, plan }: Case<'crushed'>): Offer[] {
   return offers;
 }
 
+/** Wider than this an area is worked flat in long-and-short, mm. */
+const SATIN_UP_TO_MM = 7;
+
+/** What stands up is worked flat: without padding, each raised layer in a stitch that a ring may lie on. */
+function workedFlat(of: Case<'crushed'>): Offer[] {
+  const { piece, plan, finding } = of;
+  const one = plan.parts.find(({ part }) => part.id === finding.part);
+  if (!one || one.placed.kind === 'spot') return [];
+  const flat = (member: PlannedPart): Pass[] => {
+    const isWide = 2 * (member.placed.widest?.r ?? 0) > SATIN_UP_TO_MM;
+    const stitch = member.placed.kind === 'line' ? 'stem' : isWide ? 'long-short' : 'satin';
+    return passesAsWorked(member)
+      .filter(({ role }) => role !== 'padding' && role !== 'accent')
+      .map((pass) =>
+        stitchKind(pass.stitch).isRaised
+          ? { ...plainPass(pass.role === 'filling' ? stitch : 'stem', pass.thread, pass.strands), role: pass.role }
+          : pass,
+      );
+  };
+  const members = new Set(groupMembers(piece, one.part).map(({ id }) => id));
+  const changed = plan.parts.filter(({ part }) => members.has(part.id)).map((own) => [own.part.id, flat(own)] as const);
+  return [['Work it flat', setPasses(piece, new Map(changed), 'Work it flat')]];
+}
+
 function inPositions({ piece, plan }: Case<'outside-hoop'>): Offer[] {
   const found = piece.hoop && findPositions(plan.parts, piece.hoop);
   if (!found || found.length < 2) return [];
@@ -138,5 +174,5 @@ export const HOOP_REMEDIES = {
   grain: ({ piece }) => [
     ['Turn it to the grain', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Turn to the grain')],
   ],
-  crushed: inAnotherOrder,
+  crushed: (of) => [...inAnotherOrder(of), ...workedFlat(of)],
 } satisfies Partial<FindingRemedies>;

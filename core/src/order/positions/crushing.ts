@@ -3,7 +3,10 @@ import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index
 import { holdingOf } from './units.ts';
 import type { Hoop } from '../../piece/index.ts';
 import { type PlannedPart, isRaised } from '../../work/index.ts';
+import { Move, type StitchPath } from '../../stitches/index.ts';
+import { threadOfStep } from '../portions.ts';
 import type { WorkOrder } from '../workOrder.ts';
+
 /** A raised part on which a later position lays the ring. */
 export interface Crushed {
   readonly partId: string;
@@ -56,19 +59,44 @@ export function crushedParts(
     worked.set(part, at);
     lastWith.set(position, at);
   });
+  const byId = new Map(parts.map((planned) => [planned.part.id, planned]));
+  const isLater = (k: number, position: number, at: number): boolean => k !== position && (lastWith.get(k) ?? -1) > at;
   return raisedParts(parts, hoop, middles).flatMap(({ partId, underRingOf }): Crushed[] => {
     const at = worked.get(partId);
     if (at === undefined) return [];
     const { position } = order[at]!;
-    const crushedBy = underRingOf.find((k) => k !== position && (lastWith.get(k) ?? -1) > at);
-    return crushedBy === undefined ? [] : [{ partId, workedIn: position + 1, crushedBy: crushedBy + 1 }];
+    const crushedBy = underRingOf.find((k) => isLater(k, position, at));
+    if (crushedBy !== undefined) return [{ partId, workedIn: position + 1, crushedBy: crushedBy + 1 }];
+    // What is larger than the hoop: a portion that was worked, and the ring of a later one.
+    for (const [place, step] of order.entries()) {
+      if (step.part !== partId || !step.isPortion) continue;
+      const { path } = threadOfStep(byId.get(partId), step, hoop, middles)!;
+      const ring = underRingOf.find(
+        (k) => isLater(k, step.position, place) && liesUnderRing([needlePlaces(path)], hoop, middles[k]!),
+      );
+      if (ring !== undefined) return [{ partId, workedIn: step.position + 1, crushedBy: ring + 1 }];
+    }
+    return [];
   });
 }
 
-function isUnderRing({ shape }: PlacedShape, hoop: Hoop, [x, y]: readonly [number, number]): boolean {
+/** Where the needle goes through the cloth, `x, y` flat. */
+function needlePlaces({ codes, xy }: StitchPath): Float64Array {
+  const places: number[] = [];
+  codes.forEach((code, i) => {
+    if (code === Move.up || code === Move.down) places.push(xy[2 * i]!, xy[2 * i + 1]!);
+  });
+  return Float64Array.from(places);
+}
+
+function isUnderRing({ shape }: PlacedShape, hoop: Hoop, middle: readonly [number, number]): boolean {
+  return liesUnderRing(pointsOf(shape), hoop, middle);
+}
+
+function liesUnderRing(arrays: Iterable<Float64Array>, hoop: Hoop, [x, y]: readonly [number, number]): boolean {
   const [innerA, innerB] = innerHalvesMm(hoop);
   const [outerA, outerB] = outerHalvesMm(hoop);
-  for (const points of pointsOf(shape)) {
+  for (const points of arrays) {
     for (let i = 0; i < points.length; i += 2) {
       const [px, py] = [points[i]! - x, points[i + 1]! - y];
       if (insideEllipseMm(px, py, innerA, innerB) < 0 && insideEllipseMm(px, py, outerA, outerB) > 0) return true;

@@ -150,6 +150,7 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
           <span>
             <strong>{{ entry.name }}</strong><span v-if="entry.colour.role" class="soft">
               · {{ entry.colour.role }}</span
+            ><span v-if="entry.colour.lot" class="soft"> · lot {{ entry.colour.lot }}</span
             ><span v-if="doubled.has(entry.name)" class="soft"> · {{ coloured(entry.parts) }}</span
             ><br />
             <span class="small soft">{{ words(entry) }}</span>

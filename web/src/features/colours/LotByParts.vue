@@ -53,7 +53,7 @@ function take(): void {
         size="small"
         maxlength="60"
         placeholder="its dye lot"
-        aria-label="The other dye lot"
+        :input-props="{ 'aria-label': 'The other dye lot' }"
       />
       <NButton
         size="small"

@@ -3,6 +3,8 @@ import { guideHtml, guidePages, makeGuide, SHEETS, type Sheet } from '@junctura/
 import { NButton, NProgress } from 'naive-ui';
 import { computed, onBeforeUnmount, reactive, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
+import LessonLinks from '../../ui/LessonLinks.vue';
+import { FIRST_LESSONS } from '../../ui/lessonNames.ts';
 import PagePreview from '../../ui/PagePreview.vue';
 import { fileName, saveFile } from '../../keeping/files.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -83,6 +85,7 @@ function html(): void {
       Picture, materials, a numbered map, every step with its reason, working drawings, cutting list, beginning, ending
       and finishing: complete for someone who has no Junctura.
     </p>
+    <p class="small soft">What hands do beside the stitches, in drawings: <LessonLinks :lessons="FIRST_LESSONS" />.</p>
     <div class="pair">
       <ChoiceField
         label="Paper"

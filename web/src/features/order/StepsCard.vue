@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { formatDuration, plural } from '@junctura/core/measure';
 import { nameOfStep, needleName } from '@junctura/core/order';
+import LessonLinks from '../../ui/LessonLinks.vue';
+import { lessonsOfStep } from '../../ui/lessonNames.ts';
 import { freeOrder, workAtEnd } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
@@ -183,6 +185,7 @@ function threadWords(step: number): string {
                 No rule holds it here: this place costs the fewest threadings and the shortest way.
               </li>
             </ul>
+            <p class="small soft">In drawings: <LessonLinks :lessons="lessonsOfStep(row.line.first)" /></p>
             <div class="row tight">
               <NButton size="tiny" aria-label="Earlier" :disabled="row.line.from === 0" @click="move(row.line, -1)"
                 ><ArrowUp :size="14"

@@ -26,7 +26,8 @@ const sides = computed(() => ({
 }));
 const run = computed((): Run => {
   const points = JSON.stringify(props.pass.points);
-  if (props.pass.points.length < 2) return selection.pen?.draws === 'points' ? 'between' : 'round';
+  if (selection.pen?.draws === 'points' && selection.pen.pass === props.index) return 'between';
+  if (props.pass.points.length < 2) return 'round';
   if (points === sides.value.shaded) return 'shaded';
   return points === sides.value.lit ? 'lit' : 'between';
 });

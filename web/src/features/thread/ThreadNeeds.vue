@@ -51,6 +51,10 @@ watch(
   { immediate: true },
 );
 onBeforeUnmount(() => client.close());
+/** The dye lot of a colour, where one was said. */
+function lotOf(colour: string): string | null {
+  return opened.piece.palette.find(({ id }) => id === colour)?.lot ?? null;
+}
 </script>
 
 <template>
@@ -67,7 +71,10 @@ onBeforeUnmount(() => client.close());
     <button type="button" class="plain name" :aria-expanded="unfolded === need.id" @click="toggle(need)">
       <span class="swatch" :style="{ background: need.hex }"></span>
       <strong>{{ need.name }}</strong>
-      <span class="small soft">{{ threadKind(need.thread)?.name }}</span>
+      <span class="small soft"
+        >{{ threadKind(need.thread)?.name
+        }}<template v-if="lotOf(need.colour)">, lot {{ lotOf(need.colour) }}</template></span
+      >
     </button>
     <p class="buy">
       <strong class="figure">{{ need.skeins.p90 }}</strong> {{ need.skeins.p90 === 1 ? 'skein' : 'skeins' }}

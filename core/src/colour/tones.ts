@@ -15,18 +15,25 @@ export interface ThreadTones {
 export const TONE_STEPS = 8;
 /** From the darkest body tone to the lightest, in OKLab lightness, around the thread's own. */
 const SHEEN = { below: 0.055, above: 0.075 } as const;
+/** What does not shine has so much of that range: its turned sides are darker all the same. */
+const MATT = 0.45;
 
-/** @param hex the thread's colour */
-export function threadTones(hex: string): ThreadTones {
+/**
+ * @param hex the thread's colour
+ * @param lustre how it shines: 1 as stranded cotton does, 0 not at all
+ */
+export function threadTones(hex: string, lustre = 1): ThreadTones {
   const base = toOklab(hex);
   if (!base) throw new RangeError(`threadTones: expected a colour such as #2b3a67, got '${hex}'`);
   const at = (l: number, chroma = 1): string => {
     const rgb = toRgb({ mode: 'oklab', l: Math.min(1, Math.max(0, l)), a: base.a * chroma, b: base.b * chroma });
     return hexOf(rgb.r, rgb.g, rgb.b);
   };
+  // What is matt has its own shade still.
+  const depth = MATT + (1 - MATT) * lustre;
   const body = Array.from({ length: TONE_STEPS }, (_, i) => {
     const share = i / (TONE_STEPS - 1);
-    return at(base.l - SHEEN.below + (SHEEN.below + SHEEN.above) * share);
+    return at(base.l + depth * ((SHEEN.below + SHEEN.above) * share - SHEEN.below));
   });
-  return { body, edge: at(base.l * 0.62, 0.9), glint: at(base.l + (1 - base.l) * 0.42, 0.75) };
+  return { body, edge: at(base.l * 0.62, 0.9), glint: at(base.l + (1 - base.l) * Math.min(0.65, 0.42 * lustre), 0.75) };
 }

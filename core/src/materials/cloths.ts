@@ -1,6 +1,9 @@
 /** How warm the water may be in which a cloth or a thread is washed. */
 export type Washing = 'hot' | 'cool' | 'no';
 
+/** Over and under by turns; two over and one under, in slanting lines; mostly over; loops in ribs; fibres matted together. */
+export type Weave = 'plain' | 'twill' | 'satin' | 'knit' | 'felt';
+
 export interface Cloth {
   readonly id: string;
   readonly name: string;
@@ -8,8 +11,11 @@ export interface Cloth {
   readonly usualHex: string;
   readonly weightGsm: number;
   readonly thicknessMm: number;
-  /** Threads to the centimetre, for the drawing of its weave; 0 where none can be seen. */
+  /** How it is made, and threads to the centimetre: for the drawing of its weave. 0 where none can be seen. */
+  readonly weave: Weave;
   readonly threadsPerCm: number;
+  /** How uneven its threads are, 0 as spun by a machine to 1 with slubs. */
+  readonly slubs: number;
   readonly stretches: boolean;
   readonly iron: 'hot' | 'warm' | 'no';
   readonly wash: Washing;
@@ -23,7 +29,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Cotton lawn',
     weightGsm: 80,
     thicknessMm: 0.15,
+    weave: 'plain',
     threadsPerCm: 36,
+    slubs: 0.15,
     stretches: false,
     iron: 'hot',
     wash: 'hot',
@@ -34,7 +42,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Quilting cotton',
     weightGsm: 140,
     thicknessMm: 0.28,
+    weave: 'plain',
     threadsPerCm: 28,
+    slubs: 0.15,
     stretches: false,
     iron: 'hot',
     wash: 'hot',
@@ -45,7 +55,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Calico',
     weightGsm: 150,
     thicknessMm: 0.3,
+    weave: 'plain',
     threadsPerCm: 24,
+    slubs: 0.35,
     stretches: false,
     iron: 'hot',
     wash: 'hot',
@@ -56,7 +68,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Fine linen',
     weightGsm: 150,
     thicknessMm: 0.3,
+    weave: 'plain',
     threadsPerCm: 20,
+    slubs: 0.6,
     stretches: false,
     iron: 'hot',
     wash: 'hot',
@@ -67,7 +81,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Heavy linen',
     weightGsm: 250,
     thicknessMm: 0.5,
+    weave: 'plain',
     threadsPerCm: 12,
+    slubs: 1,
     stretches: false,
     iron: 'hot',
     wash: 'hot',
@@ -78,7 +94,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Satin-faced jean',
     weightGsm: 260,
     thicknessMm: 0.45,
+    weave: 'satin',
     threadsPerCm: 26,
+    slubs: 0.15,
     stretches: false,
     iron: 'hot',
     wash: 'hot',
@@ -89,7 +107,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Denim',
     weightGsm: 400,
     thicknessMm: 0.8,
+    weave: 'twill',
     threadsPerCm: 18,
+    slubs: 0.5,
     stretches: false,
     iron: 'hot',
     wash: 'hot',
@@ -100,7 +120,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Bag canvas',
     weightGsm: 340,
     thicknessMm: 0.7,
+    weave: 'plain',
     threadsPerCm: 12,
+    slubs: 0.3,
     stretches: false,
     iron: 'hot',
     wash: 'cool',
@@ -111,7 +133,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Jersey',
     weightGsm: 180,
     thicknessMm: 0.5,
+    weave: 'knit',
     threadsPerCm: 16,
+    slubs: 0.1,
     stretches: true,
     iron: 'warm',
     wash: 'cool',
@@ -122,7 +146,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Wool felt',
     weightGsm: 300,
     thicknessMm: 1.2,
+    weave: 'felt',
     threadsPerCm: 0,
+    slubs: 0,
     stretches: false,
     iron: 'warm',
     wash: 'no',
@@ -133,7 +159,9 @@ export const CLOTHS: readonly Cloth[] = [
     name: 'Silk',
     weightGsm: 60,
     thicknessMm: 0.12,
+    weave: 'plain',
     threadsPerCm: 40,
+    slubs: 0.3,
     stretches: false,
     iron: 'warm',
     wash: 'no',

@@ -98,4 +98,5 @@ export {
   THREAD_KINDS,
   threadKind,
   type ThreadKind,
+  type ThreadTwist,
 } from './threads.ts';

@@ -1,5 +1,7 @@
 import type { Washing } from './cloths.ts';
 
+export type ThreadTwist = 'floss' | 'plied' | 'wool';
+
 /** A kind of thread: what it is made of and how it is sold. */
 export interface ThreadKind {
   readonly id: string;
@@ -15,6 +17,10 @@ export interface ThreadKind {
   /** Metres of the whole thread in one skein or ball. */
   readonly putUpM: number;
   readonly putUp: 'skein' | 'ball';
+  /** How its fibres lie: strands hardly twisted, two plies twisted hard, soft wool. */
+  readonly twist: ThreadTwist;
+  /** How it shines: 1 as stranded cotton does, 0 not at all. */
+  readonly lustre: number;
   /** What water does to it: fast dyes take all, wool felts when it is warm, silk loses its colour and its shine. */
   readonly wash: Washing;
 }
@@ -23,7 +29,7 @@ export interface ThreadKind {
 const metresOf = (grams: number, tex: number): number => Math.floor((grams / tex) * 1000);
 
 const COTTON = { density: 1520, wash: 'hot' } as const;
-const WOOL = { density: 1310, packing: 0.2, wash: 'cool' } as const;
+const WOOL = { density: 1310, packing: 0.2, wash: 'cool', twist: 'wool', lustre: 0.25 } as const;
 
 /** General craft figures, rounded; each can be replaced by the person's own measurement. */
 export const THREAD_KINDS: readonly ThreadKind[] = [
@@ -35,6 +41,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     ...COTTON,
     packing: 0.25,
     putUpM: 8,
+    twist: 'floss',
+    lustre: 1,
     putUp: 'skein',
   },
   {
@@ -45,6 +53,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     ...COTTON,
     packing: 0.5,
     putUpM: metresOf(10, 83),
+    twist: 'plied',
+    lustre: 1.25,
     putUp: 'ball',
   },
   {
@@ -55,6 +65,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     ...COTTON,
     packing: 0.5,
     putUpM: metresOf(10, 125),
+    twist: 'plied',
+    lustre: 1.25,
     putUp: 'ball',
   },
   {
@@ -65,6 +77,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     ...COTTON,
     packing: 0.5,
     putUpM: metresOf(5, 200),
+    twist: 'plied',
+    lustre: 1.25,
     putUp: 'skein',
   },
   {
@@ -75,6 +89,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     ...COTTON,
     packing: 0.5,
     putUpM: metresOf(5, 333),
+    twist: 'plied',
+    lustre: 1.25,
     putUp: 'skein',
   },
   {
@@ -85,6 +101,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     ...COTTON,
     packing: 0.4,
     putUpM: 25,
+    twist: 'plied',
+    lustre: 0.5,
     putUp: 'skein',
   },
   {
@@ -95,6 +113,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     ...COTTON,
     packing: 0.35,
     putUpM: 10,
+    twist: 'plied',
+    lustre: 0.2,
     putUp: 'skein',
   },
   {
@@ -105,6 +125,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     density: 1340,
     packing: 0.3,
     putUpM: 5,
+    twist: 'floss',
+    lustre: 1.6,
     putUp: 'skein',
     wash: 'no',
   },

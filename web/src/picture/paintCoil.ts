@@ -1,6 +1,7 @@
-import { TONE_STEPS, type ThreadTones } from '@junctura/core/colour';
+import { TONE_STEPS } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
 import { LIGHT_X, LIGHT_Y, paintLoop, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
+import type { ThreadLook } from './threadLook.ts';
 
 export interface CoilShape {
   readonly thickness: number;
@@ -18,7 +19,7 @@ export function paintCoil(
   brush: Brush,
   { x0, y0, x1, y1 }: { x0: number; y0: number; x1: number; y1: number },
   { thickness, turns, fullness, strands }: CoilShape,
-  tones: ThreadTones,
+  tones: ThreadLook,
 ): void {
   const length = Math.hypot(x1 - x0, y1 - y0) || 1;
   const [dx, dy] = [(x1 - x0) / length, (y1 - y0) / length];

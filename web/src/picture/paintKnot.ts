@@ -1,6 +1,7 @@
-import { TONE_STEPS, type ThreadTones } from '@junctura/core/colour';
+import { TONE_STEPS } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
 import { LIGHT_X, LIGHT_Y, paintLoop } from './paintRun.ts';
+import type { ThreadLook } from './threadLook.ts';
 
 /** How a knot is wound. */
 export interface Knot {
@@ -17,10 +18,10 @@ const KEPT_UP_TO_PX = 80;
 const WAYS = 9;
 const KEPT = 120;
 
-const painted = new WeakMap<ThreadTones, Map<string, OffscreenCanvas>>();
+const painted = new WeakMap<ThreadLook, Map<string, OffscreenCanvas>>();
 
 /** A round knot: a ball of wound thread, its windings running over it in arcs, each knot turned its own way. */
-export function paintKnot(brush: Brush, x: number, y: number, knot: Knot, tones: ThreadTones): void {
+export function paintKnot(brush: Brush, x: number, y: number, knot: Knot, tones: ThreadLook): void {
   const { diameter } = knot;
   if (diameter < PLAIN_BELOW_PX) return paintPlain(brush, x, y, diameter / 2, tones);
   const way = Math.floor(Math.abs(x * 7.3 + y * 3.1)) % WAYS;
@@ -29,7 +30,7 @@ export function paintKnot(brush: Brush, x: number, y: number, knot: Knot, tones:
   brush.drawImage(picture, Math.round(x - picture.width / 2), Math.round(y - picture.height / 2));
 }
 
-function pictureOf(knot: Knot, way: number, tones: ThreadTones): OffscreenCanvas {
+function pictureOf(knot: Knot, way: number, tones: ThreadLook): OffscreenCanvas {
   const known = painted.get(tones) ?? new Map<string, OffscreenCanvas>();
   painted.set(tones, known);
   const key = `${knot.diameter.toFixed(1)} ${knot.wraps} ${knot.strands} ${way}`;
@@ -43,7 +44,7 @@ function pictureOf(knot: Knot, way: number, tones: ThreadTones): OffscreenCanvas
   return picture;
 }
 
-function paintPlain(brush: Brush, x: number, y: number, r: number, tones: ThreadTones): void {
+function paintPlain(brush: Brush, x: number, y: number, r: number, tones: ThreadLook): void {
   paintShade(brush, x, y, r);
   disc(brush, x, y, r, tones.edge);
   disc(brush, x + LIGHT_X * r * 0.06, y + LIGHT_Y * r * 0.06, r * 0.82, tones.body[3]!);
@@ -57,7 +58,7 @@ function paintWound(
   y: number,
   { diameter, wraps, strands }: Knot,
   way: number,
-  tones: ThreadTones,
+  tones: ThreadLook,
 ): void {
   const r = diameter / 2;
   paintShade(brush, x, y, r);

@@ -1,6 +1,7 @@
-import { TONE_STEPS, type ThreadTones } from '@junctura/core/colour';
+import { TONE_STEPS } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
 import { StrandBrush } from './strandTexture.ts';
+import type { ThreadLook } from './threadLook.ts';
 
 /** From which way the light comes, across the cloth: from the upper left. */
 export const LIGHT_X = -0.55;
@@ -30,8 +31,11 @@ export interface Run {
 /** How far strands draw together where they go through the cloth. */
 const PINCH = 0.52;
 
+/** How wide a strand is painted, of its share of the width: what lies round shows a gap, wool closes it. */
+const OVERLAP = { floss: 1.02, plied: 1.04, wool: 1.14 } as const;
+
 /** The strands of a run side by side, drawn together at its holes, each with an edge, a lit side and its twist. */
-export function paintStrands(brush: Brush, run: Run, tones: ThreadTones, isRaised: boolean): void {
+export function paintStrands(brush: Brush, run: Run, tones: ThreadLook, isRaised: boolean): void {
   const { x0, y0, x1, y1, width, strands } = run;
   const length = Math.hypot(x1 - x0, y1 - y0);
   if (length < 0.5) return;
@@ -41,8 +45,13 @@ export function paintStrands(brush: Brush, run: Run, tones: ThreadTones, isRaise
   const pinched = Math.min(length * 0.3, width * 0.9);
   brush.lineCap = 'round';
   paintShadow(brush, run, dx, dy, pinched);
-  const thread = new StrandBrush(brush, tones, toneOf(dx, dy), strand * 1.04, dx * LIGHT_Y - dy * LIGHT_X < 0);
+  if (width >= HOLES_FROM_PX) paintHoles(brush, run, dx, dy);
+  const isLitAbove = dx * LIGHT_Y - dy * LIGHT_X < 0;
+  const threads = (tones.strands ?? [tones]).map(
+    (look) => new StrandBrush(brush, look, toneOf(dx, dy), strand * OVERLAP[look.twist], isLitAbove),
+  );
   for (let i = 0; i < shown; i++) {
+    const thread = threads[i % threads.length]!;
     const out = (i + 0.5) * strand - width / 2;
     const place = (along: number, share: number): [number, number] => [
       x0 + dx * along - dy * out * share,
@@ -58,8 +67,41 @@ export function paintStrands(brush: Brush, run: Run, tones: ThreadTones, isRaise
     }
   }
   brush.lineCap = 'butt';
+  if (tones.twist === 'wool') paintHalo(brush, run, dx, dy, tones);
   if (isRaised) shadeSlopes(brush, run);
 }
+
+/** Fibres of wool stand off on all sides, each its own way. */
+function paintHalo(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, dy: number, tones: ThreadLook): void {
+  const length = Math.hypot(x1 - x0, y1 - y0);
+  const count = Math.min(160, Math.round((length / width) * HAIRS));
+  brush.lineWidth = Math.max(0.6, width * 0.025);
+  brush.strokeStyle = tones.body[TONE_STEPS - 2]!;
+  brush.globalAlpha = 0.5;
+  brush.beginPath();
+  for (let k = 0; k < count; k++) {
+    // The same hairs at every size: by where the run lies and their number.
+    const one = fraction(Math.sin((k + 1) * 12.9898 + dx * 78.233) * 43758.5453);
+    const other = fraction(Math.sin((k + 1) * 39.3468 + dy * 11.135) * 24634.6345);
+    const along = length * ((k + one) / count);
+    const side = other < 0.5 ? -1 : 1;
+    const [px, py] = [x0 + dx * along - dy * side * width * 0.34, y0 + dy * along + dx * side * width * 0.34];
+    const [out, on] = [width * (0.14 + 0.26 * one) * side, width * (0.9 * other - 0.45)];
+    brush.moveTo(px, py);
+    brush.quadraticCurveTo(
+      px - dy * out + dx * on * 0.3,
+      py + dx * out + dy * on * 0.3,
+      px - dy * out + dx * on,
+      py + dx * out + dy * on,
+    );
+  }
+  brush.stroke();
+  brush.globalAlpha = 1;
+}
+
+/** So many hairs stand off a width of length. */
+const HAIRS = 8;
+const fraction = (value: number): number => value - Math.floor(value);
 
 /** Over padding a run falls away to either end, out of the light. */
 function shadeSlopes(brush: Brush, { x0, y0, x1, y1, width }: Run): void {
@@ -96,6 +138,24 @@ const STRAND_SHAPE: readonly (readonly [along: number, share: number])[] = [
   [1, 0],
 ];
 
+/** Thread this wide on screen is seen to go through the cloth, px. */
+const HOLES_FROM_PX = 11;
+
+/** Where thread dives into the cloth the needle left a hole a little wider than it, dark towards the light. */
+function paintHoles(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, dy: number): void {
+  brush.fillStyle = 'rgba(26, 18, 10, 0.42)';
+  brush.beginPath();
+  for (const [x, y, way] of [
+    [x0, y0, -1],
+    [x1, y1, 1],
+  ] as const) {
+    const [hx, hy] = [x + dx * way * width * 0.06, y + dy * way * width * 0.06];
+    brush.moveTo(hx + width * 0.36, hy);
+    brush.ellipse(hx, hy, width * 0.36, width * 0.3, 0, 0, 2 * Math.PI);
+  }
+  brush.fill();
+}
+
 /** Thread stands off the cloth: a soft shade on the side away from the light. */
 function paintShadow(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, dy: number, pinched: number): void {
   const shift = width * 0.14;
@@ -113,7 +173,7 @@ export function paintLoop(
   points: readonly number[],
   width: number,
   strands: number,
-  tones: ThreadTones,
+  tones: ThreadLook,
 ): void {
   if (width >= STRANDS_FROM_PX) return paintLoopStrands(brush, points, width, strands, tones);
   const trace = (shiftX: number, shiftY: number): void => {
@@ -153,7 +213,7 @@ function paintLoopStrands(
   points: readonly number[],
   width: number,
   strands: number,
-  tones: ThreadTones,
+  tones: ThreadLook,
 ): void {
   const curve = smoothed(points);
   const shown = Math.min(strands, 6);
@@ -176,7 +236,8 @@ function paintLoopStrands(
       if (length < 0.01) continue;
       const [dx, dy] = [(bx - ax) / length, (by - ay) / length];
       const isLitAbove = dx * LIGHT_Y - dy * LIGHT_X < 0;
-      const thread = new StrandBrush(brush, tones, toneOf(dx, dy), strand * 1.04, isLitAbove);
+      const look = tones.strands?.[k % tones.strands.length] ?? tones;
+      const thread = new StrandBrush(brush, look, toneOf(dx, dy), strand * OVERLAP[look.twist], isLitAbove);
       const [nx, ny] = [-dy * out, dx * out];
       thread.stroke({ x0: ax + nx, y0: ay + ny, x1: bx + nx, y1: by + ny }, along);
       along += length;

@@ -28,7 +28,7 @@ interface Stroke {
   readonly points: readonly (readonly [x: number, y: number])[];
 }
 
-/** A brush that remembers what it stroked. Felt has no weave, and at this size no strands: no patterns are asked for. */
+/** A brush that remembers what it stroked. It has no patterns: cloth is plain, and at this size there are no strands. */
 class RecordingBrush {
   readonly canvas = SIZE;
   readonly strokes: Stroke[] = [];
@@ -45,6 +45,9 @@ class RecordingBrush {
 
   setTransform(a: number, _b: number, _c: number, _d: number, e: number): void {
     [this.mirrorX, this.shiftX] = [a, e];
+  }
+  createPattern(): null {
+    return null;
   }
   beginPath(): void {
     this.points = [];

@@ -1,11 +1,14 @@
-import { TONE_STEPS, type ThreadTones } from '@junctura/core/colour';
+import { TONE_STEPS } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
 import { LIGHT_X, LIGHT_Y, paintStrands, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
+import type { ThreadLook } from './threadLook.ts';
 
 /** So many runs of one tone are stroked together: enough to be quick, few enough that the order on top stays true. */
 const MOST_RUNS = 32;
 /** Widths of the laid thread in pixels from which more of it is drawn. */
 const DETAIL_PX = { edged: 1.6, sheen: 2.6, round: 3.2, strands: STRANDS_FROM_PX } as const;
+/** What shines less has no sheen. */
+const SHEEN_FROM = 0.3;
 /** How far round ends are drawn in, in widths: thread narrows where it dives into the cloth. */
 const ROUND_IN = 0.36;
 /** Runs over padding are shaded this far in from either end, as a share of their length. */
@@ -22,7 +25,7 @@ export class RunBatch {
 
   constructor(
     private readonly brush: Brush,
-    private readonly tones: ThreadTones,
+    private readonly tones: ThreadLook,
     private readonly width: number,
     private readonly strands: number,
   ) {}
@@ -52,7 +55,7 @@ export class RunBatch {
       this.stroke(tones.edge, width, inset, 0);
       this.stroke(tones.body[tone]!, width * 0.78, inset, 0);
       // The sheen along the side that faces the light.
-      if (width > DETAIL_PX.sheen)
+      if (width > DETAIL_PX.sheen && tones.lustre > SHEEN_FROM)
         this.stroke(tones.body[Math.min(TONE_STEPS - 1, tone + 2)]!, width * 0.26, inset, width * 0.13);
       if (isRound) brush.lineCap = 'butt';
     }

@@ -1,6 +1,5 @@
 import { workedIn, type PlannedPass, type WorkedThread } from '@junctura/core/work';
 import type { Workings } from '@junctura/core/advice';
-import { threadTones, type ThreadTones } from '@junctura/core/colour';
 import { clothOf, type Cloth } from '@junctura/core/materials';
 import { remembered } from '@junctura/core/measure';
 import { threadOfStep, type Step } from '@junctura/core/order';
@@ -8,6 +7,7 @@ import type { Plan } from '@junctura/core/thread';
 import type { Region } from '@junctura/core/geometry';
 import { type Piece, type Scrap, colourName, colourOf } from '@junctura/core/piece';
 import type { Brush, Lens } from './brush.ts';
+import { threadLook, ThreadLooks, type ThreadLook } from './threadLook.ts';
 
 /** A stretch of stitches that one length works, from one by its number to just before another. */
 export interface LengthStretch {
@@ -22,7 +22,7 @@ export interface LengthStretch {
 export interface PaintedThread {
   readonly pass: PlannedPass;
   readonly thread: WorkedThread;
-  readonly tones: ThreadTones;
+  readonly tones: ThreadLook;
   /** What each length works of it; null: shown without its tails. */
   readonly lengths: readonly LengthStretch[] | null;
 }
@@ -79,26 +79,18 @@ function lengthsOf({ work }: Plan, step: number, { usedMm, breaks }: WorkedThrea
   return stretches;
 }
 
-type Tones = ReadonlyMap<string, ThreadTones>;
-
-function tonesOf(piece: Piece, seen: (hex: string) => string): Tones {
-  return new Map(piece.palette.map((colour) => [colour.id, threadTones(seen(colourName(colour).hex))]));
-}
-
 const asItIs = (hex: string): string => hex;
 
 /** A step as it is painted: its thread, or the portion of it that lies in one position of the hoop. */
-const GONE = threadTones('#8a8a86');
-
-function paintedStep(piece: Piece, plan: Plan, step: number, tones: Tones): PaintedThread {
+function paintedStep(piece: Piece, plan: Plan, step: number, looks: ThreadLooks): PaintedThread {
   const own = plan.order[step]!;
   const planned = plan.parts[own.depth]!;
   const thread = threadOfStep(planned, own, piece.hoop, piece.positions)!;
+  const pass = workedIn(planned.passes[own.layer]!, thread);
   return {
-    pass: workedIn(planned.passes[own.layer]!, thread),
+    pass,
     thread,
-    // A colour that was just taken out of the palette is grey until the plan has followed.
-    tones: tones.get(own.colour) ?? GONE,
+    tones: looks.of(own.colour, pass.thread),
     lengths: lengthsOf(plan, step, thread),
   };
 }
@@ -115,7 +107,7 @@ export function sceneOf(
   onlyColour: string | null = null,
   seen: (hex: string) => string = asItIs,
 ): Scene {
-  const tones = tonesOf(piece, seen);
+  const looks = new ThreadLooks(piece, seen);
   const { order } = plan;
   const shown = order
     .map((_, step) => step)
@@ -131,7 +123,7 @@ export function sceneOf(
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: seen(piece.cloth.colour),
-    threads: shown.map((step) => paintedStep(piece, plan, step, tones)),
+    threads: shown.map((step) => paintedStep(piece, plan, step, looks)),
     scraps: scrapsOf(piece, plan, seen, (depth) => shown.filter((step) => order[step]!.depth < depth).length),
     otherwise: null,
   };
@@ -139,12 +131,12 @@ export function sceneOf(
 
 /** What a picture of the piece shows as it is worked: its threads are steps, in the order in which they are worked. */
 export function growingScene(piece: Piece, { plan }: Workings, steps: readonly Step[]): Scene {
-  const tones = tonesOf(piece, asItIs);
+  const looks = new ThreadLooks(piece, asItIs);
   const numbers = new Map(plan.order.map(({ key }, i) => [key, i]));
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: piece.cloth.colour,
-    threads: steps.map(({ key }) => paintedStep(piece, plan, numbers.get(key)!, tones)),
+    threads: steps.map(({ key }) => paintedStep(piece, plan, numbers.get(key)!, looks)),
     // Scraps are laid before anything is stitched.
     scraps: scrapsOf(piece, plan, asItIs, () => 0),
     otherwise: null,
@@ -172,8 +164,13 @@ export function looseScene(cloth: Cloth, clothColour: string, passes: readonly P
 
 /** Passes that belong to no part, in one colour. */
 export function looseThreads(passes: readonly PlannedPass[], hex: string): PaintedThread[] {
-  const tones = threadTones(hex);
-  return passes.flatMap((pass) =>
-    pass.threads.map((thread) => ({ pass: workedIn(pass, thread), thread, tones, lengths: null })),
+  const looks = new Map<string, ThreadLook>();
+  return passes.flatMap((own) =>
+    own.threads.map((thread) => {
+      const pass = workedIn(own, thread);
+      const tones = looks.get(pass.thread) ?? threadLook(hex, pass.thread);
+      looks.set(pass.thread, tones);
+      return { pass, thread, tones, lengths: null };
+    }),
   );
 }

@@ -1,16 +1,34 @@
-import { channelsOf, TONE_STEPS, type ThreadTones } from '@junctura/core/colour';
+import { channelsOf, TONE_STEPS } from '@junctura/core/colour';
 import { seededRandom } from '@junctura/core/measure';
 import type { Brush } from './brush.ts';
+import type { ThreadLook } from './threadLook.ts';
 
 /** A strand seen close: tiles are drawn this thick and scaled to what is wanted. */
 const SIZES_PX = [8, 12, 18, 27, 40, 60] as const;
 /** Turns of the twist in one tile, so that its fibres do not repeat too soon. */
 const TURNS = 5;
-/** The length of one turn of the two plies, in strand widths. */
-const PITCH = 1.9;
-/** How far a ply leans along the strand from one side to the other, in turns. */
-const LEAN = 0.42;
-const FIBRES = 9;
+
+interface Twist {
+  /** The length of one turn of the two plies, in strand widths. */
+  readonly pitch: number;
+  /** How far a ply leans along the strand from one side to the other, in turns. */
+  readonly lean: number;
+  /** How deep the groove between plies is, and how far they stand up. */
+  readonly groove: number;
+  readonly ridge: number;
+  /** Fibres of a ply that are seen, and how unlike each other they are. */
+  readonly fibres: number;
+  readonly fibre: number;
+  /** How round the strand is: what lies flat has the light over most of its width. */
+  readonly round: number;
+}
+
+/** How threads lie: floss flat and nearly without twist, plied thread as a cord, wool soft and uneven. */
+const TWISTS: Readonly<Record<ThreadLook['twist'], Twist>> = {
+  floss: { pitch: 5.2, lean: 0.16, groove: 0.16, ridge: 0.06, fibres: 40, fibre: 0.62, round: 0.62 },
+  plied: { pitch: 1.7, lean: 0.42, groove: 0.82, ridge: 0.2, fibres: 11, fibre: 0.16, round: 1 },
+  wool: { pitch: 3, lean: 0.34, groove: 0.34, ridge: 0.08, fibres: 20, fibre: 0.5, round: 0.85 },
+};
 
 /** How bright a place of a strand is, and whether it lies in the groove between plies. */
 interface Shading {
@@ -19,18 +37,18 @@ interface Shading {
 }
 
 /** @param across from −1 on the side in shade to 1 on the lit side */
-function shadingAt(across: number, turns: number, fibre: number): Shading {
-  const round = Math.sqrt(Math.max(0, 1 - across * across));
-  const ply = (((turns + across * LEAN) % 1) + 1) % 1;
+function shadingAt(across: number, turns: number, fibre: number, twist: Twist): Shading {
+  const round = Math.max(0, 1 - across * across) ** (0.5 * twist.round);
+  const ply = (((turns + across * twist.lean) % 1) + 1) % 1;
   // Two plies to a turn: each a ridge that sinks into a groove at both its sides.
   const ridge = Math.sin(Math.PI * ((ply * 2) % 1)) ** 0.55;
-  const facing = 0.5 + 0.5 * across * 0.75 + 0.16 * (ridge - 0.5);
-  return { light: round * (0.42 + 0.58 * facing) + fibre, groove: (1 - ridge) * 0.75 + (1 - round) ** 2 };
+  const facing = 0.5 + 0.5 * across * 0.75 + twist.ridge * (ridge - 0.5);
+  return { light: round * (0.42 + 0.58 * facing) + fibre, groove: (1 - ridge) * twist.groove + (1 - round) ** 2 };
 }
 
-const tiles = new WeakMap<ThreadTones, Map<string, OffscreenCanvas>>();
+const tiles = new WeakMap<ThreadLook, Map<string, OffscreenCanvas>>();
 
-function tileOf(tones: ThreadTones, tone: number, px: number): OffscreenCanvas {
+function tileOf(tones: ThreadLook, tone: number, px: number): OffscreenCanvas {
   const known = tiles.get(tones) ?? new Map<string, OffscreenCanvas>();
   tiles.set(tones, known);
   const key = `${tone}@${px}`;
@@ -39,13 +57,14 @@ function tileOf(tones: ThreadTones, tone: number, px: number): OffscreenCanvas {
   return tile;
 }
 
-function drawTile(tones: ThreadTones, tone: number, height: number): OffscreenCanvas {
-  const width = Math.round(height * PITCH * TURNS);
+function drawTile(tones: ThreadLook, tone: number, height: number): OffscreenCanvas {
+  const twist = TWISTS[tones.twist];
+  const width = Math.round(height * twist.pitch * TURNS);
   const tile = new OffscreenCanvas(width, height);
   const brush = tile.getContext('2d')!;
   const image = brush.createImageData(width, height);
   const random = seededRandom(11);
-  const fibres = Array.from({ length: FIBRES * 2 * TURNS }, () => random.between(-0.5, 0.5));
+  const fibres = Array.from({ length: twist.fibres * 2 * TURNS }, () => random.between(-0.5, 0.5));
   const [edge, body, bright, glint] = [
     tones.edge,
     tones.body[tone]!,
@@ -57,14 +76,16 @@ function drawTile(tones: ThreadTones, tone: number, height: number): OffscreenCa
     for (let x = 0; x < width; x++) {
       const turns = (x / width) * TURNS;
       // Fibres run along the plies: the same one along a line of constant lean.
-      const lane = ((((turns + across * LEAN) * 2 * FIBRES) % fibres.length) + fibres.length) % fibres.length;
+      const lane =
+        ((((turns + across * twist.lean) * 2 * twist.fibres) % fibres.length) + fibres.length) % fibres.length;
       const between = lane - Math.floor(lane);
       const fibre =
-        0.15 * (fibres[Math.floor(lane)]! * (1 - between) + fibres[(Math.floor(lane) + 1) % fibres.length]! * between);
-      const { light, groove } = shadingAt(across, turns, fibre);
+        twist.fibre *
+        (fibres[Math.floor(lane)]! * (1 - between) + fibres[(Math.floor(lane) + 1) % fibres.length]! * between);
+      const { light, groove } = shadingAt(across, turns, fibre, twist);
       const dark = Math.min(0.9, Math.max(0, groove * 0.62 + (light < 0.4 ? 0.4 - light : 0)));
       const lit = Math.min(1, Math.max(0, (light - 0.55) * 2.1));
-      const shine = Math.min(0.7, Math.max(0, (light - 0.84) * 2.4)) * (tone / TONE_STEPS);
+      const shine = Math.min(0.7, Math.max(0, (light - 0.84) * 2.4)) * (tone / TONE_STEPS) * Math.min(1, tones.lustre);
       const at = 4 * (y * width + x);
       for (let c = 0; c < 3; c++) {
         let value = body![c]! + (bright![c]! - body![c]!) * lit;
@@ -95,7 +116,7 @@ export class StrandBrush {
   /** @param isLitAbove whether the side that faces the light is to the left of the way the strand runs */
   constructor(
     private readonly brush: Brush,
-    tones: ThreadTones,
+    tones: ThreadLook,
     tone: number,
     private readonly thicknessPx: number,
     private readonly isLitAbove: boolean,

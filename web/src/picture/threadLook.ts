@@ -1,0 +1,48 @@
+import { threadTones, type ThreadTones } from '@junctura/core/colour';
+import { threadKind, type ThreadTwist } from '@junctura/core/materials';
+import { colourName, shadesOf, type PaletteColour, type Piece } from '@junctura/core/piece';
+
+/** How a thread looks: its tones, how its fibres lie, and where two shades go through one needle the looks of both. */
+export interface ThreadLook extends ThreadTones {
+  readonly twist: ThreadTwist;
+  readonly lustre: number;
+  /** Of its strands, by turns; seen where strands are. */
+  readonly strands: readonly ThreadLook[] | null;
+}
+
+/** How a colour looks in a kind of thread. */
+export function threadLook(hex: string, thread: string, strands: readonly ThreadLook[] | null = null): ThreadLook {
+  const { twist, lustre } = threadKind(thread) ?? { twist: 'floss', lustre: 1 };
+  return { ...threadTones(hex, lustre), twist, lustre, strands };
+}
+
+/** The looks of the colours of a piece, each worked out when it is first asked for. */
+export class ThreadLooks {
+  private readonly known = new Map<string, ThreadLook>();
+  private readonly palette: ReadonlyMap<string, PaletteColour>;
+
+  /** @param seen how each colour is seen: as it is, by a lamp … */
+  constructor(
+    { palette }: Pick<Piece, 'palette'>,
+    private readonly seen: (hex: string) => string,
+  ) {
+    this.palette = new Map(palette.map((colour) => [colour.id, colour]));
+  }
+
+  /** The look of a colour in a kind of thread; one that was just taken out of the palette is grey until the plan has followed. */
+  of(colour: string, thread: string): ThreadLook {
+    const key = `${colour} ${thread}`;
+    const look = this.known.get(key) ?? this.look(this.palette.get(colour), thread);
+    this.known.set(key, look);
+    return look;
+  }
+
+  private look(colour: PaletteColour | undefined, thread: string): ThreadLook {
+    if (!colour) return threadLook(GONE, thread);
+    const { first, second } = shadesOf(colour);
+    const both = second ? [first, second].map(({ hex }) => threadLook(this.seen(hex), thread)) : null;
+    return threadLook(this.seen(colourName(colour).hex), thread, both);
+  }
+}
+
+const GONE = '#8a8a86';

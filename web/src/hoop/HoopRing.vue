@@ -6,11 +6,15 @@ const props = defineProps<{
   innerMm: number | null;
   reachMm: number;
   shortMm?: number | null;
+  /** Whether tape is wound round the inner ring. */
+  bound?: boolean;
   /** The colour of what lies about it; the table's where nothing is said. */
   around?: string | undefined;
 }>();
 
 const FAR = 4000;
+/** Turns of tape lie side by side, mm. */
+const TAPE_TURN_MM = 6;
 const inner = computed(() => (props.innerMm ?? 0) / 2);
 const short = computed(() => (props.shortMm ?? props.innerMm ?? 0) / 2);
 const ring = computed(() => Math.max(3.4, inner.value * 0.075));
@@ -33,7 +37,17 @@ const outside = computed(() => {
     <g v-if="innerMm !== null" fill="none">
       <ellipse :rx="inner + ring * 0.5" :ry="short + ring * 0.5" class="shade" :stroke-width="ring * 1.5" />
       <ellipse :rx="inner + ring * 0.26" :ry="short + ring * 0.26" class="wood" :stroke-width="ring * 0.52" />
-      <ellipse :rx="inner + ring * 0.08" :ry="short + ring * 0.08" class="light" :stroke-width="ring * 0.09" />
+      <template v-if="bound">
+        <ellipse :rx="inner + ring * 0.26" :ry="short + ring * 0.26" class="tape" :stroke-width="ring * 0.52" />
+        <ellipse
+          :rx="inner + ring * 0.26"
+          :ry="short + ring * 0.26"
+          class="turns"
+          :stroke-width="ring * 0.52"
+          :stroke-dasharray="`0.3 ${TAPE_TURN_MM - 0.3}`"
+        />
+      </template>
+      <ellipse v-else :rx="inner + ring * 0.08" :ry="short + ring * 0.08" class="light" :stroke-width="ring * 0.09" />
       <ellipse :rx="inner + ring * 0.52" :ry="short + ring * 0.52" class="gap" :stroke-width="ring * 0.05" />
       <ellipse :rx="inner + ring * 0.77" :ry="short + ring * 0.77" class="wood" :stroke-width="ring * 0.46" />
       <ellipse :rx="inner + ring * 0.68" :ry="short + ring * 0.68" class="light" :stroke-width="ring * 0.12" />
@@ -84,6 +98,13 @@ const outside = computed(() => {
 }
 .light {
   stroke: var(--wood-light);
+}
+.tape {
+  stroke: #f2ecdf;
+}
+.turns {
+  stroke: var(--wood-dark);
+  opacity: 0.5;
 }
 .gap {
   stroke: var(--wood-dark);

@@ -225,6 +225,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         v-if="!isFinished || finished?.isHooped"
         :inner-mm="innerMm"
         :short-mm="shortMm"
+        :bound="opened.piece.hoop?.bound ?? false"
         :reach-mm="reachMm"
         :around="finished?.ground.colour"
       />

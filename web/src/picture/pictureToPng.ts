@@ -3,6 +3,7 @@ import type { Piece } from '@junctura/core/piece';
 import type { Workings } from '@junctura/core/advice';
 import { paintPicture, type Side } from './paintPicture.ts';
 import { sceneOf } from './scene.ts';
+import { paintShown, viewOfAll, type Showing } from './shownPiece.ts';
 
 const PICTURE_DPI = 300;
 const MM_PER_INCH = 25.4;
@@ -23,6 +24,27 @@ export function pictureToPng(
 ): Promise<Uint8Array | null> {
   const { r: reachMm } = pictureCircle(piece, workings.plan);
   return paintedPng(piece, workings, side, Math.min(PICTURE_DPI / MM_PER_INCH, MOST_PX / (2 * reachMm)), going);
+}
+
+/** The picture as it is shown to others, with its ring, on its cloth or without either, transparent then; at true size. */
+export async function shownPng(
+  piece: Piece,
+  workings: Workings,
+  showing: Showing,
+  going: (share: number) => boolean,
+): Promise<Uint8Array | null> {
+  const atOnePx = viewOfAll(piece, workings, 1, showing);
+  const pixels = Math.min(MOST_PX, Math.round(PICTURE_DPI / MM_PER_INCH / atOnePx.pxPerMm));
+  const view = viewOfAll(piece, workings, pixels, showing);
+  const size = { width: pixels, height: pixels };
+  const canvas = new OffscreenCanvas(pixels, pixels);
+  const strokes = paintShown(canvas.getContext('2d')!, piece, workings, view, size, showing);
+  const steps = workings.plan.parts
+    .flatMap(({ passes }) => passes)
+    .reduce((sum, { path }) => sum + 1 + path.codes.length / 400, 1);
+  if (!(await paintedToTheEnd(strokes, steps, going))) return null;
+  const blob = await canvas.convertToBlob({ type: 'image/png' });
+  return withDensity(new Uint8Array(await blob.arrayBuffer()), Math.round(view.pxPerMm * 1000));
 }
 
 /** The picture in a guide is this large, px. */
@@ -56,15 +78,25 @@ async function paintedPng(
     1,
     scene.threads.reduce((sum, { thread }) => sum + 1 + thread.path.codes.length / 400, 0),
   );
+  if (!(await paintedToTheEnd(strokes, steps, going))) return null;
+  const blob = await canvas.convertToBlob({ type: 'image/png' });
+  return withDensity(new Uint8Array(await blob.arrayBuffer()), Math.round(pxPerMm * 1000));
+}
+
+/** Paints slice by slice; false where it was stopped. @param steps about so many slices there are */
+async function paintedToTheEnd(
+  strokes: Generator<void>,
+  steps: number,
+  going: (share: number) => boolean,
+): Promise<boolean> {
   let done = 0;
   for (let until = performance.now() + SLICE_MS; !strokes.next().done; done++) {
     if (performance.now() < until) continue;
-    if (!going(Math.min(1, done / steps))) return null;
+    if (!going(Math.min(1, done / steps))) return false;
     await new Promise((resolve) => setTimeout(resolve));
     until = performance.now() + SLICE_MS;
   }
-  const blob = await canvas.convertToBlob({ type: 'image/png' });
-  return withDensity(new Uint8Array(await blob.arrayBuffer()), Math.round(pxPerMm * 1000));
+  return true;
 }
 
 const SIGNATURE_AND_HEADER = 33;

@@ -30,6 +30,7 @@ const FindingsList = defineAsyncComponent(() => import('../session/FindingsList.
 const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'));
 const NProgress = defineAsyncComponent(async () => (await import('../ui/progress.ts')).NProgress);
 const EarlierStates = defineAsyncComponent(() => import('./EarlierStates.vue'));
+const ShareDialog = defineAsyncComponent(async () => (await import('../features/share/index.ts')).ShareDialog);
 const FirstLook = defineAsyncComponent(() => import('./FirstLook.vue'));
 
 const props = defineProps<{ id: string; step: StepId }>();
@@ -122,9 +123,11 @@ function exportSvg(): void {
     );
 }
 
+const shareShown = ref(false);
 const MENU = [
   { key: 'bring', label: 'Bring in a drawing…' },
   { key: 'export', label: 'Export to a file' },
+  { key: 'share', label: 'Show it to others: card, picture, film…' },
   { key: 'png', label: 'Picture as PNG, 300 dpi at true size' },
   { key: 'png-back', label: 'Picture of the back as PNG' },
   { key: 'svg', label: 'Picture as SVG' },
@@ -136,6 +139,7 @@ const MENU = [
 function menu(key: string): void {
   if (key === 'bring') intake.choose();
   else if (key === 'export') savePiece();
+  else if (key === 'share') shareShown.value = workings.current !== null;
   else if (key === 'png') void exportPicture('front');
   else if (key === 'png-back') void exportPicture('back');
   else if (key === 'svg') exportSvg();
@@ -282,6 +286,7 @@ function letBeGone(): void {
 
     <TheTally :findings-shown="findingsShown" @findings="findingsShown = !findingsShown" />
     <KeysHelp v-if="keysShown" show @close="keysShown = false" />
+    <ShareDialog v-if="shareShown" @close="shareShown = false" />
     <EarlierStates v-if="earlierShown" @close="earlierShown = false" />
   </div>
 </template>

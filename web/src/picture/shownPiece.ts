@@ -1,0 +1,57 @@
+import type { Workings } from '@junctura/core/advice';
+import { pictureCircle } from '@junctura/core/paper';
+import type { Piece } from '@junctura/core/piece';
+import type { Brush, Lens } from './brush.ts';
+import { lensOf, paintPicture, paintWork } from './paintPicture.ts';
+import { clipToHoop, paintRing, ringReachMm, type RingTones } from './paintRing.ts';
+import { sceneOf, type Scene } from './scene.ts';
+import type { Size, View } from './view.ts';
+
+/** What of a piece is shown to others: with its hoop, on its cloth, or the stitches alone. */
+export interface Showing {
+  readonly ring: boolean;
+  readonly cloth: boolean;
+}
+
+export const WOOD: RingTones = {
+  wood: '#c79b66',
+  light: '#dfbd8f',
+  dark: '#98703f',
+  brass: '#b79a4a',
+  tape: '#f2ecdf',
+};
+
+/** The view that shows all of a piece in a square of so many pixels to a side. */
+export function viewOfAll(piece: Piece, { plan }: Workings, pixels: number, showing: Showing): View {
+  const { x, y, r } = pictureCircle(piece, plan);
+  const reachMm = piece.hoop && showing.ring ? ringReachMm(piece.hoop) : r;
+  return { centreX: x, centreY: y, pxPerMm: pixels / (2 * reachMm) };
+}
+
+/** Paints a piece as it is shown to others, slice by slice; where neither ring nor cloth is, nothing is painted. */
+export function* paintShown(
+  brush: Brush,
+  piece: Piece,
+  workings: Workings,
+  view: View,
+  size: Size,
+  showing: Showing,
+): Generator<void> {
+  const lens = lensOf(view, size, false);
+  const scene = sceneOf(piece, workings);
+  brush.save();
+  if (piece.hoop && showing.ring) clipToHoop(brush, piece.hoop, lens);
+  yield* paintPicture(brush, showing.cloth ? scene : withoutCloth(scene), view, size, 'front');
+  brush.restore();
+  frame(brush, piece, lens, showing);
+}
+
+/** The ring about what is painted, where it is shown. */
+export function frame(brush: Brush, { hoop }: Piece, lens: Lens, { ring }: Showing): void {
+  brush.setTransform(1, 0, 0, 1, 0, 0);
+  if (hoop && ring) paintRing(brush, hoop, lens, WOOD);
+}
+
+function withoutCloth(scene: Scene): Scene {
+  return { ...scene, otherwise: (brush, lens) => paintWork(brush, scene, lens) };
+}

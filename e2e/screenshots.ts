@@ -16,10 +16,11 @@ async function settled(page: Page): Promise<void> {
 
 async function takeAll(page: Page): Promise<void> {
   const shot = (name: string): Promise<Buffer> => page.screenshot({ path: `${folder}${name}.png` });
+  // The first visit opens the demo.
   await page.goto(base);
   await settled(page);
   await page.waitForTimeout(2500);
-  await shot('rock-pool');
+  await takeHead(page);
   await page.goto(base);
   await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 9);
   await shot('bench');
@@ -75,6 +76,34 @@ async function takeAll(page: Page): Promise<void> {
   await page.keyboard.press('t');
   await page.waitForTimeout(1500);
   await shot('back-by-lamp-light');
+}
+
+/** Front, back and close to, side by side, for the head of the README. */
+async function takeHead(page: Page): Promise<void> {
+  await page.goto(`${base}/piece/demo-rock-pool/stitches`);
+  await settled(page);
+  await page.addStyleTag({ content: '.tools, .scale, .side-note, .first { display: none !important; }' });
+  const view = (await page.locator('.hoop-view').boundingBox())!;
+  const side = Math.min(view.width, view.height);
+  const clip = { x: view.x + (view.width - side) / 2, y: view.y + (view.height - side) / 2, width: side, height: side };
+  const take = async (): Promise<string> => (await page.screenshot({ clip })).toString('base64');
+  const front = await take();
+  await page.keyboard.press('t');
+  await page.waitForTimeout(2500);
+  const back = await take();
+  await page.keyboard.press('t');
+  await page.mouse.move(clip.x + side * 0.42, clip.y + side * 0.42);
+  for (let i = 0; i < 3; i++) await page.mouse.wheel(0, -400);
+  await page.waitForTimeout(2500);
+  const close = await take();
+  const whole = await browser.newPage({ viewport: { width: 1500, height: 500 } });
+  const images = [front, back, close].map((image) => `<img src="data:image/png;base64,${image}" alt="">`).join('');
+  await whole.setContent(
+    `<style>body{margin:0;display:grid;grid-template-columns:repeat(3,500px);background:#eae2d2}img{width:500px;height:500px}</style>${images}`,
+  );
+  await whole.waitForTimeout(400);
+  await whole.screenshot({ path: `${folder}rock-pool.png` });
+  await whole.close();
 }
 
 /** Pictures of the finished thing. */

@@ -20,7 +20,7 @@ const SAND = '#b5935c';
 const DEEP = '#23404e';
 
 const STAR = { x: -13, y: -12, arm: 25 };
-const ANEMONE = { x: 25, y: -27, disc: 6, ring: 9.6, tentacles: 10 };
+const ANEMONE = { x: 25, y: -26, disc: 6, ring: 9.2, tentacles: 15 };
 const LIMPET = { x: 31, y: 5, r: 9, wedges: 6 };
 const URCHIN = { x: 7, y: 25 };
 const SCALLOP = { x: -7, y: 35.6, turn: -14, hinge: 5.4 };
@@ -72,22 +72,24 @@ const LETTERS: Readonly<Record<string, readonly [width: number, path: string]>> 
   E: [3.4, 'M3.4 -6H0.4V0H3.4M0.4 -3.1H2.9'],
   R: [3.8, 'M0.4 0V-6H2.1C4 -6 4 -3 2.1 -3H0.4M2 -3L3.8 0'],
 };
-const LETTERING = { r: 50, gap: 1.9, word: 4.2 };
+const LETTERING = { r: 50.4, gap: 2.3, word: 5.4, scale: 1.16 };
 
 /** Words on an arc along the foot of the rim, read from inside: one path for each word. */
 function lettering(words: readonly string[]): string[] {
   const widthOf = (word: string): number =>
-    [...word].reduce((sum, letter) => sum + LETTERS[letter]![0] + LETTERING.gap, -LETTERING.gap);
+    [...word].reduce((sum, letter) => sum + LETTERS[letter]![0] * LETTERING.scale + LETTERING.gap, -LETTERING.gap);
   const total = words.reduce((sum, word) => sum + widthOf(word), (words.length - 1) * LETTERING.word);
   let at = -total / 2;
   return words.map((word) => {
     const d = [...word].map((letter) => {
-      const [width, path] = LETTERS[letter]!;
+      const [drawn, path] = LETTERS[letter]!;
+      const width = drawn * LETTERING.scale;
       const angle = (at + width / 2) / LETTERING.r;
       at += width + LETTERING.gap;
       const [cos, sin] = [Math.cos(-angle), Math.sin(-angle)];
+      const [wide, high] = [cos * LETTERING.scale, sin * LETTERING.scale];
       const [x, y] = [LETTERING.r * Math.sin(angle), LETTERING.r * Math.cos(angle)];
-      const toPlace = [cos, sin, -sin, cos, x - (cos * width) / 2, y - (sin * width) / 2] as const;
+      const toPlace = [wide, high, -high, wide, x - (cos * width) / 2, y - (sin * width) / 2] as const;
       return flattenPath(path, 0.02)
         .map((run) => pathData({ points: mapPoints(toPlace, run.points), closed: run.closed }, 3))
         .join('');
@@ -131,8 +133,8 @@ export function rockPoolSvg(): string {
     line('ripple-3', 'M11 4C18 -2 16 -10 24 -13C32 -16 40 -12 45 -18', TEAL, 0.7),
     line('ripple-4', 'M14 10C20 8 19 -1 27 -6C34 -10 41 -6 49 -9', FOAM, 0.5, '3 2'),
     line('ripple-5', 'M-47 26C-43 33 -38 38 -33 41', FOAM, 0.5, '3 2'),
-    area('sand-1', 'M-33 30C-22 26 -12 30 -4 36C-12 43 -26 41 -33 30Z', SAND),
-    area('sand-2', 'M20 33C28 29 38 24 44 27C42 34 32 39 24 40Z', SAND),
+    area('sand-1', 'M-35 27C-24 24.6 -12 28.5 -4 33.6C-12 38.4 -26 36.6 -35 27Z', SAND),
+    area('sand-2', 'M25 30C31 27.6 40 25.6 47 23C45.4 28.2 38 32 29 33.2Z', SAND),
     area('pebble-1', 'M-31 21C-28 17 -21 17 -19 21C-18 25 -22 28 -27 27C-31 26 -33 24 -31 21Z', SLATE),
     area('pebble-2', 'M-17 25C-14 22 -9 23 -8 26C-8 29 -12 31 -15 30C-18 29 -19 27 -17 25Z', FOAM),
     area(
@@ -210,22 +212,22 @@ export function rockPoolSvg(): string {
     dots(
       'eggs',
       [
-        [13, -20],
-        [10.6, -23.4],
-        [14.8, -24.6],
-        [12, -28],
-        [8.6, -19.4],
+        [6, 8.4],
+        [9.4, 6.2],
+        [8.6, 11],
+        [4.6, 12],
+        [12, 9],
       ],
       AMBER_LIGHT,
     ),
     dots(
       'glints',
       [
-        [-24, -48],
-        [1, -27],
-        [20, 12],
-        [-46, -20],
-        [46, 13.4],
+        [-26, -46],
+        [-46, -21],
+        [20, 13],
+        [44, -11],
+        [13, -2],
       ],
       FOAM,
     ),
@@ -267,8 +269,14 @@ function passesOf(id: string, ambers: string[], colourOf: ReadonlyMap<string, st
     ];
   }
   if (id.startsWith('star-ridge')) return [worked('french', 2)];
+  // More wraps than cover the span: each bows as it will, long and short by turns.
   if (id.startsWith('tentacle'))
-    return [worked('bullion', 2, { angleDeg: Math.round(tentacle(number - 1).angleDeg), params: { lengthMm: 5.6 } })];
+    return [
+      worked('bullion', 2, {
+        angleDeg: Math.round(tentacle(number - 1).angleDeg),
+        params: { lengthMm: number % 2 ? 4.6 : 3.6, wraps: number % 2 ? 14 : 11 },
+      }),
+    ];
   if (id.startsWith('limpet')) {
     return [
       worked('split', 1, { role: 'edge' }),
@@ -285,8 +293,8 @@ function passesOf(id: string, ambers: string[], colourOf: ReadonlyMap<string, st
   if (id.startsWith('stipe')) return [worked('chain', 2)];
   const chosen: Readonly<Record<string, Pass[]>> = {
     rim: [worked('pekingese', 3, { params: { stitchMm: 3.4, loopMm: 0.7 } })],
-    slack: [worked('whipped-back', 2, { params: { stitchMm: 1.9 } })],
-    water: [worked('whipped-back', 2, { params: { stitchMm: 1.9 } })],
+    slack: [worked('split-back', 2, { params: { stitchMm: 1.25 } })],
+    water: [worked('split-back', 2, { params: { stitchMm: 1.25 } })],
     'ripple-1': [worked('stem', 2)],
     'ripple-2': [worked('split-back', 2)],
     'ripple-3': [worked('stem', 2)],
@@ -316,14 +324,15 @@ function passesOf(id: string, ambers: string[], colourOf: ReadonlyMap<string, st
     'barnacles-large': [worked('french', 6, { params: { wraps: 2 } })],
     'barnacle-wheel': [worked('buttonhole-wheel', 1, { params: { radiusMm: 2.6, spokes: 16 } })],
     scallop: [
-      worked('block-shading', 2, {
+      worked('split', 1, { role: 'edge' }),
+      worked('long-short', 1, {
         direction: 'radial',
         points: [hingeOfScallop()],
-        params: { bandMm: 3.2 },
-        shades: [colour(ROSE), colour(CREAM), colour(ROSE), colour(CREAM)],
+        params: { stitchMm: 4 },
+        shades: [colour(ROSE), colour(AMBER_LIGHT), colour(CREAM)],
       }),
     ],
-    'scallop-edge': [worked('buttonhole', 1, { params: { pitchMm: 0.8, heightMm: 1.4 } })],
+    'scallop-edge': [worked('coral', 1, { params: { knotMm: 1.6 } })],
     mussel: [worked('stem-fill', 2, { direction: 'along' })],
     periwinkle: [worked('split-fill', 2, { direction: 'outline', params: { stitchMm: 2.4 } })],
     sponge: [worked('colonial-fill', 2)],

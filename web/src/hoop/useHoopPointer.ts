@@ -1,4 +1,3 @@
-import { turned } from '@junctura/core/drawing';
 import { roundTo } from '@junctura/core/measure';
 import { setHoop, setPositions } from '@junctura/core/piece';
 import type { ComputedRef } from 'vue';
@@ -64,7 +63,7 @@ export function useHoopPointer(
   function move(event: PointerEvent): void {
     const byDeg = fingers.move(event);
     if (isPinch) {
-      if (byDeg !== 0 && show() === 'fit') turn(byDeg);
+      if (byDeg !== 0 && show() === 'fit') void turn(byDeg);
       return;
     }
     if (isPenOut.value) {
@@ -83,7 +82,9 @@ export function useHoopPointer(
     drag = { x: event.clientX, y: event.clientY, moved: true };
     camera.pan(dx, dy);
   }
-  function turn(byDeg: number): void {
+  async function turn(byDeg: number): Promise<void> {
+    // What measures designs is loaded when it is wanted.
+    const { turned } = await import('@junctura/core/drawing');
     const { placement, hoop } = opened.piece;
     // A placement turns anticlockwise.
     opened.edit(setHoop(opened.piece, hoop, turned(placement, -byDeg), 'Turn the design'));

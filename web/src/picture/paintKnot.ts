@@ -51,6 +51,20 @@ function paintPlain(brush: Brush, x: number, y: number, r: number, tones: Thread
   disc(brush, x + LIGHT_X * r * 0.25, y + LIGHT_Y * r * 0.25, r * 0.5, tones.body[TONE_STEPS - 1]!);
 }
 
+const soft = new WeakMap<ThreadLook, ThreadLook>();
+
+/** Wound so tightly thread turns to the light less than on the cloth: with all its sheen it would look turned from metal. */
+function softened(tones: ThreadLook): ThreadLook {
+  const known = soft.get(tones);
+  if (known) return known;
+  const body = tones.body.map((_, i) => tones.body[SOFT.from + Math.round((i * SOFT.steps) / (TONE_STEPS - 1))]!);
+  const look = { ...tones, body, glint: tones.body[TONE_STEPS - 1]!, strands: tones.strands?.map(softened) ?? null };
+  soft.set(tones, look);
+  return look;
+}
+
+const SOFT = { from: 2, steps: 3 } as const;
+
 /** The thread itself, wound round and in to the dimple; later windings lie on earlier ones. */
 function paintWound(
   brush: Brush,
@@ -61,6 +75,7 @@ function paintWound(
   tones: ThreadLook,
 ): void {
   const r = diameter / 2;
+  const calm = softened(tones);
   paintShade(brush, x, y, r);
   disc(brush, x, y, r * 0.9, tones.edge);
   const turn = (way * 2 * Math.PI) / WAYS;
@@ -75,11 +90,11 @@ function paintWound(
   for (let k = 0; k < arcs; k++) {
     const points = [0, 0.25, 0.5, 0.75, 1, 1.12].flatMap((part) => place(Math.min(1, (k + part) / arcs)));
     brush.strokeStyle = tones.edge;
-    brush.lineWidth = width * 1.16;
+    brush.lineWidth = width * 1.1;
     brush.beginPath();
     for (let i = 0; i < 10; i += 2) brush.lineTo(points[i]!, points[i + 1]!);
     brush.stroke();
-    paintLoop(brush, points, width, Math.min(strands, 3), tones);
+    paintLoop(brush, points, width, Math.min(strands, 3), calm);
   }
   disc(brush, x - LIGHT_X * r * 0.04, y - LIGHT_Y * r * 0.04, r * 0.13, tones.edge);
 }

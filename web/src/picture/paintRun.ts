@@ -143,7 +143,7 @@ const HOLES_FROM_PX = 11;
 
 /** Where thread dives into the cloth the needle left a hole a little wider than it, dark towards the light. */
 function paintHoles(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, dy: number): void {
-  brush.fillStyle = 'rgba(26, 18, 10, 0.42)';
+  brush.fillStyle = 'rgba(26, 18, 10, 0.3)';
   brush.beginPath();
   for (const [x, y, way] of [
     [x0, y0, -1],

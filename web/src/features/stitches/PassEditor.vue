@@ -27,14 +27,15 @@ import type { Pass } from '@junctura/core/piece';
 import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { Trash2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection, type Pen } from '../../session/selection.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
-import OutlineRun from './OutlineRun.vue';
 import type { PassChange } from './passChange.ts';
+
+const OutlineRun = defineAsyncComponent(() => import('./OutlineRun.vue'));
 
 /** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
 const props = defineProps<{ planned: PlannedPart; index: number }>();

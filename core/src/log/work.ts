@@ -142,7 +142,7 @@ const MISTAPPED = 3;
 /** No one is so many times quicker or slower than usual. */
 const FARTHEST = 3;
 /** How far what is still to come lies from the pace, beside what is not known of the pace: days are good and bad. */
-const FROM_DAY_TO_DAY = 0.03;
+const FROM_DAY_TO_DAY = 0.05;
 
 /** A person's own pace: by how much longer than usual she takes. */
 export interface Pace {
@@ -218,15 +218,17 @@ export function forecast(soFar: Pick<WorkSoFar, 'left' | 'begun'>, plan: Plan, p
     byStitch.set(step.stitch, (byStitch.get(step.stitch) ?? 0) + own);
     threadMm += share * step.threadMm;
   }
-  // What is not known of each stitch averages out over all; what is not known of the hand does not.
-  let stitchDoubt = 0;
+  // What is not known of each stitch averages out over all; what is not known of the hand does not, but it tells only of what no record does.
+  let [stitchDoubt, byHand] = [0, 0];
   for (const [stitch, own] of byStitch) {
     const records = pace.stitches.get(stitch)?.records ?? 0;
     const variance = 1 / (1 / PACE.stitch ** 2 + records / PACE.step ** 2);
-    stitchDoubt += (own / Math.max(1, seconds)) ** 2 * variance;
+    const share = own / Math.max(1, seconds);
+    stitchDoubt += share ** 2 * variance;
+    byHand += share * (variance / PACE.stitch ** 2);
   }
   const noise = seconds > 0 ? (PACE.step ** 2 * squares) / seconds ** 2 : 0;
-  const spread = Math.sqrt(pace.doubt ** 2 + stitchDoubt + noise + FROM_DAY_TO_DAY ** 2);
+  const spread = Math.sqrt((byHand * pace.doubt) ** 2 + stitchDoubt + noise + FROM_DAY_TO_DAY ** 2);
   const factor = Math.exp(Z90 * spread);
   return { seconds: { p10: seconds / factor, p50: seconds, p90: seconds * factor }, threadMm };
 }

@@ -7,7 +7,7 @@ test.describe('the first visit', () => {
     await bench.open();
     await expect(page).toHaveURL(/demo-rock-pool\/stitches/);
     await expect(page.locator('.picture[data-painted]')).toBeVisible();
-    await expect(bench.figure('Parts')).toHaveText('68');
+    await expect(bench.figure('Parts')).toHaveText('73');
     const first = page.getByRole('region', { name: 'Three things to try' });
     await expect(first.getByRole('listitem')).toHaveCount(3);
     await bench.goTo('Thread');
@@ -135,7 +135,7 @@ test('one of a group differs on purpose, and follows again', async ({ bench, pag
   await bench.pick('Tentacle 5');
   await bench.choose('Strands', '3');
   await page.getByRole('button', { name: '‹ All parts' }).click();
-  await expect(bench.card.getByText('Bullion knot, 3 strands')).toHaveCount(9);
+  await expect(bench.card.getByText('Bullion knot, 3 strands')).toHaveCount(14);
   await expect(bench.card.getByText('Bullion knot, 2 strands')).toHaveCount(1);
   await bench.pick('Tentacle 3');
   await page.getByTestId('differs').click();

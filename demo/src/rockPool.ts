@@ -329,7 +329,7 @@ function passesOf(id: string, ambers: string[], colourOf: ReadonlyMap<string, st
         direction: 'radial',
         points: [hingeOfScallop()],
         params: { stitchMm: 4 },
-        shades: [colour(ROSE), colour(AMBER_LIGHT), colour(CREAM)],
+        shades: [colour(ROSE), colour(CREAM)],
       }),
     ],
     'scallop-edge': [worked('coral', 1, { params: { knotMm: 1.6 } })],

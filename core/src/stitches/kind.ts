@@ -52,6 +52,13 @@ export interface PictureGuide {
   shadesOf(stitches: Float32Array): Uint8Array;
 }
 
+/** What goes wrong with a stitch, what helps, and where handling is what helps the lesson that shows it. */
+export interface Fault {
+  readonly fault: string;
+  readonly cure: string;
+  readonly lesson?: 'mounting' | 'hanging' | 'fastening-off' | 'knots' | 'strands';
+}
+
 /** What a stitch says of itself. */
 export interface StitchKind {
   readonly id: string;
@@ -86,7 +93,7 @@ export interface StitchKind {
   readonly coverWidths: number;
   readonly start: string;
   readonly end: string;
-  readonly faults: readonly { readonly fault: string; readonly cure: string }[];
+  readonly faults: readonly Fault[];
   /** The steps by which it is worked, in order. */
   readonly steps: readonly string[];
 }

@@ -5,10 +5,10 @@ import type { ThreadLook } from './threadLook.ts';
 
 /** A strand seen close: tiles are drawn this thick and scaled to what is wanted. */
 const SIZES_PX = [8, 12, 18, 27, 40, 60] as const;
-/** Turns of the twist in one tile, so that its fibres do not repeat too soon. */
-const TURNS = 5;
 
 interface Twist {
+  /** Turns of it in one tile, so that its fibres do not repeat too soon. */
+  readonly turns: number;
   /** The length of one turn of the two plies, in strand widths. */
   readonly pitch: number;
   /** How far a ply leans along the strand from one side to the other, in turns. */
@@ -25,9 +25,9 @@ interface Twist {
 
 /** How threads lie: floss flat and nearly without twist, plied thread as a cord, wool soft and uneven. */
 const TWISTS: Readonly<Record<ThreadLook['twist'], Twist>> = {
-  floss: { pitch: 5.2, lean: 0.16, groove: 0.16, ridge: 0.06, fibres: 40, fibre: 0.62, round: 0.62 },
-  plied: { pitch: 1.7, lean: 0.42, groove: 0.82, ridge: 0.2, fibres: 11, fibre: 0.16, round: 1 },
-  wool: { pitch: 3, lean: 0.34, groove: 0.34, ridge: 0.08, fibres: 20, fibre: 0.5, round: 0.85 },
+  floss: { turns: 2, pitch: 5.2, lean: 0.16, groove: 0.16, ridge: 0.06, fibres: 40, fibre: 0.62, round: 0.62 },
+  plied: { turns: 5, pitch: 1.7, lean: 0.42, groove: 0.82, ridge: 0.2, fibres: 11, fibre: 0.16, round: 1 },
+  wool: { turns: 3, pitch: 3, lean: 0.34, groove: 0.34, ridge: 0.08, fibres: 20, fibre: 0.5, round: 0.85 },
 };
 
 /** How bright a place of a strand is, and whether it lies in the groove between plies. */
@@ -59,12 +59,12 @@ function tileOf(tones: ThreadLook, tone: number, px: number): OffscreenCanvas {
 
 function drawTile(tones: ThreadLook, tone: number, height: number): OffscreenCanvas {
   const twist = TWISTS[tones.twist];
-  const width = Math.round(height * twist.pitch * TURNS);
+  const width = Math.round(height * twist.pitch * twist.turns);
   const tile = new OffscreenCanvas(width, height);
   const brush = tile.getContext('2d')!;
   const image = brush.createImageData(width, height);
   const random = seededRandom(11);
-  const fibres = Array.from({ length: twist.fibres * 2 * TURNS }, () => random.between(-0.5, 0.5));
+  const fibres = Array.from({ length: twist.fibres * 2 * twist.turns }, () => random.between(-0.5, 0.5));
   const [edge, body, bright, glint] = [
     tones.edge,
     tones.body[tone]!,
@@ -74,7 +74,7 @@ function drawTile(tones: ThreadLook, tone: number, height: number): OffscreenCan
   for (let y = 0; y < height; y++) {
     const across = 1 - (2 * (y + 0.5)) / height;
     for (let x = 0; x < width; x++) {
-      const turns = (x / width) * TURNS;
+      const turns = (x / width) * twist.turns;
       // Fibres run along the plies: the same one along a line of constant lean.
       const lane =
         ((((turns + across * twist.lean) * 2 * twist.fibres) % fibres.length) + fibres.length) % fibres.length;

@@ -13,8 +13,17 @@ export interface ThreadLook extends ThreadTones {
 /** How a colour looks in a kind of thread. */
 export function threadLook(hex: string, thread: string, strands: readonly ThreadLook[] | null = null): ThreadLook {
   const { twist, lustre } = threadKind(thread) ?? { twist: 'floss', lustre: 1 };
-  return { ...threadTones(hex, lustre), twist, lustre, strands };
+  if (strands) return { ...threadTones(hex, lustre), twist, lustre, strands };
+  // Textures are kept by look: who asks for the same again has the same.
+  const key = `${hex} ${twist} ${lustre}`;
+  const look = looks.get(key) ?? { ...threadTones(hex, lustre), twist, lustre, strands };
+  if (!looks.has(key) && looks.size >= LOOKS_KEPT) looks.delete(looks.keys().next().value!);
+  looks.set(key, look);
+  return look;
 }
+
+const looks = new Map<string, ThreadLook>();
+const LOOKS_KEPT = 300;
 
 /** The looks of the colours of a piece, each worked out when it is first asked for. */
 export class ThreadLooks {

@@ -10,10 +10,12 @@ export const EDGE_RAGGED = {
 export const PULLED_IN = {
   fault: 'The shape is pulled in',
   cure: 'Loosen the stitch and tighten the hoop until the cloth is drum-tight.',
+  lesson: 'mounting',
 } as const;
 export const THREAD_TWISTS = {
   fault: 'The thread twists and dulls',
   cure: 'Let the needle hang now and then until it has unwound.',
+  lesson: 'hanging',
 } as const;
 export const CORNERS_CUT = {
   fault: 'Curves come out angular',

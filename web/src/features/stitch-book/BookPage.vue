@@ -177,9 +177,11 @@ const pictureWidth = computed(() =>
         <section>
           <h3>Faults and their cures</h3>
           <dl class="faults">
-            <template v-for="{ fault, cure } in kind.faults" :key="fault">
+            <template v-for="{ fault, cure, lesson } in kind.faults" :key="fault">
               <dt>{{ fault }}</dt>
-              <dd>{{ cure }}</dd>
+              <dd>
+                {{ cure }}<template v-if="lesson"> In drawings: <LessonLinks :lessons="[lesson]" />.</template>
+              </dd>
             </template>
           </dl>
         </section>

@@ -14,7 +14,11 @@ export const bullion = describeStitch({
   hasDirection: true,
 
   faults: [
-    { fault: 'The coil is loose', cure: 'Push the wraps together on the needle before you draw it through.' },
+    {
+      fault: 'The coil is loose',
+      cure: 'Push the wraps together on the needle before you draw it through.',
+      lesson: 'knots',
+    },
     {
       fault: 'The needle sticks',
       cure: 'Use a straight needle whose eye is no wider than its shaft, and turn it a little.',

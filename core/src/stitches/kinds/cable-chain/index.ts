@@ -20,6 +20,7 @@ export const cableChain = describeStitch({
     {
       fault: 'The bar pulls into the link',
       cure: 'Draw the wrap close round the needle before the needle goes through.',
+      lesson: 'knots',
     },
   ],
   steps: [

@@ -12,7 +12,11 @@ export const french = describeStitch({
   faults: [
     { fault: 'The knot falls through', cure: 'Go down one thread of the cloth away from where you came up.' },
     { fault: 'The knot is loose', cure: 'Hold the thread taut until the needle is all but through.' },
-    { fault: 'Knots of uneven size', cure: 'Wind with the same pull each time; in a mass they even out.' },
+    {
+      fault: 'Knots of uneven size',
+      cure: 'Wind with the same pull each time; in a mass they even out.',
+      lesson: 'knots',
+    },
   ],
   steps: [
     'Come up where the knot shall sit.',

@@ -15,7 +15,11 @@ export const seed = describeStitch({
   end: 'Two tiny stitches under the last seed.',
   faults: [
     { fault: 'Seeds fall into rows', cure: 'Turn each one another way; look from arm’s length now and then.' },
-    { fault: 'Thread shows through between seeds', cure: 'Take the nearest seed next, or fasten off and begin anew.' },
+    {
+      fault: 'Thread shows through between seeds',
+      cure: 'Take the nearest seed next, or fasten off and begin anew.',
+      lesson: 'fastening-off',
+    },
   ],
   steps: [
     'Come up anywhere in the shape.',

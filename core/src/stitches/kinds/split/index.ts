@@ -15,7 +15,11 @@ export const split = describeStitch({
   faults: [
     CORNERS_CUT,
     THREAD_TWISTS,
-    { fault: 'The needle slides off the thread', cure: 'Two strands or more are easier to split; use a sharp needle.' },
+    {
+      fault: 'The needle slides off the thread',
+      cure: 'Two strands or more are easier to split; use a sharp needle.',
+      lesson: 'strands',
+    },
   ],
   steps: [
     'Come up at the start of the line and go down one stitch ahead.',

@@ -311,7 +311,11 @@ describe('the headless planner', () => {
         readonly drawingOrder: Record<string, number>;
       };
     }
-    for (const by of ['colour', 'area']) {
+    // By colour it is never longer than as it is drawn; by area a shorter way for the eye may cost a minute or two.
+    for (const [by, longest] of [
+      ['colour', 1],
+      ['area', 1.005],
+    ] as const) {
       const outcome = runPlan([pool, '--order', by, '--needles', '3', '--sitting', '45']);
       if (!outcome.ok) throw new Error(outcome.problem);
       const { order } = outcome.value as Told;
@@ -329,7 +333,7 @@ describe('the headless planner', () => {
       for (const key of ['threadings', 'colourChanges', 'hoopMoves']) {
         expect(order.totals[key]).toBeGreaterThanOrEqual(order.bound[key]!);
       }
-      expect(order.totals['seconds']).toBeLessThanOrEqual(order.drawingOrder['seconds']!);
+      expect(order.totals['seconds']).toBeLessThanOrEqual(longest * order.drawingOrder['seconds']!);
       expect(order.steps.at(-1)!.sitting).toBe(order.totals['sittings']);
     }
     expect(runPlan([pool, '--needles', '3'])).toMatchObject({ ok: false });

@@ -129,7 +129,7 @@ describe('the forecast', () => {
     'of %s holds in 76 to 84 of 100 cases with a share of %f done',
     (_, share, pool) => {
       let held = 0;
-      const runs = 600;
+      const runs = 2000;
       for (let seed = 1; seed <= runs; seed++) {
         const { record, truth } = worked(seed, share, pool);
         const soFar = workSoFar(record, pool);

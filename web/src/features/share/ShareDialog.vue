@@ -202,6 +202,9 @@ canvas {
   background: repeating-conic-gradient(#d9d4ca 0 25%, #fff 0 50%) 0 0 / 20px 20px;
 }
 @media (max-width: 700px) {
+  .share :deep(.n-radio-button) {
+    padding: 0 9px;
+  }
   .share {
     grid-template-columns: minmax(0, 1fr);
   }

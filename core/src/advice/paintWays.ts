@@ -3,7 +3,7 @@ import { pictureOnCloth, readPicture, ShapePlacer, shrunk, WHOLE } from '../draw
 import { intersect, pathData, regionArea } from '../geometry/index.ts';
 import { nearestShade, refOf, type ShadeRef } from '../materials/index.ts';
 import { groundBelow, judgePainting, pictureBelow, type PaintingReport } from '../painting/index.ts';
-import { applyEdit, newColour, newPart, plainPass, planInput, type Piece } from '../piece/index.ts';
+import { applyEdit, colourName, newColour, newPart, plainPass, planInput, type Piece } from '../piece/index.ts';
 import { MoveRecorder } from '../stitches/index.ts';
 import { judgePainted, paintPart, type OwnFactors, type PlannedPart } from '../work/index.ts';
 import { Planner, type Workings } from './planner.ts';
@@ -90,17 +90,12 @@ export function tryFlat(piece: Piece, planned: PlannedPart, colours: number, own
   if (!ground) return null;
   const recorder = new MoveRecorder();
   for (const { part, pass } of passes) {
-    const { codes, xy, starts } = pass.path;
     recorder.shade(flat.palette.findIndex(({ id }) => id === part.colour));
-    starts.forEach((start, i) => {
-      recorder.stitch();
-      for (let k = start; k < (starts[i + 1] ?? codes.length); k++)
-        recorder.push(codes[k]!, xy[2 * k]!, xy[2 * k + 1]!);
-    });
+    pass.path.starts.forEach((_, stitch) => recorder.copy(pass.path, stitch));
   }
   const report = judgePainting(region, ground, {
     path: recorder.path(),
-    shades: flat.palette.map(({ hex }) => channelsOf(nearestShade(hex).item.hex)),
+    shades: flat.palette.map((colour) => channelsOf(colourName(colour).hex)),
     laidMm: first.pass.laidMm,
     cloth: channelsOf(piece.cloth.colour),
   });

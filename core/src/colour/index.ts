@@ -11,7 +11,7 @@ export {
   type Lab,
 } from './colours.ts';
 export { ladder, nextRung } from './ladder.ts';
-export { nearestBlend, nearestColours, type Match } from './nearest.ts';
+export { nearestBlend, nearestColours, nearestLab, type Match } from './nearest.ts';
 export {
   bestShades,
   coloursOfPicture,

@@ -24,6 +24,17 @@ export function nearestColours<T extends { readonly lab: Lab }>(
   return best;
 }
 
+/** The number of the colour nearest to another by plain distance in Lab: quick, and near enough for a look. */
+export function nearestLab({ l, a, b }: Pick<Lab, 'l' | 'a' | 'b'>, labs: readonly Lab[]): number {
+  let [best, least] = [0, Infinity];
+  for (let i = 0; i < labs.length; i++) {
+    const other = labs[i]!;
+    const distance = (l - other.l) ** 2 + (a - other.a) ** 2 + (b - other.b) ** 2;
+    if (distance < least) [best, least] = [i, distance];
+  }
+  return best;
+}
+
 /** Strands that differ more than this do not mix in the eye: the stitch looks speckled. */
 const SPECKLED = 28;
 /** Only shades this near to the colour, in plain Lab, can be half of a mixture that meets it. */

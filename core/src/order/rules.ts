@@ -1,6 +1,6 @@
 import { earlierMeeting } from '../geometry/index.ts';
 import { markOf } from '../materials/index.ts';
-import type { LayerRef, PlanInput } from '../piece/index.ts';
+import { isPainting, type LayerRef, type PlanInput } from '../piece/index.ts';
 import type { PlannedPart } from '../work/index.ts';
 import { boundsShare, gapBetween } from './meeting.ts';
 import { raisedParts } from './positions/crushing.ts';
@@ -189,9 +189,9 @@ const FEATURE_SHARE = 0.25;
 
 /** Whether an area is an eye, a nose, an ear of what is painted about it: that is worked first, and the hair is laid over its rim. */
 function isFeatureOf({ placed, passes }: PlannedPart, painted: PlannedPart): boolean {
-  const isPainted = (list: PlannedPart['passes']): boolean => list.some(({ stitch }) => stitch === 'needle-painting');
   const [own, around] = [placed.box, painted.placed.box];
-  if (placed.kind !== 'area' || !isPainted(painted.passes) || isPainted(passes) || !own || !around) return false;
+  if (placed.kind !== 'area' || !painted.passes.some(isPainting) || passes.some(isPainting) || !own || !around)
+    return false;
   const isWithin =
     own.minX >= around.minX && own.maxX <= around.maxX && own.minY >= around.minY && own.maxY <= around.maxY;
   return isWithin && placed.areaMm2 <= FEATURE_SHARE * painted.placed.areaMm2;

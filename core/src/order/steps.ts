@@ -43,12 +43,12 @@ export function stepsOf({ hoop, positions, worker }: PlanInput, parts: readonly 
       const zones = !isPortion && worker.byArea > ZONED_FROM ? zonesOf(pass) : null;
       pass.threads.forEach((thread, shade) => {
         if (thread.path.starts.length === 0) return;
-        const make = (position: number, own: WorkedThread, zone = 0): number =>
+        const whole = { position: held?.positions[0] ?? 0, zone: 0, thread };
+        const pieces = isPortion ? portionsOf(thread, hoop!, positions) : (zones?.[shade] ?? [whole]);
+        for (const piece of pieces) {
+          const { position, zone, thread: own } = { ...whole, ...piece };
           steps.push(stepOf(planned, depth, { part: part.id, layer, shade, position, isPortion, zone }, own));
-        if (isPortion)
-          for (const portion of portionsOf(thread, hoop!, positions)) make(portion.position, portion.thread);
-        else if (zones) for (const { zone, thread: own } of zones[shade]!) make(held?.positions[0] ?? 0, own, zone);
-        else make(held?.positions[0] ?? 0, thread);
+        }
       });
     });
   });

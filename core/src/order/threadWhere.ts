@@ -4,7 +4,7 @@ import type { WorkedThread } from '../work/index.ts';
 /** Some stitches of a thread as a thread of their own; its measures are its share. Null where there are none. */
 export function threadWhere(thread: WorkedThread, isOfIt: (stitch: number) => boolean): WorkedThread | null {
   const { path, usedMm, breaks, quantities } = thread;
-  const { codes, xy, starts, shades } = path;
+  const { starts, shades } = path;
   const isBreak = new Set(breaks);
   const recorder = new MoveRecorder();
   const used: number[] = [];
@@ -18,9 +18,7 @@ export function threadWhere(thread: WorkedThread, isOfIt: (stitch: number) => bo
     sum += usedMm[stitch]! - (stitch > 0 ? usedMm[stitch - 1]! : 0);
     used.push(sum);
     recorder.shade(shades[stitch]!);
-    recorder.stitch();
-    const end = starts[stitch + 1] ?? codes.length;
-    for (let i = starts[stitch]!; i < end; i++) recorder.push(codes[i]!, xy[2 * i]!, xy[2 * i + 1]!);
+    recorder.copy(path, stitch);
   }
   if (used.length === 0) return null;
   const share = quantities.threadMm > 0 ? sum / quantities.threadMm : 0;

@@ -1,3 +1,4 @@
+import { isPainting } from '../piece/index.ts';
 import { Move } from '../stitches/index.ts';
 import type { PlannedPass, WorkedThread } from '../work/index.ts';
 import { threadWhere } from './threadWhere.ts';
@@ -22,7 +23,7 @@ const known = new WeakMap<PlannedPass, readonly (readonly Zone[])[] | null>();
 export function zonesOf(pass: PlannedPass): readonly (readonly Zone[])[] | null {
   const before = known.get(pass);
   if (before !== undefined) return before;
-  const found = pass.stitch === 'needle-painting' && pass.threads.length > 1 ? divided(pass) : null;
+  const found = isPainting(pass) && pass.threads.length > 1 ? divided(pass) : null;
   known.set(pass, found);
   return found;
 }
@@ -71,16 +72,12 @@ function senseOf({ codes, xy, starts }: PlannedPass['path']): [number, number] {
 
 /** Gives what is too little for a needle to the next zone that has the shade, or else to the one before. */
 function joinSmall(zones: Uint16Array): void {
-  const present = [...new Set(zones)].sort((a, b) => a - b);
-  for (let i = 0; i < present.length && present.length > 1;) {
-    const zone = present[i]!;
-    if (zones.reduce((count, other) => count + (other === zone ? 1 : 0), 0) >= LEAST_STITCHES) {
-      i++;
-      continue;
-    }
-    const into = present[i + 1] ?? present[i - 1]!;
-    zones.forEach((other, k) => other === zone && (zones[k] = into));
-    present.splice(i, 1);
-    if (i === present.length) break;
+  for (;;) {
+    const present = [...new Set(zones)].sort((a, b) => a - b);
+    const isSmall = (zone: number): boolean => zones.filter((other) => other === zone).length < LEAST_STITCHES;
+    const at = present.findIndex(isSmall);
+    if (at < 0 || present.length < 2) return;
+    const into = present[at + 1] ?? present[at - 1]!;
+    zones.forEach((zone, k) => zone === present[at] && (zones[k] = into));
   }
 }

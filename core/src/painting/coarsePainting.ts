@@ -1,6 +1,6 @@
 import { boxOf, InsideGrid, type Direction, type Polyline, type Region } from '../geometry/index.ts';
 import { seededRandom } from '../measure/index.ts';
-import type { Lab } from '../colour/index.ts';
+import { nearestLab, type Lab } from '../colour/index.ts';
 import type { PictureBelow } from '../drawing/index.ts';
 import { cellAt, groundBelow, keyAt, labOfKey } from './ground.ts';
 import { pictureField } from './pictureField.ts';
@@ -52,7 +52,6 @@ export function coarsePainting(
   const strokes: number[] = [];
   const chosen: number[] = [];
   const lab = new Float64Array(3);
-  const nearest = nearestBy(shades);
   for (let y = box.minY, row = 0; y <= box.maxY; y += stepMm, row++) {
     for (let x = box.minX + (row % 2) * (stepMm / 2); x <= box.maxX; x += stepMm) {
       const [cx, cy] = [x + random.between(-0.2, 0.2) * stepMm, y + random.between(-0.2, 0.2) * stepMm];
@@ -69,21 +68,8 @@ export function coarsePainting(
         b += lab[2]! / LOOKS;
       }
       strokes.push(cx + back * along.dx, cy + back * along.dy, cx + on * along.dx, cy + on * along.dy);
-      chosen.push(nearest(l, a, b));
+      chosen.push(nearestLab({ l, a, b }, shades));
     }
   }
   return { strokes: Float32Array.from(strokes), shades: Uint8Array.from(chosen), widthMm };
-}
-
-/** The number of the shade nearest to a colour, by plain distance: near enough for a first look. */
-function nearestBy(shades: readonly Lab[]): (l: number, a: number, b: number) => number {
-  return (l, a, b) => {
-    let [best, least] = [0, Infinity];
-    for (let k = 0; k < shades.length; k++) {
-      const shade = shades[k]!;
-      const apart = (shade.l - l) ** 2 + (shade.a - a) ** 2 + (shade.b - b) ** 2;
-      if (apart < least) [best, least] = [k, apart];
-    }
-    return best;
-  };
 }

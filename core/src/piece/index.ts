@@ -71,6 +71,7 @@ export {
   MOST_COLOURWAYS,
   newColour,
   isPainted,
+  isPainting,
   isUnstitched,
   newPart,
   NO_CALENDAR,

@@ -385,9 +385,14 @@ export type PieceUse = Piece['use'];
 export type Marking = NonNullable<Part['marking']>;
 export type Placement = Piece['placement'];
 
+/** Whether a layer shows the picture below the drawing. */
+export function isPainting({ stitch }: Pick<Pass, 'stitch'>): boolean {
+  return stitch === 'needle-painting';
+}
+
 /** Whether some part shows the picture below the drawing: then the plan hangs on that picture. */
 export function isPainted({ parts }: { readonly parts: readonly Part[] }): boolean {
-  return parts.some(({ passes }) => passes?.some(({ stitch }) => stitch === 'needle-painting'));
+  return parts.some(({ passes }) => passes?.some(isPainting));
 }
 
 /** Whether a part is on the cloth without thread: printed, or a line that is only marked. */

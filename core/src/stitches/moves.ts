@@ -124,6 +124,13 @@ export class MoveRecorder implements MoveSink {
     this.xy[2 * i + 1] = y;
   }
 
+  /** Adds a stitch of another path, in the shade of now. */
+  copy({ codes, xy, starts }: StitchPath, stitch: number): void {
+    this.stitch();
+    const end = starts[stitch + 1] ?? codes.length;
+    for (let i = starts[stitch]!; i < end; i++) this.push(codes[i]!, xy[2 * i]!, xy[2 * i + 1]!);
+  }
+
   private grow(): void {
     if (this.moves > MOST_MOVES) throw new RangeError('it would take millions of stitches.');
     const codes = new Uint8Array(this.codes.length * 2);

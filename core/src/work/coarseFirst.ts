@@ -2,7 +2,7 @@ import { labOf } from '../colour/index.ts';
 import type { PictureBelow, PlacedShape } from '../drawing/index.ts';
 import { laidWidthMm, threadKind } from '../materials/index.ts';
 import { coarsePainting, type CoarsePainting } from '../painting/index.ts';
-import type { Part } from '../piece/index.ts';
+import { isPainting, type Part } from '../piece/index.ts';
 import type { PaintedFrom } from './planPass.ts';
 
 /** A painted part as it will about come out, before its stitches are worked. */
@@ -29,7 +29,7 @@ export class CoarseFirst {
     const seen: typeof this.seen = new Map();
     const painted = parts.flatMap((part, i): CoarsePart[] => {
       const placed = shapes[i]!;
-      const pass = part.passes?.find(({ stitch }) => stitch === 'needle-painting');
+      const pass = part.passes?.find(isPainting);
       const kind = pass && threadKind(pass.thread);
       if (!kind || placed.kind !== 'area') return [];
       const hexes = pass.shades.map(hexOf);

@@ -1,11 +1,11 @@
 import { channelsOf } from '../colour/index.ts';
 import { groundBelow, judgePainting, pictureBelow, type PaintingReport } from '../painting/index.ts';
-import { colourName, colourOf, type PlanInput } from '../piece/index.ts';
+import { colourName, colourOf, isPainting, type PlanInput } from '../piece/index.ts';
 import type { PlannedPart } from './plannedPart.ts';
 
 /** How near a painted part comes to the picture below it; null where it is not painted, or the picture is not there. */
 export function judgePainted(piece: PlanInput, { placed, passes }: PlannedPart): PaintingReport | null {
-  const pass = passes.find(({ stitch }) => stitch === 'needle-painting');
+  const pass = passes.find(isPainting);
   const below = pass && pictureBelow(piece);
   const ground = below && groundBelow(placed.shape.region, below, pass.laidMm);
   if (!pass || !ground) return null;

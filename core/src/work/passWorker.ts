@@ -7,7 +7,7 @@ import { NOTHING_BELOW, type Below } from './passShape.ts';
 import { edgeInsetOf, laidScraps, layersBelow } from './scraps.ts';
 import { type PictureBelow, type PlacedShape } from '../drawing/index.ts';
 import { clothOf, travelBehindMm } from '../materials/index.ts';
-import type { Part, PlanInput } from '../piece/index.ts';
+import { isPainting, type Part, type PlanInput } from '../piece/index.ts';
 import { beyondBudget } from './stitchBudget.ts';
 import { planPass, withPass, type PaintedFrom, type WorkSettings } from './planPass.ts';
 
@@ -53,7 +53,7 @@ export class PassWorker {
       const work = (pass: SettledPass, layer: number): PlannedPass => {
         const slot = `${part.id}#${layer}`;
         // What is painted hangs on the picture and on how its shades look, too.
-        const painted = pass.stitch === 'needle-painting' ? picture : null;
+        const painted = isPainting(pass) ? picture : null;
         const hexes = painted && pass.shades.map((id) => painted.hexOf(id));
         const key = shared + JSON.stringify([pass, below, mm, heaviest, hexes]);
         const known = before.get(slot);
@@ -83,8 +83,7 @@ const PAINTED_LOAD = 0.1;
 /** Which share of the work each part is, of 1 altogether. */
 function loadsOf(parts: readonly Part[], shapes: readonly PlacedShape[]): number[] {
   const loads = parts.map(({ passes }, i) => {
-    const isPainted = passes?.some(({ stitch }) => stitch === 'needle-painting');
-    return 1 + (isPainted ? PAINTED_LOAD * shapes[i]!.areaMm2 : 0);
+    return 1 + (passes?.some(isPainting) ? PAINTED_LOAD * shapes[i]!.areaMm2 : 0);
   });
   const all = loads.reduce((sum, load) => sum + load, 0);
   return loads.map((load) => load / all);

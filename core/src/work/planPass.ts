@@ -7,7 +7,7 @@ import { canWork, type SettledPass } from '../propose/index.ts';
 import type { PictureBelow, PlacedShape } from '../drawing/index.ts';
 import { bundleDiameterMm, clothOf, laidWidthMm, needlesFor, threadKind, type Needle } from '../materials/index.ts';
 import { seedFrom } from '../measure/index.ts';
-import type { Pass } from '../piece/index.ts';
+import { isPainting, type Pass } from '../piece/index.ts';
 import {
   measurePath,
   paceOf,
@@ -121,7 +121,7 @@ function paintedBy(
   laidMm: number,
   picture: PaintedFrom | null,
 ): Pick<StitchContext, 'field' | 'picture'> {
-  if (!picture || pass.stitch !== 'needle-painting' || placed.kind !== 'area') return {};
+  if (!picture || !isPainting(pass) || placed.kind !== 'area') return {};
   const shades = pass.shades.map((id) => labOf(picture.hexOf(id)));
   const painting = paintingOf(placed.shape.region, picture.below, placed.guides, shades, laidMm);
   return painting ? { field: painting.field, picture: painting.guide } : {};

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { ringBands, ringMm, SCREW, TAPE_TURN_MM } from '../picture/ringShape.ts';
 
 /** The wooden hoop around the cloth: two rings and a screw; without a hoop, the cut edge of the cloth. */
 const props = defineProps<{
@@ -13,11 +14,9 @@ const props = defineProps<{
 }>();
 
 const FAR = 4000;
-/** Turns of tape lie side by side, mm. */
-const TAPE_TURN_MM = 6;
 const inner = computed(() => (props.innerMm ?? 0) / 2);
 const short = computed(() => (props.shortMm ?? props.innerMm ?? 0) / 2);
-const ring = computed(() => Math.max(3.4, inner.value * 0.075));
+const ring = computed(() => ringMm(inner.value));
 const outer = computed(() => inner.value + ring.value);
 const outside = computed(() => {
   const r = props.innerMm === null ? null : outer.value - 0.3;
@@ -36,48 +35,34 @@ const outside = computed(() => {
     <path :d="outside" class="table" :style="{ fill: around }" fill-rule="evenodd" />
     <g v-if="innerMm !== null" fill="none">
       <ellipse :rx="inner + ring * 0.5" :ry="short + ring * 0.5" class="shade" :stroke-width="ring * 1.5" />
-      <ellipse :rx="inner + ring * 0.26" :ry="short + ring * 0.26" class="wood" :stroke-width="ring * 0.52" />
-      <template v-if="bound">
-        <ellipse :rx="inner + ring * 0.26" :ry="short + ring * 0.26" class="tape" :stroke-width="ring * 0.52" />
-        <ellipse
-          :rx="inner + ring * 0.26"
-          :ry="short + ring * 0.26"
-          class="turns"
-          :stroke-width="ring * 0.52"
-          :stroke-dasharray="`0.3 ${TAPE_TURN_MM - 0.3}`"
-        />
-      </template>
-      <ellipse v-else :rx="inner + ring * 0.08" :ry="short + ring * 0.08" class="light" :stroke-width="ring * 0.09" />
-      <ellipse :rx="inner + ring * 0.52" :ry="short + ring * 0.52" class="gap" :stroke-width="ring * 0.05" />
-      <ellipse :rx="inner + ring * 0.77" :ry="short + ring * 0.77" class="wood" :stroke-width="ring * 0.46" />
-      <ellipse :rx="inner + ring * 0.68" :ry="short + ring * 0.68" class="light" :stroke-width="ring * 0.12" />
       <ellipse
-        v-for="grain in [0.3, 0.42, 0.84, 0.92]"
-        :key="grain"
-        :rx="inner + ring * grain"
-        :ry="short + ring * grain"
-        class="grain"
-        :stroke-width="ring * 0.018"
+        v-for="{ tone, out, width } in ringBands(bound)"
+        :key="`${tone} ${out}`"
+        :rx="inner + ring * out"
+        :ry="short + ring * out"
+        :class="tone"
+        :stroke-width="ring * width"
+      />
+      <ellipse
+        v-if="bound"
+        :rx="inner + ring * 0.26"
+        :ry="short + ring * 0.26"
+        class="turns"
+        :stroke-width="ring * 0.52"
+        :stroke-dasharray="`0.3 ${TAPE_TURN_MM - 0.3}`"
       />
       <g :transform="`translate(0 ${-(outer - inner + short)})`">
-        <rect :x="-ring * 0.5" :y="-ring * 0.5" :width="ring" :height="ring" :rx="ring * 0.12" class="brass" />
         <rect
-          :x="-ring * 1.05"
-          :y="-ring * 0.28"
-          :width="ring * 2.3"
-          :height="ring * 0.3"
+          v-for="{ x, y, width, height } in SCREW"
+          :key="x"
+          :x="ring * x"
+          :y="ring * y"
+          :width="ring * width"
+          :height="ring * height"
           :rx="ring * 0.1"
           class="brass"
         />
-        <rect
-          :x="ring * 1.1"
-          :y="-ring * 0.46"
-          :width="ring * 0.4"
-          :height="ring * 0.66"
-          :rx="ring * 0.1"
-          class="brass"
-        />
-        <path :d="`M0 ${-ring * 0.5}V${ring * 0.5}`" class="gap" :stroke-width="ring * 0.1" />
+        <path :d="`M0 ${-ring * 0.5}V${ring * 0.5}`" class="dark" :stroke-width="ring * 0.1" />
       </g>
     </g>
   </g>
@@ -106,7 +91,7 @@ const outside = computed(() => {
   stroke: var(--wood-dark);
   opacity: 0.5;
 }
-.gap {
+.dark {
   stroke: var(--wood-dark);
 }
 .grain {

@@ -124,7 +124,7 @@ export function usePen(pxPerMm: () => number): Stroke {
       // The part as it is by now: the plan may not have caught up with the stroke before.
       const part = opened.partOf(planned.value.part.id);
       if (part) opened.edit(editFor(part, planned.value, selection.pen.draws, points.value));
-      const pass = planned.value.passes[selection.pen.pass];
+      const pass = part && passesAsWorked({ part, passes: planned.value.passes })[selection.pen.pass];
       const isLastEnd = selection.pen.draws === 'points' && pass?.role === 'outline' && pass.points.length === 1;
       if (selection.pen.draws === 'centre' || isLastEnd) selection.pen = null;
     }

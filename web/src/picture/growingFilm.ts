@@ -2,6 +2,7 @@ import type { Workings } from '@junctura/core/advice';
 import type { Piece } from '@junctura/core/piece';
 import { Growth, type Sheet } from './growth.ts';
 import { lensOf } from './paintPicture.ts';
+import { clipToHoop } from './paintRing.ts';
 import { growingScene } from './scene.ts';
 import { frame, viewOfAll } from './shownPiece.ts';
 
@@ -47,10 +48,14 @@ export async function growingFilm(
   const shown = sheet();
   const lens = lensOf(view, size, false);
   const show = (): void => {
-    shown.brush.setTransform(1, 0, 0, 1, 0, 0);
-    shown.brush.drawImage(growth.sheet.image, 0, 0);
-    coverAround(shown, piece, lens);
-    frame(shown.brush, piece, lens, SHOWING);
+    const { brush } = shown;
+    brush.fillStyle = GROUND;
+    brush.fillRect(0, 0, SIDE_PX, SIDE_PX);
+    brush.save();
+    if (piece.hoop) clipToHoop(brush, piece.hoop, lens);
+    brush.drawImage(growth.sheet.image, 0, 0);
+    brush.restore();
+    frame(brush, piece, lens, SHOWING);
   };
   show();
   const recorder = new MediaRecorder((shown.image as HTMLCanvasElement).captureStream(FRAMES_A_SECOND), {
@@ -73,16 +78,4 @@ export async function growingFilm(
   recorder.stop();
   await ended;
   return signal.aborted ? null : new Blob(chunks, { type: type.split(';')[0]! });
-}
-
-/** What lies outside the ring is table. */
-function coverAround({ brush, width, height }: Sheet, { hoop }: Piece, lens: ReturnType<typeof lensOf>): void {
-  if (!hoop) return;
-  const [x, y] = [-lens.offsetX * lens.pxPerMm, -lens.offsetY * lens.pxPerMm];
-  const [a, b] = [hoop.nominalMm / 2, (hoop.shortMm ?? hoop.nominalMm) / 2].map((mm) => mm * lens.pxPerMm);
-  brush.fillStyle = GROUND;
-  brush.beginPath();
-  brush.rect(0, 0, width, height);
-  brush.ellipse(x, y, a!, b!, 0, 0, 2 * Math.PI, true);
-  brush.fill();
 }

@@ -74,13 +74,7 @@ function clothTile(cloth: Cloth, colour: string, threadPx: number): OffscreenCan
 const WEAVE = { width: 0.94, unevenness: 0.24, rise: 0.3, fibres: 0.07 } as const;
 
 /** Whether the thread that runs up and down lies on top where a column and a row cross. */
-const WARP_ON_TOP: Readonly<Record<Cloth['weave'], (column: number, row: number) => boolean>> = {
-  plain: (column, row) => (column + row) % 2 === 0,
-  twill: (column, row) => (column + row) % 3 !== 0,
-  satin: (column, row) => (column + 2 * row) % 5 !== 0,
-  knit: () => true,
-  felt: () => true,
-};
+type WarpOnTop = (column: number, row: number) => boolean;
 
 /** How light each place of a tile is, as a share of the cloth’s own colour. */
 type LightAt = (x: number, y: number) => number;
@@ -108,14 +102,13 @@ function weaveTile(cloth: Cloth, colour: string, px: number): OffscreenCanvas {
  * Warp over weft and weft over warp, threads a little uneven as linen is. Each thread is a ridge that rises where it lies on top; what is
  * highest at a place is seen. The tile’s edges join.
  */
-function woven(cloth: Cloth, px: number): LightAt {
+function woven(isOver: WarpOnTop, cloth: Cloth, px: number): LightAt {
   const { weave, slubs } = cloth;
   const threads = tileThreads(cloth, px);
   const random = seededRandom(7);
   const spread = (): number[] => Array.from({ length: threads }, () => random.between(-0.5, 0.5));
   const [warpWidths, weftWidths, warpTones, weftTones, slubAt] = [spread(), spread(), spread(), spread(), spread()];
   const noise = Array.from({ length: 997 }, () => random.between(-0.5, 0.5));
-  const isOver = WARP_ON_TOP[weave];
   const wrapped = (index: number): number => (index + threads) % threads;
   const uneven = WEAVE.unevenness * (0.4 + 0.6 * slubs);
   /** From crossing to crossing a thread goes down and up again, or stays where it is. @param at from −½ to ½ of the crossing */
@@ -191,9 +184,9 @@ function felted(cloth: Cloth, px: number): LightAt {
 }
 
 const LIGHTS: Readonly<Record<Cloth['weave'], (cloth: Cloth, px: number) => LightAt>> = {
-  plain: woven,
-  twill: woven,
-  satin: woven,
+  plain: (cloth, px) => woven((column, row) => (column + row) % 2 === 0, cloth, px),
+  twill: (cloth, px) => woven((column, row) => (column + row) % 3 !== 0, cloth, px),
+  satin: (cloth, px) => woven((column, row) => (column + 2 * row) % 5 !== 0, cloth, px),
   knit: knitted,
   felt: felted,
 };

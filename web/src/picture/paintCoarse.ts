@@ -1,13 +1,14 @@
 import type { CoarsePainting } from '@junctura/core/painting';
-import type { View } from './view.ts';
+import type { Brush } from './brush.ts';
+import type { Size, View } from './view.ts';
 
 /** Paints broad strokes in their flat shades, shade by shade. */
 export function paintCoarse(
-  brush: CanvasRenderingContext2D,
+  brush: Brush,
   { strokes, shades, widthMm }: CoarsePainting,
   hexes: readonly string[],
   { centreX, centreY, pxPerMm }: View,
-  { width, height }: { width: number; height: number },
+  { width, height }: Size,
 ): void {
   brush.setTransform(pxPerMm, 0, 0, pxPerMm, width / 2 - centreX * pxPerMm, height / 2 - centreY * pxPerMm);
   brush.lineWidth = widthMm;

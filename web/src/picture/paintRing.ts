@@ -1,18 +1,12 @@
 import { innerHalvesMm } from '@junctura/core/materials';
 import type { Hoop } from '@junctura/core/piece';
 import type { Brush, Lens } from './brush.ts';
-
-/** How thick the rings are, of the inner half; at least so many mm. */
-const THICK = { share: 0.075, leastMm: 3.4 } as const;
+import { ringBands, ringMm, SCREW, TAPE_TURN_MM } from './ringShape.ts';
 
 /** How far from the middle of the hoop its ring reaches with its screw, mm. */
 export function ringReachMm(hoop: Hoop): number {
   const [wide, high] = innerHalvesMm(hoop);
-  return Math.max(wide, high) + 1.6 * ringMm(hoop);
-}
-
-function ringMm(hoop: Hoop): number {
-  return Math.max(THICK.leastMm, innerHalvesMm(hoop)[0] * THICK.share);
+  return Math.max(wide, high) + 1.6 * ringMm(wide);
 }
 
 /** What the light makes of wood and brass, from the upper left. */
@@ -47,7 +41,7 @@ function ellipse(brush: Brush, hoop: Hoop, { pxPerMm, offsetX, offsetY }: Lens, 
 
 /** The two rings of the hoop and its screw, a shade inside them; bound ones show the turns of their tape. */
 export function paintRing(brush: Brush, hoop: Hoop, lens: Lens, tones: RingTones): void {
-  const ring = ringMm(hoop);
+  const ring = ringMm(innerHalvesMm(hoop)[0]);
   const { pxPerMm } = lens;
   const band = (style: string, out: number, width: number): void => {
     brush.strokeStyle = style;
@@ -57,20 +51,17 @@ export function paintRing(brush: Brush, hoop: Hoop, lens: Lens, tones: RingTones
     brush.stroke();
   };
   band('rgba(50, 35, 10, 0.16)', -0.14, 0.3);
-  band(hoop.bound ? tones.tape : tones.wood, 0.26, 0.52);
-  if (!hoop.bound) band(tones.light, 0.08, 0.09);
-  band(tones.dark, 0.52, 0.05);
-  band(tones.wood, 0.77, 0.46);
-  band(tones.light, 0.68, 0.12);
-  brush.globalAlpha = 0.35;
-  for (const grain of hoop.bound ? [0.84, 0.92] : [0.3, 0.42, 0.84, 0.92]) band(tones.dark, grain, 0.018);
+  for (const { tone, out, width } of ringBands(hoop.bound)) {
+    brush.globalAlpha = tone === 'grain' ? GRAIN_ALPHA : 1;
+    band(tones[tone === 'grain' ? 'dark' : tone], out, width);
+  }
+  brush.globalAlpha = GRAIN_ALPHA;
   if (hoop.bound) paintTape(brush, hoop, lens, ring, tones);
   brush.globalAlpha = 1;
   paintScrew(brush, hoop, lens, ring, tones);
 }
 
-/** Turns of tape lie side by side over the inner ring, mm. */
-const TAPE_TURN_MM = 6;
+const GRAIN_ALPHA = 0.35;
 
 function paintTape(
   brush: Brush,
@@ -110,11 +101,7 @@ function paintScrew(
   brush.fillStyle = tones.brass;
   brush.strokeStyle = tones.dark;
   brush.lineWidth = 0.15 * pxPerMm;
-  for (const [x, y, width, height] of [
-    [-0.5, -0.5, 1, 1],
-    [-1.05, -0.28, 2.3, 0.3],
-    [1.1, -0.46, 0.4, 0.66],
-  ] as const) {
+  for (const { x, y, width, height } of SCREW) {
     brush.beginPath();
     brush.roundRect(
       (x * ring - offsetX) * pxPerMm,

@@ -1,9 +1,11 @@
 import { pictureCircle } from '@junctura/core/paper';
 import type { Piece } from '@junctura/core/piece';
 import type { Workings } from '@junctura/core/advice';
+import type { Brush } from './brush.ts';
 import { paintPicture, type Side } from './paintPicture.ts';
 import { sceneOf } from './scene.ts';
 import { paintShown, viewOfAll, type Showing } from './shownPiece.ts';
+import type { Size, View } from './view.ts';
 
 const PICTURE_DPI = 300;
 const MM_PER_INCH = 25.4;
@@ -37,14 +39,8 @@ export async function shownPng(
   const pixels = Math.min(MOST_PX, Math.round(PICTURE_DPI / MM_PER_INCH / atOnePx.pxPerMm));
   const view = viewOfAll(piece, workings, pixels, showing);
   const size = { width: pixels, height: pixels };
-  const canvas = new OffscreenCanvas(pixels, pixels);
-  const strokes = paintShown(canvas.getContext('2d')!, piece, workings, view, size, showing);
-  const steps = workings.plan.parts
-    .flatMap(({ passes }) => passes)
-    .reduce((sum, { path }) => sum + 1 + path.codes.length / 400, 1);
-  if (!(await paintedToTheEnd(strokes, steps, going))) return null;
-  const blob = await canvas.convertToBlob({ type: 'image/png' });
-  return withDensity(new Uint8Array(await blob.arrayBuffer()), Math.round(view.pxPerMm * 1000));
+  const paint = (brush: Brush): Generator<void> => paintShown(brush, piece, workings, view, size, showing);
+  return pngOf(workings, view, size, paint, going);
 }
 
 /** The picture in a guide is this large, px. */
@@ -69,30 +65,38 @@ async function paintedPng(
 ): Promise<Uint8Array | null> {
   const { x, y, r: reachMm } = pictureCircle(piece, workings.plan);
   const pixels = Math.round(2 * reachMm * pxPerMm);
-  const canvas = new OffscreenCanvas(pixels, pixels);
-  const brush = canvas.getContext('2d')!;
   const view = { centreX: side === 'back' ? -x : x, centreY: y, pxPerMm };
-  const scene = sceneOf(piece, workings);
-  const strokes = paintPicture(brush, scene, view, { width: pixels, height: pixels }, side);
-  const steps = Math.max(
-    1,
-    scene.threads.reduce((sum, { thread }) => sum + 1 + thread.path.codes.length / 400, 0),
-  );
-  if (!(await paintedToTheEnd(strokes, steps, going))) return null;
+  const size = { width: pixels, height: pixels };
+  const paint = (brush: Brush): Generator<void> => paintPicture(brush, sceneOf(piece, workings), view, size, side);
+  return pngOf(workings, view, size, paint, going);
+}
+
+/** What is painted as PNG, at true size when printed; null where it was stopped. */
+async function pngOf(
+  { plan }: Workings,
+  { pxPerMm }: View,
+  { width, height }: Size,
+  paint: (brush: Brush) => Generator<void>,
+  going: (share: number) => boolean,
+): Promise<Uint8Array | null> {
+  const canvas = new OffscreenCanvas(width, height);
+  const threads = plan.parts.flatMap(({ passes }) => passes.flatMap((pass) => pass.threads));
+  const slices = threads.reduce((sum, { path }) => sum + 1 + path.codes.length / 400, 1);
+  if (!(await paintedToTheEnd(paint(canvas.getContext('2d')!), slices, going))) return null;
   const blob = await canvas.convertToBlob({ type: 'image/png' });
   return withDensity(new Uint8Array(await blob.arrayBuffer()), Math.round(pxPerMm * 1000));
 }
 
-/** Paints slice by slice; false where it was stopped. @param steps about so many slices there are */
-async function paintedToTheEnd(
+/** Paints slice by slice; false where it was stopped. @param slices about so many there are */
+export async function paintedToTheEnd(
   strokes: Generator<void>,
-  steps: number,
+  slices: number,
   going: (share: number) => boolean,
 ): Promise<boolean> {
   let done = 0;
   for (let until = performance.now() + SLICE_MS; !strokes.next().done; done++) {
     if (performance.now() < until) continue;
-    if (!going(Math.min(1, done / steps))) return false;
+    if (!going(Math.min(1, done / slices))) return false;
     await new Promise((resolve) => setTimeout(resolve));
     until = performance.now() + SLICE_MS;
   }

@@ -1,4 +1,4 @@
-import { boxOf, distanceToLines, earlierMeeting } from '../../geometry/index.ts';
+import { boxOf, earlierMeeting, narrowestGap, type Polyline } from '../../geometry/index.ts';
 import { formatFine, plural } from '../../measure/index.ts';
 import { coilThicknessMm, Move, type StitchPath } from '../../stitches/index.ts';
 import type { Plan } from '../../thread/index.ts';
@@ -8,7 +8,7 @@ import { leftOut, onPart, withStrands } from './onParts.ts';
 /** A coil of wound thread over its span. */
 interface Coil {
   readonly part: string;
-  readonly line: Float64Array;
+  readonly line: Polyline;
   readonly thickMm: number;
 }
 
@@ -29,17 +29,17 @@ export function coilFindings({ parts }: Plan): Finding[] {
   const widest = coils.reduce((most, { thickMm }) => Math.max(most, thickMm), 0);
   const met = new Map<string, { crossings: number; pressed: number; thickMm: number }>();
   earlierMeeting(
-    coils.map(({ line }) => boxOf([line])),
+    coils.map(({ line }) => boxOf([line.points])),
     widest,
   ).forEach((earlier, i) => {
     const one = coils[i]!;
     for (const j of earlier) {
       const other = coils[j]!;
-      const isCrossing = cross(one.line, other.line);
-      const isPressed = !isCrossing && apart(one.line, other.line) < (PRESSED * (one.thickMm + other.thickMm)) / 2;
-      if (!isCrossing && !isPressed) continue;
+      const gap = narrowestGap([one.line], [other.line], (PRESSED * (one.thickMm + other.thickMm)) / 2);
+      if (!gap) continue;
       const found = met.get(one.part) ?? { crossings: 0, pressed: 0, thickMm: hundredths(one.thickMm) };
-      if (isCrossing) found.crossings++;
+      // Lines that cross are nought apart.
+      if (gap.mm === 0) found.crossings++;
       else found.pressed++;
       met.set(one.part, found);
     }
@@ -47,28 +47,16 @@ export function coilFindings({ parts }: Plan): Finding[] {
   return [...met].map(([part, figures]) => ({ id: 'coils-meet', part, figures }));
 }
 
-/** The middle of each coil of a path, `x0, y0, x1, y1`. */
-function coilsOf({ codes, xy }: StitchPath): Float64Array[] {
-  const lines: Float64Array[] = [];
+/** The middle of each coil of a path. */
+function coilsOf({ codes, xy }: StitchPath): Polyline[] {
+  const lines: Polyline[] = [];
   codes.forEach((code, i) => {
     if (code !== Move.wrap) return;
     const [x0, y0, x1, y1] = [xy[2 * i - 2]!, xy[2 * i - 1]!, xy[2 * i + 2]!, xy[2 * i + 3]!];
     const [mx, my, dx, dy] = [(x0 + x1) / 2, (y0 + y1) / 2, ((x1 - x0) * FREE_SHARE) / 2, ((y1 - y0) * FREE_SHARE) / 2];
-    lines.push(Float64Array.of(mx - dx, my - dy, mx + dx, my + dy));
+    lines.push({ points: Float64Array.of(mx - dx, my - dy, mx + dx, my + dy), closed: false });
   });
   return lines;
-}
-
-function cross(a: Float64Array, b: Float64Array): boolean {
-  const side = (line: Float64Array, x: number, y: number): number =>
-    Math.sign((line[2]! - line[0]!) * (y - line[1]!) - (line[3]! - line[1]!) * (x - line[0]!));
-  return side(a, b[0]!, b[1]!) * side(a, b[2]!, b[3]!) < 0 && side(b, a[0]!, a[1]!) * side(b, a[2]!, a[3]!) < 0;
-}
-
-/** How near two coils that do not cross come to each other, mm. */
-function apart(a: Float64Array, b: Float64Array): number {
-  const to = (points: Float64Array, x: number, y: number): number => distanceToLines([{ points, closed: false }], x, y);
-  return Math.min(to(a, b[0]!, b[1]!), to(a, b[2]!, b[3]!), to(b, a[0]!, a[1]!), to(b, a[2]!, a[3]!));
 }
 
 /** What is said of each. */

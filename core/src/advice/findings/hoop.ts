@@ -1,13 +1,11 @@
 import { formatFine } from '../../measure/index.ts';
 import {
   freeOrder,
-  groupMembers,
   NOTHING_FIXED,
   plainPass,
   type Pass,
   type PlanInput,
   type Piece,
-  setPasses,
   setPositions,
   setHoop,
 } from '../../piece/index.ts';
@@ -21,11 +19,13 @@ import {
   hundredths,
   type Finding,
   type Case,
+  type PartCase,
   type Offer,
   type FindingKinds,
   type FindingRemedies,
 } from '../finding.ts';
 import { THRESHOLDS } from '../thresholds.ts';
+import { changePasses, onPart } from './onParts.ts';
 
 /** How the design lies on the grain and in the hoop, and what the ring does to it. */
 export function hoopFindings(piece: PlanInput, plan: Plan): Finding[] {
@@ -93,10 +93,8 @@ function inAnotherOrder({ piece, plan }: Case<'crushed'>): Offer[] {
 const SATIN_UP_TO_MM = 7;
 
 /** What stands up is worked flat: without padding, each raised layer in a stitch that a ring may lie on. */
-function workedFlat(of: Case<'crushed'>): Offer[] {
-  const { piece, plan, finding } = of;
-  const one = plan.parts.find(({ part }) => part.id === finding.part);
-  if (!one || one.placed.kind === 'spot') return [];
+function workedFlat(of: PartCase): Offer[] {
+  if (of.planned.placed.kind === 'spot') return [];
   const flat = (member: PlannedPart): Pass[] => {
     const isWide = 2 * (member.placed.widest?.r ?? 0) > SATIN_UP_TO_MM;
     const stitch = member.placed.kind === 'line' ? 'stem' : isWide ? 'long-short' : 'satin';
@@ -108,9 +106,7 @@ function workedFlat(of: Case<'crushed'>): Offer[] {
           : pass,
       );
   };
-  const members = new Set(groupMembers(piece, one.part).map(({ id }) => id));
-  const changed = plan.parts.filter(({ part }) => members.has(part.id)).map((own) => [own.part.id, flat(own)] as const);
-  return [['Work it flat', setPasses(piece, new Map(changed), 'Work it flat')]];
+  return [['Work it flat', changePasses(of, flat, 'Work it flat')]];
 }
 
 function inPositions({ piece, plan }: Case<'outside-hoop'>): Offer[] {
@@ -174,5 +170,5 @@ export const HOOP_REMEDIES = {
   grain: ({ piece }) => [
     ['Turn it to the grain', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Turn to the grain')],
   ],
-  crushed: (of) => [...inAnotherOrder(of), ...workedFlat(of)],
+  crushed: (of) => [...inAnotherOrder(of), ...onPart(of, workedFlat)],
 } satisfies Partial<FindingRemedies>;

@@ -1,4 +1,4 @@
-import { passesAsWorked } from '../../work/index.ts';
+import { passesAsWorked, type PlannedPart } from '../../work/index.ts';
 import { markOf, strandChoices, threadKind } from '../../materials/index.ts';
 import { coveringStrands } from '../../propose/index.ts';
 import { type StitchId, stitchKind } from '../../stitches/index.ts';
@@ -36,18 +36,22 @@ export function without(params: Pass['params'], key: string): Pass['params'] {
 }
 
 /** The same change of the filling for a part and its group, each from its own passes: like parts may be turned. */
-export function changeFilling(
+export function changeFilling(of: PartCase, change: (pass: Pass) => Pass, label: string): Edit | null {
+  const filled = (member: PlannedPart): Pass[] =>
+    passesAsWorked(member).map((pass) => (pass.role === 'filling' ? change(pass) : pass));
+  return changePasses(of, filled, label);
+}
+
+/** Other passes for a part and its group, each from its own. */
+export function changePasses(
   { piece, plan, planned }: PartCase,
-  change: (pass: Pass) => Pass,
+  change: (member: PlannedPart) => Pass[],
   label: string,
 ): Edit | null {
   const members = new Set(groupMembers(piece, planned.part).map(({ id }: Part) => id));
   const changed = plan.parts
     .filter(({ part }) => members.has(part.id))
-    .map((member) => {
-      const passes = passesAsWorked(member).map((pass) => (pass.role === 'filling' ? change(pass) : pass));
-      return [member.part.id, passes] as const;
-    });
+    .map((member) => [member.part.id, change(member)] as const);
   return setPasses(piece, new Map(changed), label);
 }
 

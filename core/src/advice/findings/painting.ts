@@ -1,5 +1,5 @@
 import { pictureBelow, shareBeside } from '../../painting/index.ts';
-import type { PlanInput } from '../../piece/index.ts';
+import { isPainting, type PlanInput } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import type { Finding, FindingKinds } from '../finding.ts';
 
@@ -9,7 +9,7 @@ const LEAST_PERCENT = 2;
 /** What is wrong with parts that are painted from a picture. */
 export function paintingFindings(piece: PlanInput, plan: Plan): Finding[] {
   return plan.parts.flatMap(({ part, placed, passes }): Finding[] => {
-    const pass = passes.find(({ stitch }) => stitch === 'needle-painting');
+    const pass = passes.find(isPainting);
     if (!pass || !placed.box) return [];
     const below = pictureBelow(piece);
     if (!below) return [{ id: 'picture-gone', part: part.id, figures: { shades: pass.shades.length } }];

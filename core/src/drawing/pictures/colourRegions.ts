@@ -1,4 +1,4 @@
-import { hexOf, labOf, type Lab } from '../../colour/index.ts';
+import { hexOf, labOf, nearestLab } from '../../colour/index.ts';
 import type { Raster } from './raster.ts';
 
 /** Regions of like colour: a label for each pixel, and the colour of each label. */
@@ -189,15 +189,6 @@ function nearestColourOf({ width, height, rgba }: Raster, hexes: readonly string
     out[i] = known[key]!;
   }
   return out;
-}
-
-function nearestLab(lab: Lab, labs: readonly Lab[]): number {
-  let [best, least] = [0, Infinity];
-  labs.forEach((other, i) => {
-    const distance = (lab.l - other.l) ** 2 + (lab.a - other.a) ** 2 + (lab.b - other.b) ** 2;
-    if (distance < least) [best, least] = [i, distance];
-  });
-  return best;
 }
 
 /** Each pixel takes the colour that at least `need` of the nine about it have: noise goes, edges stay. */

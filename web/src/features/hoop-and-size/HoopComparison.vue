@@ -3,7 +3,7 @@ import { inHoop, type HoopTrial } from '@junctura/core/advice';
 import { AIR_MM, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
 import { formatDurationRange, formatLength, plural } from '@junctura/core/measure';
 import { plainHoop, setHoop, type Hoop } from '@junctura/core/piece';
-import { NButton, NProgress, NRadio, NRadioGroup } from 'naive-ui';
+import { NButton, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, triggerRef, watch } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { hoopSizeText } from './hoopWords.ts';
@@ -11,6 +11,8 @@ import { useSettings } from '../../session/settings.ts';
 import type { JobOutput } from '../../workers/jobs.ts';
 import { pictures } from '../../workers/workerPool.ts';
 import TheDialog from '../../ui/TheDialog.vue';
+import TryingBar from '../../ui/TryingBar.vue';
+import { showPicture } from '../../picture/showPicture.ts';
 import TrialChart from './TrialChart.vue';
 
 /** The design in every usual hoop at once: what it takes, and what is lost. */
@@ -50,12 +52,7 @@ async function tryOne(index: number, signal: AbortSignal): Promise<void> {
 function show(index: number, { trial, picture }: JobOutput<'tryHoop'>): void {
   trials.value[index] = trial;
   triggerRef(trials);
-  const canvas = canvases.value[index];
-  if (canvas) {
-    [canvas.width, canvas.height] = [picture.width, picture.height];
-    canvas.getContext('2d')!.drawImage(picture, 0, 0);
-  }
-  picture.close();
+  showPicture(canvases.value[index], picture);
 }
 watch(shape, tryAll, { immediate: true, flush: 'post' });
 onBeforeUnmount(() => giveUp.abort());
@@ -92,11 +89,13 @@ function choose(trial: HoopTrial): void {
       <NRadio value="round">Round hoops</NRadio>
       <NRadio value="oval">Ovals, by their best turn</NRadio>
     </NRadioGroup>
-    <div v-if="share < 1 && !problem" class="progress" role="status">
-      <NProgress type="line" :percentage="Math.round(share * 100)" :height="8" :show-indicator="false" />
-      <span class="small soft">{{ isStopped ? 'Stopped' : `${done.length} of ${hoops.length} sizes` }}</span>
-      <NButton v-if="!isStopped" size="tiny" @click="stop">Stop</NButton>
-    </div>
+    <TryingBar
+      v-if="share < 1 && !problem"
+      :share="share"
+      :said="isStopped ? 'Stopped' : `${done.length} of ${hoops.length} sizes`"
+      :can-stop="!isStopped"
+      @stop="stop"
+    />
     <p v-if="problem" role="alert">{{ problem }}</p>
     <ul class="hoops">
       <li v-for="(hoop, i) in hoops" :key="sizeText(hoop)" :class="{ now: isPresent(hoop) }">
@@ -125,13 +124,6 @@ function choose(trial: HoopTrial): void {
 </template>
 
 <style scoped>
-.progress {
-  display: grid;
-  grid-template-columns: 1fr auto auto;
-  gap: 12px;
-  align-items: center;
-  margin-bottom: 12px;
-}
 .hoops {
   list-style: none;
   margin: 0 0 16px;

@@ -4,7 +4,7 @@ import { NButton, NCheckbox, NProgress, NRadioButton, NRadioGroup } from 'naive-
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { fileName, saveFile } from '../../keeping/files.ts';
 import { filmType, growingFilm } from '../../picture/growingFilm.ts';
-import { shownPng } from '../../picture/pictureToPng.ts';
+import { paintedToTheEnd, shownPng } from '../../picture/pictureToPng.ts';
 import { CARD_SIZES, paintCard, type CardShape } from '../../picture/shareCard.ts';
 import { paintShown, viewOfAll } from '../../picture/shownPiece.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -53,19 +53,8 @@ const size = computed(() =>
     ? CARD_SIZES[what.value]
     : { width: PREVIEW_PX, height: PREVIEW_PX },
 );
-/** The painter lets others have their turn after this long, ms. */
-const SLICE_MS = 14;
+/** What is painted is given up when something else is to be shown. */
 let turn = 0;
-async function paintOn(strokes: Generator<void>): Promise<boolean> {
-  const own = ++turn;
-  for (let until = performance.now() + SLICE_MS; !strokes.next().done;) {
-    if (performance.now() < until) continue;
-    await new Promise((resolve) => setTimeout(resolve));
-    if (own !== turn) return false;
-    until = performance.now() + SLICE_MS;
-  }
-  return own === turn;
-}
 const isPainted = ref(false);
 async function show(): Promise<void> {
   const canvas = preview.value;
@@ -90,7 +79,8 @@ async function show(): Promise<void> {
           size.value,
           showing.value,
         );
-  if (await paintOn(strokes)) isPainted.value = true;
+  const own = ++turn;
+  if (await paintedToTheEnd(strokes, 1, () => own === turn)) isPainted.value = true;
 }
 watch([preview, what, showing, () => workings.current], show, { immediate: true, flush: 'post' });
 

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { PaintWay } from '@junctura/core/advice';
 import { formatDurationRange, plural } from '@junctura/core/measure';
-import { NButton, NProgress } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef } from 'vue';
+import { showPicture } from '../../picture/showPicture.ts';
 import TheDialog from '../../ui/TheDialog.vue';
+import TryingBar from '../../ui/TryingBar.vue';
 import { pictures } from '../../workers/workerPool.ts';
 import type { JobInput } from '../../workers/jobs.ts';
 
@@ -27,12 +29,7 @@ async function show(way: PaintWay, picture: ImageBitmap): Promise<void> {
   ways.value = [...ways.value, way];
   const at = ways.value.length - 1;
   await nextTick();
-  const canvas = canvases.value[at];
-  if (canvas) {
-    [canvas.width, canvas.height] = [picture.width, picture.height];
-    canvas.getContext('2d')!.drawImage(picture, 0, 0);
-  }
-  picture.close();
+  showPicture(canvases.value[at], picture);
 }
 
 async function tryAll(): Promise<void> {
@@ -54,11 +51,13 @@ const nameOf = ({ kind, shades }: PaintWay): string =>
 
 <template>
   <TheDialog title="Ways to work it from the picture" width="1120px" @close="emit('close')">
-    <div v-if="!isDone && !problem" class="progress" role="status">
-      <NProgress type="line" :percentage="Math.round(share * 100)" :height="8" :show-indicator="false" />
-      <span class="small soft">{{ ways.length }} of {{ all }}</span>
-      <NButton size="tiny" @click="emit('close')">Stop</NButton>
-    </div>
+    <TryingBar
+      v-if="!isDone && !problem"
+      :share="share"
+      :said="`${ways.length} of ${all}`"
+      can-stop
+      @stop="emit('close')"
+    />
     <p v-if="problem" role="alert">{{ problem }}</p>
     <ul class="ways">
       <li v-for="way in ways" :key="nameOf(way)">
@@ -80,13 +79,6 @@ const nameOf = ({ kind, shades }: PaintWay): string =>
 </template>
 
 <style scoped>
-.progress {
-  display: grid;
-  grid-template-columns: 1fr auto auto;
-  gap: 12px;
-  align-items: center;
-  margin-bottom: 12px;
-}
 .ways {
   list-style: none;
   margin: 0;

@@ -131,7 +131,7 @@ export const test = base.extend<Fixtures, { profiles: Profiles }>({
     await use(profile.context);
     await (isUnused ? profile.close() : profile.clear());
   },
-  bench: async ({ page, isFirstVisit }, use) => {
+  bench: async ({ page, isFirstVisit }, use, testInfo) => {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(String(error)));
     page.on('console', (message) => message.type() === 'error' && faults.push(message.text()));
@@ -145,11 +145,20 @@ export const test = base.extend<Fixtures, { profiles: Profiles }>({
       });
     }
     await use(new Bench(page));
+    if (testInfo.status !== testInfo.expectedStatus) console.log(await whereItStood(page));
     expect(faults).toEqual([]);
   },
 });
 
 export { expect };
+
+/** Where a page stood when its test failed: its address, and what it shows, or that it no longer answers. */
+async function whereItStood(page: Page): Promise<string> {
+  const shows = page.evaluate(() => document.body.innerText.replaceAll(/\s+/g, ' ').slice(0, 600));
+  const silence = new Promise<string>((resolve) => setTimeout(() => resolve('nothing: it does not answer'), 5000));
+  const text = await Promise.race([shows.catch((error: unknown) => String(error)), silence]);
+  return `${page.url()} shows ${text}`;
+}
 
 export function svg(body: string, attributes = 'width="60mm" height="60mm" viewBox="0 0 60 60"'): string {
   return `<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${body}</svg>`;

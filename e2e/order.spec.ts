@@ -30,6 +30,7 @@ test('each step says why it stands there; moved against a rule it is said at onc
   const { page, card } = bench;
   await bench.openKite('Order');
   const steps = card.locator('li.line');
+  await expect.poll(() => steps.count()).toBeGreaterThan(4);
   const before = await steps.allInnerTexts();
   // The spar lies on the panels of the sail.
   const spar = steps.filter({ hasText: 'Spar' });

@@ -14,6 +14,8 @@ export default defineConfig({
   expect: { timeout: 40_000 },
   use: {
     testIdAttribute: 'data-test',
+    // What waits longer waits for what will not come: the failure says for what, not only that the test took too long.
+    actionTimeout: 60_000,
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
     // Each test opens in a browser that has nothing: keeping all of the application there is tested where it matters.

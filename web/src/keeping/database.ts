@@ -67,6 +67,8 @@ export interface Schema extends DBSchema {
 
 const NAME = 'junctura';
 const VERSION = 5;
+/** Storage that has not opened after this is not waited for, ms: browsers are known to answer never, while a tab works on without. */
+const PATIENCE_MS = 10_000;
 
 /** The browser's storage. Every use of it answers; none throws for a full, refused or damaged storage. */
 export class Database {
@@ -87,7 +89,15 @@ export class Database {
 
   private open(): Promise<IDBPDatabase<Schema>> {
     let refuse: (why: Error) => void = () => undefined;
-    const blocked = new Promise<never>((_, reject) => (refuse = reject));
+    const refused = new Promise<never>((_, reject) => (refuse = reject));
+    let isGivenUp = false;
+    const giveUp = (name: string) => (): void => {
+      isGivenUp = true;
+      const why = new Error(name);
+      why.name = name;
+      refuse(why);
+    };
+    const timer = setTimeout(giveUp('SilentError'), PATIENCE_MS);
     const opening = openDB<Schema>(NAME, VERSION, {
       upgrade(db, from) {
         if (from < 1) {
@@ -107,7 +117,7 @@ export class Database {
         }
       },
       // A tab with an earlier version that does not give way: it is not waited for without end.
-      blocked: () => refuse(new BlockedError()),
+      blocked: giveUp('BlockedError'),
       terminated: () => (this.opened = null),
       // A tab with a later version must not wait for this one; the next use here opens anew.
       blocking: (_current, _blocked, event) => {
@@ -115,9 +125,12 @@ export class Database {
         (event.target as IDBDatabase).close();
       },
     });
-    // What is given up as blocked may open later all the same.
-    opening.catch(() => undefined);
-    return Promise.race([opening, blocked]);
+    // What is given up may open later all the same: nobody holds it then.
+    opening.then(
+      (db) => isGivenUp && db.close(),
+      () => undefined,
+    );
+    return Promise.race([opening, refused]).finally(() => clearTimeout(timer));
   }
 }
 
@@ -129,10 +142,6 @@ export async function fullness(): Promise<number | null> {
   } catch {
     return null;
   }
-}
-
-class BlockedError extends Error {
-  override readonly name = 'BlockedError';
 }
 
 function nameOf(error: unknown): string {
@@ -147,6 +156,9 @@ function storageProblem(error: unknown): string {
   if (name === 'VersionError') return 'The stored pieces were written by a later Junctura. Reload to get it.';
   if (name === 'BlockedError') {
     return 'Another tab holds the storage with an earlier Junctura. Close or reload that tab; what you change here is tried again until then.';
+  }
+  if (name === 'SilentError') {
+    return 'The browser’s storage does not answer. What you change here is tried again; should it stay so, export the piece to a file and restart the browser.';
   }
   if (name === 'SecurityError' || name === 'ReferenceError' || name === 'TypeError' || name === 'InvalidStateError') {
     return 'The browser does not let Junctura keep anything (a private window, or storage is switched off). Export the piece to a file before you close.';

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { emptyPiece } from '@junctura/core/piece';
 import { IDBFactory } from 'fake-indexeddb';
 import { openDB } from 'idb';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { DocumentStore } from './documentStore.ts';
 import { PieceStore } from './pieceStore.ts';
 
@@ -45,6 +45,19 @@ describe('DocumentStore', () => {
       ok: true,
       value: { piece, record: [], revision: 3 },
     });
+  });
+
+  it('answers where storage never does, and works again once it does', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    const factory = globalThis.indexedDB;
+    globalThis.indexedDB = Object.assign(Object.create(factory) as IDBFactory, { open: () => new IDBOpenDBRequest() });
+    const store = new DocumentStore('box', () => 0);
+    const saving = store.save('x', 0);
+    await vi.advanceTimersByTimeAsync(20_000);
+    vi.useRealTimers();
+    expect(await saving).toMatchObject({ type: 'refused', problem: expect.stringContaining('does not answer') });
+    globalThis.indexedDB = factory;
+    expect(await store.save('x', 0)).toEqual({ type: 'saved', revision: 1 });
   });
 
   it('answers with a sentence where storage is refused', async () => {

@@ -63,8 +63,12 @@ const measuredMm = computed(() => {
 });
 const widthMm = computed(() => Math.min(2000, Math.max(5, measuredMm.value || 5)));
 
+/** What is asked for changed since the reading under way began: what it finds is no longer wanted. */
+let isOutdated = false;
+
 async function read(): Promise<void> {
   if (!size.value) return;
+  isOutdated = false;
   if (!isConvex(corners.value)) {
     problem.value = 'The corners cross: drag them to the corners of the page, round in order.';
     return;
@@ -77,7 +81,7 @@ async function read(): Promise<void> {
     name,
     (done) => (share.value = done),
   );
-  if (outcome === null) return;
+  if (outcome === null || isOutdated) return;
   share.value = null;
   if (outcome.ok) result.value = outcome.value;
   else {
@@ -85,7 +89,11 @@ async function read(): Promise<void> {
     problem.value = outcome.problem;
   }
 }
-const readSoon = useDebounceFn(read, 350);
+const readSoon = useDebounceFn(() => {
+  if (!isClosed) void read();
+}, 350);
+
+let isClosed = false;
 
 function stop(): void {
   client.stop();
@@ -103,11 +111,13 @@ void (async () => {
   void read();
 })();
 watch([() => ({ ...options }), corners, widthMm], () => {
-  // What was found before is no longer what is asked for: it can't be used meanwhile.
+  // What was found before, or is being found, is no longer what is asked for: it can't be used meanwhile.
+  isOutdated = true;
   share.value ??= 0;
   void readSoon();
 });
 onBeforeUnmount(() => {
+  isClosed = true;
   client.close();
   URL.revokeObjectURL(src.value);
 });

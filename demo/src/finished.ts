@@ -13,58 +13,114 @@ import {
   type RecordEntry,
   type ThreadUse,
 } from '@junctura/core/piece';
-import { area, dots, drawing, line, pieceOf, worked } from './draw.ts';
+import { area, dots, drawing, group, line, pieceOf, worked } from './draw.ts';
 
-const BERRY = '#7a2f5d';
-const LEAF = '#5f7f46';
-const STEM = '#59472f';
-const PAPER = '#f0e6cf';
+const BERRY = '#4d2450';
+const RIPENING = '#a8324a';
+const LEAF = '#4f6b3c';
+const PALE_LEAF = '#7f9a5c';
+const STEM = '#6b4a3a';
+const BLOSSOM = '#ecc9cf';
+const STAMEN = '#d2a53f';
+const PAPER = '#f4ecd8';
+const SHADED = '#d8c8a4';
 const SEA = '#3f7f8a';
+const DEEP_SEA = '#2b5d70';
 const NAVY = '#26324f';
 
-/** A spray of bramble: leaves, berries of knots, a stem. */
-export function brambleSvg(): string {
-  const leaf = (id: string, x: number, y: number, turn: number, long: number): string =>
-    `<g transform="translate(${x} ${y}) rotate(${turn})">${area(id, `M0 0C${long * 0.25} ${-long * 0.3} ${long * 0.7} ${-long * 0.28} ${long} 0C${long * 0.7} ${long * 0.28} ${long * 0.25} ${long * 0.3} 0 0Z`, LEAF)}</g>`;
-  const berry = (id: string, x: number, y: number): string =>
+/** A leaf from its stalk's end, its tip drawn out. */
+function leaf(id: string, x: number, y: number, turn: number, long: number, fill: string): string {
+  const at = (along: number, out: number): string => `${round(along * long)} ${round(out * long)}`;
+  const d = `M0 0C${at(0.14, -0.3)} ${at(0.56, -0.36)} ${at(1, 0)}C${at(0.56, 0.36)} ${at(0.14, 0.3)} 0 0Z`;
+  return group(`translate(${x} ${y}) rotate(${turn})`, area(id, d, fill));
+}
+
+function round(mm: number): number {
+  return Math.round(100 * mm) / 100;
+}
+
+/** A berry that hangs from its crown: its fruit in knots, three sepals over it. */
+function berry(n: number, x: number, y: number, turn: number, fill: string): string {
+  return group(
+    `translate(${x} ${y}) rotate(${turn}) scale(1.25)`,
     area(
-      id,
-      `M${x - 4.4} ${y}C${x - 4.4} ${y - 6} ${x + 4.4} ${y - 6} ${x + 4.4} ${y}C${x + 4.4} ${y + 6.4} ${x - 4.4} ${y + 6.4} ${x - 4.4} ${y}Z`,
-      BERRY,
+      `berry-${n}`,
+      'M0 0.4C4.6 0.2 5.6 4 4.6 6.8C3.8 9.2 1.8 10.6 0 10.6C-1.8 10.6 -3.8 9.2 -4.6 6.8C-5.6 4 -4.6 0.2 0 0.4Z',
+      fill,
+    ),
+    line(`sepals-${n}`, 'M0 0L-3.6 1.8M0 0L0.2 3.2M0 0L3.7 1.6', PALE_LEAF, 0.6),
+  );
+}
+
+/** A spray of bramble: a cane that bends under ripe and ripening berries, leaves in threes, one late blossom. */
+export function brambleSvg(): string {
+  const petal = (n: number): string =>
+    area(
+      `petal-${n}`,
+      'M0 -1.8C3.6 -3.2 4.4 -7.6 1 -8.9C0.4 -8.3 -0.4 -8.3 -1 -8.9C-4.4 -7.6 -3.6 -3.2 0 -1.8Z',
+      BLOSSOM,
     );
   return drawing('Bramble spray', 90, [
-    line('stem', 'M-34 26C-20 12 -6 8 6 -2C16 -10 22 -20 34 -28', STEM, 1.1),
-    line('side-stem', 'M-8 9C-10 0 -14 -8 -22 -14', STEM, 0.8),
-    leaf('leaf-1', -20, 14, -120, 17),
-    leaf('leaf-2', -6, 8, 60, 18),
-    leaf('leaf-3', 8, -4, -105, 16),
-    leaf('leaf-4', 20, -17, 55, 15),
-    berry('berry-1', -24, -18),
-    berry('berry-2', -15, -22),
-    berry('berry-3', 30, -34),
-    dots(
-      'thorns',
-      [
-        [-27, 21],
-        [-14, 10],
-        [14, -9],
-        [26, -23],
-      ],
+    line('cane', 'M-37 29C-27 24 -20 15 -8 8C6 0 20 -3 35 -19', STEM, 1.1),
+    line(
+      'berry-stem',
+      'M-10 9C-16 2 -17 -6 -14 -15M-15.6 -3C-20 -5 -23 -8 -25 -12M22 -7.4C26 -5 28 -1 27.6 3',
       STEM,
+      0.8,
     ),
+    line('blossom-stem', 'M12 -2.5C12 -10 11 -14 13 -19', STEM, 0.8),
+    line('leaf-stalk', 'M-3 5.2C2 9 5 13 8 16.5', STEM, 0.8),
+    leaf('leaf-1', 8, 16.5, 48, 21, LEAF),
+    leaf('leaf-2', 4.6, 12.6, -8, 15, PALE_LEAF),
+    leaf('leaf-3', 5.4, 13.4, 112, 17, PALE_LEAF),
+    leaf('leaf-4', -26.6, 22.2, -122, 19, LEAF),
+    leaf('leaf-5', -24.5, 20.5, 66, 16, PALE_LEAF),
+    leaf('leaf-6', 25.5, -10.4, -84, 14, LEAF),
+    leaf('leaf-7', 35, -19, -62, 14, PALE_LEAF),
+    berry(1, -14, -15, 172, BERRY),
+    berry(2, -25, -12, 148, RIPENING),
+    berry(3, -16.6, -6.4, -68, BERRY),
+    berry(4, 27.6, 2.6, -6, RIPENING),
+    ...[0, 1, 2, 3, 4].map((n) => group(`translate(13 -27) rotate(${72 * n + 180}) scale(1.15)`, petal(n + 1))),
+    dots(
+      'stamens',
+      [0, 1, 2, 3, 4].map((n): [number, number] => {
+        const angle = ((72 * n + 36) * Math.PI) / 180;
+        return [round(13 + 1.9 * Math.sin(angle)), round(-27 - 1.9 * Math.cos(angle))];
+      }),
+      STAMEN,
+    ),
+    line('thorns', 'M-31.4 25.8L-33 22.6M-17.4 13.4L-15.4 16M2.6 3L1.2 0.4M19.6 -6L21.6 -3.6M30 -14L28 -16', STEM, 0.6),
   ]);
 }
 
-/** A paper boat on three waves. */
+/** A boat of folded paper on three waves, two gulls over it. */
 export function boatSvg(): string {
   return drawing('Paper boat', 80, [
-    area('hull', 'M-28 4L28 4L17 18L-17 18Z', PAPER),
-    area('sail-left', 'M-1 2L-1 -26L-17 2Z', PAPER),
-    area('sail-right', 'M1 2L1 -26L17 2Z', PAPER),
-    line('fold', 'M-28 4L0 -26L28 4', NAVY, 0.8),
-    line('keel', 'M-28 4L-17 18L17 18L28 4Z', NAVY, 0.8),
+    area('peak-in-the-light', 'M0 -26L0 2.6L-14.6 -0.6Z', PAPER),
+    area('peak-in-the-shade', 'M0 -26L14.6 -0.6L0 2.6Z', SHADED),
+    area('hull-in-the-light', 'M-32 -4.4L0 2.6L0 16L-16 16Z', PAPER),
+    area('hull-in-the-shade', 'M32 -4.4L16 16L0 16L0 2.6Z', SHADED),
+    line('folds', 'M-32 -4.4L0 2.6L32 -4.4M0 -26L0 16M-14.6 -0.6L0 -26L14.6 -0.6', NAVY, 0.6),
+    line('keel', 'M-32 -4.4L-16 16L16 16L32 -4.4', NAVY, 0.6),
     ...[0, 1, 2].map((i) =>
-      line(`wave-${i + 1}`, `M${-34 + 3 * i} ${22 + 5 * i}q5 -4 10 0t10 0t10 0t10 0t10 0t10 0`, SEA, 0.9),
+      line(
+        `wave-${i + 1}`,
+        `M${[-34, -28, -20][i]} ${[18.6, 23.4, 28.2][i]}q4.5 -3.6 9 0${'t9 0'.repeat([6, 5, 4][i]!)}`,
+        [SEA, DEEP_SEA, SEA][i]!,
+        0.9,
+      ),
+    ),
+    line('gulls', 'M-27 -19q3.4 -3.4 5 0q1.6 -3.4 5 0M-31 -12q2.4 -2.4 3.6 0q1.2 -2.4 3.6 0', NAVY, 0.6),
+    dots(
+      'spray',
+      [
+        [33, 13],
+        [30, 9.6],
+        [-32, 12.4],
+        [-29, 9],
+      ],
+      PAPER,
     ),
   ]);
 }
@@ -166,7 +222,13 @@ export function bramblePiece(): PieceFile {
     change: { hoop: plainHoop(125, 12) },
     shades: {},
     passes: (id) =>
-      id.startsWith('berry') ? [worked('french-fill', 2)] : id.endsWith('stem') ? [worked('stem', 3)] : null,
+      /^berry-\d/.test(id)
+        ? [worked('french-fill', 2)]
+        : /^cane|stem$|stalk$/.test(id)
+          ? [worked('stem', id === 'cane' ? 3 : 2)]
+          : /^(leaf|petal)-\d/.test(id)
+            ? [worked(id.startsWith('leaf') ? 'satin-leaf' : 'satin', 2)]
+            : null,
   });
   return ended(
     finished(piece, '2026-02-07T19:30:00Z'),
@@ -186,7 +248,15 @@ export function boatPiece(): PieceFile {
     },
     shades: {},
     passes: (id) =>
-      id.startsWith('wave') ? [worked('stem', 2)] : id === 'fold' || id === 'keel' ? [worked('back', 2)] : null,
+      id.startsWith('wave')
+        ? [worked('stem', 2)]
+        : id.endsWith('the-light')
+          ? [worked('split-fill', 2, { angleDeg: 100 })]
+          : id.endsWith('the-shade')
+            ? [worked('split-fill', 2, { angleDeg: 80 })]
+            : id === 'spray'
+              ? null
+              : [worked('back', 2)],
   });
   return finished(piece, '2026-04-18T18:00:00Z');
 }

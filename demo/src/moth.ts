@@ -1,5 +1,5 @@
 import { plainHoop, plainScrap, USUAL_FINISH, type Part, type Piece, type Scrap } from '@junctura/core/piece';
-import { area, dots, drawing, line, pieceOf, worked } from './draw.ts';
+import { area, dots, drawing, group, line, pieceOf, worked } from './draw.ts';
 
 const MOON = '#e9dfae';
 const LEAF = '#6f8a4e';
@@ -9,34 +9,45 @@ const HIND = '#d8b98f';
 const BODY = '#5a4234';
 const MARK = '#f2e6cc';
 
-/** An oak leaf, its lobes round. */
+/** An oak leaf, its lobes round, its stalk to the left. */
 const OAK =
   'M-30 26C-27 22 -25 20 -22 20C-25 15 -21 9 -15 10C-16 3 -9 0 -4 3C-4 -4 4 -8 9 -4C9 -11 18 -15 22 -10C26 -16 33 -14 33 -8C38 -4 35 3 29 4C31 10 25 15 19 13C18 20 10 22 5 18C2 24 -7 25 -10 20C-14 25 -20 26 -23 24C-25 26 -27 28 -30 26Z';
 
-/** A moth at rest on an oak leaf before a printed moon: wings and leaf are scraps of cloth. */
+/** A moth spread before a printed moon, over an oak leaf: wings and leaf are scraps of cloth. */
 export function mothSvg(): string {
-  return drawing('Moth on oak leaf', 90, [
-    area('moon', 'M-6 -20A17 17 0 1 1 28 -20A17 17 0 1 1 -6 -20Z', MOON),
-    area('oak-leaf', OAK, LEAF),
-    line('stalk', 'M-39 33L-30 26L-12 15L8 5L30 -7', VEIN, 1.1),
-    line('side-veins', 'M-20 20L-15 11M-10 14L-6 4M2 8L9 -3M-7 12L-2 20M6 6L16 13M18 0L27 4', VEIN, 0.6),
-    area('left-hind-wing', 'M-2 -2C-12 0 -18 8 -14 15C-8 17 -2 10 0 4Z', HIND),
-    area('right-hind-wing', 'M2 -2C12 0 18 8 14 15C8 17 2 10 0 4Z', HIND),
-    area('left-wing', 'M-1 -9C-10 -16 -25 -14 -28 -6C-26 3 -14 6 -2 2Z', WING),
-    area('right-wing', 'M1 -9C10 -16 25 -14 28 -6C26 3 14 6 2 2Z', WING),
-    line('left-band', 'M-22 -11C-20 -6 -20 -2 -17 3', MARK, 0.9),
-    line('right-band', 'M22 -11C20 -6 20 -2 17 3', MARK, 0.9),
-    dots(
-      'wing-eyes',
-      [
-        [-12, -6],
-        [12, -6],
-      ],
-      MARK,
+  const forewing = (side: number): string =>
+    `M${side} -9C${side * 10} -24 ${side * 27} -29 ${side * 39} -25C${side * 41} -15 ${side * 33} -4 ${side * 21} 1C${side * 12} 4 ${side * 5} 4 ${side * 2} 2Z`;
+  const hindwing = (side: number): string =>
+    `M${side * 2} 1C${side * 10} 0 ${side * 22} -1 ${side * 26} 5C${side * 28} 13 ${side * 19} 21 ${side * 11} 18C${side * 5} 15 ${side * 2.6} 9 ${side * 2} 1Z`;
+  const band = (side: number): string => `M${side * 31} -24.4C${side * 28} -19 ${side * 29} -13 ${side * 25} -3`;
+  const feeler = (side: number): string => `M${side * 0.8} -11.6C${side * 2} -20 ${side * 7} -26 ${side * 14} -29`;
+  return drawing('Moth on oak leaf', 100, [
+    area('moon', 'M-25 -12A25 25 0 1 1 25 -12A25 25 0 1 1 -25 -12Z', MOON),
+    group('translate(-1 22) scale(1.04)', area('oak-leaf', OAK, LEAF)),
+    group(
+      'translate(-1 22) scale(1.04)',
+      line('stalk', 'M-37 30L-30 26L-12 15L8 5L30 -7', VEIN, 1.1),
+      line('side-veins', 'M-20 20L-15 11M-10 14L-6 4M-7 12L-2 20M6 6L16 13M18 0L27 4', VEIN, 0.6),
     ),
-    area('body', 'M0 -12C3.4 -10 3.6 -2 2.6 6C2 11 0.8 14 0 15C-0.8 14 -2 11 -2.6 6C-3.6 -2 -3.4 -10 0 -12Z', BODY),
-    line('left-feeler', 'M-0.8 -11.6C-3 -18 -8 -21 -12 -20', BODY, 0.6),
-    line('right-feeler', 'M0.8 -11.6C3 -18 8 -21 12 -20', BODY, 0.6),
+    area('left-hind-wing', hindwing(-1), HIND),
+    area('right-hind-wing', hindwing(1), HIND),
+    area('left-wing', forewing(-1), WING),
+    area('right-wing', forewing(1), WING),
+    line('left-band', band(-1), MARK, 0.9),
+    line('right-band', band(1), MARK, 0.9),
+    area('left-eye', 'M-20.6 -13A3 3 0 1 1 -14.6 -13A3 3 0 1 1 -20.6 -13Z', MARK),
+    area('right-eye', 'M14.6 -13A3 3 0 1 1 20.6 -13A3 3 0 1 1 14.6 -13Z', MARK),
+    dots(
+      'pupils',
+      [
+        [-17.6, -13],
+        [17.6, -13],
+      ],
+      BODY,
+    ),
+    area('body', 'M0 -12C3.6 -10 3.8 -2 3 8C2.4 14 1 19 0 20C-1 19 -2.4 14 -3 8C-3.8 -2 -3.6 -10 0 -12Z', BODY),
+    line('left-feeler', feeler(-1), BODY, 0.6),
+    line('right-feeler', feeler(1), BODY, 0.6),
   ]);
 }
 

@@ -5,42 +5,60 @@ const YELLOW = '#e3b13c';
 const CREAM = '#f3e7cb';
 const RED = '#a8352c';
 const GREY = '#8f97a3';
+const SLATE = '#5d6c92';
 const GLOW = '#f6d98a';
 
 const box = (x: number, y: number, w: number, h: number, r: number): string =>
   `M${x + r} ${y}H${x + w - r}A${r} ${r} 0 0 1 ${x + w} ${y + r}V${y + h - r}A${r} ${r} 0 0 1 ${x + w - r} ${y + h}H${x + r}A${r} ${r} 0 0 1 ${x} ${y + h - r}V${y + r}A${r} ${r} 0 0 1 ${x + r} ${y}Z`;
 const ring = (r: number): string => `M${-r} 0A${r} ${r} 0 1 1 ${r} 0A${r} ${r} 0 1 1 ${-r} 0Z`;
 
-/** A 70 mm patch for a jacket: a lit tram under the moon, on dark felt. */
+/** A 70 mm patch for a jacket: a lit tram under the moon, the town behind it, on dark felt. */
 export function tramSvg(): string {
-  const windows = [-18.5, -9.5, -0.5, 8.5].map((x, i) => area(`window-${i + 1}`, box(x, -6, 7, 7.4, 1), CREAM));
+  const windows = [-19.2, -10.2, -1.2, 7.8].map((x, i) => area(`window-${i + 1}`, box(x, -6.4, 7, 7.6, 1), CREAM));
+  const wheel = (n: number, x: number): string[] => [
+    area(`wheel-${n}`, `M${x - 3} 12.6A3 3 0 1 1 ${x + 3} 12.6A3 3 0 1 1 ${x - 3} 12.6Z`, GREY),
+    dots(`hub-${n}`, [[x, 12.6]], RED),
+  ];
   return drawing('Night tram', 80, [
     line('rim', ring(34), YELLOW, 1.8),
-    area('moon', 'M14 -25A7.4 7.4 0 1 0 21.5 -14.5A6 6 0 0 1 14 -25Z', GLOW),
+    line('roofs', 'M-31.2 4V-4.6L-28.4 -8.6L-25.6 -4.6V4M22.6 6V-9H27V-3.4H31V6', SLATE, 0.7),
+    dots(
+      'far-windows',
+      [
+        [-28.4, -3],
+        [-28.4, 1.4],
+        [24.8, -5.6],
+        [24.8, -1.2],
+        [29, 0.4],
+      ],
+      GLOW,
+    ),
+    area('moon', 'M14 -27A7.4 7.4 0 1 0 21.5 -16.5A6 6 0 0 1 14 -27Z', GLOW),
     dots(
       'stars',
       [
-        [-20, -19],
-        [-9, -24],
-        [-2, -18.5],
-        [-26, -9],
-        [4, -27],
-        [26, -6],
+        [-20, -21],
+        [-9, -26],
+        [-2, -20],
+        [4.6, -29],
+        [-27, -15],
+        [6.4, -20.6],
       ],
       CREAM,
     ),
-    line('wire', 'M-30 -14.6C-12 -13 12 -13 30 -14.6', GREY, 0.7, '3 2'),
-    line('pole', 'M-4 -10.5L1 -13.5L6 -10.5', GREY, 0.8),
-    area('roof', box(-21, -11, 38, 3.4, 1.6), RED),
-    area('body', box(-22, -8, 40, 18.5, 2.4), YELLOW),
+    line('wire', 'M-30.6 -14.4C-12 -12.6 12 -12.6 30.6 -14.4', GREY, 0.7, '3 2'),
+    line('pole', 'M-5 -11L0 -13.6L5 -11', GREY, 0.8),
+    area('roof', box(-21.6, -11.4, 40, 3.6, 1.7), RED),
+    area('body', box(-23, -8, 43, 18.8, 2.6), YELLOW),
     ...windows,
-    area('door', box(11.2, 3, 5, 7.5, 0.8), RED),
-    area('stripe', 'M-22 3.6H10V6H-22Z', RED),
-    dots('lamp', [[-19.8, 8.2]], CREAM),
-    line('wheel-1', 'M-16.4 13.2A2.4 2.4 0 1 1 -11.6 13.2A2.4 2.4 0 1 1 -16.4 13.2Z', GREY, 1),
-    line('wheel-2', 'M5.6 13.2A2.4 2.4 0 1 1 10.4 13.2A2.4 2.4 0 1 1 5.6 13.2Z', GREY, 1),
-    line('rail', 'M-29.4 16.6H29.4', GREY, 0.8),
-    area('light', 'M-22 9.6L-31.4 12.4A33 33 0 0 1 -29.8 15.6L-22 15.6Z', GLOW),
+    area('door', box(13.4, 2.8, 4.6, 8, 0.8), RED),
+    area('stripe', 'M-23 3.4H11.6V6H-23Z', RED),
+    dots('lamp', [[-20.6, 8.4]], CREAM),
+    ...wheel(1, -13.6),
+    ...wheel(2, 8.4),
+    line('rail', 'M-29.6 16.4H29.6', GREY, 0.9),
+    line('rail-in-the-road', 'M-26.4 19.4H26.4', SLATE, 0.7, '4 2.4'),
+    area('light', 'M-23 9.2L-31.4 11.8A33 33 0 0 1 -29.8 15.2L-23 15Z', GLOW),
   ]);
 }
 

@@ -8,6 +8,9 @@ export interface Mark {
   readonly id: string;
   readonly name: string;
   readonly lineMm: number;
+  /** The colour of that line on pale cloth and on dark, as `#rrggbb`. */
+  readonly ink: string;
+  readonly inkOnDark: string;
   readonly onDark: boolean;
   /** Whether it is pale itself, and is lost on pale cloth. */
   readonly isPale: boolean;
@@ -46,6 +49,8 @@ export const MARKS: readonly Mark[] = [
     id: 'pencil',
     name: 'Hard fine pencil',
     lineMm: 0.4,
+    ink: '#6d6c70',
+    inkOnDark: '#8f8e93',
     comesOutBy: 'nothing',
     comesOut: 'hardly: cover it with stitches',
     beware: 'soils pale thread when soft or heavy',
@@ -56,6 +61,8 @@ export const MARKS: readonly Mark[] = [
     id: 'heat-pen',
     name: 'Heat-erasable pen',
     lineMm: 0.6,
+    ink: '#3d4a78',
+    inkOnDark: '#3d4a78',
     comesOutBy: 'heat',
     comesOut: 'by iron or hot air',
     beware: 'may come back in the cold or leave a pale line: try it on a scrap. Goes in a hot car or strong sun',
@@ -65,6 +72,8 @@ export const MARKS: readonly Mark[] = [
     id: 'heat-pen-white',
     name: 'Heat-erasable pen, white',
     lineMm: 0.7,
+    ink: '#f4f3ee',
+    inkOnDark: '#f4f3ee',
     onDark: true,
     isPale: true,
     traced: false,
@@ -77,6 +86,8 @@ export const MARKS: readonly Mark[] = [
     id: 'water-pen',
     name: 'Water-erasable pen',
     lineMm: 0.9,
+    ink: '#3b78c4',
+    inkOnDark: '#3b78c4',
     comesOutBy: 'cold-water',
     comesOut: 'in cold water, all of it',
     beware: 'heat sets it: rinse before ironing. Fades in light or damp air within days, sometimes in a night',
@@ -88,6 +99,8 @@ export const MARKS: readonly Mark[] = [
     id: 'cloth-pencil',
     name: 'Wash-out cloth pencil',
     lineMm: 0.8,
+    ink: '#6f83a8',
+    inkOnDark: '#e6e0cf',
     onDark: true,
     traced: false,
     comesOutBy: 'washing',
@@ -100,6 +113,8 @@ export const MARKS: readonly Mark[] = [
     id: 'film',
     name: 'Film that dissolves',
     lineMm: 0.4,
+    ink: '#41434d',
+    inkOnDark: '#aeb2bd',
     onDark: true,
     traced: false,
     comesOutBy: 'warm-water',
@@ -113,6 +128,8 @@ export const MARKS: readonly Mark[] = [
     id: 'tissue',
     name: 'Tissue and running stitch',
     lineMm: 0.5,
+    ink: '#8c7a5e',
+    inkOnDark: '#e9e4da',
     onDark: true,
     traced: false,
     comesOutBy: 'tearing',
@@ -125,6 +142,8 @@ export const MARKS: readonly Mark[] = [
     id: 'transfer-ink',
     name: 'Transfer pen and iron',
     lineMm: 0.7,
+    ink: '#8a4a63',
+    inkOnDark: '#8a4a63',
     traced: false,
     mirrored: true,
     comesOutBy: 'nothing',
@@ -137,6 +156,8 @@ export const MARKS: readonly Mark[] = [
     id: 'printed',
     name: 'Printed cloth',
     lineMm: 0.5,
+    ink: '#9d9384',
+    inkOnDark: '#9d9384',
     traced: false,
     comesOutBy: 'nothing',
     comesOut: 'not at all: it must be covered',

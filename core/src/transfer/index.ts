@@ -1,3 +1,4 @@
+export { inkOn, marksAt, markStrength } from './marked.ts';
 export { fadedParts, redrawPlan, type Redraw } from './redraw.ts';
 export { checkRemoval, removalActs, type RemovalAct } from './removal.ts';
 export { runningColours } from './running.ts';

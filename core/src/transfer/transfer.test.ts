@@ -1,7 +1,17 @@
-import { checkRemoval, fadedParts, redrawPlan, tackingFor } from '../transfer/index.ts';
+import {
+  checkRemoval,
+  fadedParts,
+  inkOn,
+  marksAt,
+  markStrength,
+  redrawPlan,
+  showsOn,
+  tackingFor,
+} from '../transfer/index.ts';
 import { describe, expect, it } from 'vitest';
 import { stepsAfterStitching } from '../finish/index.ts';
-import { CLOTHS, MARKS } from '../materials/index.ts';
+import { deltaE, labOf } from '../colour/index.ts';
+import { CLOTHS, MARKS, markOf } from '../materials/index.ts';
 import { strewnDiscs, svgPiece } from '../testing/pieces.ts';
 
 describe('marks that fade', () => {
@@ -16,6 +26,42 @@ describe('marks that fade', () => {
     expect(plans.every((entry, i) => i === 0 || entry.before === plans[i - 1]!.until + 1)).toBe(true);
     const late = fadedParts(piece, plan, days);
     expect(late.length > 0).toBe(plans.length > 1);
+  });
+});
+
+describe('what is seen of marks', () => {
+  const { piece: drawn, plan } = strewnDiscs(2, 25, 200);
+  const piece = { ...drawn, worker: { ...drawn.worker, sittingsPerWeek: 1 } };
+  const at = (mark: string, step: number): ReadonlyMap<string, number> => marksAt({ ...piece, mark }, plan, step);
+  const pen = markOf('water-pen')!;
+
+  it('is all of them at any time, where the way does not fade by itself', () => {
+    for (const step of [0, Math.floor(plan.order.length / 2), plan.order.length])
+      expect([...at('pencil', step).values()]).toEqual(plan.parts.map(() => 1));
+  });
+
+  it('grows paler from day to day until nothing is left, and is a third at the end of its time', () => {
+    const days = Array.from({ length: 20 }, (_, day) => markStrength(pen, day));
+    expect(days[0]).toBe(1);
+    expect(markStrength(pen, pen.staysDays!)).toBeCloseTo(1 / 3, 9);
+    expect(days.every((left, day) => day === 0 || left < days[day - 1]! || left === 0)).toBe(true);
+    expect(days.at(-1)).toBe(0);
+  });
+
+  it('is enough to stitch by whenever a part is worked, though not all parts are drawn from the start', () => {
+    for (const [step, { part }] of plan.order.entries()) {
+      expect(at('water-pen', step).get(part)).toBeGreaterThanOrEqual(markStrength(pen, pen.staysDays!) - 1e-9);
+    }
+    expect(at('water-pen', 0).size).toBeLessThan(plan.parts.length);
+  });
+
+  it('is a line that stands out from the cloth, wherever the way is said to show', () => {
+    for (const mark of MARKS) {
+      for (const cloth of ['#f5f1e6', '#c9d0d6', '#27304a']) {
+        if (showsOn(mark, CLOTHS[0]!, cloth))
+          expect(deltaE(labOf(inkOn(mark, cloth)), labOf(cloth))).toBeGreaterThan(18);
+      }
+    }
   });
 });
 

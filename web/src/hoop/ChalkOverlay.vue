@@ -1,32 +1,54 @@
 <script setup lang="ts">
+import { markOf } from '@junctura/core/materials';
 import type { Step } from '@junctura/core/order';
+import { inkOn, marksAt } from '@junctura/core/transfer';
 import { computed } from 'vue';
 import { partPath } from './usePartPaths.ts';
+import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
 
-/** What is still to be worked, in chalk over the cloth: the present step firmly, what comes next lightly, the rest faintly. */
+/**
+ * What is still to be worked: the present step firmly in chalk, what comes next in dashes, and the rest as it is marked on the cloth,
+ * in the line that the chosen way draws, paler by the day where it fades.
+ */
 const props = defineProps<{ steps: readonly Step[]; place: number }>();
+const opened = useOpenedPiece();
 const workings = useWorkings();
 
 /** So many of the next steps are told apart from the rest. */
 const NEXT = 3;
+/** Running stitches through tissue: so long, and so far apart, mm. */
+const TACKS = '3 2';
+
+const way = computed(() => markOf(opened.piece.mark)!);
+const ink = computed(() => inkOn(way.value, opened.piece.cloth.colour));
+const dashes = computed(() => (way.value.id === 'tissue' ? TACKS : undefined));
+const at = computed(() => Math.min(Math.floor(props.place + 1e-9), props.steps.length));
+/** How much is seen of each part’s mark at the present step. */
+const strengths = computed(() => {
+  const plan = workings.current?.plan;
+  const key = props.steps[at.value]?.key;
+  if (!plan) return new Map<string, number>();
+  const step = plan.order.findIndex((one) => one.key === key);
+  return marksAt(opened.piece, plan, step < 0 ? plan.order.length : step);
+});
 
 const marks = computed(() => {
   const plan = workings.current?.plan;
   if (!plan) return [];
   const { parts } = plan;
   const order = props.steps;
-  const at = Math.min(Math.floor(props.place + 1e-9), order.length);
-  const begun = new Set(order.slice(0, at).map(({ part }) => part));
-  const present = order[at]?.part;
-  const next = new Set(order.slice(at + 1, at + 1 + NEXT).map(({ part }) => part));
-  const waiting = new Set(order.slice(at).map(({ part }) => part));
+  const begun = new Set(order.slice(0, at.value).map(({ part }) => part));
+  const present = order[at.value]?.part;
+  const next = new Set(order.slice(at.value + 1, at.value + 1 + NEXT).map(({ part }) => part));
+  const waiting = new Set(order.slice(at.value).map(({ part }) => part));
   return parts
     .filter(({ part }) => waiting.has(part.id) && (!begun.has(part.id) || part.id === present))
     .map(({ part, placed }) => ({
       id: part.id,
       d: partPath(placed),
       kind: part.id === present ? 'present' : next.has(part.id) ? 'next' : 'later',
+      strength: strengths.value.get(part.id) ?? 0,
     }));
 });
 </script>
@@ -35,7 +57,16 @@ const marks = computed(() => {
   <g class="chalk">
     <template v-for="mark in marks" :key="mark.id">
       <path v-if="mark.kind === 'present'" :d="mark.d" class="ground" />
-      <path :d="mark.d" :class="mark.kind" />
+      <path
+        :d="mark.d"
+        class="marked"
+        :data-marked="mark.id"
+        :stroke="ink"
+        :stroke-width="way.lineMm"
+        :stroke-dasharray="dashes"
+        :opacity="mark.strength"
+      />
+      <path v-if="mark.kind !== 'later'" :d="mark.d" :class="mark.kind" />
     </template>
   </g>
 </template>
@@ -43,15 +74,14 @@ const marks = computed(() => {
 <style scoped>
 path {
   fill: none;
-  vector-effect: non-scaling-stroke;
   stroke-linecap: round;
   stroke-linejoin: round;
   pointer-events: none;
 }
-.later {
-  stroke: #6a6478;
-  stroke-width: 1px;
-  opacity: 0.55;
+.ground,
+.present,
+.next {
+  vector-effect: non-scaling-stroke;
 }
 .next {
   stroke: #3a3550;

@@ -12,6 +12,7 @@ import { useKeyCross } from './useKeyCross.ts';
 import { useHoopPointer, type HoopShows } from './useHoopPointer.ts';
 import { usePainting } from '../picture/usePainting.ts';
 import { DRAWING_PENS, PEN_WORDS, usePen } from './usePen.ts';
+import { DAYLIGHT, LAMPLIGHT } from '../picture/light.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
 import { paintedPiece } from './paintedPiece.ts';
@@ -122,8 +123,11 @@ const scene = computed<Scene | null>(() => {
   }
   const only = props.show === 'stitches' ? (props.only ?? null) : new Set<string>();
   const { seeing } = selection;
-  const seen = seeing === 'daylight' || seeing === 'armsLength' ? undefined : (hex: string) => seenAs(hex, seeing);
-  return sceneOf(piece.value, workings.current, only, props.only ? selection.colourPicked : null, seen);
+  const by =
+    seeing === 'daylight' || seeing === 'armsLength'
+      ? undefined
+      : { seen: (hex: string) => seenAs(hex, seeing), light: seeing === 'lamp' ? LAMPLIGHT : DAYLIGHT };
+  return sceneOf(piece.value, workings.current, only, props.only ? selection.colourPicked : null, by);
 });
 /** At arm’s length the eye blurs what is fine. */
 const blur = computed(() =>

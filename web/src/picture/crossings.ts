@@ -7,6 +7,8 @@ interface Painted {
   /** Its way, `x, y` in pixels. */
   readonly points: readonly number[];
   readonly paint: () => void;
+  /** Paints just what of it lies near a place; null: it is painted whole, and cut. */
+  readonly paintNear: ((x: number, y: number, half: number) => void) | null;
 }
 
 /**
@@ -23,8 +25,8 @@ export class Crossings {
   ) {}
 
   /** Something was painted that later thread may go below. */
-  remember(points: readonly number[], paint: () => void): void {
-    if (this.width >= SEEN_FROM_PX) this.painted.push({ points, paint });
+  remember(points: readonly number[], paint: Painted['paint'], paintNear: Painted['paintNear'] = null): void {
+    if (this.width >= SEEN_FROM_PX) this.painted.push({ points, paint, paintNear });
   }
 
   /** The thread that is under way goes below what crosses this stretch. */
@@ -39,11 +41,16 @@ export class Crossings {
     for (const [x0, y0, x1, y1] of waiting) {
       const over = this.painted.filter(({ points }) => crosses(points, x0, y0, x1, y1));
       if (over.length === 0) continue;
+      const half = Math.max(width * 0.64, Math.hypot(x1 - x0, y1 - y0) * 0.45);
+      const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
+      if (over.every(({ paintNear }) => paintNear)) {
+        for (const { paintNear } of over) paintNear!(x, y, half);
+        continue;
+      }
       brush.save();
       brush.beginPath();
-      const half = Math.max(width * 0.64, Math.hypot(x1 - x0, y1 - y0) * 0.45);
       // Whole pixels: a clip that needs no soft edge is far quicker.
-      const [left, top] = [Math.round((x0 + x1) / 2 - half), Math.round((y0 + y1) / 2 - half)];
+      const [left, top] = [Math.round(x - half), Math.round(y - half)];
       brush.rect(left, top, Math.round(2 * half), Math.round(2 * half));
       brush.clip();
       for (const { paint } of over) paint();

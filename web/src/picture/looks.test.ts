@@ -10,6 +10,7 @@ import { withCanvas } from '../testing/canvas.ts';
 import type { Brush } from './brush.ts';
 import { paintCloth } from './paintCloth.ts';
 import { lensOf, paintPicture } from './paintPicture.ts';
+import { DAYLIGHT } from './light.ts';
 import type { PaintedThread } from './scene.ts';
 import { threadLook, type ThreadLook } from './threadLook.ts';
 
@@ -38,12 +39,19 @@ function block(kind: string, strands: number, angleDeg: number, look: ThreadLook
     recorder.up(-half * cos - aside * sin, -half * sin + aside * cos);
     recorder.down(half * cos - aside * sin, half * sin + aside * cos);
   }
-  return { pass, thread: { ...pass.threads[0]!, path: recorder.path() }, tones: look, lengths: null };
+  return {
+    pass,
+    thread: { ...pass.threads[0]!, path: recorder.path() },
+    tones: look,
+    lengths: null,
+    light: DAYLIGHT,
+    caster: 'runs',
+  };
 }
 
 function painted(threads: readonly PaintedThread[], pxPerMm = VIEW.pxPerMm): Uint8ClampedArray {
   const brush = createCanvas(SIZE.width, SIZE.height).getContext('2d');
-  const scene = { cloth: CLOTHS[0]!, clothColour: '#ffffff', threads, scraps: [], otherwise: null };
+  const scene = { cloth: CLOTHS[0]!, clothColour: '#ffffff', threads, light: DAYLIGHT, scraps: [], otherwise: null };
   for (const _ of paintPicture(brush as unknown as Brush, scene, { ...VIEW, pxPerMm }, SIZE, 'front'));
   return brush.getImageData(0, 0, SIZE.width, SIZE.height).data as unknown as Uint8ClampedArray;
 }

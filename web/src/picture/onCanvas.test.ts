@@ -9,8 +9,10 @@ import { USUAL_FACTORS, type PlannedPass } from '@junctura/core/work';
 import { beforeAll, describe, expect, it } from 'vitest';
 import type { Brush } from './brush.ts';
 import { Growth, type Sheet } from './growth.ts';
-import { paintPicture } from './paintPicture.ts';
+import { paintFront } from './paintPass.ts';
+import { lensOf, paintPicture } from './paintPicture.ts';
 import { looseScene } from './scene.ts';
+import { DAYLIGHT, LAMPLIGHT, type Light } from './light.ts';
 import { withCanvas } from '../testing/canvas.ts';
 
 const CLOTH = '#f4efe4';
@@ -173,7 +175,7 @@ describe('a picture that grows', () => {
   const threads = [1, 2, 3, 4, 5].map(
     (seed) => looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf(strewn(seed, 20, 14)))], THREAD).threads[0]!,
   );
-  const scene = { cloth: clothOf('felt')!, clothColour: CLOTH, threads, scraps: [], otherwise: null };
+  const scene = { cloth: clothOf('felt')!, clothColour: CLOTH, threads, light: DAYLIGHT, scraps: [], otherwise: null };
   const view = { centreX: 0, centreY: 0, pxPerMm: 5 };
   const sheet = (): Sheet => {
     const image = createCanvas(SIZE.width, SIZE.height);
@@ -189,23 +191,62 @@ describe('a picture that grows', () => {
     const growth = new Growth(scene, view, sheet);
     for (const place of [3, 1, 4, 5, 0, 2, 2.5, 1.25, 1]) {
       const whole = Math.floor(place);
-      const next = threads[whole];
       const stitches = Math.floor((place - whole) * 14);
-      const partly = next && { ...next, thread: { ...next.thread, path: firstOf(next.thread.path, stitches) } };
-      const shown = [...threads.slice(0, whole), ...(partly && stitches > 0 ? [partly] : [])];
       const once = sheet();
-      for (const _ of paintPicture(once.brush, { ...scene, threads: shown }, view, SIZE, 'front'));
+      for (const _ of paintPicture(once.brush, { ...scene, threads: threads.slice(0, whole) }, view, SIZE, 'front'));
+      if (stitches > 0)
+        for (const _ of paintFront(once.brush, threads[whole]!, lensOf(view, SIZE, false), { from: 0, to: stitches }));
       expect(Buffer.compare(grownTo(growth, place), pixelsOf(once)), `place ${place}`).toBe(0);
     }
   });
+});
 
-  function firstOf({ codes, xy, starts, shades }: StitchPath, stitches: number): StitchPath {
-    const moves = starts[stitches] ?? codes.length;
-    return {
-      codes: codes.slice(0, moves),
-      xy: xy.slice(0, 2 * moves),
-      starts: starts.slice(0, stitches),
-      shades: shades.slice(0, stitches),
+describe('the shade that thread throws', () => {
+  const pxPerMm = 8;
+  const thread = looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf([[0, -8, 0, 8]]))], THREAD).threads[0]!;
+
+  /** How far to the left and to the right of an upright thread the cloth is darker than at the edge of the picture, px. */
+  function shaded(light: Light, liftMm = 0): [left: number, right: number] {
+    const canvas = createCanvas(SIZE.width, SIZE.height);
+    const pass = { ...thread.pass, liftMm };
+    const scene = {
+      cloth: { ...clothOf('lawn')!, threadsPerCm: Infinity },
+      clothColour: CLOTH,
+      scraps: [],
+      otherwise: null,
     };
+    const threads = [{ ...thread, pass, light }];
+    const brush = canvas.getContext('2d') as unknown as Brush;
+    for (const _ of paintPicture(
+      brush,
+      { ...scene, light: { ...light, falloff: null }, threads },
+      { centreX: 0, centreY: 0, pxPerMm },
+      SIZE,
+      'front',
+    ));
+    const row = canvas.getContext('2d').getImageData(0, SIZE.height / 2, SIZE.width, 1).data;
+    const dark = Array.from({ length: SIZE.width }, (_, x) => row[4 * x]!).map((red) => red < row[0]! - 12);
+    return [SIZE.width / 2 - dark.indexOf(true), dark.lastIndexOf(true) + 1 - SIZE.width / 2];
   }
+
+  it('falls away from the light, further by a lamp and from what lies over padding', () => {
+    const half = (0.5 / 2) * pxPerMm;
+    const [left, right] = shaded(DAYLIGHT);
+    expect(left).toBeLessThan(half + 1.5);
+    expect(right).toBeGreaterThan(left);
+    expect(shaded(LAMPLIGHT)[1]).toBeGreaterThan(right + 1);
+    expect(shaded(DAYLIGHT, 0.8)[1]).toBeGreaterThan(right + 2);
+    expect(shaded(LAMPLIGHT)[0]).toBe(left);
+  });
+
+  it('is of light that grows weaker from the lamp on, and warmer', () => {
+    const canvas = createCanvas(SIZE.width, SIZE.height);
+    const scene = { ...looseScene(clothOf('felt')!, '#ffffff', [], THREAD), light: LAMPLIGHT };
+    const brush = canvas.getContext('2d') as unknown as Brush;
+    for (const _ of paintPicture(brush, scene, { centreX: 0, centreY: 0, pxPerMm: 0.8 }, SIZE, 'front'));
+    const at = (x: number, y: number): number[] => [...canvas.getContext('2d').getImageData(x, y, 1, 1).data];
+    const [near, far] = [at(40, 20), at(SIZE.width - 4, SIZE.height - 4)];
+    expect(near[0]).toBeGreaterThan(far[0]! + 30);
+    expect(far[0]! - far[2]!).toBeGreaterThan(near[0]! - near[2]! + 15);
+  });
 });

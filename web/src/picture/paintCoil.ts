@@ -1,6 +1,7 @@
 import { TONE_STEPS } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
-import { LIGHT_X, LIGHT_Y, paintLoop, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
+import { LIGHT_X, LIGHT_Y } from './light.ts';
+import { paintLoop, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
 import type { ThreadLook } from './threadLook.ts';
 
 export interface CoilShape {

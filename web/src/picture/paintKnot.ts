@@ -1,6 +1,7 @@
 import { TONE_STEPS } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
-import { LIGHT_X, LIGHT_Y, paintLoop } from './paintRun.ts';
+import { LIGHT_X, LIGHT_Y } from './light.ts';
+import { paintLoop } from './paintRun.ts';
 import type { ThreadLook } from './threadLook.ts';
 
 /** How a knot is wound. */

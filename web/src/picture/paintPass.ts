@@ -7,9 +7,10 @@ import {
   type StitchPath,
 } from '@junctura/core/stitches';
 import { through, type Brush, type Lens } from './brush.ts';
+import { castShade } from './castShade.ts';
 import { paintCoil } from './paintCoil.ts';
 import { paintKnot } from './paintKnot.ts';
-import { paintLoop } from './paintRun.ts';
+import { paintLoop, STRANDS_FROM_PX } from './paintRun.ts';
 import { Crossings } from './crossings.ts';
 import { RunBatch } from './runBatch.ts';
 import type { PaintedThread } from './scene.ts';
@@ -46,6 +47,7 @@ export function* paintFront(
   let wrap: { turns: number; coreMm: number; x: number; y: number } | null = null;
   let [x, y] = first > 0 ? lastPlace(thread.path, stretch!.from) : [0, 0];
   let lift = liftBefore(thread.path, first);
+  if (!stretch) castShade(brush, painted, lens);
   const crossings = codes.includes(Move.under) ? new Crossings(brush, width) : null;
   const finishLoop = (): void => {
     if (!loop) return;
@@ -86,10 +88,17 @@ export function* paintFront(
           const run = [toX(x), toY(y), toX(mx), toY(my)] as const;
           const isRaised = lift > 0;
           batch.add(...run, isRaised);
-          crossings?.remember(run, () => {
-            batch.add(...run, isRaised);
+          const repaint = (stretch: readonly [number, number, number, number]): void => {
+            batch.add(...stretch, isRaised);
             batch.flush();
-          });
+          };
+          // Strand by strand a stretch of a run would show ends that it has not.
+          const near = width < STRANDS_FROM_PX && !isRaised;
+          crossings?.remember(
+            run,
+            () => repaint(run),
+            near ? (atX, atY, half) => repaint(stretchNear(run, atX, atY, half)) : null,
+          );
         }
         wrap = null;
       }
@@ -125,6 +134,20 @@ export function* paintFront(
       tones,
     );
   }
+}
+
+/** What of a straight run lies near a place, px. */
+function stretchNear(
+  [x0, y0, x1, y1]: readonly [number, number, number, number],
+  x: number,
+  y: number,
+  half: number,
+): [number, number, number, number] {
+  const [wayX, wayY] = [x1 - x0, y1 - y0];
+  const length = Math.hypot(wayX, wayY) || 1;
+  const at = ((x - x0) * wayX + (y - y0) * wayY) / length;
+  const [from, to] = [Math.max(0, at - half) / length, Math.min(length, at + half) / length];
+  return [x0 + wayX * from, y0 + wayY * from, x0 + wayX * to, y0 + wayY * to];
 }
 
 /** How high thread lies over padding where a move begins, mm. */

@@ -1,4 +1,5 @@
 import type { Brush, Lens } from './brush.ts';
+import { LIGHT_X, LIGHT_Y } from './light.ts';
 import { paintCloth } from './paintCloth.ts';
 import { paintBack, paintFront } from './paintPass.ts';
 import { paintScrap } from './paintScrap.ts';
@@ -25,6 +26,22 @@ export function* paintPicture(brush: Brush, scene: Scene, view: View, size: Size
     }
   } else yield* paintWork(brush, scene, lens);
   brush.setTransform(1, 0, 0, 1, 0, 0);
+  if (scene.light.falloff) paintFalloff(brush, scene.light.falloff, lens);
+}
+
+/** So far from the middle of the cloth stands the lamp, and so far its light reaches, mm. */
+const LAMP = { fromMm: 90, reachMm: 260 } as const;
+
+/** The pool of light about a lamp: less of everything the further away it lies. */
+function paintFalloff(brush: Brush, [near, far]: readonly [string, string], { pxPerMm, offsetX, offsetY }: Lens): void {
+  const [x, y] = [(LIGHT_X * LAMP.fromMm - offsetX) * pxPerMm, (LIGHT_Y * LAMP.fromMm - offsetY) * pxPerMm];
+  const pool = brush.createRadialGradient(x, y, 0, x, y, LAMP.reachMm * pxPerMm);
+  pool.addColorStop(0.1, near);
+  pool.addColorStop(1, far);
+  brush.globalCompositeOperation = 'multiply';
+  brush.fillStyle = pool;
+  brush.fillRect(0, 0, brush.canvas.width, brush.canvas.height);
+  brush.globalCompositeOperation = 'source-over';
 }
 
 /** What lies on the cloth in front, from back to front: scraps, and threads. */

@@ -1,11 +1,8 @@
 import { TONE_STEPS } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
+import { LIGHT_X, LIGHT_Y } from './light.ts';
 import { StrandBrush } from './strandTexture.ts';
 import type { ThreadLook } from './threadLook.ts';
-
-/** From which way the light comes, across the cloth: from the upper left. */
-export const LIGHT_X = -0.55;
-export const LIGHT_Y = -0.83;
 
 /** Thread this wide on screen is drawn strand by strand, px. */
 export const STRANDS_FROM_PX = 6.5;
@@ -167,6 +164,11 @@ function paintShadow(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, d
   brush.stroke();
 }
 
+/** Thread this wide on screen is seen to end in a round, px. */
+export const ROUND_FROM_PX = 4;
+/** Loops this wide on screen have a line of light along them, px. */
+const LOOP_SHEEN_FROM_PX = 4.4;
+
 /** A held loop: a curve through points in pixels, painted as one thread. */
 export function paintLoop(
   brush: Brush,
@@ -189,7 +191,7 @@ export function paintLoop(
     brush.stroke();
   };
   brush.lineJoin = 'round';
-  brush.lineCap = 'round';
+  if (width >= ROUND_FROM_PX) brush.lineCap = 'round';
   if (width > 1.3) {
     brush.strokeStyle = tones.edge;
     brush.lineWidth = width;
@@ -199,7 +201,7 @@ export function paintLoop(
   brush.strokeStyle = tones.body[Math.max(1, Math.min(middle, TONE_STEPS - 2))]!;
   brush.lineWidth = width > 1.3 ? width * 0.8 : Math.max(width, 0.7);
   trace(0, 0);
-  if (width > 3) {
+  if (width > LOOP_SHEEN_FROM_PX) {
     brush.strokeStyle = tones.body[TONE_STEPS - 1]!;
     brush.lineWidth = width * 0.3;
     trace(LIGHT_X * width * 0.16, LIGHT_Y * width * 0.16);

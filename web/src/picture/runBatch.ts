@@ -1,12 +1,13 @@
 import { TONE_STEPS } from '@junctura/core/colour';
 import type { Brush } from './brush.ts';
-import { LIGHT_X, LIGHT_Y, paintStrands, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
+import { LIGHT_X, LIGHT_Y } from './light.ts';
+import { paintStrands, ROUND_FROM_PX, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
 import type { ThreadLook } from './threadLook.ts';
 
 /** So many runs of one tone are stroked together: enough to be quick, few enough that the order on top stays true. */
 const MOST_RUNS = 32;
 /** Widths of the laid thread in pixels from which more of it is drawn. */
-const DETAIL_PX = { edged: 1.6, sheen: 2.6, round: 3.2, strands: STRANDS_FROM_PX } as const;
+export const DETAIL_PX = { edged: 1.6, sheen: 2.6, round: ROUND_FROM_PX, strands: STRANDS_FROM_PX } as const;
 /** What shines less has no sheen. */
 const SHEEN_FROM = 0.3;
 /** How far round ends are drawn in, in widths: thread narrows where it dives into the cloth. */

@@ -7,6 +7,8 @@ import type { Plan } from '@junctura/core/thread';
 import type { Region } from '@junctura/core/geometry';
 import { type Piece, type Scrap, colourName, colourOf } from '@junctura/core/piece';
 import type { Brush, Lens } from './brush.ts';
+import { casterOf, type Caster } from './caster.ts';
+import { DAYLIGHT, type Light } from './light.ts';
 import { threadLook, ThreadLooks, type ThreadLook } from './threadLook.ts';
 
 /** A stretch of stitches that one length works, from one by its number to just before another. */
@@ -25,6 +27,8 @@ export interface PaintedThread {
   readonly tones: ThreadLook;
   /** What each length works of it; null: shown without its tails. */
   readonly lengths: readonly LengthStretch[] | null;
+  readonly light: Light;
+  readonly caster: Caster;
 }
 
 /** A scrap of cloth, or a printed area, to be painted. */
@@ -40,6 +44,7 @@ export interface PaintedScrap {
 export interface Scene {
   readonly cloth: Cloth;
   readonly clothColour: string;
+  readonly light: Light;
   readonly threads: readonly PaintedThread[];
   /** Cloth laid on and cloth that is printed, from back to front, each with the number of threads that are painted before it. */
   readonly scraps: readonly PaintedScrap[];
@@ -81,8 +86,21 @@ function lengthsOf({ work }: Plan, step: number, { usedMm, breaks }: WorkedThrea
 
 const asItIs = (hex: string): string => hex;
 
+/** How a piece is seen: what becomes of each colour, and the light in which it stands. */
+export interface SeenBy {
+  readonly seen: (hex: string) => string;
+  readonly light: Light;
+}
+const BY_DAY: SeenBy = { seen: asItIs, light: DAYLIGHT };
+
 /** A step as it is painted: its thread, or the portion of it that lies in one position of the hoop. */
-function paintedStep(piece: Piece, plan: Plan, step: number, looks: ThreadLooks): PaintedThread {
+function paintedStep(
+  piece: Piece,
+  plan: Plan,
+  step: number,
+  looks: ThreadLooks,
+  light: Light = DAYLIGHT,
+): PaintedThread {
   const own = plan.order[step]!;
   const planned = plan.parts[own.depth]!;
   const thread = threadOfStep(planned, own, piece.hoop, piece.positions)!;
@@ -92,20 +110,22 @@ function paintedStep(piece: Piece, plan: Plan, step: number, looks: ThreadLooks)
     thread,
     tones: looks.of(own.colour, pass.thread),
     lengths: lengthsOf(plan, step, thread),
+    light,
+    caster: casterOf(planned, planned.passes[own.layer]!, own),
   };
 }
 
 /**
  * @param only paint just these parts; null for all
  * @param onlyColour paint just what is worked in this colour; null for all
- * @param seen how each colour is seen: as it is, by a lamp …
+ * @param by how it is seen: by day, by a lamp …
  */
 export function sceneOf(
   piece: Piece,
   { plan }: Workings,
   only: ReadonlySet<string> | null = null,
   onlyColour: string | null = null,
-  seen: (hex: string) => string = asItIs,
+  { seen, light }: SeenBy = BY_DAY,
 ): Scene {
   const looks = new ThreadLooks(piece, seen);
   const { order } = plan;
@@ -123,7 +143,8 @@ export function sceneOf(
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: seen(piece.cloth.colour),
-    threads: shown.map((step) => paintedStep(piece, plan, step, looks)),
+    light,
+    threads: shown.map((step) => paintedStep(piece, plan, step, looks, light)),
     scraps: scrapsOf(piece, plan, seen, (depth) => shown.filter((step) => order[step]!.depth < depth).length),
     otherwise: null,
   };
@@ -136,6 +157,7 @@ export function growingScene(piece: Piece, { plan }: Workings, steps: readonly S
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: piece.cloth.colour,
+    light: DAYLIGHT,
     threads: steps.map(({ key }) => paintedStep(piece, plan, numbers.get(key)!, looks)),
     // Scraps are laid before anything is stitched.
     scraps: scrapsOf(piece, plan, asItIs, () => 0),
@@ -159,7 +181,7 @@ function scrapsOf(
 
 /** A picture of passes that belong to no piece, all in one colour. */
 export function looseScene(cloth: Cloth, clothColour: string, passes: readonly PlannedPass[], hex: string): Scene {
-  return { cloth, clothColour, threads: looseThreads(passes, hex), scraps: [], otherwise: null };
+  return { cloth, clothColour, light: DAYLIGHT, threads: looseThreads(passes, hex), scraps: [], otherwise: null };
 }
 
 /** Passes that belong to no part, in one colour. */
@@ -170,7 +192,7 @@ export function looseThreads(passes: readonly PlannedPass[], hex: string): Paint
       const pass = workedIn(own, thread);
       const tones = looks.get(pass.thread) ?? threadLook(hex, pass.thread);
       looks.set(pass.thread, tones);
-      return { pass, thread, tones, lengths: null };
+      return { pass, thread, tones, lengths: null, light: DAYLIGHT, caster: 'runs' };
     }),
   );
 }

@@ -15,6 +15,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   9: { name: 'keepSizes', up: keepSizes },
   10: { name: 'paintFromPictures', up: paintFromPictures },
   11: { name: 'setOutlinesIn', up: setOutlinesIn },
+  12: { name: 'sayWhatRingsAre', up: sayWhatRingsAre },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -179,6 +180,12 @@ function setOutlinesIn(data: Data): Data {
   };
   const parts = Array.isArray(drawing['parts']) ? drawing['parts'].map(set) : drawing['parts'];
   return { ...data, drawing: { ...drawing, parts } };
+}
+
+/** Version 12: what the ring is made of. */
+function sayWhatRingsAre(data: Data): Data {
+  const hoop = data['hoop'];
+  return { ...data, hoop: typeof hoop === 'object' && hoop !== null ? { ring: 'wood', ...hoop } : hoop };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

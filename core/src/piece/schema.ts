@@ -19,7 +19,7 @@ import { scrapSchema } from './scrap.ts';
 import { finishSchema, USUAL_FINISH } from './finish.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 11;
+export const PIECE_VERSION = 12;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -302,6 +302,7 @@ export const pieceSchema = z
         shortMm: z.number().min(HOOP_RANGE_MM.min).max(HOOP_RANGE_MM.max).nullable(),
         airMm: z.number().min(0).max(100),
         bound: z.boolean(),
+        ring: z.enum(['wood', 'plastic']),
         /** What a circle drawn on the mounted cloth measures, up and down and across; null: not measured. */
         warp: z.strictObject({ drawnMm: z.number().min(10).max(600), uprightMm: warpMm, acrossMm: warpMm }).nullable(),
       })
@@ -428,9 +429,9 @@ export function newColour(colour: Pick<PaletteColour, 'id' | 'hex'> & Partial<Pa
   return { role: '', shade: null, second: null, lot: null, ...colour };
 }
 
-/** A hoop of a size, bare, round, not yet measured. */
+/** A wooden hoop of a size, bare, round, not yet measured. */
 export function plainHoop(nominalMm: number, airMm: number): Hoop {
-  return { nominalMm, shortMm: null, airMm, bound: false, warp: null };
+  return { nominalMm, shortMm: null, airMm, bound: false, ring: 'wood', warp: null };
 }
 
 /** How most people order their work. */

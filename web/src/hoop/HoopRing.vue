@@ -1,19 +1,25 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { hoopNeeds } from '@junctura/core/materials';
+import type { Hoop } from '@junctura/core/piece';
+import { computed, useId } from 'vue';
+import { looseCloth } from './clothFolds.ts';
 import { ringBands, ringMm, SCREW, TAPE_TURN_MM } from '../picture/ringShape.ts';
 
-/** The wooden hoop around the cloth: two rings and a screw; without a hoop, the cut edge of the cloth. */
+/** The hoop around the cloth: two rings and a screw; without a hoop, the cut edge of the cloth. */
 const props = defineProps<{
   innerMm: number | null;
   reachMm: number;
   shortMm?: number | null;
-  /** Whether tape is wound round the inner ring. */
-  bound?: boolean;
+  /** What the ring is made of, and whether it is bound; a bare one of wood where nothing is said. */
+  hoop?: Hoop | null;
+  /** The colour of the cloth where it is seen to fall outside the ring; nothing of it where nothing is said. */
+  cloth?: string | undefined;
   /** The colour of what lies about it; the table's where nothing is said. */
   around?: string | undefined;
 }>();
 
 const FAR = 4000;
+const id = useId();
 const inner = computed(() => (props.innerMm ?? 0) / 2);
 const short = computed(() => (props.shortMm ?? props.innerMm ?? 0) / 2);
 const ring = computed(() => ringMm(inner.value));
@@ -28,15 +34,30 @@ const outside = computed(() => {
   const low = r - inner.value + short.value;
   return `${big}M${-r} 0A${r} ${low} 0 1 0 ${r} 0A${r} ${low} 0 1 0 ${-r} 0Z`;
 });
+const made = computed(() => ({ ring: props.hoop?.ring ?? 'wood', bound: props.hoop?.bound ?? false }) as const);
+/** The cloth outside the ring, as large as it is cut for this hoop. */
+const loose = computed(() => {
+  if (!props.cloth || !props.hoop || props.innerMm === null) return null;
+  const { clothAcrossMm, clothUprightMm } = hoopNeeds(props.hoop, [0, 0]);
+  return looseCloth([outer.value, outer.value - inner.value + short.value], [clothAcrossMm / 2, clothUprightMm / 2]);
+});
 </script>
 
 <template>
   <g class="hoop-ring">
     <path :d="outside" class="table" :style="{ fill: around }" fill-rule="evenodd" />
-    <g v-if="innerMm !== null" fill="none">
+    <g v-if="loose" class="loose" :clip-path="`url(#${id})`" :style="{ '--cloth': cloth }">
+      <clipPath :id="id"><path :d="outside" clip-rule="evenodd" /></clipPath>
+      <path :d="loose.edge" class="under" transform="translate(1.2 1.8)" />
+      <path :d="loose.edge" class="cloth" :style="{ fill: cloth }" />
+      <g class="folds">
+        <path v-for="({ d, isLit }, i) in loose.folds" :key="i" :d="d" :class="isLit ? 'lit' : 'dim'" />
+      </g>
+    </g>
+    <g v-if="innerMm !== null" fill="none" :class="made.ring">
       <ellipse :rx="inner + ring * 0.5" :ry="short + ring * 0.5" class="shade" :stroke-width="ring * 1.5" />
       <ellipse
-        v-for="{ tone, out, width } in ringBands(bound)"
+        v-for="{ tone, out, width } in ringBands(made)"
         :key="`${tone} ${out}`"
         :rx="inner + ring * out"
         :ry="short + ring * out"
@@ -44,7 +65,7 @@ const outside = computed(() => {
         :stroke-width="ring * width"
       />
       <ellipse
-        v-if="bound"
+        v-if="made.bound"
         :rx="inner + ring * 0.26"
         :ry="short + ring * 0.26"
         class="turns"
@@ -71,6 +92,26 @@ const outside = computed(() => {
 <style scoped>
 .hoop-ring {
   pointer-events: none;
+}
+.plastic {
+  --wood: #8fb3a8;
+  --wood-light: #d9ebe4;
+  --wood-dark: #5f8379;
+}
+.under {
+  fill: rgb(50 35 10 / 16%);
+}
+/* Softer than their outlines: cloth has no edge where it folds. */
+.folds {
+  filter: blur(0.9px);
+}
+.lit {
+  fill: color-mix(in srgb, var(--cloth) 78%, white);
+  opacity: 0.5;
+}
+.dim {
+  fill: color-mix(in srgb, var(--cloth) 80%, #2b2013);
+  opacity: 0.45;
 }
 .table {
   fill: var(--linen-deep);

@@ -229,7 +229,8 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
         v-if="!isFinished || finished?.isHooped"
         :inner-mm="innerMm"
         :short-mm="shortMm"
-        :bound="opened.piece.hoop?.bound ?? false"
+        :hoop="opened.piece.hoop"
+        :cloth="isFinished ? undefined : opened.piece.cloth.colour"
         :reach-mm="reachMm"
         :around="finished?.ground.colour"
       />

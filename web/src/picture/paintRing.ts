@@ -51,7 +51,7 @@ export function paintRing(brush: Brush, hoop: Hoop, lens: Lens, tones: RingTones
     brush.stroke();
   };
   band('rgba(50, 35, 10, 0.16)', -0.14, 0.3);
-  for (const { tone, out, width } of ringBands(hoop.bound)) {
+  for (const { tone, out, width } of ringBands(hoop)) {
     brush.globalAlpha = tone === 'grain' ? GRAIN_ALPHA : 1;
     band(tones[tone === 'grain' ? 'dark' : tone], out, width);
   }

@@ -1,3 +1,5 @@
+import type { Hoop } from '@junctura/core/piece';
+
 /** What the bands of a ring are made of. */
 export type RingTone = 'wood' | 'light' | 'dark' | 'tape' | 'grain';
 
@@ -23,8 +25,27 @@ const OUTER: readonly RingBand[] = [
   ...grain([0.84, 0.92]),
 ];
 
+/** A ring of plastic is moulded: no grain, a lip inside, a sharp line of light along its round. */
+const MOULDED: readonly RingBand[] = [
+  { tone: 'dark', out: 0.51, width: 0.05 },
+  { tone: 'wood', out: 0.77, width: 0.46 },
+  { tone: 'dark', out: 0.97, width: 0.05 },
+  { tone: 'light', out: 0.7, width: 0.05 },
+  { tone: 'light', out: 0.62, width: 0.03 },
+];
+
 /** The inner ring, bare or under its tape, and the outer one, in the order in which they are laid. */
-export function ringBands(isBound: boolean): readonly RingBand[] {
+export function ringBands({ ring, bound: isBound }: Pick<Hoop, 'ring' | 'bound'>): readonly RingBand[] {
+  if (ring === 'plastic') {
+    const inner: RingBand[] = isBound
+      ? [{ tone: 'tape', out: 0.26, width: 0.52 }]
+      : [
+          { tone: 'wood', out: 0.26, width: 0.52 },
+          { tone: 'light', out: 0.06, width: 0.05 },
+          { tone: 'dark', out: 0.16, width: 0.03 },
+        ];
+    return [...inner, ...MOULDED];
+  }
   if (isBound) return [{ tone: 'tape', out: 0.26, width: 0.52 }, ...OUTER];
   return [
     { tone: 'wood', out: 0.26, width: 0.52 },

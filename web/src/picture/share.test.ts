@@ -9,7 +9,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { withCanvas } from '../testing/canvas.ts';
 import type { Brush } from './brush.ts';
 import { CARD_SIZES, paintCard, type CardShape } from './shareCard.ts';
-import { paintShown, viewOfAll, WOOD, type Showing } from './shownPiece.ts';
+import { paintShown, RING_TONES, viewOfAll, WOOD, type Showing } from './shownPiece.ts';
 
 const SIDE = 400;
 let piece: Piece;
@@ -58,7 +58,7 @@ describe('a picture to be shown', () => {
     expect(alone[3]).toBe(0);
   });
 
-  it('shows wood where the rings are, round and oval, and tape where they are bound', () => {
+  it('shows wood or plastic where the rings are, round and oval, and tape where they are bound', () => {
     for (const hoop of [plainHoop(150, 12), { ...plainHoop(150, 12), shortMm: 110 }]) {
       const own = { ...piece, hoop };
       const showing = { ring: true, cloth: true };
@@ -66,6 +66,7 @@ describe('a picture to be shown', () => {
       const [a, b] = innerHalvesMm(hoop);
       const ring = Math.max(3.4, a * 0.075);
       const [bare, bound] = [shown(showing, own), shown(showing, { ...own, hoop: { ...hoop, bound: true } })];
+      const plastic = shown(showing, { ...own, hoop: { ...hoop, ring: 'plastic' } });
       const out = 0.36 * ring;
       for (const [x, y] of [
         [a + out, 0],
@@ -75,6 +76,7 @@ describe('a picture to be shown', () => {
         const at = [SIDE / 2 + x * pxPerMm, SIDE / 2 + y * pxPerMm] as const;
         expect(isLike(bare, ...at, WOOD.wood, 30)).toBe(true);
         expect(isLike(bound, ...at, WOOD.wood, 30)).toBe(false);
+        expect(isLike(plastic, ...at, RING_TONES.plastic.wood, 30)).toBe(true);
       }
     }
   });

@@ -1,6 +1,6 @@
 import type { Workings } from '@junctura/core/advice';
 import { pictureCircle } from '@junctura/core/paper';
-import type { Piece } from '@junctura/core/piece';
+import type { Hoop, Piece } from '@junctura/core/piece';
 import type { Brush, Lens } from './brush.ts';
 import { lensOf, paintPicture, paintWork } from './paintPicture.ts';
 import { clipToHoop, paintRing, ringReachMm, type RingTones } from './paintRing.ts';
@@ -20,6 +20,11 @@ export const WOOD: RingTones = {
   brass: '#b79a4a',
   tape: '#f2ecdf',
 };
+
+/** Sea-green plastic, its screw of brass like any other. */
+const PLASTIC: RingTones = { ...WOOD, wood: '#8fb3a8', light: '#d9ebe4', dark: '#5f8379' };
+
+export const RING_TONES: Readonly<Record<Hoop['ring'], RingTones>> = { wood: WOOD, plastic: PLASTIC };
 
 /** The view that shows all of a piece in a square of so many pixels to a side. */
 export function viewOfAll(piece: Piece, { plan }: Workings, pixels: number, showing: Showing): View {
@@ -49,7 +54,7 @@ export function* paintShown(
 /** The ring about what is painted, where it is shown. */
 export function frame(brush: Brush, { hoop }: Piece, lens: Lens, { ring }: Showing): void {
   brush.setTransform(1, 0, 0, 1, 0, 0);
-  if (hoop && ring) paintRing(brush, hoop, lens, WOOD);
+  if (hoop && ring) paintRing(brush, hoop, lens, RING_TONES[hoop.ring]);
 }
 
 function withoutCloth(scene: Scene): Scene {

@@ -85,7 +85,12 @@ watch([() => work.present?.key, size, isWhole, () => workings.current], show, { 
     <span class="turned" :style="{ transform: `rotate(${props.turnDeg}deg)` }">
       <GrowingPicture :view="view" :size="size" :steps="work.steps" :place="work.place" />
       <svg :viewBox="viewBox" aria-hidden="true">
-        <HoopRing :inner-mm="innerMm" :reach-mm="reachMm" />
+        <HoopRing
+          :inner-mm="innerMm"
+          :reach-mm="reachMm"
+          :hoop="opened.piece.hoop"
+          :cloth="opened.piece.cloth.colour"
+        />
         <ChalkOverlay :steps="work.steps" :place="work.place" />
       </svg>
     </span>

@@ -4,11 +4,16 @@ import { formatLength } from '@junctura/core/measure';
 import type { Hoop } from '@junctura/core/piece';
 import { NCheckbox } from 'naive-ui';
 import { computed } from 'vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
 import { useSettings } from '../../session/settings.ts';
 
 /** What the hoop takes of cloth, tape and gathering thread, with the cut drawn to its grain. */
 const props = defineProps<{ hoop: Hoop; spread: readonly [number, number] }>();
-const emit = defineEmits<{ bound: [bound: boolean] }>();
+const emit = defineEmits<{ bound: [bound: boolean]; ring: [ring: Hoop['ring']] }>();
+const RINGS: { value: Hoop['ring']; label: string }[] = [
+  { value: 'wood', label: 'Wood' },
+  { value: 'plastic', label: 'Plastic' },
+];
 const settings = useSettings();
 const needs = computed(() => hoopNeeds(props.hoop, [...props.spread]));
 const rings = computed(() => outerHalvesMm(props.hoop));
@@ -41,6 +46,7 @@ const box = computed(() => {
       <dd class="figure">{{ length(needs.gatheringMm) }}</dd>
     </dl>
   </div>
+  <ChoiceField label="The ring is of" :value="hoop.ring" :options="RINGS" @change="emit('ring', $event)" />
   <div class="binding">
     <NCheckbox :checked="hoop.bound" @update:checked="(bound: boolean) => emit('bound', bound)"
       >Bind both rings</NCheckbox

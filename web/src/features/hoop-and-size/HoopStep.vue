@@ -293,6 +293,7 @@ const isComparing = ref(false);
       :hoop="hoop"
       :spread="spread"
       @bound="(bound) => changeHoop({ bound }, bound ? 'Bind the ring' : 'Leave the ring bare')"
+      @ring="(ring) => changeHoop({ ring }, `Take a ring of ${ring}`)"
     />
     <WarpCheck v-if="hoop" :warp="hoop.warp" @measured="(warp) => changeHoop({ warp }, 'Check the warp')" />
     <HoopComparison v-if="isComparing" @close="isComparing = false" />

@@ -1,10 +1,16 @@
 import { innerHalvesMm, type HoopSize } from '../materials/index.ts';
+import type { Hoop, Piece } from '../piece/index.ts';
 
 /** The middles of a hoop on the cloth: where none are set, one in the middle. */
 export function positionsOf(piece: {
   readonly positions: readonly (readonly [number, number])[];
 }): readonly (readonly [number, number])[] {
   return piece.positions.length > 0 ? piece.positions : [[0, 0]];
+}
+
+/** The hoop about all of a piece; null where it has none, or is moved from position to position. */
+export function hoopAboutAll({ hoop, positions }: Pick<Piece, 'hoop' | 'positions'>): Hoop | null {
+  return positions.length > 1 ? null : hoop;
 }
 
 /** How far the positions of a hoop lie apart, across and up and down, mm. */

@@ -12,7 +12,7 @@ export {
   type Room,
 } from './fit.ts';
 export { isTooLarge, LARGEST_PART_MM } from './shapeCutter.ts';
-export { clearInHoopMm, insideEllipseMm, positionsOf, spreadOfPositions } from './hoopRoom.ts';
+export { clearInHoopMm, hoopAboutAll, insideEllipseMm, positionsOf, spreadOfPositions } from './hoopRoom.ts';
 export { groupLikeParts } from './likeParts.ts';
 export { circleAround, designCircle, designPoints } from './designCircle.ts';
 export {

@@ -4,7 +4,7 @@ import { SaxesParser } from 'saxes';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
 import { readPiece } from '../piece/index.ts';
-import { ownHand, pictureSvg, practiceSheet, practiceTargets, SHEETS } from './index.ts';
+import { ownHand, pictureCircle, pictureSvg, practiceSheet, practiceTargets, SHEETS } from './index.ts';
 
 describe('the picture as SVG', () => {
   it('is sound XML at true size, with every part, pass and run of thread', () => {
@@ -29,6 +29,30 @@ describe('the picture as SVG', () => {
     );
     expect(counts.get('path')!).toBeGreaterThan(plan.totals.stitches);
     expect(svg).toContain('width="144mm"');
+  });
+});
+
+describe('what a picture shows', () => {
+  it('is all of a piece that no one hoop holds, and what is in the ring of one that does', () => {
+    const read = readPiece(
+      readFileSync(new URL('../../../demo/pieces/seed-head-cloth.junctura.json', import.meta.url), 'utf8'),
+    );
+    if (!read.ok) throw new Error(read.problem);
+    const piece = read.value;
+    const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+    const { x, y, r } = pictureCircle(piece, plan);
+    for (const { placed } of plan.parts) {
+      const { minX, minY, maxX, maxY } = placed.box!;
+      for (const [px, py] of [
+        [minX, minY],
+        [maxX, minY],
+        [minX, maxY],
+        [maxX, maxY],
+      ] as const) {
+        expect(Math.hypot(px - x, py - y)).toBeLessThan(r);
+      }
+    }
+    expect(pictureCircle({ ...piece, positions: [] }, plan).r).toBeLessThan(100);
   });
 });
 

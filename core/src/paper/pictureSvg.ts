@@ -1,7 +1,7 @@
 import { workedIn, type PlannedPass, type WorkedThread } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { threadTones } from '../colour/index.ts';
-import { escapedXml } from '../drawing/index.ts';
+import { escapedXml, hoopAboutAll } from '../drawing/index.ts';
 import type { Circle } from '../geometry/index.ts';
 import { innerDiameterMm } from '../materials/index.ts';
 import { type Piece, colourName } from '../piece/index.ts';
@@ -17,8 +17,9 @@ const BODY = 0.78;
 /** A coil is as wide as its core and the thread wound round it, in bundles. */
 const COIL_WIDTHS = 2.1;
 
-/** What a picture that is taken away shows: the inside of the ring, or the design with some air. */
-export function pictureCircle({ hoop }: Piece, { design: { circle } }: Plan): Circle {
+/** What a picture that is taken away shows: the inside of the ring, or where none holds all of it the design with some air. */
+export function pictureCircle(piece: Piece, { design: { circle } }: Plan): Circle {
+  const hoop = hoopAboutAll(piece);
   if (hoop) return { x: 0, y: 0, r: innerDiameterMm(hoop.nominalMm) / 2 };
   return { x: circle?.x ?? 0, y: circle?.y ?? 0, r: (circle?.r ?? LEAST_MM) + AIR_MM };
 }

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import type { PlannedPart } from '@junctura/core/work';
 import { computed } from 'vue';
+import { useOpenedPiece } from '../session/openedPiece.ts';
 import { partPath } from './usePartPaths.ts';
 
-/** The shape of a part in its colour, as small as a row of a list. */
+/** The shape of a part in its colour on its cloth, as small as a row of a list. */
 const props = defineProps<{ planned: PlannedPart; hex: string }>();
+const opened = useOpenedPiece();
 /** What is smaller than this is not blown up further, mm. */
 const LEAST_MM = 2;
-const ROOM = 1.15;
+const ROOM = 1.3;
 const view = computed(() => {
   const { minX, minY, maxX, maxY } = props.planned.placed.box ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 };
   const size = Math.max(maxX - minX, maxY - minY, LEAST_MM) * ROOM;
@@ -16,7 +18,7 @@ const view = computed(() => {
 </script>
 
 <template>
-  <svg :viewBox="view" class="shape" aria-hidden="true">
+  <svg :viewBox="view" class="shape" :style="{ background: opened.piece.cloth.colour }" aria-hidden="true">
     <path
       :d="partPath(planned.placed)"
       fill-rule="evenodd"
@@ -31,6 +33,7 @@ const view = computed(() => {
   width: 34px;
   height: 34px;
   flex: none;
+  border-radius: 5px;
 }
 path {
   stroke-width: 1.6px;

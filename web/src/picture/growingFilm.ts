@@ -1,4 +1,5 @@
 import type { Workings } from '@junctura/core/advice';
+import { hoopAboutAll } from '@junctura/core/drawing';
 import type { Piece } from '@junctura/core/piece';
 import { Growth, type Sheet } from './growth.ts';
 import { lensOf } from './paintPicture.ts';
@@ -52,7 +53,8 @@ export async function growingFilm(
     brush.fillStyle = GROUND;
     brush.fillRect(0, 0, SIDE_PX, SIDE_PX);
     brush.save();
-    if (piece.hoop) clipToHoop(brush, piece.hoop, lens);
+    const hoop = hoopAboutAll(piece);
+    if (hoop) clipToHoop(brush, hoop, lens);
     brush.drawImage(growth.sheet.image, 0, 0);
     brush.restore();
     frame(brush, piece, lens, SHOWING);

@@ -1,4 +1,5 @@
 import type { Workings } from '@junctura/core/advice';
+import { hoopAboutAll } from '@junctura/core/drawing';
 import { pictureCircle } from '@junctura/core/paper';
 import type { Hoop, Piece } from '@junctura/core/piece';
 import type { Brush, Lens } from './brush.ts';
@@ -29,7 +30,8 @@ export const RING_TONES: Readonly<Record<Hoop['ring'], RingTones>> = { wood: WOO
 /** The view that shows all of a piece in a square of so many pixels to a side. */
 export function viewOfAll(piece: Piece, { plan }: Workings, pixels: number, showing: Showing): View {
   const { x, y, r } = pictureCircle(piece, plan);
-  const reachMm = piece.hoop && showing.ring ? ringReachMm(piece.hoop) : r;
+  const hoop = hoopAboutAll(piece);
+  const reachMm = hoop && showing.ring ? ringReachMm(hoop) : r;
   return { centreX: x, centreY: y, pxPerMm: pixels / (2 * reachMm) };
 }
 
@@ -45,14 +47,16 @@ export function* paintShown(
   const lens = lensOf(view, size, false);
   const scene = sceneOf(piece, workings);
   brush.save();
-  if (piece.hoop && showing.ring) clipToHoop(brush, piece.hoop, lens);
+  const hoop = hoopAboutAll(piece);
+  if (hoop && showing.ring) clipToHoop(brush, hoop, lens);
   yield* paintPicture(brush, showing.cloth ? scene : withoutCloth(scene), view, size, 'front');
   brush.restore();
   frame(brush, piece, lens, showing);
 }
 
 /** The ring about what is painted, where it is shown. */
-export function frame(brush: Brush, { hoop }: Piece, lens: Lens, { ring }: Showing): void {
+export function frame(brush: Brush, piece: Piece, lens: Lens, { ring }: Showing): void {
+  const hoop = hoopAboutAll(piece);
   brush.setTransform(1, 0, 0, 1, 0, 0);
   if (hoop && ring) paintRing(brush, hoop, lens, RING_TONES[hoop.ring]);
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoopAboutAll } from '@junctura/core/drawing';
 import { innerDiameterMm } from '@junctura/core/materials';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
@@ -21,9 +22,10 @@ const frame = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(frame);
 const size = computed(() => ({ width: width.value, height: height.value }));
 
-const innerMm = computed(() =>
-  opened.piece.hoop && opened.piece.positions.length < 2 ? innerDiameterMm(opened.piece.hoop.nominalMm) : null,
-);
+const innerMm = computed(() => {
+  const hoop = hoopAboutAll(opened.piece);
+  return hoop && innerDiameterMm(hoop.nominalMm);
+});
 const reachMm = computed(() => {
   if (innerMm.value !== null) return (innerMm.value / 2) * 1.1;
   const circle = work.plan?.design.circle;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoopAboutAll } from '@junctura/core/drawing';
 import { formatDurationRange, formatLength, formatThread, plural } from '@junctura/core/measure';
 import { NButton, NCheckbox, NProgress, NRadioButton, NRadioGroup } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
@@ -139,7 +140,9 @@ async function save(): Promise<void> {
         <template v-if="what === 'picture'">
           <p class="small soft">300 dots to the inch, at true size when it is printed.</p>
           <NCheckbox v-model:checked="hasCloth">With its cloth; else it is transparent</NCheckbox>
-          <NCheckbox v-if="opened.piece.hoop" v-model:checked="hasRing" :disabled="!hasCloth">With its hoop</NCheckbox>
+          <NCheckbox v-if="hoopAboutAll(opened.piece)" v-model:checked="hasRing" :disabled="!hasCloth"
+            >With its hoop</NCheckbox
+          >
         </template>
         <p v-else-if="what === 'film'" class="small soft">
           {{

@@ -9,6 +9,7 @@ import { benchPicture, benchReading, benchTrials } from './intake.ts';
 import { benchOrder } from './order.ts';
 import { benchNeedlePainting } from './needlePainting.ts';
 import { benchPainting } from './painting.ts';
+import { benchPictureMemory } from './pictureMemory.ts';
 import { benchGrowth, benchManyParts, benchMemory, benchPlanning } from './planning.ts';
 import { benchPhone } from './phone.ts';
 import { benchProposing } from './proposing.ts';
@@ -37,6 +38,7 @@ const DEMOS = [
 /** What is measured, each in a process of its own, so that none finds the other's warm code or full memory. */
 const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   memory: benchMemory,
+  sheets: () => benchPictureMemory(demo('rock-pool')),
   pool: () => benchPlanning(demo('rock-pool')),
   kite: () => benchPlanning(demo('kite')),
   growth: benchGrowth,

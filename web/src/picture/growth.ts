@@ -13,8 +13,9 @@ export interface Sheet extends Size {
   readonly image: CanvasImageSource;
 }
 
-/** So many earlier states are kept, to go back to. */
-const MOST_KEPT = 12;
+/** So many earlier states are kept at most, to go back to, and so much of memory is given to them: fewer where the picture is large. */
+const KEPT = { most: 8, least: 2, bytes: 100_000_000 } as const;
+const BYTES_A_PIXEL = 4;
 
 /**
  * A picture that grows step by step in the order of work, and shrinks again: going on paints only what is new, going back begins from a state
@@ -43,7 +44,10 @@ export class Growth {
     this.whole = makeSheet();
     this.partly = makeSheet();
     this.lens = lensOf(view, this.whole, false);
-    this.keepEvery = Math.max(1, Math.ceil(scene.threads.length / MOST_KEPT));
+    const bytes = this.whole.width * this.whole.height * BYTES_A_PIXEL;
+    const kept = Math.min(KEPT.most, Math.max(KEPT.least, Math.floor(KEPT.bytes / bytes)));
+    // What is kept of bare cloth is one of them.
+    this.keepEvery = Math.max(1, Math.ceil(scene.threads.length / (kept - 1)));
     paintCloth(this.whole.brush, scene.cloth, scene.clothColour, this.lens);
     for (const scrap of scene.scraps) paintScrap(this.whole.brush, scrap, this.lens);
     this.keep();

@@ -201,6 +201,39 @@ describe('a picture that grows', () => {
   });
 });
 
+describe('what a picture that grows keeps', () => {
+  it.each([
+    [300, 300],
+    [1170, 1200],
+    [3840, 2160],
+  ])('is at most eight states, in a hundred megabytes (%i by %i)', (width, height) => {
+    const threads = Array.from(
+      { length: 40 },
+      (_, seed) => looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf(strewn(seed, 20, 14)))], THREAD).threads[0]!,
+    );
+    const scene = {
+      cloth: clothOf('felt')!,
+      clothColour: CLOTH,
+      threads,
+      light: DAYLIGHT,
+      scraps: [],
+      otherwise: null,
+    };
+    let sheets = 0;
+    const growth = new Growth(scene, { centreX: 0, centreY: 0, pxPerMm: 2 }, () => {
+      sheets++;
+      // What is reckoned with is the size that it says, not what is painted on.
+      const image = createCanvas(8, 8);
+      return { width, height, image: image as never, brush: image.getContext('2d') as unknown as Brush };
+    });
+    for (const _ of growth.towards(() => threads.length));
+    const kept = sheets - 2;
+    expect(kept).toBeLessThanOrEqual(8);
+    expect(kept * width * height * 4).toBeLessThanOrEqual(100e6);
+    expect(kept).toBeGreaterThan(1);
+  });
+});
+
 describe('the shade that thread throws', () => {
   const pxPerMm = 8;
   const thread = looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf([[0, -8, 0, 8]]))], THREAD).threads[0]!;

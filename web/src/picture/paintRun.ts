@@ -42,7 +42,10 @@ export function paintStrands(brush: Brush, run: Run, tones: ThreadLook, isRaised
   const pinched = Math.min(length * 0.3, width * 0.9);
   brush.lineCap = 'round';
   paintShadow(brush, run, dx, dy, pinched);
-  if (width >= HOLES_FROM_PX) paintHoles(brush, run, dx, dy);
+  if (width >= HOLES_FROM_PX) {
+    paintPull(brush, run, dx, dy);
+    paintHoles(brush, run, dx, dy);
+  }
   const isLitAbove = dx * LIGHT_Y - dy * LIGHT_X < 0;
   const threads = (tones.strands ?? [tones]).map(
     (look) => new StrandBrush(brush, look, toneOf(dx, dy), strand * OVERLAP[look.twist], isLitAbove),
@@ -151,6 +154,36 @@ function paintHoles(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, dy
     brush.ellipse(hx, hy, width * 0.36, width * 0.3, 0, 0, 2 * Math.PI);
   }
   brush.fill();
+}
+
+/** A pull in the cloth reaches so far beyond a hole, and is so wide there, in widths. */
+const PULL = { reach: 0.85, half: 0.3 } as const;
+
+/** Thread draws the cloth towards itself: beyond each hole it stands up in a little ridge, lit on one side. */
+function paintPull(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, dy: number): void {
+  const [reach, half] = [width * PULL.reach, width * PULL.half];
+  // The side that faces the light.
+  const lit = -dy * LIGHT_X + dx * LIGHT_Y > 0 ? 1 : -1;
+  for (const [style, side] of [
+    ['rgba(26, 18, 10, 0.09)', -lit],
+    ['rgba(255, 255, 255, 0.2)', lit],
+  ] as const) {
+    brush.fillStyle = style;
+    brush.beginPath();
+    for (const [x, y, way] of [
+      [x0, y0, -1],
+      [x1, y1, 1],
+    ] as const) {
+      brush.moveTo(x, y);
+      brush.quadraticCurveTo(
+        x + dx * way * reach * 0.4 - dy * side * half,
+        y + dy * way * reach * 0.4 + dx * side * half,
+        x + dx * way * reach,
+        y + dy * way * reach,
+      );
+    }
+    brush.fill();
+  }
 }
 
 /** Thread stands off the cloth: a soft shade on the side away from the light. */

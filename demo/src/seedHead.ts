@@ -73,7 +73,7 @@ function inMatt(stitch: Pass['stitch'], more: Partial<Pass> = {}): Pass {
 
 function passesOf(id: string): Pass[] | null {
   if (id === 'border') return [inMatt('cable-chain')];
-  if (id.startsWith('stem')) return [inMatt('stem')];
+  if (id.startsWith('stem')) return [inMatt('chain')];
   if (id.startsWith('rays')) return [inMatt('stem')];
   if (id.startsWith('seeds')) return [inMatt('colonial')];
   if (id.startsWith('heart')) return [inMatt('satin-padded', { angleDeg: 45 })];

@@ -1,6 +1,6 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { channelsOf, deltaE, hexOf, labOf } from '@junctura/core/colour';
-import { CLOTHS, strandChoices, THREAD_KINDS, threadKind, type Cloth } from '@junctura/core/materials';
+import { CLOTHS, clothOf, strandChoices, THREAD_KINDS, threadKind, type Cloth } from '@junctura/core/materials';
 import { MoveRecorder } from '@junctura/core/stitches';
 import { emptyPiece, plainPass } from '@junctura/core/piece';
 import { looseShape } from '@junctura/core/drawing';
@@ -199,4 +199,38 @@ describe('cloth', () => {
       for (let i = 0; i < pixels.length; i += 4) expect(Math.abs(pixels[i]! - red)).toBeLessThan(90);
     }
   });
+});
+
+describe('cloth seen as a whole', () => {
+  const [SIDE, PATCH] = [640, 20];
+  const hex = '#d8cfbc';
+
+  /** How light each patch of the picture is, in its green. */
+  function patches(id: string, pxPerMm: number): number[] {
+    const canvas = createCanvas(SIDE, SIDE);
+    const lens = lensOf({ centreX: 0, centreY: 0, pxPerMm }, { width: SIDE, height: SIDE }, false);
+    paintCloth(canvas.getContext('2d') as unknown as Brush, clothOf(id)!, hex, lens);
+    const { data } = canvas.getContext('2d').getImageData(0, 0, SIDE, SIDE);
+    const across = SIDE / PATCH;
+    const sums = new Float64Array(across * across);
+    for (let i = 0; i < SIDE * SIDE; i++) {
+      sums[Math.floor(i / SIDE / PATCH) * across + Math.floor((i % SIDE) / PATCH)]! += data[4 * i + 1]!;
+    }
+    return [...sums].map((sum) => sum / PATCH ** 2);
+  }
+  const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
+
+  it.each(CLOTHS.map(({ id }) => id))(
+    'has its colour near and far, and shows no pattern that is not there: %s',
+    (id) => {
+      for (const pxPerMm of [2, 3.3, 5, 6.67, 10, 14]) {
+        const light = patches(id, pxPerMm);
+        const usual = mean(light);
+        expect(Math.abs(usual - channelsOf(hex)[1]!)).toBeLessThan(1);
+        // What the eye sees as stripes or patches begins at about two steps of 255. Close up threads are uneven, as they are.
+        const spread = Math.sqrt(mean(light.map((value) => (value - usual) ** 2)));
+        if (pxPerMm < 7) expect(spread).toBeLessThan(1.6);
+      }
+    },
+  );
 });

@@ -86,14 +86,15 @@ function weaveTile(cloth: Cloth, colour: string, px: number): OffscreenCanvas {
   const image = brush.createImageData(size, size);
   const channels = channelsOf(colour);
   const lightAt = LIGHTS[cloth.weave](cloth, px);
-  for (let y = 0; y < size; y++) {
-    for (let x = 0; x < size; x++) {
-      const light = Math.min(1.06, lightAt(x, y));
-      const at = 4 * (y * size + x);
-      for (let c = 0; c < 3; c++) image.data[at + c] = channels[c]! * light;
-      image.data[at + 3] = 255;
-    }
-  }
+  const lights = Float32Array.from({ length: size * size }, (_, i) =>
+    Math.min(1.06, lightAt(i % size, Math.floor(i / size))),
+  );
+  // However near it is seen, cloth has its colour: its hollows are made up for where it is light.
+  const usual = lights.reduce((sum, light) => sum + light, 0) / lights.length;
+  lights.forEach((light, i) => {
+    for (let c = 0; c < 3; c++) image.data[4 * i + c] = Math.round((channels[c]! * light) / usual);
+    image.data[4 * i + 3] = 255;
+  });
   brush.putImageData(image, 0, 0);
   return tile;
 }

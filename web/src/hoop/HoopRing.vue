@@ -24,13 +24,13 @@ const inner = computed(() => (props.innerMm ?? 0) / 2);
 const short = computed(() => (props.shortMm ?? props.innerMm ?? 0) / 2);
 const ring = computed(() => ringMm(inner.value));
 const outer = computed(() => inner.value + ring.value);
+/** Half of the cloth that is seen where there is no hoop, mm. */
+const edgeMm = computed(() => props.reachMm * 0.94);
+const square = (half: number): string => `M${-half} ${-half}V${half}H${half}V${-half}Z`;
 const outside = computed(() => {
   const r = props.innerMm === null ? null : outer.value - 0.3;
   const big = `M${-FAR} ${-FAR}H${FAR}V${FAR}H${-FAR}Z`;
-  if (r === null) {
-    const s = props.reachMm * 0.94;
-    return `${big}M${-s} ${-s}V${s}H${s}V${-s}Z`;
-  }
+  if (r === null) return `${big}${square(edgeMm.value)}`;
   const low = r - inner.value + short.value;
   return `${big}M${-r} 0A${r} ${low} 0 1 0 ${r} 0A${r} ${low} 0 1 0 ${-r} 0Z`;
 });
@@ -46,6 +46,14 @@ const loose = computed(() => {
 <template>
   <g class="hoop-ring">
     <path :d="outside" class="table" :style="{ fill: around }" fill-rule="evenodd" />
+    <g v-if="innerMm === null && cloth" :style="{ '--cloth': cloth }">
+      <path
+        :d="`M${-edgeMm + 1} ${edgeMm + 1.1}H${edgeMm + 1.1}V${-edgeMm + 1}`"
+        class="edge-shade"
+        stroke-width="2.4"
+      />
+      <path :d="square(edgeMm + 0.7)" class="frayed" />
+    </g>
     <g v-if="loose" class="loose" :clip-path="`url(#${id})`" :style="{ '--cloth': cloth }">
       <clipPath :id="id"><path :d="outside" clip-rule="evenodd" /></clipPath>
       <path :d="loose.edge" class="under" transform="translate(1.2 1.8)" />
@@ -97,6 +105,17 @@ const loose = computed(() => {
   --wood: #8fb3a8;
   --wood-light: #d9ebe4;
   --wood-dark: #5f8379;
+}
+/* Threads that came loose along the cut edge, over the shade on the table. */
+.frayed {
+  fill: none;
+  stroke: color-mix(in srgb, var(--cloth) 94%, #2b2013);
+  stroke-width: 1.5;
+  stroke-dasharray: 0.5 0.6 0.4 0.9 0.6 0.7;
+}
+.edge-shade {
+  fill: none;
+  stroke: rgb(50 35 10 / 12%);
 }
 .under {
   fill: rgb(50 35 10 / 16%);

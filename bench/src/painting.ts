@@ -11,7 +11,7 @@ export async function benchPainting(pieces: readonly Piece[]): Promise<string[]>
   await page.addScriptTag({ content: await scriptOf('paintingInPage.ts') });
   const lines: string[] = [];
   for (const piece of pieces) {
-    const { stitches, paintingMs, finishedMs, plainMs, movingMs, stepMs, longestStepMs } = await page.evaluate(
+    const { stitches, paintingMs, finishedMs, plainMs, movingMs, roughMs, stepMs, longestStepMs } = await page.evaluate(
       (given) => (window as unknown as { paintingTimes(piece: Piece): PaintingTimes }).paintingTimes(given),
       piece,
     );
@@ -19,6 +19,7 @@ export async function benchPainting(pieces: readonly Piece[]): Promise<string[]>
     lines.push(
       `painting ${piece.name} (${stitches} stitches) / stroking as many plain segments: ${ratio(paintingMs, plainMs)}`,
       `painting it finished, as a patch / painting it in its hoop: ${ratio(finishedMs, paintingMs)}`,
+      `the first rough picture / painting it: ${ratio(roughMs, paintingMs)}`,
       `a frame of moving or enlarging it / painting it: ${ratio(movingMs, paintingMs)}`,
       `a step of the work on / painting it: ${ratio(stepMs, paintingMs)}, at most ${ratio(longestStepMs, paintingMs)}`,
     );

@@ -18,6 +18,8 @@ export interface PaintingTimes {
   readonly paintingMs: number;
   readonly plainMs: number;
   readonly movingMs: number;
+  /** The first picture, at a quarter of the size, ms. */
+  readonly roughMs: number;
   /** The piece as it will be, as a patch on denim, ms. */
   readonly finishedMs: number;
   /** A step on in the picture that grows, in the mean and at most, ms. */
@@ -47,6 +49,12 @@ function paintingTimes(piece: Piece, size = AT_THE_DESK): PaintingTimes {
   const finishedMs = medianMs(() => {
     for (const _ of paintPicture(brush, finished, view, size, 'front'));
     settle(brush);
+  }, ROUNDS);
+  const quarter = { width: size.width / 4, height: size.height / 4 };
+  const small = Object.assign(document.createElement('canvas'), quarter).getContext('2d')!;
+  const roughMs = medianMs(() => {
+    for (const _ of paintPicture(small, scene, { ...view, pxPerMm: view.pxPerMm / 4 }, quarter, 'front'));
+    settle(small);
   }, ROUNDS);
   let shift = 0;
   const movingMs = medianMs(() => {
@@ -78,7 +86,7 @@ function paintingTimes(piece: Piece, size = AT_THE_DESK): PaintingTimes {
     return performance.now() - begun;
   });
   const stepMs = steps.reduce((sum, ms) => sum + ms, 0) / Math.max(1, steps.length);
-  return { stitches, paintingMs, finishedMs, plainMs, movingMs, stepMs, longestStepMs: Math.max(0, ...steps) };
+  return { stitches, paintingMs, finishedMs, plainMs, movingMs, roughMs, stepMs, longestStepMs: Math.max(0, ...steps) };
 }
 
 Object.assign(window, { paintingTimes });

@@ -97,7 +97,6 @@ export class Database {
       why.name = name;
       refuse(why);
     };
-    const timer = setTimeout(giveUp('SilentError'), PATIENCE_MS);
     const opening = openDB<Schema>(NAME, VERSION, {
       upgrade(db, from) {
         if (from < 1) {
@@ -130,6 +129,8 @@ export class Database {
       (db) => isGivenUp && db.close(),
       () => undefined,
     );
+    // Begun when it is being opened: where opening is refused at once there is nothing to wait for.
+    const timer = setTimeout(giveUp('SilentError'), PATIENCE_MS);
     return Promise.race([opening, refused]).finally(() => clearTimeout(timer));
   }
 }

@@ -56,6 +56,7 @@ export function* paintFront(
     const paint = (): void => paintLoop(brush, points, width * 0.94, pass.strands, tones);
     if (points.length > 2) paint();
     crossings?.repaintOver();
+    batch.flush();
     crossings?.remember(points, paint);
     loop = null;
   };
@@ -88,16 +89,15 @@ export function* paintFront(
           const run = [toX(x), toY(y), toX(mx), toY(my)] as const;
           const isRaised = lift > 0;
           batch.add(...run, isRaised);
-          const repaint = (stretch: readonly [number, number, number, number]): void => {
-            batch.add(...stretch, isRaised);
-            batch.flush();
-          };
           // Strand by strand a stretch of a run would show ends that it has not.
           const near = width < STRANDS_FROM_PX && !isRaised;
           crossings?.remember(
             run,
-            () => repaint(run),
-            near ? (atX, atY, half) => repaint(stretchNear(run, atX, atY, half)) : null,
+            () => {
+              batch.add(...run, isRaised);
+              batch.flush();
+            },
+            near ? (atX, atY, half) => batch.add(...stretchNear(run, atX, atY, half), false) : null,
           );
         }
         wrap = null;

@@ -88,7 +88,7 @@ describe('thread close to', () => {
     (kind) => {
       const strands = strandChoices(threadKind(kind)!)[0]!;
       const turns = [0, 30, 60, 90, 120, 150].map((deg) => painted([block(kind, strands, deg, threadLook(HEX, kind))]));
-      expect(deltaE(labOf(meanOf(turns)), labOf(HEX))).toBeLessThan(4.5);
+      expect(deltaE(labOf(meanOf(turns)), labOf(HEX))).toBeLessThan(4);
     },
   );
 

@@ -4,7 +4,7 @@ import { needleRuns, stepSeconds, type Plan } from '@junctura/core/thread';
 import { Planner } from '@junctura/core/advice';
 import type { Step } from '@junctura/core/order';
 import { nearestShade, refOf } from '@junctura/core/materials';
-import { seededRandom, seedFrom } from '@junctura/core/measure';
+import { roundTo, seededRandom, seedFrom } from '@junctura/core/measure';
 import {
   plainHoop,
   USUAL_FINISH,
@@ -30,13 +30,9 @@ const NAVY = '#26324f';
 
 /** A leaf from its stalk's end, its tip drawn out. */
 function leaf(id: string, x: number, y: number, turn: number, long: number, fill: string): string {
-  const at = (along: number, out: number): string => `${round(along * long)} ${round(out * long)}`;
+  const at = (along: number, out: number): string => `${roundTo(along * long, 2)} ${roundTo(out * long, 2)}`;
   const d = `M0 0C${at(0.14, -0.3)} ${at(0.56, -0.36)} ${at(1, 0)}C${at(0.56, 0.36)} ${at(0.14, 0.3)} 0 0Z`;
   return group(`translate(${x} ${y}) rotate(${turn})`, area(id, d, fill));
-}
-
-function round(mm: number): number {
-  return Math.round(100 * mm) / 100;
 }
 
 /** A berry that hangs from its crown: its fruit in knots, three sepals over it. */
@@ -86,7 +82,7 @@ export function brambleSvg(): string {
       'stamens',
       [0, 1, 2, 3, 4].map((n): [number, number] => {
         const angle = ((72 * n + 36) * Math.PI) / 180;
-        return [round(13 + 1.9 * Math.sin(angle)), round(-27 - 1.9 * Math.cos(angle))];
+        return [roundTo(13 + 1.9 * Math.sin(angle), 2), roundTo(-27 - 1.9 * Math.cos(angle), 2)];
       }),
       STAMEN,
     ),

@@ -1,3 +1,4 @@
+import { roundTo } from '@junctura/core/measure';
 import { plainHoop, plainPass, USUAL_FINISH, type Pass, type Piece } from '@junctura/core/piece';
 import { refOf, shadeOf } from '@junctura/core/materials';
 import { area, dots, drawing, group, line, pieceOf } from './draw.ts';
@@ -17,7 +18,7 @@ const RAYS = 16;
 function head(n: number): string[] {
   const at = (r: number, k: number): [number, number] => {
     const angle = (2 * Math.PI * k) / RAYS;
-    return [Math.round(100 * r * Math.cos(angle)) / 100, Math.round(100 * r * Math.sin(angle)) / 100];
+    return [roundTo(r * Math.cos(angle), 2), roundTo(r * Math.sin(angle), 2)];
   };
   // Out and in by turns: the thread goes on from each to the next.
   const rays = Array.from({ length: RAYS }, (_, k) => {

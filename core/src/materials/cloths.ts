@@ -178,7 +178,8 @@ export function clothOf(id: string): Cloth | undefined {
 /** Cloth that is pale and no heavier than this lets a drawing show through; a light box manages a little more. */
 const TRACED_GSM = 200;
 const LIGHT_BOX_GSM = 240;
-const PALE_LIGHTNESS = 70;
+/** Cloth of this CIELAB lightness or more is pale: a drawing shows through it, and dark lines show on it. A craft figure. */
+export const PALE_LIGHTNESS = 70;
 
 /** Whether a drawing shows through a cloth: against a window, only on a light box, or not at all. */
 export function tracingThrough(cloth: Cloth, lightness: number): 'window' | 'light-box' | 'no' {

@@ -40,6 +40,7 @@ export {
   DEFAULT_CLOTH,
   isPulled,
   leavesHole,
+  PALE_LIGHTNESS,
   tracingThrough,
   travelBehindMm,
   type Cloth,

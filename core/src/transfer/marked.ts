@@ -1,9 +1,8 @@
 import { labOf } from '../colour/index.ts';
-import { markOf, type Mark } from '../materials/index.ts';
+import { markOf, PALE_LIGHTNESS, type Mark } from '../materials/index.ts';
 import type { PlanInput } from '../piece/index.ts';
 import { dayOf, sittingsOf, type Plan } from '../thread/index.ts';
 import { redrawPlan } from './redraw.ts';
-import { PALE_LIGHTNESS } from './ways.ts';
 
 /** Of a mark that fades so much is left when it can no longer be trusted; it goes on at the same pace until nothing is. A craft figure. */
 const LEFT_AT_LAST = 1 / 3;

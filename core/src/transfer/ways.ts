@@ -3,6 +3,7 @@ import {
   clothOf,
   comesOutInWater,
   MARKS,
+  PALE_LIGHTNESS,
   spoiltByWater,
   threadKind,
   tracingThrough,
@@ -31,7 +32,6 @@ export interface WayAdvice {
 
 /** Where nothing speaks for or against a way; from where on it fits well, and fairly. Craft judgement, as all points below. */
 const SCORE = { start: 50, good: 60, fair: 35 } as const;
-export const PALE_LIGHTNESS = 70;
 const PALE_THREAD = 80;
 /** Parts smaller than this many line widths are lost in the line. */
 const FINE_DETAIL_WIDTHS = 6;

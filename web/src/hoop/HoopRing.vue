@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hoopNeeds } from '@junctura/core/materials';
+import { hoopNeeds, innerHalvesMm } from '@junctura/core/materials';
 import type { Hoop } from '@junctura/core/piece';
 import { computed, useId } from 'vue';
 import { looseCloth } from './clothFolds.ts';
@@ -7,11 +7,8 @@ import { ringBands, ringMm, SCREW, TAPE_TURN_MM } from '../picture/ringShape.ts'
 
 /** The hoop around the cloth: two rings and a screw; without a hoop, the cut edge of the cloth. */
 const props = defineProps<{
-  innerMm: number | null;
+  hoop: Hoop | null;
   reachMm: number;
-  shortMm?: number | null;
-  /** What the ring is made of, and whether it is bound; a bare one of wood where nothing is said. */
-  hoop?: Hoop | null;
   /** The colour of the cloth where it is seen to fall outside the ring; nothing of it where nothing is said. */
   cloth?: string | undefined;
   /** The colour of what lies about it; the table's where nothing is said. */
@@ -20,24 +17,24 @@ const props = defineProps<{
 
 const FAR = 4000;
 const id = useId();
-const inner = computed(() => (props.innerMm ?? 0) / 2);
-const short = computed(() => (props.shortMm ?? props.innerMm ?? 0) / 2);
+const halves = computed(() => (props.hoop ? innerHalvesMm(props.hoop) : ([0, 0] as const)));
+const inner = computed(() => halves.value[0]);
+const short = computed(() => halves.value[1]);
 const ring = computed(() => ringMm(inner.value));
 const outer = computed(() => inner.value + ring.value);
 /** Half of the cloth that is seen where there is no hoop, mm. */
 const edgeMm = computed(() => props.reachMm * 0.94);
 const square = (half: number): string => `M${-half} ${-half}V${half}H${half}V${-half}Z`;
 const outside = computed(() => {
-  const r = props.innerMm === null ? null : outer.value - 0.3;
+  const r = props.hoop && outer.value - 0.3;
   const big = `M${-FAR} ${-FAR}H${FAR}V${FAR}H${-FAR}Z`;
   if (r === null) return `${big}${square(edgeMm.value)}`;
   const low = r - inner.value + short.value;
   return `${big}M${-r} 0A${r} ${low} 0 1 0 ${r} 0A${r} ${low} 0 1 0 ${-r} 0Z`;
 });
-const made = computed(() => ({ ring: props.hoop?.ring ?? 'wood', bound: props.hoop?.bound ?? false }) as const);
 /** The cloth outside the ring, as large as it is cut for this hoop. */
 const loose = computed(() => {
-  if (!props.cloth || !props.hoop || props.innerMm === null) return null;
+  if (!props.cloth || !props.hoop) return null;
   const { clothAcrossMm, clothUprightMm } = hoopNeeds(props.hoop, [0, 0]);
   return looseCloth([outer.value, outer.value - inner.value + short.value], [clothAcrossMm / 2, clothUprightMm / 2]);
 });
@@ -46,7 +43,7 @@ const loose = computed(() => {
 <template>
   <g class="hoop-ring">
     <path :d="outside" class="table" :style="{ fill: around }" fill-rule="evenodd" />
-    <g v-if="innerMm === null && cloth" :style="{ '--cloth': cloth }">
+    <g v-if="!hoop && cloth" :style="{ '--cloth': cloth }">
       <path
         :d="`M${-edgeMm + 1} ${edgeMm + 1.1}H${edgeMm + 1.1}V${-edgeMm + 1}`"
         class="edge-shade"
@@ -62,10 +59,10 @@ const loose = computed(() => {
         <path v-for="({ d, isLit }, i) in loose.folds" :key="i" :d="d" :class="isLit ? 'lit' : 'dim'" />
       </g>
     </g>
-    <g v-if="innerMm !== null" fill="none" :class="made.ring">
+    <g v-if="hoop" fill="none" :class="hoop.ring">
       <ellipse :rx="inner + ring * 0.5" :ry="short + ring * 0.5" class="shade" :stroke-width="ring * 1.5" />
       <ellipse
-        v-for="{ tone, out, width } in ringBands(made)"
+        v-for="{ tone, out, width } in ringBands(hoop)"
         :key="`${tone} ${out}`"
         :rx="inner + ring * out"
         :ry="short + ring * out"
@@ -73,7 +70,7 @@ const loose = computed(() => {
         :stroke-width="ring * width"
       />
       <ellipse
-        v-if="made.bound"
+        v-if="hoop.bound"
         :rx="inner + ring * 0.26"
         :ry="short + ring * 0.26"
         class="turns"

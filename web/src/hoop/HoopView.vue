@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { pictureOnCloth } from '@junctura/core/drawing';
+import { hoopAboutAll, pictureOnCloth } from '@junctura/core/drawing';
 import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
 import { innerDiameterMm, outerHalvesMm } from '@junctura/core/materials';
 import { boxOf, pathData } from '@junctura/core/geometry';
@@ -74,11 +74,7 @@ const plan = computed(() => workings.current?.plan ?? null);
 const positions = computed(() =>
   opened.piece.hoop && opened.piece.positions.length > 1 ? opened.piece.positions : [],
 );
-const isMounted = computed(() => opened.piece.hoop !== null && positions.value.length === 0);
-const innerMm = computed(() => (isMounted.value ? innerDiameterMm(opened.piece.hoop!.nominalMm) : null));
-const shortMm = computed(() =>
-  opened.piece.hoop?.shortMm == null ? null : innerDiameterMm(opened.piece.hoop.shortMm),
-);
+const hoop = computed(() => hoopAboutAll(opened.piece));
 /** What there is to see of the finished thing; null: it is not shown, or all of the cloth is. */
 const finishedBox = computed(() => {
   if (!finished.value || finished.value.form.length === 0 || finished.value.isHooped) return null;
@@ -98,7 +94,7 @@ const reachMm = computed(() => {
     const { minX, minY, maxX, maxY } = finishedBox.value;
     return Math.max(maxX - minX, maxY - minY) / 2 + FINISHED_ROOM_MM;
   }
-  if (innerMm.value !== null) return (innerMm.value / 2) * RING_ROOM;
+  if (hoop.value) return (innerDiameterMm(hoop.value.nominalMm) / 2) * RING_ROOM;
   if (positions.value.length > 0) {
     const [a, b] = outerHalvesMm(opened.piece.hoop!);
     return Math.max(...positions.value.map(([x, y]) => Math.max(Math.abs(x) + a, Math.abs(y) + b))) + 12;
@@ -227,9 +223,7 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
       />
       <HoopRing
         v-if="!isFinished || finished?.isHooped"
-        :inner-mm="innerMm"
-        :short-mm="shortMm"
-        :hoop="opened.piece.hoop"
+        :hoop="hoop"
         :cloth="isFinished ? undefined : opened.piece.cloth.colour"
         :reach-mm="reachMm"
         :around="finished?.ground.colour"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hoopAboutAll } from '@junctura/core/drawing';
 import { innerDiameterMm } from '@junctura/core/materials';
 import type { Piece } from '@junctura/core/piece';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
@@ -16,8 +17,8 @@ const props = defineProps<{ piece: Piece; ready?: string | null }>();
 const thumbnails = new ThumbnailStore();
 
 const canvas = ref<HTMLCanvasElement | null>(null);
-const innerMm = props.piece.hoop ? innerDiameterMm(props.piece.hoop.nominalMm) : null;
-const reachMm = ref(innerMm === null ? 60 : (innerMm / 2) * 1.17);
+const hoop = hoopAboutAll(props.piece);
+const reachMm = ref(hoop ? (innerDiameterMm(hoop.nominalMm) / 2) * 1.17 : 60);
 const settings = useSettings();
 const gone = new AbortController();
 
@@ -66,7 +67,7 @@ onBeforeUnmount(() => gone.abort());
   <div class="thumbnail">
     <canvas ref="canvas" aria-hidden="true"></canvas>
     <svg :viewBox="`${-reachMm} ${-reachMm} ${reachMm * 2} ${reachMm * 2}`" aria-hidden="true">
-      <HoopRing :inner-mm="innerMm" :reach-mm="reachMm" />
+      <HoopRing :hoop="hoop" :reach-mm="reachMm" />
     </svg>
   </div>
 </template>

@@ -12,7 +12,7 @@ import {
 import type { Plan } from '../../thread/index.ts';
 import { stitchKind } from '../../stitches/index.ts';
 import { isRaised, passesAsWorked, type PlannedPart } from '../../work/index.ts';
-import { clearInHoopMm, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
+import { clearInHoopMm, hoopAboutAll, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
 import { AIR_MM, WARP_LIMIT, warpOf } from '../../materials/index.ts';
 import { crushedParts, findPositions, Orderer, orderPositions } from '../../order/index.ts';
 import {
@@ -117,8 +117,9 @@ function inPositions({ piece, plan }: Case<'outside-hoop'>): Offer[] {
 
 function fitted({ piece, plan }: Pick<Case, 'piece' | 'plan'>, wantedMm: number): Offer[] {
   // A design that lies in several positions was meant to be larger than its hoop.
-  if (!piece.hoop || !plan.design.circle || piece.positions.length > 1) return [];
-  const hoop = { ...piece.hoop, airMm: Math.max(piece.hoop.airMm, wantedMm) };
+  const whole = hoopAboutAll(piece);
+  if (!whole || !plan.design.circle) return [];
+  const hoop = { ...whole, airMm: Math.max(whole.airMm, wantedMm) };
   const edit = setHoop(piece, hoop, fitToHoop(piece, hoop), 'Fit to the hoop');
   return [[`Fit it with ${hoop.airMm} mm of air`, edit]];
 }

@@ -22,12 +22,9 @@ const frame = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(frame);
 const size = computed(() => ({ width: width.value, height: height.value }));
 
-const innerMm = computed(() => {
-  const hoop = hoopAboutAll(opened.piece);
-  return hoop && innerDiameterMm(hoop.nominalMm);
-});
+const hoop = computed(() => hoopAboutAll(opened.piece));
 const reachMm = computed(() => {
-  if (innerMm.value !== null) return (innerMm.value / 2) * 1.1;
+  if (hoop.value) return (innerDiameterMm(hoop.value.nominalMm) / 2) * 1.1;
   const circle = work.plan?.design.circle;
   return circle ? Math.hypot(circle.x, circle.y) + circle.r + 10 : 60;
 });
@@ -87,12 +84,7 @@ watch([() => work.present?.key, size, isWhole, () => workings.current], show, { 
     <span class="turned" :style="{ transform: `rotate(${props.turnDeg}deg)` }">
       <GrowingPicture :view="view" :size="size" :steps="work.steps" :place="work.place" />
       <svg :viewBox="viewBox" aria-hidden="true">
-        <HoopRing
-          :inner-mm="innerMm"
-          :reach-mm="reachMm"
-          :hoop="opened.piece.hoop"
-          :cloth="opened.piece.cloth.colour"
-        />
+        <HoopRing :hoop="hoop" :reach-mm="reachMm" :cloth="opened.piece.cloth.colour" />
         <ChalkOverlay :steps="work.steps" :place="work.place" />
       </svg>
     </span>

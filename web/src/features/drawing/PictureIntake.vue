@@ -63,13 +63,11 @@ const measuredMm = computed(() => {
 });
 const widthMm = computed(() => Math.min(2000, Math.max(5, measuredMm.value || 5)));
 
-/** What is asked for changed since the reading under way began: what it finds is no longer wanted. */
-let isOutdated = false;
-
 async function read(): Promise<void> {
   if (!size.value) return;
-  isOutdated = false;
   if (!isConvex(corners.value)) {
+    stop();
+    result.value = null;
     problem.value = 'The corners cross: drag them to the corners of the page, round in order.';
     return;
   }
@@ -81,7 +79,7 @@ async function read(): Promise<void> {
     name,
     (done) => (share.value = done),
   );
-  if (outcome === null || isOutdated) return;
+  if (outcome === null) return;
   share.value = null;
   if (outcome.ok) result.value = outcome.value;
   else {
@@ -112,7 +110,7 @@ void (async () => {
 })();
 watch([() => ({ ...options }), corners, widthMm], () => {
   // What was found before, or is being found, is no longer what is asked for: it can't be used meanwhile.
-  isOutdated = true;
+  client.stop();
   share.value ??= 0;
   void readSoon();
 });

@@ -1,4 +1,5 @@
 import { Planner, tryHoop, type Workings } from '@junctura/core/advice';
+import { hoopAboutAll } from '@junctura/core/drawing';
 import type { Circle } from '@junctura/core/geometry';
 import { innerDiameterMm, outerHalvesMm } from '@junctura/core/materials';
 import { planInput, type Piece } from '@junctura/core/piece';
@@ -31,7 +32,8 @@ export async function thumbnail({ piece, factors, pixels }: JobInput<'thumbnail'
 
 /** How far from its middle there is something to see of a piece, mm. */
 export function reachOf(piece: Piece, circle: Circle | null): number {
-  if (piece.hoop) return (innerDiameterMm(piece.hoop.nominalMm) / 2) * ROOM.ring;
+  const hoop = hoopAboutAll(piece);
+  if (hoop) return (innerDiameterMm(hoop.nominalMm) / 2) * ROOM.ring;
   return circle ? Math.hypot(circle.x, circle.y) + circle.r + ROOM.freeMm : ROOM.emptyMm;
 }
 

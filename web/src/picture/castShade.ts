@@ -43,10 +43,15 @@ function castWhole(brush: Brush, region: Region, lens: Lens, highMm: number): vo
   brush.fill('evenodd');
 }
 
+/** So many runs throw one shade: enough that what lies over itself is darkened once, few enough to be quick. */
+const MOST_TOGETHER = 24;
+
 function castByRuns(brush: Brush, { pass, thread, light }: PaintedThread, lens: Lens, highMm: number): void {
   const { codes, xy } = thread.path;
   const { toX, toY, sees } = through(lens);
-  let [x, y, lift, isSeen] = [0, 0, 0, false];
+  let [x, y, lift, together] = [0, 0, 0, 0];
+  brush.strokeStyle = SHADE;
+  brush.lineWidth = pass.laidMm * lens.pxPerMm;
   brush.beginPath();
   for (let i = 0; i < codes.length; i++) {
     const code = codes[i];
@@ -57,14 +62,15 @@ function castByRuns(brush: Brush, { pass, thread, light }: PaintedThread, lens: 
       const [sx, sy] = [-LIGHT_X * (highMm + lift), -LIGHT_Y * (highMm + lift)];
       brush.moveTo(toX(x + sx), toY(y + sy));
       brush.lineTo(toX(mx + sx), toY(my + sy));
-      isSeen = true;
+      if (++together === MOST_TOGETHER) {
+        brush.stroke();
+        brush.beginPath();
+        together = 0;
+      }
     }
     [x, y] = [mx, my];
   }
-  if (!isSeen) return;
-  brush.strokeStyle = SHADE;
-  brush.lineWidth = pass.laidMm * lens.pxPerMm;
-  brush.stroke();
+  if (together > 0) brush.stroke();
 }
 
 /** How high a thread lies over its own padding at most, mm. */

@@ -6,6 +6,8 @@ const SEEN_FROM_PX = 2;
 interface Painted {
   /** Its way, `x, y` in pixels. */
   readonly points: readonly number[];
+  /** From where to where it goes, across and up and down: what is elsewhere is passed over. */
+  readonly box: readonly [minX: number, minY: number, maxX: number, maxY: number];
   readonly paint: () => void;
   /** Paints just what of it lies near a place; null: it is painted whole, and cut. */
   readonly paintNear: ((x: number, y: number, half: number) => void) | null;
@@ -26,7 +28,7 @@ export class Crossings {
 
   /** Something was painted that later thread may go below. */
   remember(points: readonly number[], paint: Painted['paint'], paintNear: Painted['paintNear'] = null): void {
-    if (this.width >= SEEN_FROM_PX) this.painted.push({ points, paint, paintNear });
+    if (this.width >= SEEN_FROM_PX) this.painted.push({ points, box: boxAbout(points), paint, paintNear });
   }
 
   /** The thread that is under way goes below what crosses this stretch. */
@@ -39,7 +41,7 @@ export class Crossings {
     const { brush, width, waiting } = this;
     this.waiting = [];
     for (const [x0, y0, x1, y1] of waiting) {
-      const over = this.painted.filter(({ points }) => crosses(points, x0, y0, x1, y1));
+      const over = this.painted.filter(({ points, box }) => reaches(box, x0, y0, x1, y1) && crosses(points, x0, y0, x1, y1));
       if (over.length === 0) continue;
       const half = Math.max(width * 0.64, Math.hypot(x1 - x0, y1 - y0) * 0.45);
       const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
@@ -57,6 +59,23 @@ export class Crossings {
       brush.restore();
     }
   }
+}
+
+type Box = Painted['box'];
+
+function boxAbout(points: readonly number[]): Box {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (let i = 0; i + 1 < points.length; i += 2) {
+    minX = Math.min(minX, points[i]!);
+    maxX = Math.max(maxX, points[i]!);
+    minY = Math.min(minY, points[i + 1]!);
+    maxY = Math.max(maxY, points[i + 1]!);
+  }
+  return [minX, minY, maxX, maxY];
+}
+
+function reaches([minX, minY, maxX, maxY]: Box, x0: number, y0: number, x1: number, y1: number): boolean {
+  return Math.max(x0, x1) >= minX && Math.min(x0, x1) <= maxX && Math.max(y0, y1) >= minY && Math.min(y0, y1) <= maxY;
 }
 
 function crosses(points: readonly number[], x0: number, y0: number, x1: number, y1: number): boolean {

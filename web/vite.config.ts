@@ -10,8 +10,11 @@ const QUIET = /node_modules\/(clipper2-ts|delaunator|robust-predicates|svgpath|f
 const SHAPES =
   /node_modules\/(clipper2-ts|d3-delaunay|delaunator|robust-predicates)\/|core\/src\/geometry\/(clip|simplify|middleLine)\.ts/;
 
-/** All that every page needs comes in one file: it packs better, and is asked for once. The service worker is apart. */
-const OF_PAGES = /^(?!.*serviceWorker)/;
+/**
+ * All that every page needs comes in one file: it packs better, and is asked for once. The service worker is apart, and so are tools that cut
+ * shapes, which lie behind the same index but are needed later.
+ */
+const OF_PAGES = /^(?!.*(serviceWorker|drawing\/(partTools|shapePlacer)\.))/;
 
 const build = {
   treeshake: { moduleSideEffects: (id: string): boolean => !QUIET.test(id) },
@@ -19,7 +22,13 @@ const build = {
     codeSplitting: {
       groups: [
         { name: 'shapes', test: SHAPES, includeDependenciesRecursively: false, priority: 2 },
-        { name: 'first', test: OF_PAGES, tags: ['$initial' as const], priority: 1 },
+        {
+          name: 'first',
+          test: OF_PAGES,
+          tags: ['$initial' as const],
+          includeDependenciesRecursively: false,
+          priority: 1,
+        },
       ],
     },
   },

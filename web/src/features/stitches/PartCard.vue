@@ -1,0 +1,400 @@
+<script setup lang="ts">
+import { passesAsWorked, stitchSays, type PlannedPart } from '@junctura/core/work';
+import FilledWith from './FilledWith.vue';
+import LineUse from './LineUse.vue';
+import { asPass, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
+import type { ShadeRef } from '@junctura/core/materials';
+import { formatDuration, formatThread } from '@junctura/core/measure';
+import {
+  groupMembers,
+  setDiffers,
+  setPartColour,
+  setPasses,
+  workInShade,
+  type Edit,
+  type Pass,
+  type PassRole,
+  colourName,
+  setFilledWith,
+} from '@junctura/core/piece';
+import { stitchKind, type Quantities } from '@junctura/core/stitches';
+import { NButton, NCheckbox } from 'naive-ui';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import ChoiceField from '../../ui/ChoiceField.vue';
+import { RouterLink } from 'vue-router';
+import LayerList from './PassList.vue';
+import type { PassChange } from './passChange.ts';
+import PassEditor from './PassEditor.vue';
+import { ShadePicker } from '../colours/index.ts';
+import { ThreadBar } from '../thread/index.ts';
+import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { useSelection } from '../../session/selection.ts';
+import { useSettings } from '../../session/settings.ts';
+import { partSize, partsInWords, ROLE_WORDS } from '../../session/partWords.ts';
+
+/** Its needle paths are loaded when there is something to compare. */
+const FindingsList = defineAsyncComponent(() => import('../../session/FindingsList.vue'));
+const PaintCard = defineAsyncComponent(() => import('./PaintCard.vue'));
+const PassPreview = defineAsyncComponent(() => import('./PassPreview.vue'));
+const opened = useOpenedPiece();
+
+const workings = useWorkings();
+
+const selection = useSelection();
+const settings = useSettings();
+/** Whether a choice is for all that are alike. */
+const forAll = defineModel<boolean>('forAll', { required: true });
+const shadesShown = ref(false);
+
+const planned = computed(() => workings.plannedOf(selection.pickedPart?.id));
+const offers = shallowRef<readonly Offer[]>([]);
+watch(
+  planned,
+  async (now) => {
+    if (!now) return void (offers.value = []);
+    const [found] = await proposalsFor([now.part.id], 'proposals');
+    if (planned.value?.part.id === now.part.id) offers.value = found ?? [];
+  },
+  { immediate: true },
+);
+/** The best ways to work each of some parts; what is asked with a key overtakes what was asked with it before. */
+async function proposalsFor(parts: readonly string[], key?: string): Promise<readonly (readonly Offer[])[]> {
+  const asked = { piece: opened.piece, factors: settings.factors, parts };
+  const answer = await workings.planner.ask('proposals', asked, key === undefined ? {} : { key });
+  return answer?.ok ? answer.value : [];
+}
+const colour = computed(() => opened.piece.palette.find(({ id }) => id === planned.value?.part.colour));
+const hex = computed(() => (colour.value ? colourName(colour.value).hex : '#808080'));
+const colours = computed(() =>
+  opened.piece.palette.map((entry) => ({ value: entry.id, label: colourName(entry).name, hex: colourName(entry).hex })),
+);
+
+/** Every part that a choice made here is for: those picked, and their groups. */
+const members = computed(() => {
+  const picked = opened.piece.drawing.parts.filter((part) => selection.picked.includes(part.id));
+  const all = picked.flatMap((part) => (forAll.value ? groupMembers(opened.piece, part) : [part]));
+  return [...new Map(all.map((part) => [part.id, part])).values()];
+});
+const groupSize = computed(() => (planned.value ? groupMembers(opened.piece, planned.value.part).length : 1));
+
+/** The passes of a part as they are worked now, ready to be changed. */
+function passesOf(partId: string): Pass[] {
+  // The part as it is now: a plan may still be on its way to what was changed last.
+  const part = opened.partOf(partId);
+  const planned = workings.plannedOf(partId);
+  return part && planned ? passesAsWorked({ part, passes: planned.passes }) : [];
+}
+
+/** What is done, and to what: by name where it is more than one part. */
+function named(label: string): string {
+  const names = members.value.map(({ name }) => name);
+  return names.length > 1 ? `${label}: ${partsInWords(names)}` : label;
+}
+
+/** The same change of passes for every member that has the same kind, each from its own passes. */
+function changePasses(
+  label: string,
+  change: (passes: Pass[], member: string) => Pass[],
+  mergeKey: string | null = null,
+): void {
+  const changed = members.value
+    .filter((member) => member.kind === planned.value?.part.kind)
+    .map((member): [string, Pass[]] => [member.id, change(passesOf(member.id), member.id)]);
+  opened.edit(setPasses(opened.piece, new Map(changed), named(label), mergeKey));
+}
+
+/** Like parts may be turned: their stitches are turned by as much, not to the same angle. */
+function change(index: number, change: PassChange, label: string, mergeKey: string | null): void {
+  const changeOf = typeof change === 'function' ? change : () => change;
+  const shownDeg = planned.value!.passes[index]!.angleDeg;
+  changePasses(
+    label,
+    (passes, member) =>
+      passes.map((pass, i) => (i === index ? changedPass(pass, changeOf(pass), angleOf(member, i) - shownDeg) : pass)),
+    mergeKey,
+  );
+}
+
+/** @param apartDeg by how much the part's stitches are turned against those that are shown */
+function changedPass(pass: Pass, part: Partial<Pass>, apartDeg: number): Pass {
+  if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (part.angleDeg + apartDeg + 360) % 180 };
+  return { ...pass, ...part, params: part.stitch ? {} : { ...pass.params, ...part.params } };
+}
+
+/** The layer that is open on the card: the filling, until another is chosen. */
+const openLayer = ref<number | null>(null);
+const openIndex = computed(() => {
+  const passes = planned.value?.passes ?? [];
+  if (openLayer.value !== null && openLayer.value < passes.length) return openLayer.value;
+  return Math.max(
+    0,
+    passes.findIndex((pass) => pass.role === 'filling'),
+  );
+});
+watch(
+  () => selection.picked,
+  () => (openLayer.value = null),
+);
+
+function addLayer(role: PassRole): void {
+  const placedOf = new Map(workings.current?.plan.parts.map((entry) => [entry.part.id, entry.placed]));
+  const grown = (passes: Pass[], member: string): Pass[] => withNewPass(passes, role, placedOf.get(member)!);
+  const before = passesOf(planned.value!.part.id);
+  openLayer.value = grown(before, planned.value!.part.id).findIndex((pass, i) => pass !== before[i]);
+  changePasses(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);
+}
+function removeLayer(index: number): void {
+  openLayer.value = null;
+  changePasses('Remove a layer', (passes) => passes.filter((_, i) => i !== index));
+}
+function moveLayer(index: number, by: 1 | -1): void {
+  openLayer.value = index + by;
+  changePasses('Change the order of layers', (passes) => {
+    const moved = [...passes];
+    if (moved[index] && moved[index + by]) [moved[index], moved[index + by]] = [moved[index + by]!, moved[index]!];
+    return moved;
+  });
+}
+
+function setDiffering(differs: boolean): void {
+  opened.edit(setDiffers(opened.piece, selection.picked, differs));
+}
+
+/** The direction in which a pass is worked now. */
+function angleOf(partId: string, index: number): number {
+  const part = workings.plannedOf(partId);
+  return part?.passes[index]?.angleDeg ?? 0;
+}
+
+function barOf({ frontMm, backMm, wrapMm, throughMm, threadMm }: Quantities): InstanceType<typeof ThreadBar>['$props'] {
+  return {
+    frontMm,
+    backMm,
+    wrapMm,
+    throughMm,
+    slackMm: threadMm - frontMm - backMm - wrapMm - throughMm,
+    lostMm: 0,
+  };
+}
+
+async function choose(offer: Offer): Promise<void> {
+  const { piece } = opened;
+  const chosenFor = members.value;
+  const proposals = await proposalsFor(chosenFor.map(({ id }) => id));
+  if (opened.piece !== piece) return;
+  const { stitch } = offer.pass;
+  const chosen = chosenFor.map((member, i): [string, Pass[]] => {
+    // Each as it is proposed for itself: like parts may be turned.
+    const layers = (proposals[i]?.find(({ pass }) => pass.stitch === stitch) ?? offer).layers.map(asPass);
+    // What the person added stays: only what fills the part, and what was proposed with it, changes.
+    const kept =
+      member.passes === null ? [] : passesOf(member.id).filter(({ role }) => !layers.some((l) => l.role === role));
+    return [member.id, inWorkingOrder([...kept.filter(({ role }) => role !== 'filling'), ...layers])];
+  });
+  opened.edit(setPasses(piece, new Map(chosen), named(`Work in ${stitchKind(stitch).name.toLowerCase()}`)));
+}
+
+function isNow({ layers }: Offer): boolean {
+  const now = planned.value?.passes ?? [];
+  return (
+    layers.length === now.length &&
+    layers.every(({ role, stitch, strands, direction }) =>
+      now.some(
+        (pass) =>
+          pass.role === role && pass.stitch === stitch && pass.strands === strands && pass.direction === direction,
+      ),
+    )
+  );
+}
+
+const isPaintedFrom = ({ passes }: PlannedPart): boolean => passes.some(({ stitch }) => stitch === 'needle-painting');
+function asProposed(): void {
+  opened.edit(setPasses(opened.piece, new Map(members.value.map(({ id }) => [id, null])), 'Work as proposed'));
+}
+
+function inShade(shade: ShadeRef): void {
+  const ids = members.value.map((part) => part.id);
+  opened.edit(workInShade(opened.piece, ids, shade));
+}
+
+function recolour(id: string): void {
+  const edit: Edit | null = setPartColour(
+    opened.piece,
+    members.value.map((part) => part.id),
+    id,
+  );
+  opened.edit(edit);
+}
+</script>
+
+<template>
+  <div v-if="planned" class="stack">
+    <button type="button" class="plain soft small" @click="selection.pick([])">‹ All parts</button>
+    <div>
+      <h2>{{ selection.picked.length > 1 ? `${selection.picked.length} parts` : planned.part.name }}</h2>
+      <p class="soft">{{ partSize(planned.placed, settings.units) }}</p>
+    </div>
+    <NCheckbox v-if="groupSize > 1" v-model:checked="forAll" data-test="for-all">{{
+      forAll ? `For all ${groupSize} that are alike` : `Only this one of ${groupSize} alike`
+    }}</NCheckbox>
+
+    <div v-if="planned.part.group !== null" class="row small">
+      <span v-if="planned.part.differs">Differs from its group on purpose.</span>
+      <NButton size="tiny" data-test="differs" @click="setDiffering(!planned.part.differs)">{{
+        planned.part.differs ? 'Follow the group again' : 'Let this one differ'
+      }}</NButton>
+    </div>
+
+    <FilledWith
+      v-if="planned.part.kind === 'area'"
+      :part="planned.part"
+      :hex="hex"
+      @fill="
+        (filled) =>
+          opened.edit(
+            setFilledWith(
+              opened.piece,
+              members.map(({ id }) => id),
+              filled,
+            ),
+          )
+      "
+    />
+
+    <PaintCard
+      v-if="planned.part.kind === 'area' && (opened.piece.drawing.underlay || isPaintedFrom(planned))"
+      :key="planned.part.id"
+      :planned="planned"
+    />
+
+    <LineUse
+      v-if="planned.part.kind === 'line'"
+      :members="members.filter(({ kind }) => kind === 'line')"
+      :is-open="planned.placed.shape.lines.some(({ closed }) => !closed)"
+    />
+
+    <LayerList
+      v-if="planned.passes.length > 0"
+      :planned="planned"
+      :open="openIndex"
+      @open="(index) => (openLayer = index)"
+      @add="addLayer"
+      @remove="removeLayer"
+      @move="moveLayer"
+    >
+      <template #default="{ index }">
+        <p class="reason">
+          {{ planned.passes[index]!.reason }}
+          <RouterLink class="small" :to="{ name: 'book', params: { id: planned.passes[index]!.stitch } }"
+            >How it is worked</RouterLink
+          >
+        </p>
+        <p
+          v-for="line in stitchSays(planned.passes[index]!, planned.placed)"
+          :key="line"
+          class="small"
+          data-test="says"
+        >
+          {{ line }}
+        </p>
+        <PassEditor :planned="planned" :index="index" @change="(part, label, key) => change(index, part, label, key)" />
+        <div class="why">
+          <p>
+            <strong class="figure">{{
+              formatThread(planned.passes[index]!.quantities.threadMm, settings.units)
+            }}</strong>
+            of thread,
+            <strong class="figure">{{ planned.passes[index]!.quantities.stitches.toLocaleString('en') }}</strong>
+            {{ planned.passes[index]!.quantities.stitches === 1 ? 'stitch' : 'stitches' }},
+            <strong class="figure">{{ formatDuration(planned.passes[index]!.quantities.seconds / 3600) }}</strong> of
+            stitching
+          </p>
+          <ThreadBar v-bind="barOf(planned.passes[index]!.quantities)" />
+        </div>
+      </template>
+    </LayerList>
+    <p v-if="planned.passes.length === 0 && !planned.part.printed && !planned.part.marking" class="soft">
+      This part is not worked: it lies wholly behind others.
+    </p>
+
+    <div class="stack tight">
+      <ChoiceField label="Colour" :value="planned.part.colour" :options="colours" @change="recolour" />
+      <button type="button" class="plain link" :aria-expanded="shadesShown" @click="shadesShown = !shadesShown">
+        {{ shadesShown ? 'Close the shade card' : 'Another shade…' }}
+      </button>
+      <ShadePicker
+        v-if="shadesShown"
+        :kinds="planned.passes.map(({ thread }) => thread)"
+        :hex="hex"
+        :chosen="colour?.shade ?? null"
+        @choose="inShade"
+      />
+    </div>
+
+    <FindingsList :part="planned.part.id" />
+
+    <hr class="rule" />
+    <div class="row heading">
+      <h3>Other ways to work it</h3>
+      <NButton v-if="planned.part.passes !== null" size="small" data-test="as-proposed" @click="asProposed"
+        >As proposed</NButton
+      >
+    </div>
+    <RouterLink v-if="planned.placed.kind === 'area'" class="small" :to="{ name: 'compare' }" data-test="compare"
+      >Compare fillings on this part, side by side</RouterLink
+    >
+    <button
+      v-for="offer in offers"
+      :key="`${offer.pass.stitch} ${offer.pass.direction}`"
+      type="button"
+      class="plain offer"
+      :data-test="`offer-${offer.pass.stitch}`"
+      :aria-pressed="isNow(offer)"
+      @click="choose(offer)"
+    >
+      <PassPreview :placed="planned.placed" :pass="offer.pass" :hex="hex" />
+      <span>
+        <strong>{{ proposalInWords(offer) }}</strong><span v-if="isNow(offer)" class="small soft"> · as it is now</span
+        ><br />
+        <span class="small soft">{{ offer.reason }}</span>
+        <em v-if="offer.otherSchool" class="small soft school">{{ offer.otherSchool }}</em>
+      </span>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.reason a {
+  color: var(--ink-soft);
+}
+.reason {
+  font-family: var(--serif);
+  font-size: 16px;
+}
+.why {
+  display: grid;
+  gap: 6px;
+}
+.tight {
+  gap: 6px;
+}
+.heading {
+  justify-content: space-between;
+}
+.offer {
+  display: flex;
+  gap: 12px;
+  padding: 8px;
+  margin: 0 -8px;
+  border-radius: 8px;
+  align-items: flex-start;
+}
+.offer:hover {
+  background: var(--linen-deep);
+}
+.school {
+  display: block;
+  margin-top: 2px;
+}
+</style>

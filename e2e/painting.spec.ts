@@ -1,4 +1,4 @@
-import { expect, test } from './bench.ts';
+import { expect, test, type Bench } from './bench.ts';
 import { png } from './png.ts';
 
 /** A leaf of fine veins, dark to pale, on a plain ground; a bright hair lies across it. */
@@ -11,16 +11,22 @@ const LEAF = png(420, 320, (x, y) => {
   return [Math.max(0, light * 0.55), Math.min(255, Math.max(0, light)), Math.max(0, light * 0.4)];
 });
 
+/** Brings in the leaf, so wide: as one part to be painted, or to lie below. */
+async function bringLeaf(bench: Bench, as: 'whole' | 'below', width: string): Promise<void> {
+  const { page } = bench;
+  await bench.open();
+  await bench.bring('leaf.png', LEAF);
+  await page.getByLabel('Read it').selectOption(as);
+  await page.getByLabel('Width of the page').fill(width);
+  await page.getByLabel('Width of the page').press('Enter');
+  await page.getByRole('button', { name: 'Use this picture' }).click();
+}
+
 test('a picture is painted: shades are grown and counted, the stitches beside it, what lies on top added, all undone', async ({
   bench,
   page,
 }) => {
-  await bench.open();
-  await bench.bring('leaf.png', LEAF);
-  await page.getByLabel('Read it').selectOption('whole');
-  await page.getByLabel('Width of the page').fill('40 mm');
-  await page.getByLabel('Width of the page').press('Enter');
-  await page.getByRole('button', { name: 'Use this picture' }).click();
+  await bringLeaf(bench, 'whole', '28 mm');
   await bench.goTo('Stitches');
   await bench.pick('Picture');
   const paint = bench.card.getByRole('region', { name: 'Painted from the picture' });
@@ -93,10 +99,7 @@ test('what a picture shows is proposed as a part, and seen coarsely while its st
   bench,
   page,
 }) => {
-  await bench.open();
-  await bench.bring('leaf.png', LEAF);
-  await page.getByLabel('Read it').selectOption('below');
-  await page.getByRole('button', { name: 'Use this picture' }).click();
+  await bringLeaf(bench, 'below', '150 mm');
   await page.getByRole('button', { name: 'Propose what it shows as a part' }).click();
   await expect(bench.figure('Parts')).toHaveText('1');
   await bench.goTo('Stitches');
@@ -116,11 +119,17 @@ test('what a picture shows is proposed as a part, and seen coarsely while its st
 });
 
 test('a painting whose picture is taken away says so, and has it back', async ({ bench, page }) => {
-  await bench.open('/piece/demo-cat/drawing');
+  await bringLeaf(bench, 'whole', '28 mm');
+  await bench.goTo('Stitches');
+  await bench.pick('Picture');
+  await bench.card.getByRole('button', { name: /^Paint it in/ }).click();
+  await expect(bench.tally).toContainText('Paint from the picture');
+  await bench.card.getByRole('button', { name: 'All parts' }).click();
+  await bench.goTo('Drawing');
   await expect(page.locator('.overlay image')).toBeVisible();
   await bench.card.getByRole('button', { name: 'Remove it' }).click();
   await bench.goTo('Stitches');
-  await bench.pick('Cat');
+  await bench.pick('Picture');
   await expect(bench.card).toContainText('Its picture is gone');
   await page.keyboard.press('f');
   await expect(bench.card).toContainText('there is no such picture');

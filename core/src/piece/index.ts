@@ -104,5 +104,5 @@ export {
   type Placement,
 } from './schema.ts';
 export { isSamePlanInput, planInput, type PlanInput } from './planInput.ts';
-export { colourName, colourOf, shadesOf } from './workedColours.ts';
+export { colourName, colourOf, shadesOf, shownColour } from './workedColours.ts';
 export { freeColourId, freeId } from './ids.ts';

@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest';
+import { channelsOf } from '../colour/index.ts';
 import { nearestShade, RANGES, refOf } from '../materials/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
 import {
   applyEdit,
+  colourName,
+  colourOf,
   dropColour,
   fromAnotherLot,
   gatherShades,
   invertEdit,
   plainPass,
+  shownColour,
   takeShades,
   type Edit,
   type Piece,
@@ -30,6 +34,18 @@ describe('a palette', () => {
     expect(dropColour(gathered, id)).not.toBeNull();
     expect(done(gathered, dropColour(gathered, id)).palette.map((colour) => colour.id)).not.toContain(id);
     expect(dropColour(gathered, gathered.drawing.parts[0]!.colour)).toBeNull();
+  });
+
+  it('shows a colour that is gone in grey and without a name, any other as it is called', () => {
+    for (const { id } of two.palette) {
+      expect(shownColour(two, id)).toEqual(colourName(colourOf(two, id)));
+      const without = { palette: two.palette.filter((colour) => colour.id !== id) };
+      const { name, hex } = shownColour(without, id);
+      const [r, g, b] = channelsOf(hex);
+      expect(name).toBe('');
+      expect(Math.max(r, g, b) - Math.min(r, g, b)).toBeLessThan(8);
+      expect(() => colourOf(without, id)).toThrow(RangeError);
+    }
   });
 
   it('does not let go of a colour that only a layer, a shade of one or a second thread has', () => {

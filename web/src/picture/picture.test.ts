@@ -14,10 +14,8 @@ beforeAll(withCanvas);
 
 const SIZE = { width: 400, height: 400 };
 
-function piece(): Piece {
-  const read = readPiece(
-    readFileSync(new URL('../../../demo/pieces/night-tram.junctura.json', import.meta.url), 'utf8'),
-  );
+function piece(name = 'night-tram'): Piece {
+  const read = readPiece(readFileSync(new URL(`../../../demo/pieces/${name}.junctura.json`, import.meta.url), 'utf8'));
   if (!read.ok) throw new Error(read.problem);
   return read.value;
 }
@@ -151,5 +149,19 @@ describe('the painter', () => {
     expect(across).toBeGreaterThan(6);
     expect(toneOf(-0.55, -0.83)).toBe(along);
     expect(toneOf(0, 0)).toBe(0);
+  });
+
+  it('shows what was planned in a colour that is gone, thread and printed areas, until the plan has followed', () => {
+    const moth = piece('moth-on-oak-leaf');
+    const planned = new Planner().plan(moth, USUAL_FACTORS);
+    const { threads, scraps } = sceneOf(moth, planned);
+    const used = new Set(planned.plan.order.map(({ colour }) => colour));
+    for (const { id } of moth.palette) {
+      const left = sceneOf({ ...moth, palette: moth.palette.filter((colour) => colour.id !== id) }, planned);
+      expect(left.scraps.length).toBe(scraps.length);
+      const changed = left.threads.filter(({ tones }, i) => tones.edge !== threads[i]!.tones.edge);
+      expect(changed.length > 0).toBe(used.has(id));
+      expect(new Set(changed.map(({ tones }) => tones.edge)).size).toBeLessThan(2);
+    }
   });
 });

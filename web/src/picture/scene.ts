@@ -5,7 +5,7 @@ import { remembered } from '@junctura/core/measure';
 import { threadOfStep, type Step } from '@junctura/core/order';
 import type { Plan } from '@junctura/core/thread';
 import type { Region } from '@junctura/core/geometry';
-import { type Piece, type Scrap, colourName, colourOf } from '@junctura/core/piece';
+import { type Piece, type Scrap, shownColour } from '@junctura/core/piece';
 import type { Brush, Lens } from './brush.ts';
 import { casterOf, type Caster } from './caster.ts';
 import { DAYLIGHT, type Light } from './light.ts';
@@ -174,7 +174,7 @@ function scrapsOf(
 ): PaintedScrap[] {
   return parts.flatMap(({ part, placed }, depth): PaintedScrap[] => {
     if ((!part.scrap && !part.printed) || placed.shape.region.length === 0) return [];
-    const hex = seen(part.scrap?.hex ?? colourName(colourOf(piece, part.colour)).hex);
+    const hex = seen(part.scrap?.hex ?? shownColour(piece, part.colour).hex);
     return [{ region: placed.shape.region, scrap: part.scrap, hex, after: after(depth) }];
   });
 }

@@ -1,6 +1,6 @@
 import { threadTones, type ThreadTones } from '@junctura/core/colour';
 import { threadKind, type ThreadTwist } from '@junctura/core/materials';
-import { colourName, shadesOf, type PaletteColour, type Piece } from '@junctura/core/piece';
+import { shadesOf, shownColour, type Piece } from '@junctura/core/piece';
 
 /** How a thread looks: its tones, how its fibres lie, and where two shades go through one needle the looks of both. */
 export interface ThreadLook extends ThreadTones {
@@ -28,30 +28,25 @@ const LOOKS_KEPT = 300;
 /** The looks of the colours of a piece, each worked out when it is first asked for. */
 export class ThreadLooks {
   private readonly known = new Map<string, ThreadLook>();
-  private readonly palette: ReadonlyMap<string, PaletteColour>;
 
   /** @param seen how each colour is seen: as it is, by a lamp … */
   constructor(
-    { palette }: Pick<Piece, 'palette'>,
+    private readonly piece: Pick<Piece, 'palette'>,
     private readonly seen: (hex: string) => string,
-  ) {
-    this.palette = new Map(palette.map((colour) => [colour.id, colour]));
-  }
+  ) {}
 
   /** The look of a colour in a kind of thread; one that was just taken out of the palette is grey until the plan has followed. */
   of(colour: string, thread: string): ThreadLook {
     const key = `${colour} ${thread}`;
-    const look = this.known.get(key) ?? this.look(this.palette.get(colour), thread);
+    const look = this.known.get(key) ?? this.look(colour, thread);
     this.known.set(key, look);
     return look;
   }
 
-  private look(colour: PaletteColour | undefined, thread: string): ThreadLook {
-    if (!colour) return threadLook(GONE, thread);
-    const { first, second } = shadesOf(colour);
-    const both = second ? [first, second].map(({ hex }) => threadLook(this.seen(hex), thread)) : null;
-    return threadLook(this.seen(colourName(colour).hex), thread, both);
+  private look(id: string, thread: string): ThreadLook {
+    const colour = this.piece.palette.find((entry) => entry.id === id);
+    const both = colour?.second ? [shadesOf(colour).first, colour.second] : null;
+    const strands = both && both.map(({ hex }) => threadLook(this.seen(hex), thread));
+    return threadLook(this.seen(shownColour(this.piece, id).hex), thread, strands);
   }
 }
-
-const GONE = '#8a8a86';

@@ -1,7 +1,7 @@
 import { countingEntries, forecast, learnPace, paceIn, workSoFar } from '@junctura/core/log';
 import { nameOfStep, type Step } from '@junctura/core/order';
 import type { RecordEntry } from '@junctura/core/piece';
-import { colourName } from '@junctura/core/piece';
+import { shownColour } from '@junctura/core/piece';
 import { sittingsOf, stepSeconds, type Sitting, type StepWork } from '@junctura/core/thread';
 import { layOut } from '@junctura/core/transfer';
 import { stitchKind } from '@junctura/core/stitches';
@@ -56,10 +56,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   });
 
   const nameOf = (step: Step | null): string => (step ? nameOfStep(opened.nameOf(step.part) ?? step.part, step) : '');
-  function colourBy(id: string | undefined): { name: string; hex: string } {
-    const colour = opened.piece.palette.find((own) => own.id === id);
-    return colour ? colourName(colour) : { name: '', hex: '#888888' };
-  }
+  const colourBy = (id: string | undefined): ReturnType<typeof shownColour> => shownColour(opened.piece, id);
   /** What to lay out for the sitting that comes. */
   const needs = computed(() => (plan.value && sitting.value ? layOut(opened.piece, plan.value, sitting.value) : null));
   const needlesWanted = computed(() => Math.max(1, needs.value?.needles.length ?? 1));

@@ -102,7 +102,8 @@ function note(): void {
 }
 /** Metres of needle thread that can be had from what is owned; null where nothing of it is in the box. */
 function needleMetres(colourId: string, thread: string, strands: number): number | null {
-  const colour = opened.piece.palette.find(({ id }) => id === colourId)!;
+  const colour = opened.piece.palette.find(({ id }) => id === colourId);
+  if (!colour) return null;
   const owned = ownedM(threads.box, shadesOf(colour).first, thread, opened.piece.id);
   return owned > 0 ? (owned * threadKind(thread)!.strands) / strands : null;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlannedPart } from '@junctura/core/work';
-import { movePart, placePart, colourName } from '@junctura/core/piece';
+import { movePart, placePart, shownColour } from '@junctura/core/piece';
 import { GripVertical } from '@lucide/vue';
 import { computed, ref, watch } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
@@ -23,7 +23,6 @@ const planned = computed(() => [...(workings.current?.plan.parts ?? [])].reverse
 const rows = ref<PlannedPart[]>([]);
 watch(planned, (now) => (rows.value = [...now]), { immediate: true });
 
-const hexOf = computed(() => new Map(opened.piece.palette.map((colour) => [colour.id, colourName(colour).hex])));
 const groupSizes = computed(() => {
   const sizes = new Map<string, number>();
   for (const { group } of opened.piece.drawing.parts) if (group) sizes.set(group, (sizes.get(group) ?? 0) + 1);
@@ -78,7 +77,7 @@ function key(event: KeyboardEvent, id: string): void {
         @click="pick(row.part.id, $event)"
         @keydown="key($event, row.part.id)"
       >
-        <PartShape :planned="row" :hex="hexOf.get(row.part.colour) ?? '#808080'" />
+        <PartShape :planned="row" :hex="shownColour(opened.piece, row.part.colour).hex" />
         <span class="words" :class="{ out: !row.part.shown }">
           <span class="name">{{ row.part.name }}</span>
           <span class="small soft">{{ about(row) }}{{ like(row.part.group) }}</span>

@@ -8,7 +8,7 @@ import {
   type Step,
   type StepLine,
 } from '@junctura/core/order';
-import { colourName, workBefore } from '@junctura/core/piece';
+import { shownColour, workBefore } from '@junctura/core/piece';
 import { sittingsOf, stepSeconds, type Sitting } from '@junctura/core/thread';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -48,7 +48,6 @@ export function useOrderList(): OrderList {
   const selection = useSelection();
   const plan = computed(() => workings.current!.plan);
   const order = computed(() => plan.value.order);
-  const colours = computed(() => new Map(opened.piece.palette.map((colour) => [colour.id, colourName(colour)])));
   const nameOf = (part: string): string => opened.nameOf(part) ?? part;
   const said = ref<string | null>(null);
 
@@ -119,8 +118,8 @@ export function useOrderList(): OrderList {
     sittings,
     said,
     nameOf,
-    hexOf: (step) => colours.value.get(step.colour)?.hex ?? '#888888',
-    colourOf: (step) => colours.value.get(step.colour)?.name ?? '',
+    hexOf: (step) => shownColour(opened.piece, step.colour).hex,
+    colourOf: (step) => shownColour(opened.piece, step.colour).name,
     because: (step) => becauseOf(plan.value.rules.rules, order.value, step, nameOf),
     move,
   };

@@ -4,7 +4,7 @@ import { addParts } from '@junctura/core/drawing';
 import { pathData } from '@junctura/core/geometry';
 import { formatLength, plural } from '@junctura/core/measure';
 import type { Ridge } from '@junctura/core/painting';
-import { colourName, colourOf } from '@junctura/core/piece';
+import { shownColour } from '@junctura/core/piece';
 import type { PlannedPass } from '@junctura/core/work';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref, shallowRef } from 'vue';
@@ -35,7 +35,7 @@ async function look(): Promise<void> {
 
 /** The nearest of the shades that are on the needle already. */
 function hexFor({ rgb: [r, g, b] }: Ridge): string {
-  const hexes = props.pass.shades.map((id) => colourName(colourOf(opened.piece, id)).hex);
+  const hexes = props.pass.shades.map((id) => shownColour(opened.piece, id).hex);
   const shades = hexes.map((hex) => ({ hex, lab: labOf(hex) }));
   return nearestColours(labOfRgb(r / 255, g / 255, b / 255), shades, 1)[0]!.item.hex;
 }

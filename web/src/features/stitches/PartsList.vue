@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { plural } from '@junctura/core/measure';
-import { colourName, type Marking } from '@junctura/core/piece';
+import { shownColour, type Marking } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import type { PlannedPart } from '@junctura/core/work';
 import { computed } from 'vue';
@@ -35,7 +35,7 @@ const entries = computed(() =>
     return {
       planned,
       part,
-      hex: colourName(opened.piece.palette.find((colour) => colour.id === part.colour)!).hex,
+      hex: shownColour(opened.piece, part.colour).hex,
       stitch: workedIn(planned),
       like: part.group === null ? 0 : opened.piece.drawing.parts.filter((other) => other.group === part.group).length,
     };

@@ -27,7 +27,7 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
   page,
 }) => {
   await bringLeaf(bench, 'whole', '28 mm');
-  await bench.goTo('Stitches');
+  await expect(page).toHaveURL(/\/stitches$/);
   await bench.pick('Picture');
   const paint = bench.card.getByRole('region', { name: 'Painted from the picture' });
   await paint.getByLabel('Shades', { exact: true }).fill('6');

@@ -53,7 +53,7 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
       v-if="intake.picture"
       :key="intake.picture.name + intake.picture.lastModified"
       :file="intake.picture"
-      @done="(piece) => intake.adopt({ piece, record: [] })"
+      @done="(piece, step) => intake.adopt({ piece, record: [] }, step)"
       @refused="intake.refuse"
       @close="intake.nextPicture"
     />

@@ -23,7 +23,12 @@ import TheDialog from '../../ui/TheDialog.vue';
 
 /** A picture on its way to becoming parts: squared up, sized, read by its lines or its colours. */
 const props = defineProps<{ file: File }>();
-const emit = defineEmits<{ done: [piece: Piece]; refused: [problem: string]; close: [] }>();
+/** `done` says where to go on: what is to be painted, where parts are painted. */
+const emit = defineEmits<{
+  done: [piece: Piece, step: 'drawing' | 'stitches'];
+  refused: [problem: string];
+  close: [];
+}>();
 
 const client = new PictureClient(props.file);
 const src = ref('');
@@ -238,13 +243,18 @@ function measure(isOn: boolean): void {
       </NCheckbox>
       <span class="spacer"></span>
       <NButton @click="emit('close')">Cancel</NButton>
-      <NButton type="primary" :disabled="!result || share !== null" @click="emit('done', result!)">{{
-        result && !isRead
-          ? 'Use this picture'
-          : result
-            ? `Use ${result.drawing.parts.length === 1 ? 'this part' : `these ${result.drawing.parts.length} parts`}`
-            : 'Use these parts'
-      }}</NButton>
+      <NButton
+        type="primary"
+        :disabled="!result || share !== null"
+        @click="emit('done', result!, options.as === 'whole' ? 'stitches' : 'drawing')"
+        >{{
+          result && !isRead
+            ? 'Use this picture'
+            : result
+              ? `Use ${result.drawing.parts.length === 1 ? 'this part' : `these ${result.drawing.parts.length} parts`}`
+              : 'Use these parts'
+        }}</NButton
+      >
     </div>
   </TheDialog>
 </template>

@@ -11,17 +11,16 @@ export async function benchPainting(pieces: readonly Piece[]): Promise<string[]>
   await page.addScriptTag({ content: await scriptOf('paintingInPage.ts') });
   const lines: string[] = [];
   for (const piece of pieces) {
-    const { stitches, paintingMs, finishedMs, plainMs, movingMs, roughMs, stepMs, longestStepMs } = await page.evaluate(
+    const { stitches, toPlain, finished, rough, moving, step, longestStep } = await page.evaluate(
       (given) => (window as unknown as { paintingTimes(piece: Piece): PaintingTimes }).paintingTimes(given),
       piece,
     );
-    const ratio = (a: number, b: number): string => (a / b).toFixed(2);
     lines.push(
-      `painting ${piece.name} (${stitches} stitches) / stroking as many plain segments: ${ratio(paintingMs, plainMs)}`,
-      `painting it finished, as a patch / painting it in its hoop: ${ratio(finishedMs, paintingMs)}`,
-      `the first rough picture / painting it: ${ratio(roughMs, paintingMs)}`,
-      `a frame of moving or enlarging it / painting it: ${ratio(movingMs, paintingMs)}`,
-      `a step of the work on / painting it: ${ratio(stepMs, paintingMs)}, at most ${ratio(longestStepMs, paintingMs)}`,
+      `painting ${piece.name} (${stitches} stitches) / stroking as many plain segments: ${toPlain.toFixed(2)}`,
+      `painting it finished, as a patch / painting it in its hoop: ${finished.toFixed(2)}`,
+      `the first rough picture / painting it: ${rough.toFixed(2)}`,
+      `a frame of moving or enlarging it / painting it: ${moving.toFixed(2)}`,
+      `a step of the work on / painting it: ${step.toFixed(2)}, at most ${longestStep.toFixed(2)}`,
     );
   }
   await browser.close();

@@ -49,7 +49,8 @@ const MOST_TOGETHER = 24;
 function castByRuns(brush: Brush, { pass, thread, light }: PaintedThread, lens: Lens, highMm: number): void {
   const { codes, xy } = thread.path;
   const { toX, toY, sees } = through(lens);
-  let [x, y, lift, together] = [0, 0, 0, 0];
+  let [x, y, lift, together, goesOn] = [0, 0, 0, 0, false];
+  brush.lineJoin = 'bevel';
   brush.strokeStyle = SHADE;
   brush.lineWidth = pass.laidMm * lens.pxPerMm;
   brush.beginPath();
@@ -58,9 +59,11 @@ function castByRuns(brush: Brush, { pass, thread, light }: PaintedThread, lens: 
     const [mx, my] = [xy[2 * i]!, xy[2 * i + 1]!];
     if (code === Move.lift) lift = light.reach * mx;
     if (code === Move.lift || code === Move.travel || code === Move.wrap) continue;
-    if (code !== Move.up && sees(x, y, mx, my, pass.laidMm + 2)) {
+    const isLaid = code !== Move.up && sees(x, y, mx, my, pass.laidMm + 2);
+    if (isLaid) {
       const [sx, sy] = [-LIGHT_X * (highMm + lift), -LIGHT_Y * (highMm + lift)];
-      brush.moveTo(toX(x + sx), toY(y + sy));
+      // A loop throws its shade in one.
+      if (!goesOn) brush.moveTo(toX(x + sx), toY(y + sy));
       brush.lineTo(toX(mx + sx), toY(my + sy));
       if (++together === MOST_TOGETHER) {
         brush.stroke();
@@ -68,6 +71,7 @@ function castByRuns(brush: Brush, { pass, thread, light }: PaintedThread, lens: 
         together = 0;
       }
     }
+    goesOn = isLaid && together > 0 && code !== Move.down;
     [x, y] = [mx, my];
   }
   if (together > 0) brush.stroke();

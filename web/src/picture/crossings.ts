@@ -41,7 +41,9 @@ export class Crossings {
     const { brush, width, waiting } = this;
     this.waiting = [];
     for (const [x0, y0, x1, y1] of waiting) {
-      const over = this.painted.filter(({ points, box }) => reaches(box, x0, y0, x1, y1) && crosses(points, x0, y0, x1, y1));
+      const over = this.painted.filter(
+        ({ points, box }) => reaches(box, x0, y0, x1, y1) && crosses(points, x0, y0, x1, y1),
+      );
       if (over.length === 0) continue;
       const half = Math.max(width * 0.64, Math.hypot(x1 - x0, y1 - y0) * 0.45);
       const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];

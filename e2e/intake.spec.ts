@@ -34,6 +34,14 @@ test('a photograph becomes parts: squared up, sized by a known length, by colour
   await expect(dialog.getByRole('status')).toContainText(/parts? in 1 colour/);
   await dialog.getByLabel('Read it').selectOption({ label: 'By its colours: regions to fill' });
   await expect(dialog).toContainText('4 parts in 4 colours');
+  // Corners that cross are no page: it is said, and what was found before can't be used.
+  await corner.focus();
+  for (let i = 0; i < 24; i++) await page.keyboard.press(`Shift+Arrow${i % 2 ? 'Right' : 'Down'}`);
+  await expect(dialog.getByRole('alert')).toContainText('The corners cross');
+  await expect(dialog.getByRole('button', { name: /^Use/ })).toBeDisabled();
+  for (let i = 0; i < 24; i++) await page.keyboard.press(`Shift+Arrow${i % 2 ? 'Left' : 'Up'}`);
+  await expect(dialog.getByRole('alert')).toHaveCount(0);
+  await expect(dialog).toContainText('4 parts in 4 colours');
   await dialog.getByRole('button', { name: /^Use (this|these)/ }).click();
   await expect(bench.figure('Parts')).toHaveText('4');
   await expect(page.getByLabel('Name of the piece')).toHaveValue('page');

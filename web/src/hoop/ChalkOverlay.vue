@@ -30,7 +30,7 @@ const strengths = computed(() => {
   const key = props.steps[at.value]?.key;
   if (!plan) return new Map<string, number>();
   const step = plan.order.findIndex((one) => one.key === key);
-  return marksAt(opened.piece, plan, step < 0 ? plan.order.length : step);
+  return marksAt(workings.piece, plan, step < 0 ? plan.order.length : step);
 });
 
 const marks = computed(() => {

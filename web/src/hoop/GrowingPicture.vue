@@ -4,16 +4,14 @@ import { computed, ref, toRef } from 'vue';
 import { growingScene } from '../picture/scene.ts';
 import { useGrowing } from '../picture/useGrowing.ts';
 import type { Size, View } from '../picture/view.ts';
-import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
 
 /** The piece as it stands at a place among steps that are worked one after the other. */
 const props = defineProps<{ view: View; size: Size; steps: readonly Step[]; place: number }>();
 
-const opened = useOpenedPiece();
 const workings = useWorkings();
 const canvas = ref<HTMLCanvasElement | null>(null);
-const scene = computed(() => (workings.current ? growingScene(opened.piece, workings.current, props.steps) : null));
+const scene = computed(() => (workings.current ? growingScene(workings.piece, workings.current, props.steps) : null));
 useGrowing({
   canvas,
   scene,

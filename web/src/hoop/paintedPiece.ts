@@ -1,6 +1,7 @@
 import type { Workings } from '@junctura/core/advice';
 import type { Piece } from '@junctura/core/piece';
 import { computed, type ComputedRef } from 'vue';
+import { hasLost } from '../session/workings.ts';
 
 /**
  * The piece as its picture shows it: it changes with its plan, its colours and its cloth, and with nothing else. A name, a note or an edit
@@ -20,10 +21,4 @@ export function paintedPiece(
     plannedAs = current;
     return isSame ? before! : now;
   });
-}
-
-/** Whether a palette has lost a colour that another has. */
-function hasLost(before: Piece['palette'], now: Piece['palette']): boolean {
-  const there = new Set(now.map(({ id }) => id));
-  return before.some(({ id }) => !there.has(id));
 }

@@ -2,24 +2,31 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import {
   newPart,
+  removeParts,
   renamePart,
   renamePiece,
   setMark,
   setUse,
   emptyPiece,
+  workInShade,
   writePiece,
   type Edit,
   type Piece,
   type RecordEntry,
 } from '@junctura/core/piece';
+import { judgePairs, Planner, type Workings } from '@junctura/core/advice';
+import { EMPTY_BOX, RANGES, refOf } from '@junctura/core/materials';
 import { seededRandom, type Random } from '@junctura/core/measure';
+import { makeGuide, pictureSvg } from '@junctura/core/paper';
+import { needleRuns, orderTotals, sittingsOf, willReach } from '@junctura/core/thread';
+import { layOut, rankWays, redrawPlan } from '@junctura/core/transfer';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { PieceStore } from '../keeping/pieceStore.ts';
 import { FakeWorker } from '../testing/fakeWorker.ts';
 import { MemoryStorage, openPage } from '../testing/page.ts';
 import type { JobInput } from '../workers/jobs.ts';
-import { plan } from '../workers/jobs/planning.ts';
+import { NewsWriter } from '../workers/planNews.ts';
 import { useKeeper } from './keeper.ts';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useRecord } from './record.ts';
@@ -39,9 +46,11 @@ beforeEach(() => {
     'Worker',
     class extends FakeWorker {
       constructor() {
+        // Each worker remembers for itself what it planned and told.
+        const [planner, writer] = [new Planner(), new NewsWriter()];
         const handle = (input: JobInput<'plan'>) => {
           planned.push(input);
-          return plan(input, () => undefined);
+          return writer.write(planner.plan(input.piece, input.factors));
         };
         super({ handlers: { plan: handle }, delayMs: () => delayMs() });
       }
@@ -209,6 +218,82 @@ describe('what is planned', () => {
     await wait(60);
     expect(workings.current).not.toBeNull();
   });
+});
+
+/** All that pages reckon from a plan and the piece that goes with it. */
+function reckon(piece: Piece, { plan: made }: Workings): void {
+  const sittings = sittingsOf(piece, made);
+  for (const sitting of sittings) layOut(piece, made, sitting);
+  willReach(piece, made, new Set(), EMPTY_BOX);
+  judgePairs(piece, made);
+  orderTotals(piece, made);
+  rankWays(piece, made);
+  redrawPlan(piece, made, 3);
+  makeGuide(piece, made, { hand: 'right', units: 'metric' });
+  pictureSvg(piece, made);
+  needleRuns(piece, made.parts, made.order);
+}
+
+describe('a plan and the piece that is read with it', () => {
+  it.each([1, 2, 3])(
+    'go together whatever is edited and undone meanwhile: no colour is missing, and all can be reckoned (seed %i)',
+    async (seed) => {
+      const random: Random = seededRandom(seed);
+      openPage();
+      const [keeper, opened] = [useKeeper(), useOpenedPiece()];
+      const begun = pieceOf('x');
+      const squares = ['a', 'b'].map((part, i) =>
+        newPart({ id: part, name: part, kind: 'area', path: `M${6 * i} 0h6v6h-6z`, colour: 'c1' }),
+      );
+      await keeper.store.save({ ...begun, drawing: { ...begun.drawing, parts: squares } }, 0);
+      await keeper.open('x');
+      const workings = useWorkings();
+      delayMs = () => random.next() * 6;
+      const { shades } = RANGES[0]!;
+      const planned = (): Promise<void> => vi.waitFor(() => expect(workings.isStale).toBe(false), 20_000);
+      await planned();
+      let [looked, behind] = [0, 0];
+      const look = (): void => {
+        const { current, piece } = workings;
+        if (!current) return;
+        const there = new Set(piece.palette.map(({ id }) => id));
+        const named = current.plan.parts.flatMap(({ part }) => part.colour);
+        expect(named.filter((id) => !there.has(id))).toEqual([]);
+        reckon(piece, current);
+        looked++;
+        if (named.some((id) => opened.piece.palette.every((colour) => colour.id !== id))) behind++;
+      };
+      for (let i = 0; i < 60; i++) {
+        const choice = random.next();
+        const part = random.next() < 0.5 ? 'a' : 'b';
+        if (choice < 0.35) {
+          const shade = shades[Math.floor(random.next() * shades.length)]!;
+          opened.edit(workInShade(opened.piece, [part], refOf(shade)));
+        } else if (choice < 0.45) opened.edit(removeParts(opened.piece, [part]));
+        else if (choice < 0.8) opened.undo();
+        else opened.redo();
+        look();
+        // Now and then a shade is undone that was planned.
+        if (i % 12 === 11) {
+          const ids = opened.piece.drawing.parts.map(({ id }) => id);
+          const unused = shades.filter(({ hex }) => opened.piece.palette.every(({ shade }) => shade?.hex !== hex));
+          opened.edit(workInShade(opened.piece, ids, refOf(unused[Math.floor(random.next() * unused.length)]!)));
+          await planned();
+          opened.undo();
+          look();
+        }
+        // Now the plan is waited for, now it is overtaken.
+        if (random.next() < 0.4) await planned();
+        else await wait(random.next() * 8);
+        look();
+      }
+      expect(looked).toBeGreaterThan(60);
+      // It would mean nothing had no plan ever named what is gone.
+      expect(behind).toBeGreaterThan(0);
+      await planned();
+      expect(workings.piece).toBe(opened.piece);
+    },
+  );
 });
 
 describe('what is kept', () => {

@@ -52,13 +52,15 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   const sitting = computed((): Sitting | null => {
     const at = present.value ? numbers.value.get(present.value.key) : undefined;
     if (!plan.value || at === undefined) return null;
-    return sittingsOf(opened.piece, plan.value).find(({ steps: own }) => own.some(({ step }) => step === at)) ?? null;
+    return sittingsOf(workings.piece, plan.value).find(({ steps: own }) => own.some(({ step }) => step === at)) ?? null;
   });
 
   const nameOf = (step: Step | null): string => (step ? nameOfStep(opened.nameOf(step.part) ?? step.part, step) : '');
-  const colourBy = (id: string | undefined): ReturnType<typeof shownColour> => shownColour(opened.piece, id);
+  const colourBy = (id: string | undefined): ReturnType<typeof shownColour> => shownColour(workings.piece, id);
   /** What to lay out for the sitting that comes. */
-  const needs = computed(() => (plan.value && sitting.value ? layOut(opened.piece, plan.value, sitting.value) : null));
+  const needs = computed(() =>
+    plan.value && sitting.value ? layOut(workings.piece, plan.value, sitting.value) : null,
+  );
   const needlesWanted = computed(() => Math.max(1, needs.value?.needles.length ?? 1));
   const stitchName = (step: Step | null): string => (step ? stitchKind(step.stitch).name : '');
 

@@ -1,5 +1,5 @@
 import { ownedFindings, recordFindings, type Finding, type Workings } from '@junctura/core/advice';
-import { isSamePlanInput, planInput, type PlanInput } from '@junctura/core/piece';
+import { isSamePlanInput, planInput, type Piece, type PlanInput } from '@junctura/core/piece';
 import { ownedFor } from '@junctura/core/thread';
 import type { CoarsePart, OwnFactors, PlannedPart } from '@junctura/core/work';
 import { defineStore } from 'pinia';
@@ -41,6 +41,15 @@ export const useWorkings = defineStore('workings', () => {
   const tallyBefore = shallowRef<Tally | null>(null);
   void threads.load();
   let planned: Workings | null = null;
+  /** The piece as it was when the plan that is shown was asked for. */
+  const plannedAs = shallowRef<Piece | null>(null);
+  /**
+   * The piece as it goes with its plan: as it is now, but where the plan still names a colour that is gone, as it was planned. Who reads both
+   * reads this one.
+   */
+  const piece = computed(() =>
+    plannedAs.value && hasLost(plannedAs.value.palette, opened.piece.palette) ? plannedAs.value : opened.piece,
+  );
   /** What of the findings that are shown the record made. */
   let ofRecord: readonly Finding[] = [];
   let asked: { input: PlanInput; factors: OwnFactors } | null = null;
@@ -53,7 +62,7 @@ export const useWorkings = defineStore('workings', () => {
     return (id != null && plannedById.value.get(id)) || null;
   }
 
-  const tally = computed(() => (current.value ? tallyOf(opened.piece, current.value) : null));
+  const tally = computed(() => (current.value ? tallyOf(piece.value, current.value) : null));
   /** What the last action made of the tally: its label, and the tally before it. */
   const lastChange = computed(() =>
     opened.lastAction && tallyBefore.value ? { label: opened.lastAction.label, before: tallyBefore.value } : null,
@@ -62,9 +71,13 @@ export const useWorkings = defineStore('workings', () => {
   const kinds = computed(() => [...new Set(current.value?.plan.colours.map(({ thread }) => thread))]);
 
   async function replan(): Promise<void> {
-    const input = planInput(opened.piece);
+    const asIs = opened.piece;
+    const input = planInput(asIs);
     const factors = settings.factors;
-    if (asked && isSamePlanInput(asked.input, input) && isSameFactors(asked.factors, factors)) return;
+    if (asked && isSamePlanInput(asked.input, input) && isSameFactors(asked.factors, factors)) {
+      if (!isStale.value) plannedAs.value = asIs;
+      return;
+    }
     asked = { input, factors };
     isStale.value = true;
     isStopped.value = false;
@@ -86,6 +99,7 @@ export const useWorkings = defineStore('workings', () => {
     coarse.value = [];
     if (answer.ok) {
       planned = answer.value;
+      plannedAs.value = asIs;
       lookAround();
       problem.value = null;
     } else problem.value = `The piece could not be planned: ${answer.problem}`;
@@ -94,7 +108,7 @@ export const useWorkings = defineStore('workings', () => {
   /** Findings of what is owned and of what was noted are made here: the planner knows nothing of the thread box and the record. */
   function lookAround(): void {
     if (!planned) return;
-    const owned = ownedFindings(planned.plan, ownedFor(opened.piece, planned.plan, threads.box));
+    const owned = ownedFindings(planned.plan, ownedFor(piece.value, planned.plan, threads.box));
     ofRecord = lookAtRecord();
     current.value = markRaw({ ...planned, findings: [...planned.findings, ...owned, ...ofRecord] });
   }
@@ -127,14 +141,14 @@ export const useWorkings = defineStore('workings', () => {
   );
   watch(
     () => opened.piece,
-    (piece, before) => {
-      if (piece.id !== before?.id) {
-        current.value = planned = asked = null;
+    (now, before) => {
+      if (now.id !== before?.id) {
+        current.value = planned = asked = plannedAs.value = null;
         tallyBefore.value = null;
         coarse.value = [];
         problem.value = null;
       }
-      if (piece.id !== NONE) void replan();
+      if (now.id !== NONE) void replan();
     },
     // A piece may have been opened before anyone asked for its workings.
     { flush: 'sync', immediate: true },
@@ -154,6 +168,7 @@ export const useWorkings = defineStore('workings', () => {
 
   return {
     current,
+    piece,
     plannedOf,
     tally,
     lastChange,
@@ -173,4 +188,10 @@ export const useWorkings = defineStore('workings', () => {
 
 function isSameFactors(a: OwnFactors, b: OwnFactors): boolean {
   return a === b || JSON.stringify(a) === JSON.stringify(b);
+}
+
+/** Whether a palette has lost a colour that another has. */
+export function hasLost(before: Piece['palette'], now: Piece['palette']): boolean {
+  const there = new Set(now.map(({ id }) => id));
+  return before.some(({ id }) => !there.has(id));
 }

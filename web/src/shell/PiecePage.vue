@@ -118,7 +118,7 @@ function exportSvg(): void {
   if (workings.current)
     saveFile(
       fileName(opened.piece.name, '-picture.svg'),
-      pictureSvg(opened.piece, workings.current.plan),
+      pictureSvg(workings.piece, workings.current.plan),
       'image/svg+xml',
     );
 }

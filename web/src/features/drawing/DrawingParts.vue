@@ -77,7 +77,7 @@ function key(event: KeyboardEvent, id: string): void {
         @click="pick(row.part.id, $event)"
         @keydown="key($event, row.part.id)"
       >
-        <PartShape :planned="row" :hex="shownColour(opened.piece, row.part.colour).hex" />
+        <PartShape :planned="row" :hex="shownColour(workings.piece, row.part.colour).hex" />
         <span class="words" :class="{ out: !row.part.shown }">
           <span class="name">{{ row.part.name }}</span>
           <span class="small soft">{{ about(row) }}{{ like(row.part.group) }}</span>

@@ -8,6 +8,7 @@ const emit = defineEmits<{ corners: [corners: Corners]; ends: [ends: readonly [C
 
 const frame = ref<HTMLElement | null>(null);
 const NAMES = ['Top left corner', 'Top right corner', 'Bottom right corner', 'Bottom left corner'];
+/** How far an arrow key moves a handle, as a share of the picture; with Shift ten times as far. */
 const STEP = 0.005;
 
 function set(index: number, isEnd: boolean, x: number, y: number): void {
@@ -28,8 +29,9 @@ function nudge(event: KeyboardEvent, index: number, isEnd: boolean): void {
   const step = steps[event.key];
   if (!step) return;
   event.preventDefault();
+  const share = event.shiftKey ? 10 * STEP : STEP;
   const [x, y] = isEnd ? props.ends![index]! : props.corners[index]!;
-  set(index, isEnd, x + step[0] * STEP, y + step[1] * STEP);
+  set(index, isEnd, x + step[0] * share, y + step[1] * share);
 }
 const percent = (value: number): string => `${value * 100}%`;
 </script>
@@ -47,7 +49,7 @@ const percent = (value: number): string => `${value * 100}%`;
       type="button"
       class="handle"
       :style="{ left: percent(x), top: percent(y) }"
-      :aria-label="`${NAMES[i]}: drag, or move with the arrow keys`"
+      :aria-label="`${NAMES[i]}: drag, or move with the arrow keys, further with Shift`"
       @pointerdown="grab"
       @pointermove="drag($event, i, false)"
       @keydown="nudge($event, i, false)"
@@ -59,7 +61,7 @@ const percent = (value: number): string => `${value * 100}%`;
         type="button"
         class="handle end"
         :style="{ left: percent(x), top: percent(y) }"
-        :aria-label="`End ${i + 1} of the known length: drag, or move with the arrow keys`"
+        :aria-label="`End ${i + 1} of the known length: drag, or move with the arrow keys, further with Shift`"
         @pointerdown="grab"
         @pointermove="drag($event, i, true)"
         @keydown="nudge($event, i, true)"

@@ -28,9 +28,9 @@ export function usePrice(plan: () => FinishPlan): {
   });
   const price = computed(() => {
     const { colours, spread } = workings.current!.plan;
-    return priceOf(shadeNeeds(opened.piece, colours, spread), plan().materials, {
+    return priceOf(shadeNeeds(workings.piece, colours, spread), plan().materials, {
       skeinPrice: (shade) => shop.threadOf(shade)?.price ?? null,
-      colourPrice: (id) => shop.threadOf(shadesOf(colourOf(opened.piece, id)).first)?.price ?? null,
+      colourPrice: (id) => shop.threadOf(shadesOf(colourOf(workings.piece, id)).first)?.price ?? null,
       goodsPrice: (id) => shop.stock?.goods.find((goods) => goods.id === id)?.price ?? null,
       hours: hours.value,
       finishingHours: plan().seconds / 3600,

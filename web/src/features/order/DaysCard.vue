@@ -24,7 +24,7 @@ const today = localDay(new Date());
 const calendar = computed(() => opened.piece.calendar);
 const worker = computed(() => opened.piece.worker);
 const plan = computed(() => workings.current!.plan);
-const sittings = computed(() => sittingsOf(opened.piece, plan.value));
+const sittings = computed(() => sittingsOf(workings.piece, plan.value));
 const days = computed(() => sittingDays(calendar.value, worker.value.sittingsPerWeek, sittings.value.length, today));
 const moved = computed(() => new Set(calendar.value.moved.map(({ sitting }) => sitting)));
 const wanted = computed(() =>
@@ -49,7 +49,7 @@ const problem = ref<string | null>(null);
 async function save(): Promise<void> {
   problem.value = null;
   const { calendarFile } = await import('../../keeping/calendarFile.ts');
-  const file = calendarFile(opened.piece, plan.value, days.value);
+  const file = calendarFile(workings.piece, plan.value, days.value);
   if (file.ok) saveFile(fileName(opened.piece.name, '.ics'), file.value, 'text/calendar');
   else problem.value = file.problem;
 }

@@ -7,7 +7,6 @@ import LessonLinks from '../../ui/LessonLinks.vue';
 import { FIRST_LESSONS } from '../../ui/lessonNames.ts';
 import PagePreview from '../../ui/PagePreview.vue';
 import { fileName, saveFile } from '../../keeping/files.ts';
-import { paintedPiece } from '../../hoop/paintedPiece.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { usePdf } from '../../session/usePdf.ts';
 import { useSettings } from '../../session/settings.ts';
@@ -29,10 +28,8 @@ const HANDS: { value: 'right' | 'left'; label: string }[] = [
   { value: 'left', label: 'Left hand' },
 ];
 
-/** As it was planned: a colour that was just taken out is told of until the plan without it is there. */
-const piece = paintedPiece(opened, workings);
 const guide = computed(() =>
-  makeGuide(piece.value, workings.current!.plan, { hand: options.hand, units: settings.units }),
+  makeGuide(workings.piece, workings.current!.plan, { hand: options.hand, units: settings.units }),
 );
 const pages = computed(() =>
   guidePages(
@@ -51,7 +48,7 @@ watch(
     const mine = ++wanted;
     picture.value = null;
     if (!now) return;
-    const png = await guidePicture(piece.value, now, (share) => {
+    const png = await guidePicture(workings.piece, now, (share) => {
       painted.value = share;
       return mine === wanted;
     });

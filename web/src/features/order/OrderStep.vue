@@ -3,13 +3,11 @@ import LessonLinks from '../../ui/LessonLinks.vue';
 import { formatDuration, plural } from '@junctura/core/measure';
 import { orderTotals } from '@junctura/core/thread';
 import { computed, defineAsyncComponent, ref, type Component } from 'vue';
-import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import TabRow from '../../ui/TabRow.vue';
 import StepsCard from './StepsCard.vue';
 
 /** The order of work: its steps in sittings, the ways to order it, the days, and the guide to hand on. */
-const opened = useOpenedPiece();
 const workings = useWorkings();
 
 const VIEWS = [
@@ -22,7 +20,7 @@ const shown = ref<(typeof VIEWS)[number]['id']>('steps');
 const card = computed(() => VIEWS.find(({ id }) => id === shown.value)!.card);
 
 const plan = computed(() => workings.current!.plan);
-const totals = computed(() => orderTotals(opened.piece, plan.value));
+const totals = computed(() => orderTotals(workings.piece, plan.value));
 </script>
 
 <template>

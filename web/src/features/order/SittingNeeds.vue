@@ -13,7 +13,7 @@ const opened = useOpenedPiece();
 const workings = useWorkings();
 const settings = useSettings();
 
-const needs = computed(() => layOut(opened.piece, workings.current!.plan, props.sitting));
+const needs = computed(() => layOut(workings.piece, workings.current!.plan, props.sitting));
 </script>
 
 <template>

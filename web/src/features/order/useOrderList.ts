@@ -53,7 +53,7 @@ export function useOrderList(): OrderList {
 
   const sittings = computed(() => {
     const { work } = plan.value;
-    return sittingsOf(opened.piece, plan.value).map((sitting): SittingLines => {
+    return sittingsOf(workings.piece, plan.value).map((sitting): SittingLines => {
       // A step that runs over into another sitting stands where it is begun.
       const begun = sitting.steps.filter(({ from }) => from === 0).map(({ step }) => step);
       const from = begun[0] ?? 0;
@@ -118,8 +118,8 @@ export function useOrderList(): OrderList {
     sittings,
     said,
     nameOf,
-    hexOf: (step) => shownColour(opened.piece, step.colour).hex,
-    colourOf: (step) => shownColour(opened.piece, step.colour).name,
+    hexOf: (step) => shownColour(workings.piece, step.colour).hex,
+    colourOf: (step) => shownColour(workings.piece, step.colour).name,
     because: (step) => becauseOf(plan.value.rules.rules, order.value, step, nameOf),
     move,
   };

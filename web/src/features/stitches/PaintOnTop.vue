@@ -35,7 +35,7 @@ async function look(): Promise<void> {
 
 /** The nearest of the shades that are on the needle already. */
 function hexFor({ rgb: [r, g, b] }: Ridge): string {
-  const hexes = props.pass.shades.map((id) => shownColour(opened.piece, id).hex);
+  const hexes = props.pass.shades.map((id) => shownColour(workings.piece, id).hex);
   const shades = hexes.map((hex) => ({ hex, lab: labOf(hex) }));
   return nearestColours(labOfRgb(r / 255, g / 255, b / 255), shades, 1)[0]!.item.hex;
 }

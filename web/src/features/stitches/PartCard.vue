@@ -66,7 +66,7 @@ async function proposalsFor(parts: readonly string[], key?: string): Promise<rea
   return answer?.ok ? answer.value : [];
 }
 const colour = computed(() => opened.piece.palette.find(({ id }) => id === planned.value?.part.colour));
-const hex = computed(() => shownColour(opened.piece, planned.value?.part.colour).hex);
+const hex = computed(() => shownColour(workings.piece, planned.value?.part.colour).hex);
 const colours = computed(() =>
   opened.piece.palette.map((entry) => ({ value: entry.id, label: colourName(entry).name, hex: colourName(entry).hex })),
 );

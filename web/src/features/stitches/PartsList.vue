@@ -35,7 +35,7 @@ const entries = computed(() =>
     return {
       planned,
       part,
-      hex: shownColour(opened.piece, part.colour).hex,
+      hex: shownColour(workings.piece, part.colour).hex,
       stitch: workedIn(planned),
       like: part.group === null ? 0 : opened.piece.drawing.parts.filter((other) => other.group === part.group).length,
     };

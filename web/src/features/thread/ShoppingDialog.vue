@@ -35,9 +35,9 @@ void shop.ask();
 const plan = computed(() => workings.current!.plan);
 const rows = computed(() =>
   shoppingList(
-    opened.piece,
+    workings.piece,
     plan.value,
-    willReach(opened.piece, plan.value, record.progress.done, threads.box),
+    willReach(workings.piece, plan.value, record.progress.done, threads.box),
     shop.stock,
     settings.units,
     { finishing: finishing.plan?.materials ?? [], basket: threads.box.basket },
@@ -157,10 +157,10 @@ function replace(colourId: string): void {
       </p>
       <div class="row">
         <NButton size="small" @click="csv">List as CSV</NButton>
-        <NButton size="small" @click="pdf(shoppingPages(opened.piece, rows, coin), '-to-buy.pdf')"
+        <NButton size="small" @click="pdf(shoppingPages(workings.piece, rows, coin), '-to-buy.pdf')"
           >List to print</NButton
         >
-        <NButton size="small" @click="pdf(cuttingPages(opened.piece, plan.colours, settings.units), '-cuts.pdf')"
+        <NButton size="small" @click="pdf(cuttingPages(workings.piece, plan.colours, settings.units), '-cuts.pdf')"
           >Cutting list to print</NButton
         >
       </div>

@@ -105,7 +105,7 @@ function lotOf(colour: string): string | null {
         >
       </p>
       <ol class="cuts" data-test="cutting-list">
-        <li v-for="cut in cuttingList(opened.piece, need, settings.units)" :key="cut.number">
+        <li v-for="cut in cuttingList(workings.piece, need, settings.units)" :key="cut.number">
           <strong>Cut {{ cut.number }}</strong> <span class="figure soft">{{ cut.length }}</span>
           <ul>
             <li v-for="(load, i) in cut.loads" :key="i">{{ loadWords(load) }} for {{ load.parts }}</li>

@@ -24,7 +24,7 @@ const workings = useWorkings();
 const settings = useSettings();
 const plan = computed(() => workings.current?.plan ?? null);
 const mark = computed(() => markOf(opened.piece.mark)!);
-const ways = computed(() => (plan.value ? rankWays(opened.piece, plan.value) : []));
+const ways = computed(() => (plan.value ? rankWays(workings.piece, plan.value) : []));
 const way = computed(() => ways.value.find((entry) => entry.mark.id === opened.piece.mark));
 const better = computed(() => {
   const [best] = ways.value;
@@ -36,7 +36,7 @@ const FITNESS = { good: 'fits well', fair: 'can be done', poor: 'fits badly' } a
 const steps = computed(() => stepsAfterStitching(opened.piece));
 const tacks = computed(() => (mark.value.id === 'film' && plan.value ? tackingFor(plan.value) : null));
 const redraws = computed(() =>
-  mark.value.staysDays !== null && plan.value ? redrawPlan(opened.piece, plan.value, mark.value.staysDays) : [],
+  mark.value.staysDays !== null && plan.value ? redrawPlan(workings.piece, plan.value, mark.value.staysDays) : [],
 );
 function namesOf(ids: readonly string[]): string {
   const names = ids.map((id) => opened.nameOf(id) ?? id);
@@ -65,7 +65,7 @@ const pages = computed(() => {
   const { widthMm, heightMm } = settings.film;
   const sheet =
     options.sheet === 'film' ? filmSheet(widthMm, heightMm) : SHEETS.find(({ id }) => id === options.sheet)!;
-  return patternPages(opened.piece, plan.value, {
+  return patternPages(workings.piece, plan.value, {
     ...options,
     sheet,
     mirrored: isMirrored.value,

@@ -1,5 +1,5 @@
 import { priceOf, type FinishPlan, type Price } from '@junctura/core/finish';
-import { colourOf, shadesOf } from '@junctura/core/piece';
+import { shadesOf } from '@junctura/core/piece';
 import { shadeNeeds } from '@junctura/core/thread';
 import { computed, type ComputedRef } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -26,11 +26,16 @@ export function usePrice(plan: () => FinishPlan): {
     const seconds = work.soFar && work.left ? work.soFar.seconds + work.left.seconds.p50 : 0;
     return seconds > 0 ? seconds / 3600 : workings.current!.plan.totals.hours.p50;
   });
+  /** Of a colour that is gone there is no price: the finishing is worked out after the plan. */
+  function colourPrice(id: string): number | null {
+    const colour = workings.piece.palette.find((own) => own.id === id);
+    return (colour && shop.threadOf(shadesOf(colour).first)?.price) ?? null;
+  }
   const price = computed(() => {
     const { colours, spread } = workings.current!.plan;
     return priceOf(shadeNeeds(workings.piece, colours, spread), plan().materials, {
       skeinPrice: (shade) => shop.threadOf(shade)?.price ?? null,
-      colourPrice: (id) => shop.threadOf(shadesOf(colourOf(workings.piece, id)).first)?.price ?? null,
+      colourPrice,
       goodsPrice: (id) => shop.stock?.goods.find((goods) => goods.id === id)?.price ?? null,
       hours: hours.value,
       finishingHours: plan().seconds / 3600,

@@ -233,6 +233,8 @@ article {
   overflow-y: auto;
   padding: 24px 40px 50px;
   display: grid;
+  /* No wider than its window: the drawing is as wide as its column, and would hold it open. */
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
   align-content: start;
 }
@@ -290,14 +292,6 @@ ol {
 }
 @media (max-width: 820px) {
   .book {
-    grid-template-columns: 250px minmax(0, 1fr);
-  }
-  article {
-    padding: 18px 20px;
-  }
-}
-@media (max-width: 820px) {
-  .book {
     grid-template: auto minmax(0, 34vh) minmax(0, 1fr) / minmax(0, 1fr);
   }
   .list {
@@ -307,7 +301,6 @@ ol {
   }
   article {
     padding: 16px 16px 40px;
-    grid-template-columns: minmax(0, 1fr);
   }
   .facts dl,
   .columns,

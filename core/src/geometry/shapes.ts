@@ -66,7 +66,7 @@ export function polylineLength({ points, closed }: Polyline): number {
 }
 
 /** The box around any number of flat coordinate arrays, or null where there is no point. */
-export function boxOf(arrays: Iterable<Float64Array>): Box | null {
+export function boxOf(arrays: Iterable<ArrayLike<number>>): Box | null {
   let minX = Infinity;
   let minY = Infinity;
   let maxX = -Infinity;

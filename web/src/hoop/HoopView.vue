@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { hoopAboutAll, pictureOnCloth } from '@junctura/core/drawing';
 import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
-import { innerDiameterMm, outerHalvesMm } from '@junctura/core/materials';
+import { outerHalvesMm } from '@junctura/core/materials';
 import { boxOf, pathData } from '@junctura/core/geometry';
 import { formatLength } from '@junctura/core/measure';
 import { useElementSize } from '@vueuse/core';
@@ -14,6 +14,7 @@ import { usePainting } from '../picture/usePainting.ts';
 import { DRAWING_PENS, PEN_WORDS, usePen } from './usePen.ts';
 import { DAYLIGHT, LAMPLIGHT } from '../picture/light.ts';
 import type { Side } from '../picture/paintPicture.ts';
+import { hoopInSightMm } from '../picture/ringShape.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
 import { paintedPiece } from './paintedPiece.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
@@ -50,7 +51,6 @@ const canvas = ref<HTMLCanvasElement | null>(null);
 const { width, height } = useElementSize(frame);
 const size = computed(() => ({ width: width.value, height: height.value }));
 const side = ref<Side>('front');
-const RING_ROOM = 1.17;
 /** What is seen about the finished thing, mm. */
 const FINISHED_ROOM_MM = 14;
 
@@ -94,7 +94,7 @@ const reachMm = computed(() => {
     const { minX, minY, maxX, maxY } = finishedBox.value;
     return Math.max(maxX - minX, maxY - minY) / 2 + FINISHED_ROOM_MM;
   }
-  if (hoop.value) return (innerDiameterMm(hoop.value.nominalMm) / 2) * RING_ROOM;
+  if (hoop.value) return hoopInSightMm(hoop.value);
   if (positions.value.length > 0) {
     const [a, b] = outerHalvesMm(opened.piece.hoop!);
     return Math.max(...positions.value.map(([x, y]) => Math.max(Math.abs(x) + a, Math.abs(y) + b))) + 12;

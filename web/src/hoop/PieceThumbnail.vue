@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { hoopAboutAll } from '@junctura/core/drawing';
-import { innerDiameterMm } from '@junctura/core/materials';
 import type { Piece } from '@junctura/core/piece';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { stampOf, ThumbnailStore } from '../keeping/thumbnailStore.ts';
+import { hoopInSightMm } from '../picture/ringShape.ts';
 import { useSettings } from '../session/settings.ts';
 import { WORKER_ADDRESS } from '../workers/workerClient.ts';
 import { pictures } from '../workers/workerPool.ts';
@@ -18,7 +18,7 @@ const thumbnails = new ThumbnailStore();
 
 const canvas = ref<HTMLCanvasElement | null>(null);
 const hoop = hoopAboutAll(props.piece);
-const reachMm = ref(hoop ? (innerDiameterMm(hoop.nominalMm) / 2) * 1.17 : 60);
+const reachMm = ref(hoop ? hoopInSightMm(hoop) : 60);
 const settings = useSettings();
 const gone = new AbortController();
 

@@ -1,3 +1,4 @@
+import { boxesMeet, boxOf, type Box } from '@junctura/core/geometry';
 import type { Brush } from './brush.ts';
 
 /** Thread narrower than this on screen shows no crossings, px. */
@@ -7,7 +8,7 @@ interface Painted {
   /** Its way, `x, y` in pixels. */
   readonly points: readonly number[];
   /** From where to where it goes, across and up and down: what is elsewhere is passed over. */
-  readonly box: readonly [minX: number, minY: number, maxX: number, maxY: number];
+  readonly box: Box;
   readonly paint: () => void;
   /** Paints just what of it lies near a place; null: it is painted whole, and cut. */
   readonly paintNear: ((x: number, y: number, half: number) => void) | null;
@@ -28,7 +29,7 @@ export class Crossings {
 
   /** Something was painted that later thread may go below. */
   remember(points: readonly number[], paint: Painted['paint'], paintNear: Painted['paintNear'] = null): void {
-    if (this.width >= SEEN_FROM_PX) this.painted.push({ points, box: boxAbout(points), paint, paintNear });
+    if (this.width >= SEEN_FROM_PX) this.painted.push({ points, box: boxOf([points])!, paint, paintNear });
   }
 
   /** The thread that is under way goes below what crosses this stretch. */
@@ -41,9 +42,8 @@ export class Crossings {
     const { brush, width, waiting } = this;
     this.waiting = [];
     for (const [x0, y0, x1, y1] of waiting) {
-      const over = this.painted.filter(
-        ({ points, box }) => reaches(box, x0, y0, x1, y1) && crosses(points, x0, y0, x1, y1),
-      );
+      const below = boxOf([[x0, y0, x1, y1]])!;
+      const over = this.painted.filter(({ points, box }) => boxesMeet(box, below) && crosses(points, x0, y0, x1, y1));
       if (over.length === 0) continue;
       const half = Math.max(width * 0.64, Math.hypot(x1 - x0, y1 - y0) * 0.45);
       const [x, y] = [(x0 + x1) / 2, (y0 + y1) / 2];
@@ -61,23 +61,6 @@ export class Crossings {
       brush.restore();
     }
   }
-}
-
-type Box = Painted['box'];
-
-function boxAbout(points: readonly number[]): Box {
-  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (let i = 0; i + 1 < points.length; i += 2) {
-    minX = Math.min(minX, points[i]!);
-    maxX = Math.max(maxX, points[i]!);
-    minY = Math.min(minY, points[i + 1]!);
-    maxY = Math.max(maxY, points[i + 1]!);
-  }
-  return [minX, minY, maxX, maxY];
-}
-
-function reaches([minX, minY, maxX, maxY]: Box, x0: number, y0: number, x1: number, y1: number): boolean {
-  return Math.max(x0, x1) >= minX && Math.min(x0, x1) <= maxX && Math.max(y0, y1) >= minY && Math.min(y0, y1) <= maxY;
 }
 
 function crosses(points: readonly number[], x0: number, y0: number, x1: number, y1: number): boolean {

@@ -1,3 +1,4 @@
+import { innerDiameterMm } from '@junctura/core/materials';
 import type { Hoop } from '@junctura/core/piece';
 
 /** What the bands of a ring are made of. */
@@ -15,6 +16,14 @@ const THICK = { share: 0.075, leastMm: 3.4 } as const;
 
 export function ringMm(innerHalfMm: number): number {
   return Math.max(THICK.leastMm, innerHalfMm * THICK.share);
+}
+
+/** With so much of its inner half seen the ring and a little of what lies about it are in sight. */
+const ROOM = 1.17;
+
+/** How far from its middle there is something to see of a hoop, mm. */
+export function hoopInSightMm(hoop: Hoop): number {
+  return (innerDiameterMm(hoop.nominalMm) / 2) * ROOM;
 }
 
 const grain = (outs: readonly number[]): RingBand[] => outs.map((out) => ({ tone: 'grain', out, width: 0.018 }));

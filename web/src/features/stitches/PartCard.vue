@@ -44,18 +44,18 @@ const workings = useWorkings();
 
 const selection = useSelection();
 const settings = useSettings();
+/** The card of the part that is picked, or of the first of several: how it is worked, its colour, what else it could be worked in. */
+const props = defineProps<{ planned: PlannedPart }>();
 /** Whether a choice is for all that are alike. */
 const forAll = defineModel<boolean>('forAll', { required: true });
 const shadesShown = ref(false);
 
-const planned = computed(() => workings.plannedOf(selection.pickedPart?.id));
 const offers = shallowRef<readonly Offer[]>([]);
 watch(
-  planned,
+  () => props.planned,
   async (now) => {
-    if (!now) return void (offers.value = []);
     const [found] = await proposalsFor([now.part.id], 'proposals');
-    if (planned.value?.part.id === now.part.id) offers.value = found ?? [];
+    if (props.planned.part.id === now.part.id) offers.value = found ?? [];
   },
   { immediate: true },
 );
@@ -65,8 +65,8 @@ async function proposalsFor(parts: readonly string[], key?: string): Promise<rea
   const answer = await workings.planner.ask('proposals', asked, key === undefined ? {} : { key });
   return answer?.ok ? answer.value : [];
 }
-const colour = computed(() => opened.piece.palette.find(({ id }) => id === planned.value?.part.colour));
-const hex = computed(() => shownColour(workings.piece, planned.value?.part.colour).hex);
+const colour = computed(() => opened.piece.palette.find(({ id }) => id === props.planned.part.colour));
+const hex = computed(() => shownColour(workings.piece, props.planned.part.colour).hex);
 const colours = computed(() =>
   opened.piece.palette.map((entry) => ({ value: entry.id, label: colourName(entry).name, hex: colourName(entry).hex })),
 );
@@ -77,7 +77,7 @@ const members = computed(() => {
   const all = picked.flatMap((part) => (forAll.value ? groupMembers(opened.piece, part) : [part]));
   return [...new Map(all.map((part) => [part.id, part])).values()];
 });
-const groupSize = computed(() => (planned.value ? groupMembers(opened.piece, planned.value.part).length : 1));
+const groupSize = computed(() => groupMembers(opened.piece, props.planned.part).length);
 
 /** The passes of a part as they are worked now, ready to be changed. */
 function passesOf(partId: string): Pass[] {
@@ -100,7 +100,7 @@ function changePasses(
   mergeKey: string | null = null,
 ): void {
   const changed = members.value
-    .filter((member) => member.kind === planned.value?.part.kind)
+    .filter((member) => member.kind === props.planned.part.kind)
     .map((member): [string, Pass[]] => [member.id, change(passesOf(member.id), member.id)]);
   opened.edit(setPasses(opened.piece, new Map(changed), named(label), mergeKey));
 }
@@ -108,7 +108,7 @@ function changePasses(
 /** Like parts may be turned: their stitches are turned by as much, not to the same angle. */
 function change(index: number, change: PassChange, label: string, mergeKey: string | null): void {
   const changeOf = typeof change === 'function' ? change : () => change;
-  const shownDeg = planned.value!.passes[index]!.angleDeg;
+  const shownDeg = props.planned.passes[index]!.angleDeg;
   changePasses(
     label,
     (passes, member) =>
@@ -126,7 +126,7 @@ function changedPass(pass: Pass, part: Partial<Pass>, apartDeg: number): Pass {
 /** The layer that is open on the card: the filling, until another is chosen. */
 const openLayer = ref<number | null>(null);
 const openIndex = computed(() => {
-  const passes = planned.value?.passes ?? [];
+  const { passes } = props.planned;
   if (openLayer.value !== null && openLayer.value < passes.length) return openLayer.value;
   return Math.max(
     0,
@@ -141,8 +141,8 @@ watch(
 function addLayer(role: PassRole): void {
   const placedOf = new Map(workings.current?.plan.parts.map((entry) => [entry.part.id, entry.placed]));
   const grown = (passes: Pass[], member: string): Pass[] => withNewPass(passes, role, placedOf.get(member)!);
-  const before = passesOf(planned.value!.part.id);
-  openLayer.value = grown(before, planned.value!.part.id).findIndex((pass, i) => pass !== before[i]);
+  const before = passesOf(props.planned.part.id);
+  openLayer.value = grown(before, props.planned.part.id).findIndex((pass, i) => pass !== before[i]);
   changePasses(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);
 }
 function removeLayer(index: number): void {
@@ -197,7 +197,7 @@ async function choose(offer: Offer): Promise<void> {
 }
 
 function isNow({ layers }: Offer): boolean {
-  const now = planned.value?.passes ?? [];
+  const now = props.planned.passes;
   return (
     layers.length === now.length &&
     layers.every(({ role, stitch, strands, direction }) =>
@@ -230,7 +230,7 @@ function recolour(id: string): void {
 </script>
 
 <template>
-  <div v-if="planned" class="stack">
+  <div class="stack">
     <button type="button" class="plain soft small" @click="selection.pick([])">‹ All parts</button>
     <div>
       <h2>{{ selection.picked.length > 1 ? `${selection.picked.length} parts` : planned.part.name }}</h2>

@@ -9,10 +9,10 @@ const PartCard = defineAsyncComponent(() => import('./PartCard.vue'));
 const workings = useWorkings();
 const selection = useSelection();
 const forAll = ref(true);
-const isPicked = computed(() => !selection.isListing && workings.plannedOf(selection.pickedPart?.id) !== null);
+const planned = computed(() => (selection.isListing ? null : workings.plannedOf(selection.pickedPart?.id)));
 </script>
 
 <template>
-  <PartCard v-if="isPicked" v-model:for-all="forAll" />
+  <PartCard v-if="planned" v-model:for-all="forAll" :planned="planned" />
   <AllParts v-else />
 </template>

@@ -1,9 +1,10 @@
 import { Planner, tryHoop, type Workings } from '@junctura/core/advice';
 import { hoopAboutAll } from '@junctura/core/drawing';
 import type { Circle } from '@junctura/core/geometry';
-import { innerDiameterMm, outerHalvesMm } from '@junctura/core/materials';
+import { outerHalvesMm } from '@junctura/core/materials';
 import { planInput, type Piece } from '@junctura/core/piece';
 import { paintPicture } from '../../picture/paintPicture.ts';
+import { hoopInSightMm } from '../../picture/ringShape.ts';
 import { sceneOf } from '../../picture/scene.ts';
 import { viewOf } from '../../picture/view.ts';
 import type { JobInput, JobOutput } from '../jobs.ts';
@@ -20,8 +21,8 @@ export async function hoopTrial({ piece, hoop, factors }: JobInput<'tryHoop'>): 
   return { trial, picture: pictureOf(tried, workings, Math.max(...outerHalvesMm(hoop)), TRIAL_PX) };
 }
 
-/** The ring and the air about a piece that lies in no hoop, as shares of the inner half and mm. */
-const ROOM = { ring: 1.17, freeMm: 12, emptyMm: 60 } as const;
+/** What is seen about a piece that lies in no hoop, and of one that is empty, mm. */
+const ROOM = { freeMm: 12, emptyMm: 60 } as const;
 
 export async function thumbnail({ piece, factors, pixels }: JobInput<'thumbnail'>): Promise<JobOutput<'thumbnail'>> {
   await learnWhatIsPainted(piece);
@@ -33,7 +34,7 @@ export async function thumbnail({ piece, factors, pixels }: JobInput<'thumbnail'
 /** How far from its middle there is something to see of a piece, mm. */
 export function reachOf(piece: Piece, circle: Circle | null): number {
   const hoop = hoopAboutAll(piece);
-  if (hoop) return (innerDiameterMm(hoop.nominalMm) / 2) * ROOM.ring;
+  if (hoop) return hoopInSightMm(hoop);
   return circle ? Math.hypot(circle.x, circle.y) + circle.r + ROOM.freeMm : ROOM.emptyMm;
 }
 

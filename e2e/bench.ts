@@ -13,9 +13,8 @@ export class Bench {
   }
 
   async openKite(step = 'Stitches'): Promise<void> {
-    await this.open();
-    await this.page.getByRole('button', { name: /^Kite/ }).click();
-    await this.goTo(step);
+    await this.open(`/piece/demo-kite/${step.toLowerCase()}`);
+    await expect(this.tally).toContainText('Stitches');
   }
 
   /** The thread box with invented examples laid in: a newcomer's is empty. */
@@ -119,8 +118,8 @@ export const test = base.extend<Fixtures, { profiles: Profiles }>({
   isFirstVisit: [false, { option: true }],
   isUnused: [false, { option: true }],
   profiles: [
-    async ({ browser }, use) => {
-      const profiles = new Profiles(browser);
+    async ({ browser }, use, { project }) => {
+      const profiles = new Profiles(browser, project.use.baseURL!);
       await use(profiles);
       await profiles.close();
     },

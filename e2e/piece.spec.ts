@@ -329,7 +329,8 @@ test.describe('with fingers', () => {
 });
 
 test('Back lets go of the part that is picked, and only then leaves the piece', async ({ bench, page }) => {
-  await bench.openKite('Stitches');
+  await bench.open();
+  await page.getByRole('button', { name: /^Kite/ }).click();
   await bench.pick('Sail');
   await expect(page).toHaveURL(/picked/);
   await page.goBack();
@@ -343,7 +344,8 @@ test('Back lets go of the part that is picked, and only then leaves the piece', 
 });
 
 test('a name that is being typed is kept, whether Back or a reload comes in between', async ({ bench, page }) => {
-  await bench.openKite('Stitches');
+  await bench.open();
+  await page.getByRole('button', { name: /^Kite/ }).click();
   const name = page.getByLabel('Name of the piece');
   await name.fill('Kite for Back');
   await page.goBack();

@@ -22,7 +22,8 @@ export default defineConfig({
     serviceWorkers: 'block',
     // Nothing is looked at halfway through a change of colour.
     contextOptions: { reducedMotion: 'reduce' },
-    launchOptions: CHROMIUM,
+    // All pages of the application share one process: it starts once, as long as one of them stays open (profiles.ts).
+    launchOptions: { ...CHROMIUM, args: [...CHROMIUM.args, '--process-per-site'] },
   },
   webServer: {
     command: 'npx tsx ../server/src/main.ts',

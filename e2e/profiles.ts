@@ -1,13 +1,16 @@
 import type { Browser, BrowserContext, BrowserContextOptions, CDPSession } from '@playwright/test';
 
 /**
- * Browsers for one test after the other. What a person would find kept is cleared after each; the program itself, fetched and compiled, stays:
- * loading it anew was most of what tests did.
+ * Browsers for one test after the other. What a person would find kept is cleared after each; the program itself, fetched and compiled, stays,
+ * and so does the process that it runs in, as a page of its site is always open: starting both anew was most of what tests did.
  */
 export class Profiles {
   private readonly free = new Map<string, Profile>();
 
-  constructor(private readonly browser: Browser) {}
+  constructor(
+    private readonly browser: Browser,
+    private readonly site: string,
+  ) {}
 
   /** A browser with nothing kept, as these options make it; used by nobody else until it is cleared. */
   async take(options: BrowserContextOptions): Promise<Profile> {
@@ -16,8 +19,9 @@ export class Profiles {
     this.free.delete(key);
     if (known) return known;
     const context = await this.browser.newContext(options);
-    const blank = await context.newPage();
-    return new Profile(context, await context.newCDPSession(blank), (profile) => this.free.set(key, profile));
+    const held = await context.newPage();
+    await held.goto(new URL('/healthz', this.site).href);
+    return new Profile(context, await context.newCDPSession(held), (profile) => this.free.set(key, profile));
   }
 
   async close(): Promise<void> {

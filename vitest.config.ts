@@ -1,16 +1,24 @@
+import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vitest/config';
 
 // Not where noon is noon everywhere: what is of a day is of the day where the person is.
 process.env['TZ'] = 'America/New_York';
 
+const PAGES = 'web/src/features/**/*.test.ts';
+
 export default defineConfig({
   test: {
-    include: [
-      'core/src/**/*.test.ts',
-      'cli/src/**/*.test.ts',
-      'server/src/**/*.test.ts',
-      'web/src/**/*.test.ts',
-      'demo/src/**/*.test.ts',
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'units',
+          include: ['{core,cli,server,demo,web}/src/**/*.test.ts'],
+          exclude: ['**/node_modules/**', PAGES],
+        },
+      },
+      // What is seen, without a browser: components with the stores and the core that they really have, in a page that only thinks it is one.
+      { extends: true, plugins: [vue()], test: { name: 'pages', include: [PAGES], environment: 'happy-dom' } },
     ],
     // Whoever tests on a busy machine waits longer: a test that hangs is still ended.
     testTimeout: 90_000,

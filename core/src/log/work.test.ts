@@ -4,7 +4,7 @@ import { Planner } from '../advice/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import type { RecordEntry } from '../piece/index.ts';
 import { demoPiece } from '../testing/pieces.ts';
-import type { Plan } from '../thread/index.ts';
+import { sittingsOf, type Plan } from '../thread/index.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
 import { forecast, learnPace, recordReport, workSoFar } from './index.ts';
 
@@ -140,6 +140,16 @@ describe('the forecast', () => {
       expect(held / runs).toBeLessThanOrEqual(0.84);
     },
   );
+
+  it.each(['kite', 'rock-pool', 'market-radishes', 'seed-head-cloth'])('is before the first step of %s all that was planned, and its sittings hold as much', (name) => {
+    const whole = demoPiece(name);
+    // Worked in two hoop positions, the cloth is moved as well.
+    const piece = { ...whole, positions: [[-20, 0] as [number, number], [20, 0] as [number, number]] };
+    const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+    const { p50 } = forecast(workSoFar([], plan), plan, learnPace([])).seconds;
+    expect(p50).toBeCloseTo(plan.totals.hours.p50 * 3600, 3);
+    expect(sittingsOf(piece, plan).reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(p50, 3);
+  });
 
   it('is out by less than half as much after a fifth of the piece as before its first step', () => {
     const errorAfter = (steps: number): number => {

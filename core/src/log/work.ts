@@ -1,8 +1,9 @@
+import { SECONDS } from '../materials/index.ts';
 import { localDay } from '../measure/index.ts';
 import type { Step } from '../order/index.ts';
 import type { PieceRecord, RecordEntry } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
-import { stepSeconds, Z90, type Plan, type StepWork } from '../thread/index.ts';
+import { hoopMoves, stepSeconds, Z90, type Plan, type StepWork } from '../thread/index.ts';
 import { learnHand, trusted } from './learn.ts';
 import { byTime, countingEntries } from './progress.ts';
 import { afterEntry, type LastSitting } from './sittings.ts';
@@ -203,8 +204,11 @@ export interface Forecast {
   readonly threadMm: number;
 }
 
-/** What is left to do, at the pace that was learned: a range that narrows as more is known. */
-export function forecast(soFar: Pick<WorkSoFar, 'left' | 'begun'>, plan: Plan, pace: Pace): Forecast {
+/**
+ * What is left to do, at the pace that was learned: a range that narrows as more is known. Before the first step it is all that was planned,
+ * with the cloth to be mounted.
+ */
+export function forecast(soFar: Pick<WorkSoFar, 'done' | 'left' | 'begun'>, plan: Plan, pace: Pace): Forecast {
   const numbers = new Map(plan.order.map(({ key }, i) => [key, i]));
   const byStitch = new Map<StitchId, number>();
   let [seconds, squares, threadMm] = [0, 0, 0];
@@ -218,6 +222,7 @@ export function forecast(soFar: Pick<WorkSoFar, 'left' | 'begun'>, plan: Plan, p
     byStitch.set(step.stitch, (byStitch.get(step.stitch) ?? 0) + own);
     threadMm += share * step.threadMm;
   }
+  seconds += atTheHoop(soFar);
   // What is not known of each stitch averages out over all; what is not known of the hand does not, but it tells only of what no record does.
   let [stitchDoubt, byHand] = [0, 0];
   for (const [stitch, own] of byStitch) {
@@ -231,6 +236,14 @@ export function forecast(soFar: Pick<WorkSoFar, 'left' | 'begun'>, plan: Plan, p
   const spread = Math.sqrt((byHand * pace.doubt) ** 2 + stitchDoubt + noise + FROM_DAY_TO_DAY ** 2);
   const factor = Math.exp(Z90 * spread);
   return { seconds: { p10: seconds / factor, p50: seconds, p90: seconds * factor }, threadMm };
+}
+
+/** What mounting the cloth and moving the hoop still take, s. */
+function atTheHoop({ done, left, begun }: Pick<WorkSoFar, 'done' | 'left' | 'begun'>): number {
+  if (left.length === 0) return 0;
+  const isMounted = done.length > 0 || begun.size > 0;
+  const last = done.at(-1)?.step;
+  return (isMounted ? 0 : SECONDS.mountCloth) + SECONDS.moveHoop * hoopMoves(last ? [last, ...left] : left);
 }
 
 /** What a record tells of a plan, as the headless planner says it. */

@@ -55,7 +55,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     return sittingsOf(workings.piece, plan.value).find(({ steps: own }) => own.some(({ step }) => step === at)) ?? null;
   });
 
-  const nameOf = (step: Step | null): string => (step ? nameOfStep(opened.nameOf(step.part) ?? step.part, step) : '');
+  const nameOf = (step: Step | null): string => (step ? nameOfStep(opened.nameOf(step.part), step) : '');
   const colourBy = (id: string | undefined): ReturnType<typeof shownColour> => shownColour(workings.piece, id);
   /** What to lay out for the sitting that comes. */
   const needs = computed(() =>

@@ -53,6 +53,11 @@ function commit(): void {
   emit('change', value);
 }
 
+function onKey(event: KeyboardEvent): void {
+  if (event.key === 'Enter') commit();
+  else step(event);
+}
+
 function step(event: KeyboardEvent): void {
   if (event.key === 'Escape' && problem.value !== null) {
     event.stopPropagation();
@@ -79,8 +84,7 @@ function step(event: KeyboardEvent): void {
       v-bind="problem ? { status: 'warning' as const } : {}"
       :input-props="{ id, 'aria-describedby': problem ? `${id}-problem` : undefined }"
       @blur="commit"
-      @keydown.enter="commit"
-      @keydown="step"
+      @keydown="onKey"
     />
     <span v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</span>
   </div>

@@ -30,12 +30,13 @@ function stepName(key: string): string {
   const step = names.value.get(key) ?? null;
   return step ? `${work.nameOf(step)}, ${work.stitchName(step).toLowerCase()}` : 'a step that is gone';
 }
+const partName = (part: string): string => opened.nameOf(part) || 'a part that is gone';
 function words(entry: RecordEntry): string {
   switch (entry.type) {
     case 'part-done':
-      return `Worked: ${opened.nameOf(entry.part) ?? entry.part}`;
+      return `Worked: ${partName(entry.part)}`;
     case 'thread-used':
-      return `Thread used: ${opened.nameOf(entry.part) ?? entry.part}, ${(entry.usedMm / 1000).toFixed(2)} m`;
+      return `Thread used: ${partName(entry.part)}, ${(entry.usedMm / 1000).toFixed(2)} m`;
     case 'sitting-begun':
       return entry.needles === null ? 'Sitting begun' : `Sitting begun, ${plural(entry.needles, 'needle')} out`;
     case 'sitting-ended':

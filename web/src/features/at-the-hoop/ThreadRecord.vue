@@ -129,6 +129,8 @@ const share = (factor: number): string => {
   const percent = Math.round((factor - 1) * 100);
   return percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'}`;
 };
+const general = (factor: number): string =>
+  share(factor) === 'as usual' ? 'as much thread as usual' : `${share(factor)} thread than usual`;
 const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => record.progress.done.has(id)));
 </script>
 
@@ -211,11 +213,7 @@ const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => re
   </p>
   <template v-else>
     <p class="small" data-test="learned">
-      From {{ plural(learned.records, 'record') }}: in general {{ share(learned.thread['']!) }} thread<template
-        v-if="learned.thread[''] !== 1"
-      >
-        than usual</template
-      >, known to {{ Math.round(learned.handSpread * 100) }} %.
+      From {{ plural(learned.records, 'record') }}: in general {{ general(learned.thread['']!) }}, known to {{ Math.round(learned.handSpread * 100) }} %.
     </p>
     <ul class="list small">
       <li v-for="entry in learned.stitches" :key="entry.stitch">

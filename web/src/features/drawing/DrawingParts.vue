@@ -41,7 +41,7 @@ function about({ part, placed }: PlannedPart): string {
 function hiddenBehind([first, ...others]: readonly string[]): string {
   if (first === undefined) return '';
   const more = others.length > 0 ? ` and ${others.length} more` : '';
-  return ` · partly behind ${opened.nameOf(first) ?? first}${more}`;
+  return ` · partly behind ${opened.nameOf(first)}${more}`;
 }
 const { pick, pickAll } = usePickInList(() => rows.value.map(({ part }) => part.id));
 function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined; newIndex?: number | undefined }): void {

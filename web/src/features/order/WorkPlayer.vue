@@ -31,7 +31,7 @@ const present = computed(() => order.value[whole.value]);
 const words = computed(() => {
   const step = present.value;
   if (!step) return count.value === 0 ? 'Nothing to stitch yet' : 'All is stitched';
-  const name = nameOfStep(opened.nameOf(step.part) ?? step.part, step);
+  const name = nameOfStep(opened.nameOf(step.part), step);
   return `Step ${whole.value + 1} of ${count.value}: ${name}, ${stitchKind(step.stitch).name.toLowerCase()}`;
 });
 

@@ -48,7 +48,6 @@ export function useOrderList(): OrderList {
   const selection = useSelection();
   const plan = computed(() => workings.current!.plan);
   const order = computed(() => plan.value.order);
-  const nameOf = (part: string): string => opened.nameOf(part) ?? part;
   const said = ref<string | null>(null);
 
   const sittings = computed(() => {
@@ -78,7 +77,7 @@ export function useOrderList(): OrderList {
         const isOurs = (place: number): boolean => place >= from && place < to;
         const other = order.value[isOurs(rule.before) ? rule.after : rule.before]!;
         const own = order.value[isOurs(rule.before) ? rule.before : rule.after]!;
-        return againstWords(rule, own.part === other.part ? 'another layer of it' : `“${nameOf(other.part)}”`);
+        return againstWords(rule, own.part === other.part ? 'another layer of it' : `“${opened.nameOf(other.part)}”`);
       }),
     );
     return [...told];
@@ -98,7 +97,7 @@ export function useOrderList(): OrderList {
       return;
     }
     opened.edit(edit);
-    const name = nameOf(order.value[line.from]!.part);
+    const name = opened.nameOf(order.value[line.from]!.part);
     said.value =
       broken.length === 0
         ? `“${name}” is fixed there.`
@@ -117,10 +116,10 @@ export function useOrderList(): OrderList {
     order,
     sittings,
     said,
-    nameOf,
+    nameOf: opened.nameOf,
     hexOf: (step) => shownColour(workings.piece, step.colour).hex,
     colourOf: (step) => shownColour(workings.piece, step.colour).name,
-    because: (step) => becauseOf(plan.value.rules.rules, order.value, step, nameOf),
+    because: (step) => becauseOf(plan.value.rules.rules, order.value, step, opened.nameOf),
     move,
   };
 }

@@ -1,0 +1,140 @@
+import 'fake-indexeddb/auto';
+import { readFile } from 'node:fs/promises';
+import { basename, join } from 'node:path';
+import { Planner } from '@junctura/core/advice';
+import { mount, type DOMWrapper, type VueWrapper } from '@vue/test-utils';
+import { IDBFactory } from 'fake-indexeddb';
+import { createPinia, setActivePinia } from 'pinia';
+import { expect, vi } from 'vitest';
+import { computed, type Component } from 'vue';
+import { createMemoryHistory, createRouter, type Router } from 'vue-router';
+import { useKeeper } from '../session/keeper.ts';
+import { useOpenedPiece } from '../session/openedPiece.ts';
+import { useSettings } from '../session/settings.ts';
+import { useWorkings } from '../session/workings.ts';
+import { PAGES } from '../shell/pages.ts';
+import { UNITS } from '../ui/units.ts';
+import { handlers } from '../workers/handlers.ts';
+import { NewsWriter } from '../workers/planNews.ts';
+import { withCanvas } from './canvas.ts';
+import { FakeWorker } from './fakeWorker.ts';
+
+const DEMO_PIECES = join(import.meta.dirname, '../../../demo/pieces');
+
+/** A worker that does here what the real one does; each remembers for itself what it planned and told. */
+class WorkerHere extends FakeWorker {
+  constructor() {
+    const [planner, writer] = [new Planner(), new NewsWriter()];
+    super({
+      handlers: { ...handlers, plan: ({ piece, factors }) => writer.write(planner.plan(piece, factors)) },
+    });
+  }
+}
+
+/** The stores of a page on which nothing is open yet: all as in a browser that has nothing, but for the browser. */
+export class Session {
+  readonly pinia = createPinia();
+  readonly router: Router;
+  /** What devices and services outside answer, by their names; nothing: they do not. */
+  answers: Readonly<Record<string, unknown>> = {};
+  /** What Vue warned of: a test that shows something expects nothing here. */
+  readonly warnings: string[] = [];
+
+  constructor() {
+    globalThis.indexedDB = new IDBFactory();
+    localStorage.clear();
+    withCanvas();
+    vi.stubGlobal('Worker', WorkerHere);
+    vi.stubGlobal('fetch', async (url: string) => {
+      if (url.startsWith('/stand-ins/')) return Response.json(this.answers[basename(url)]);
+      const bytes = await readFile(join(DEMO_PIECES, basename(url)));
+      return new Response(new Uint8Array(bytes));
+    });
+    setActivePinia(this.pinia);
+    const nothing: Component = { render: () => null };
+    this.router = createRouter({
+      history: createMemoryHistory(),
+      routes: Object.entries(PAGES).map(([name, path]) => ({ name, path, component: nothing })),
+    });
+  }
+
+  /** Opens a demo, or another piece that storage has, and waits for its plan. */
+  async open(id: string): Promise<void> {
+    const workings = useWorkings(this.pinia);
+    expect((await useKeeper(this.pinia).open(id)).type).toBe('opened');
+    await this.planned();
+    expect(workings.problem).toBeNull();
+  }
+
+  /** Waits until what is shown is planned as it is. */
+  async planned(): Promise<void> {
+    const workings = useWorkings(this.pinia);
+    await vi.waitFor(() => expect([workings.isStale, workings.current === null]).toEqual([false, false]), {
+      timeout: 30_000,
+      interval: 5,
+    });
+  }
+
+  /** Shows a component as the application does. It is taken away when the test ends (`leave`). */
+  show<Props extends object>(component: Component<Props>, props?: Props): VueWrapper {
+    const settings = useSettings(this.pinia);
+    return mount(component as Component, {
+      ...(props ? { props } : {}),
+      attachTo: document.body,
+      global: {
+        plugins: [this.pinia, this.router],
+        provide: { [UNITS as symbol]: computed(() => settings.units) },
+        config: {
+          warnHandler: (warning) => void this.warnings.push(warning),
+          errorHandler: (error) => {
+            throw error;
+          },
+        },
+      },
+    });
+  }
+
+  get opened(): ReturnType<typeof useOpenedPiece> {
+    return useOpenedPiece(this.pinia);
+  }
+
+  get workings(): ReturnType<typeof useWorkings> {
+    return useWorkings(this.pinia);
+  }
+}
+
+/** Text as it is read: with one space between words. */
+export function textOf(element: { text(): string } | undefined): string {
+  return element?.text().replace(/\s+/g, ' ') ?? '';
+}
+
+/** The button that says this, or is called this. */
+export function button(shown: VueWrapper, name: string | RegExp): DOMWrapper<Element> {
+  const isIt = (said: string): boolean => (typeof name === 'string' ? said === name : name.test(said));
+  const found = shown.findAll('button').find((one) => isIt(textOf(one)) || isIt(one.attributes('aria-label') ?? ''));
+  if (!found) throw new Error(`There is no button “${name}” in: ${textOf(shown)}`);
+  return found;
+}
+
+/** The control that a label names. */
+export function field(shown: VueWrapper, label: string): DOMWrapper<HTMLInputElement> {
+  const named = shown.findAll('label').find((one) => textOf(one) === label);
+  const id = named?.attributes('for');
+  if (id === undefined) throw new Error(`Nothing is labelled “${label}” in: ${textOf(shown)}`);
+  return shown.find<HTMLInputElement>(`[id="${id}"]`);
+}
+
+/** Types into a field, and goes on to the next. */
+export async function type(shown: VueWrapper, label: string, text: string): Promise<void> {
+  const typed = field(shown, label);
+  await typed.trigger('focus');
+  await typed.setValue(text);
+  await typed.trigger('change');
+  await typed.trigger('blur');
+  await typed.trigger('focusout');
+}
+
+/** The first number in a text. */
+export function numberIn(text: string): number {
+  return Number(/-?[\d,]*\.?\d+/.exec(text)![0].replaceAll(',', ''));
+}

@@ -1,5 +1,11 @@
 import { useSelection } from './selection.ts';
 
+/** What lies between two places of a list, both included; where one of them is not in it, the other alone. */
+export function stretchOf(ids: readonly string[], one: string, other: string): string[] {
+  const places = [ids.indexOf(one), ids.indexOf(other)].filter((place) => place >= 0);
+  return places.length === 0 ? [] : ids.slice(Math.min(...places), Math.max(...places) + 1);
+}
+
 /**
  * Picks parts in a list as lists do everywhere: one by a press, a stretch with Shift, one more or less with Ctrl, all with Ctrl A.
  * @param ids the parts as they stand in the list, from top to bottom
@@ -14,9 +20,7 @@ export function usePickInList(ids: () => readonly string[]) {
     const isAdding = ctrlKey || metaKey;
     selection.isListing = shiftKey || isAdding;
     if (shiftKey) {
-      const all = ids();
-      const [from, to] = [all.indexOf(begun ?? picked[0] ?? id), all.indexOf(id)].sort((a, b) => a - b);
-      return selection.pick(all.slice(Math.max(0, from!), to! + 1));
+      return selection.pick(stretchOf(ids(), begun ?? picked[0] ?? id, id));
     }
     begun = id;
     if (!isAdding) return selection.pick([id]);

@@ -24,8 +24,14 @@ const SAVE_AFTER_MS = 150;
 const LONGEST_WAIT_MS = 800;
 const DEPTH = 200;
 
+/** Changes of the same thing within this time are one for undo, as letters that are typed, ms. */
+const MERGE_MS = 1200;
+
 interface Step {
   readonly label: string;
+  /** What it changes; null: it is never put together with another. */
+  readonly mergeKey: string | null;
+  readonly at: number;
   readonly before: ThreadBox;
   readonly after: ThreadBox;
 }
@@ -169,7 +175,7 @@ export const useThreadBox = defineStore('threadBox', () => {
     change('Take the examples out', { ...box.value, entries: entries.filter(isOwn), basket: basket.filter(isOwn) });
   }
 
-  function change(label: string, next: ThreadBox): void {
+  function change(label: string, next: ThreadBox, mergeKey: string | null = null): void {
     if (next === box.value) return;
     // Nothing is kept that could not be read again.
     const wrong = boxProblem(next, box.value);
@@ -177,15 +183,24 @@ export const useThreadBox = defineStore('threadBox', () => {
       problem.value = wrong;
       return;
     }
-    done.value = [...done.value.slice(1 - DEPTH), { label, before: box.value, after: next }];
+    const last = done.value.at(-1);
+    const at = Date.now();
+    const goesOn = last && mergeKey !== null && last.mergeKey === mergeKey && at - last.at < MERGE_MS;
+    const step = { label, mergeKey, at, before: goesOn ? last.before : box.value, after: next };
+    done.value = [...(goesOn ? done.value.slice(0, -1) : done.value.slice(1 - DEPTH)), step];
     undone.value = [];
     set(next);
   }
 
   /** Changes the entries that a change is given for, and leaves the others alone. */
-  function changeEntries(label: string, ids: ReadonlySet<string>, to: (entry: BoxEntry) => BoxEntry): void {
+  function changeEntries(
+    label: string,
+    ids: ReadonlySet<string>,
+    to: (entry: BoxEntry) => BoxEntry,
+    mergeKey: string | null = null,
+  ): void {
     const entries = box.value.entries.map((entry) => (ids.has(entry.id) ? to(entry) : entry));
-    change(label, { ...box.value, entries });
+    change(label, { ...box.value, entries }, mergeKey);
   }
 
   function addEntries(label: string, entries: readonly BoxEntry[]): void {
@@ -204,7 +219,7 @@ export const useThreadBox = defineStore('threadBox', () => {
     const step = undone.value.at(-1);
     if (!step) return;
     undone.value = undone.value.slice(0, -1);
-    done.value = [...done.value, step];
+    done.value = [...done.value, { ...step, mergeKey: null }];
     set(step.after);
   }
 

@@ -45,9 +45,11 @@ function add(shade: Shade): void {
 }
 
 function set(change: Partial<BoxEntry>): void {
-  const entry = props.entry;
-  if (entry)
-    threads.changeEntries(`Change ${entry.shade.name}`, new Set([entry.id]), (before) => ({ ...before, ...change }));
+  const { entry } = props;
+  const keys = Object.keys(change) as (keyof BoxEntry)[];
+  if (!entry || keys.every((key) => entry[key] === change[key])) return;
+  const to = (before: BoxEntry): BoxEntry => ({ ...before, ...change });
+  threads.changeEntries(`Change ${entry.shade.name}`, new Set([entry.id]), to, `${entry.id} ${keys.join(' ')}`);
 }
 const kind = computed(() => threadKind(props.entry?.thread ?? 'stranded-cotton')!);
 

@@ -1,5 +1,6 @@
 import type { BoxEntry } from '@junctura/core/materials';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
+import { stretchOf } from '../../session/pickInList.ts';
 
 /** Entries of a list that are picked, by their ids. */
 export interface Picking {
@@ -17,10 +18,9 @@ export function usePicking(found: ComputedRef<readonly BoxEntry[]>): Picking {
   let lastPicked: string | null = null;
   /** A press picks one, with Control one more, with Shift all up to it. */
   function pick(entry: BoxEntry, event: MouseEvent | KeyboardEvent): void {
-    const ids = found.value.map(({ id }) => id);
     if (event.shiftKey && lastPicked !== null) {
-      const [from, to] = [ids.indexOf(lastPicked), ids.indexOf(entry.id)].sort((a, b) => a - b);
-      picked.value = new Set(ids.slice(from, to! + 1));
+      const ids = found.value.map(({ id }) => id);
+      picked.value = new Set(stretchOf(ids, lastPicked, entry.id));
       return;
     }
     if (event.ctrlKey || event.metaKey) return tick(entry);

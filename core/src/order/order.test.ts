@@ -1,6 +1,6 @@
 import { fewestCovering } from './positions/covering.ts';
 import { describe, expect, it } from 'vitest';
-import { roomHalvesMm } from '../drawing/index.ts';
+import { fitToHoop, roomHalvesMm } from '../drawing/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { crushedParts, drawingOrder, findPositions, Orderer, orderPositions, worksOf } from './index.ts';
 import { plainHoop, type Hoop } from '../piece/index.ts';
@@ -64,6 +64,17 @@ describe('hoop positions', () => {
     expect(findPositions(planOf(svgPiece('<circle r="50" fill="#a33"/>')).parts, hoop)).toHaveLength(1);
     const far = planOf(svgPiece('<circle r="5" fill="#a33"/><circle cx="9000" cy="9000" r="5" fill="#a33"/>'));
     expect(findPositions(far.parts, plainHoop(60, 10))).toBeNull();
+  });
+
+  it.each([1, 2, 3, 4, 5])('are one where the design was made to fit its hoop exactly, round or oval (seed %i)', (seed) => {
+    const { piece } = strewnDiscs(seed, 9, 120);
+    for (const ring of [hoop, oval]) {
+      const fitted = { ...piece, hoop: ring, placement: fitToHoop({ ...piece, hoop: ring }, ring) };
+      const middles = findPositions(planOf(fitted).parts, ring);
+      expect(middles).toHaveLength(1);
+      const wider = { ...fitted, placement: { ...fitted.placement, scale: fitted.placement.scale * 1.03 } };
+      expect(findPositions(planOf(wider).parts, ring)!.length).toBeGreaterThan(1);
+    }
   });
 
   it('are worked so that no ring is laid on raised work, in whatever order they come', () => {

@@ -23,7 +23,8 @@ export interface HoopPosition {
  * @returns the middles in mm on the cloth, in working order (see {@link orderPositions}); null where even so many as can be kept do not reach all
  */
 export function findPositions(parts: readonly PlannedPart[], hoop: Hoop): [number, number][] | null {
-  const room = roomHalvesMm(hoop);
+  const [across, upright] = roomHalvesMm(hoop);
+  const room: [number, number] = [across + SET_TO_MM, upright + SET_TO_MM];
   const box = boxOf(parts.flatMap(({ placed }) => [...pointsOf(placed.shape)]));
   if (!box) return [];
   // No more positions than can be kept could reach so far.
@@ -31,7 +32,7 @@ export function findPositions(parts: readonly PlannedPart[], hoop: Hoop): [numbe
   if (wanted > MOST_POSITIONS) return null;
   const units = parts.flatMap((part) => unitsOf(part.placed, room));
   if (units.length === 0) return [];
-  const candidates = candidateMiddles(units, room);
+  const candidates = [...middleOfAll(units, room), ...candidateMiddles(units, room)];
   const covers = candidates.map(([x, y]) => Uint8Array.from(units, (unit) => Number(holds(unit, x, y, room))));
   const chosen = fewestCovering(covers, units.length);
   if (!chosen || chosen.length > MOST_POSITIONS) return null;
@@ -39,6 +40,17 @@ export function findPositions(parts: readonly PlannedPart[], hoop: Hoop): [numbe
   // One after the other: what two of them hold must not be let go by both.
   middles.forEach((middle, k) => (middles[k] = centredOn(middle, ownUnits(units, middles, k, room), room)));
   return orderPositions(parts, hoop, middles);
+}
+
+/** A hoop is set by hand to this at best: what needs so little more than the room that there is, fits. */
+const SET_TO_MM = 0.1;
+
+/** Where one position would reach everything, if any does: in the space squeezed to a circle the middle of the smallest circle round all. */
+function middleOfAll(units: readonly Unit[], [a, b]: readonly [number, number]): [number, number][] {
+  const squeeze = a / b;
+  const squeezed = (points: Float64Array): Float64Array => points.map((value, i) => (i % 2 ? value * squeeze : value));
+  const circle = smallestCircle(units.flatMap(({ points }) => points.map(squeezed)));
+  return circle ? [[circle.x, circle.y / squeeze]] : [];
 }
 
 /** More units than this are paired only with those that lie near. */

@@ -36,6 +36,9 @@ const MOST_OFF = 0.12;
  * @param downMm of the bar down the page, which is 50 mm
  */
 export function printerScale(acrossMm: number, downMm: number): Outcome<PrinterScale> {
+  if (!Number.isFinite(acrossMm) || !Number.isFinite(downMm)) {
+    return failure('That cannot be right: type what the bars measure, in millimetres, such as 98.5.');
+  }
   const scale = { across: acrossMm / BAR_MM, down: downMm / (BAR_MM / 2) };
   for (const [name, share, wanted] of [
     ['across', scale.across, BAR_MM],

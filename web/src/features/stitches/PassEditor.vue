@@ -10,6 +10,7 @@ import {
   setVein,
   type PassDirection,
   colourName,
+  shownColour,
 } from '@junctura/core/piece';
 import { labOf, nextRung } from '@junctura/core/colour';
 import {
@@ -31,6 +32,7 @@ import { computed, defineAsyncComponent } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection, type Pen } from '../../session/selection.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
+import { useWorkings } from '../../session/workings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { PassChange } from './passChange.ts';
@@ -43,6 +45,7 @@ const emit = defineEmits<{ change: [change: PassChange, label: string, mergeKey:
 
 const opened = useOpenedPiece();
 
+const workings = useWorkings();
 const selection = useSelection();
 const threads = useThreadBox();
 const pass = computed(() => props.planned.passes[props.index]!);
@@ -155,14 +158,13 @@ function setSecondColour(id: string): void {
 function setColour(id: string): void {
   emit('change', { colour: id === PARTS_OWN ? null : id }, 'Change a layer’s colour', null);
 }
-function setShades(changed: (shades: readonly string[]) => string[]): void {
-  emit('change', ({ shades }) => ({ shades: changed(shades) }), 'Change the shades', null);
+function setShades(changed: (shades: readonly string[]) => string[], mergeKey: string | null = null): void {
+  emit('change', ({ shades }) => ({ shades: changed(shades) }), 'Change the shades', mergeKey);
 }
 /** The shade in which a colour is worked, or would be. */
 function shadeOfColour(id: string): Shade {
-  const colour = opened.piece.palette.find((entry) => entry.id === id)!;
-  const { shade } = colour;
-  return shade ? { ...shade, lab: labOf(shade.hex) } : nearestShade(colour.hex).item;
+  const shade = workings.piece.palette.find((entry) => entry.id === id)?.shade;
+  return shade ? { ...shade, lab: labOf(shade.hex) } : nearestShade(shownColour(workings.piece, id).hex).item;
 }
 /** Another shade goes on from the ladder of the part, a step lighter or darker: from the palette where it is there, else it is gathered. */
 function addShade(): void {
@@ -174,9 +176,12 @@ function addShade(): void {
     rungs,
     range.shades.map((shade) => rungs.find((rung) => isSameShade(rung, shade)) ?? shade),
   );
-  if (next) opened.edit(gatherShades(opened.piece, [refOf(next)]));
+  // Gathered and used by one press: undone by one.
+  const mergeKey = `shade ${Date.now()}`;
+  const gathered = next && gatherShades(opened.piece, [refOf(next)]);
+  if (gathered) opened.edit({ ...gathered, mergeKey });
   const known = opened.piece.palette.find(({ shade, second }) => next && isSameShade(shade, next) && second === null);
-  setShades((shades) => [...(shades.length === 0 ? [own] : shades), known?.id ?? own]);
+  setShades((shades) => [...(shades.length === 0 ? [own] : shades), known?.id ?? own], mergeKey);
 }
 function removeShade(i: number): void {
   setShades((now) => {

@@ -1,0 +1,203 @@
+import { stitchKind } from '@junctura/core/stitches';
+import type { PlannedPart } from '@junctura/core/work';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { useSelection } from '../../session/selection.ts';
+import { button, field, Session, textOf, type } from '../../testing/session.ts';
+import AllParts from './AllParts.vue';
+import PartCard from './PartCard.vue';
+import PartsList from './PartsList.vue';
+import PassList from './PassList.vue';
+
+let session: Session;
+beforeEach(async () => {
+  session = new Session();
+  await session.open('demo-kite');
+});
+const planned = (name: string): PlannedPart =>
+  session.workings.current!.plan.parts.find(({ part }) => part.name === name)!;
+const passesOf = (id: string): readonly { stitch: string; role: string }[] => session.workings.plannedOf(id)!.passes;
+
+/** The card of a part that is picked, shown as it is planned by and by. */
+async function card(name: string, forAll = false): Promise<ReturnType<Session['show']>> {
+  const { part } = planned(name);
+  useSelection(session.pinia).pick([part.id]);
+  return session.show(PartCard, { planned: session.workings.plannedOf(part.id)!, forAll });
+}
+/** Waits for the plan, and shows the card as it is planned now. */
+async function settle(shown: ReturnType<Session['show']>, id: string): Promise<void> {
+  await session.planned();
+  await shown.setProps({ planned: session.workings.plannedOf(id)! });
+}
+async function choose(shown: ReturnType<Session['show']>, label: string, value: string): Promise<void> {
+  const list = field(shown, label);
+  const select = list.element as unknown as HTMLSelectElement;
+  select.selectedIndex = [...select.options].findIndex((option) => option.value === value || option.text === value);
+  if (select.selectedIndex < 0) throw new Error(`“${label}” does not offer “${value}”`);
+  await list.trigger('change');
+}
+
+describe('the list of parts', () => {
+  it('has each part with the stitch that it is worked in, front to back', () => {
+    const rows = session.show(PartsList).findAll('li').map(textOf);
+    const parts = [...session.workings.current!.plan.parts].reverse();
+    expect(rows).toHaveLength(parts.length);
+    parts.forEach(({ part, passes }, i) => {
+      expect(rows[i]).toContain(part.name);
+      for (const { stitch } of passes) expect(rows[i]).toContain(stitchKind(stitch).name);
+    });
+  });
+
+  it('is picked from as lists are: one, a stretch, one more or less, all', async () => {
+    const shown = session.show(PartsList);
+    const selection = useSelection(session.pinia);
+    const rows = shown.findAll('button');
+    const ids = [...session.workings.current!.plan.parts].reverse().map(({ part }) => part.id);
+    await rows[2]!.trigger('click');
+    expect(selection.picked).toEqual([ids[2]]);
+    await rows[5]!.trigger('click', { shiftKey: true });
+    expect(selection.picked).toEqual(ids.slice(2, 6));
+    await rows[3]!.trigger('click', { ctrlKey: true });
+    expect(selection.picked).toEqual([ids[2], ids[4], ids[5]]);
+    await shown.find('ol').trigger('keydown', { key: 'a', ctrlKey: true });
+    expect(selection.picked).toEqual(ids);
+    expect(shown.findAll('[aria-pressed=true]')).toHaveLength(ids.length);
+  });
+
+  it('works the whole piece in another thread by one edit', async () => {
+    const shown = session.show(AllParts);
+    const before = session.opened.piece;
+    await choose(shown, 'Thread of the whole piece', 'Pearl cotton 8');
+    await session.planned();
+    expect(session.workings.kinds).toHaveLength(1);
+    expect(textOf(shown)).not.toContain('Of several kinds');
+    session.opened.undo();
+    expect(session.opened.piece).toEqual(before);
+  });
+});
+
+describe('the layers of a part', () => {
+  it('lie uppermost first, are opened, moved and removed by their place', async () => {
+    const { part } = planned('Top right panel');
+    const { passes } = session.workings.plannedOf(part.id)!;
+    const two = { ...planned('Top right panel'), passes: [passes[0]!, passes[0]!] };
+    const shown = session.show(PassList, { planned: two, open: 0 });
+    expect(shown.findAll('li')).toHaveLength(2);
+    const [upper, lower] = shown.findAll('li');
+    await upper!.find('button').trigger('click');
+    await upper!.find('[aria-label$=down]').trigger('click');
+    await lower!.find('[aria-label="Remove this layer"]').trigger('click');
+    expect(shown.emitted()).toMatchObject({ open: [[1]], move: [[1, -1]], remove: [[0]] });
+    expect(upper!.find('[aria-label$=up]').attributes('disabled')).toBeDefined();
+    expect(lower!.find('[aria-label$=down]').attributes('disabled')).toBeDefined();
+  });
+});
+
+describe('the card of a part', () => {
+  it('changes stitch, thread and strands: each an edit of its own, undone one by one', async () => {
+    const { part } = planned('Top right panel');
+    const before = session.opened.piece;
+    const shown = await card('Top right panel');
+    await choose(shown, 'Stitch', 'Satin stitch');
+    await settle(shown, part.id);
+    expect(passesOf(part.id).map(({ stitch }) => stitch)).toContain('satin');
+    await choose(shown, 'Strands', '1');
+    await settle(shown, part.id);
+    expect(session.workings.plannedOf(part.id)!.passes.some(({ strands }) => strands === 1)).toBe(true);
+    session.opened.undo();
+    session.opened.undo();
+    expect(session.opened.piece).toEqual(before);
+    expect(session.warnings).toEqual([]);
+  });
+
+  it('takes more thread with closer rows, by about as much', async () => {
+    const { part } = planned('Top right panel');
+    const shown = await card('Top right panel');
+    await choose(shown, 'Stitch', 'Satin stitch');
+    await settle(shown, part.id);
+    const thread = (): number => session.workings.plannedOf(part.id)!.passes.at(-1)!.quantities.threadMm;
+    const label = 'Distance of neighbours';
+    const spacing = Number((field(shown, label).element as HTMLInputElement).value);
+    const before = thread();
+    await type(shown, label, (spacing * 1.5).toFixed(2));
+    await settle(shown, part.id);
+    expect(before / thread()).toBeGreaterThan(1.3);
+    expect(before / thread()).toBeLessThan(1.7);
+  });
+
+  it('turns the stitches to an angle, whatever turn it is given as', async () => {
+    const { part } = planned('Top right panel');
+    const shown = await card('Top right panel');
+    await choose(shown, 'Stitch', 'Satin stitch');
+    await settle(shown, part.id);
+    await choose(shown, 'Stitches lie', 'straight, at an angle');
+    await settle(shown, part.id);
+    for (const [typed, angle] of [
+      ['30', 30],
+      ['-45', 135],
+      ['200', 20],
+    ] as const) {
+      await type(shown, 'Direction', typed);
+      await settle(shown, part.id);
+      expect(session.workings.plannedOf(part.id)!.passes.at(-1)!.angleDeg).toBeCloseTo(angle, 6);
+    }
+  });
+
+  it('works several shades by one press for each more, undone by one; a shade less than two is none', async () => {
+    const { part } = planned('Top right panel');
+    const shown = await card('Top right panel');
+    await choose(shown, 'Stitch', 'Long-and-short stitch');
+    await settle(shown, part.id);
+    const before = session.opened.piece;
+    await shown.find('[data-test=add-shade]').trigger('click');
+    await settle(shown, part.id);
+    expect(session.workings.plannedOf(part.id)!.passes.at(-1)!.shades).toHaveLength(2);
+    session.opened.undo();
+    expect(session.opened.piece).toEqual(before);
+    session.opened.redo();
+    await settle(shown, part.id);
+    await button(shown, 'Remove shade 2').trigger('click');
+    await settle(shown, part.id);
+    expect(session.workings.plannedOf(part.id)!.passes.at(-1)!.shades).toEqual([]);
+  });
+
+  it('is for all that are alike, or for one alone, which then differs', async () => {
+    const like = session.opened.piece.drawing.parts.filter(({ group }) => group !== null);
+    const { name, id, group } = like[0]!;
+    const members = like.filter((part) => part.group === group).map((part) => part.id);
+    expect(members.length).toBeGreaterThan(1);
+    const shown = await card(name, true);
+    const other = [...(field(shown, 'Strands').element as unknown as HTMLSelectElement).options].map(({ value }) => value);
+    const now = (field(shown, 'Strands').element as HTMLInputElement).value;
+    await choose(shown, 'Strands', other.find((strands) => strands !== now)!);
+    await settle(shown, id);
+    const strandsOf = (part: string): number[] => session.workings.plannedOf(part)!.passes.map(({ strands }) => strands);
+    for (const member of members) expect(strandsOf(member)).toEqual(strandsOf(id));
+    await shown.find('[data-test=differs]').trigger('click');
+    expect(session.opened.partOf(id)!.differs).toBe(true);
+    session.opened.undo();
+    expect(session.opened.partOf(id)!.differs).toBe(false);
+  });
+
+  it('gives the part another colour, and back', async () => {
+    const { part } = planned('Top right panel');
+    const shown = await card('Top right panel');
+    const other = session.opened.piece.palette.find(({ id }) => id !== part.colour)!;
+    await choose(shown, 'Colour', other.id);
+    expect(session.opened.partOf(part.id)!.colour).toBe(other.id);
+    session.opened.undo();
+    expect(session.opened.partOf(part.id)!.colour).toBe(part.colour);
+  });
+
+  it('offers ways to work it, one of them as it is; another is taken for it and undone', async () => {
+    const { part } = planned('Top right panel');
+    const shown = await card('Top right panel');
+    const before = session.opened.piece;
+    await expect.poll(() => shown.findAll('.offer').length, { timeout: 20_000 }).toBeGreaterThan(1);
+    expect(shown.findAll('.offer[aria-pressed=true]').length).toBeLessThanOrEqual(1);
+    await shown.find('.offer[aria-pressed=false]').trigger('click');
+    await expect.poll(() => session.opened.piece === before, { timeout: 20_000 }).toBe(false);
+    await settle(shown, part.id);
+    session.opened.undo();
+    expect(session.opened.piece).toEqual(before);
+  });
+});

@@ -141,15 +141,18 @@ describe('the forecast', () => {
     },
   );
 
-  it.each(['kite', 'rock-pool', 'market-radishes', 'seed-head-cloth'])('is before the first step of %s all that was planned, and its sittings hold as much', (name) => {
-    const whole = demoPiece(name);
-    // Worked in two hoop positions, the cloth is moved as well.
-    const piece = { ...whole, positions: [[-20, 0] as [number, number], [20, 0] as [number, number]] };
-    const { plan } = new Planner().plan(piece, USUAL_FACTORS);
-    const { p50 } = forecast(workSoFar([], plan), plan, learnPace([])).seconds;
-    expect(p50).toBeCloseTo(plan.totals.hours.p50 * 3600, 3);
-    expect(sittingsOf(piece, plan).reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(p50, 3);
-  });
+  it.each(['kite', 'rock-pool', 'market-radishes', 'seed-head-cloth'])(
+    'is before the first step of %s all that was planned, and its sittings hold as much',
+    (name) => {
+      const whole = demoPiece(name);
+      // Worked in two hoop positions, the cloth is moved as well.
+      const piece = { ...whole, positions: [[-20, 0] as [number, number], [20, 0] as [number, number]] };
+      const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+      const { p50 } = forecast(workSoFar([], plan), plan, learnPace([])).seconds;
+      expect(p50).toBeCloseTo(plan.totals.hours.p50 * 3600, 3);
+      expect(sittingsOf(piece, plan).reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(p50, 3);
+    },
+  );
 
   it('is out by less than half as much after a fifth of the piece as before its first step', () => {
     const errorAfter = (steps: number): number => {

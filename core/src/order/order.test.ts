@@ -66,16 +66,19 @@ describe('hoop positions', () => {
     expect(findPositions(far.parts, plainHoop(60, 10))).toBeNull();
   });
 
-  it.each([1, 2, 3, 4, 5])('are one where the design was made to fit its hoop exactly, round or oval (seed %i)', (seed) => {
-    const { piece } = strewnDiscs(seed, 9, 120);
-    for (const ring of [hoop, oval]) {
-      const fitted = { ...piece, hoop: ring, placement: fitToHoop({ ...piece, hoop: ring }, ring) };
-      const middles = findPositions(planOf(fitted).parts, ring);
-      expect(middles).toHaveLength(1);
-      const wider = { ...fitted, placement: { ...fitted.placement, scale: fitted.placement.scale * 1.03 } };
-      expect(findPositions(planOf(wider).parts, ring)!.length).toBeGreaterThan(1);
-    }
-  });
+  it.each([1, 2, 3, 4, 5])(
+    'are one where the design was made to fit its hoop exactly, round or oval (seed %i)',
+    (seed) => {
+      const { piece } = strewnDiscs(seed, 9, 120);
+      for (const ring of [hoop, oval]) {
+        const fitted = { ...piece, hoop: ring, placement: fitToHoop({ ...piece, hoop: ring }, ring) };
+        const middles = findPositions(planOf(fitted).parts, ring);
+        expect(middles).toHaveLength(1);
+        const wider = { ...fitted, placement: { ...fitted.placement, scale: fitted.placement.scale * 1.03 } };
+        expect(findPositions(planOf(wider).parts, ring)!.length).toBeGreaterThan(1);
+      }
+    },
+  );
 
   it('are worked so that no ring is laid on raised work, in whatever order they come', () => {
     const { piece, plan } = strewnDiscs(4, 16, 240);

@@ -213,7 +213,8 @@ const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => re
   </p>
   <template v-else>
     <p class="small" data-test="learned">
-      From {{ plural(learned.records, 'record') }}: in general {{ general(learned.thread['']!) }}, known to {{ Math.round(learned.handSpread * 100) }} %.
+      From {{ plural(learned.records, 'record') }}: in general {{ general(learned.thread['']!) }}, known to
+      {{ Math.round(learned.handSpread * 100) }} %.
     </p>
     <ul class="list small">
       <li v-for="entry in learned.stitches" :key="entry.stitch">

@@ -162,7 +162,9 @@ describe('what was used', () => {
     await record.noteUse({ ...use, part: one!.id, usedMm: 1000 });
     await expect.poll(() => textOf(shown.find('[data-test=learned]'))).toContain('in general as much thread as usual,');
     for (let i = 0; i < 6; i++) await record.noteUse({ ...use, part: two!.id, usedMm: 1400 });
-    await expect.poll(() => textOf(shown.find('[data-test=learned]'))).toMatch(/in general \d+ % more thread than usual,/);
+    await expect
+      .poll(() => textOf(shown.find('[data-test=learned]')))
+      .toMatch(/in general \d+ % more thread than usual,/);
   });
 });
 
@@ -211,7 +213,9 @@ describe('the days at the hoop', () => {
       // Weeks begin on Monday.
       expect(cells.indexOf(1)).toBe((new Date(2026, i, 1).getDay() + 6) % 7);
     }
-    const shares = shown.findAll('.worked').map((day) => parseInt((day.element as HTMLElement).style.getPropertyValue('--share')));
+    const shares = shown
+      .findAll('.worked')
+      .map((day) => parseInt((day.element as HTMLElement).style.getPropertyValue('--share')));
     expect(shares[1]).toBe(100);
     expect(shares[2]!).toBeLessThan(shares[0]!);
   });
@@ -235,7 +239,9 @@ describe('the pace by stitch', () => {
     const rows = shown.findAll('tbody tr');
     expect(rows.map((row) => numberIn(textOf(row.find('.soft'))))).toEqual(kinds.map((_, i) => 20 - i));
     for (const [i, row] of rows.entries()) {
-      const [bar, usual] = [row.find('rect'), row.find('line')].map((shape) => Number(shape.attributes('x') ?? shape.attributes('x1')));
+      const [bar, usual] = [row.find('rect'), row.find('line')].map((shape) =>
+        Number(shape.attributes('x') ?? shape.attributes('x1')),
+      );
       if (i % 2 === 0) expect(bar).toBe(usual);
       else expect(bar).toBeLessThan(usual!);
     }

@@ -78,7 +78,8 @@ function work(): void {
       </li>
     </ol>
     <p v-if="rungs.length < count" class="small soft">
-      {{ rungs.length === 1 ? 'There is only one shade' : `There are only ${rungs.length} shades` }} to make a ladder of.
+      {{ rungs.length === 1 ? 'There is only one shade' : `There are only ${rungs.length} shades` }} to make a ladder
+      of.
     </p>
     <p v-if="areas.length > 0" class="small soft">
       {{ areas.length === 1 ? 'Its area' : 'The narrowest of its areas' }} has room for

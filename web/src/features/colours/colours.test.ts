@@ -6,7 +6,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
 import { useSelection } from '../../session/selection.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
-import { button, field, numberIn, Session, textOf, type } from '../../testing/session.ts';
+import { button, numberIn, Session, textOf, type } from '../../testing/session.ts';
 import ColoursStep from './ColoursStep.vue';
 import LotByParts from './LotByParts.vue';
 import ShadeLadder from './ShadeLadder.vue';
@@ -75,7 +75,7 @@ describe('the colours of a piece', () => {
 });
 
 describe('some parts from another lot', () => {
-  const colour = { ...newColour('c', '#335577'), lot: '7B' };
+  const colour = newColour({ id: 'c', hex: '#335577', lot: '7B' });
   const parts = ['a', 'b', 'c'].map((id) => ({ id, name: `Part ${id}` }));
 
   it('needs parts, a lot that is another, and one part that stays', async () => {
@@ -124,7 +124,9 @@ describe('a ladder of shades', () => {
     const hexes = rungs.map((rung) => {
       const [r, g, b] = (rung.find('.rung').element as HTMLElement).style.background.match(/\d+/g) ?? [];
       const { background } = (rung.find('.rung').element as HTMLElement).style;
-      return background.startsWith('#') ? background : `#${[r, g, b].map((v) => Number(v).toString(16).padStart(2, '0')).join('')}`;
+      return background.startsWith('#')
+        ? background
+        : `#${[r, g, b].map((v) => Number(v).toString(16).padStart(2, '0')).join('')}`;
     });
     const light = hexes.map((hex) => labOf(hex).l);
     expect(light).toEqual([...light].sort((a, b) => a - b));
@@ -133,7 +135,9 @@ describe('a ladder of shades', () => {
     else expect(rungs).toHaveLength(count);
     for (const [i, rung] of rungs.entries()) {
       if (i === 0) continue;
-      expect(numberIn(/ΔE (\d+)/.exec(textOf(rung))![1]!)).toBe(Math.round(deltaE(labOf(hexes[i - 1]!), labOf(hexes[i]!))));
+      expect(numberIn(/ΔE (\d+)/.exec(textOf(rung))![1]!)).toBe(
+        Math.round(deltaE(labOf(hexes[i - 1]!), labOf(hexes[i]!))),
+      );
     }
   });
 

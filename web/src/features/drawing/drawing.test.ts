@@ -58,28 +58,31 @@ describe('the parts of a drawing', () => {
 });
 
 describe('drawing by rule', () => {
-  it.each(HELPERS.map(({ id, name }) => [name, id] as const))('adds what is shown, picked and undone: %s', async (name, id) => {
-    const shown = session.show(HelperPanel);
-    const list = field(shown, 'What');
-    const select = list.element as unknown as HTMLSelectElement;
-    select.selectedIndex = [...select.options].findIndex(({ value }) => value === id);
-    await list.trigger('change');
-    const add = shown.findAll('button').at(-1)!;
-    const count = numberIn(textOf(add));
-    expect(shown.findAll('.preview g path')).toHaveLength(count);
-    if (count === 0) {
-      expect(textOf(shown)).toContain('Nothing finds room');
-      return;
-    }
-    const before = session.opened.piece;
-    await add.trigger('click');
-    expect(ids()).toHaveLength(before.drawing.parts.length + count);
-    expect(useSelection(session.pinia).picked).toHaveLength(count);
-    expect(session.opened.undoLabel).toContain(name.toLowerCase());
-    session.opened.undo();
-    expect(session.opened.piece).toEqual(before);
-    expect(session.warnings).toEqual([]);
-  });
+  it.each(HELPERS.map(({ id, name }) => [name, id] as const))(
+    'adds what is shown, picked and undone: %s',
+    async (name, id) => {
+      const shown = session.show(HelperPanel);
+      const list = field(shown, 'What');
+      const select = list.element as unknown as HTMLSelectElement;
+      select.selectedIndex = [...select.options].findIndex(({ value }) => value === id);
+      await list.trigger('change');
+      const add = shown.findAll('button').at(-1)!;
+      const count = numberIn(textOf(add));
+      expect(shown.findAll('.preview g path')).toHaveLength(count);
+      if (count === 0) {
+        expect(textOf(shown)).toContain('Nothing finds room');
+        return;
+      }
+      const before = session.opened.piece;
+      await add.trigger('click');
+      expect(ids()).toHaveLength(before.drawing.parts.length + count);
+      expect(useSelection(session.pinia).picked).toHaveLength(count);
+      expect(session.opened.undoLabel).toContain(name.toLowerCase());
+      session.opened.undo();
+      expect(session.opened.piece).toEqual(before);
+      expect(session.warnings).toEqual([]);
+    },
+  );
 
   it('draws where it is told to', async () => {
     const shown = session.show(HelperPanel);

@@ -193,7 +193,7 @@ describe('what a finished piece took', () => {
     const plan = await planAs('framed');
     const record = useRecord(session.pinia);
     const part = session.opened.piece.drawing.parts[0]!;
-    const use = { part: part.id, colour: part.colour, stitch: 'satin', strands: 2, usualMm: 2000, sure: true };
+    const use = { part: part.id, colour: part.colour, stitch: 'satin', strands: 2, usualMm: 2000, sure: true } as const;
     const shown = session.show(EndedFigures, { plan });
     expect(textOf(shown)).not.toContain('where it was noted');
     await record.noteUse({ ...use, usedMm: 2500 });
@@ -216,6 +216,8 @@ describe('templates', () => {
     (list.element as unknown as HTMLSelectElement).selectedIndex = options.findIndex((text) => text.includes('A3'));
     await list.trigger('change');
     expect(pages()).toBeLessThanOrEqual(onA4);
-    expect(textOf(session.show(TemplatesCard, { plan: { ...plan, templates: [] } }))).toBe('This end needs no template.');
+    expect(textOf(session.show(TemplatesCard, { plan: { ...plan, templates: [] } }))).toBe(
+      'This end needs no template.',
+    );
   });
 });

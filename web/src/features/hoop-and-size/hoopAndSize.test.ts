@@ -122,20 +122,23 @@ describe('the size of the design', () => {
 });
 
 describe('the cloth for a hoop', () => {
-  it.each(HOOP_SIZES_MM.slice(0, 5))('goes round the ring of %i mm with room to gather, and grows with positions', (mm) => {
-    const hoop = plainHoop(mm, 10);
-    const cut = (spread: [number, number]): number[] =>
-      textOf(session.show(ClothNeeds, { hoop, spread }).find('[data-test=cloth-cut]'))
-        .split('×')
-        .map((length) => parseLength(length.trim(), 'mm')!);
-    const [across, upright] = cut([0, 0]);
-    expect(across).toBeGreaterThan(outerHalvesMm(hoop)[0] * 2);
-    expect(across).toBe(upright);
-    const [wider, same] = cut([80, 0]);
-    // Cloth is told to the millimetre.
-    expect(wider! - across!).toBeCloseTo(80, 0);
-    expect(same).toBe(upright);
-  });
+  it.each(HOOP_SIZES_MM.slice(0, 5))(
+    'goes round the ring of %i mm with room to gather, and grows with positions',
+    (mm) => {
+      const hoop = plainHoop(mm, 10);
+      const cut = (spread: [number, number]): number[] =>
+        textOf(session.show(ClothNeeds, { hoop, spread }).find('[data-test=cloth-cut]'))
+          .split('×')
+          .map((length) => parseLength(length.trim(), 'metric')!);
+      const [across, upright] = cut([0, 0]);
+      expect(across).toBeGreaterThan(outerHalvesMm(hoop)[0] * 2);
+      expect(across).toBe(upright);
+      const [wider, same] = cut([80, 0]);
+      // Cloth is told to the millimetre.
+      expect(wider! - across!).toBeCloseTo(80, 0);
+      expect(same).toBe(upright);
+    },
+  );
 
   it('a bound ring takes tape for both of its rings, and a bare one none', async () => {
     const hoop = { ...plainHoop(150, 10), bound: true };

@@ -64,14 +64,14 @@ function asSearched(text: string): string {
     .toLowerCase()
     .replace(/[-‐\s]+/g, ' ');
 }
-/** Found by name, by other names, by what it is good for. */
+/** Found by name, by other names, by what it is good for: every word that is typed is somewhere there. */
 const families = computed(() => {
-  const wanted = asSearched(search.value);
+  const wanted = asSearched(search.value).split(' ');
   return FAMILIES.map(({ on, name }) => ({
     name,
     stitches: STITCHES.filter((stitch) => {
       const text = asSearched([stitch.name, ...stitch.otherNames, stitch.purpose].join(' '));
-      return stitch.worksOn === on && text.includes(wanted);
+      return stitch.worksOn === on && wanted.every((word) => text.includes(word));
     }).map(({ id, name: called }) => ({ id, name: called, sample: sampleOf(id) })),
   })).filter(({ stitches }) => stitches.length > 0);
 });

@@ -166,11 +166,18 @@ describe('the card of a part', () => {
     const members = like.filter((part) => part.group === group).map((part) => part.id);
     expect(members.length).toBeGreaterThan(1);
     const shown = await card(name, true);
-    const other = [...(field(shown, 'Strands').element as unknown as HTMLSelectElement).options].map(({ value }) => value);
+    const other = [...(field(shown, 'Strands').element as unknown as HTMLSelectElement).options].map(
+      ({ value }) => value,
+    );
     const now = (field(shown, 'Strands').element as HTMLInputElement).value;
-    await choose(shown, 'Strands', other.find((strands) => strands !== now)!);
+    await choose(
+      shown,
+      'Strands',
+      other.find((strands) => strands !== now)!,
+    );
     await settle(shown, id);
-    const strandsOf = (part: string): number[] => session.workings.plannedOf(part)!.passes.map(({ strands }) => strands);
+    const strandsOf = (part: string): number[] =>
+      session.workings.plannedOf(part)!.passes.map(({ strands }) => strands);
     for (const member of members) expect(strandsOf(member)).toEqual(strandsOf(id));
     await shown.find('[data-test=differs]').trigger('click');
     expect(session.opened.partOf(id)!.differs).toBe(true);

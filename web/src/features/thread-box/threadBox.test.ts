@@ -214,7 +214,10 @@ describe('several entries', () => {
     const entries = someEntries(5, 8);
     box.addEntries('Fill', entries);
     const shown = session.show(BoxBulkCard, { entries: box.box.entries });
-    expect(numberIn(textOf(shown.find('p')))).toBeCloseTo(entries.reduce((sum, entry) => sum + metresOf(entry), 0), 0);
+    expect(numberIn(textOf(shown.find('p')))).toBeCloseTo(
+      entries.reduce((sum, entry) => sum + metresOf(entry), 0),
+      0,
+    );
     expect(button(shown, 'Change all 5').attributes('disabled')).toBeDefined();
     await shown.findAll('input')[0]!.setValue('the green tin');
     await button(shown, 'Change all 5').trigger('click');
@@ -238,21 +241,24 @@ describe('several entries', () => {
 describe('the workbasket', () => {
   const KINDS = ['hoop', 'needle', 'mark', 'cloth', 'backing', 'tool'];
 
-  it.each(KINDS.map((kind, i) => [kind, i] as const))('takes one of each kind, and gives it back: %s', async (kind, i) => {
-    const shown = session.show(WorkBasket);
-    expect(textOf(shown)).toContain('Nothing in the basket yet');
-    const list = field(shown, 'What');
-    (list.element as unknown as HTMLSelectElement).selectedIndex = i;
-    await list.trigger('change');
-    await shown.find('[data-test=put-in]').trigger('click');
-    expect(box.box.basket.map((item) => item.kind)).toEqual([kind]);
-    expect(shown.findAll('[data-test=basket] li')).toHaveLength(1);
-    await shown.find('[data-test=basket] button').trigger('click');
-    expect(box.box.basket).toEqual([]);
-    box.undo();
-    expect(box.box.basket).toHaveLength(1);
-    expect(session.warnings).toEqual([]);
-  });
+  it.each(KINDS.map((kind, i) => [kind, i] as const))(
+    'takes one of each kind, and gives it back: %s',
+    async (kind, i) => {
+      const shown = session.show(WorkBasket);
+      expect(textOf(shown)).toContain('Nothing in the basket yet');
+      const list = field(shown, 'What');
+      (list.element as unknown as HTMLSelectElement).selectedIndex = i;
+      await list.trigger('change');
+      await shown.find('[data-test=put-in]').trigger('click');
+      expect(box.box.basket.map((item) => item.kind)).toEqual([kind]);
+      expect(shown.findAll('[data-test=basket] li')).toHaveLength(1);
+      await shown.find('[data-test=basket] button').trigger('click');
+      expect(box.box.basket).toEqual([]);
+      box.undo();
+      expect(box.box.basket).toHaveLength(1);
+      expect(session.warnings).toEqual([]);
+    },
+  );
 
   it('tells sizes as they were typed', async () => {
     const shown = session.show(WorkBasket);

@@ -129,7 +129,9 @@ describe('how one works', () => {
     const shown = session.show(WorkHabits);
     await type(shown, 'Slack of your hand', '12');
     expect(session.opened.piece.worker.slack).toBeCloseTo(0.12, 9);
-    expect(textOf(shown)).toMatch(/the start is lost \(\d+ mm\) and what must stay to fasten off \(\d+ mm, \d+ mm for knots\)/);
+    expect(textOf(shown)).toMatch(
+      /the start is lost \(\d+ mm\) and what must stay to fasten off \(\d+ mm, \d+ mm for knots\)/,
+    );
     await type(shown, 'Slack of your hand', '99');
     expect(session.opened.piece.worker.slack).toBeLessThanOrEqual(0.3);
   });
@@ -152,7 +154,11 @@ describe('whether it reaches', () => {
   function own(whole: number, partM: number): void {
     const { palette } = session.opened.piece;
     const threads = useThreadBox(session.pinia);
-    const entry = newEntry({ id: 'e1', shade: palette.find(({ id }) => id === needs()[0]!.colour)!.shade!, thread: needs()[0]!.thread });
+    const entry = newEntry({
+      id: 'e1',
+      shade: palette.find(({ id }) => id === needs()[0]!.colour)!.shade!,
+      thread: needs()[0]!.thread,
+    });
     threads.addEntries('Own', [{ ...entry, whole, partM }]);
   }
 
@@ -205,7 +211,12 @@ describe('whether it reaches', () => {
 
   it('forgets what no part is worked in', async () => {
     const alone = session.opened.piece.drawing.parts.filter(({ colour }) => colour === needs()[1]!.colour);
-    session.opened.edit(removeParts(session.opened.piece, alone.map(({ id }) => id)));
+    session.opened.edit(
+      removeParts(
+        session.opened.piece,
+        alone.map(({ id }) => id),
+      ),
+    );
     await session.planned();
     expect(session.show(ThreadReach).findAll('[data-test=reach] > li')).toHaveLength(needs().length);
     expect(session.warnings).toEqual([]);

@@ -38,15 +38,18 @@ describe('a printer that is measured', () => {
     expect(bars()).toEqual([97, 51]);
   });
 
-  it.each(['', 'long', '40', '10 cm', '-100'])('what cannot be right is said in a sentence and sets nothing: “%s”', async (text) => {
-    const shown = session.show(PrinterCheck, { scale: scaleNow() });
-    await shown.find('#bar-across').setValue(text);
-    await shown.find('#bar-across').trigger('change');
-    const said = textOf(shown.find('[role=alert]'));
-    expect(said).toMatch(/^[A-Z].*\.$/);
-    expect(said).not.toMatch(/NaN|undefined/);
-    expect(useSettings(session.pinia).printer).toEqual({ acrossMm: 100, downMm: 50 });
-  });
+  it.each(['', 'long', '40', '10 cm', '-100'])(
+    'what cannot be right is said in a sentence and sets nothing: “%s”',
+    async (text) => {
+      const shown = session.show(PrinterCheck, { scale: scaleNow() });
+      await shown.find('#bar-across').setValue(text);
+      await shown.find('#bar-across').trigger('change');
+      const said = textOf(shown.find('[role=alert]'));
+      expect(said).toMatch(/^[A-Z].*\.$/);
+      expect(said).not.toMatch(/NaN|undefined/);
+      expect(useSettings(session.pinia).printer).toEqual({ acrossMm: 100, downMm: 50 });
+    },
+  );
 
   it('takes a comma as a point', async () => {
     const shown = session.show(PrinterCheck, { scale: scaleNow() });
@@ -74,7 +77,8 @@ describe('how the drawing comes onto the cloth', () => {
 
   it.each(MARKS.map(({ id }) => id))('says how the mark comes out again, as a sentence of its own: %s', async (id) => {
     const { mark } = session.opened.piece;
-    if (id !== mark) session.opened.edit({ label: 'Mark', mergeKey: null, steps: [{ path: ['mark'], before: mark, after: id }] });
+    if (id !== mark)
+      session.opened.edit({ label: 'Mark', mergeKey: null, steps: [{ path: ['mark'], before: mark, after: id }] });
     await session.planned();
     const shown = session.show(TransferStep);
     const steps = shown.findAll('[data-test=removal] li').map(textOf);
@@ -89,7 +93,8 @@ describe('how the drawing comes onto the cloth', () => {
     const counts: number[] = [];
     for (const { id } of fading) {
       const { mark } = session.opened.piece;
-      if (id !== mark) session.opened.edit({ label: 'Mark', mergeKey: null, steps: [{ path: ['mark'], before: mark, after: id }] });
+      if (id !== mark)
+        session.opened.edit({ label: 'Mark', mergeKey: null, steps: [{ path: ['mark'], before: mark, after: id }] });
       await session.planned();
       const shown = session.show(TransferStep);
       await type(shown, 'A sitting lasts', '10');

@@ -117,28 +117,6 @@ test('pairs that cannot be told apart are mended by one shade; the hoop is seen 
     .toBeLessThan(0.01);
 });
 
-test('some parts of one colour are worked from another lot, a row and a skein of their own', async ({
-  bench,
-  page,
-}) => {
-  await bench.openKite('Colours');
-  const rows = bench.card.locator('.colours > li');
-  const row = bench.card.getByRole('button', { name: /parts/ }).first();
-  await row.click();
-  await bench.card.getByRole('button', { name: 'Some parts from another lot' }).click();
-  const boxes = bench.card.getByRole('group', { name: /Which parts/ }).getByRole('checkbox');
-  await boxes.first().click();
-  await bench.card.getByLabel('The other dye lot').fill('K 7');
-  const before = await rows.count();
-  await bench.card.getByRole('button', { name: '1 part from this lot' }).click();
-  await expect(bench.tally).toContainText('From lot K 7');
-  await expect(rows).toHaveCount(before + 1);
-  await bench.goTo('Thread');
-  await expect(bench.card).toContainText('K 7');
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(bench.card).not.toContainText('K 7');
-});
-
 test('ladders shade an area; colourways are kept, varied and taken', async ({ bench, page }) => {
   await bench.openKite('Colours');
   await bench.card.locator('.colour').first().click();

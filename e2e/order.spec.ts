@@ -78,20 +78,6 @@ test('a step that is dragged stands where it is dropped, and is undone', async (
   await expect.poll(() => titles.allInnerTexts()).toEqual(before);
 });
 
-test('ways to work are set side by side, one is taken, and figures elsewhere follow', async ({ bench }) => {
-  const { card } = bench;
-  await bench.open('/piece/demo-rock-pool/order');
-  await card.getByRole('button', { name: 'Ways to work' }).click();
-  const ways = card.getByTestId('ways');
-  await expect(ways).toBeVisible();
-  await expect(ways.locator('td.figure').filter({ hasText: '…' })).toHaveCount(0);
-  const now = await ways.locator('tbody tr').first().locator('td').first().innerText();
-  await ways.locator('tbody tr').last().getByRole('button', { name: 'Take' }).last().click();
-  await expect(card.getByTestId('order-cost')).not.toContainText(`${now} threadings`);
-  await expect(card.getByLabel('Needles in play')).toHaveValue('1');
-  await expect(bench.tally).toContainText('Change how you work');
-});
-
 test('sittings fall on chosen days, can be moved, and go into a calendar', async ({ bench }) => {
   const { page, card } = bench;
   await bench.open('/piece/demo-rock-pool/order');

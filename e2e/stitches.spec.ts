@@ -167,40 +167,6 @@ test('an area is worked in several shades, each with a thread of its own', async
   await expect(colours).toHaveCount(0);
 });
 
-test('fillings are compared on a part of one’s own and on shipped shapes', async ({ bench, page }) => {
-  await bench.openPart('demo-kite', 'Lower left panel');
-  await page.getByTestId('compare').click();
-  await expect(page.getByLabel('Shape')).toHaveValue('part-lower-left-panel');
-  const tiles = page.getByTestId('compared');
-  await expect(tiles).toHaveCount(6);
-  await expect(tiles.locator('canvas')).toHaveCount(12);
-  const figures = tiles.first().locator('dd');
-  const satin = await figures.allTextContents();
-  await page.getByLabel('Filling 1', { exact: true }).selectOption({ label: 'Seed stitch' });
-  await expect(figures.first()).not.toHaveText(satin[0]!);
-  await expect(tiles.first().getByTestId('showing')).toHaveText(/[6-9]\d %/);
-  await tiles.first().getByText('How these figures come about').click();
-  await expect(tiles.first().getByTestId('why')).toContainText('Along the path of the needle');
-  await page.getByRole('button', { name: 'Leave out Seed stitch' }).click();
-  await expect(tiles).toHaveCount(5);
-  await page.getByRole('button', { name: 'One more filling' }).click();
-  await expect(tiles).toHaveCount(6);
-  const thread = tiles.first().locator('dd').nth(1);
-  const inLeaf = await thread.textContent();
-  await page.getByLabel('Shape').selectOption({ label: 'A disc' });
-  await expect(thread).not.toHaveText(inLeaf!);
-  // What is found best is taken over, in its own strands, and the part stands there again.
-  await page.getByLabel('Shape').selectOption({ label: 'Kite: Lower left panel' });
-  await page.getByLabel('Filling 1', { exact: true }).selectOption({ label: 'Woven filling' });
-  await tiles.first().getByLabel('Strands').selectOption('3');
-  await page.getByRole('button', { name: 'Work Lower left panel in Woven filling' }).click();
-  await expect(page).toHaveURL(/\/piece\/demo-kite\/stitches/);
-  const card = page.getByRole('complementary');
-  await expect(card.getByRole('heading', { name: 'Lower left panel' })).toBeVisible();
-  await expect(card.getByLabel('Stitch', { exact: true })).toHaveValue('woven-fill');
-  await expect(card.getByLabel('Strands', { exact: true })).toHaveValue('3');
-});
-
 test('the working drawing goes step by step, says what the needle does, and mirrors for the left hand', async ({
   bench,
   page,
@@ -230,28 +196,6 @@ test('the working drawing goes step by step, says what the needle does, and mirr
   await page.getByLabel('Thread').selectOption({ label: 'Tapestry wool' });
   await expect(page.getByRole('row')).toHaveCount(2);
   await expect(wound).not.toHaveText(inCotton!);
-});
-
-test('what was practised is reckoned with from then on', async ({ bench, page }) => {
-  await bench.open('/piece/demo-kite/stitches');
-  await expect(bench.figure('Stitches')).toContainText(/\d/);
-  const usual = Number((await bench.figure('Stitches').textContent())!.replace(/\D/g, ''));
-  await page.goto('/stitches/practice');
-  await expect(page.getByTestId('keep-hand')).toBeDisabled();
-  await page.getByLabel(/^Width of 10 satin/).fill('6');
-  await page.keyboard.press('Tab');
-  await page.getByTestId('keep-hand').click();
-  await expect(page.getByTestId('own-hand')).toContainText('wider than usual');
-  await page.goto('/piece/demo-kite/stitches');
-  await expect
-    .poll(async () => Number((await bench.figure('Stitches').textContent())!.replace(/\D/g, '')))
-    .toBeLessThan(usual * 0.95);
-  await page.goto('/stitches/practice');
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save as PDF' }).click();
-  expect((await readFile(await (await download).path())).subarray(0, 5).toString()).toBe('%PDF-');
-  await page.getByRole('button', { name: 'Back to the usual hand' }).click();
-  await expect(page.getByTestId('own-hand')).toHaveCount(0);
 });
 
 test('the picture is saved as PNG at 300 dpi and true size, and as SVG', async ({ bench, page }) => {

@@ -1,4 +1,4 @@
-import { expect, svg, test } from './bench.ts';
+import { expect, test } from './bench.ts';
 import type { Page } from '@playwright/test';
 
 async function bringList(page: Page, name: string, text: string): Promise<void> {
@@ -82,18 +82,6 @@ test('of five thousand entries only those in view are in the page, wherever one 
   expect(await inPage()).toBeLessThan(2 * atFirst);
 });
 
-test('several entries are changed together', async ({ bench, page }) => {
-  await bench.openBox();
-  await page.getByLabel('Search the thread box').fill('silk');
-  await page.getByLabel('Pick all that are shown').check();
-  const card = page.getByRole('complementary');
-  await expect(card.getByRole('heading', { name: '8 entries' })).toBeVisible();
-  await card.getByLabel('Kept in').fill('cedar chest');
-  await card.getByRole('button', { name: 'Change all 8' }).click();
-  await page.getByLabel('Search the thread box').fill('cedar');
-  await expect(page.getByTestId('box-row')).toHaveCount(8);
-});
-
 test('the workbasket is filled and taken out of; the shopping list asks for nothing that lies in it', async ({
   bench,
   page,
@@ -143,24 +131,6 @@ test('colours are read off the simulated camera’s photograph and become a card
   await expect(page.getByRole('complementary')).toContainText('From a photograph');
 });
 
-test('the cutting list, the odds, and what the needle can still finish', async ({ bench, page }) => {
-  await bench.openBox();
-  await bench.open('/piece/demo-rock-pool/thread');
-  await expect(page.getByTestId('all-reach')).toContainText(/reaches in \d+ of 100 cases/);
-  await bench.card.locator('.need .name').first().click();
-  await expect(page.getByTestId('cutting-list')).toContainText('2 loads of 3 strands for Rim');
-  await expect(bench.card.getByRole('img', { name: /1 skein does in \d+ of 100 cases/ })).toBeVisible();
-  await bench.goTo('At the hoop');
-  await bench.card.getByRole('button', { name: 'On the needle' }).click();
-  await page.getByLabel('Left on the needle').fill('9 cm');
-  await page.keyboard.press('Enter');
-  await expect(page.getByTestId('needle-answer')).toContainText('Fasten off now');
-  await bench.choose('On the needle', 'Pale tide line');
-  await page.getByLabel('Left on the needle').fill('48 cm');
-  await page.keyboard.press('Enter');
-  await expect(page.getByTestId('needle-answer')).toContainText('It still finishes');
-});
-
 test('a shade that will not reach: what helps, with its effect; lots are not mixed by mistake', async ({
   bench,
   page,
@@ -179,32 +149,4 @@ test('a shade that will not reach: what helps, with its effect; lots are not mix
   await expect(page.getByTestId('reach').locator('> li', { hasText: 'Pale amber' })).toHaveCount(2);
   await page.getByRole('button', { name: 'Reserve it for this piece' }).click();
   await expect(bench.card).toContainText('reserved');
-});
-
-test('what was used is noted, asked about where it cannot be, and learned from', async ({ bench, page }) => {
-  await bench.open();
-  await bench.bring(
-    'mine.svg',
-    svg('<rect x="10" y="10" width="20" height="12" fill="#a33"/><path d="M5 40H55" stroke="#335"/>'),
-  );
-  await bench.goTo('At the hoop');
-  await page.getByRole('button', { name: 'What was used' }).click();
-  const thread = await bench.figure('Thread').textContent();
-  await page.getByLabel('Lengths taken').fill('20');
-  await page.getByRole('button', { name: 'Note it, and the part as worked' }).click();
-  await expect(bench.card.getByRole('alert')).toContainText('times what is usual');
-  await bench.card.getByRole('button', { name: 'Correct it' }).click();
-  await page.getByLabel('Lengths taken').fill('5');
-  await page.getByLabel('Left on the needle').fill('21 cm');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Note it, and the part as worked' }).click();
-  await expect(page.getByTestId('learned')).toContainText('From 1 record');
-  await expect(bench.figure('Thread')).not.toHaveText(thread!);
-  // What was left is on the needle when that is asked about.
-  await bench.card.getByRole('button', { name: 'On the needle' }).click();
-  await expect(page.getByLabel('Left on the needle')).toHaveValue('210 mm');
-  await bench.card.getByRole('button', { name: 'What was used' }).click();
-  await page.getByRole('button', { name: 'Forget it and learn anew' }).click();
-  await expect(bench.card).toContainText('Nothing yet');
-  await expect(bench.figure('Thread')).toHaveText(thread!);
 });

@@ -92,23 +92,6 @@ test('ways of marking come with reasons; what fades is drawn anew; film is tacke
   await expect(bench.card).toContainText('Mirrored, as this way needs it');
 });
 
-test('a printer that shrinks is corrected, and nonsense is refused', async ({ bench, page }) => {
-  await bench.openKite('Transfer');
-  await page.getByRole('button', { name: 'Try it on the simulated printer' }).click();
-  const printed = page.getByTestId('printed-bars');
-  await expect(printed).toContainText('97.2 mm across and 49.2 mm down');
-  await page.getByLabel('The bar of 100 mm measures').fill('3,9');
-  await page.keyboard.press('Enter');
-  await expect(bench.card.getByRole('alert')).toContainText('cannot be right');
-  await page.getByLabel('The bar of 100 mm measures').fill('97.2');
-  await page.keyboard.press('Enter');
-  await page.getByLabel('The bar of 50 mm measures').fill('49.2 mm');
-  await page.keyboard.press('Enter');
-  await expect(printed).toContainText('100.0 mm across and 50.0 mm down');
-  await page.reload();
-  await expect(bench.card).toContainText('2.9 % wider');
-});
-
 test('the light table shows true size, is nudged and turned by keys, and unlocks only by a long press', async ({
   bench,
   page,

@@ -1,6 +1,7 @@
 import { WORKING_LENGTH } from '@junctura/core/materials';
 import { removeParts, setHoop } from '@junctura/core/piece';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { useKeeper } from '../../session/keeper.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
@@ -119,17 +120,21 @@ describe('the record', () => {
   });
 });
 
-describe('what was used', () => {
-  const used = (shown: ReturnType<Session['show']>): string => textOf(shown.find('[data-test=used]'));
+const used = (shown: ReturnType<Session['show']>): string => textOf(shown.find('[data-test=used]'));
+/** A length as it is told, mm. */
+function mmIn(told: string): number {
+  const [, amount, unit] = /([\d.]+) (cm|m)\b/.exec(told)!;
+  return Number(amount) * (unit === 'cm' ? 10 : 1000);
+}
 
+describe('what was used', () => {
   it('is so many lengths, less what each loses and what is left on the needle', async () => {
     const shown = session.show(ThreadRecord);
     const { cutMm, start } = session.opened.piece.worker;
     const lost = WORKING_LENGTH.startMm[start] + WORKING_LENGTH.workedInMm;
     await type(shown, 'Lengths taken', '3');
     await type(shown, 'Left on the needle', '200 mm');
-    const told = numberIn(used(shown)) * (/^[\d.]+ cm/.test(used(shown)) ? 10 : 1000);
-    expect(Math.abs(told - (3 * (cutMm - lost) - 200))).toBeLessThanOrEqual(50);
+    expect(Math.abs(mmIn(used(shown)) - (3 * (cutMm - lost) - 200))).toBeLessThanOrEqual(50);
     await button(shown, 'Note it, and the part as worked').trigger('click');
     const [use] = useRecord(session.pinia).progress.uses;
     const asked = shown.find('[role=alert]');
@@ -165,6 +170,29 @@ describe('what was used', () => {
     await expect
       .poll(() => textOf(shown.find('[data-test=learned]')))
       .toMatch(/in general \d+ % more thread than usual,/);
+  });
+});
+
+describe('one’s own hand', () => {
+  it('is learned from a piece of one’s own: the plan follows what was noted, and forgets it when that is asked', async () => {
+    const own = { ...session.opened.piece, id: 'own-kite', name: 'My kite' };
+    await useKeeper(session.pinia).store.save(own, 0);
+    await session.open('own-kite');
+    const thread = (): number => session.workings.current!.plan.totals.threadMm;
+    const usual = thread();
+    const shown = session.show(ThreadRecord);
+    await type(shown, 'Lengths taken', '2');
+    const told = used(shown);
+    await button(shown, 'Note it, and the part as worked').trigger('click');
+    if (shown.find('[role=alert]').exists()) await button(shown, 'Yes, it is right').trigger('click');
+    await expect.poll(() => textOf(shown)).toContain('From 1 record');
+    await session.planned();
+    await expect.poll(thread, { timeout: 10_000 }).not.toBe(usual);
+    const isMore = mmIn(told) > mmIn(told.slice(told.indexOf('usual is')));
+    expect(thread() > usual).toBe(isMore);
+    await button(shown, 'Forget it and learn anew').trigger('click');
+    await expect.poll(thread, { timeout: 10_000 }).toBe(usual);
+    expect(textOf(shown)).toContain('Nothing yet');
   });
 });
 

@@ -109,6 +109,19 @@ describe('the size of the design', () => {
     expect(session.warnings).toEqual([]);
   });
 
+  it('that follows the hoop fills whatever hoop is chosen, with the space to the ring that is wanted', async () => {
+    const shown = session.show(HoopStep);
+    if (session.opened.piece.placement.isSizeSet) await shown.find('[data-test=keep-size]').trigger('click');
+    for (const name of [/^Round, 20 cm/, /^Round, 12\.5 cm/, /^Oval/]) {
+      await choose(shown, 'Hoop', name);
+      await type(shown, 'Space to the ring', '20 mm');
+      await session.planned();
+      expect(session.workings.current!.plan.hoop!.clearMm).toBeCloseTo(20, 0);
+      expect(textOf(shown)).toContain('20 mm stay free');
+      expect(shown.find('[data-test=fitting]').exists()).toBe(false);
+    }
+  });
+
   it('in a hoop of any size: it is typed, up and down as well', async () => {
     const shown = session.show(HoopStep);
     await choose(shown, 'Hoop', /Another size/);

@@ -182,8 +182,14 @@ describe('ways to work', () => {
     const own = rows.map((row) => textOf(row.findAll('td')[0]));
     expect(numberIn(own[0]!)).toBe(plan().colours.reduce((sum, { loads }) => sum + loads, 0));
     const before = session.opened.piece.worker;
-    await button(shown, 'Take').trigger('click');
+    const takes = shown.findAll('[data-test=ways] tbody tr').at(-1)!.findAll('td').slice(1);
+    const way = takes.findIndex((cell) => cell.find('button').exists());
+    await takes[way]!.find('button').trigger('click');
     expect(session.opened.piece.worker).not.toEqual(before);
+    await session.planned();
+    const taken = plan().colours.reduce((sum, { loads }) => sum + loads, 0);
+    // What it said that it comes to is what it comes to.
+    expect(taken).toBe(numberIn(textOf(rows[0]!.findAll('td')[way])));
     session.opened.undo();
     expect(session.opened.piece.worker).toEqual(before);
   });

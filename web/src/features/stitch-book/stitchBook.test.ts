@@ -130,6 +130,7 @@ describe('fillings compared', () => {
     await second.find('[data-test=work-it-so]').trigger('click');
     await session.planned();
     expect(session.workings.plannedOf(part.id)!.passes.some((pass) => pass.stitch === stitch)).toBe(true);
+    await expect.poll(() => session.router.currentRoute.value.fullPath).toBe('/piece/demo-kite/stitches');
     session.opened.undo();
     expect(session.opened.piece).toEqual(before);
   });
@@ -137,6 +138,8 @@ describe('fillings compared', () => {
 
 describe('one’s own hand', () => {
   it('is reckoned with once it is measured, and the usual hand is taken again', async () => {
+    await session.open('demo-kite');
+    const usual = session.workings.current!.plan.totals.stitches;
     const shown = session.show(PracticePage);
     const targets = practiceTargets();
     const [count, width] = shown.findAll('form input');
@@ -150,7 +153,11 @@ describe('one’s own hand', () => {
     const { own } = useSettings(session.pinia);
     expect(own.width).toBeCloseTo(1.2, 1);
     expect(own.stitch).toBeCloseTo(0.5, 1);
+    await session.planned();
+    // Wider satin takes fewer stitches, shorter ones along a line take more: both are in the plan.
+    expect(session.workings.current!.plan.totals.stitches).not.toBe(usual);
     await button(shown, 'Back to the usual hand').trigger('click');
+    await expect.poll(() => session.workings.current!.plan.totals.stitches, { timeout: 10_000 }).toBe(usual);
     expect(useSettings(session.pinia).own).toMatchObject({ width: 1, stitch: 1 });
   });
 });

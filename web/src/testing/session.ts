@@ -31,6 +31,12 @@ class WorkerHere extends FakeWorker {
   }
 }
 
+/** No other tab is open: channels of Node.js reach test files that run beside this one. */
+class NoOtherTab extends EventTarget {
+  postMessage = (): null => null;
+  close = (): null => null;
+}
+
 /** The stores of a page on which nothing is open yet: all as in a browser that has nothing, but for the browser. */
 export class Session {
   readonly pinia = createPinia();
@@ -45,6 +51,7 @@ export class Session {
     localStorage.clear();
     withCanvas();
     vi.stubGlobal('Worker', WorkerHere);
+    vi.stubGlobal('BroadcastChannel', NoOtherTab);
     vi.stubGlobal('fetch', async (url: string) => {
       if (url.startsWith('/stand-ins/')) return Response.json(this.answers[basename(url)]);
       const bytes = await readFile(join(DEMO_PIECES, basename(url)));

@@ -21,10 +21,13 @@ import { FakeWorker } from './fakeWorker.ts';
 
 const DEMO_PIECES = join(import.meta.dirname, '../../../demo/pieces');
 
-/** A worker that does here what the real one does; each remembers for itself what it planned and told. */
+/** What was planned once is not worked again in the next test: planning again gives what planning afresh does. */
+const planner = new Planner();
+
+/** A worker that does here what the real one does; each remembers for itself what it told. */
 class WorkerHere extends FakeWorker {
   constructor() {
-    const [planner, writer] = [new Planner(), new NewsWriter()];
+    const writer = new NewsWriter();
     super({
       handlers: { ...handlers, plan: ({ piece, factors }) => writer.write(planner.plan(piece, factors)) },
     });
@@ -46,7 +49,11 @@ export class Session {
   /** What Vue warned of: a test that shows something expects nothing here. */
   readonly warnings: string[] = [];
 
+  /** What the session before showed, which is taken away when the next one begins. */
+  private static shown: VueWrapper[] = [];
+
   constructor() {
+    for (const wrapper of Session.shown.splice(0)) wrapper.unmount();
     globalThis.indexedDB = new IDBFactory();
     localStorage.clear();
     withCanvas();
@@ -82,10 +89,10 @@ export class Session {
     });
   }
 
-  /** Shows a component as the application does. It is taken away when the test ends (`leave`). */
+  /** Shows a component as the application does. */
   show<Props extends object>(component: Component<Props>, props?: Props): VueWrapper {
     const settings = useSettings(this.pinia);
-    return mount(component as Component, {
+    const wrapper = mount(component as Component, {
       ...(props ? { props } : {}),
       attachTo: document.body,
       global: {
@@ -99,6 +106,8 @@ export class Session {
         },
       },
     });
+    Session.shown.push(wrapper);
+    return wrapper;
   }
 
   get opened(): ReturnType<typeof useOpenedPiece> {

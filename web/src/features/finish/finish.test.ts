@@ -41,7 +41,6 @@ describe('what a piece ends as', () => {
       expect(session.opened.piece.finish.end).toBe(end);
       session.opened.undo();
       expect(session.opened.piece.finish.end).toBe('framed');
-      shown.unmount();
     }
   });
 

@@ -44,12 +44,14 @@ function add(shade: Shade): void {
   emit('done');
 }
 
-function set(change: Partial<BoxEntry>): void {
+/** What is typed is one edit until something else is changed; what is pressed is one by itself. */
+function set(change: Partial<BoxEntry>, isTyped = false): void {
   const { entry } = props;
   const keys = Object.keys(change) as (keyof BoxEntry)[];
   if (!entry || keys.every((key) => entry[key] === change[key])) return;
   const to = (before: BoxEntry): BoxEntry => ({ ...before, ...change });
-  threads.changeEntries(`Change ${entry.shade.name}`, new Set([entry.id]), to, `${entry.id} ${keys.join(' ')}`);
+  const mergeKey = isTyped ? `${entry.id} ${keys.join(' ')}` : null;
+  threads.changeEntries(`Change ${entry.shade.name}`, new Set([entry.id]), to, mergeKey);
 }
 const kind = computed(() => threadKind(props.entry?.thread ?? 'stranded-cotton')!);
 
@@ -124,7 +126,7 @@ const STEPS = [
         :min="0"
         :max="10000"
         unit=""
-        @change="(whole) => set({ whole: Math.round(whole) })"
+        @change="(whole) => set({ whole: Math.round(whole) }, true)"
       />
       <NumberField
         label="Begun, left"
@@ -133,16 +135,16 @@ const STEPS = [
         :max="10000"
         :step="0.5"
         unit="m"
-        @change="(partM) => set({ partM, plusMinusM: 0 })"
+        @change="(partM) => set({ partM, plusMinusM: 0 }, true)"
       />
       <ChoiceField label="Kind" :value="entry.thread" :options="KINDS" @change="(thread) => set({ thread })" />
       <label class="field"
         ><span class="label">Dye lot</span
-        ><NInput :value="entry.lot" size="small" maxlength="60" @update:value="(lot) => set({ lot })"
+        ><NInput :value="entry.lot" size="small" maxlength="60" @update:value="(lot) => set({ lot }, true)"
       /></label>
       <label class="field"
         ><span class="label">Kept in</span
-        ><NInput :value="entry.place" size="small" maxlength="80" @update:value="(place) => set({ place })"
+        ><NInput :value="entry.place" size="small" maxlength="80" @update:value="(place) => set({ place }, true)"
       /></label>
       <NumberField
         label="Price of one"
@@ -151,7 +153,7 @@ const STEPS = [
         :max="100000"
         :step="0.1"
         unit=""
-        @change="(price) => set({ price })"
+        @change="(price) => set({ price }, true)"
       />
     </div>
     <NCheckbox :checked="entry.handDyed" @update:checked="(handDyed: boolean) => set({ handDyed })"

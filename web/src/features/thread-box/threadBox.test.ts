@@ -170,6 +170,16 @@ describe('one entry', () => {
     expect(box.box.entries[0]!.place).toBe('drawer');
   });
 
+  it('keeps what was typed apart from what is weighed right after it', async () => {
+    box.addEntries('Fill', someEntries(1, 3));
+    const shown = session.show(BoxEntryCard, { entry: box.box.entries[0]! });
+    await type(shown, 'Begun, left', '2');
+    await button(shown, 'Take it as what is left').trigger('click');
+    expect(box.box.entries[0]!.partM).not.toBe(2);
+    box.undo();
+    expect(box.box.entries[0]!.partM).toBe(2);
+  });
+
   it('is weighed: twice the grams are twice the metres, the bobbin off, and a coarser scale knows less', async () => {
     box.addEntries('Fill', someEntries(1, 3));
     const shown = session.show(BoxEntryCard, { entry: box.box.entries[0]! });

@@ -107,7 +107,6 @@ describe('how the drawing comes onto the cloth', () => {
         next = Number(to ?? from) + 1;
       }
       counts.push(rows.length);
-      shown.unmount();
     }
     expect(counts).toEqual([...counts].sort((a, b) => b - a));
   });

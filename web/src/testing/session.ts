@@ -150,6 +150,18 @@ export async function type(shown: VueWrapper, label: string, text: string): Prom
   await typed.trigger('focusout');
 }
 
+/** Chooses from a list: by the place of an option, or by what it says or stands for. */
+export async function choose(shown: VueWrapper, label: string, option: number | string | RegExp): Promise<void> {
+  const list = field(shown, label);
+  const select = list.element as unknown as HTMLSelectElement;
+  const isIt = ({ text, value }: HTMLOptionElement): boolean =>
+    option instanceof RegExp ? option.test(text) : text === option || value === option;
+  const place = typeof option === 'number' ? option : [...select.options].findIndex(isIt);
+  if (!select.options[place]) throw new Error(`“${label}” does not offer “${String(option)}”`);
+  select.selectedIndex = place;
+  await list.trigger('change');
+}
+
 /** The first number in a text. */
 export function numberIn(text: string): number {
   return Number(/-?[\d,]*\.?\d+/.exec(text)![0].replaceAll(',', ''));

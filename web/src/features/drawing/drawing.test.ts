@@ -1,7 +1,7 @@
 import { HELPERS } from '@junctura/core/drawing';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useSelection } from '../../session/selection.ts';
-import { button, field, numberIn, Session, textOf, type } from '../../testing/session.ts';
+import { button, choose, numberIn, Session, textOf, type } from '../../testing/session.ts';
 import DrawingParts from './DrawingParts.vue';
 import DrawingStep from './DrawingStep.vue';
 import HelperPanel from './HelperPanel.vue';
@@ -62,10 +62,7 @@ describe('drawing by rule', () => {
     'adds what is shown, picked and undone: %s',
     async (name, id) => {
       const shown = session.show(HelperPanel);
-      const list = field(shown, 'What');
-      const select = list.element as unknown as HTMLSelectElement;
-      select.selectedIndex = [...select.options].findIndex(({ value }) => value === id);
-      await list.trigger('change');
+      await choose(shown, 'What', id);
       const add = shown.findAll('button').at(-1)!;
       const count = numberIn(textOf(add));
       expect(shown.findAll('.preview g path')).toHaveLength(count);

@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { useFinishing } from '../../session/finishing.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
-import { button, field, numberIn, Session, textOf, type } from '../../testing/session.ts';
+import { button, choose, field, numberIn, Session, textOf, type } from '../../testing/session.ts';
 import EndChoice from './EndChoice.vue';
 import EndedFigures from './EndedFigures.vue';
 import FinishSteps from './FinishSteps.vue';
@@ -210,10 +210,7 @@ describe('templates', () => {
     expect(plan.templates.length).toBeGreaterThan(0);
     for (const { name } of plan.templates) expect(textOf(shown)).toContain(name);
     const onA4 = pages();
-    const list = field(shown, 'Paper');
-    const options = [...(list.element as unknown as HTMLSelectElement).options].map(({ text }) => text);
-    (list.element as unknown as HTMLSelectElement).selectedIndex = options.findIndex((text) => text.includes('A3'));
-    await list.trigger('change');
+    await choose(shown, 'Paper', /A3/);
     expect(pages()).toBeLessThanOrEqual(onA4);
     expect(textOf(session.show(TemplatesCard, { plan: { ...plan, templates: [] } }))).toBe(
       'This end needs no template.',

@@ -3,7 +3,7 @@ import { parseLength } from '@junctura/core/measure';
 import { plainHoop, setPositions } from '@junctura/core/piece';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useSettings } from '../../session/settings.ts';
-import { button, field, Session, textOf, type } from '../../testing/session.ts';
+import { button, choose, field, Session, textOf, type } from '../../testing/session.ts';
 import ClothNeeds from './ClothNeeds.vue';
 import HoopPositions from './HoopPositions.vue';
 import HoopStep from './HoopStep.vue';
@@ -17,13 +17,6 @@ const design = (): { widthMm: number; heightMm: number; circle: { x: number; y: 
   session.workings.current!.plan.design;
 const valueOf = (shown: ReturnType<Session['show']>, label: string): string =>
   (field(shown, label).element as HTMLInputElement).value;
-async function choose(shown: ReturnType<Session['show']>, label: string, option: RegExp): Promise<void> {
-  const list = field(shown, label);
-  const select = list.element as unknown as HTMLSelectElement;
-  select.selectedIndex = [...select.options].findIndex(({ text }) => option.test(text));
-  await list.trigger('change');
-  await session.planned();
-}
 
 describe('the size of the design', () => {
   it('is what is typed, in whatever unit, with its proportions kept', async () => {
@@ -101,9 +94,11 @@ describe('the size of the design', () => {
     const shown = session.show(HoopStep);
     await type(shown, 'Width of the design', '50 mm');
     await choose(shown, 'Hoop', /^Round, 20 cm/);
+    await session.planned();
     expect(session.opened.piece.hoop!.nominalMm).toBe(200);
     expect(design().widthMm).toBeCloseTo(50, 1);
     await choose(shown, 'Hoop', /No hoop/);
+    await session.planned();
     expect(session.opened.piece.hoop).toBeNull();
     expect(design().widthMm).toBeCloseTo(50, 1);
     expect(session.warnings).toEqual([]);
@@ -114,6 +109,7 @@ describe('the size of the design', () => {
     if (session.opened.piece.placement.isSizeSet) await shown.find('[data-test=keep-size]').trigger('click');
     for (const name of [/^Round, 20 cm/, /^Round, 12\.5 cm/, /^Oval/]) {
       await choose(shown, 'Hoop', name);
+      await session.planned();
       await type(shown, 'Space to the ring', '20 mm');
       await session.planned();
       expect(session.workings.current!.plan.hoop!.clearMm).toBeCloseTo(20, 0);
@@ -125,6 +121,7 @@ describe('the size of the design', () => {
   it('in a hoop of any size: it is typed, up and down as well', async () => {
     const shown = session.show(HoopStep);
     await choose(shown, 'Hoop', /Another size/);
+    await session.planned();
     await type(shown, 'Hoop, across', '137 mm');
     expect(session.opened.piece.hoop).toMatchObject({ nominalMm: 137, shortMm: null });
     await type(shown, 'Hoop, up and down', '110 mm');

@@ -3,7 +3,7 @@ import { practiceTargets } from '@junctura/core/paper';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
-import { button, field, numberIn, Session, textOf } from '../../testing/session.ts';
+import { button, choose, numberIn, Session, textOf } from '../../testing/session.ts';
 import BookPage from './BookPage.vue';
 import { compareOn, SHIPPED_SHAPES } from './compare.ts';
 import ComparePage from './ComparePage.vue';
@@ -12,12 +12,6 @@ import PracticePage from './PracticePage.vue';
 
 let session: Session;
 beforeEach(() => void (session = new Session()));
-async function choose(shown: ReturnType<Session['show']>, label: string, option: string): Promise<void> {
-  const list = field(shown, label);
-  const select = list.element as unknown as HTMLSelectElement;
-  select.selectedIndex = [...select.options].findIndex(({ text }) => text === option);
-  await list.trigger('change');
-}
 
 describe('the stitch book', () => {
   it('finds every stitch by each of its names, however written', async () => {

@@ -2,7 +2,7 @@ import { stitchKind } from '@junctura/core/stitches';
 import type { PlannedPart } from '@junctura/core/work';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useSelection } from '../../session/selection.ts';
-import { button, field, Session, textOf, type } from '../../testing/session.ts';
+import { button, choose, field, Session, textOf, type } from '../../testing/session.ts';
 import AllParts from './AllParts.vue';
 import PartCard from './PartCard.vue';
 import PartsList from './PartsList.vue';
@@ -27,13 +27,6 @@ async function card(name: string, forAll = false): Promise<ReturnType<Session['s
 async function settle(shown: ReturnType<Session['show']>, id: string): Promise<void> {
   await session.planned();
   await shown.setProps({ planned: session.workings.plannedOf(id)! });
-}
-async function choose(shown: ReturnType<Session['show']>, label: string, value: string): Promise<void> {
-  const list = field(shown, label);
-  const select = list.element as unknown as HTMLSelectElement;
-  select.selectedIndex = [...select.options].findIndex((option) => option.value === value || option.text === value);
-  if (select.selectedIndex < 0) throw new Error(`“${label}” does not offer “${value}”`);
-  await list.trigger('change');
 }
 
 describe('the list of parts', () => {

@@ -3,7 +3,7 @@ import { seededRandom } from '@junctura/core/measure';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { computed } from 'vue';
 import { useThreadBox } from '../../session/threadBox.ts';
-import { button, field, numberIn, Session, textOf, type } from '../../testing/session.ts';
+import { button, choose, field, numberIn, Session, textOf, type } from '../../testing/session.ts';
 import BoxBulkCard from './BoxBulkCard.vue';
 import BoxEntryCard from './BoxEntryCard.vue';
 import { COLUMNS, SHOWS, useBoxSearch } from './useBoxSearch.ts';
@@ -194,9 +194,7 @@ describe('one entry', () => {
     const [less] = await told('4', '2');
     expect(two).toBeCloseTo(one * 2, 1);
     expect(less).toBeCloseTo(one, 1);
-    const scale = field(shown, 'The scale shows');
-    (scale.element as unknown as HTMLSelectElement).selectedIndex = 0;
-    await scale.trigger('change');
+    await choose(shown, 'The scale shows', '1 g');
     const [, coarse] = await told('2', '0');
     expect(coarse).toBeGreaterThan(fine);
     await type(shown, 'Bobbin alone', '9');
@@ -256,9 +254,7 @@ describe('the workbasket', () => {
     async (kind, i) => {
       const shown = session.show(WorkBasket);
       expect(textOf(shown)).toContain('Nothing in the basket yet');
-      const list = field(shown, 'What');
-      (list.element as unknown as HTMLSelectElement).selectedIndex = i;
-      await list.trigger('change');
+      await choose(shown, 'What', i);
       await shown.find('[data-test=put-in]').trigger('click');
       expect(box.box.basket.map((item) => item.kind)).toEqual([kind]);
       expect(shown.findAll('[data-test=basket] li')).toHaveLength(1);

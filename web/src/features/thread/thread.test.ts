@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
-import { button, field, numberIn, Session, textOf, type } from '../../testing/session.ts';
+import { button, choose, numberIn, Session, textOf, type } from '../../testing/session.ts';
 import OddsChart from './OddsChart.vue';
 import ThreadBar from './ThreadBar.vue';
 import ThreadNeeds from './ThreadNeeds.vue';
@@ -116,9 +116,7 @@ describe('how one works', () => {
   it.each(CHOICES)('is a choice that is an edit: %s, choice %i', async (label, index, worker) => {
     const before = session.opened.piece;
     const shown = session.show(WorkHabits);
-    const list = field(shown, label);
-    (list.element as unknown as HTMLSelectElement).selectedIndex = index;
-    await list.trigger('change');
+    await choose(shown, label, index);
     expect(session.opened.piece.worker).toEqual({ ...before.worker, ...worker });
     session.opened.undo();
     expect(session.opened.piece).toEqual(before);
@@ -138,9 +136,7 @@ describe('how one works', () => {
 
   it('longer lengths are fewer, and lose less', async () => {
     const before = needs().map(({ loads, lostMm }) => ({ loads, lostMm }));
-    const list = field(session.show(WorkHabits), 'Working length');
-    (list.element as unknown as HTMLSelectElement).selectedIndex = 1;
-    await list.trigger('change');
+    await choose(session.show(WorkHabits), 'Working length', 1);
     await session.planned();
     needs().forEach(({ loads, lostMm }, i) => {
       expect(loads).toBeLessThanOrEqual(before[i]!.loads);

@@ -3,7 +3,7 @@ import { printerScale } from '@junctura/core/paper';
 import { rankWays } from '@junctura/core/transfer';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useSettings } from '../../session/settings.ts';
-import { button, field, numberIn, Session, textOf, type } from '../../testing/session.ts';
+import { button, choose, numberIn, Session, textOf, type } from '../../testing/session.ts';
 import PrinterCheck from './PrinterCheck.vue';
 import TransferStep from './TransferStep.vue';
 
@@ -114,16 +114,9 @@ describe('how the drawing comes onto the cloth', () => {
   it('prints on one page what fits on it, and what is larger on more with a map', async () => {
     const shown = session.show(TransferStep);
     expect(textOf(shown)).toContain('One page');
-    await choosePaper(shown, 'Film, a size of your own');
+    await choose(shown, 'Paper', 'Film, a size of your own');
     await type(shown, 'Film, width', '100 mm');
     await type(shown, 'Film, height', '100 mm');
     expect(textOf(shown)).toMatch(/A map and \d+ pages, joined at their crosses/);
   });
-
-  async function choosePaper(shown: ReturnType<Session['show']>, name: string): Promise<void> {
-    const list = field(shown, 'Paper');
-    const select = list.element as unknown as HTMLSelectElement;
-    select.selectedIndex = [...select.options].findIndex(({ text }) => text === name);
-    await list.trigger('change');
-  }
 });

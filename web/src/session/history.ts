@@ -5,6 +5,15 @@ import { applyEdit, editProblem, invertEdit, mergeEdits, type Edit, type Piece }
 const MERGE_MS = 1200;
 const DEPTH = 500;
 
+/** Whether what is done now is one for undo with what was done last, as letters that are typed are; with the key null it never is. */
+export function goesOn(
+  last: { readonly key: string | null; readonly at: number },
+  key: string | null,
+  now: number,
+): boolean {
+  return key !== null && last.key === key && now - last.at < MERGE_MS;
+}
+
 /** What can be undone and done again. */
 export class History {
   private done: { edit: Edit; at: number }[] = [];
@@ -25,7 +34,7 @@ export class History {
     const wrong = editProblem(piece, outcome.value);
     if (wrong !== null) return failure(`“${edit.label}” would go beyond what a piece can hold: ${wrong}.`);
     const last = this.done.at(-1);
-    if (last && edit.mergeKey !== null && last.edit.mergeKey === edit.mergeKey && now - last.at < MERGE_MS) {
+    if (last && goesOn({ key: last.edit.mergeKey, at: last.at }, edit.mergeKey, now)) {
       this.done[this.done.length - 1] = { edit: mergeEdits(last.edit, edit), at: now };
     } else {
       this.done.push({ edit, at: now });

@@ -18,19 +18,17 @@ import { computed, markRaw, ref, shallowRef } from 'vue';
 import { DocumentStore } from '../keeping/documentStore.ts';
 import { BOX_KEY as KEY } from '../keeping/wholeBench.ts';
 import { Unkept } from '../keeping/unsaved.ts';
+import { goesOn } from './history.ts';
 
 /** A save waits for a pause of this; in steady work no longer than that, ms. */
 const SAVE_AFTER_MS = 150;
 const LONGEST_WAIT_MS = 800;
 const DEPTH = 200;
 
-/** Changes of the same thing within this time are one for undo, as letters that are typed, ms. */
-const MERGE_MS = 1200;
-
 interface Step {
   readonly label: string;
   /** What it changes; null: it is never put together with another. */
-  readonly mergeKey: string | null;
+  readonly key: string | null;
   readonly at: number;
   readonly before: ThreadBox;
   readonly after: ThreadBox;
@@ -185,9 +183,9 @@ export const useThreadBox = defineStore('threadBox', () => {
     }
     const last = done.value.at(-1);
     const at = Date.now();
-    const goesOn = last && mergeKey !== null && last.mergeKey === mergeKey && at - last.at < MERGE_MS;
-    const step = { label, mergeKey, at, before: goesOn ? last.before : box.value, after: next };
-    done.value = [...(goesOn ? done.value.slice(0, -1) : done.value.slice(1 - DEPTH)), step];
+    const earlier = last && goesOn(last, mergeKey, at) ? last : null;
+    const step = { label, key: mergeKey, at, before: earlier?.before ?? box.value, after: next };
+    done.value = [...(earlier ? done.value.slice(0, -1) : done.value.slice(1 - DEPTH)), step];
     undone.value = [];
     set(next);
   }
@@ -219,7 +217,7 @@ export const useThreadBox = defineStore('threadBox', () => {
     const step = undone.value.at(-1);
     if (!step) return;
     undone.value = undone.value.slice(0, -1);
-    done.value = [...done.value, { ...step, mergeKey: null }];
+    done.value = [...done.value, { ...step, at: 0 }];
     set(step.after);
   }
 

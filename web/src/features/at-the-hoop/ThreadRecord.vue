@@ -125,12 +125,16 @@ const doubtWords = computed(() => {
 
 const isDemo = computed(() => isToTry(opened.piece.id));
 const learned = computed(() => (isDemo.value ? learnHand(trusted(record.progress.uses)) : learning.learned));
-const share = (factor: number): string => {
+/** By how much more or less than usual; null: as usual. */
+function apart(factor: number): string | null {
   const percent = Math.round((factor - 1) * 100);
-  return percent === 0 ? 'as usual' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'}`;
-};
-const general = (factor: number): string =>
-  share(factor) === 'as usual' ? 'as much thread as usual' : `${share(factor)} thread than usual`;
+  return percent === 0 ? null : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'}`;
+}
+const share = (factor: number): string => apart(factor) ?? 'as usual';
+function general(factor: number): string {
+  const told = apart(factor);
+  return told === null ? 'as much thread as usual' : `${told} thread than usual`;
+}
 const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => record.progress.done.has(id)));
 </script>
 

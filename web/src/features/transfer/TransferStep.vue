@@ -39,7 +39,7 @@ const redraws = computed(() =>
   mark.value.staysDays !== null && plan.value ? redrawPlan(workings.piece, plan.value, mark.value.staysDays) : [],
 );
 function namesOf(ids: readonly string[]): string {
-  const names = ids.map((id) => opened.nameOf(id));
+  const names = ids.map(opened.nameOf);
   return names.length <= 6 ? names.join(', ') : `${names.slice(0, 5).join(', ')} and ${names.length - 5} more`;
 }
 

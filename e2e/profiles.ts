@@ -1,4 +1,4 @@
-import type { Browser, BrowserContext, BrowserContextOptions, CDPSession } from '@playwright/test';
+import type { Browser, BrowserContext, BrowserContextOptions, Page } from '@playwright/test';
 
 /**
  * Browsers for one test after the other. What a person would find kept is cleared after each; the program itself, fetched and compiled, stays,
@@ -21,7 +21,7 @@ export class Profiles {
     const context = await this.browser.newContext(options);
     const held = await context.newPage();
     await held.goto(new URL('/healthz', this.site).href);
-    return new Profile(context, await context.newCDPSession(held), (profile) => this.free.set(key, profile));
+    return new Profile(context, held, (profile) => this.free.set(key, profile));
   }
 
   async close(): Promise<void> {
@@ -32,7 +32,8 @@ export class Profiles {
 class Profile {
   constructor(
     readonly context: BrowserContext,
-    private readonly devtools: CDPSession,
+    /** The page that stays open, in the process that all pages of the site share. */
+    private readonly held: Page,
     private readonly giveBack: (profile: Profile) => void,
   ) {}
 
@@ -41,10 +42,24 @@ class Profile {
     const [, ...opened] = this.context.pages();
     const origins = new Set(opened.map((page) => new URL(page.url()).origin));
     for (const page of opened) await page.close();
-    for (const origin of origins) {
-      await this.devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
-    }
+    const devtools = await this.context.newCDPSession(this.held);
+    do {
+      await this.settle();
+      for (const origin of origins) {
+        await devtools.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+      }
+      await this.settle();
+    } while (await this.held.evaluate(() => localStorage.length > 0));
+    await devtools.detach();
     this.giveBack(this);
+  }
+
+  /**
+   * Waits until the process has done what it was asked before: a page that is closed while it is busy lives on there for a moment, and would
+   * answer the clearing of its settings by keeping them anew.
+   */
+  private async settle(): Promise<void> {
+    await this.held.evaluate(() => new Promise((resolve) => setTimeout(resolve)));
   }
 
   async close(): Promise<void> {

@@ -31,23 +31,6 @@ test('one tap notes a step; it is there after the page is gone, and can be taken
   await expect(present).toHaveText(first);
 });
 
-test('what was left for later comes later; needles that do not come back are missed', async ({ bench, page }) => {
-  await bench.open('/hoop/demo-kite');
-  await page.getByTestId('begin').click();
-  const present = page.getByTestId('present');
-  const first = await present.innerText();
-  await page.getByTestId('more').click();
-  await expect(page.getByRole('dialog').getByText('Something is wrong')).toBeVisible();
-  await page.getByTestId('later').click();
-  await expect(present).not.toHaveText(first);
-  await page.getByTestId('end').click();
-  await page.getByRole('dialog').getByRole('button', { name: 'One fewer' }).click();
-  await expect(page.getByRole('alert')).toContainText('before you get up');
-  await page.getByTestId('taken-off').click();
-  await page.getByTestId('close-sitting').click();
-  await expect(page.getByRole('alert')).toContainText('1 needle from last time not yet found');
-});
-
 test('two tabs on one sitting see each other', async ({ bench, page, context }) => {
   await bench.open('/hoop/demo-kite');
   await page.getByTestId('begin').click();
@@ -93,27 +76,6 @@ test('what storage refuses is told at the hoop, can be saved, and is kept as soo
   await expect(page.getByRole('alert')).toHaveCount(0);
   await bench.open('/hoop/demo-kite');
   await expect(page.getByTestId('done')).toContainText('2 of 20');
-});
-
-test('the desk sees what was done, what is left, and each entry, which can be taken back', async ({ bench, page }) => {
-  await page.setViewportSize({ width: 1280, height: 800 });
-  await bench.open('/hoop/demo-kite');
-  await page.getByTestId('begin').click();
-  for (let i = 0; i < 3; i++) {
-    await page.getByTestId('done').click();
-    await expect(page.getByTestId('done')).toContainText(`${i + 2} of 20`);
-  }
-  await page.getByRole('link', { name: 'Back to the desk' }).click();
-  await expect(bench.card.getByTestId('work-done')).toContainText('3 of 20 steps');
-  await expect(bench.card.getByTestId('work-left')).toContainText('thread on the piece');
-  await bench.card.getByRole('button', { name: 'What was noted' }).click();
-  const record = bench.card.getByTestId('record');
-  await record.locator('li', { hasText: 'Done:' }).first().getByRole('button', { name: 'Take back' }).click();
-  await expect(record).toContainText('(taken back)');
-  await bench.card.getByRole('button', { name: 'How it stands' }).click();
-  await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20 steps');
-  const today = bench.card.getByRole('region', { name: 'Days at the hoop' }).getByRole('cell', { name: /:/ });
-  await expect(today).toHaveCount(1);
 });
 
 test.describe('on a phone that lies on its side', () => {

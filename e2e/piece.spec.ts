@@ -1,24 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { PDFDocument } from 'pdf-lib';
-import { Bench, expect, svg, test } from './bench.ts';
+import { Bench, expect, test } from './bench.ts';
 import { paintedDemos, shownDemos } from './paintedDemos.ts';
-
-const FLOWER = svg(
-  '<g fill="#b12f40">' +
-    [0, 72, 144, 216, 288]
-      .map((turn) => `<ellipse id="petal-${turn}" cx="30" cy="16" rx="4" ry="9" transform="rotate(${turn} 30 30)"/>`)
-      .join('') +
-    '</g><circle id="heart" cx="30" cy="30" r="1.8" fill="#e9c46a"/><path id="stalk" d="M30 34C28 44 33 50 30 58" fill="none" stroke="#48632f" stroke-width="0.8"/>',
-);
-
-test('opens on the demo pieces, worked by their stitches', async ({ bench, page }) => {
-  await bench.open();
-  await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
-  await expect(page.locator('canvas[data-painted]')).toHaveCount(9);
-  await page.getByRole('button', { name: /^Kite/ }).click();
-  await expect(bench.figure('Parts')).toHaveText('20');
-  await expect(page.locator('.picture[data-painted]')).toBeVisible();
-});
 
 test('the pictures that come with the demo are what is painted today', async ({ bench: { page } }) => {
   const ready = await shownDemos(page, '/');
@@ -47,38 +29,6 @@ test('the pictures that come with the demo are what is painted today', async ({ 
 /** Two pictures of the same, one of them packed twice, differ by this much at most, in steps of 255 on the average. */
 const SAME_PICTURE = 6;
 
-test('a drawing becomes parts that can be worked, given to a group, and undone', async ({ bench, page }) => {
-  await bench.open();
-  await bench.bring('flower.svg', FLOWER);
-  await expect(bench.figure('Parts')).toHaveText('7');
-  await expect(bench.card).toContainText('one of 5 alike');
-  await bench.goTo('Stitches');
-  await bench.pick('petal-72');
-  await expect(bench.card).toContainText('towards the middle of the flower');
-  const before = await bench.figure('Thread').textContent();
-
-  await bench.choose('Stitch', 'Split stitch filling');
-  await expect(bench.tally).toContainText('Work in split stitch filling: ');
-  await expect(bench.tally.getByText(/[+−]\d/)).toBeVisible();
-  await page.getByRole('button', { name: '‹ All parts' }).click();
-  await expect(bench.card.getByText('Split stitch filling')).toHaveCount(5);
-
-  await bench.pick('petal-0');
-  await page.getByTestId('for-all').click();
-  await bench.choose('Strands', '4');
-  await page.getByLabel('Stitch length').fill('2.5');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: '‹ All parts' }).click();
-  await expect(bench.card.getByText('Split stitch filling, 4 strands')).toHaveCount(1);
-
-  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(bench.card.getByText('Long-and-short stitch')).toHaveCount(5);
-  await expect(bench.figure('Thread')).toHaveText(before!);
-  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
-  await page.getByRole('button', { name: 'Do again' }).click();
-  await expect(bench.card.getByText('Split stitch filling')).toHaveCount(5);
-});
-
 test('direction, shade and colour can be changed, front and back are shown', async ({ bench, page }) => {
   await bench.openKite();
   await bench.pick('Top left panel');
@@ -105,30 +55,6 @@ test('direction, shade and colour can be changed, front and back are shown', asy
     .first()
     .click();
   await expect(bench.card.getByText('Dusk slate (sl-48)')).toBeVisible();
-});
-
-test('the pattern is saved as a PDF at true size, tiled when it is larger than a page', async ({ bench, page }) => {
-  await bench.openKite('Transfer');
-  const save = async (): Promise<PDFDocument> => {
-    const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'Save as PDF' }).click();
-    const file = await (await download).path();
-    return PDFDocument.load(await readFile(file));
-  };
-  const one = await save();
-  expect(one.getPageCount()).toBe(1);
-  expect(one.getPage(0).getWidth()).toBeCloseTo((210 / 25.4) * 72, 1);
-
-  await bench.goTo('Hoop');
-  await page.getByLabel('Height').fill('60 cm');
-  await page.keyboard.press('Enter');
-  await bench.goTo('Transfer');
-  await bench.choose('Paper', 'Letter');
-  await page.getByText('Mirrored, for tracing from behind').click();
-  await expect(bench.card).toContainText('pages, joined at their crosses');
-  const many = await save();
-  expect(many.getPageCount()).toBeGreaterThan(3);
-  expect(many.getPage(0).getHeight()).toBeCloseTo(11 * 72, 1);
 });
 
 test('everything is there after closing, in a file, and in another browser', async ({ bench, page, browser }) => {
@@ -178,31 +104,6 @@ test('two tabs do not overwrite each other', async ({ bench, page, context }) =>
   await bench.saved();
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Kite (this tab)');
   await expect(bench.figure('Size')).toContainText('60 mm');
-});
-
-test('works by keys, in lamp-light, in inches, and in a narrow window', async ({ bench, page }) => {
-  await bench.openKite();
-  await page.keyboard.press('?');
-  await expect(page.getByText('turn the hoop over')).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(page.getByText('turn the hoop over')).toBeHidden();
-  await page.keyboard.press('Alt+5');
-  await expect(bench.card.getByRole('heading', { name: 'Thread and hours' })).toBeVisible();
-  await page.keyboard.press('f');
-  await expect(bench.card.getByRole('heading', { name: 'Findings' })).toBeVisible();
-  await page.keyboard.press('t');
-  await expect(page.getByText('The back, as it lies')).toBeVisible();
-  await page.getByRole('button', { name: 'Settings' }).click();
-  await page.getByText('inches', { exact: true }).click();
-  await page.getByText('Lamp-light').click();
-  await expect(bench.figure('Thread')).toContainText('yd');
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'lamp');
-  await page.setViewportSize({ width: 800, height: 700 });
-  for (const step of ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer', 'Order', 'At the hoop']) {
-    await bench.goTo(step);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(800);
-    await expect(page.getByRole('button', { name: 'Whole hoop' })).toBeInViewport();
-  }
 });
 
 test('the pen is led by keys, and what is typed wrongly says so until it is mended', async ({ bench, page }) => {
@@ -319,4 +220,33 @@ test.describe('on a phone', () => {
     await expect.poll(height).toBeLessThan(0.4 * half);
     await expect(page.getByRole('button', { name: 'Whole hoop' })).toBeInViewport();
   });
+});
+
+test('the hoop is moved and enlarged by pointer and keys, and parts are picked in it', async ({ bench, page }) => {
+  await bench.openKite();
+  const canvas = page.locator('.picture');
+  const overlay = page.locator('.overlay');
+  const box = (): Promise<string | null> => overlay.getAttribute('viewBox');
+  const whole = await box();
+  await page.mouse.move(500, 260);
+  await page.mouse.wheel(0, -600);
+  await expect.poll(box).not.toBe(whole);
+  await page.getByRole('button', { name: 'Whole hoop' }).click();
+  await expect.poll(box).toBe(whole);
+  await page.mouse.move(500, 260);
+  await page.mouse.down();
+  await page.mouse.move(560, 300, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(box).not.toBe(whole);
+  await expect(bench.card.getByRole('heading', { name: 'Stitches' })).toBeVisible();
+  await page.getByRole('region', { name: /^The hoop/ }).focus();
+  await page.keyboard.press('0');
+  await expect.poll(box).toBe(whole);
+  await page.keyboard.press('1');
+  const [, , width] = (await box())!.split(' ').map(Number);
+  const pixels = (await canvas.evaluate((element) => (element as HTMLCanvasElement).clientWidth))!;
+  expect(pixels / width!).toBeCloseTo(96 / 25.4, 2);
+  await page.keyboard.press('0');
+  await page.locator('[data-part="lower-right-panel"]').click();
+  await expect(bench.card.getByRole('heading', { name: 'Lower right panel' })).toBeVisible();
 });

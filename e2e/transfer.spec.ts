@@ -42,56 +42,6 @@ test('a design larger than its hoop gets positions, moved by dragging and by num
   await expect(rows).toHaveCount(0);
 });
 
-test('what merges at this size is marked on the drawing, and mended in one action', async ({ bench, page }) => {
-  await bench.openKite('Drawing');
-  const marks = page.getByTestId('detail-marks').locator('> g');
-  await expect(marks).toHaveCount(2);
-  await page.keyboard.press('f');
-  await expect(bench.card).toContainText('so they merge');
-  await bench.card.getByRole('button', { name: 'Leave it out' }).last().click();
-  await expect(marks).toHaveCount(1);
-});
-
-test('ovals, cloth and its warp; the design is nudged by keys', async ({ bench, page }) => {
-  await bench.openKite('Hoop');
-  await expect(page.getByTestId('cloth-cut')).toContainText('20.8 cm × 20.8 cm');
-  await bench.choose('Hoop', 'Oval, 20');
-  await expect(page.getByTestId('cloth-cut')).toContainText('30.8 cm × 23.8 cm');
-  await page.getByRole('button', { name: 'Fit to the hoop' }).click();
-  await expect(bench.card).toContainText('10 mm stay free');
-  await page.getByLabel('Up and down', { exact: true }).fill('52 mm');
-  await page.keyboard.press('Enter');
-  await expect(page.getByTestId('warp')).toContainText('4.0 % out of true');
-  await expect(page.getByTestId('warp')).toContainText('at the top and bottom');
-  await bench.choose('Hoop', 'Round, 15 cm');
-  await page.getByRole('button', { name: 'Fit to the hoop' }).click();
-  const right = page.getByLabel('Right of the middle');
-  await expect(right).toHaveValue('0 mm');
-  await page.locator('.hoop-view').focus();
-  await page.keyboard.press('Shift+ArrowRight');
-  await page.keyboard.press('Shift+ArrowRight');
-  await expect(right).toHaveValue('2 mm');
-});
-
-test('ways of marking come with reasons; what fades is drawn anew; film is tacked; marks come out in order', async ({
-  bench,
-  page,
-}) => {
-  await bench.open('/piece/demo-rock-pool/transfer');
-  await expect(bench.card).toContainText('light enough to trace through');
-  await page.getByRole('button', { name: 'All ways to mark the cloth' }).click();
-  await bench.card.getByRole('button', { name: /^Water-erasable pen/ }).click();
-  await expect(page.getByTestId('removal')).toContainText('Before anything hot');
-  await page.getByLabel('Sittings in a week').fill('1');
-  await page.keyboard.press('Enter');
-  await expect.poll(() => page.getByTestId('redraws').locator('li').count()).toBeGreaterThan(3);
-  await bench.card.getByRole('button', { name: /^Film that dissolves/ }).click();
-  await expect(page.getByTestId('tacks')).toContainText(/\d+ tacks: one in the middle/);
-  await expect(page.locator('.tacks path').first()).toBeAttached();
-  await bench.card.getByRole('button', { name: /^Transfer pen and iron/ }).click();
-  await expect(bench.card).toContainText('Mirrored, as this way needs it');
-});
-
 test('the light table shows true size, is nudged and turned by keys, and unlocks only by a long press', async ({
   bench,
   page,

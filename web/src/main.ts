@@ -4,9 +4,10 @@ import './ui/styles/tokens.css';
 import './ui/styles/base.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
+import { createWebHistory } from 'vue-router';
 import App from './shell/App.vue';
 import { keepApplication } from './offline/newVersion.ts';
-import { router } from './shell/router.ts';
+import { makeRouter } from './shell/router.ts';
 
-createApp(App).use(createPinia()).use(router).mount('#app');
+createApp(App).use(createPinia()).use(makeRouter(createWebHistory())).mount('#app');
 keepApplication();

@@ -66,12 +66,21 @@ export const useRecord = defineStore('record', () => {
     entries.value = markRaw(mergeRecords(entries.value, readableEntries(news.entries)));
   });
 
+  /** Records are in the order of their times: of what is noted in one instant each is a little later than what came before. */
+  let lastMs = 0;
   function newEntry(): Pick<RecordEntry, 'id' | 'at'> {
-    return { id: newId(), at: new Date().toISOString() };
+    lastMs = Math.max(Date.now(), lastMs + 1);
+    return { id: newId(), at: new Date(lastMs).toISOString() };
+  }
+
+  /** Notes several entries as one: they are there at once, before anything is kept, and are kept together. */
+  function noteAll(noted: readonly Noted<RecordEntry>[]): { readonly ids: string[]; readonly kept: Promise<void> } {
+    const added = noted.map((entry) => ({ ...newEntry(), ...entry }) as RecordEntry);
+    return { ids: added.map(({ id }) => id), kept: add(added) };
   }
 
   function note(entry: Noted<RecordEntry>): Promise<void> {
-    return add([{ ...newEntry(), ...entry } as RecordEntry]);
+    return noteAll([entry]).kept;
   }
 
   /** Notes a part as worked, or as still to work: then every entry that says otherwise is voided. */
@@ -84,9 +93,9 @@ export const useRecord = defineStore('record', () => {
     return note({ type: 'thread-used', ...use });
   }
 
-  function takeBack(entry: string): Promise<void> {
-    return note({ type: 'voided', entry });
+  function takeBack(...ids: readonly string[]): Promise<void> {
+    return noteAll(ids.map((entry) => ({ type: 'voided', entry }))).kept;
   }
 
-  return { entries, progress, problem, take, note, setDone, noteUse, takeBack };
+  return { entries, progress, problem, take, note, noteAll, setDone, noteUse, takeBack };
 });

@@ -73,10 +73,11 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
       lookAt.value = null;
     },
   );
-  async function note(...entries: Noted<RecordEntry>[]): Promise<void> {
-    const before = new Set(record.entries.map(({ id }) => id));
-    for (const entry of entries) await record.note(entry);
-    noted.value = [...noted.value, record.entries.filter(({ id }) => !before.has(id)).map(({ id }) => id)];
+  /** What can be taken back is known at once: whoever presses again does not wait for what is being kept. */
+  function note(...entries: Noted<RecordEntry>[]): Promise<void> {
+    const { ids, kept } = record.noteAll(entries);
+    noted.value = [...noted.value, ids];
+    return kept;
   }
   /** The present step is done; with the last of a part the part is, too. */
   async function done(): Promise<void> {
@@ -91,14 +92,14 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     const last = noted.value.at(-1) ?? lastNoted(record.entries);
     if (!last) return;
     noted.value = noted.value.slice(0, -1);
-    for (const id of [...last].reverse()) await record.takeBack(id);
+    await record.takeBack(...last.toReversed());
   }
   /** Takes one entry back; with a step that is no longer done, its part is not either. */
   async function takeBackEntry(id: string): Promise<void> {
     const entry = record.entries.find((own) => own.id === id);
     const part = entry?.type === 'step-done' ? entry.step.split(':').slice(0, -3).join(':') : null;
     const whole = countingEntries(record.entries).filter((own) => own.type === 'part-done' && own.part === part);
-    for (const own of [id, ...whole.map((other) => other.id)]) await record.takeBack(own);
+    await record.takeBack(id, ...whole.map((other) => other.id));
   }
   const canTakeBack = computed(() => noted.value.length > 0 || lastNoted(record.entries) !== null);
 

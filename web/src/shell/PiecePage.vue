@@ -48,11 +48,15 @@ const findingsShown = ref(false);
 const earlierShown = ref(false);
 const missing = ref<string | null>(null);
 
+/** The piece that was opened here: until it is read, no other is shown in its place. */
+const shownId = ref<string | null>(null);
 watch(
   () => props.id,
   async (id) => {
     const opening = await keeper.open(id);
-    if (opening.type !== 'overtaken') missing.value = opening.type === 'refused' ? opening.problem : null;
+    if (opening.type === 'overtaken') return;
+    missing.value = opening.type === 'refused' ? opening.problem : null;
+    shownId.value = id;
   },
   { immediate: true },
 );
@@ -151,6 +155,7 @@ function menu(key: string): void {
 
 async function settle(keepMine: boolean): Promise<void> {
   const id = await keeper.settleConflict(keepMine);
+  shownId.value = id;
   await router.replace({ name: 'piece', params: { id, step: props.step } });
 }
 function letBeGone(): void {
@@ -165,6 +170,7 @@ function letBeGone(): void {
     <p>{{ missing }}</p>
     <RouterLink to="/">Back to the bench</RouterLink>
   </main>
+  <main v-else-if="shownId !== id" class="missing" aria-busy="true"><p class="soft">Opening the piece…</p></main>
   <div v-else class="piece">
     <header class="head">
       <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>

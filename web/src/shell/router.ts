@@ -1,4 +1,4 @@
-import { createRouter, createWebHistory, type RouteLocationRaw } from 'vue-router';
+import { createRouter, type RouteLocationRaw, type Router, type RouterHistory, type RouteRecordRaw } from 'vue-router';
 import { DEMOS } from '../keeping/demos.ts';
 import { useKeeper } from '../session/keeper.ts';
 import { useSettings } from '../session/settings.ts';
@@ -20,50 +20,52 @@ function atStep({ params, query }: { params: Record<string, unknown>; query: obj
   return { name: 'piece', params: { id: String(params['id']), step: STEPS[0]!.id }, query: { ...query } };
 }
 
-export const router = createRouter({
-  history: createWebHistory(),
-  routes: [
-    {
-      name: 'bench',
-      path: PAGES.bench,
-      component: () => import('../features/bench/BenchPage.vue'),
-      beforeEnter: welcome,
-    },
-    { name: 'piece', path: PAGES.piece, component: () => import('./PiecePage.vue'), props: true, beforeEnter: atStep },
-    {
-      name: 'light-table',
-      path: PAGES['light-table'],
-      component: () => import('../features/transfer/LightTablePage.vue'),
-      props: true,
-    },
-    {
-      name: 'at-the-hoop',
-      path: PAGES['at-the-hoop'],
-      component: () => import('../features/at-the-hoop/HoopPage.vue'),
-      props: true,
-    },
-    { name: 'take', path: PAGES.take, component: () => import('../features/hand-over/TakePage.vue'), props: true },
-    { name: 'threads', path: PAGES.threads, component: () => import('../features/thread-box/ThreadsPage.vue') },
-    { name: 'compare', path: PAGES.compare, component: () => import('../features/stitch-book/ComparePage.vue') },
-    { name: 'knots', path: PAGES.knots, component: () => import('../features/stitch-book/KnotsPage.vue') },
-    {
-      name: 'handling',
-      path: PAGES.handling,
-      component: () => import('../features/stitch-book/handling/HandlingPage.vue'),
-    },
-    { name: 'practice', path: PAGES.practice, component: () => import('../features/stitch-book/PracticePage.vue') },
-    { name: 'book', path: PAGES.book, component: () => import('../features/stitch-book/BookPage.vue'), props: true },
-    { path: '/:rest(.*)*', redirect: '/' },
-  ],
-});
+const ROUTES: readonly RouteRecordRaw[] = [
+  {
+    name: 'bench',
+    path: PAGES.bench,
+    component: () => import('../features/bench/BenchPage.vue'),
+    beforeEnter: welcome,
+  },
+  { name: 'piece', path: PAGES.piece, component: () => import('./PiecePage.vue'), props: true, beforeEnter: atStep },
+  {
+    name: 'light-table',
+    path: PAGES['light-table'],
+    component: () => import('../features/transfer/LightTablePage.vue'),
+    props: true,
+  },
+  {
+    name: 'at-the-hoop',
+    path: PAGES['at-the-hoop'],
+    component: () => import('../features/at-the-hoop/HoopPage.vue'),
+    props: true,
+  },
+  { name: 'take', path: PAGES.take, component: () => import('../features/hand-over/TakePage.vue'), props: true },
+  { name: 'threads', path: PAGES.threads, component: () => import('../features/thread-box/ThreadsPage.vue') },
+  { name: 'compare', path: PAGES.compare, component: () => import('../features/stitch-book/ComparePage.vue') },
+  { name: 'knots', path: PAGES.knots, component: () => import('../features/stitch-book/KnotsPage.vue') },
+  {
+    name: 'handling',
+    path: PAGES.handling,
+    component: () => import('../features/stitch-book/handling/HandlingPage.vue'),
+  },
+  { name: 'practice', path: PAGES.practice, component: () => import('../features/stitch-book/PracticePage.vue') },
+  { name: 'book', path: PAGES.book, component: () => import('../features/stitch-book/BookPage.vue'), props: true },
+  { path: '/:rest(.*)*', redirect: '/' },
+];
 
-/** Whoever goes elsewhere while typing has typed it: a field says what it holds when it loses the focus. */
-router.beforeEach((to, from) => {
-  if (to.path !== from.path) finishTyping();
-});
+/** The ways through the application, each opened by its address. */
+export function makeRouter(history: RouterHistory): Router {
+  const router = createRouter({ history, routes: ROUTES });
+  // Whoever goes elsewhere while typing has typed it: a field says what it holds when it loses the focus.
+  router.beforeEach((to, from) => {
+    if (to.path !== from.path) finishTyping();
+  });
 
-/** A piece is not left before it is kept; where it can't be, the person decides. */
-router.beforeEach((to, from) => {
-  const piece = from.params['id'];
-  return piece === undefined || to.params['id'] === piece ? true : useKeeper().letGo();
-});
+  // A piece is not left before it is kept; where it can’t be, the person decides.
+  router.beforeEach((to, from) => {
+    const piece = from.params['id'];
+    return piece === undefined || to.params['id'] === piece ? true : useKeeper().letGo();
+  });
+  return router;
+}

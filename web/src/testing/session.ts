@@ -19,7 +19,8 @@ import { NewsWriter } from '../workers/planNews.ts';
 import { withCanvas } from './canvas.ts';
 import { FakeWorker } from './fakeWorker.ts';
 
-const DEMO_PIECES = join(import.meta.dirname, '../../../demo/pieces');
+/** What the server sends lies under it by the same address. */
+const PROJECT = join(import.meta.dirname, '../../..');
 
 /** What was planned once is not worked again in the next test: planning again gives what planning afresh does. */
 const planner = new Planner();
@@ -40,10 +41,15 @@ class NoOtherTab extends EventTarget {
   close = (): null => null;
 }
 
+function addressesAlone(): Router {
+  const nothing: Component = { render: () => null };
+  const routes = Object.entries(PAGES).map(([name, path]) => ({ name, path, component: nothing }));
+  return createRouter({ history: createMemoryHistory(), routes });
+}
+
 /** The stores of a page on which nothing is open yet: all as in a browser that has nothing, but for the browser. */
 export class Session {
   readonly pinia = createPinia();
-  readonly router: Router;
   /** What devices and services outside answer, by their names; nothing: they do not. */
   answers: Readonly<Record<string, unknown>> = {};
   /** What Vue warned of: a test that shows something expects nothing here. */
@@ -52,24 +58,28 @@ export class Session {
   /** What the session before showed, which is taken away when the next one begins. */
   private static shown: VueWrapper[] = [];
 
-  constructor() {
+  /**
+   * @param router of the application; without one its addresses are known, and show nothing
+   * @param isNew whether the browser has nothing; else it has what the session before kept
+   */
+  constructor(
+    readonly router: Router = addressesAlone(),
+    isNew = true,
+  ) {
     for (const wrapper of Session.shown.splice(0)) wrapper.unmount();
-    globalThis.indexedDB = new IDBFactory();
-    localStorage.clear();
+    if (isNew) {
+      globalThis.indexedDB = new IDBFactory();
+      localStorage.clear();
+    }
     withCanvas();
     vi.stubGlobal('Worker', WorkerHere);
     vi.stubGlobal('BroadcastChannel', NoOtherTab);
     vi.stubGlobal('fetch', async (url: string) => {
       if (url.startsWith('/stand-ins/')) return Response.json(this.answers[basename(url)]);
-      const bytes = await readFile(join(DEMO_PIECES, basename(url)));
+      const bytes = await readFile(join(PROJECT, url));
       return new Response(new Uint8Array(bytes));
     });
     setActivePinia(this.pinia);
-    const nothing: Component = { render: () => null };
-    this.router = createRouter({
-      history: createMemoryHistory(),
-      routes: Object.entries(PAGES).map(([name, path]) => ({ name, path, component: nothing })),
-    });
   }
 
   /** Opens a demo, or another piece that storage has, and waits for its plan. */

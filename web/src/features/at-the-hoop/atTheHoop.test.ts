@@ -1,6 +1,7 @@
 import { WORKING_LENGTH } from '@junctura/core/materials';
 import { removeParts, setHoop } from '@junctura/core/piece';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { PieceStore } from '../../keeping/pieceStore.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSelection } from '../../session/selection.ts';
@@ -117,6 +118,20 @@ describe('the record', () => {
     }
     expect(work.soFar!.done).toHaveLength(0);
     expect(useRecord(session.pinia).progress.done.size).toBe(0);
+  });
+
+  it('is the same however fast one taps: each tap is a step, and what is taken back is the last', async () => {
+    const work = useWorkSoFar(session.pinia);
+    const [first, second, third] = session.workings.current!.plan.order;
+    // No tap waits for what the one before it keeps.
+    const taps = [work.done(), work.done(), work.done(), work.takeBack()];
+    expect(work.soFar!.done.map(({ step }) => step.key)).toEqual([first!.key, second!.key]);
+    expect(work.present!.key).toBe(third!.key);
+    await Promise.all(taps);
+    const { entries } = useRecord(session.pinia);
+    expect(entries.filter(({ type }) => type === 'sitting-begun')).toHaveLength(1);
+    const kept = await new PieceStore(() => 0).recordOf(session.opened.piece.id);
+    expect(kept.toSorted((a, b) => a.at.localeCompare(b.at))).toEqual(entries);
   });
 });
 

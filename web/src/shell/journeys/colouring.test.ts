@@ -1,0 +1,118 @@
+import { expect, it } from 'vitest';
+import { Application, CARD, TALLY } from '../../testing/application.ts';
+import { svg } from '../../testing/drawings.ts';
+import { simulatedShop } from '../../testing/shop.ts';
+
+const COLOURS = `${CARD} .colour`;
+
+it('the nearest shades are given to a whole drawing, and a shade of its own to one part', async () => {
+  const app = await Application.at('/');
+  await app.openDrawing(
+    'two.svg',
+    svg('<rect width="9" height="9" fill="#b12f44"/><rect x="20" width="9" height="9" fill="#305676"/>'),
+    'Colours',
+  );
+  await app.press('Take the nearest shade for 2 colours');
+  await app.says(CARD, 'Wet rosehip (rh-41)');
+  await app.says(CARD, 'Wet slate (sl-35)');
+  await app.goTo('Stitches');
+  await app.pick('Area 1');
+  await app.press('Another shade…');
+  await app.type('Search the shade card', 'gorse');
+  await app.press('Plain gorse go-55');
+  await app.says(TALLY, 'Work in plain gorse');
+  await app.goTo('Thread');
+  await app.says(CARD, 'Plain gorse (go-55)');
+});
+
+it('a shade that is out of stock is told, and another takes its place with its effect known', async () => {
+  const app = await Application.at('/');
+  const shop = simulatedShop();
+  app.answers = { shop };
+  await app.go('/piece/demo-kite/colours');
+  const out = shop.threads.find(({ range, lots }) => range === 'thrumwick' && lots.length === 0)!;
+  await app.click(await app.find('.colour', CARD));
+  await app.type('Search the shade card', out.code);
+  await app.click(await app.find('.shade', CARD));
+  const first = `${CARD} .colours > :first-child`;
+  await app.says(first, 'Out of stock');
+  await app.until(() => expect(app.all('[data-test=stand-ins] button')).toHaveLength(4));
+  expect(app.all('[data-test=stand-ins] button')[0]!.textContent).toMatch(/stays apart|too near|lost/);
+  await app.click(app.all('[data-test=stand-ins] button')[0]!);
+  await app.saysNot(first, 'Out of stock');
+  expect(app.text(first)).not.toContain(out.code);
+});
+
+it('without an answer the shop’s last word stands with its date, and it is asked again', async () => {
+  let app = await Application.at('/');
+  app.answers = { shop: simulatedShop() };
+  const state = '[data-test=shop-state]';
+  await app.go('/piece/demo-kite/thread');
+  await app.press('Shopping list…');
+  await app.says(state, 'a stand-in');
+  await app.until(async () => expect(await app.revisionOf('shop')).toBeGreaterThan(0));
+  // An answer that makes no sense is as good as none, and is no error in the page.
+  app = await app.reload({ answers: { shop: { simulated: true, threads: 'none' } } });
+  await app.press('Shopping list…');
+  await app.says(state, 'makes no sense');
+  await app.says(state, 'Shown is what it said on');
+  await app.says('[data-test=costs]', '€');
+  app.answers = { shop: simulatedShop() };
+  await app.press('Ask again');
+  await app.says(state, 'a stand-in');
+});
+
+it('a pair that cannot be told apart is mended by one shade', async () => {
+  const app = await Application.at('/piece/demo-rock-pool/colours');
+  const apart = '[data-test=told-apart]';
+  await app.counts(`${apart} li`, 1);
+  await app.press(/equally light/, apart);
+  await app.press('Move one shade', apart);
+  await app.says(TALLY, 'Choose a shade');
+  await app.says(apart, /All \d+ pairs of colours that touch are told apart/);
+});
+
+it('ladders shade an area; colourways are kept, varied and taken', async () => {
+  const app = await Application.at('/piece/demo-kite/colours');
+  await app.click(await app.find('.colour', CARD));
+  await app.press('A ladder of shades through it…');
+  const ladder = '[data-test=ladder]';
+  await app.counts(`${ladder} ol > li`, 3);
+  await app.says(ladder, 'highlight');
+  const before = app.all(COLOURS).length;
+  await app.press(/in these shades$/, ladder);
+  await app.counts(COLOURS, before + 2);
+  await app.press('Colourways…');
+  await app.type('Name of this colourway', 'Evening');
+  await app.press('Keep the piece as it is now');
+  const ways = '[data-test=colourways] li';
+  await app.counts(ways, 2);
+  await app.press('Vary the palette');
+  await app.until(() => expect(app.all(ways).length).toBeGreaterThan(4));
+  const takeFrom = async (row: Element): Promise<void> =>
+    app.click([...row.querySelectorAll('button')].find(({ textContent }) => textContent.trim() === 'Take it')!);
+  await takeFrom(app.all(ways)[2]!);
+  await app.says(TALLY, 'Take the palette');
+  await takeFrom(app.all(ways).find(({ textContent }) => textContent.includes('Evening'))!);
+  await app.says(TALLY, 'Take the colourway Evening');
+});
+
+it('shades are gathered before any part uses them, given to a part, or taken out', async () => {
+  const app = await Application.at('/piece/demo-kite/colours');
+  await app.press('Gather a shade from the cards…');
+  const gathered = '[data-test=gathered] li';
+  for (const code of ['rh-76', 'rh-18']) {
+    await app.type('Search the shade card', code);
+    await app.click(await app.find('.shade', CARD));
+  }
+  await app.counts(gathered, 2);
+  const [kept] = app.all(`${gathered} span:nth-child(2)`).map(({ textContent }) => textContent.trim());
+  await app.press(/^Take out.*\(rh-18\)/);
+  await app.counts(gathered, 1);
+  await app.goTo('Stitches');
+  await app.pick('Tail');
+  await app.choose('Colour', kept!, CARD);
+  await app.goTo('Colours');
+  await app.counts(gathered, 0);
+  await app.press(new RegExp(`^${kept!.replace(/[()]/g, '\\$&')}`), CARD);
+});

@@ -1,0 +1,138 @@
+import { openDB } from 'idb';
+import { describe, expect, it } from 'vitest';
+import { Application, CARD } from '../../testing/application.ts';
+import { svg } from '../../testing/drawings.ts';
+
+const BENCH = '[aria-label="On your bench"]';
+
+/** The application with a piece of one's own that is open and kept. */
+async function withPiece(name: string): Promise<Application> {
+  const app = await Application.at('/');
+  await addPiece(app, name);
+  return app;
+}
+
+async function addPiece(app: Application, name: string): Promise<void> {
+  await app.go('/');
+  await app.openDrawing(`${name}.svg`, svg('<rect x="5" y="5" width="20" height="9"/>'));
+  await app.kept();
+}
+
+async function onBench(app: Application, ...expected: string[]): Promise<void> {
+  await app.until(() =>
+    expect(
+      app
+        .all(`${BENCH} strong`)
+        .map(({ textContent }) => textContent.trim())
+        .sort(),
+    ).toEqual(expected),
+  );
+}
+
+it('until a piece is read, no other is shown under its address', async () => {
+  const app = await withPiece('moth');
+  expect((await app.field('Name of the piece')).value).toBe('moth');
+  await app.router.push('/piece/demo-kite/hoop');
+  expect(app.text()).toContain('Opening the piece…');
+  expect(app.all('[aria-label="Name of the piece"]')).toHaveLength(0);
+  await app.settle();
+  expect((await app.field('Name of the piece')).value).toBe('Kite');
+});
+
+describe('storage that does not do its part is told in a sentence of its own, and nothing is lost', () => {
+  it('where it is refused, while the page is open', async () => {
+    let app = await Application.at('/piece/demo-kite/hoop');
+    indexedDB.open = () => {
+      throw new DOMException('refused', 'SecurityError');
+    };
+    app = await app.reload();
+    await app.type('Height', '50 mm');
+    await app.says('body', 'does not let Junctura keep anything');
+    await app.until(() => expect(app.figure('Size')).toContain('50 mm'));
+    const saved = await app.savedBy(() => app.press('Save to a file'));
+    expect(saved.name).toBe('kite.junctura.json');
+  });
+
+  it('where a later version wrote it', async () => {
+    const app = await withPiece('moth');
+    (await openDB('junctura', 99)).close();
+    await app.type('Name of the piece', 'moth later');
+    await app.says('body', 'written by a later Junctura');
+  });
+});
+
+it('a piece that cannot be read is saved as it is, removed and put back', async () => {
+  const app = await withPiece('moth');
+  const database = await openDB('junctura');
+  const [stored] = (await database.getAll('pieces')) as { piece: { use: string } }[];
+  stored!.piece.use = 'flown';
+  await database.put('pieces', stored);
+  database.close();
+  await app.go('/');
+  await app.says(BENCH, 'wrong at use');
+  const saved = await app.savedBy(() => app.press('Save what is stored', BENCH));
+  expect(saved.name).toBe('moth.junctura.json');
+  expect(await saved.content.text()).toContain('flown');
+  await app.press(/^Remove/, BENCH);
+  await app.counts(`${BENCH} li`, 0);
+  await app.press('Put it back');
+  await app.says(BENCH, 'wrong at use');
+});
+
+it('the whole bench goes into one file and comes back: put together, in its place, and undone', async () => {
+  const app = await withPiece('moth');
+  await addPiece(app, 'fern');
+  await app.go('/');
+  await app.press(/^Back up or restore/);
+  const saved = await app.savedBy(async () => app.click(await app.find('[data-test=save-backup]')));
+  await app.says('[role=status]', 'Saved:');
+  await app.press('Close', '[role=dialog]');
+  // Since then: one is gone, one is another, one is new.
+  const moth = app.all(`${BENCH} li`).find(({ textContent }) => textContent.includes('moth'))!;
+  await app.click([...moth.querySelectorAll('button')].find(({ textContent }) => textContent.includes('Remove'))!);
+  await app.press(/^fern/, BENCH);
+  await app.settle();
+  await app.type('Name of the piece', 'fern, larger');
+  await app.kept();
+  await addPiece(app, 'wren');
+  await app.go('/');
+  const restore = async (way: RegExp): Promise<void> => {
+    await app.press(/^Back up or restore/);
+    await app.hand(new File([saved.content], saved.name), () => app.press('Choose a backup…'));
+    await app.says('[aria-label="Pieces in the backup"]', 'fern differs from here');
+    await app.press(way, '[role=dialog]');
+    await app.click(await app.find('[data-test=restore]'));
+  };
+  await restore(/^Put it together/);
+  await app.says('[role=status]', 'put together');
+  await onBench(app, 'fern, larger', 'moth', 'wren');
+  await restore(/^In place of what is here/);
+  await app.says('[role=status]', '2 pieces');
+  await onBench(app, 'fern', 'moth');
+  await app.press('Undo');
+  await onBench(app, 'fern, larger', 'moth', 'wren');
+  await app.press(/^fern, larger/, BENCH);
+  await app.settle();
+  expect((await app.field('Name of the piece')).value).toBe('fern, larger');
+});
+
+it('a zip file that is no backup is refused in a sentence', async () => {
+  const app = await Application.at('/');
+  await app.bring('holiday.zip', 'not a zip file');
+  await app.says('[role=dialog] [role=alert]', 'not a zip file, or it is damaged');
+});
+
+it('a piece goes into a file and comes back as it was, its name as it was typed last', async () => {
+  const app = await Application.at('/piece/demo-kite/stitches');
+  await app.pick('Top right panel');
+  await app.choose('Stitch', 'Seed stitch', CARD);
+  await app.type('Name of the piece', 'My kite');
+  await app.planned();
+  const stitches = app.figure('Stitches');
+  const { name, content } = await app.savedBy(() => app.menu('Export to a file'));
+  expect(name).toBe('my-kite.junctura.json');
+  const other = await Application.at('/');
+  await other.openDrawing(name, await content.text());
+  expect((await other.field('Name of the piece')).value).toBe('My kite');
+  expect(other.figure('Stitches')).toBe(stitches);
+});

@@ -1,0 +1,113 @@
+import { expect, it } from 'vitest';
+import { Application, CARD, TALLY } from '../../testing/application.ts';
+
+const LINES = `${CARD} li.line`;
+
+function lineOf(app: Application, title: string): HTMLElement {
+  return app.all(LINES).find(({ textContent }) => textContent.includes(title))!;
+}
+
+it('each step says why it stands there; moved against a rule it is said at once, and undone', async () => {
+  const app = await Application.at('/piece/demo-kite/order');
+  await app.until(() => expect(app.all(LINES).length).toBeGreaterThan(4));
+  const before = app.all(LINES).length;
+  // The spar lies on the panels of the sail.
+  await app.click(lineOf(app, 'Spar').querySelector('button')!);
+  await app.says('[data-test=because]', 'which lies behind it');
+  const pressIn = async (name: string): Promise<void> =>
+    app.click(
+      [...lineOf(app, 'Spar').querySelectorAll('button')].find(
+        (one) => one.textContent.trim() === name || one.getAttribute('aria-label') === name,
+      )!,
+    );
+  for (let i = 0; i < 6 && app.all(`${CARD} [role=status]`).length === 0; i++) {
+    await pressIn('Earlier');
+    await app.says(TALLY, 'Fix what comes before what');
+    await app.planned();
+  }
+  await app.says(`${CARD} [role=status]`, 'is fixed there');
+  await app.press('Let go of all that is fixed', CARD);
+  await app.planned();
+  await app.until(() => expect(app.all(LINES).length).toBeGreaterThan(3));
+  await pressIn('Begin with it');
+  await app.says(TALLY, 'Begin with it:');
+  await app.key('z', { ctrlKey: true });
+  await app.planned();
+  await app.until(() => expect(app.all(LINES)).toHaveLength(before));
+});
+
+it('sittings fall on chosen days, can be moved, and go into a calendar', async () => {
+  const app = await Application.at('/piece/demo-rock-pool/order');
+  await app.click(await app.find('[data-test=sitting-2]', CARD));
+  await app.says(CARD, 'Lay out');
+  await app.press('Days', CARD);
+  await app.press('Tue', CARD);
+  await app.press('Fri', CARD);
+  await app.type('First sitting from', '2027-03-01', CARD);
+  const day = (n: number): string => `[data-test=days] li:nth-child(${n})`;
+  await app.says(day(1), 'Tue, Mar 2');
+  await app.says(day(2), 'Fri, Mar 5');
+  await app.type('Day of sitting 2', '2027-03-06', CARD);
+  await app.says(day(2), 'Sat, Mar 6');
+  await app.type(/^Done by/, '2027-04-01', CARD);
+  await app.says('[data-test=done-by]', 'sittings a week');
+  await app.type(/^Done by/, '2027-02-01', CARD);
+  await app.says(CARD, 'That day lies before the first sitting');
+  const { content } = await app.savedBy(() => app.press('Save as a calendar file', CARD));
+  const file = await content.text();
+  expect(file).toContain('DTSTART:20270302T193000');
+  expect(file).toContain('DTSTART:20270306T193000');
+});
+
+it('a piece with nothing drawn says what comes here', async () => {
+  const app = await Application.at('/');
+  await app.press('Begin on empty cloth');
+  await app.settle();
+  await app.goTo('Order');
+  await app.says(CARD, 'There is nothing to put in order yet');
+});
+
+it('at the hoop what was left for later comes later; needles that do not come back are missed', async () => {
+  const app = await Application.at('/hoop/demo-kite');
+  const press = async (id: string): Promise<void> => app.click(await app.find(`[data-test=${id}]`));
+  await press('begin');
+  const present = async (): Promise<string> => (await app.find('[data-test=present]')).textContent;
+  const first = await present();
+  await press('more');
+  await app.says('[role=dialog]', 'Something is wrong');
+  await press('later');
+  await app.until(async () => expect(await present()).not.toBe(first));
+  await press('end');
+  await app.press('One fewer', '[role=dialog]');
+  await app.says('[role=alert]', 'before you get up');
+  await press('taken-off');
+  await press('close-sitting');
+  await app.says('[role=alert]', '1 needle from last time not yet found');
+});
+
+it('the desk sees what was done at the hoop, what is left, and each entry, which can be taken back', async () => {
+  const app = await Application.at('/hoop/demo-kite');
+  await app.click(await app.find('[data-test=begin]'));
+  for (let i = 2; i <= 4; i++) {
+    await app.click(await app.find('[data-test=done]'));
+    await app.says('[data-test=done]', `${i} of 20`);
+  }
+  // Keys and pedals do the same.
+  await app.key('PageDown');
+  await app.says('[data-test=done]', '5 of 20');
+  await app.key('PageUp');
+  await app.says('[data-test=done]', '4 of 20');
+  await app.press('Back to the desk');
+  await app.settle();
+  await app.says('[data-test=work-done]', '3 of 20 steps');
+  await app.says('[data-test=work-left]', 'thread on the piece');
+  await app.press('What was noted', CARD);
+  const record = '[data-test=record]';
+  await app.until(() => expect(app.all(`${record} li`).length).toBeGreaterThan(2));
+  const done = app
+    .all(`${record} li`)
+    .find(({ textContent }) => textContent.includes('Done:') && !textContent.includes('(taken back)'))!;
+  await app.click([...done.querySelectorAll('button')].find(({ textContent }) => textContent.includes('Take back'))!);
+  await app.press('How it stands', CARD);
+  await app.says('[data-test=work-done]', '2 of 20 steps');
+});

@@ -107,13 +107,6 @@ test.describe('on a phone that lies on its side', () => {
   });
 });
 
-test('how the work stands can be read on a phone', async ({ bench, page }) => {
-  await bench.open('/piece/demo-rock-pool/at-the-hoop');
-  await expect(bench.card.getByTestId('work-done')).toBeInViewport();
-  await expect(page.getByRole('link', { name: 'At the hoop' })).toBeInViewport({ ratio: 1 });
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390);
-});
-
 test.describe('with two fingers', () => {
   test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true });
 

@@ -1,5 +1,4 @@
-import { readFile } from 'node:fs/promises';
-import { Bench, expect, test } from './bench.ts';
+import { expect, test } from './bench.ts';
 import { paintedDemos, shownDemos } from './paintedDemos.ts';
 
 test('the pictures that come with the demo are what is painted today', async ({ bench: { page } }) => {
@@ -28,64 +27,6 @@ test('the pictures that come with the demo are what is painted today', async ({ 
 });
 /** Two pictures of the same, one of them packed twice, differ by this much at most, in steps of 255 on the average. */
 const SAME_PICTURE = 6;
-
-test('direction, shade and colour can be changed, front and back are shown', async ({ bench, page }) => {
-  await bench.openKite();
-  await bench.pick('Top left panel');
-  await page.getByLabel('Direction').fill('90');
-  await page.keyboard.press('Enter');
-  await expect(bench.tally).toContainText('Turn the stitches: ');
-  await bench.choose('Colour', 'Wet slate');
-  await expect(bench.tally).toContainText('Change the colour: ');
-
-  const canvas = page.locator('.picture');
-  const paintings = async (): Promise<number> => Number(await canvas.getAttribute('data-painted'));
-  const before = await paintings();
-  await page.getByRole('button', { name: 'Turn over' }).click();
-  await expect(page.getByText('The back, as it lies')).toBeVisible();
-  await expect.poll(paintings).toBeGreaterThan(before);
-
-  await bench.goTo('Colours');
-  await bench.card
-    .getByRole('button', { name: /^Wet slate/ })
-    .first()
-    .click();
-  await bench.card
-    .getByRole('button', { name: /^Dusk slate sl-48/ })
-    .first()
-    .click();
-  await expect(bench.card.getByText('Dusk slate (sl-48)')).toBeVisible();
-});
-
-test('everything is there after closing, in a file, and in another browser', async ({ bench, page, browser }) => {
-  await bench.openKite();
-  await bench.pick('Top right panel');
-  await bench.choose('Stitch', 'Seed stitch');
-  await page.getByLabel('Name of the piece').fill('My kite');
-  await page.keyboard.press('Enter');
-  await bench.saved();
-  await page.reload();
-  await expect(page.getByLabel('Name of the piece')).toHaveValue('My kite');
-  await expect(bench.card.getByText('Seed stitch')).toHaveCount(1);
-  const stitches = await bench.figure('Stitches').textContent();
-
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'File' }).click();
-  await page.getByText('Export to a file').click();
-  const exported = await download;
-  expect(exported.suggestedFilename()).toBe('my-kite.junctura.json');
-  const text = await readFile(await exported.path(), 'utf8');
-
-  const other = await browser.newContext();
-  const second = new Bench(await other.newPage());
-  await second.open(page.url().replace(/\/piece.*/, '/'));
-  // There it is the first visit: from the piece to look at on to the bench.
-  await second.page.getByRole('link', { name: 'Junctura' }).click();
-  await second.bring('my-kite.junctura.json', text);
-  await expect(second.page.getByLabel('Name of the piece')).toHaveValue('My kite');
-  await expect(second.figure('Stitches')).toHaveText(stitches!);
-  await other.close();
-});
 
 test('two tabs do not overwrite each other', async ({ bench, page, context }) => {
   await bench.openKite('Hoop');
@@ -172,35 +113,6 @@ test.describe('with fingers', () => {
   });
 });
 
-test('Back lets go of the part that is picked, and only then leaves the piece', async ({ bench, page }) => {
-  await bench.open();
-  await page.getByRole('button', { name: /^Kite/ }).click();
-  await bench.pick('Sail');
-  await expect(page).toHaveURL(/picked/);
-  await page.goBack();
-  await expect(page).not.toHaveURL(/picked/);
-  await expect(page).toHaveURL(/piece\/demo-kite\/stitches/);
-  await bench.pick('Sail');
-  await page.keyboard.press('Escape');
-  await expect(page).not.toHaveURL(/picked/);
-  await page.goBack();
-  await expect(page.getByRole('heading', { name: 'Junctura' })).toBeVisible();
-});
-
-test('a name that is being typed is kept, whether Back or a reload comes in between', async ({ bench, page }) => {
-  await bench.open();
-  await page.getByRole('button', { name: /^Kite/ }).click();
-  const name = page.getByLabel('Name of the piece');
-  await expect(name).toHaveValue('Kite');
-  await name.fill('Kite for Back');
-  await page.goBack();
-  await page.getByRole('button', { name: /^Kite/ }).click();
-  await expect(name).toHaveValue('Kite for Back');
-  await page.getByLabel('Name of the piece').fill('Kite reloaded');
-  await page.reload();
-  await expect(page.getByLabel('Name of the piece')).toHaveValue('Kite reloaded');
-});
-
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } });
 
@@ -249,4 +161,35 @@ test('the hoop is moved and enlarged by pointer and keys, and parts are picked i
   await page.keyboard.press('0');
   await page.locator('[data-part="lower-right-panel"]').click();
   await expect(bench.card.getByRole('heading', { name: 'Lower right panel' })).toBeVisible();
+  const paintings = async (): Promise<number> => Number(await canvas.getAttribute('data-painted'));
+  const before = await paintings();
+  await page.getByRole('button', { name: 'Turn over' }).click();
+  await expect(page.getByText('The back, as it lies')).toBeVisible();
+  await expect.poll(paintings).toBeGreaterThan(before);
+});
+
+test('Back lets go of the part that is picked, then leaves the piece; a name that is being typed is kept', async ({
+  bench,
+  page,
+}) => {
+  await bench.open();
+  const kite = page.getByRole('button', { name: /^Kite/ });
+  await kite.click();
+  await bench.pick('Sail');
+  await expect(page).toHaveURL(/picked/);
+  await page.goBack();
+  await expect(page).not.toHaveURL(/picked/);
+  await expect(page).toHaveURL(/piece\/demo-kite\/stitches/);
+  await bench.pick('Sail');
+  await page.keyboard.press('Escape');
+  await expect(page).not.toHaveURL(/picked/);
+  const name = page.getByLabel('Name of the piece');
+  await name.fill('Kite for Back');
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Junctura' })).toBeVisible();
+  await kite.click();
+  await expect(name).toHaveValue('Kite for Back');
+  await name.fill('Kite reloaded');
+  await page.reload();
+  await expect(name).toHaveValue('Kite reloaded');
 });

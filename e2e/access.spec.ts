@@ -108,7 +108,12 @@ test('the bench, the stitch book, the thread box and the ways in meet WCAG 2.2 A
   await page.getByRole('button', { name: /^Compare hoop sizes/ }).click();
   await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
   await check(page, 'hoops side by side');
-  await page.keyboard.press('Escape');
+  const dialog = page.getByRole('dialog');
+  await dialog.getByText('Ovals, by their best turn').click();
+  await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(3);
+  await expect(dialog).toContainText('20 × 13 cm');
+  await dialog.getByRole('button', { name: 'Take this one' }).nth(1).click();
+  await expect(bench.tally).toContainText('Fit to the 20 × 13 cm');
   await bench.goTo('Drawing');
   await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
   await bench.choose('What', 'Lettering');

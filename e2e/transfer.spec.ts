@@ -1,24 +1,5 @@
 import { expect, test } from './bench.ts';
 
-test('hoop sizes are compared side by side, and one is taken', async ({ bench, page }) => {
-  await bench.openKite('Hoop');
-  await page.getByRole('button', { name: /^Compare hoop sizes/ }).click();
-  const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
-  await expect(dialog.getByRole('img', { name: /^Hours and metres/ })).toBeVisible();
-  await expect(dialog).toContainText('10 cm');
-  await dialog.getByText('Ovals, by their best turn').click();
-  await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(3);
-  await expect(dialog).toContainText('20 × 13 cm');
-  await dialog.getByText('Round hoops').click();
-  await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
-  const before = await bench.figure('Size').textContent();
-  await dialog.getByRole('button', { name: 'Take this one' }).nth(4).click();
-  await expect(bench.figure('Size')).not.toHaveText(before!);
-  await expect(bench.card.getByLabel('Hoop', { exact: true })).toHaveValue('200');
-  await expect(bench.tally).toContainText('Fit to the 20 cm hoop');
-});
-
 test('a design larger than its hoop gets positions, moved by dragging and by numbers', async ({ bench, page }) => {
   await bench.openKite('Hoop');
   await page.getByLabel('Height').fill('150 mm');

@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto';
 import { readFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
-import { Planner } from '@junctura/core/advice';
 import { mount, type DOMWrapper, type VueWrapper } from '@vue/test-utils';
 import { IDBFactory } from 'fake-indexeddb';
 import { createPinia, setActivePinia } from 'pinia';
@@ -15,6 +14,7 @@ import { useWorkings } from '../session/workings.ts';
 import { PAGES } from '../shell/pages.ts';
 import { UNITS } from '../ui/units.ts';
 import { handlers } from '../workers/handlers.ts';
+import { workingsOf } from '../workers/jobs/planning.ts';
 import { NewsWriter } from '../workers/planNews.ts';
 import { withCanvas } from './canvas.ts';
 import { FakeWorker } from './fakeWorker.ts';
@@ -22,15 +22,15 @@ import { FakeWorker } from './fakeWorker.ts';
 /** What the server sends lies under it by the same address. */
 const PROJECT = join(import.meta.dirname, '../../..');
 
-/** What was planned once is not worked again in the next test: planning again gives what planning afresh does. */
-const planner = new Planner();
-
-/** A worker that does here what the real one does; each remembers for itself what it told. */
+/**
+ * A worker that does here what the real one does; each remembers for itself what it told. What was planned once is not worked again in the
+ * next test: planning again gives what planning afresh does.
+ */
 class WorkerHere extends FakeWorker {
   constructor() {
     const writer = new NewsWriter();
     super({
-      handlers: { ...handlers, plan: ({ piece, factors }) => writer.write(planner.plan(piece, factors)) },
+      handlers: { ...handlers, plan: async (input) => writer.write(await workingsOf(input)) },
     });
   }
 }

@@ -11,6 +11,9 @@ export interface SavedFile {
   readonly content: Blob;
 }
 
+/** A part of the page: what a selector finds, or an element of it. */
+type Where = string | Element;
+
 /** Everything that is pressed. */
 const PRESSED = 'button, a, summary, label, [role=button], [role=tab], [role=checkbox], .n-dropdown-option-body';
 
@@ -97,7 +100,7 @@ export class Application extends Session {
   }
 
   /** The first element of these, in all of the page or in a part of it; waits until it is there. */
-  async find(selector: string, within = 'body', text: string | RegExp = /(?:)/): Promise<HTMLElement> {
+  async find(selector: string, within: Where = 'body', text: string | RegExp = /(?:)/): Promise<HTMLElement> {
     return this.until(() => {
       const found = this.allIn(within, selector).find((element) => isCalled(text, inOneLine(element.textContent)));
       if (!found) throw new Error(`There is no ${selector} that says “${text}” in: ${this.text(within)}`);
@@ -105,8 +108,12 @@ export class Application extends Session {
     });
   }
 
-  private allIn(within: string, selector: string): HTMLElement[] {
-    return this.all(within).flatMap((element) => [...element.querySelectorAll<HTMLElement>(selector)]);
+  private partsOf(where: Where): Element[] {
+    return typeof where === 'string' ? this.all(where) : [where];
+  }
+
+  private allIn(within: Where, selector: string): HTMLElement[] {
+    return this.partsOf(within).flatMap((element) => [...element.querySelectorAll<HTMLElement>(selector)]);
   }
 
   all(selector: string): HTMLElement[] {
@@ -114,10 +121,8 @@ export class Application extends Session {
   }
 
   /** What the page, or a part of it, says. */
-  text(selector = 'body'): string {
-    return this.all(selector)
-      .map((element) => inOneLine(element.textContent))
-      .join(' | ');
+  text(of: Where = 'body'): string {
+    return (typeof of === 'string' ? this.all(of) : [of]).map((element) => inOneLine(element.textContent)).join(' | ');
   }
 
   async says(selector: string, text: string | RegExp): Promise<void> {
@@ -141,7 +146,7 @@ export class Application extends Session {
   }
 
   /** Presses what is called so, as soon as it is there and can be pressed. */
-  async press(name: string | RegExp, within = 'body', modifiers: MouseEventInit = {}): Promise<void> {
+  async press(name: string | RegExp, within: Where = 'body', modifiers: MouseEventInit = {}): Promise<void> {
     const pressed = await this.until(() => {
       const found = this.allIn(within, PRESSED).find(
         (element) => isCalled(name, nameOf(element)) && !(element as HTMLButtonElement).disabled,
@@ -168,7 +173,7 @@ export class Application extends Session {
   }
 
   /** The control that a label names; waits until it is there. */
-  async field(label: string | RegExp, within = 'body'): Promise<HTMLInputElement> {
+  async field(label: string | RegExp, within: Where = 'body'): Promise<HTMLInputElement> {
     return this.until(() => {
       const labelled = this.allIn(within, 'label').find((one) => isCalled(label, inOneLine(one.textContent)));
       const control =
@@ -182,7 +187,7 @@ export class Application extends Session {
   }
 
   /** Types into a field, and goes on to the next. */
-  async type(label: string | RegExp, text: string, within = 'body'): Promise<void> {
+  async type(label: string | RegExp, text: string, within: Where = 'body'): Promise<void> {
     const field = await this.field(label, within);
     field.focus();
     field.value = text;
@@ -193,7 +198,7 @@ export class Application extends Session {
   }
 
   /** Chooses from a list by what it says. */
-  async choose(label: string | RegExp, option: string | RegExp, within = 'body'): Promise<void> {
+  async choose(label: string | RegExp, option: string | RegExp, within: Where = 'body'): Promise<void> {
     const list = (await this.field(label, within)) as unknown as HTMLSelectElement;
     await this.until(() => {
       const place = [...list.options].findIndex(({ text }) =>
@@ -224,6 +229,7 @@ export class Application extends Session {
    */
   reload({ answers = this.answers } = {}): Promise<Application> {
     const { fullPath } = this.router.currentRoute.value;
+    window.dispatchEvent(new Event('pagehide'));
     return Application.open(Object.assign(new Application(false), { answers }), fullPath);
   }
 

@@ -54,6 +54,12 @@ const paceText = computed(() => {
 const earned = computed(() => (settings.rate.perHour * soFar.value.seconds) / 3600);
 /** What is to be seen to between two sittings. */
 const toSeeTo = computed(() => workings.current?.findings.filter((finding) => stepOf(finding) === 'at-the-hoop') ?? []);
+const openWords = computed(() => {
+  if (work.isOpen) return 'Go on with the sitting';
+  if (record.progress.ended) return 'Look at it at the hoop';
+  if (soFar.value.left.length === 0 && count.value > 0) return 'All is stitched: finish it at the hoop';
+  return soFar.value.done.length > 0 ? 'Sit down and go on' : 'Begin';
+});
 const isHandingOver = ref(false);
 const VIEWS = [
   { id: 'work', name: 'How it stands' },
@@ -72,9 +78,7 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
       Open this on a phone or tablet beside the hoop. It shows one step after the other; one tap notes that a step is
       done, and time, thread and forecasts keep themselves.
     </p>
-    <NButton type="primary" size="large" data-test="open-hoop" @click="open">{{
-      work.isOpen ? 'Go on with the sitting' : soFar.done.length > 0 ? 'Sit down and go on' : 'Begin'
-    }}</NButton>
+    <NButton type="primary" size="large" data-test="open-hoop" @click="open">{{ openWords }}</NButton>
     <div class="row">
       <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
     </div>

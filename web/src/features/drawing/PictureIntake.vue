@@ -68,8 +68,11 @@ const measuredMm = computed(() => {
 });
 const widthMm = computed(() => Math.min(2000, Math.max(5, measuredMm.value || 5)));
 
+/** Whether something else is asked for than was read last, or is being read. */
+let isDue = false;
 async function read(): Promise<void> {
   if (!size.value) return;
+  isDue = false;
   if (!isConvex(corners.value)) {
     stop();
     result.value = null;
@@ -92,8 +95,9 @@ async function read(): Promise<void> {
     problem.value = outcome.problem;
   }
 }
+/** What was asked for while the picture was being opened is read as soon as it is open, and not a second time. */
 const readSoon = useDebounceFn(() => {
-  if (!isClosed) void read();
+  if (isDue && !isClosed) void read();
 }, 350);
 
 let isClosed = false;
@@ -117,6 +121,7 @@ watch([() => ({ ...options }), corners, widthMm], () => {
   // What was found before, or is being found, is no longer what is asked for: it can't be used meanwhile.
   client.stop();
   share.value ??= 0;
+  isDue = true;
   void readSoon();
 });
 onBeforeUnmount(() => {

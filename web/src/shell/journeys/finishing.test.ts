@@ -49,6 +49,7 @@ it('steps are ticked at the hoop and seen at the desk; the piece is ended, price
   await app.click(first);
   await app.press('Back to the desk');
   await app.settle();
+  await app.says('[data-test=open-hoop]', 'All is stitched: finish it at the hoop');
   await app.goTo('Finish');
   await app.press('Steps', CARD);
   await app.says('[data-test=finish-progress]', /(^|\D)1 of \d+ steps done/);
@@ -57,6 +58,9 @@ it('steps are ticked at the hoop and seen at the desk; the piece is ended, price
   await app.says('[data-test=ended]', 'Finished on');
   await app.says('[data-test=ended-figures]', 'At the hoop');
   await app.says(CARD, 'Blue next time');
+  await app.goTo('At the hoop');
+  await app.says('[data-test=open-hoop]', 'Look at it at the hoop');
+  await app.goTo('Finish');
 
   await app.press('Price and label', CARD);
   await app.type('An hour', '12', CARD);

@@ -88,8 +88,7 @@ it('the whole bench goes into one file and comes back: put together, in its plac
   await app.says('[role=status]', 'Saved:');
   await app.press('Close', '[role=dialog]');
   // Since then: one is gone, one is another, one is new.
-  const moth = app.all(`${BENCH} li`).find(({ textContent }) => textContent.includes('moth'))!;
-  await app.click([...moth.querySelectorAll('button')].find(({ textContent }) => textContent.includes('Remove'))!);
+  await app.press(/^Remove/, await app.find('li', BENCH, /moth/));
   await app.press(/^fern/, BENCH);
   await app.settle();
   await app.type('Name of the piece', 'fern, larger');

@@ -3,25 +3,16 @@ import { Application, CARD, TALLY } from '../../testing/application.ts';
 
 const LINES = `${CARD} li.line`;
 
-function lineOf(app: Application, title: string): HTMLElement {
-  return app.all(LINES).find(({ textContent }) => textContent.includes(title))!;
-}
-
 it('each step says why it stands there; moved against a rule it is said at once, and undone', async () => {
   const app = await Application.at('/piece/demo-kite/order');
   await app.until(() => expect(app.all(LINES).length).toBeGreaterThan(4));
   const before = app.all(LINES).length;
   // The spar lies on the panels of the sail.
-  await app.click(lineOf(app, 'Spar').querySelector('button')!);
+  const spar = (): Promise<HTMLElement> => app.find('li.line', CARD, /Spar/);
+  await app.press(/Spar/, await spar());
   await app.says('[data-test=because]', 'which lies behind it');
-  const pressIn = async (name: string): Promise<void> =>
-    app.click(
-      [...lineOf(app, 'Spar').querySelectorAll('button')].find(
-        (one) => one.textContent.trim() === name || one.getAttribute('aria-label') === name,
-      )!,
-    );
   for (let i = 0; i < 6 && app.all(`${CARD} [role=status]`).length === 0; i++) {
-    await pressIn('Earlier');
+    await app.press('Earlier', await spar());
     await app.says(TALLY, 'Fix what comes before what');
     await app.planned();
   }
@@ -29,7 +20,7 @@ it('each step says why it stands there; moved against a rule it is said at once,
   await app.press('Let go of all that is fixed', CARD);
   await app.planned();
   await app.until(() => expect(app.all(LINES).length).toBeGreaterThan(3));
-  await pressIn('Begin with it');
+  await app.press('Begin with it', await spar());
   await app.says(TALLY, 'Begin with it:');
   await app.key('z', { ctrlKey: true });
   await app.planned();
@@ -104,10 +95,7 @@ it('the desk sees what was done at the hoop, what is left, and each entry, which
   await app.press('What was noted', CARD);
   const record = '[data-test=record]';
   await app.until(() => expect(app.all(`${record} li`).length).toBeGreaterThan(2));
-  const done = app
-    .all(`${record} li`)
-    .find(({ textContent }) => textContent.includes('Done:') && !textContent.includes('(taken back)'))!;
-  await app.click([...done.querySelectorAll('button')].find(({ textContent }) => textContent.includes('Take back'))!);
+  await app.press('Take back', await app.find('li', record, /Done:.*Take back/));
   await app.press('How it stands', CARD);
   await app.says('[data-test=work-done]', '2 of 20 steps');
 });

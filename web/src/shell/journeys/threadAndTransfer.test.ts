@@ -72,13 +72,10 @@ it('a shade that will not reach: what helps, with its effect; lots are not mixed
   const ambers = (): HTMLElement[] =>
     app.all('[data-test=reach] > li').filter(({ textContent }) => textContent.includes('Pale amber'));
   await app.says('[data-test=reach]', '80 cm of lot B21, 70 cm of lot D58');
-  await app.click(
-    [...ambers()[0]!.querySelectorAll('button')].find(({ textContent }) => /What helps/.test(textContent))!,
-  );
+  await app.press(/What helps/, ambers()[0]);
   await app.says('[data-test=savings]', 'A strand fewer');
   await app.says('[data-test=savings]', /from the other lot; the first then reaches in \d+ of 100/);
-  const offer = app.all('[data-test=savings] .offer').find(({ textContent }) => textContent.includes('Another lot'))!;
-  await app.click([...offer.querySelectorAll('button')].find(({ textContent }) => textContent.trim() === 'Do it')!);
+  await app.press('Do it', await app.find('.offer', '[data-test=savings]', /Another lot/));
   await app.says(TALLY, 'Another lot from');
   await app.until(() => expect(ambers()).toHaveLength(2));
   await app.press('Reserve it for this piece');
@@ -110,9 +107,7 @@ it('what merges at this size is marked on the drawing, and mended in one action'
   await app.counts(marks, 2);
   await app.key('f');
   await app.says(CARD, 'so they merge');
-  await app.find('button', CARD, 'Leave it out');
-  const left = app.all(`${CARD} button`).filter(({ textContent }) => textContent.trim() === 'Leave it out');
-  await app.click(left.at(-1)!);
+  await app.press('Leave it out', CARD);
   await app.counts(marks, 1);
 });
 

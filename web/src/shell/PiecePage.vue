@@ -19,6 +19,7 @@ import { STEPS, stepOfId, type StepId } from './steps.ts';
 import { useBackFromParts } from './useBackFromParts.ts';
 import { useCardSheet } from './useCardSheet.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
+import PieceToOpen from '../session/PieceToOpen.vue';
 import { savePiece } from '../session/savePiece.ts';
 import { useKeeper } from '../session/keeper.ts';
 import { useWorkings } from '../session/workings.ts';
@@ -46,20 +47,7 @@ const card = ref<HTMLElement | null>(null);
 const keysShown = ref(false);
 const findingsShown = ref(false);
 const earlierShown = ref(false);
-const missing = ref<string | null>(null);
 
-/** The piece that was opened here: until it is read, no other is shown in its place. */
-const shownId = ref<string | null>(null);
-watch(
-  () => props.id,
-  async (id) => {
-    const opening = await keeper.open(id);
-    if (opening.type === 'overtaken') return;
-    missing.value = opening.type === 'refused' ? opening.problem : null;
-    shownId.value = id;
-  },
-  { immediate: true },
-);
 watch(
   () => [props.step, selection.picked],
   () => {
@@ -155,7 +143,6 @@ function menu(key: string): void {
 
 async function settle(keepMine: boolean): Promise<void> {
   const id = await keeper.settleConflict(keepMine);
-  shownId.value = id;
   await router.replace({ name: 'piece', params: { id, step: props.step } });
 }
 function letBeGone(): void {
@@ -165,136 +152,132 @@ function letBeGone(): void {
 </script>
 
 <template>
-  <main v-if="missing" class="missing">
-    <h1>This piece can’t be opened</h1>
-    <p>{{ missing }}</p>
-    <RouterLink to="/">Back to the bench</RouterLink>
-  </main>
-  <main v-else-if="shownId !== id" class="missing" aria-busy="true"><p class="soft">Opening the piece…</p></main>
-  <div v-else class="piece">
-    <header class="head">
-      <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
-      <input
-        class="name"
-        :value="opened.piece.name"
-        maxlength="200"
-        aria-label="Name of the piece"
-        @input="opened.edit(renamePiece(opened.piece, ($event.target as HTMLInputElement).value))"
-        @blur="($event.target as HTMLInputElement).value = opened.piece.name"
-      />
-      <TheTape :step="step" :piece-id="id" />
-      <div class="actions">
-        <NButton
-          quaternary
-          size="small"
-          :disabled="!opened.undoLabel"
-          :title="opened.undoLabel ? `Undo: ${opened.undoLabel}` : 'Nothing to undo'"
-          aria-label="Undo"
-          @click="opened.undo"
-          ><Undo2 :size="19"
-        /></NButton>
-        <NButton
-          quaternary
-          size="small"
-          :disabled="!opened.redoLabel"
-          :title="opened.redoLabel ? `Do again: ${opened.redoLabel}` : 'Nothing to do again'"
-          aria-label="Do again"
-          @click="opened.redo"
-          ><Redo2 :size="19"
-        /></NButton>
-        <MenuButton :options="MENU" @select="menu">File</MenuButton>
-        <SettingsMenu />
-      </div>
-    </header>
-
-    <div class="notices">
-      <NAlert v-if="painted !== null" type="info" :show-icon="false">
-        Painting the picture: {{ Math.round(painted * 100) }} %
-        <NButton size="tiny" @click="painted = null">Cancel</NButton>
-      </NAlert>
-      <NAlert v-if="pictureProblem" type="error" closable :show-icon="false" @close="pictureProblem = null">{{
-        pictureProblem
-      }}</NAlert>
-      <NAlert v-if="opened.refused" type="warning" closable :show-icon="false" @close="opened.refused = null">{{
-        opened.refused
-      }}</NAlert>
-      <NAlert v-if="keeper.storageProblem" type="warning" :show-icon="false">
-        {{ keeper.storageProblem }} <NButton size="tiny" @click="savePiece">Save to a file</NButton>
-        <NButton v-if="keeper.saveState === 'unsaved'" size="tiny" @click="keeper.flush">Try again</NButton>
-      </NAlert>
-      <NAlert v-if="workings.problem" type="error" :show-icon="false"
-        >{{ workings.problem }}
-        <NButton size="tiny" :disabled="!opened.undoLabel" @click="opened.undo">Undo the last change</NButton></NAlert
-      >
-      <NAlert v-if="keeper.conflict === 'removed'" type="warning" :show-icon="false">
-        This piece was taken off the bench in another tab, or the browser cleared its storage.
-        <NButton size="tiny" @click="keeper.putBack">Put it back as it is here</NButton>
-        <NButton size="tiny" @click="letBeGone">Let it be gone</NButton>
-      </NAlert>
-      <NAlert v-else-if="keeper.conflict" type="warning" :show-icon="false">
-        This piece was changed in another tab, so this tab’s changes are not kept yet.
-        <NButton size="tiny" @click="settle(false)">Take the other tab’s</NButton>
-        <NButton size="tiny" @click="settle(true)">Keep mine as a second piece</NButton>
-      </NAlert>
-    </div>
-
-    <div class="work" :style="{ '--card-share': `${sheet.share.value * 100}%` }">
-      <div class="hoop-side">
-        <HoopView ref="hoopView" :show="here.shows" :only="only">
-          <div v-if="workings.isBusy" class="busy" role="status">
-            <span>{{
-              workings.isLong
-                ? 'This takes long: it is a great many stitches, or a shape too difficult.'
-                : 'Working out the stitches…'
-            }}</span>
-            <NProgress
-              type="line"
-              :percentage="Math.round(workings.share * 100)"
-              :height="8"
-              :show-indicator="false"
-              class="share"
-            />
-            <NButton size="tiny" @click="workings.cancel">Stop</NButton>
-            <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">Undo “{{ opened.undoLabel }}”</NButton>
-          </div>
-          <div v-else-if="workings.isStopped" class="busy" role="status">
-            <span>Stopped: the figures are those of before.</span>
-            <NButton size="tiny" @click="workings.resume">Work it out</NButton>
-          </div>
-          <FirstLook v-if="isFirst && !workings.isBusy" @close="lookAround" />
-        </HoopView>
-        <component :is="here.belowHoop" v-if="here.belowHoop && workings.current" />
-      </div>
-      <button
-        type="button"
-        class="plain handle"
-        aria-label="Draw the card up or down"
-        @pointerdown="sheet.press"
-        @pointermove="sheet.move"
-        @pointerup="sheet.release"
-        @pointercancel="sheet.release"
-        @keydown="sheet.key"
-      ></button>
-      <aside ref="card" class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
-        <div v-if="findingsShown" class="stack">
-          <div class="row between">
-            <h2>Findings</h2>
-            <NButton quaternary size="small" aria-label="Close the findings" @click="findingsShown = false"
-              ><X :size="18"
-            /></NButton>
-          </div>
-          <FindingsList />
+  <PieceToOpen :id="id">
+    <div class="piece">
+      <header class="head">
+        <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
+        <input
+          class="name"
+          :value="opened.piece.name"
+          maxlength="200"
+          aria-label="Name of the piece"
+          @input="opened.edit(renamePiece(opened.piece, ($event.target as HTMLInputElement).value))"
+          @blur="($event.target as HTMLInputElement).value = opened.piece.name"
+        />
+        <TheTape :step="step" :piece-id="id" />
+        <div class="actions">
+          <NButton
+            quaternary
+            size="small"
+            :disabled="!opened.undoLabel"
+            :title="opened.undoLabel ? `Undo: ${opened.undoLabel}` : 'Nothing to undo'"
+            aria-label="Undo"
+            @click="opened.undo"
+            ><Undo2 :size="19"
+          /></NButton>
+          <NButton
+            quaternary
+            size="small"
+            :disabled="!opened.redoLabel"
+            :title="opened.redoLabel ? `Do again: ${opened.redoLabel}` : 'Nothing to do again'"
+            aria-label="Do again"
+            @click="opened.redo"
+            ><Redo2 :size="19"
+          /></NButton>
+          <MenuButton :options="MENU" @select="menu">File</MenuButton>
+          <SettingsMenu />
         </div>
-        <component :is="here.card" v-else-if="workings.current" />
-        <p v-else class="soft">Working out the stitches…</p>
-      </aside>
-    </div>
+      </header>
 
-    <TheTally :findings-shown="findingsShown" @findings="findingsShown = !findingsShown" />
-    <KeysHelp v-if="keysShown" show @close="keysShown = false" />
-    <ShareDialog v-if="shareShown" @close="shareShown = false" />
-    <EarlierStates v-if="earlierShown" @close="earlierShown = false" />
-  </div>
+      <div class="notices">
+        <NAlert v-if="painted !== null" type="info" :show-icon="false">
+          Painting the picture: {{ Math.round(painted * 100) }} %
+          <NButton size="tiny" @click="painted = null">Cancel</NButton>
+        </NAlert>
+        <NAlert v-if="pictureProblem" type="error" closable :show-icon="false" @close="pictureProblem = null">{{
+          pictureProblem
+        }}</NAlert>
+        <NAlert v-if="opened.refused" type="warning" closable :show-icon="false" @close="opened.refused = null">{{
+          opened.refused
+        }}</NAlert>
+        <NAlert v-if="keeper.storageProblem" type="warning" :show-icon="false">
+          {{ keeper.storageProblem }} <NButton size="tiny" @click="savePiece">Save to a file</NButton>
+          <NButton v-if="keeper.saveState === 'unsaved'" size="tiny" @click="keeper.flush">Try again</NButton>
+        </NAlert>
+        <NAlert v-if="workings.problem" type="error" :show-icon="false"
+          >{{ workings.problem }}
+          <NButton size="tiny" :disabled="!opened.undoLabel" @click="opened.undo">Undo the last change</NButton></NAlert
+        >
+        <NAlert v-if="keeper.conflict === 'removed'" type="warning" :show-icon="false">
+          This piece was taken off the bench in another tab, or the browser cleared its storage.
+          <NButton size="tiny" @click="keeper.putBack">Put it back as it is here</NButton>
+          <NButton size="tiny" @click="letBeGone">Let it be gone</NButton>
+        </NAlert>
+        <NAlert v-else-if="keeper.conflict" type="warning" :show-icon="false">
+          This piece was changed in another tab, so this tab’s changes are not kept yet.
+          <NButton size="tiny" @click="settle(false)">Take the other tab’s</NButton>
+          <NButton size="tiny" @click="settle(true)">Keep mine as a second piece</NButton>
+        </NAlert>
+      </div>
+
+      <div class="work" :style="{ '--card-share': `${sheet.share.value * 100}%` }">
+        <div class="hoop-side">
+          <HoopView ref="hoopView" :show="here.shows" :only="only">
+            <div v-if="workings.isBusy" class="busy" role="status">
+              <span>{{
+                workings.isLong
+                  ? 'This takes long: it is a great many stitches, or a shape too difficult.'
+                  : 'Working out the stitches…'
+              }}</span>
+              <NProgress
+                type="line"
+                :percentage="Math.round(workings.share * 100)"
+                :height="8"
+                :show-indicator="false"
+                class="share"
+              />
+              <NButton size="tiny" @click="workings.cancel">Stop</NButton>
+              <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">Undo “{{ opened.undoLabel }}”</NButton>
+            </div>
+            <div v-else-if="workings.isStopped" class="busy" role="status">
+              <span>Stopped: the figures are those of before.</span>
+              <NButton size="tiny" @click="workings.resume">Work it out</NButton>
+            </div>
+            <FirstLook v-if="isFirst && !workings.isBusy" @close="lookAround" />
+          </HoopView>
+          <component :is="here.belowHoop" v-if="here.belowHoop && workings.current" />
+        </div>
+        <button
+          type="button"
+          class="plain handle"
+          aria-label="Draw the card up or down"
+          @pointerdown="sheet.press"
+          @pointermove="sheet.move"
+          @pointerup="sheet.release"
+          @pointercancel="sheet.release"
+          @keydown="sheet.key"
+        ></button>
+        <aside ref="card" class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
+          <div v-if="findingsShown" class="stack">
+            <div class="row between">
+              <h2>Findings</h2>
+              <NButton quaternary size="small" aria-label="Close the findings" @click="findingsShown = false"
+                ><X :size="18"
+              /></NButton>
+            </div>
+            <FindingsList />
+          </div>
+          <component :is="here.card" v-else-if="workings.current" />
+          <p v-else class="soft">Working out the stitches…</p>
+        </aside>
+      </div>
+
+      <TheTally :findings-shown="findingsShown" @findings="findingsShown = !findingsShown" />
+      <KeysHelp v-if="keysShown" show @close="keysShown = false" />
+      <ShareDialog v-if="shareShown" @close="shareShown = false" />
+      <EarlierStates v-if="earlierShown" @close="earlierShown = false" />
+    </div>
+  </PieceToOpen>
 </template>
 
 <style scoped>
@@ -363,13 +346,6 @@ function letBeGone(): void {
 }
 .share {
   width: 120px;
-}
-.missing {
-  max-width: 560px;
-  margin: 12vh auto;
-  padding: 0 20px;
-  display: grid;
-  gap: 14px;
 }
 @media (max-width: 1100px) {
   .head {

@@ -6,7 +6,7 @@ import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { isTyping } from '../../ui/useUndoKeys.ts';
-import { useKeeper } from '../../session/keeper.ts';
+import PieceToOpen from '../../session/PieceToOpen.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useFinishing } from '../../session/finishing.ts';
 import { useRecord } from '../../session/record.ts';
@@ -28,9 +28,8 @@ const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
 const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
 
 /** What is glanced at with a needle in the hand: the present step, and one large target that says it is done. */
-const props = defineProps<{ id: string }>();
+defineProps<{ id: string }>();
 const opened = useOpenedPiece();
-const keeper = useKeeper();
 const record = useRecord();
 const settings = useSettings();
 const workings = useWorkings();
@@ -39,15 +38,6 @@ const finishing = useFinishing();
 watch(
   () => work.soFar?.left.length === 0,
   (isStitched) => isStitched && finishing.want(),
-  { immediate: true },
-);
-const missing = ref<string | null>(null);
-watch(
-  () => props.id,
-  async (id) => {
-    const opening = await keeper.open(id);
-    if (opening.type !== 'overtaken') missing.value = opening.type === 'refused' ? opening.problem : null;
-  },
   { immediate: true },
 );
 
@@ -159,106 +149,102 @@ const isSetting = ref(false);
 </script>
 
 <template>
-  <main v-if="missing" class="missing">
-    <h1>This piece can’t be opened</h1>
-    <p>{{ missing }}</p>
-    <RouterLink to="/">Back to the bench</RouterLink>
-  </main>
-  <main
-    v-else
-    class="page"
-    :class="{ open: work.isOpen, 'target-left': settings.hoop.target === 'left' }"
-    :style="{ '--type': TYPE[settings.hoop.type] }"
-  >
-    <div class="top">
-      <header>
-        <RouterLink
-          :to="{ name: 'piece', params: { id, step: 'at-the-hoop' } }"
-          class="icon"
-          aria-label="Back to the desk"
-          ><ArrowLeft :size="22"
-        /></RouterLink>
-        <h1>{{ opened.piece.name }}</h1>
-        <span v-if="work.isOpen && minutesOpen > 0" class="figure soft" role="timer">{{
-          formatDuration(minutesOpen / 60)
-        }}</span>
-        <NButton quaternary aria-label="Turn the picture as the hoop is turned" @click="turnBy(90)"
-          ><RotateCw :size="20"
-        /></NButton>
-        <NButton quaternary aria-label="How it is at the hoop" @click="isSetting = true"
-          ><Settings :size="20"
-        /></NButton>
-        <NButton quaternary :aria-label="isLamp ? 'By day' : 'By lamp-light'" @click="changeLight"
-          ><Lamp :size="20"
-        /></NButton>
-        <NButton v-if="work.isOpen" data-test="end" @click="isEnding = true">End</NButton>
-      </header>
-      <p v-if="record.problem" class="line warn" role="alert">
-        {{ record.problem }} <NButton size="small" @click="savePiece">Save to a file</NButton>
-      </p>
-      <p v-if="workings.problem" class="line warn" role="alert">{{ workings.problem }}</p>
-    </div>
-    <p v-if="!work.plan" class="line" role="status">Working out the stitches…</p>
-
-    <template v-else-if="work.soFar!.left.length === 0">
-      <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
-      <section class="sheet">
-        <h2>{{ work.steps.length === 0 ? 'Nothing to stitch yet' : 'All is stitched' }}</h2>
-        <p v-if="work.steps.length > 0">
-          {{ formatDuration(work.soFar!.seconds / 3600) }} at the hoop. What comes now, in its order:
+  <PieceToOpen :id="id">
+    <main
+      class="page"
+      :class="{ open: work.isOpen, 'target-left': settings.hoop.target === 'left' }"
+      :style="{ '--type': TYPE[settings.hoop.type] }"
+    >
+      <div class="top">
+        <header>
+          <RouterLink
+            :to="{ name: 'piece', params: { id, step: 'at-the-hoop' } }"
+            class="icon"
+            aria-label="Back to the desk"
+            ><ArrowLeft :size="22"
+          /></RouterLink>
+          <h1>{{ opened.piece.name }}</h1>
+          <span v-if="work.isOpen && minutesOpen > 0" class="figure soft" role="timer">{{
+            formatDuration(minutesOpen / 60)
+          }}</span>
+          <NButton quaternary aria-label="Turn the picture as the hoop is turned" @click="turnBy(90)"
+            ><RotateCw :size="20"
+          /></NButton>
+          <NButton quaternary aria-label="How it is at the hoop" @click="isSetting = true"
+            ><Settings :size="20"
+          /></NButton>
+          <NButton quaternary :aria-label="isLamp ? 'By day' : 'By lamp-light'" @click="changeLight"
+            ><Lamp :size="20"
+          /></NButton>
+          <NButton v-if="work.isOpen" data-test="end" @click="isEnding = true">End</NButton>
+        </header>
+        <p v-if="record.problem" class="line warn" role="alert">
+          {{ record.problem }} <NButton size="small" @click="savePiece">Save to a file</NButton>
         </p>
-        <FinishSteps v-if="work.steps.length > 0 && finishing.plan" :plan="finishing.plan" />
-        <NButton v-if="work.canTakeBack" @click="work.takeBack">Take the last step back</NButton>
-        <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
-        <NButton v-if="work.isOpen" type="primary" size="large" @click="isEnding = true">End the sitting</NButton>
-      </section>
-    </template>
+        <p v-if="workings.problem" class="line warn" role="alert">{{ workings.problem }}</p>
+      </div>
+      <p v-if="!work.plan" class="line" role="status">Working out the stitches…</p>
 
-    <template v-else-if="!work.isOpen">
-      <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
-      <BeginSheet @begin="begin" @hand-over="isHandingOver = true" />
-    </template>
+      <template v-else-if="work.soFar!.left.length === 0">
+        <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
+        <section class="sheet">
+          <h2>{{ work.steps.length === 0 ? 'Nothing to stitch yet' : 'All is stitched' }}</h2>
+          <p v-if="work.steps.length > 0">
+            {{ formatDuration(work.soFar!.seconds / 3600) }} at the hoop. What comes now, in its order:
+          </p>
+          <FinishSteps v-if="work.steps.length > 0 && finishing.plan" :plan="finishing.plan" />
+          <NButton v-if="work.canTakeBack" @click="work.takeBack">Take the last step back</NButton>
+          <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
+          <NButton v-if="work.isOpen" type="primary" size="large" @click="isEnding = true">End the sitting</NButton>
+        </section>
+      </template>
 
-    <template v-else>
-      <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
-      <PresentStep :stays-awake="staysAwake" @more="hasMore = true">
-        <p v-if="unsaid" class="line ask" role="status">
-          {{ formatDuration(unsaid.seconds / 3600) }} without a tap: stitched, or away?
-          <NButton size="small" @click="work.note({ type: 'long-gap', stitched: true, before: unsaid!.before })"
-            >Stitched</NButton
-          >
-          <NButton size="small" @click="work.note({ type: 'long-gap', stitched: false, before: unsaid!.before })"
-            >Away</NButton
-          >
-        </p>
-        <p v-else-if="wantsBreak" class="line ask" role="status">
-          Look into the distance, drop your shoulders, turn your wrists. Sharp or lasting pain: stop, and see a doctor
-          or physiotherapist. <NButton size="small" @click="takeBreak">Done</NButton>
-        </p>
-      </PresentStep>
-      <button
-        type="button"
-        class="done"
-        data-test="done"
-        @pointerdown="press"
-        @pointerup="release"
-        @pointercancel="release"
-        @contextmenu.prevent
-        @click="tap"
-      >
-        <strong>Done{{ work.next ? ', next' : '' }}</strong>
-        <span v-if="work.next">{{ work.nameOf(work.next) }}, {{ work.stitchName(work.next).toLowerCase() }}</span>
-        <span class="figure"
-          >{{ number }} of {{ count }} · about {{ formatDuration(work.secondsOf(present) / 3600) }}</span
+      <template v-else-if="!work.isOpen">
+        <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
+        <BeginSheet @begin="begin" @hand-over="isHandingOver = true" />
+      </template>
+
+      <template v-else>
+        <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
+        <PresentStep :stays-awake="staysAwake" @more="hasMore = true">
+          <p v-if="unsaid" class="line ask" role="status">
+            {{ formatDuration(unsaid.seconds / 3600) }} without a tap: stitched, or away?
+            <NButton size="small" @click="work.note({ type: 'long-gap', stitched: true, before: unsaid!.before })"
+              >Stitched</NButton
+            >
+            <NButton size="small" @click="work.note({ type: 'long-gap', stitched: false, before: unsaid!.before })"
+              >Away</NButton
+            >
+          </p>
+          <p v-else-if="wantsBreak" class="line ask" role="status">
+            Look into the distance, drop your shoulders, turn your wrists. Sharp or lasting pain: stop, and see a doctor
+            or physiotherapist. <NButton size="small" @click="takeBreak">Done</NButton>
+          </p>
+        </PresentStep>
+        <button
+          type="button"
+          class="done"
+          data-test="done"
+          @pointerdown="press"
+          @pointerup="release"
+          @pointercancel="release"
+          @contextmenu.prevent
+          @click="tap"
         >
-      </button>
-      <MoreDialog v-if="hasMore" @close="hasMore = false" />
-    </template>
+          <strong>Done{{ work.next ? ', next' : '' }}</strong>
+          <span v-if="work.next">{{ work.nameOf(work.next) }}, {{ work.stitchName(work.next).toLowerCase() }}</span>
+          <span class="figure"
+            >{{ number }} of {{ count }} · about {{ formatDuration(work.secondsOf(present) / 3600) }}</span
+          >
+        </button>
+        <MoreDialog v-if="hasMore" @close="hasMore = false" />
+      </template>
 
-    <HandOverDialog v-if="isHandingOver" @close="isHandingOver = false" />
-    <EndSheet v-if="isEnding" @end="end" @close="isEnding = false" />
-    <HoopSettings v-if="isSetting" @close="isSetting = false" />
-  </main>
+      <HandOverDialog v-if="isHandingOver" @close="isHandingOver = false" />
+      <EndSheet v-if="isEnding" @end="end" @close="isEnding = false" />
+      <HoopSettings v-if="isSetting" @close="isSetting = false" />
+    </main>
+  </PieceToOpen>
 </template>
 
 <style src="./sheet.css" scoped></style>
@@ -332,13 +318,6 @@ header h1 {
   background: var(--weld-ground);
   border-radius: 6px;
   font-size: 16px;
-}
-.missing {
-  max-width: 560px;
-  margin: 12vh auto;
-  padding: 0 20px;
-  display: grid;
-  gap: 14px;
 }
 @media (min-width: 760px) and (orientation: landscape) {
   .page.open {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { finishProgress } from '@junctura/core/log';
 import { sayFinding, stepOf, whyOf } from '@junctura/core/advice';
 import { formatDuration, formatDurationRange, formatThread, localDay, plural } from '@junctura/core/measure';
 import { sittingDays, stepSeconds } from '@junctura/core/thread';
@@ -56,7 +57,7 @@ const earned = computed(() => (settings.rate.perHour * soFar.value.seconds) / 36
 const toSeeTo = computed(() => workings.current?.findings.filter((finding) => stepOf(finding) === 'at-the-hoop') ?? []);
 const openWords = computed(() => {
   if (work.isOpen) return 'Go on with the sitting';
-  if (record.progress.ended) return 'Look at it at the hoop';
+  if (finishProgress(record.entries).ended) return 'Look at it at the hoop';
   if (soFar.value.left.length === 0 && count.value > 0) return 'All is stitched: finish it at the hoop';
   return soFar.value.done.length > 0 ? 'Sit down and go on' : 'Begin';
 });

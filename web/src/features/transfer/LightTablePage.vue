@@ -2,32 +2,22 @@
 import { markOf } from '@junctura/core/materials';
 import { useEventListener, useFullscreen, useWakeLock, useWindowSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import NumberField from '../../ui/NumberField.vue';
 import { partPath } from '../../hoop/usePartPaths.ts';
 import { useTablePlace } from './useTablePlace.ts';
 import { truePxPerMm } from '../../picture/view.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
-import { useKeeper } from '../../session/keeper.ts';
+import PieceToOpen from '../../session/PieceToOpen.vue';
 import { useWorkings } from '../../session/workings.ts';
 import { useSettings } from '../../session/settings.ts';
 
 /** The screen as a light table: the pattern at true size, bright under the cloth, all else dark, locked against touch. */
-const props = defineProps<{ id: string }>();
+defineProps<{ id: string }>();
 const opened = useOpenedPiece();
-const keeper = useKeeper();
 const workings = useWorkings();
 const settings = useSettings();
-const missing = ref<string | null>(null);
-watch(
-  () => props.id,
-  async (id) => {
-    const opening = await keeper.open(id);
-    if (opening.type !== 'overtaken') missing.value = opening.type === 'refused' ? opening.problem : null;
-  },
-  { immediate: true },
-);
 
 const { width, height } = useWindowSize();
 const { isFullscreen, toggle: toggleFullscreen, isSupported: canFill } = useFullscreen(document.documentElement);
@@ -107,100 +97,96 @@ const CARD_MM = { width: 85.6, height: 53.98 };
 </script>
 
 <template>
-  <main v-if="missing" class="missing">
-    <h1>This piece can’t be opened</h1>
-    <p>{{ missing }}</p>
-    <RouterLink to="/">Back to the bench</RouterLink>
-  </main>
-  <main
-    v-else
-    class="table"
-    :class="{ locked: isLocked }"
-    aria-label="Light table"
-    @pointerdown="isLocked || hold.down($event)"
-    @pointermove="isLocked || hold.move($event)"
-    @pointerup="hold.up"
-    @pointercancel="hold.up"
-    @contextmenu.prevent
-  >
-    <svg
-      :viewBox="viewBox"
-      data-test="light-table"
-      :data-px-per-mm="pxPerMm"
-      role="img"
-      aria-label="The pattern at true size"
+  <PieceToOpen :id="id">
+    <main
+      class="table"
+      :class="{ locked: isLocked }"
+      aria-label="Light table"
+      @pointerdown="isLocked || hold.down($event)"
+      @pointermove="isLocked || hold.move($event)"
+      @pointerup="hold.up"
+      @pointercancel="hold.up"
+      @contextmenu.prevent
     >
-      <g v-if="!isMeasuring" :transform="transform">
-        <circle :r="reachMm" class="light" />
-        <path
-          v-for="{ part, placed } in parts"
-          :key="part.id"
-          :d="partPath(placed)"
-          :stroke-width="lineMm"
-          :data-part="part.id"
+      <svg
+        :viewBox="viewBox"
+        data-test="light-table"
+        :data-px-per-mm="pxPerMm"
+        role="img"
+        aria-label="The pattern at true size"
+      >
+        <g v-if="!isMeasuring" :transform="transform">
+          <circle :r="reachMm" class="light" />
+          <path
+            v-for="{ part, placed } in parts"
+            :key="part.id"
+            :d="partPath(placed)"
+            :stroke-width="lineMm"
+            :data-part="part.id"
+          />
+          <path
+            :d="`M${-reachMm + 3} 0h4M${reachMm - 3} 0h-4M0 ${-reachMm + 3}v4M0 ${reachMm - 3}v-4`"
+            stroke-width="0.2"
+          />
+        </g>
+        <g v-else>
+          <rect
+            :x="-CARD_MM.width / 2"
+            :y="-CARD_MM.height / 2"
+            :width="CARD_MM.width"
+            :height="CARD_MM.height"
+            rx="3.2"
+            class="card"
+          />
+          <path
+            :d="`M-50 40H50${Array.from({ length: 11 }, (_, i) => `M${-50 + i * 10} 37V40`).join('')}`"
+            class="card"
+          />
+        </g>
+      </svg>
+      <div v-if="!isLocked" class="tools" @pointerdown.stop>
+        <RouterLink :to="{ name: 'piece', params: { id, step: 'transfer' } }" class="back">‹ Transfer</RouterLink>
+        <template v-if="!isMeasuring">
+          <NButton size="small" @click="turn(-1)">Turn left</NButton>
+          <NButton size="small" @click="turn(1)">Turn right</NButton>
+          <NButton size="small" :type="mirrored ? 'primary' : 'default'" @click="mirrored = !mirrored">Mirror</NButton>
+          <NButton v-if="canFill" size="small" @click="toggleFullscreen">{{
+            isFullscreen ? 'Leave full screen' : 'Full screen'
+          }}</NButton>
+          <NButton size="small" type="primary" @click="lock">Lock</NButton>
+        </template>
+        <NumberField
+          v-else
+          label="Hold a bank card or a ruler to the screen; change this until they fit"
+          :value="settings.screenBarMm"
+          :min="40"
+          :max="250"
+          :step="0.5"
+          unit=""
+          @change="(mm) => (settings.screenBarMm = mm)"
         />
-        <path
-          :d="`M${-reachMm + 3} 0h4M${reachMm - 3} 0h-4M0 ${-reachMm + 3}v4M0 ${reachMm - 3}v-4`"
-          stroke-width="0.2"
-        />
-      </g>
-      <g v-else>
-        <rect
-          :x="-CARD_MM.width / 2"
-          :y="-CARD_MM.height / 2"
-          :width="CARD_MM.width"
-          :height="CARD_MM.height"
-          rx="3.2"
-          class="card"
-        />
-        <path
-          :d="`M-50 40H50${Array.from({ length: 11 }, (_, i) => `M${-50 + i * 10} 37V40`).join('')}`"
-          class="card"
-        />
-      </g>
-    </svg>
-    <div v-if="!isLocked" class="tools" @pointerdown.stop>
-      <RouterLink :to="{ name: 'piece', params: { id, step: 'transfer' } }" class="back">‹ Transfer</RouterLink>
-      <template v-if="!isMeasuring">
-        <NButton size="small" @click="turn(-1)">Turn left</NButton>
-        <NButton size="small" @click="turn(1)">Turn right</NButton>
-        <NButton size="small" :type="mirrored ? 'primary' : 'default'" @click="mirrored = !mirrored">Mirror</NButton>
-        <NButton v-if="canFill" size="small" @click="toggleFullscreen">{{
-          isFullscreen ? 'Leave full screen' : 'Full screen'
+        <NButton size="small" @click="isMeasuring = !isMeasuring">{{
+          isMeasuring ? 'It fits' : 'Measure the screen'
         }}</NButton>
-        <NButton size="small" type="primary" @click="lock">Lock</NButton>
-      </template>
-      <NumberField
-        v-else
-        label="Hold a bank card or a ruler to the screen; change this until they fit"
-        :value="settings.screenBarMm"
-        :min="40"
-        :max="250"
-        :step="0.5"
-        unit=""
-        @change="(mm) => (settings.screenBarMm = mm)"
-      />
-      <NButton size="small" @click="isMeasuring = !isMeasuring">{{
-        isMeasuring ? 'It fits' : 'Measure the screen'
-      }}</NButton>
-    </div>
-    <p v-if="!isLocked && !isMeasuring" class="hint">
-      A finger moves the pattern, two turn it; so do the arrow keys (half a millimetre, with Shift five) and [ ]. L
-      locks. Brighten the screen; press lightly.
-    </p>
-    <button
-      v-if="isLocked"
-      type="button"
-      class="hold"
-      @pointerdown="pressLong"
-      @pointerup="letGo"
-      @pointerleave="letGo"
-      @pointercancel="letGo"
-    >
-      <span v-if="held > 0" :style="{ width: `${held * 100}%` }"></span>
-      Press here long to unlock
-    </button>
-  </main>
+      </div>
+      <p v-if="!isLocked && !isMeasuring" class="hint">
+        A finger moves the pattern, two turn it; so do the arrow keys (half a millimetre, with Shift five) and [ ]. L
+        locks. Brighten the screen; press lightly.
+      </p>
+      <button
+        v-if="isLocked"
+        type="button"
+        class="hold"
+        @pointerdown="pressLong"
+        @pointerup="letGo"
+        @pointerleave="letGo"
+        @pointercancel="letGo"
+      >
+        <span v-if="held > 0" :style="{ width: `${held * 100}%` }"></span>
+        Press here long to unlock
+      </button>
+    </main>
+  </PieceToOpen>
 </template>
 
 <style scoped>
@@ -289,10 +275,5 @@ path {
   bottom: -4px;
   height: 3px;
   background: #cfc8b8;
-}
-.missing {
-  max-width: 560px;
-  margin: 12vh auto;
-  padding: 0 20px;
 }
 </style>

@@ -29,14 +29,25 @@ async function onBench(app: Application, ...expected: string[]): Promise<void> {
   );
 }
 
-it('until a piece is read, no other is shown under its address', async () => {
-  const app = await withPiece('moth');
-  expect((await app.field('Name of the piece')).value).toBe('moth');
-  await app.router.push('/piece/demo-kite/hoop');
-  expect(app.text()).toContain('Opening the piece…');
-  expect(app.all('[aria-label="Name of the piece"]')).toHaveLength(0);
-  await app.settle();
-  expect((await app.field('Name of the piece')).value).toBe('Kite');
+it.each(['/piece/demo-kite/hoop', '/hoop/demo-kite', '/light-table/demo-kite'])(
+  'until a piece is read, no other is shown under its address: %s',
+  async (path) => {
+    const app = await withPiece('moth');
+    await app.router.push(path);
+    expect(app.text()).toContain('Opening the piece…');
+    expect(app.text()).not.toContain('moth');
+    expect(app.all('[aria-label="Name of the piece"]')).toHaveLength(0);
+    await app.until(() => expect(app.opened.piece.name).toBe('Kite'));
+    await app.saysNot('body', 'Opening the piece…');
+  },
+);
+
+it('a piece that is not there is said to be so, with the way back', async () => {
+  const app = await Application.at('/');
+  await app.router.push('/hoop/gone');
+  await app.says('h1', 'This piece can’t be opened');
+  await app.press('Back to the bench');
+  await app.says('h1', 'Junctura');
 });
 
 describe('storage that does not do its part is told in a sentence of its own, and nothing is lost', () => {

@@ -17,14 +17,6 @@ export class Bench {
     await expect(this.tally).toContainText('Stitches');
   }
 
-  /** The thread box with invented examples laid in: a newcomer's is empty. */
-  async openBox(): Promise<void> {
-    await this.open('/threads');
-    await this.page.getByRole('button', { name: 'Lay in examples' }).click();
-    await expect(this.page.getByTestId('examples')).toBeVisible();
-    await expect.poll(() => this.revisionOf('thread-box')).toBeGreaterThan(0);
-  }
-
   async openPart(piece: string, part: string): Promise<void> {
     await this.open(`/piece/${piece}/stitches`);
     await expect(this.page.locator('.picture[data-painted]')).toBeVisible();
@@ -84,24 +76,6 @@ export class Bench {
     await select.selectOption({ label: label!.trim() });
   }
 
-  /** The revision of a document that the browser keeps, such as the thread box; 0 where it keeps none. */
-  async revisionOf(document: string): Promise<number> {
-    return this.page.evaluate(
-      (key) =>
-        new Promise<number>((resolve) => {
-          indexedDB.open('junctura').onsuccess = (opened) => {
-            const database = (opened.target as IDBOpenDBRequest).result;
-            const request = database.transaction('documents').objectStore('documents').get(key);
-            request.onsuccess = () => {
-              database.close();
-              resolve((request.result as { revision: number } | undefined)?.revision ?? 0);
-            };
-          };
-        }),
-      document,
-    );
-  }
-
   async saved(): Promise<void> {
     await expect(this.tally).toContainText('Kept in this browser');
   }
@@ -150,6 +124,7 @@ export const test = base.extend<Fixtures, { profiles: Profiles }>({
 });
 
 export { expect };
+export { svg } from '../web/src/testing/drawings.ts';
 
 /** Where a page stood when its test failed: its address, and what it shows, or that it no longer answers. */
 async function whereItStood(page: Page): Promise<string> {
@@ -157,8 +132,4 @@ async function whereItStood(page: Page): Promise<string> {
   const silence = new Promise<string>((resolve) => setTimeout(() => resolve('nothing: it does not answer'), 5000));
   const text = await Promise.race([shows.catch((error: unknown) => String(error)), silence]);
   return `${page.url()} shows ${text}`;
-}
-
-export function svg(body: string, attributes = 'width="60mm" height="60mm" viewBox="0 0 60 60"'): string {
-  return `<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${body}</svg>`;
 }

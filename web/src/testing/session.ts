@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
 import { mount, type DOMWrapper, type VueWrapper } from '@vue/test-utils';
 import { IDBFactory } from 'fake-indexeddb';
-import { createPinia, setActivePinia } from 'pinia';
+import { createPinia, disposePinia, setActivePinia, type Pinia } from 'pinia';
 import { expect, vi } from 'vitest';
 import { computed, type Component } from 'vue';
 import { createMemoryHistory, createRouter, type Router } from 'vue-router';
@@ -55,8 +55,9 @@ export class Session {
   /** What Vue warned of: a test that shows something expects nothing here. */
   readonly warnings: string[] = [];
 
-  /** What the session before showed, which is taken away when the next one begins. */
+  /** What the session before showed, and its stores: they go when the next one begins, and hear of nothing more. */
   private static shown: VueWrapper[] = [];
+  private static stores: Pinia | null = null;
 
   /**
    * @param router of the application; without one its addresses are known, and show nothing
@@ -67,6 +68,8 @@ export class Session {
     isNew = true,
   ) {
     for (const wrapper of Session.shown.splice(0)) wrapper.unmount();
+    if (Session.stores) disposePinia(Session.stores);
+    Session.stores = this.pinia;
     if (isNew) {
       globalThis.indexedDB = new IDBFactory();
       localStorage.clear();

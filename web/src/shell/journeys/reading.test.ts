@@ -72,3 +72,16 @@ it('the working drawing goes step by step, says what the needle does, and mirror
   await app.counts('tr', 2);
   expect(app.all('[data-test=knot-needle]')[0]!.textContent).not.toBe(inCotton);
 });
+
+it('a working drawing says what a knot needs, and plays to its end', async () => {
+  const app = await Application.at('/stitches/french');
+  const drawing = await app.find('[aria-label^="Working drawing"]');
+  drawing.focus();
+  await app.key('ArrowRight');
+  await app.says('.drawing', 'The needle comes up.');
+  await app.key('ArrowRight');
+  await app.says('.drawing', 'The thread is wound round the needle.');
+  await app.press('Play');
+  await app.find('button', 'body', 'Pause');
+  await app.find('button', 'body', 'Play');
+});

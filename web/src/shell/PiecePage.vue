@@ -2,7 +2,7 @@
 import { renamePiece } from '@junctura/core/piece';
 import { writeSvg } from '@junctura/core/drawing';
 import { pictureSvg } from '@junctura/core/paper';
-import { Redo2, Undo2, X } from '@lucide/vue';
+import { X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NAlert, NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
@@ -12,6 +12,7 @@ import SettingsMenu from '../session/SettingsMenu.vue';
 import TheTally from './TheTally.vue';
 import TheTape from './TheTape.vue';
 import MenuButton from '../ui/MenuButton.vue';
+import UndoButtons from '../ui/UndoButtons.vue';
 import { isTyping, useUndoKeys } from '../ui/useUndoKeys.ts';
 import type { Side } from '../picture/paintPicture.ts';
 import { fileName, saveFile } from '../keeping/files.ts';
@@ -166,24 +167,7 @@ function letBeGone(): void {
         />
         <TheTape :step="step" :piece-id="id" />
         <div class="actions">
-          <NButton
-            quaternary
-            size="small"
-            :disabled="!opened.undoLabel"
-            :title="opened.undoLabel ? `Undo: ${opened.undoLabel}` : 'Nothing to undo'"
-            aria-label="Undo"
-            @click="opened.undo"
-            ><Undo2 :size="19"
-          /></NButton>
-          <NButton
-            quaternary
-            size="small"
-            :disabled="!opened.redoLabel"
-            :title="opened.redoLabel ? `Do again: ${opened.redoLabel}` : 'Nothing to do again'"
-            aria-label="Do again"
-            @click="opened.redo"
-            ><Redo2 :size="19"
-          /></NButton>
+          <UndoButtons :of="opened" />
           <MenuButton :options="MENU" @select="menu">File</MenuButton>
           <SettingsMenu />
         </div>

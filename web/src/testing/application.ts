@@ -3,7 +3,7 @@ import { expect, vi } from 'vitest';
 import { createMemoryHistory } from 'vue-router';
 import App from '../shell/App.vue';
 import { makeRouter } from '../shell/router.ts';
-import { Session } from './session.ts';
+import { inOneLine, isCalled, Session } from './session.ts';
 
 /** A file that was handed to the person to save. */
 export interface SavedFile {
@@ -16,14 +16,6 @@ type Where = string | Element;
 
 /** Everything that is pressed. */
 const PRESSED = 'button, a, summary, label, [role=button], [role=tab], [role=checkbox], .n-dropdown-option-body';
-
-function inOneLine(text: string | null): string {
-  return (text ?? '').replace(/\s+/g, ' ').trim();
-}
-
-function isCalled(name: string | RegExp, said: string): boolean {
-  return typeof name === 'string' ? said === name : name.test(said);
-}
 
 /** What a person sees and hears of an element: its label where it has one, else its text. */
 function nameOf(element: Element): string {
@@ -122,7 +114,9 @@ export class Application extends Session {
 
   /** What the page, or a part of it, says. */
   text(of: Where = 'body'): string {
-    return (typeof of === 'string' ? this.all(of) : [of]).map((element) => inOneLine(element.textContent)).join(' | ');
+    return this.partsOf(of)
+      .map((element) => inOneLine(element.textContent))
+      .join(' | ');
   }
 
   async says(selector: string, text: string | RegExp): Promise<void> {
@@ -157,7 +151,8 @@ export class Application extends Session {
     await this.click(pressed, modifiers);
   }
 
-  async click(element: Element, modifiers: MouseEventInit = {}): Promise<void> {
+  async click(where: Where, modifiers: MouseEventInit = {}): Promise<void> {
+    const element = typeof where === 'string' ? await this.find(where) : where;
     // A label that holds its control is pressed through it, once.
     const target = element instanceof HTMLLabelElement ? (element.control ?? element) : element;
     target.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true, ...modifiers }));

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { readFile } from 'node:fs/promises';
 import { basename, join } from 'node:path';
+import type { Piece } from '@junctura/core/piece';
 import { mount, type DOMWrapper, type VueWrapper } from '@vue/test-utils';
 import { IDBFactory } from 'fake-indexeddb';
 import { createPinia, disposePinia, setActivePinia, type Pinia } from 'pinia';
@@ -30,7 +31,11 @@ class WorkerHere extends FakeWorker {
   constructor() {
     const writer = new NewsWriter();
     super({
-      handlers: { ...handlers, plan: async (input) => writer.write(await workingsOf(input)) },
+      handlers: {
+        ...handlers,
+        // What a plan does not depend on is not sent to it, and not missed.
+        plan: async (input) => writer.write(await workingsOf({ ...input, piece: input.piece as Piece })),
+      },
     });
   }
 }
@@ -133,14 +138,23 @@ export class Session {
 }
 
 /** Text as it is read: with one space between words. */
+export function inOneLine(text: string): string {
+  return text.replace(/\s+/g, ' ').trim();
+}
+
 export function textOf(element: { text(): string } | undefined): string {
-  return element?.text().replace(/\s+/g, ' ') ?? '';
+  return inOneLine(element?.text() ?? '');
+}
+
+export function isCalled(name: string | RegExp, said: string): boolean {
+  return typeof name === 'string' ? said === name : name.test(said);
 }
 
 /** The button that says this, or is called this. */
 export function button(shown: VueWrapper, name: string | RegExp): DOMWrapper<Element> {
-  const isIt = (said: string): boolean => (typeof name === 'string' ? said === name : name.test(said));
-  const found = shown.findAll('button').find((one) => isIt(textOf(one)) || isIt(one.attributes('aria-label') ?? ''));
+  const found = shown
+    .findAll('button')
+    .find((one) => isCalled(name, textOf(one)) || isCalled(name, one.attributes('aria-label') ?? ''));
   if (!found) throw new Error(`There is no button “${name}” in: ${textOf(shown)}`);
   return found;
 }

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { metresOf } from '@junctura/core/materials';
 import { formatThread, plural } from '@junctura/core/measure';
-import { Redo2, Undo2 } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { saveFile } from '../../keeping/files.ts';
 import { NAlert, NButton } from 'naive-ui';
@@ -13,6 +12,7 @@ import BoxList from './BoxList.vue';
 import OwnCards from './OwnCards.vue';
 import TabRow from '../../ui/TabRow.vue';
 import MenuButton from '../../ui/MenuButton.vue';
+import UndoButtons from '../../ui/UndoButtons.vue';
 import SettingsMenu from '../../session/SettingsMenu.vue';
 import { useBoxFiles } from './useBoxFiles.ts';
 import { useBoxSearch } from './useBoxSearch.ts';
@@ -91,18 +91,7 @@ function exportDamaged(): void {
         {{ formatThread(total * 1000, settings.units) }}</span
       >
       <div class="actions">
-        <NButton
-          quaternary
-          size="small"
-          :disabled="!threads.undoLabel"
-          :title="threads.undoLabel ? `Undo: ${threads.undoLabel}` : 'Nothing to undo'"
-          aria-label="Undo"
-          @click="threads.undo"
-          ><Undo2 :size="19"
-        /></NButton>
-        <NButton quaternary size="small" :disabled="!threads.redoLabel" aria-label="Do again" @click="threads.redo"
-          ><Redo2 :size="19"
-        /></NButton>
+        <UndoButtons :of="threads" />
         <NButton
           size="small"
           type="primary"

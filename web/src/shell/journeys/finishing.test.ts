@@ -16,7 +16,7 @@ it('what the piece ends as is chosen and changed; figures and templates follow, 
   await app.undo();
   await app.until(() => expect(app.text(COST)).toBe(wide));
 
-  await app.click(await app.find('[data-test=end-ornament]'));
+  await app.click('[data-test=end-ornament]');
   await app.says(COST, 'Stuffed ornament');
   await app.choose('Shape', 'Heart', CARD);
   await app.says('[data-test=finish-materials]', /Filling\s*\d+(\.\d)? g/);
@@ -30,16 +30,16 @@ it('what the piece ends as is chosen and changed; figures and templates follow, 
 it('islands are asked about, then bridged; a card that is too small is refused with a way out', async () => {
   const app = await Application.at('/');
   await app.openDrawing('two.svg', svg('<circle cx="8" cy="30" r="6"/><circle cx="52" cy="30" r="6"/>'), 'Finish');
-  await app.click(await app.find('[data-test=end-patch]'));
+  await app.click('[data-test=end-patch]');
   await app.says(PROBLEMS, 'lies in 2 islands');
   await app.press('Join by a bridge', PROBLEMS);
   await app.counts(PROBLEMS, 0);
-  await app.click(await app.find('[data-test=end-card]'));
+  await app.click('[data-test=end-card]');
   await app.type('Card, folded, across', '40 mm', CARD);
   await app.says(PROBLEMS, 'smaller than the design');
   await app.press('Let the size be found', PROBLEMS);
   await app.counts(PROBLEMS, 0);
-  await app.click(await app.find('[data-test=end-framed]'));
+  await app.click('[data-test=end-framed]');
   await app.says(COST, 'Framed in its hoop');
 });
 
@@ -54,7 +54,7 @@ it('steps are ticked at the hoop and seen at the desk; the piece is ended, price
   await app.press('Steps', CARD);
   await app.says('[data-test=finish-progress]', /(^|\D)1 of \d+ steps done/);
   await app.type('A note to yourself', 'Blue next time', CARD);
-  await app.click(await app.find('[data-test=end-piece]'));
+  await app.click('[data-test=end-piece]');
   await app.says('[data-test=ended]', 'Finished on');
   await app.says('[data-test=ended-figures]', 'At the hoop');
   await app.says(CARD, 'Blue next time');

@@ -95,7 +95,7 @@ it('the whole bench goes into one file and comes back: put together, in its plac
   await addPiece(app, 'fern');
   await app.go('/');
   await app.press(/^Back up or restore/);
-  const saved = await app.savedBy(async () => app.click(await app.find('[data-test=save-backup]')));
+  const saved = await app.savedBy(async () => app.click('[data-test=save-backup]'));
   await app.says('[role=status]', 'Saved:');
   await app.press('Close', '[role=dialog]');
   // Since then: one is gone, one is another, one is new.
@@ -111,7 +111,7 @@ it('the whole bench goes into one file and comes back: put together, in its plac
     await app.hand(new File([saved.content], saved.name), () => app.press('Choose a backup…'));
     await app.says('[aria-label="Pieces in the backup"]', 'fern differs from here');
     await app.press(way, '[role=dialog]');
-    await app.click(await app.find('[data-test=restore]'));
+    await app.click('[data-test=restore]');
   };
   await restore(/^Put it together/);
   await app.says('[role=status]', 'put together');

@@ -60,7 +60,7 @@ it('a piece with nothing drawn says what comes here', async () => {
 
 it('at the hoop what was left for later comes later; needles that do not come back are missed', async () => {
   const app = await Application.at('/hoop/demo-kite');
-  const press = async (id: string): Promise<void> => app.click(await app.find(`[data-test=${id}]`));
+  const press = async (id: string): Promise<void> => app.click(`[data-test=${id}]`);
   await press('begin');
   const present = async (): Promise<string> => (await app.find('[data-test=present]')).textContent;
   const first = await present();
@@ -78,9 +78,9 @@ it('at the hoop what was left for later comes later; needles that do not come ba
 
 it('the desk sees what was done at the hoop, what is left, and each entry, which can be taken back', async () => {
   const app = await Application.at('/hoop/demo-kite');
-  await app.click(await app.find('[data-test=begin]'));
+  await app.click('[data-test=begin]');
   for (let i = 2; i <= 4; i++) {
-    await app.click(await app.find('[data-test=done]'));
+    await app.click('[data-test=done]');
     await app.says('[data-test=done]', `${i} of 20`);
   }
   // Keys and pedals do the same.

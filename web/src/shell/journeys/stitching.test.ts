@@ -31,7 +31,7 @@ it('a drawing becomes parts that can be worked, given to a group, and undone', a
   await app.until(() => expect(saying(app, 'Split stitch filling')).toBe(5));
 
   await app.pick('petal-0');
-  await app.click(await app.find('[data-test=for-all]'));
+  await app.click('[data-test=for-all]');
   await app.choose('Strands', '4', CARD);
   await app.type('Stitch length', '2.5', CARD);
   await app.press(/All parts/, CARD);
@@ -48,7 +48,7 @@ it('a drawing becomes parts that can be worked, given to a group, and undone', a
 it('one of a group differs on purpose, and follows again', async () => {
   const app = await Application.at('/piece/demo-rock-pool/stitches');
   await app.pick('Tentacle 3');
-  await app.click(await app.find('[data-test=differs]'));
+  await app.click('[data-test=differs]');
   await app.says(CARD, 'Differs from its group on purpose');
   await app.press(/All parts/, CARD);
   await app.pick('Tentacle 5');
@@ -57,7 +57,7 @@ it('one of a group differs on purpose, and follows again', async () => {
   await app.until(() => expect(saying(app, 'Bullion knot, 3 strands')).toBe(14));
   expect(saying(app, 'Bullion knot, 2 strands')).toBe(1);
   await app.pick('Tentacle 3');
-  await app.click(await app.find('[data-test=differs]'));
+  await app.click('[data-test=differs]');
   await app.saysNot(CARD, 'on purpose');
 });
 
@@ -67,13 +67,13 @@ it('layers are added where they are worked, moved, coloured and removed, and are
   const names = (): string[] => app.all(`${CARD} .name strong`).map((name) => name.textContent);
   expect(names()).toHaveLength(1);
   for (const layer of ['Padding underneath', 'Firm edge', 'Outline', 'Vein', 'Single highlights']) {
-    await app.click(await app.find('[data-test=add-layer]'));
+    await app.click('[data-test=add-layer]');
     await app.press(new RegExp(`^${layer}`));
     await app.says(TALLY, `Add: ${layer.toLowerCase()}`);
   }
   await app.until(() => expect(names()).toEqual(['Highlights', 'Vein', 'Outline', 'Filling', 'Firm edge', 'Padding']));
 
-  await app.click(await app.find('[data-test=layer-outline]'));
+  await app.click('[data-test=layer-outline]');
   await app.choose('Colour of this layer', 'Wet slate', CARD);
   await app.says(TALLY, 'Change a layer’s colour');
   await app.planned();
@@ -95,10 +95,10 @@ it('an outline runs on one side and is set in from the edge, each by an edit of 
   const app = await Application.at('/');
   await app.openDrawing('disc.svg', svg('<circle id="Disc" cx="20" cy="20" r="18" fill="#a33"/>'), 'Stitches');
   await app.pick('Disc');
-  await app.click(await app.find('[data-test=add-layer]'));
+  await app.click('[data-test=add-layer]');
   await app.press(/^Outline, over the edge/);
   await app.says(TALLY, 'Add: outline');
-  await app.click(await app.find('[data-test=layer-outline]'));
+  await app.click('[data-test=layer-outline]');
   await app.planned();
   const count = (): number => Number(app.figure('Stitches').replace(',', ''));
   const whole = count();
@@ -121,7 +121,7 @@ it('an area is worked in several shades of one family, each with a thread of its
       )
       .map((list) => (list as HTMLSelectElement).selectedOptions[0]!.text);
   for (const count of [2, 3]) {
-    await app.click(await app.find('[data-test=add-shade]'));
+    await app.click('[data-test=add-shade]');
     await app.until(() => expect(shades()).toHaveLength(count));
   }
   expect(new Set(shades()).size).toBe(3);
@@ -144,7 +144,7 @@ it('a line is turned round, or only marked; several parts are worked at once', a
   await app.pick('Tail');
   const line = (): string => JSON.stringify(app.opened.piece.drawing.parts.find(({ name }) => name === 'Tail')!);
   const before = line();
-  await app.click(await app.find('[data-test=turn-round]'));
+  await app.click('[data-test=turn-round]');
   await app.says(TALLY, 'Turn');
   expect(line()).not.toBe(before);
   const stitches = app.figure('Stitches');

@@ -54,7 +54,7 @@ it('what lies in the workbasket is not asked for: its hoop is yours', async () =
   await app.press('Workbasket');
   await app.find('h2', 'body', 'Nothing in the basket yet');
   await app.type('Size', '100 mm', CARD);
-  await app.click(await app.find('[data-test=put-in]'));
+  await app.click('[data-test=put-in]');
   await app.says('[data-test=basket]', '10 cm, round');
   await app.until(async () => expect(await app.revisionOf('thread-box')).toBeGreaterThan(0));
   await app.go('/piece/demo-kite/thread');

@@ -1,7 +1,7 @@
 import { colourPairs, mendPair, Planner, remediesFor, varyPalette, type Workings } from '@junctura/core/advice';
 import { finishPlan } from '@junctura/core/finish';
 import { findPositions } from '@junctura/core/order';
-import { applyEdit, planInput, type Piece, type PlanInput } from '@junctura/core/piece';
+import { applyEdit, planInput, type Piece } from '@junctura/core/piece';
 import { proposalsFor } from '@junctura/core/propose';
 import { drawNeeds, orderWays, savings, willReach, type OrderWay, type Reach } from '@junctura/core/thread';
 import { spreadOf, type OwnFactors } from '@junctura/core/work';
@@ -33,15 +33,9 @@ export async function plan(
 }
 
 /** The workings of a piece; what was planned of it before is not planned anew. */
-export async function workingsOf({
-  piece,
-  factors,
-}: {
-  readonly piece: Piece | PlanInput;
-  readonly factors: OwnFactors;
-}): Promise<Workings> {
+export async function workingsOf({ piece, factors }: { piece: Piece; factors: OwnFactors }): Promise<Workings> {
   await learnWhatIsPainted(piece);
-  return planner.plan('name' in piece ? planInput(piece) : piece, factors);
+  return planner.plan(planInput(piece), factors);
 }
 
 export async function remedies(

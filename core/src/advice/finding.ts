@@ -78,7 +78,7 @@ export interface FiguresOf {
   };
   'blend-strands': { readonly colour: string; readonly a: string; readonly strands: number };
   'may-run': { readonly colours: string };
-  confusable: { readonly a: string; readonly b: string; readonly kind: string; readonly pairs: number };
+  confusable: { readonly a: string; readonly b: string; readonly kind: 'red' | 'blue'; readonly pairs: number };
   'runs-out': {
     readonly colour: string;
     readonly ownedM: number;
@@ -104,6 +104,9 @@ export interface FiguresOf {
   'hoop-left': { readonly since: string; readonly mostDays: number; readonly cloth: string };
   'not-read': { readonly note: string };
 }
+
+/** The id of the other part where it is the part itself. */
+export const OWN = '';
 
 export type FindingId = keyof FiguresOf;
 
@@ -134,13 +137,10 @@ export interface PartCase {
   readonly planned: PlannedPart;
 }
 
-/** What a kind of finding is: where it is looked at, how bad it is, what is said of it. */
+/** What a kind of finding is: where it is looked at, and how bad it is. Its sentences stand in `words.ts`. */
 export interface FindingKind<Id extends FindingId> {
   readonly step: FindingStep;
   readonly severity: Severity | ((figures: FiguresOf[Id]) => Severity);
-  readonly say: (figures: FiguresOf[Id]) => string;
-  /** Why it matters. */
-  readonly why: string;
 }
 
 export type FindingKinds = { readonly [Id in FindingId]: FindingKind<Id> };

@@ -1,8 +1,9 @@
 import type { Piece } from '../piece/index.ts';
 import type { Finding, FindingKind, FindingId, FindingStep, Severity } from './finding.ts';
 import { FINDINGS } from './findings/index.ts';
+import { FINDING_WORDS, type FindingWords } from './words.ts';
 
-/** The kind of a finding. What the one says of itself fits the other: both are known by the same id. */
+/** The kind of a finding. Both are known by the same id. */
 function kindOf(finding: Finding): FindingKind<FindingId> {
   return FINDINGS[finding.id] as unknown as FindingKind<FindingId>;
 }
@@ -12,14 +13,23 @@ export function severityOf(finding: Finding): Severity {
   return typeof severity === 'function' ? severity(finding.figures) : severity;
 }
 
-/** The sentence of a finding. */
-export function sayFinding(finding: Finding): string {
-  return kindOf(finding).say(finding.figures);
+/** What is said of a finding: both are known by the same id. */
+function wordsOf(finding: Finding): FindingWords<FindingId> {
+  return FINDING_WORDS[finding.id] as unknown as FindingWords<FindingId>;
+}
+
+/**
+ * The sentence of a finding.
+ * @param part the name of the part that it is about; empty where it is about the whole piece
+ */
+export function sayFinding(finding: Finding, part: string): string {
+  return wordsOf(finding).say(finding.figures, part);
 }
 
 /** Why a finding matters. */
 export function whyOf(finding: Finding): string {
-  return kindOf(finding).why;
+  const { why } = wordsOf(finding);
+  return typeof why === 'function' ? why(finding.figures) : why;
 }
 
 /** The step at which a finding is best looked at. */

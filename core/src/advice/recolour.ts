@@ -67,10 +67,10 @@ const TURNS: readonly { readonly name: string; readonly hueDeg: number; readonly
   { name: 'Cooler', hueDeg: 25, chroma: 1 },
   { name: 'Quieter', hueDeg: 0, chroma: 0.55 },
   { name: 'Brighter', hueDeg: 0, chroma: 1.35 },
-  { name: 'Turned a quarter', hueDeg: 90, chroma: 1 },
+  { name: 'Hues a quarter of the wheel round', hueDeg: 90, chroma: 1 },
   { name: 'Opposite', hueDeg: 180, chroma: 1 },
-  { name: 'Turned a quarter back', hueDeg: -90, chroma: 1 },
-  { name: 'A third round', hueDeg: 120, chroma: 1 },
+  { name: 'Hues a quarter round the other way', hueDeg: -90, chroma: 1 },
+  { name: 'Hues a third of the wheel round', hueDeg: 120, chroma: 1 },
 ];
 /** Pairs that are mended before a palette is given up. */
 const MOST_MENDED = 24;

@@ -25,8 +25,8 @@ export function whiteBalanced(hexes: readonly string[], { seen, truly }: Referen
   if (l < READABLE_L.least || l > READABLE_L.most) {
     return failure(
       l < READABLE_L.least
-        ? 'The reference is almost black in the photograph: mark the grey or white card itself.'
-        : 'The reference is burnt out to white in the photograph: take it with less light, or mark a grey card.',
+        ? 'The reference is almost black in the photograph: press on the grey or white card itself.'
+        : 'The reference is overexposed in the photograph: use less light, or press on a grey card instead.',
     );
   }
   const [from, to] = [toLinear(seen)!, toLinear(truly)!];

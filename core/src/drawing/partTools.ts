@@ -17,6 +17,7 @@ import {
 } from '../geometry/index.ts';
 import { editOf, type Edit, type Part, type Piece, freeId } from '../piece/index.ts';
 import { placementMatrix } from './placedShape.ts';
+import * as say from './words.ts';
 
 /** Curves that must be flattened to be cut or joined keep within this on the drawing, mm. */
 const FLAT_MM = 0.01;
@@ -102,7 +103,7 @@ export function joinParts(piece: Piece, partIds: readonly string[]): Edit | null
     first.kind === 'area'
       ? areaPath(unite(picked.flatMap(regionOf), 'nonzero'))
       : picked.map((part) => part.path).join('');
-  return replaced(piece, `Join ${picked.length} parts`, new Set(picked.map(({ id }) => id)), [
+  return replaced(piece, say.joinParts(picked.length), new Set(picked.map(({ id }) => id)), [
     reshaped(first, first.kind, path),
   ]);
 }
@@ -132,7 +133,7 @@ export function lineToArea(piece: Piece, partIds: readonly string[]): Edit | nul
 /** Leaves out of a part’s path what wobbles by less than a tolerance. */
 export function simplifyParts(piece: Piece, partIds: readonly string[], toleranceMm: number): Edit | null {
   const onDrawing = toleranceMm / piece.placement.scale;
-  return eachPart(piece, partIds, `Simplify within ${toleranceMm} mm`, (part) => {
+  return eachPart(piece, partIds, say.simplifyWithin(toleranceMm), (part) => {
     if (part.kind === 'spot') return null;
     const lines = flattenPath(part.path, Math.min(FLAT_MM, onDrawing / 4)).map((run) => simplifyLine(run, onDrawing));
     const kept = lines.filter((line) => polylineLength(line) > LEAST_LENGTH_MM / 10);
@@ -167,7 +168,7 @@ export function nudgeParts(piece: Piece, partIds: readonly string[], dxMm: numbe
 
 /** Turns lines round: they begin where they ended, and what stands on one side of them stands on the other. */
 export function turnRound(piece: Piece, partIds: readonly string[]): Edit | null {
-  return eachPart(piece, partIds, 'Turn the line round', (part) =>
+  return eachPart(piece, partIds, 'Reverse the line', (part) =>
     part.kind === 'line' ? { ...part, path: reversedPath(part.path) } : null,
   );
 }

@@ -10,18 +10,7 @@ import { DrawingFault, readViewBox, SvgWalker, type Told } from './svg/walk.ts';
 import { readXmlTree, type SvgElement } from './svg/xmlTree.ts';
 import { partsOf } from './svgParts.ts';
 import { IDENTITY, type Matrix } from '../geometry/index.ts';
-
-const TELL: Readonly<Record<string, (n: number) => string>> = {
-  text: (n) => `${plural(n, 'text was', 'texts were')} left out: turn lettering into paths before saving the drawing.`,
-  image: (n) => `${plural(n, 'picture was', 'pictures were')} left out: only outlines become parts.`,
-  mask: (n) => `${plural(n, 'mask was', 'masks were')} ignored: what it hid is drawn in full.`,
-  filter: (n) => `${plural(n, 'filter effect was', 'filter effects were')} ignored.`,
-  gradient: (n) => `${plural(n, 'gradient was', 'gradients were')} taken as one colour, the mean of its stops.`,
-  pattern: (n) => `${plural(n, 'pattern was', 'patterns were')} taken as plain grey.`,
-  marker: (n) => `Arrowheads or markers on ${plural(n, 'line were', 'lines were')} left out.`,
-  hidden: (n) => `${plural(n, 'hidden shape or layer was', 'hidden shapes or layers were')} left out.`,
-  'embedded page': (n) => `${plural(n, 'embedded page was', 'embedded pages were')} left out.`,
-};
+import * as say from './words.ts';
 
 /**
  * Reads an SVG drawing into a new piece: parts in mm from back to front, its colours, what could not be read.
@@ -40,12 +29,12 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
     walker.walk(matrix, viewport);
     const { parts, palette } = partsOf(walker.shapes);
     if (parts.length > MAX_PARTS) {
-      return failure(`The drawing has ${parts.length} parts; up to ${MAX_PARTS} are read. Simplify it first.`);
+      return failure(say.tooManyParts(parts.length, MAX_PARTS));
     }
     const notes = notesOf(walker.told);
     if (parts.length === 0) {
       return failure(
-        `The drawing has nothing in it to stitch. ${notes[0] ?? 'Draw areas or lines with a fill or a stroke.'}`,
+        say.nothingToStitch(notes[0] ?? 'Draw areas or lines with a fill or a stroke.'),
       );
     }
     const blank = emptyPiece(id, shortened(name, 200));
@@ -113,7 +102,7 @@ function rootFrame(root: SvgElement): { matrix: Matrix; unitMm: number; viewport
   const { width, height, preserveAspectRatio } = root.attributes;
   for (const [key, text] of Object.entries({ width, height })) {
     if ((readSvgLength(text)?.value ?? 1) <= 0) {
-      throw new DrawingFault(`Line ${root.line}: the drawing’s ${key} is ${text}; expected a size above zero.`);
+      throw new DrawingFault(say.noSize(root.line, key, String(text)));
     }
   }
   const box = readViewBox(root);
@@ -139,9 +128,5 @@ function rootFrame(root: SvgElement): { matrix: Matrix; unitMm: number; viewport
 }
 
 function notesOf(told: Told): string[] {
-  return [...told].map(([what, count]) => TELL[what]!(count));
-}
-
-function plural(n: number, one: string, many: string): string {
-  return n === 1 ? `1 ${one}` : `${n} ${many}`;
+  return [...told].map(([what, count]) => say.LEFT_OUT[what]!(count));
 }

@@ -55,7 +55,7 @@ export function reimport(piece: Piece, fresh: Piece): Reimport {
     taken.add(id);
     return { ...part, id, colour: colourFor(part), group: null };
   });
-  const edit = editOf(piece, 'Bring in the changed drawing', [
+  const edit = editOf(piece, 'Update the drawing', [
     [['palette'], palette],
     [['drawing', 'parts'], parts],
     [['drawing', 'source'], fresh.drawing.source],

@@ -14,6 +14,7 @@ import {
 import { flattenPath } from '../geometry/index.ts';
 import { newColour, newPart, type PaletteColour, type Part } from '../piece/index.ts';
 import type { ClipShape, DrawnShape } from './svg/walk.ts';
+import * as say from './words.ts';
 
 /** Curves that must be flattened for cutting keep within this, mm on the drawing. */
 const CUT_TOLERANCE_MM = 0.01;
@@ -55,7 +56,7 @@ export function partsOf(
     const name = shortened(shape.label ?? (shape.id === null ? plain : shape.id), 200);
     const part = newPart({
       id: uniqueId(isOutline ? `${base}-outline` : base),
-      name: isOutline ? `${name}, outline` : name,
+      name: isOutline ? say.outlineOf(name) : name,
       kind,
       path,
       colour: colourOf(hex),

@@ -3,6 +3,7 @@ import { removalActs, runningColours, threadsOf, type RemovalAct } from '../tran
 import { stepsAfterStitching } from './afterStitching.ts';
 import { CAUTIONS, type FinishContext } from './context.ts';
 import type { FinishProblem, FinishStep } from './kinds.ts';
+import * as say from './words.ts';
 
 /** Pins of a damp stretch stand so far apart, and so far outside the work, mm. */
 const PINS_MM = 20;
@@ -29,9 +30,9 @@ export function weakestWash({ cloth, plan }: FinishContext): Cloth['wash'] {
 }
 
 const WASHING = {
-  hot: 'Wash warm with a mild soap, press from behind.',
-  cool: 'Wash cool by hand with a mild soap, dry flat, press from behind no more than warm.',
-  no: 'Never wash: the cloth, backing or thread does not bear it. Brush or air it.',
+  hot: 'Wash warm with mild soap; iron on the back.',
+  cool: 'Hand-wash cool with mild soap, dry flat; iron on the back, warm at most.',
+  no: 'Do not wash: the cloth, backing or thread can’t take it. Brush it or air it.',
 } as const;
 
 /** How the finished thing is cared for, at what its weakest part bears. */
@@ -55,21 +56,21 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
     problems.push({
       id: 'water-needed',
       stops: true,
-      text: `“${mark.name}” comes out in water, which this cloth or thread can’t take. Choose another way at Transfer.`,
+      text: say.markNeedsWater(mark.inSentence),
     });
   }
   const starts = plan.order.length;
   const steps: FinishStep[] = [
     {
       id: 'look-over',
-      text: 'Look it over in good light, front and back: what was marked “look again”, gaps, loose loops, places not stitched.',
+      text: 'Look it over in good light, front and back: places you marked to look at again, gaps, loose loops, bare spots.',
       amounts: { parts: plan.parts.length },
       seconds: 300 + 5 * plan.parts.length,
       caution: null,
     },
     {
       id: 'tails',
-      text: 'Weave every tail in under stitches behind and cut it off; none longer than 5 mm is left hanging.',
+      text: 'Weave every tail in under the stitches on the back and trim it; leave none hanging longer than 5 mm.',
       amounts: { tails: starts },
       seconds: 120 + 4 * starts,
       caution: CAUTIONS.scissors,
@@ -80,7 +81,7 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
     const { text, caution } = said.get(act)!;
     const warns =
       (act === 'wash' || act === 'rinse-warm' || act === 'rinse-cold') && runs.length > 0
-        ? `${caution ?? ''} These may run: ${[...new Set(runs.map(({ name }) => name))].join(', ')}.`.trim()
+        ? say.mayRun(caution, [...new Set(runs.map(({ name }) => name))])
         : caution;
     return { id: act, text, amounts: {}, seconds: 60 * MINUTES[act], caution: warns };
   };
@@ -106,14 +107,14 @@ function stretchSteps(context: FinishContext, isWet: boolean): FinishStep[] | nu
   return [
     {
       id: 'stretch',
-      text: `${isWet ? 'While it is damp, pin' : 'Dampen it and pin'} it out on a padded board, face up, over a true ${isRound ? 'circle' : 'rectangle'} 10 mm outside the work, the grain straight: ${pins} pins, one every ${PINS_MM} mm. Leave it until it is dry.`,
+      text: say.pinOut(isWet, isRound, pins, PINS_MM),
       amounts: { pins, pinsEveryMm: PINS_MM, roundMm },
       seconds: pins * SECONDS_A_PIN,
       caution: CAUTIONS.pins,
     },
     {
       id: 'pins-out',
-      text: `Take the pins out and count them: ${pins}.`,
+      text: say.pinsOut(pins),
       amounts: { pins },
       seconds: (pins * SECONDS_A_PIN) / 2,
       caution: null,

@@ -16,6 +16,7 @@ import type {
   TemplateLineKind,
 } from './kinds.ts';
 import { workedArea } from './outlines.ts';
+import * as say from './words.ts';
 
 /** What every end is planned from. */
 export interface FinishContext {
@@ -142,7 +143,7 @@ export function workEdge(
     seconds: quantities.seconds + loads * (SECONDS.thread + SECONDS.fastenOff),
     material: {
       id: 'edge-thread',
-      name: `${kind.name} for the edge`,
+      name: say.edgeThread(kind.name),
       quantity: wholeMm,
       unit: 'mm',
       sizeMm: null,
@@ -163,7 +164,7 @@ export function isFused({ finish, cloth }: FinishContext): boolean {
 export function fusingProblems(context: FinishContext): FinishProblem[] {
   const { finish, cloth } = context;
   if (finish.backing !== 'fusible' || isFused(context)) return [];
-  const text = `${cloth.name} bears ${cloth.iron === 'warm' ? 'only a warm' : 'no'} iron, which melts no web: the backing is sewn on instead.`;
+  const text = say.sewnInstead(cloth.inSentence, cloth.iron === 'warm');
   return [{ id: 'no-iron', stops: false, text }];
 }
 
@@ -208,12 +209,12 @@ export const TABLE: FinishLook['ground'] = { kind: 'table', cloth: null, colour:
 
 /** Cautions at their step. The maker's sheet and local rules come first everywhere. */
 export const CAUTIONS = {
-  iron: 'An iron burns, and so does its steam: keep hands clear, never leave it standing on. The maker’s instructions come first.',
-  glue: 'Glue only with a window open, away from flames and from skin. The sheet that comes with it comes first.',
+  iron: 'Irons and steam burn: keep your hands clear, and never leave the iron on unattended. Follow the maker’s instructions first.',
+  glue: 'Use glue only with a window open, away from flames and skin. Follow the maker’s sheet first.',
   scissors: 'Cut away from the other hand; close scissors and rippers before you lay them down.',
-  pins: 'Count pins and needles out and in again.',
+  pins: 'Count pins and needles out and back in.',
   blade:
-    'Cut card on a mat along a steel rule, with a sharp blade and the other hand out of its way; blades go back in their guard.',
+    'Cut card on a mat along a steel ruler, with a sharp blade and your other hand out of the way; put blades back in their guard.',
   children:
-    'Not for children under three: cords strangle, small parts come loose and are swallowed. Local rules for toys come first.',
+    'Not for children under three: cords can strangle, and small parts can come loose and be swallowed. Local rules for toys come first.',
 } as const;

@@ -37,7 +37,7 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors): FinishPla
       steps: [],
       materials: [],
       templates: [],
-      problems: [{ id: 'nothing-stitched', stops: true, text: 'Nothing is stitched yet: begin with a drawing.' }],
+      problems: [{ id: 'nothing-stitched', stops: true, text: 'There is nothing to finish yet: add a drawing first.' }],
       look: plainLook([], WALL),
       care: '',
       seconds: 0,

@@ -7,6 +7,8 @@ export type Weave = 'plain' | 'twill' | 'satin' | 'knit' | 'felt';
 export interface Cloth {
   readonly id: string;
   readonly name: string;
+  /** Its name within a sentence. */
+  readonly inSentence: string;
   /** The colour in which it is usually met. */
   readonly usualHex: string;
   readonly weightGsm: number;
@@ -27,6 +29,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'lawn',
     usualHex: '#f4f1ea',
     name: 'Cotton lawn',
+    inSentence: 'cotton lawn',
     weightGsm: 80,
     thicknessMm: 0.15,
     weave: 'plain',
@@ -40,6 +43,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'quilting-cotton',
     usualHex: '#f1ede4',
     name: 'Quilting cotton',
+    inSentence: 'quilting cotton',
     weightGsm: 140,
     thicknessMm: 0.28,
     weave: 'plain',
@@ -53,6 +57,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'calico',
     usualHex: '#e9dfc8',
     name: 'Calico',
+    inSentence: 'calico',
     weightGsm: 150,
     thicknessMm: 0.3,
     weave: 'plain',
@@ -66,6 +71,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'fine-linen',
     usualHex: '#ece5d6',
     name: 'Fine linen',
+    inSentence: 'fine linen',
     weightGsm: 150,
     thicknessMm: 0.3,
     weave: 'plain',
@@ -79,6 +85,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'heavy-linen',
     usualHex: '#d9cfb9',
     name: 'Heavy linen',
+    inSentence: 'heavy linen',
     weightGsm: 250,
     thicknessMm: 0.5,
     weave: 'plain',
@@ -92,6 +99,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'jean',
     usualHex: '#5d7699',
     name: 'Satin-faced jean',
+    inSentence: 'satin-faced jean',
     weightGsm: 260,
     thicknessMm: 0.45,
     weave: 'satin',
@@ -105,6 +113,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'denim',
     usualHex: '#3f5273',
     name: 'Denim',
+    inSentence: 'denim',
     weightGsm: 400,
     thicknessMm: 0.8,
     weave: 'twill',
@@ -118,6 +127,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'canvas',
     usualHex: '#e3d8bf',
     name: 'Bag canvas',
+    inSentence: 'bag canvas',
     weightGsm: 340,
     thicknessMm: 0.7,
     weave: 'plain',
@@ -131,6 +141,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'jersey',
     usualHex: '#e6e4e0',
     name: 'Jersey',
+    inSentence: 'jersey',
     weightGsm: 180,
     thicknessMm: 0.5,
     weave: 'knit',
@@ -144,6 +155,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'felt',
     usualHex: '#cfc4b4',
     name: 'Wool felt',
+    inSentence: 'wool felt',
     weightGsm: 300,
     thicknessMm: 1.2,
     weave: 'felt',
@@ -157,6 +169,7 @@ export const CLOTHS: readonly Cloth[] = [
     id: 'silk',
     usualHex: '#f3ede0',
     name: 'Silk',
+    inSentence: 'silk',
     weightGsm: 60,
     thicknessMm: 0.12,
     weave: 'plain',

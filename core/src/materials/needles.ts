@@ -27,7 +27,7 @@ export const NEEDLE_NAMES: Record<NeedleFamily, string> = {
   'ball-point': 'ball-point',
   chenille: 'chenille',
   tapestry: 'blunt tapestry',
-  milliner: "milliner's",
+  milliner: 'milliner’s',
   darner: 'darner',
 };
 

@@ -6,6 +6,8 @@ export type ThreadTwist = 'floss' | 'plied' | 'wool';
 export interface ThreadKind {
   readonly id: string;
   readonly name: string;
+  /** Its name within a sentence. */
+  readonly inSentence: string;
   /** Strands that can be drawn apart; 1 where it is used as it comes. */
   readonly strands: number;
   /** Grams per kilometre of one strand. */
@@ -36,6 +38,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
   {
     id: 'stranded-cotton',
     name: 'Stranded cotton',
+    inSentence: 'stranded cotton',
     strands: 6,
     tex: 30,
     ...COTTON,
@@ -48,6 +51,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
   {
     id: 'pearl-12',
     name: 'Pearl cotton 12',
+    inSentence: 'pearl cotton 12',
     strands: 1,
     tex: 83,
     ...COTTON,
@@ -60,6 +64,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
   {
     id: 'pearl-8',
     name: 'Pearl cotton 8',
+    inSentence: 'pearl cotton 8',
     strands: 1,
     tex: 125,
     ...COTTON,
@@ -72,6 +77,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
   {
     id: 'pearl-5',
     name: 'Pearl cotton 5',
+    inSentence: 'pearl cotton 5',
     strands: 1,
     tex: 200,
     ...COTTON,
@@ -84,6 +90,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
   {
     id: 'pearl-3',
     name: 'Pearl cotton 3',
+    inSentence: 'pearl cotton 3',
     strands: 1,
     tex: 333,
     ...COTTON,
@@ -96,6 +103,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
   {
     id: 'matt-cotton',
     name: 'Fine matt cotton',
+    inSentence: 'fine matt cotton',
     strands: 1,
     tex: 60,
     ...COTTON,
@@ -108,6 +116,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
   {
     id: 'whitework-cotton',
     name: 'Heavy matt whitework cotton',
+    inSentence: 'heavy matt whitework cotton',
     strands: 1,
     tex: 400,
     ...COTTON,
@@ -120,6 +129,7 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
   {
     id: 'stranded-silk',
     name: 'Stranded silk',
+    inSentence: 'stranded silk',
     strands: 6,
     tex: 20,
     density: 1340,
@@ -130,8 +140,8 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     putUp: 'skein',
     wash: 'no',
   },
-  { id: 'crewel-wool', name: 'Crewel wool', strands: 3, tex: 75, ...WOOL, putUpM: 25, putUp: 'skein' },
-  { id: 'tapestry-wool', name: 'Tapestry wool', strands: 1, tex: 300, ...WOOL, putUpM: 8, putUp: 'skein' },
+  { id: 'crewel-wool', name: 'Crewel wool', inSentence: 'crewel wool', strands: 3, tex: 75, ...WOOL, putUpM: 25, putUp: 'skein' },
+  { id: 'tapestry-wool', name: 'Tapestry wool', inSentence: 'tapestry wool', strands: 1, tex: 300, ...WOOL, putUpM: 8, putUp: 'skein' },
 ];
 
 /** Twelve strands are six, folded through the needle. */

@@ -1,3 +1,5 @@
+import { formatNumber } from './numbers.ts';
+
 export const MM_PER_INCH = 25.4;
 const MM_PER_YARD = 914.4;
 
@@ -36,23 +38,23 @@ export function roundTo(value: number, decimals: number): number {
 export function formatLength(lengthMm: number, system: UnitSystem): string {
   if (system === 'inch') return `${inchFraction(lengthMm / MM_PER_INCH)} in`;
   const size = Math.abs(lengthMm);
-  if (size < 9.95) return `${roundTo(lengthMm, 1)} mm`;
-  if (size < 99.5) return `${Math.round(lengthMm)} mm`;
-  return `${roundTo(lengthMm / 10, 1)} cm`;
+  if (size < 9.95) return `${formatNumber(lengthMm, 1)} mm`;
+  if (size < 99.5) return `${formatNumber(lengthMm)} mm`;
+  return `${formatNumber(lengthMm / 10, 1)} cm`;
 }
 
 /** A fine size (a stitch, a thread, a line), always in millimetres: in hundredths below 2 mm, else in tenths. */
 export function formatFine(lengthMm: number): string {
-  return `${roundTo(lengthMm, Math.abs(lengthMm) < 2 ? 2 : 1)} mm`;
+  return `${formatNumber(lengthMm, Math.abs(lengthMm) < 2 ? 2 : 1)} mm`;
 }
 
 /** A length of thread: metres, or yards; short of a metre in centimetres or inches. */
 export function formatThread(lengthMm: number, system: UnitSystem): string {
   if (Math.abs(lengthMm) < 950) {
-    return system === 'inch' ? `${Math.round(lengthMm / MM_PER_INCH)} in` : `${Math.round(lengthMm / 10)} cm`;
+    return system === 'inch' ? `${formatNumber(lengthMm / MM_PER_INCH)} in` : `${formatNumber(lengthMm / 10)} cm`;
   }
   const [value, unit] = system === 'inch' ? [lengthMm / MM_PER_YARD, 'yd'] : [lengthMm / 1000, 'm'];
-  return `${roundTo(value, Math.abs(value) < 9.95 ? 1 : 0)} ${unit}`;
+  return `${formatNumber(value, Math.abs(value) < 9.95 ? 1 : 0)} ${unit}`;
 }
 
 function inchFraction(inches: number): string {

@@ -8,6 +8,6 @@ export { findPositions, worksOf, type HoopPosition } from './positions/findPosit
 export { orderPositions } from './positions/ordering.ts';
 export { outlinesFirst, RULE_IDS, type Rule, type RuleId } from './rules.ts';
 export { fixedAt, linesOf, standsAgainst, type StepLine } from './places.ts';
-export { becauseOf, type Because } from './ruleWords.ts';
+export { becauseOf, type Because } from './because.ts';
 export { needleName, needleOfStep, stepsOf, type Step } from './steps.ts';
 export { nameOfStep, stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';

@@ -1,4 +1,5 @@
 import type { Page, PageItem } from './sheets.ts';
+import * as say from './words.ts';
 
 export interface LabelWords {
   readonly name: string;
@@ -32,7 +33,7 @@ export function labelPage({ name, maker, care, made, price }: LabelWords): Page 
       text(CARD.x + 6, CARD.y + 13, name, 6, true),
       ...lines(CARD.x + 6, CARD.y + 22, wrapped(made, CARD.width - 12)),
       text(CARD.x + 6, CARD.y + 42, price, 6.4, true),
-      text(CARD.x + 6, CARD.y + CARD.height - 5, `${maker} · made by hand`, 3),
+      text(CARD.x + 6, CARD.y + CARD.height - 5, say.madeByHand(maker), 3),
     );
   }
   return { widthMm: WIDTH_MM, heightMm: HEIGHT_MM, items };

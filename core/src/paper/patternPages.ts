@@ -31,7 +31,7 @@ export interface PatternOptions {
  */
 export function patternPages(piece: Piece, plan: Plan, options: PatternOptions): Page[] {
   const { mirrored } = options;
-  const what = `true size${mirrored ? ' · MIRRORED, left and right exchanged: lay it face down' : ''}`;
+  const what = mirrored ? 'true size · MIRRORED, left and right swapped: lay it face down' : 'true size';
   return tiledPages(artwork(piece, plan, options), options, piece.name, what);
 }
 

@@ -1,6 +1,7 @@
 import { bundleDiameterMm, laidWidthMm, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { knotDiameterMm } from '../stitches/index.ts';
 import { SHEETS, type Page, type PageItem, type Sheet } from './sheets.ts';
+import * as say from './words.ts';
 
 /** What is practised on each line of the sampler, with its target. */
 export const PRACTICE = {
@@ -56,7 +57,7 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
   text(
     MARGIN_MM,
     y,
-    `1  Back stitch. Target: ${PRACTICE.lineMm / PRACTICE.stitchMm} stitches between the marks, all alike.`,
+    say.practiceBack(PRACTICE.lineMm / PRACTICE.stitchMm),
   );
   for (let k = 1; k <= 3; k++) {
     const at = y + 7 * k;
@@ -64,7 +65,7 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
     for (const x of [40, 40 + PRACTICE.lineMm]) line([MARGIN_MM + x, at - 2, MARGIN_MM + x, at + 2]);
   }
   y += 32;
-  text(MARGIN_MM, y, `2  Stem stitch. Target: the curve stays smooth, no stitch leaves the line by a thread's width.`);
+  text(MARGIN_MM, y, `2  Stem stitch. Target: a smooth curve; no stitch leaves the line by more than a thread’s width.`);
   line(
     Array.from({ length: 121 }, (_, i) => i).flatMap((i) => [
       MARGIN_MM + ((right - MARGIN_MM) * i) / 120,
@@ -76,7 +77,7 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
   text(
     MARGIN_MM,
     y,
-    `3  Satin, upright. Target: ten stitches measure ${satinMm.toFixed(1)} mm, no cloth between, edges straight.`,
+    say.practiceSatin(satinMm),
   );
   for (let k = 0; k < 3; k++) {
     const [x, size] = [MARGIN_MM + k * 34, [6, 10, 14][k]!];
@@ -86,14 +87,14 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
   text(
     MARGIN_MM,
     y,
-    '4  Discs: satin, long-and-short from the edge, knots packed. Target: a round edge, an even middle.',
+    '4  Discs: satin, long-and-short from the edge, packed knots. Target: a round edge, an even middle.',
   );
   for (let k = 0; k < 3; k++) arc(MARGIN_MM + 8 + k * 30, y + 14, [5, 8, 10][k]!, [5, 8, 10][k]!);
   y += 36;
   text(
     MARGIN_MM,
     y,
-    '5  A ring of petals. Target: the four at the compass points first, then two in each quarter, evenly.',
+    '5  A ring of petals. Target: the four at the quarter marks first, then two in each quarter, evenly spaced.',
   );
   const [cx, cy] = [MARGIN_MM + 26, y + 28];
   arc(cx, cy, 6, 6);
@@ -105,7 +106,7 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
   const bundleMm = bundleDiameterMm(threadKind(THREAD)!, PRACTICE.strands);
   const knotMm = knotDiameterMm(2, bundleMm, wrappingNeedle(threadKind('stranded-cotton')!, PRACTICE.strands).shaftMm);
   text(cx + 36, y + 8, '6  Knots on the crosses, two wraps.');
-  text(cx + 36, y + 13, `Target: all of one size, about ${knotMm.toFixed(1)} mm.`);
+  text(cx + 36, y + 13, say.practiceKnots(knotMm));
   for (let k = 0; k < 10; k++) {
     const [x, at] = [cx + 38 + (k % 5) * 8, y + 22 + Math.floor(k / 5) * 8];
     line([x - 1, at, x + 1, at]);
@@ -114,7 +115,7 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
   text(
     MARGIN_MM,
     sheet.heightMm - 10,
-    'Junctura. Needles are sharp: count them out and in. Rest your eyes and hands.',
+    'Junctura. Needles are sharp: count them out and back in. Rest your eyes and hands.',
     2.8,
   );
   return { widthMm: sheet.widthMm, heightMm: sheet.heightMm, items };

@@ -1,4 +1,5 @@
 import { failure, success, type Outcome } from '../measure/index.ts';
+import * as say from './words.ts';
 
 /** Paper, or a sheet of film, that people print on. */
 export interface Sheet {
@@ -37,17 +38,15 @@ const MOST_OFF = 0.12;
  */
 export function printerScale(acrossMm: number, downMm: number): Outcome<PrinterScale> {
   if (!Number.isFinite(acrossMm) || !Number.isFinite(downMm)) {
-    return failure('That cannot be right: type what the bars measure, in millimetres, such as 98.5.');
+    return failure('That can’t be right: enter what the bars measure in millimetres, for example 98.5.');
   }
   const scale = { across: acrossMm / BAR_MM, down: downMm / (BAR_MM / 2) };
-  for (const [name, share, wanted] of [
-    ['across', scale.across, BAR_MM],
-    ['down the page', scale.down, BAR_MM / 2],
+  for (const [tooFarOff, share, wanted] of [
+    [say.barAcross, scale.across, BAR_MM],
+    [say.barDown, scale.down, BAR_MM / 2],
   ] as const) {
     if (!(Math.abs(share - 1) <= MOST_OFF)) {
-      return failure(
-        `The bar ${name} is ${wanted} mm long in the file, so ${Math.round(share * wanted * 10) / 10} mm cannot be right: print at 100 %, not “fit to page”, and measure again in millimetres.`,
-      );
+      return failure(tooFarOff(wanted, share * wanted));
     }
   }
   return success(scale);

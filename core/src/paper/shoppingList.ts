@@ -22,10 +22,11 @@ import {
   type Needle,
 } from '../materials/index.ts';
 import { materialInWords, type FinishMaterial } from '../finish/index.ts';
-import { formatThread, roundTo, type UnitSystem } from '../measure/index.ts';
+import { formatLength, formatMoney, formatNumber, formatThread, plural, type UnitSystem } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { textPages } from './textPages.ts';
 import type { Page } from './sheets.ts';
+import * as say from './words.ts';
 
 /** One thing on a shopping list. */
 export interface ShoppingRow {
@@ -149,9 +150,9 @@ function goodsRow(
 /** How what finishing takes is bought, by how it is measured. */
 const BOUGHT_AS: Readonly<Record<FinishMaterial['unit'], string>> = {
   mm: 'length',
-  mm2: 'cut',
+  mm2: 'piece',
   g: 'bag',
-  pieces: 'cut',
+  pieces: 'piece',
 };
 
 /** What finishing takes besides the thread that is already on the list. */
@@ -178,7 +179,7 @@ function finishingThings(
 /** A shade by its range and code; a person's own card goes without its inner name. */
 function detailOf({ range, code }: ShadeRef, thread: string): string {
   const known = RANGES.find(({ id }) => id === range);
-  return [known?.name, code].filter(Boolean).join(' ') + `, ${threadKind(thread)!.name.toLowerCase()}`;
+  return say.shadeDetail(known?.name ?? null, code, threadKind(thread)!.inSentence);
 }
 
 /** Price, lot and days of so many skeins: all from one lot where one has enough. */
@@ -217,21 +218,21 @@ function otherThings(
     rows.push(goodsRow({ kind, name, detail, unit, hex }, isOwned ? 0 : 1, isOwned, id, shop));
   };
   const cloth = clothOf(piece.cloth.kind)!;
-  const cm = (mm: number): string => (units === 'inch' ? `${roundTo(mm / 25.4, 1)} in` : `${Math.ceil(mm / 10)} cm`);
+  const cm = (mm: number): string => (units === 'inch' ? `${formatNumber(mm / 25.4, 1)} in` : `${formatNumber(Math.ceil(mm / 10))} cm`);
   if (piece.hoop) {
     const needs = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
     const cut = `${cm(needs.clothAcrossMm)} × ${cm(needs.clothUprightMm)}`;
     const left = clothFor(basket, cloth.id, needs.clothAcrossMm, needs.clothUprightMm);
-    put(`cloth-${cloth.id}`, 'cloth', cloth.name, cut, 'cut', left !== null);
+    put(`cloth-${cloth.id}`, 'cloth', cloth.name, cut, 'piece', left !== null);
     const size =
       piece.hoop.shortMm === null
-        ? cm(piece.hoop.nominalMm)
-        : `${cm(piece.hoop.nominalMm)} × ${cm(piece.hoop.shortMm)}`;
+        ? formatLength(piece.hoop.nominalMm, units)
+        : `${formatLength(piece.hoop.nominalMm, units)} × ${formatLength(piece.hoop.shortMm, units)}`;
     put(
       `hoop-${piece.hoop.nominalMm}`,
       'hoop',
       'Hoop',
-      `${size}${piece.hoop.bound ? ', to be bound' : ''}`,
+      piece.hoop.bound ? say.boundHoop(size) : size,
       'hoop',
       ownsHoop(basket, piece.hoop),
     );
@@ -250,7 +251,7 @@ function otherThings(
   }
   const mark = markOf(piece.mark)!;
   put(`mark-${mark.id}`, 'mark', mark.name, 'to mark the cloth', 'piece', ownsMark(basket, mark.id));
-  if (cloth.stretches) put('backing', 'backing', 'Sewn-in backing', 'cloth that stretches wants it', 'cut', false);
+  if (cloth.stretches) put('backing', 'backing', 'Sewn-in backing', 'for cloth that stretches', 'piece', false);
   return rows;
 }
 
@@ -312,11 +313,11 @@ export function shoppingPages(piece: Piece, rows: readonly ShoppingRow[], coin: 
   const lines = rows
     .filter(({ toBuy }) => toBuy > 0)
     .map((row) => [
-      `${row.toBuy} ${row.unit}`,
+      plural(row.toBuy, row.unit),
       row.name,
       row.kind === 'thread' ? row.detail : row.needed,
-      [row.lot ? `lot ${row.lot}` : '', troubleWords(row)].filter(Boolean).join(', '),
-      row.price === null ? '' : `${row.price.toFixed(2)} ${coin}`,
+      [row.lot ? say.dyeLot(row.lot) : '', troubleWords(row)].filter(Boolean).join(', '),
+      row.price === null ? '' : formatMoney(row.price, coin),
     ]);
-  return textPages(`To buy for ${piece.name}`, [0, 26, 84, 140, 165], lines, { boxes: true });
+  return textPages(say.toBuyFor(piece.name), [0, 26, 84, 140, 165], lines, { boxes: true });
 }

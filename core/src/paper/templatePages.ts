@@ -1,6 +1,7 @@
 import type { Template, TemplateLineKind } from '../finish/index.ts';
 import type { PrinterScale, Page, Sheet } from './sheets.ts';
 import { HAIR_MM, tiledPages, type Ink } from './tiles.ts';
+import * as say from './words.ts';
 
 /** How each kind of line is drawn: told apart by its dashes and its weight, not by colour. */
 const DRAWN: Readonly<Record<TemplateLineKind, Omit<Ink, 'line'> & { readonly says: string }>> = {
@@ -34,8 +35,8 @@ export function templatePages(
     return tiledPages(
       { inks, labels: [] },
       options,
-      `${name}: ${template.name.toLowerCase()}`,
-      `true size · ${templateKey(template)}`,
+      say.templateTitle(name, template.name),
+      say.templateFooter(templateKey(template)),
     );
   });
 }

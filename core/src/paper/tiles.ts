@@ -1,5 +1,6 @@
 import { boxOf, clipToBox, type Box, type Polyline } from '../geometry/index.ts';
 import { BAR_MM, type Page, type PageItem, type PrinterScale, type Sheet } from './sheets.ts';
+import * as say from './words.ts';
 
 const MARGIN_MM = 10;
 /** Room at the foot for the bar to measure and the caption. */
@@ -60,7 +61,7 @@ export function tiledPages(
       const place =
         columns * rows === 1
           ? ''
-          : ` · page ${pages.length + 1} of ${columns * rows} (row ${row + 1}, column ${column + 1}): lay the crosses on one another`;
+          : say.tileNote(pages.length + 1, columns * rows, row + 1, column + 1);
       pages.push(drawPage(true_, tile, inks, labels, { columns, rows, column, row }, `${name} · ${what}${place}`));
     }
   }
@@ -135,7 +136,7 @@ function mapPage(sheet: Sheet, tiles: readonly Box[], inks: readonly Ink[], box:
       grey: 0.2,
     },
   ]);
-  const title = textItem(2 * MARGIN_MM, 2 * MARGIN_MM, `${name}: map of the ${tiles.length} pages. Not at true size.`);
+  const title = textItem(2 * MARGIN_MM, 2 * MARGIN_MM, say.tileMap(name, tiles.length));
   return { widthMm: sheet.widthMm, heightMm: sheet.heightMm, items: [title, ...small, ...frames] };
 }
 
@@ -255,7 +256,7 @@ function foot(sheet: Sheet, caption: string): PageItem[] {
     textItem(
       x,
       y + 4.4,
-      'This bar is 100 mm long, the one at the right edge 50 mm. Measure both before you trace; print at 100 %, not “fit to page”.',
+      'This bar is 100 mm long, and the one at the right edge 50 mm. Measure both before you trace; print at 100%, not “fit to page”.',
     ),
     textItem(x, y - 5, caption),
   ];

@@ -1,7 +1,6 @@
 import type { ShadeRef } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import type { Scrap } from './scrap.ts';
-import { plural } from '../measure/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { colourInShade, inShade, type WorkedIn } from './paletteCommands.ts';
 import { editOf, type Edit, type EditPath } from './edits.ts';
@@ -20,6 +19,7 @@ import {
   type Piece,
   type Placement,
 } from './schema.ts';
+import * as say from './words.ts';
 
 /** What a person can do to a piece. Each gives an edit, or null where nothing would change. */
 
@@ -48,7 +48,7 @@ export function setFinish(piece: Piece, finish: Partial<Piece['finish']>): Edit 
 }
 
 export function setMark(piece: Piece, mark: string): Edit | null {
-  return editOf(piece, 'Change the way of marking', [[['mark'], mark]]);
+  return editOf(piece, 'Change the transfer method', [[['mark'], mark]]);
 }
 
 /** Hoop and placement together, as choosing a hoop or a size changes both. */
@@ -70,7 +70,7 @@ export function setHoop(
 }
 
 export function setHidden(piece: Piece, hidden: Piece['drawing']['hidden']): Edit | null {
-  const label = hidden === 'cut' ? 'Cut hidden portions away' : 'Keep hidden portions';
+  const label = hidden === 'cut' ? 'Cut away hidden areas' : 'Keep hidden areas';
   return editOf(piece, label, [[['drawing', 'hidden'], hidden]]);
 }
 
@@ -113,7 +113,7 @@ export function keepColourway(piece: Piece, id: string, name: string): Edit | nu
   if (piece.colourways.length >= MOST_COLOURWAYS) return null;
   const shades = piece.palette.map(({ id: colour, shade, second }) => ({ colour, shade, second }));
   const kept: Colourway = { id, name, cloth: piece.cloth.colour, shades };
-  return editOf(piece, `Keep the colourway ${name}`, [[['colourways'], [...piece.colourways, kept]]]);
+  return editOf(piece, say.keepColourway(name), [[['colourways'], [...piece.colourways, kept]]]);
 }
 
 /** A piece in the shades and on the cloth of a colourway; what the colourway does not name stays. */
@@ -130,7 +130,7 @@ export function takeColourway(piece: Piece, id: string): Edit | null {
   const kept = piece.colourways.find((colourway) => colourway.id === id);
   if (!kept) return null;
   const { cloth, palette } = inColourway(piece, kept);
-  return editOf(piece, `Take the colourway ${kept.name}`, [
+  return editOf(piece, say.useColourway(kept.name), [
     [['cloth'], cloth],
     [['palette'], palette],
   ]);
@@ -138,7 +138,7 @@ export function takeColourway(piece: Piece, id: string): Edit | null {
 
 export function dropColourway(piece: Piece, id: string): Edit | null {
   const left = piece.colourways.filter((colourway) => colourway.id !== id);
-  return editOf(piece, 'Drop a colourway', [[['colourways'], left]]);
+  return editOf(piece, 'Remove a colourway', [[['colourways'], left]]);
 }
 
 /** Gives a part another name; an empty one keeps the old. */
@@ -158,7 +158,7 @@ export function workInShade(piece: Piece, partIds: readonly string[], shade: Sha
   const id = colourInShade(palette, shade);
   if (palette.length === piece.palette.length) return setPartColour(piece, partIds, id);
   const parts = piece.drawing.parts.map((part) => (partIds.includes(part.id) ? { ...part, colour: id } : part));
-  return editOf(piece, `Work in ${shade.name.toLowerCase()}`, [
+  return editOf(piece, say.useShade(shade.name), [
     [['palette'], palette],
     [['drawing', 'parts'], parts],
   ]);
@@ -184,7 +184,7 @@ function withinLimits(passes: Pass[] | null): Pass[] | null {
 
 /** Lets a part differ from its group, or follow it again. */
 export function setDiffers(piece: Piece, partIds: readonly string[], differs: boolean): Edit | null {
-  return editParts(piece, differs ? 'Let it differ from its group' : 'Follow its group again', partIds, { differs });
+  return editParts(piece, differs ? 'Take it out of its group' : 'Put it back in its group', partIds, { differs });
 }
 
 /** Strokes along which the stitches of parts lie; of more than a part can have, the newest. */
@@ -199,7 +199,7 @@ export function setGuides(
 
 /** The middle line of a part, or (null) as it is found. */
 export function setVein(piece: Piece, partIds: readonly string[], vein: Part['vein']): Edit | null {
-  return editParts(piece, vein === null ? 'Find the vein again' : 'Move the vein', partIds, { vein }, vein && 'vein');
+  return editParts(piece, vein === null ? 'Use the suggested vein' : 'Move the vein', partIds, { vein }, vein && 'vein');
 }
 
 /** The lines between the shades of a part. */
@@ -214,22 +214,22 @@ export function setBorders(
 
 /** Makes one group of parts, or (null) takes them out of theirs. */
 export function setGroup(piece: Piece, partIds: readonly string[], group: string | null): Edit | null {
-  return editParts(piece, group === null ? 'Take out of the group' : 'Make a group', partIds, { group });
+  return editParts(piece, group === null ? 'Ungroup' : 'Group them', partIds, { group });
 }
 
 /** Fills parts with thread (null), with a scrap of cloth, or takes them as printed on the cloth. What was chosen of their layers goes, as it was for something else. */
 export function setFilledWith(piece: Piece, partIds: readonly string[], filled: Scrap | 'print' | null): Edit | null {
   const label =
-    filled === null ? 'Fill it with thread' : filled === 'print' ? 'Take it as printed' : 'Lay a scrap of cloth on';
+    filled === null ? 'Fill it with thread' : filled === 'print' ? 'Leave as printed' : 'Lay on a scrap of cloth';
   const scrap = filled === 'print' ? null : filled;
   return editParts(piece, label, partIds, { scrap, printed: filled === 'print', passes: null });
 }
 
 const MARKED: Readonly<Record<Marking, string>> = {
-  guide: 'Only mark it',
-  cut: 'Cut along it',
-  sew: 'Sew along it',
-  fold: 'Fold along it',
+  guide: 'Mark it only',
+  cut: 'Mark as a cutting line',
+  sew: 'Mark as a sewing line',
+  fold: 'Mark as a folding line',
 };
 
 /** Takes lines as marked and not stitched, or (null) stitches them again. What was chosen of their layers goes. */
@@ -269,7 +269,7 @@ export function setUnderlay(piece: Piece, underlay: Piece['drawing']['underlay']
 
 export function removeParts(piece: Piece, partIds: readonly string[]): Edit | null {
   const parts = piece.drawing.parts.filter((part) => part.locked || !partIds.includes(part.id));
-  const label = partIds.length === 1 ? 'Remove a part' : `Remove ${partIds.length} parts`;
+  const label = partIds.length === 1 ? 'Remove a part' : say.removeParts(partIds.length);
   return editOf(piece, label, [[['drawing', 'parts'], parts]]);
 }
 
@@ -280,7 +280,7 @@ export function movePart(piece: Piece, partId: string, towards: 'front' | 'back'
   const to = from + (towards === 'front' ? 1 : -1);
   if (from < 0 || to < 0 || to >= parts.length) return null;
   [parts[from], parts[to]] = [parts[to]!, parts[from]!];
-  return editOf(piece, `Move towards the ${towards}`, [[['drawing', 'parts'], parts]]);
+  return editOf(piece, say.moveTowards(towards), [[['drawing', 'parts'], parts]]);
 }
 
 /** Puts a part at a place in the order from back to front. */
@@ -289,7 +289,7 @@ export function placePart(piece: Piece, partId: string, index: number): Edit | n
   if (!moved) return null;
   const others = piece.drawing.parts.filter((part) => part !== moved);
   const at = Math.min(others.length, Math.max(0, index));
-  return editOf(piece, 'Move in the order', [
+  return editOf(piece, 'Reorder', [
     [
       ['drawing', 'parts'],
       [...others.slice(0, at), moved, ...others.slice(at)],
@@ -299,7 +299,7 @@ export function placePart(piece: Piece, partId: string, index: number): Edit | n
 
 /** Accepts findings in one edit, with one word why. */
 export function acceptFindings(piece: Piece, accepted: Piece['accepted']): Edit | null {
-  const label = accepted.length === 1 ? 'Accept a finding' : `Accept ${plural(accepted.length, 'finding')}`;
+  const label = accepted.length === 1 ? 'Leave a check as it is' : say.leaveChecks(accepted.length);
   return editOf(piece, label, [[['accepted'], [...piece.accepted, ...accepted]]]);
 }
 
@@ -308,7 +308,7 @@ export function setStrokeWidth(piece: Piece, partIds: readonly string[], strokeM
   const lines = piece.drawing.parts.filter(({ id, kind }) => kind === 'line' && partIds.includes(id));
   return editParts(
     piece,
-    'Draw it in another width',
+    'Change the drawn width',
     lines.map(({ id }) => id),
     { strokeMm: Math.min(1000, Math.max(0, strokeMm)) },
   );

@@ -1,8 +1,9 @@
 import { z } from '../measure/index.ts';
+import { placeInWords } from './file.ts';
 import { colourSchema, MAX_PARTS, partSchema, pieceSchema, unsoundIn, type Piece } from './schema.ts';
 
 /**
- * What an edit made of a piece that could not be kept and read again, in words; null: nothing. Only what is not the same object as before is
+ * Where an edit made something of a piece that could not be kept and read again, in words; null: nowhere. Only what is not the same object as before is
  * looked at, so that it costs next to nothing.
  */
 export function editProblem(before: Piece, after: Piece): string | null {
@@ -16,13 +17,11 @@ export function editProblem(before: Piece, after: Piece): string | null {
       ? null
       : (unsoundIn(after).next().value ?? null));
   if (!issue) return null;
-  const at = issue.path.length > 0 ? ` (${z.core.toDotPath(issue.path)})` : '';
-  return `${issue.message}${at}`;
+  return placeInWords(issue.path);
 }
 
 interface Issue {
   readonly path: readonly PropertyKey[];
-  readonly message: string;
 }
 
 /** The first thing that is wrong in the fields that are another object than before. */
@@ -37,7 +36,7 @@ function issueIn<T extends object>(
     if (before[name] === after[name]) continue;
     const list = lists[key];
     const found = list ? list(after) : schema.safeParse(after[name]).error?.issues[0];
-    if (found) return { path: [key, ...found.path], message: found.message };
+    if (found) return { path: [key, ...found.path] };
   }
   return null;
 }
@@ -47,7 +46,7 @@ function listIssue<T>(item: z.ZodType, before: readonly T[], after: readonly T[]
   const known = new Set(before);
   for (const [i, value] of after.entries()) {
     const [found] = known.has(value) ? [] : (item.safeParse(value).error?.issues ?? []);
-    if (found) return { path: [i, ...found.path], message: found.message };
+    if (found) return { path: [i, ...found.path] };
   }
-  return after.length > MAX_PARTS ? { path: [], message: `more than ${MAX_PARTS} of them` } : null;
+  return after.length > MAX_PARTS ? { path: ['parts'] } : null;
 }

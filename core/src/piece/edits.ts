@@ -1,5 +1,6 @@
 import { failure, success, type Outcome } from '../measure/index.ts';
 import type { Piece } from './schema.ts';
+import * as say from './words.ts';
 
 export type EditPath = readonly (string | number)[];
 
@@ -36,7 +37,7 @@ export function applyEdit(piece: Piece, edit: Edit): Outcome<Piece> {
   let now: unknown = piece;
   for (const { path, before, after } of edit.steps) {
     if (!isSame(valueAt(now, path), before)) {
-      return failure(`“${edit.label}” does not fit the piece any more: ${path.join('.')} has changed.`);
+      return failure(say.noLongerFits(edit.label), path.join('.'));
     }
     now = withValue(now, path, after);
   }

@@ -2,6 +2,7 @@ import { failure, shortened, success, z, type Outcome } from '../measure/index.t
 import { migrate } from './migrations.ts';
 import { recordSchema, type PieceRecord } from './record.ts';
 import { PIECE_FORMAT, PIECE_VERSION, pieceSchema, type Piece } from './schema.ts';
+import * as say from './words.ts';
 
 /** A piece file is text of this many characters at the most. */
 export const MAX_PIECE_CHARACTERS = 24_000_000;
@@ -28,7 +29,7 @@ export function readPiece(text: string): Outcome<Piece> {
 export function readPieceFile(text: string): Outcome<PieceFile> {
   if (text.length > MAX_PIECE_CHARACTERS) {
     return failure(
-      `The file is too large: ${Math.round(text.length / 1e6)} million characters; up to 24 million are read.`,
+      say.fileTooLarge(text.length / 1e6),
     );
   }
   if (text.trim() === '') return failure('The file is empty.');
@@ -36,7 +37,7 @@ export function readPieceFile(text: string): Outcome<PieceFile> {
   try {
     data = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return failure(`The file is damaged or cut short: ${jsonFault(error, text)}.`);
+    return failure(jsonFault(error, text));
   }
   return checkPieceFile(data);
 }
@@ -45,16 +46,17 @@ export function readPieceFile(text: string): Outcome<PieceFile> {
 export function checkPieceFile(data: unknown): Outcome<PieceFile> {
   const { format, version } = (typeof data === 'object' && data !== null ? data : {}) as Record<string, unknown>;
   if (format !== PIECE_FORMAT) {
-    return failure(`This is not a Junctura piece: its “format” is ${describe(format)}, expected “${PIECE_FORMAT}”.`);
+    return failure('This file is not a Junctura piece.', `format is ${describe(format)}, expected “${PIECE_FORMAT}”`);
   }
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
     return failure(
-      `The piece has no sound version: “version” is ${describe(version)}, expected 1 to ${PIECE_VERSION}.`,
+      'This piece file doesn’t say which version wrote it, so it can’t be read.',
+      `version is ${describe(version)}, expected 1 to ${PIECE_VERSION}`,
     );
   }
   if (version > PIECE_VERSION) {
     return failure(
-      `The piece was saved by a later Junctura (version ${version}; this one reads up to ${PIECE_VERSION}). Update Junctura to open it.`,
+      say.laterVersion(version, PIECE_VERSION),
     );
   }
   const { record = [], ...rest } = migrate(data as Record<string, unknown>, version);
@@ -65,8 +67,18 @@ export function checkPieceFile(data: unknown): Outcome<PieceFile> {
     ...(noted.error?.issues ?? []).map((issue) => ({ ...issue, path: ['record', ...issue.path] })),
   ];
   const [issue] = issues;
-  const more = issues.length > 1 ? ` (and ${issues.length - 1} more)` : '';
-  return failure(`The piece file is wrong at ${pathText(issue!.path)}: ${plain(issue!.message)}${more}.`);
+  return failure(
+    say.damagedPiece(placeInWords(issue!.path), issues.length - 1),
+    `${pathText(issue!.path)}: ${plain(issue!.message)}`,
+  );
+}
+
+/** Where in a piece something is, as a person would say it. */
+export function placeInWords([key, inner, index]: readonly PropertyKey[]): string {
+  if (key === 'drawing' && inner === 'parts' && typeof index === 'number') return say.partOfDrawing(index + 1);
+  if (key === 'palette' && typeof inner === 'number') return say.colourOfPalette(inner + 1);
+  if (key === 'record' && typeof inner === 'number') return say.entryOfRecord(inner + 1);
+  return say.PLACES[String(key)] ?? 'its settings';
 }
 
 function pathText(path: readonly PropertyKey[]): string {
@@ -91,10 +103,10 @@ function jsonFault(error: unknown, text: string): string {
   const message = error instanceof Error ? error.message : '';
   const told = /position (\d+)/.exec(message)?.[1];
   const breaksOff = /end of JSON|unterminated/i.test(message) || Number(told) >= text.trimEnd().length;
-  if (breaksOff) return `it breaks off at line ${text.trimEnd().split('\n').length}`;
+  if (breaksOff) return say.breaksOff(text.trimEnd().split('\n').length);
   const quoted = /"(.+)"(?:\.\.\.)? is not valid JSON/s.exec(message)?.[1]?.replace(/^\.\.\./, '');
   const at = told === undefined ? text.indexOf(quoted ?? '\0') : Number(told);
-  return at < 0 ? 'it is not sound JSON' : `line ${text.slice(0, at).split('\n').length} is not sound JSON`;
+  return at < 0 ? 'The file is damaged: it is not valid JSON.' : say.notJson(text.slice(0, at).split('\n').length);
 }
 
 /** Checks what claims to be a piece, without a record of its own. */

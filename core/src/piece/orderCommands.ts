@@ -19,7 +19,7 @@ export function workBefore(piece: Piece, pairs: FixedOrder['pairs']): Edit | nul
         (isSameRef(old.before, before) && isSameRef(old.after, after)),
     );
   const kept = [...piece.order.pairs.filter((old) => !isContrary(old)), ...pairs];
-  return kept.length > MOST_FIXED ? null : setOrder(piece, 'Fix what comes before what', { pairs: kept });
+  return kept.length > MOST_FIXED ? null : setOrder(piece, 'Fix the order of two parts', { pairs: kept });
 }
 
 /** Begins with some parts, leaves them for last, or neither. */
@@ -28,7 +28,7 @@ export function workAtEnd(piece: Piece, partIds: readonly string[], end: 'first'
   const others = (ids: readonly string[]): string[] => ids.filter((id) => !chosen.has(id));
   const [first, last] = [others(piece.order.first), others(piece.order.last)];
   if (end) (end === 'first' ? first : last).push(...partIds);
-  const label = end === 'first' ? 'Begin with it' : end === 'last' ? 'Leave it for last' : 'Let its place be found';
+  const label = end === 'first' ? 'Work it first' : end === 'last' ? 'Leave it for last' : 'Let the planner place it';
   return setOrder(piece, label, { first, last });
 }
 
@@ -36,7 +36,7 @@ export function workAtEnd(piece: Piece, partIds: readonly string[], end: 'first'
 export function freeOrder(piece: Piece, partId?: string): Edit | null {
   const { pairs, first, last } = piece.order;
   const isKept = (id: string): boolean => partId !== undefined && id !== partId;
-  return setOrder(piece, 'Let the order be found', {
+  return setOrder(piece, 'Let the planner find the order', {
     pairs: pairs.filter(({ before, after }) => isKept(before.part) && isKept(after.part)),
     first: first.filter(isKept),
     last: last.filter(isKept),

@@ -2,6 +2,7 @@ import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
 import { editOf, type Edit } from './edits.ts';
 import { freeColourId } from './ids.ts';
 import { newColour, type PaletteColour, type Part, type Pass, type Piece } from './schema.ts';
+import * as say from './words.ts';
 
 /** What a colour is worked in: a shade, or two of them in one needle. */
 export interface WorkedIn {
@@ -32,7 +33,7 @@ export function colourInShade(palette: PaletteColour[], shade: ShadeRef): string
 export function gatherShades(
   piece: Piece,
   shades: readonly ShadeRef[],
-  label = 'Gather shades',
+  label = 'Add shades to the palette',
   given: ReadonlyMap<string, WorkedIn> = new Map(),
 ): Edit | null {
   const palette = piece.palette.map((colour) => {
@@ -50,7 +51,7 @@ export function dropColour(piece: Piece, id: string): Edit | null {
   if (isUsed) return null;
   const without = <T extends { readonly colour: string }>(shades: readonly T[]): T[] =>
     shades.filter(({ colour }) => colour !== id);
-  return editOf(piece, 'Take a colour out', [
+  return editOf(piece, 'Remove a colour', [
     [['palette'], piece.palette.filter((colour) => colour.id !== id)],
     [['colourways'], piece.colourways.map((way) => ({ ...way, shades: without(way.shades) }))],
   ]);
@@ -121,7 +122,7 @@ export function fromAnotherLot(piece: Piece, id: string, parts: ReadonlySet<stri
   const other = known ?? { ...colour, id: freeColourId(palette), lot };
   if (!known) palette.push(other);
   const turned = (own: string): string => (own === id ? other.id : own);
-  return editOf(piece, `From lot ${lot}`, [
+  return editOf(piece, say.fromLot(lot), [
     [['palette'], palette],
     [['drawing', 'parts'], piece.drawing.parts.map((part) => (isOfIt(part) ? recoloured(part, turned) : part))],
     [

@@ -17,6 +17,7 @@ import {
 import { paramsSchema, STITCH_IDS, stitchKind } from '../stitches/index.ts';
 import { scrapSchema } from './scrap.ts';
 import { finishSchema, USUAL_FINISH } from './finish.ts';
+import * as say from './words.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
 export const PIECE_VERSION = 12;
@@ -47,7 +48,7 @@ const pathData = z
 function pathProblem(data: string): string | null {
   if (/nan|infinity/i.test(data)) return 'a coordinate is not a number';
   try {
-    return farthestCoordinate(data) <= FARTHEST_MM ? null : 'a coordinate lies more than a kilometre out';
+    return farthestCoordinate(data) <= FARTHEST_MM ? null : 'a coordinate is more than a kilometre away';
   } catch (error) {
     return error instanceof Error ? error.message : 'not path data';
   }
@@ -85,7 +86,7 @@ const point = z.tuple([finite, finite]);
 function checkStrands(given: { readonly thread: string; readonly strands: number }, context: z.RefinementCtx): void {
   const kind = threadKind(given.thread);
   if (!kind || strandChoices(kind).includes(given.strands)) return;
-  const message = `${kind.name} is worked with ${strandChoices(kind).join(', ')} strands, not ${given.strands}`;
+  const message = say.strandsOf(kind.name, strandChoices(kind), given.strands);
   context.addIssue({ code: 'custom', path: ['strands'], message });
 }
 
@@ -336,7 +337,7 @@ export const pieceSchema = z
     order: fixedOrderSchema,
     calendar: calendarSchema,
     /** The way the drawing gets onto the cloth. */
-    mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such way of marking'),
+    mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such transfer method'),
     finish: finishSchema,
     accepted: z.array(acceptedSchema).max(5000),
   })
@@ -358,14 +359,14 @@ export function* unsoundIn({
   const seen = new Set<string>();
   for (const [i, part] of drawing.parts.entries()) {
     const path = ['drawing', 'parts', i];
-    if (!colours.has(part.colour)) yield { path: [...path, 'colour'], message: `the palette has no '${part.colour}'` };
+    if (!colours.has(part.colour)) yield { path: [...path, 'colour'], message: say.notInPalette(part.colour) };
     for (const [k, pass] of (part.passes ?? []).entries()) {
       for (const colour of [pass.colour, pass.second?.colour ?? null, ...pass.shades]) {
         if (colour === null || colours.has(colour)) continue;
-        yield { path: [...path, 'passes', k], message: `the palette has no '${colour}'` };
+        yield { path: [...path, 'passes', k], message: say.notInPalette(colour) };
       }
     }
-    if (seen.has(part.id)) yield { path: [...path, 'id'], message: `'${part.id}' is there twice` };
+    if (seen.has(part.id)) yield { path: [...path, 'id'], message: say.thereTwice(part.id) };
     seen.add(part.id);
   }
 }

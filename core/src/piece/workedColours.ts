@@ -2,6 +2,7 @@ import { mixed } from '../colour/index.ts';
 import { remembered } from '../measure/index.ts';
 import { nearestShade, type ShadeRef } from '../materials/index.ts';
 import type { PaletteColour } from './schema.ts';
+import * as say from './words.ts';
 
 /** What a colour is worked in: the shade that was chosen, or the one that it is nearest to; a second where two share the needle. */
 export function shadesOf({ hex, shade, second }: PaletteColour): { first: ShadeRef; second: ShadeRef | null } {
@@ -15,7 +16,7 @@ export const colourName = remembered(({ hex, shade, second }: PaletteColour): { 
   }
   if (shade) return { name: `${shade.name} (${shade.code})`, hex: shade.hex };
   const { item } = nearestShade(hex);
-  return { name: `near ${item.name} (${item.code})`, hex };
+  return { name: say.nearShade(item.name, item.code), hex };
 });
 
 /** A colour of a piece by its id. @throws where the palette has none of it: parts and passes name only colours that are there */

@@ -1,7 +1,7 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import { equalCircleMm } from '../geometry/index.ts';
 import { bundleDiameterMm, threadKind, wrappingNeedle } from '../materials/index.ts';
-import { formatFine } from '../measure/index.ts';
+import { formatFine, formatNumber } from '../measure/index.ts';
 import { knotDiameterMm } from '../stitches/index.ts';
 import { satinDirection } from './direction.ts';
 import type { Sense } from './drawingSense.ts';
@@ -21,6 +21,7 @@ import {
   type Proposal,
   type ProposalSettings,
 } from './treatment.ts';
+import * as say from './words.ts';
 
 /** What the ways to work an area are chosen by. */
 interface Case {
@@ -87,10 +88,10 @@ function satinFor(given: Case): Proposal {
   const spans = formatFine(spanMm);
   const why =
     spanMm < TREATMENT.shortestSatinMm
-      ? `Very short spans of ${spans}.`
+      ? say.veryShort(spans)
       : spanMm <= limitMm
-        ? `Spans stay within ${spans} at ${spanDeg}° (up to ${limitMm} mm hold ${useText(settings.use)}): smooth and bright.`
-        : `Bright and quick, but spans reach ${spans}, over the ${limitMm} mm that hold ${useText(settings.use)}.`;
+        ? say.satinHolds(spans, spanDeg, limitMm, useText(settings.use))
+        : say.satinTooLong(spans, limitMm, useText(settings.use));
   const satin = alone(layer('satin', strands, why, { angleDeg: spanDeg }));
   return spanMm >= TREATMENT.shortestSatinMm && spanMm <= limitMm ? withEdge(satin, given) : satin;
 }
@@ -99,13 +100,13 @@ function satinFor(given: Case): Proposal {
 function rowsFor({ form, strands, spanDeg }: Case): Proposal[] {
   const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm || form.branches;
   const rows = isLong
-    ? layer('split-fill', strands, 'Rows of split stitch along its middle: firm, flat, and true to the form.', {
+    ? layer('split-fill', strands, 'Rows of split stitch along its middle: firm and flat, following the shape.', {
         direction: 'along',
       })
     : layer('split-fill', strands, 'Even rows of split stitch: firmer and flatter.', {
         angleDeg: (spanDeg + 90) % 180,
       });
-  const cords = layer('stem-fill', strands, 'Rows of stem stitch along the form: ropy, and firm in use.', {
+  const cords = layer('stem-fill', strands, 'Rows of stem stitch following the shape: ropy, and firm in use.', {
     direction: isLong ? 'along' : 'outline',
   });
   return [alone(rows), alone(cords)];
@@ -122,7 +123,7 @@ function softFor({ placed, spanMm, isWorn, strands, form }: Case): Proposal[] {
 function longShort({ lengthMm, widthMm }: Form, wide: string, more: Partial<SettledPass> = {}): Proposal {
   const isLong = lengthMm >= TREATMENT.longForm * widthMm;
   const way = more.direction ?? (isLong ? 'along' : 'straight');
-  const why = `Wide enough (${wide}) for soft rows without a line between, ${way === 'along' ? 'along its middle' : way === 'radial' ? 'towards the middle of the flower' : 'along its length'}; one strand blends best.`;
+  const why = say.longShort[way === 'along' || way === 'radial' ? way : 'straight'](wide);
   return alone(layer('long-short', 1, why, { direction: way, ...more }));
 }
 
@@ -132,13 +133,13 @@ function spotAreas(given: Case): Proposal[] {
   const acrossMm = equalCircleMm(placed.areaMm2);
   const text = formatFine(acrossMm);
   const { strands: best, mm } = knotOf(acrossMm);
-  const flat = { ...satinFor(given), reason: `Flat instead of raised, ${text} across.` };
-  const several = knotFilling(settings, `${text} across: several knots side by side leave none of it bare.`);
+  const flat = { ...satinFor(given), reason: say.flatDisc(text) };
+  const several = knotFilling(settings, say.severalKnots(text));
   if (mm < TREATMENT.knotFills * acrossMm) return [alone(several), flat];
   const one = layer(
     settings.knots,
     best,
-    `${text} across and round: one knot of two wraps in ${strandText(best)} comes to ${formatFine(mm)}.`,
+    say.oneKnot(text, strandText(best), formatFine(mm)),
   );
   return [alone(one), flat, alone(several)];
 }
@@ -166,7 +167,7 @@ function discs(given: Case): Proposal[] {
     const padded = layer(
       'satin-padded',
       strands,
-      `A disc ${across} across: padding below lifts the satin, as for a berry or a moon.`,
+      say.paddedDisc(across),
       { angleDeg: given.spanDeg, params: { layers: settings.layers === 'rich' ? 3 : 1 } },
     );
     const flat = satinFor(given);
@@ -176,15 +177,15 @@ function discs(given: Case): Proposal[] {
     alone(layer(stitch, strands, why, { direction: 'outline' }));
   const chain = round(
     'chain-fill',
-    `A disc ${across} across, too wide for satin: chains round and round, from the edge to the middle.`,
+    say.chainDisc(across),
   );
-  const cord = round('stem-fill', `Round and round in stem stitch, from the edge to the middle: firm at ${across}.`);
+  const cord = round('stem-fill', say.stemRound(across));
   if (isWorn) return [cord, chain];
   if (form.widthMm > limitMm) return [chain, cord];
   if (form.widthMm > TREATMENT.knottedDiscMm || settings.layers === 'plain') return [cord, chain];
   const knots = knotFilling(
     settings,
-    `A disc ${across} across, a little too wide for satin: knots packed close stand up, as the middle of a flower or a berry does.`,
+    say.knottedDisc(across),
   );
   return [alone(knots), cord, chain];
 }
@@ -193,25 +194,25 @@ function discs(given: Case): Proposal[] {
 function strips(given: Case): Proposal[] {
   const { form, strands, limitMm, settings, isWorn } = given;
   const width = formatFine(form.widthMm);
-  const what = form.branches ? 'Strokes and rings' : `A band that turns by ${Math.round(form.turnDeg)}°`;
+  const band = { turnDeg: form.branches ? null : form.turnDeg, width };
   const along = layer(
     'stem-fill',
     strands,
-    `${what}, ${width} wide: rows of stem stitch along, ropy and firm in use.`,
+    say.bandInStem(band),
     {
       direction: 'along',
     },
   );
   if (form.widthMm < TREATMENT.shortestSatinMm) {
-    const split = layer('split-fill', Math.min(strands, 2), `Only ${width} wide: rows of split stitch along it.`, {
+    const split = layer('split-fill', Math.min(strands, 2), say.narrowSplit(width), {
       direction: 'along',
     });
     return [alone(split), alone(along)];
   }
-  const why = `${what}, ${width} wide: satin across turns with it (up to ${limitMm} mm hold ${useText(settings.use)}).`;
+  const why = say.bandInSatin(band, limitMm, useText(settings.use));
   const across = withEdge(alone(layer('satin', strands, why, { direction: 'across' })), given);
   if (isEasySpan(given, form.widthMm)) return [across, alone(along)];
-  const chain = layer('chain-fill', strands, `${what}, ${width} wide, too wide for satin: chains along it.`, {
+  const chain = layer('chain-fill', strands, say.bandInChain(band), {
     direction: 'along',
   });
   if (isWorn) return [alone(chain), alone(along)];
@@ -219,7 +220,7 @@ function strips(given: Case): Proposal[] {
     const tied = layer(
       'romanian',
       strands,
-      `${what}, ${width} wide: long spans across it, each tied down in its middle, hold as two of ${formatFine(form.widthMm / 2)}.`,
+      say.bandTied(band, formatFine(form.widthMm / 2)),
       {
         direction: 'across',
       },
@@ -239,10 +240,10 @@ function narrow({ strands, form, spanMm }: Case): Proposal[] {
   const stem = layer(
     'stem-fill',
     strands,
-    `Only ${width} wide, and satin wants ${wanted}: a row or two of stem stitch along it.`,
+    say.narrowForSatin(width, wanted),
     { direction: way },
   );
-  const split = layer('split-fill', strands, `Only ${width} wide: rows of split stitch along it.`, { direction: way });
+  const split = layer('split-fill', strands, say.narrowSplit(width), { direction: way });
   return form.lengthMm >= 4 * form.widthMm ? [alone(stem), alone(split)] : [alone(split), alone(stem)];
 }
 
@@ -255,12 +256,12 @@ function leaves(given: Case): Proposal[] {
       layer(
         'satin-leaf',
         strands,
-        `A leaf ${width} wide: two slanting halves that meet at its vein; spans of ${formatFine((form.widthMm / 2) * Math.SQRT2)}.`,
+        say.satinLeaf(width, formatFine((form.widthMm / 2) * Math.SQRT2)),
       ),
     ),
     given,
   );
-  const fly = alone(layer('fly-leaf', strands, `A slender leaf (${width}): closed fly stitches, tied along the vein.`));
+  const fly = alone(layer('fly-leaf', strands, say.flyLeaf(width)));
   const isWithin = (form.widthMm / 2) * Math.SQRT2 <= limitMm && form.widthMm >= 1.5 * TREATMENT.shortestSatinMm;
   const canFly = form.widthMm <= TREATMENT.widestFlyLeafMm;
   const isSlender = form.lengthMm >= TREATMENT.slenderLeaf * form.widthMm && form.widthMm <= TREATMENT.slenderLeafMm;
@@ -276,7 +277,6 @@ function petals(given: Case): Proposal[] {
   const toMiddle: Partial<SettledPass> = sense.centre
     ? { direction: 'radial', points: [[sense.centre[0], sense.centre[1]]] }
     : { direction: 'along' };
-  const where = sense.centre ? 'towards the middle of its flower' : 'along it';
   const axisDeg = axisAngle(given);
   const lengthMm = Math.max(form.lengthMm, reachAcross(placed, axisDeg));
   const text = formatFine(lengthMm);
@@ -289,7 +289,7 @@ function petals(given: Case): Proposal[] {
   const satin = layer(
     'satin',
     strands,
-    `A petal ${text} long: satin ${where}; up to ${given.limitMm} mm hold ${useText(settings.use)}.`,
+    say.petal(text, sense.centre !== null, given.limitMm, useText(settings.use)),
     {
       ...(sense.centre ? toMiddle : { angleDeg: axisDeg }),
     },
@@ -309,18 +309,18 @@ function satinOrRows(given: Case): Proposal {
 /** Grounds behind everything: as little thread as does it. */
 function grounds(given: Case): Proposal[] {
   const { placed, form, isWorn } = given;
-  const cm2 = Math.round(placed.areaMm2 / 100);
+  const cm2 = formatNumber(placed.areaMm2 / 100);
   const seed = layer(
     'seed',
     2,
-    `The ground behind the rest, ${cm2} cm²: a light scatter keeps it behind, in little thread.`,
+    say.background(cm2),
   );
-  const rows = layer('running-fill', 2, `Rows of running stitch over ${cm2} cm²: a quiet ground.`, { angleDeg: 0 });
+  const rows = layer('running-fill', 2, say.runningRows(cm2), { angleDeg: 0 });
   const isBuilt = form.kind === 'block' || form.kind === 'bar';
   const lattice = layer(
     'lattice-fill',
     2,
-    `A ground with straight sides, ${cm2} cm²: a lattice of laid threads, tied where they cross, keeps it behind.`,
+    say.latticeBackground(cm2),
     { angleDeg: 45 },
   );
   if (isBuilt && !isWorn) return [alone(lattice), alone(seed), alone(rows)];
@@ -333,7 +333,7 @@ function straightSided(given: Case, tooLong: string): Proposal[] {
   const { placed, form, strands, isWorn, limitMm, spanDeg, spanMm } = given;
   const text = formatFine(spanMm);
   const brick = alone(
-    layer('brick', strands, `Even sides and spans of ${text}, ${tooLong}: bricks of short satin, row by row.`, {
+    layer('brick', strands, say.bricks(text, tooLong), {
       angleDeg: spanDeg,
     }),
   );
@@ -343,7 +343,7 @@ function straightSided(given: Case, tooLong: string): Proposal[] {
     const tied = layer(
       'romanian',
       strands,
-      `A straight band ${text} wide: long spans across it, each tied down in its middle, hold as two of ${formatFine(spanMm / 2)}.`,
+      say.straightBandTied(text, formatFine(spanMm / 2)),
       { direction: 'across' },
     );
     return [alone(tied), brick];
@@ -353,7 +353,7 @@ function straightSided(given: Case, tooLong: string): Proposal[] {
   const woven = layer(
     'woven-fill',
     strands,
-    `Straight sides, ${text} across, ${tooLong}: threads laid one way and woven the other, as in a basket or a window.`,
+    say.woven(text, tooLong),
     { angleDeg: spanDeg },
   );
   return [alone(woven), brick];
@@ -364,36 +364,36 @@ function broad(given: Case): Proposal[] {
   const { placed, form, spanMm, strands, isWorn, limitMm } = given;
   const text = formatFine(spanMm);
   const tooLong =
-    spanMm > limitMm ? `over the ${limitMm} mm that hold ${useText(given.settings.use)}` : 'long enough to gape';
+    spanMm > limitMm ? say.overLimit(limitMm, useText(given.settings.use)) : 'long enough to gape';
   const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm;
-  const cm2 = (placed.areaMm2 / 100).toFixed(placed.areaMm2 < 1000 ? 1 : 0);
+  const cm2 = formatNumber(placed.areaMm2 / 100, placed.areaMm2 < 1000 ? 1 : 0);
   if (form.kind === 'block' || form.kind === 'bar') return straightSided(given, tooLong);
   if (!isWorn && isLong && placed.areaMm2 <= TREATMENT.paintedMm2)
     return [longShort(form, text, { direction: 'along' })];
   if (isLong) {
-    const why = `${cm2} cm² and ${text} wide: chains along its middle line cover fast and follow the form.`;
+    const why = say.chainAlong(cm2, text);
     return [alone(layer('chain-fill', strands, why, { direction: 'along' }))];
   }
   if (form.kind === 'jagged') {
-    const why = `An outline that goes in and out: rows of split stitch along its middle keep to it.`;
+    const why = `An outline that goes in and out: rows of split stitch along its middle follow it.`;
     return [alone(layer('split-fill', strands, why, { direction: 'along' }))];
   }
   const chain = layer(
     'chain-fill',
     strands,
-    `${cm2} cm²: chains round and round, from the outline inward, follow the form.`,
+    say.chainRound(cm2),
     { direction: 'outline' },
   );
   const cord = layer(
     'stem-fill',
     strands,
-    `${cm2} cm²: stem stitch round and round, from the outline inward; firm, and true to the form.`,
+    say.stemRoundArea(cm2),
     { direction: 'outline' },
   );
   if (!isWorn && placed.areaMm2 <= TREATMENT.paintedMm2 / 2)
     return [longShort(form, text, { direction: 'along' }), alone(cord)];
   if (isWorn) return [alone(cord), alone(chain)];
-  const laidWork = layer('couched-fill', strands, `${cm2} cm²: laid threads tied down cover much in little time.`, {
+  const laidWork = layer('couched-fill', strands, say.laidWork(cm2), {
     angleDeg: given.spanDeg,
   });
   return placed.areaMm2 > TREATMENT.laidMm2 ? [alone(laidWork), alone(chain)] : [alone(chain), alone(cord)];

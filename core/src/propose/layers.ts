@@ -4,6 +4,7 @@ import type { Sense } from './drawingSense.ts';
 import type { Form } from './forms.ts';
 import { TREATMENT } from './thresholds.ts';
 import { layer, layered, type Proposal, type ProposalSettings } from './treatment.ts';
+import * as say from './words.ts';
 
 interface Given {
   readonly placed: PlacedShape;
@@ -28,8 +29,8 @@ export function withEdge(satin: Proposal, { placed, form, sense, settings }: Giv
           'split',
           1,
           sense.standsBefore
-            ? 'A firm line below its edge keeps it crisp before what lies behind.'
-            : 'A firm line below its edge keeps it crisp.',
+            ? 'A firm line under its edge keeps it crisp against what lies behind.'
+            : 'A firm line under its edge keeps it crisp.',
           { role: 'edge' },
         ),
       ]
@@ -37,7 +38,7 @@ export function withEdge(satin: Proposal, { placed, form, sense, settings }: Giv
   const isPadded = layers === 'rich' && widthMm >= TREATMENT.leastPaddedMm && satin.pass.direction === 'straight';
   const padding = isPadded
     ? [
-        layer('satin', satin.pass.strands, `Padding, laid across: ${formatFine(widthMm)} is wide enough to stand up.`, {
+        layer('satin', satin.pass.strands, say.padding(formatFine(widthMm)), {
           role: 'padding',
           angleDeg: (satin.pass.angleDeg + 90) % 180,
         }),
@@ -53,7 +54,7 @@ export function withVein(leaf: Proposal, { form, settings }: Given): Proposal {
   const vein = layer(
     'stem',
     1,
-    `${formatFine(form.lengthMm)} long: a line of stem stitch over the middle draws its vein.`,
+    say.vein(formatFine(form.lengthMm)),
     {
       role: 'vein',
     },

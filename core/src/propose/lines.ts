@@ -4,17 +4,8 @@ import type { Part } from '../piece/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
 import type { LineSense } from './drawingSense.ts';
 import { SPAN_LIMIT_MM, TREATMENT, WORN_USES } from './thresholds.ts';
-import {
-  alone,
-  bySchool,
-  coveringStrands,
-  laidMm,
-  layer,
-  strandText,
-  useText,
-  type Proposal,
-  type ProposalSettings,
-} from './treatment.ts';
+import { alone, bySchool, coveringStrands, laidMm, layer, useText, type Proposal, type ProposalSettings } from './treatment.ts';
+import * as say from './words.ts';
 
 /**
  * The ways to work a line, best first. Lines of one colour and width are judged together: a tight bend shortens the stitches there,
@@ -33,17 +24,15 @@ export function lineProposals(
 function along(part: Part, { drawnMm, radiusMm, count }: LineSense, settings: ProposalSettings): Proposal[] {
   const { markMm, use, strands: school } = settings;
   const usual = drawnMm < TREATMENT.fineLineMm ? 1 : drawnMm < TREATMENT.bodyLineMm ? 2 : 3;
-  const all = count > 1 ? `All ${count} lines of this colour and width alike. ` : '';
   const make = (stitch: StitchId, why: string, atLeast = usual): Proposal => {
     const strands = coveringStrands(stitch, bySchool(atLeast, school), markMm);
     const width = stitchKind(stitch).coverWidths * laidMm(strands);
-    const covers = `${strandText(strands)} ${strands === 1 ? 'covers' : 'cover'} ${formatFine(width)}.`;
-    return alone(layer(stitch, strands, `${all}${why} ${covers}`));
+    return alone(layer(stitch, strands, say.lineReason(why, strands, formatFine(width), count)));
   };
   const back = make('back', 'A firm, unbroken line.');
-  const split = make('split', `${curveText(radiusMm)}: split stitch takes the tightest curves.`);
-  const stem = make('stem', `${curveText(radiusMm)}: stem stitch follows as a smooth cord.`);
-  const chain = make('chain', `Drawn ${formatFine(drawnMm)} wide: chain stitch gives a line that much body.`);
+  const split = make('split', say.splitCurves(radiusMm));
+  const stem = make('stem', say.stemCurves(radiusMm));
+  const chain = make('chain', say.chainBody(formatFine(drawnMm)));
   if (part.dashed) return [make('running', 'Drawn dashed: running stitch leaves the same gaps.'), back, stem];
   if (drawnMm >= TREATMENT.wideLineMm) return wideLine(drawnMm, radiusMm, settings, chain, stem);
   if (radiusMm < TREATMENT.tightRadiusMm) return [split, back, drawnMm >= TREATMENT.bodyLineMm ? chain : stem];
@@ -51,13 +40,13 @@ function along(part: Part, { drawnMm, radiusMm, count }: LineSense, settings: Pr
   if (drawnMm >= TREATMENT.bodyLineMm && !WORN_USES.has(use)) {
     const whipped = make(
       'whipped-back',
-      `Drawn ${formatFine(drawnMm)} wide: whipped, a back stitch becomes a round cord.`,
+      say.whippedCord(formatFine(drawnMm)),
       2,
     );
     return [whipped, stem, chain];
   }
   if (radiusMm > TREATMENT.straightRadiusMm) {
-    return [make('back', 'All but straight: back stitch makes a firm, clear line.'), stem, split];
+    return [make('back', 'Almost straight: back stitch makes a firm, clear line.'), stem, split];
   }
   return [stem, split, back];
 }
@@ -79,7 +68,7 @@ function wideLine(
   const overcast = layer(
     'overcast',
     strands,
-    `Drawn ${width} wide, which is a band: satin across it, as wide as it is drawn; spans of ${width} hold ${useText(use)}.`,
+    say.satinBand(width, useText(use)),
     {
       params: { heightMm },
     },
@@ -89,7 +78,7 @@ function wideLine(
   const plaited = layer(
     'closed-herringbone',
     strands,
-    `Drawn ${width} wide and straight, which is a band: stitches that cross at both sides plait it firm, from edge to edge.`,
+    say.plaitBand(width),
     { params: { heightMm } },
   );
   return [alone(plaited), alone(overcast), chain];
@@ -115,22 +104,18 @@ function singleStitch(
   if (straightMm < TREATMENT.strokeStraightness * placed.lengthMm) return null;
   const angleDeg = (Math.atan2(-dy, dx) * 180) / Math.PI;
   const lengthMm = roundTo(straightMm, 1);
-  const text = `${formatFine(straightMm)} long`;
+  const text = formatFine(straightMm);
   const one = (stitch: StitchId, strands: number, why: string): Proposal =>
-    alone(layer(stitch, strands, `Only ${text}: ${why}`, { angleDeg, params: { lengthMm } }));
+    alone(layer(stitch, strands, why, { angleDeg, params: { lengthMm } }));
   const { drawnMm } = family;
   const isWorn = WORN_USES.has(use);
   // Wider than a coil is, it is a small area.
   if (drawnMm > TREATMENT.widestCoilMm) return null;
   if (!isWorn && drawnMm >= TREATMENT.bodyLineMm && lengthMm >= 3) {
     return drawnMm >= TREATMENT.boldLineMm
-      ? one('bullion', 2, `drawn ${formatFine(drawnMm)} wide, one coiled stitch lies there like a grain.`)
-      : one('detached-chain', bySchool(2, school), 'a single loop, held at its end.');
+      ? one('bullion', 2, say.oneBullion(text, formatFine(drawnMm)))
+      : one('detached-chain', bySchool(2, school), say.oneLoop(text));
   }
   const needed = drawnMm > laidMm(2) ? 3 : drawnMm > laidMm(1) * 1.3 ? 2 : 1;
-  return one('straight', bySchool(needed, school), 'a single straight stitch.');
-}
-
-function curveText(radiusMm: number): string {
-  return Number.isFinite(radiusMm) ? `Bends down to ${formatFine(radiusMm)} radius` : 'No bends';
+  return one('straight', bySchool(needed, school), say.oneStroke(text));
 }

@@ -7,6 +7,7 @@ import { RememberedPair } from '../measure/index.ts';
 import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
+import * as say from './words.ts';
 
 /** A direction may be turned by this much to stand out from its neighbours, degrees. */
 const TURN_DEG = 30;
@@ -134,6 +135,6 @@ export function turnedFromNeighbours(
     .map((by) => (((filling.angleDeg + by) % 180) + 180) % 180)
     .find((angle) => isApart(angle) && longestSpan(placed.shape.region, angle) <= span * LONGER);
   if (turned === undefined) return passes;
-  const reason = `${filling.reason} Turned to ${Math.round(turned)}° so that it stands out from what it touches.`;
+  const reason = say.standsOut(filling.reason, turned);
   return passes.map((pass) => (pass === filling ? { ...pass, angleDeg: turned, reason } : pass));
 }

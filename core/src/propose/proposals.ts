@@ -21,6 +21,7 @@ import {
   type Proposal,
   type ProposalSettings,
 } from './treatment.ts';
+import * as say from './words.ts';
 
 /** The best treatments of a part, best first. */
 export function propose(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
@@ -76,14 +77,14 @@ export function proposalsFor(
 function spotProposals({ knots, strands: school, use }: ProposalSettings): Proposal[] {
   const strands = bySchool(2, school);
   const other = knots === 'french' ? 'colonial' : 'french';
-  const knot = alone(layer(knots, strands, `A spot: one knot of two wraps in ${strandText(strands)}.`));
+  const knot = alone(layer(knots, strands, say.dot(strandText(strands))));
   const flat = alone(layer('seed-pair', strands, 'Two short stitches side by side: they lie flat.', { angleDeg: 60 }));
   if (WORN_USES.has(use)) {
     return [knot, flat, alone(layer('star', strands, 'A small star: flat, and it holds in the wash.'))];
   }
   return [
     knot,
-    alone(layer(other, strands, 'The other round knot, as large.')),
-    alone(layer('detached-chain', strands, 'A single loop: a bud or a drop.', { angleDeg: 90 })),
+    alone(layer(other, strands, 'The other round knot, the same size.')),
+    alone(layer('detached-chain', strands, 'A single loop: a bud or a teardrop.', { angleDeg: 90 })),
   ];
 }

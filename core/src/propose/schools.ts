@@ -1,4 +1,5 @@
 import { stitchKind } from '../stitches/index.ts';
+import * as say from './words.ts';
 import { strandText, type Proposal, type ProposalSettings } from './treatment.ts';
 
 /** A proposal beside what another school would make of the same stitch. */
@@ -13,32 +14,30 @@ const LAYERS = {
   edge: 'a firm edge',
   vein: 'a vein',
   outline: 'an outline',
-  accent: 'accents',
+  accent: 'highlights',
   filling: null,
 } as const;
 
-/** What a proposal is, in words: its stitch, strands and what lies under and over it. */
+/** What a proposal is, within a sentence: its stitch, strands and what lies under and over it. */
 export function proposalInWords({ pass, layers }: Proposal): string {
-  const named = layers.flatMap(({ role }) => LAYERS[role] ?? []);
-  const besides = named.length > 0 ? `, with ${named.join(' and ')}` : '';
-  return `${stitchKind(pass.stitch).name}, ${strandText(pass.strands)}${besides}`;
+  return say.suggestion(stitchKind(pass.stitch).inSentence, strandText(pass.strands), layers.flatMap(({ role }) => LAYERS[role] ?? []));
 }
 
 interface School {
-  readonly says: string;
+  readonly id: keyof typeof say.otherSchool;
   readonly change: Partial<ProposalSettings>;
 }
 
 /** The schools that differ from a person's own, those that are farthest from hers first. */
 function otherSchools({ layers, strands, knots }: ProposalSettings): School[] {
-  const plain: School = { says: 'Who works plainly', change: { layers: 'plain' } };
-  const rich: School = { says: 'Who works richly', change: { layers: 'rich' } };
-  const fine: School = { says: 'Who works finely', change: { strands: 'fine' } };
-  const bold: School = { says: 'Who works boldly', change: { strands: 'bold' } };
+  const plain: School = { id: 'plain', change: { layers: 'plain' } };
+  const rich: School = { id: 'rich', change: { layers: 'rich' } };
+  const fine: School = { id: 'fine', change: { strands: 'fine' } };
+  const bold: School = { id: 'bold', change: { strands: 'bold' } };
   const other = knots === 'french' ? 'colonial' : 'french';
   return [
     ...(layers === 'plain' ? [rich] : layers === 'rich' ? [plain] : [rich, plain]),
-    { says: `Who makes ${other} knots`, change: { knots: other } },
+    { id: other, change: { knots: other } },
     ...(strands === 'fine' ? [bold] : strands === 'bold' ? [fine] : [fine, bold]),
   ];
 }
@@ -57,12 +56,12 @@ export function withOtherSchools(
   }));
   return propose(settings).map((offer, place): Offer => {
     const own = proposalInWords(offer);
-    for (const { says, change, proposals } of schools) {
+    for (const { id, change, proposals } of schools) {
       // A knot of the other kind stands in the same place of the list; all else is known by its stitch.
       const theirs = change.knots ? proposals[place] : proposals.find(({ pass }) => pass.stitch === offer.pass.stitch);
       if (!theirs || (change.knots && place > 0)) continue;
       const words = proposalInWords(theirs);
-      if (words !== own) return { ...offer, otherSchool: `${says}: ${words[0]!.toLowerCase()}${words.slice(1)}.` };
+      if (words !== own) return { ...offer, otherSchool: say.otherSchool[id](words) };
     }
     return { ...offer, otherSchool: null };
   });

@@ -1,6 +1,7 @@
 import type { Scrap } from '../piece/index.ts';
 import { WORN_USES } from './thresholds.ts';
 import { alone, bySchool, layer, useText, type Proposal, type ProposalSettings } from './treatment.ts';
+import * as say from './words.ts';
 
 /** How high stitches stand over a turned edge, mm: half of it on the scrap, half on the cloth. */
 const WHIPPED_MM = 2;
@@ -17,7 +18,7 @@ export function scrapProposals({ edge }: Scrap, { strands: school, use }: Propos
     }),
   );
   const buttonhole = alone(
-    layer('buttonhole', strands, `Buttonhole stitch round it, close, holds any edge ${useText(use)}.`, {
+    layer('buttonhole', strands, say.scrapButtonhole(useText(use)), {
       role: 'outline',
       params: { heightMm: 3, pitchMm: CLOSE_MM },
     }),

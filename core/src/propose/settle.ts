@@ -10,6 +10,7 @@ import { propose } from './proposals.ts';
 import { proposalSettings, type Proposal, type ProposalSettings } from './treatment.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import type { Pass, Part, PlanInput } from '../piece/index.ts';
+import * as say from './words.ts';
 
 const CHOSEN = 'Your choice.';
 
@@ -132,7 +133,7 @@ function asItsImage(
   return passes.map((pass, i) => {
     const angleDeg = mirroredAngle(others[i]!.angleDeg, axis);
     if (!stitchKind(pass.stitch).hasDirection || Math.abs(angleDeg - pass.angleDeg) < SAME_DEG) return pass;
-    const reason = `${pass.reason} At ${Math.round(angleDeg)}°, as the mirror image of ${name}.`;
+    const reason = say.mirrorImage(pass.reason, angleDeg, name);
     return { ...pass, angleDeg, reason };
   });
 }

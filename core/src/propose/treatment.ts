@@ -95,7 +95,7 @@ export function useText(use: Piece['use']): string {
   return {
     framed: 'in a frame',
     handled: 'on things that are handled',
-    worn: 'on things that are worn',
+    worn: 'on clothing',
     washed: 'in the wash',
     patch: 'on a patch',
     ornament: 'on an ornament',

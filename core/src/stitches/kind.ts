@@ -63,6 +63,8 @@ export interface Fault {
 export interface StitchKind {
   readonly id: string;
   readonly name: string;
+  /** Its name within a sentence: names of people and places keep their capital. */
+  readonly inSentence: string;
   readonly otherNames: readonly string[];
   readonly worksOn: WorkedOn;
   /** What it is good for, in a sentence. */

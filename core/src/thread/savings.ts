@@ -7,6 +7,7 @@ import { colourNeeds } from './needs.ts';
 import { boxesMeet } from '../geometry/index.ts';
 import { strandChoices, threadKind, type ThreadBox } from '../materials/index.ts';
 import { editOf, freeColourId, setPasses, type Edit, type Pass, type Piece, colourOf } from '../piece/index.ts';
+import * as say from './words.ts';
 
 /** Parts nearer than this are worked side by side, mm. */
 const BESIDE_MM = 0.5;
@@ -57,17 +58,17 @@ export function savings(
   const choices = strandChoices(threadKind(need.thread)!);
   const offers: [string, Edit | null][] = [
     change(
-      'Thread-saving satin in place of satin',
+      'Use thread-saving satin instead of satin',
       ({ stitch }) => stitch === 'satin',
       (pass) => plain(pass, 'satin-surface'),
     ),
     change(
-      'Chain filling in place of solid stitches',
+      'Use chain filling instead of solid stitches',
       ({ stitch, role, shades }) => SOLID.has(stitch) && role === 'filling' && shades.length < 2,
       (pass) => ({ ...plain(pass, 'chain-fill'), direction: 'outline' }),
     ),
     change(
-      'A strand fewer',
+      'Use one strand fewer',
       ({ strands }) => choices.indexOf(strands) > 0,
       (pass) => ({ ...pass, strands: choices[choices.indexOf(pass.strands) - 1]! }),
     ),
@@ -112,7 +113,7 @@ function changeLotAtBorder(
   const colour = colourOf(piece, colourId);
   const other = { ...colour, id: freeColourId(piece.palette), lot: lots[1]?.lot || 'another' };
   const later = new Set(plainParts.slice(best).map(({ part }) => part.id));
-  const label = `Another lot from “${plainParts[best]!.part.name}” on`;
+  const label = say.otherLotFrom(plainParts[best]!.part.name);
   const edit = editOf(piece, label, [
     [
       ['palette'],

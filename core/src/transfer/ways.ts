@@ -18,7 +18,8 @@ import type { Plan } from '../thread/index.ts';
 import { usesColour } from '../work/index.ts';
 import { fadedParts } from './redraw.ts';
 import { runningColours } from './running.ts';
-import { sayWay, type WayReason } from './wayWords.ts';
+import type { WayReason } from './wayReason.ts';
+import { sayWay } from './words.ts';
 
 /** What speaks for and against a way of marking, for one piece. */
 export interface WayAdvice {
@@ -145,7 +146,7 @@ const RULES: readonly Rule[] = [
   function inWater(mark, facts) {
     if (!comesOutInWater(mark)) return null;
     const spoilt = spoiltByWater(mark, [facts.cloth, ...facts.threads]);
-    if (spoilt) return { points: -45, reason: { code: 'water-spoils', spoilt: spoilt.name } };
+    if (spoilt) return { points: -45, reason: { code: 'water-spoils', spoilt: spoilt.inSentence } };
     return facts.isWashed ? verdict(8, 'washed-anyway', mark, facts) : null;
   },
   (mark, { running }) =>
@@ -171,7 +172,7 @@ function judge(mark: Mark, facts: Facts): WayAdvice {
     reasons: verdicts.filter(({ points }) => points > 0).map(({ reason }) => sayWay(reason)),
     cautions: [
       ...verdicts.filter(({ points }) => points < 0).map(({ reason }) => sayWay(reason)),
-      `Beware: ${mark.beware}.`,
+      mark.beware,
     ],
   };
 }

@@ -10,6 +10,7 @@ import {
   type Piece,
 } from '../piece/index.ts';
 import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
+import * as say from './words.ts';
 
 const COTTON = 'stranded-cotton';
 
@@ -39,7 +40,7 @@ export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly S
   );
   const isKept = ({ id, shade }: PaletteColour): boolean =>
     id !== drawnIn || isElsewhere || shade !== null || ids.includes(id);
-  return editOf(piece, `Paint from the picture in ${ids.length} shades`, [
+  return editOf(piece, say.paintIn(ids.length), [
     [['palette'], palette.filter(isKept)],
     [
       ['drawing', 'parts'],

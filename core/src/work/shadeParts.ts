@@ -2,6 +2,7 @@ import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
 import type { ShadeRef } from '../materials/index.ts';
 import { colourInShade, editOf, type Edit, type PaletteColour, type Pass, type Piece } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
+import * as say from './words.ts';
 
 /**
  * Shades areas from one shade to the next: each filling is worked in them, in long-and-short where its stitch cannot be shaded.
@@ -18,7 +19,7 @@ export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: 
     const keeps = stitchKind(pass.stitch).canShade;
     return { ...pass, ...(keeps ? {} : { stitch: 'long-short' as const, params: {}, strands: 1 }), shades: ids };
   };
-  return editOf(piece, `Shade in ${ids.length} shades`, [
+  return editOf(piece, say.shadeIn(ids.length), [
     [['palette'], palette],
     [
       ['drawing', 'parts'],

@@ -1,8 +1,9 @@
-import { formatFine, plural } from '../measure/index.ts';
+import { formatFine } from '../measure/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { formOf, roomForShades } from '../propose/index.ts';
 import { knotDiameterMm, stitchKind, wrapsToCover, type StitchId } from '../stitches/index.ts';
 import type { PlannedPass } from './plannedPart.ts';
+import * as say from './words.ts';
 
 const KNOTS: ReadonlySet<StitchId> = new Set(['french', 'colonial', 'french-fill', 'colonial-fill']);
 /** A coil whose wraps are this share of those that cover its span lies sparse under the first, and stands up in a loop over the second. */
@@ -23,13 +24,13 @@ function coilSays({ params, bundleMm }: PlannedPass): string {
   const covers = wrapsToCover(spanMm, bundleMm);
   const wraps = Math.round(Number(params['wraps'])) || covers;
   const share = wraps / covers;
-  const lies = share < COIL.sparse ? 'lie sparse' : share > COIL.stands ? 'stand up in a loop' : 'lie close and flat';
-  return `${plural(covers, 'wrap covers', 'wraps cover')} ${formatFine(spanMm)} in this thread; yours, ${wraps}, ${lies}.`;
+  const lie = share < COIL.sparse ? 'sparse' : share > COIL.stands ? 'arched' : 'close';
+  return say.coil[lie](covers, formatFine(spanMm), wraps);
 }
 
 function knotSays({ params, bundleMm, needle }: PlannedPass): string {
   const wraps = Math.round(Number(params['wraps'] ?? 2));
-  return `One comes to ${formatFine(knotDiameterMm(wraps, bundleMm, needle.shaftMm))} across in this thread.`;
+  return say.knotAcross(formatFine(knotDiameterMm(wraps, bundleMm, needle.shaftMm)));
 }
 
 function shadesSay(placed: PlacedShape): string[] {
@@ -38,7 +39,7 @@ function shadesSay(placed: PlacedShape): string[] {
   const [along, across] = [roomForShades(lengthMm), roomForShades(widthMm)];
   return [
     along === across
-      ? `It has room for ${plural(along, 'shade')}.`
-      : `It has room for ${plural(along, 'shade')} along it, ${across} across.`,
+      ? say.roomAlong(along)
+      : say.roomAlongAcross(along, across),
   ];
 }

@@ -1,6 +1,7 @@
 import { strandsLike, threadKind } from '../materials/index.ts';
 import { setPasses, type Edit, type Pass, type Piece } from '../piece/index.ts';
 import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
+import * as say from './words.ts';
 
 /**
  * Works parts in another thread, every layer in about as many strands as it lies wide now. What was only proposed is chosen with it.
@@ -16,5 +17,5 @@ export function workAllIn(piece: Piece, parts: readonly PlannedPart[], threadId:
   const changed = parts
     .filter(({ passes }) => passes.some(({ thread }) => thread !== to.id))
     .map((planned) => [planned.part.id, passesAsWorked(planned).map(inThread)] as const);
-  return setPasses(piece, new Map(changed), `Work all in ${to.name.toLowerCase()}`);
+  return setPasses(piece, new Map(changed), say.workAllIn(to.inSentence));
 }

@@ -1,5 +1,4 @@
 import { boxOf, earlierMeeting, narrowestGap, type Polyline } from '../../geometry/index.ts';
-import { formatFine, plural } from '../../measure/index.ts';
 import { coilThicknessMm, Move, type StitchPath } from '../../stitches/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { hundredths, type Finding, type FindingKinds, type FindingRemedies } from '../finding.ts';
@@ -59,21 +58,12 @@ function coilsOf({ codes, xy }: StitchPath): Polyline[] {
   return lines;
 }
 
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const COILS_KINDS = {
-  'coils-meet': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ crossings, pressed, thickMm }) => {
-      const crossed = crossings > 0 ? `${plural(crossings, 'coil crosses', 'coils cross')} another` : '';
-      const into = pressed > 0 ? `${plural(pressed, 'coil lies', 'coils lie')} into another` : '';
-      return `${[crossed, into].filter(Boolean).join(' and ')}: in this thread each is ${formatFine(thickMm)} thick.`;
-    },
-    why: 'The upper one rides on the lower and is pushed aside; its needle has to pass between wound threads. In a rose that is wanted: work the lower ones first. Else turn or move them, shorten them, or take a strand out.',
-  },
+  'coils-meet': { step: 'stitches', severity: 'note' },
 } satisfies Partial<FindingKinds>;
 
 /** What can be done about each, worked out only when it is asked for. */
 export const COILS_REMEDIES = {
-  'coils-meet': (of) => onPart(of, (part) => [['Take a strand out', withStrands(part, -1)], leftOut(part)]),
+  'coils-meet': (of) => onPart(of, (part) => [['Use one strand fewer', withStrands(part, -1)], leftOut(part)]),
 } satisfies Partial<FindingRemedies>;

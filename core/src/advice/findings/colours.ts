@@ -4,7 +4,7 @@ import { usesColour, groundBelow, laidScraps, passesAsWorked } from '../../work/
 import { type Plan } from '../../thread/index.ts';
 import { deltaE, labOf, separation } from '../../colour/index.ts';
 import { isSameShade, RANGES, strandChoices, threadKind, type Shade } from '../../materials/index.ts';
-import { roundTo } from '../../measure/index.ts';
+import { formatList, roundTo } from '../../measure/index.ts';
 import {
   setColour,
   setPasses,
@@ -26,6 +26,7 @@ import {
 } from '../finding.ts';
 import { mendPair } from '../recolour.ts';
 import { THRESHOLDS } from '../thresholds.ts';
+import * as say from '../words.ts';
 
 /** Colours that meet and cannot be told apart, lots that are mixed, dyes that may run. */
 export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
@@ -35,7 +36,7 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
   const name = (id: string): string => colourName(colourOf(piece, id)).name;
   const found: Finding[] = [];
   const pairs = colourPairs(plan);
-  let confusable: { a: string; b: string; kind: string } | null = null;
+  let confusable: { a: string; b: string; kind: 'red' | 'blue' } | null = null;
   let confusions = 0;
   for (const { a, b, wanted, where, widthsMm } of pairs) {
     const [labA, labB] = [labs.get(a)!, labs.get(b)!];
@@ -64,7 +65,7 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
       const apart = separation(worn.get(a)!, worn.get(b)!, widthsMm);
       if (isConfusable(apart)) {
         confusions++;
-        const kind = apart.tritan < Math.min(apart.protan, apart.deutan) ? 'blue and yellow' : 'red and green';
+        const kind = apart.tritan < Math.min(apart.protan, apart.deutan) ? 'blue' : 'red';
         confusable ??= { a: name(a), b: name(b), kind };
       }
     }
@@ -150,7 +151,7 @@ function inPairs({ piece, plan, finding }: Case<'blend-strands'>): Offer[] {
     ];
   });
   const strands = finding.figures.strands + 1;
-  return [[`Work it in ${strands} strands`, setPasses(piece, new Map(changed), 'A strand of each shade')]];
+  return [[say.useStrands(strands), setPasses(piece, new Map(changed), 'A strand of each shade')]];
 }
 
 /** Strong dyes on pale cloth that will be washed. */
@@ -158,13 +159,13 @@ function runningFindings(piece: PlanInput, plan: Plan): Finding[] {
   if (!WORN_USES.has(piece.use)) return [];
   const running = runningColours(piece, plan);
   if (running.length === 0) return [];
-  const colours = running.map(({ name }) => name).join(', ');
+  const colours = formatList(running.map(({ name }) => name));
   return [{ id: 'may-run', part: running[0]!.part, figures: { colours } }];
 }
 
 function fromOneLot({ piece, finding }: Case<'lots-mixed'>): Offer[] {
   const { a, b } = finding.figures;
-  return [['Take both from one lot', setColour(piece, b, { lot: colourOf(piece, a).lot })]];
+  return [['Use one dye lot for both', setColour(piece, b, { lot: colourOf(piece, a).lot })]];
 }
 
 /** One of two colours that meet in another shade, where one tells them apart. */
@@ -175,8 +176,7 @@ function toldApart({ piece, plan, finding }: Case<'too-alike'>): Offer[] {
   const wantsLightness = !ladder && lightness < THRESHOLDS.tooAlikeLightness;
   const change = pair ? mendPair(piece, pairs, pair, shadesFor(plan, a, b), { wantsLightness }) : null;
   if (!change) return [];
-  const label = `Work one in ${change.shade.name.toLowerCase()}`;
-  return [[label, setShade(piece, change.colour, change.shade)]];
+  return [[say.useShade(change.shade.name), setShade(piece, change.colour, change.shade)]];
 }
 
 /** The shades that come in the thread in which two colours are worked; where they differ, all. */
@@ -186,51 +186,14 @@ function shadesFor({ colours }: Plan, a: string, b: string): Shade[] {
   return (ranges.length > 0 ? ranges : RANGES).flatMap(({ shades }) => [...shades]);
 }
 
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const COLOURS_KINDS = {
-  'lost-in-cloth': {
-    step: 'colours',
-    severity: 'warn',
-    say: ({ colour, difference }) => `${colour} is only ΔE ${difference.toFixed(1)} from the cloth.`,
-    why: 'At arm’s length it vanishes into the cloth.',
-  },
-  'too-alike': {
-    step: 'colours',
-    severity: ({ difference, ladder }) => (ladder || difference >= THRESHOLDS.tooAlike ? 'note' : 'warn'),
-    say: ({ colour, other, difference, lightness, ladder }) => {
-      if (ladder) return `${colour} and ${other} are neighbours of one shading, only ΔE ${difference} apart.`;
-      return difference < THRESHOLDS.tooAlike
-        ? `${colour} touches ${other}, only ΔE ${difference} away.`
-        : `${colour} touches ${other} and is as light as it: ${lightness} steps of 100 apart.`;
-    },
-    why: 'Two that differ on the card are one at arm’s length or in dim light. Move one of them, or draw a line between.',
-  },
-  'lots-mixed': {
-    step: 'thread',
-    severity: 'warn',
-    say: ({ colour, lot, otherLot }) => `${colour} of lot ${lot} touches the same of lot ${otherLot}.`,
-    why: 'Lots differ, and side by side it shows. Change lots at a border, or take all from one.',
-  },
-  'blend-strands': {
-    step: 'stitches',
-    severity: 'warn',
-    say: ({ colour, strands }) =>
-      `${colour} is two shades in one needle, but is worked in ${strands === 1 ? 'one strand' : `${strands} strands`}.`,
-    why: 'A blend has as many strands of one shade as of the other.',
-  },
-  'may-run': {
-    step: 'colours',
-    severity: 'note',
-    say: ({ colours }) => `On cloth so pale, these may run when it is washed: ${colours}.`,
-    why: 'Strong reds, blues and blacks hold spare dye. Press a wet white scrap on the thread first; wash cool, by the maker’s sheet.',
-  },
-  confusable: {
-    step: 'colours',
-    severity: 'note',
-    say: ({ a, b, pairs, kind }) =>
-      `${a} and ${b}${pairs > 1 ? ` (and ${pairs - 1} more)` : ''} look alike to those who do not tell ${kind} apart.`,
-    why: 'About one in twenty people. For a guide that others work from, name the shades as well, or choose others.',
-  },
+  'lost-in-cloth': { step: 'colours', severity: 'warn' },
+  'too-alike': { step: 'colours', severity: ({ difference, ladder }) => (ladder || difference >= THRESHOLDS.tooAlike ? 'note' : 'warn') },
+  'lots-mixed': { step: 'thread', severity: 'warn' },
+  'blend-strands': { step: 'stitches', severity: 'warn' },
+  'may-run': { step: 'colours', severity: 'note' },
+  confusable: { step: 'colours', severity: 'note' },
 } satisfies Partial<FindingKinds>;
 
 /** What can be done about each, worked out only when it is asked for. */

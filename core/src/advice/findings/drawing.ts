@@ -4,6 +4,7 @@ import type { Plan } from '../../thread/index.ts';
 import { beyondBudget, MOST_STITCHES, roughStitches } from '../../work/index.ts';
 import { leftOut, onPart } from './onParts.ts';
 import type { Case, Finding, FindingKinds, FindingRemedies, Offer } from '../finding.ts';
+import * as say from '../words.ts';
 
 /** What was in the file of the drawing and could not be read, and what of it is beyond any hoop piece. */
 export function drawingFindings({ drawing, placement }: PlanInput, { parts }: Plan): Finding[] {
@@ -35,41 +36,16 @@ export function drawingFindings({ drawing, placement }: PlanInput, { parts }: Pl
 const MOST_NAMED = 3;
 
 function named(parts: readonly Part[]): string {
-  const names = parts.slice(0, MOST_NAMED).map(({ name }) => `“${name}”`);
-  const rest = parts.length - names.length;
-  return names.join(', ') + (rest > 0 ? ` and ${rest} more` : '');
+  const names = parts.slice(0, MOST_NAMED).map(({ name }) => name);
+  return say.partNames(names, parts.length - names.length);
 }
 
-const areOrIs = (count: number): string => (count === 1 ? 'is' : 'are');
-
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const DRAWING_KINDS = {
-  'not-read': {
-    step: 'drawing',
-    severity: 'note',
-    say: ({ note }) => note,
-    why: 'It was in the file that you brought in.',
-  },
-  'too-large': {
-    step: 'drawing',
-    severity: 'stop',
-    say: ({ names, count, mostMm }) =>
-      `${names} ${areOrIs(count)} larger than ${mostMm / 1000} m at this size, and left out.`,
-    why: 'No hoop piece is so large. Make the design smaller, or look for a stray point in the drawing.',
-  },
-  'too-many-stitches': {
-    step: 'drawing',
-    severity: 'stop',
-    say: ({ names, count, thousands, mostThousands }) =>
-      `${names} would take about ${thousands},000 stitches; with more than ${mostThousands},000 in all a piece is not worked out, so ${count === 1 ? 'it is' : 'they are'} left out.`,
-    why: 'That is years of work. Make the design smaller, or leave some of it bare.',
-  },
-  'not-worked': {
-    step: 'stitches',
-    severity: 'stop',
-    say: ({ reason }) => `Its stitches could not be worked out, so it is left out for now: ${reason}`,
-    why: 'All other parts stand as they are. Another stitch or a simpler outline may help; the fault is in Junctura, not in your drawing.',
-  },
+  'not-read': { step: 'drawing', severity: 'note' },
+  'too-large': { step: 'drawing', severity: 'stop' },
+  'too-many-stitches': { step: 'drawing', severity: 'stop' },
+  'not-worked': { step: 'stitches', severity: 'stop' },
 } satisfies Partial<FindingKinds>;
 
 /** The hoop that a design which is far too large is fitted to. */
@@ -77,7 +53,7 @@ const USUAL_HOOP_MM = 150;
 
 function smaller({ piece }: Pick<Case, 'piece'>): Offer[] {
   const hoop = piece.hoop ?? plainHoop(USUAL_HOOP_MM, 12);
-  return [['Fit it to the hoop', setHoop(piece, hoop, fitToHoop(piece, hoop), 'Fit to the hoop')]];
+  return [['Fit to the hoop', setHoop(piece, hoop, fitToHoop(piece, hoop), 'Fit to the hoop')]];
 }
 
 /** What can be done about each, worked out only when it is asked for. */

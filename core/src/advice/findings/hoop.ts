@@ -1,4 +1,3 @@
-import { formatFine } from '../../measure/index.ts';
 import {
   freeOrder,
   NOTHING_FIXED,
@@ -26,6 +25,7 @@ import {
 } from '../finding.ts';
 import { THRESHOLDS } from '../thresholds.ts';
 import { changePasses, onPart } from './onParts.ts';
+import * as say from '../words.ts';
 
 /** How the design lies on the grain and in the hoop, and what the ring does to it. */
 export function hoopFindings(piece: PlanInput, plan: Plan): Finding[] {
@@ -81,10 +81,10 @@ function inAnotherOrder({ piece, plan }: Case<'crushed'>): Offer[] {
   const better = orderPositions(plan.parts, hoop, piece.positions);
   const offers: Offer[] = [];
   if (plan.rules.broken.length > 0 && crushed(piece.positions, NOTHING_FIXED) < now) {
-    offers.push(['Let the order be found again', freeOrder(piece)]);
+    offers.push(['Let the planner find the order', freeOrder(piece)]);
   }
   if (crushed(better, piece.order) < now) {
-    offers.push(['Move the hoop in another order', setPositions(piece, better, 'Order the hoop positions')]);
+    offers.push(['Move the hoop in another order', setPositions(piece, better, 'Reorder the hoop positions')]);
   }
   return offers;
 }
@@ -106,13 +106,13 @@ function workedFlat(of: PartCase): Offer[] {
           : pass,
       );
   };
-  return [['Work it flat', changePasses(of, flat, 'Work it flat')]];
+  return [['Use a flat stitch instead', changePasses(of, flat, 'Use a flat stitch instead')]];
 }
 
 function inPositions({ piece, plan }: Case<'outside-hoop'>): Offer[] {
   const found = piece.hoop && findPositions(plan.parts, piece.hoop);
   if (!found || found.length < 2) return [];
-  return [[`Work it in ${found.length} hoop positions`, setPositions(piece, found, 'Find hoop positions')]];
+  return [[say.usePositions(found.length), setPositions(piece, found, 'Find hoop positions')]];
 }
 
 function fitted({ piece, plan }: Pick<Case, 'piece' | 'plan'>, wantedMm: number): Offer[] {
@@ -121,47 +121,16 @@ function fitted({ piece, plan }: Pick<Case, 'piece' | 'plan'>, wantedMm: number)
   if (!whole || !plan.design.circle) return [];
   const hoop = { ...whole, airMm: Math.max(whole.airMm, wantedMm) };
   const edit = setHoop(piece, hoop, fitToHoop(piece, hoop), 'Fit to the hoop');
-  return [[`Fit it with ${hoop.airMm} mm of air`, edit]];
+  return [[say.fitWithRoom(hoop.airMm), edit]];
 }
 
-const mm = formatFine;
-
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const HOOP_KINDS = {
-  'outside-hoop': {
-    step: 'hoop',
-    severity: 'stop',
-    say: ({ overMm, innerMm }) =>
-      `The design reaches ${mm(overMm)} beyond the inside of the ring (${mm(innerMm)} across).`,
-    why: 'What lies under the ring cannot be stitched.',
-  },
-  'near-ring': {
-    step: 'hoop',
-    severity: 'warn',
-    say: ({ clearMm, wantedMm, raised }) =>
-      `Only ${mm(clearMm)} between ${raised ? 'raised work' : 'the design'} and the ring; ${mm(wantedMm)} is wanted.`,
-    why: 'Close to the ring the needle is cramped and the ring leaves its mark.',
-  },
-  grain: {
-    step: 'hoop',
-    severity: 'note',
-    say: ({ offDeg }) => `The design lies ${offDeg.toFixed(1)}° off the grain of the cloth.`,
-    why: 'Uprights that lean a little look like a mistake, and cloth gives off the grain.',
-  },
-  warp: {
-    step: 'hoop',
-    severity: 'warn',
-    say: ({ share, uprightMm, acrossMm }) =>
-      `The drawn circle measures ${mm(uprightMm)} up and down and ${mm(acrossMm)} across: ${Math.abs(share).toFixed(1)} % out of true.`,
-    why: 'Stitched so, the design springs back crooked. Loosen the cloth the long way, even it out, and tighten again.',
-  },
-  crushed: {
-    step: 'hoop',
-    severity: 'warn',
-    say: ({ workedIn, crushedBy }) =>
-      `It is raised work of hoop position ${workedIn}, and the ring lies on it at position ${crushedBy}.`,
-    why: 'A ring crushes what stands up. Work it after the last position that touches it, or pad the ring.',
-  },
+  'outside-hoop': { step: 'hoop', severity: 'stop' },
+  'near-ring': { step: 'hoop', severity: 'warn' },
+  grain: { step: 'hoop', severity: 'note' },
+  warp: { step: 'hoop', severity: 'warn' },
+  crushed: { step: 'hoop', severity: 'warn' },
 } satisfies Partial<FindingKinds>;
 
 /** What can be done about each, worked out only when it is asked for. */
@@ -169,7 +138,7 @@ export const HOOP_REMEDIES = {
   'outside-hoop': (of) => [...inPositions(of), ...fitted(of, AIR_MM.usual)],
   'near-ring': (of) => fitted(of, of.finding.figures.raised ? AIR_MM.raised : AIR_MM.usual),
   grain: ({ piece }) => [
-    ['Turn it to the grain', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Turn to the grain')],
+    ['Straighten it', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Straighten the design')],
   ],
   crushed: (of) => [...inAnotherOrder(of), ...onPart(of, workedFlat)],
 } satisfies Partial<FindingRemedies>;

@@ -1,6 +1,7 @@
+import { OWN } from '../finding.ts';
 import { type Pass, setPasses, setShown } from '../../piece/index.ts';
 import { onPart, leftOut, withStrands } from './onParts.ts';
-import { formatFine, RememberedPair } from '../../measure/index.ts';
+import { RememberedPair } from '../../measure/index.ts';
 import {
   boxesMeet,
   distanceToLines,
@@ -24,9 +25,8 @@ import {
   type FindingKinds,
   type FindingRemedies,
 } from '../finding.ts';
+import * as say from '../words.ts';
 
-/** Stands for the part itself, where two of its own lines come near each other. */
-const OWN = '';
 
 /** Lines and edges that come nearer to each other than their thread is wide. */
 export function closeFindings(plan: Plan): Finding[] {
@@ -129,7 +129,7 @@ function movedAway({ finding }: Case<'line-too-close'>, { piece, plan, planned }
   const way = close && wayOut(plan, close);
   if (!way) return [];
   const edit = nudgeParts(piece, [planned.part.id], ...way);
-  return [[`Move it ${Math.ceil(Math.hypot(...way) * 10) / 10} mm away`, edit]];
+  return [[say.moveAway(Math.ceil(Math.hypot(...way) * 10) / 10), edit]];
 }
 
 /** Areas that merge anyway can be one; lines that are joined stay as near to each other. */
@@ -139,32 +139,11 @@ function joined({ finding }: Case<'line-too-close'>, { piece, plan, planned }: P
   return [['Join the two', joinParts(piece, [other.part.id, planned.part.id])]];
 }
 
-const mm = formatFine;
-
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const MEETING_KINDS = {
-  'line-too-close': {
-    step: 'drawing',
-    severity: 'note',
-    say: ({ other, otherId, gapMm, laidMm }) =>
-      otherId === OWN
-        ? `Two of its own lines come within ${mm(gapMm)} of each other; worked it is ${mm(laidMm)} wide, so they merge. ${Math.ceil((10 * laidMm) / gapMm) / 10} times as large they stand apart.`
-        : `It comes within ${mm(gapMm)} of “${other}”; worked it is ${mm(laidMm)} wide, so they merge.`,
-    why: 'No cloth shows between them. Move them apart, join them, take strands out, or leave one out.',
-  },
-  'drawn-twice': {
-    step: 'drawing',
-    severity: 'warn',
-    say: ({ other, percent }) => `${percent} % of it lies on “${other}”: the same line is drawn twice.`,
-    why: 'It would be marked and stitched twice, one thread on the other. Drop one of them.',
-  },
-  'direction-vanishes': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ other, apartDeg }) =>
-      `It touches “${other}” in a near-equal colour, and their stitches lie only ${apartDeg}° apart.`,
-    why: 'Without a line between them two such areas look like one. Turn one of them, or outline it.',
-  },
+  'line-too-close': { step: 'drawing', severity: 'note' },
+  'drawn-twice': { step: 'drawing', severity: 'warn' },
+  'direction-vanishes': { step: 'stitches', severity: 'note' },
 } satisfies Partial<FindingKinds>;
 
 /** What can be done about each, worked out only when it is asked for. */
@@ -172,10 +151,10 @@ export const MEETING_REMEDIES = {
   'line-too-close': (of) =>
     onPart(of, (part) =>
       of.finding.figures.otherId === OWN
-        ? [['Take a strand out', withStrands(part, -1)]]
-        : [leftOut(part), ...movedAway(of, part), ...joined(of, part), ['Take a strand out', withStrands(part, -1)]],
+        ? [['Use one strand fewer', withStrands(part, -1)]]
+        : [leftOut(part), ...movedAway(of, part), ...joined(of, part), ['Use one strand fewer', withStrands(part, -1)]],
     ),
-  'drawn-twice': (of) => onPart(of, (part) => [['Drop this one', setShown(part.piece, [part.planned.part.id], false)]]),
+  'drawn-twice': (of) => onPart(of, (part) => [['Leave this one out', setShown(part.piece, [part.planned.part.id], false)]]),
   'direction-vanishes': (of) =>
     onPart(of, ({ piece, planned }) => {
       const turn = (pass: Pass): Pass =>

@@ -4,6 +4,7 @@ import { coveringStrands } from '../../propose/index.ts';
 import { type StitchId, stitchKind } from '../../stitches/index.ts';
 import { setShown, type Edit, type Pass, plainPass, groupMembers, type Part, setPasses } from '../../piece/index.ts';
 import type { PartCase, Offer, Case } from '../finding.ts';
+import * as say from '../words.ts';
 
 /** What a remedy does to one part; nothing where the part is not planned. */
 export function onPart({ piece, plan, finding }: Case, offers: (of: PartCase) => Offer[]): Offer[] {
@@ -21,14 +22,14 @@ export function switchTo(of: PartCase, stitch: StitchId): Edit | null {
     const enough = isLine ? coveringStrands(stitch, strands, markOf(of.piece.mark)!.lineMm) : strands;
     return plainPass(stitch, thread, Math.max(strands, enough));
   };
-  return changeFilling(of, toPass, `Work in ${stitchKind(stitch).name.toLowerCase()}`);
+  return changeFilling(of, toPass, say.useStitch(stitchKind(stitch).inSentence));
 }
 
 export function withStrands(of: PartCase, by: 1 | -1): Edit | null {
   const filling = of.planned.passes.find(({ role }) => role === 'filling');
   if (!filling || nextStrands(filling, by) === null) return null;
   const change = (pass: Pass): Pass => ({ ...pass, strands: nextStrands(pass, by) ?? pass.strands });
-  return changeFilling(of, change, by > 0 ? 'Add a strand' : 'Take a strand out');
+  return changeFilling(of, change, by > 0 ? 'Add a strand' : 'Use one strand fewer');
 }
 
 export function without(params: Pass['params'], key: string): Pass['params'] {

@@ -21,13 +21,7 @@ export function ownedFindings({ colours, parts, spread }: Plan, owned: Owned): F
   });
 }
 
-/** What is said of it. */
+/** Where it is looked at, and how bad it is. */
 export const OWNED_KINDS = {
-  'runs-out': {
-    step: 'thread',
-    severity: 'warn',
-    say: ({ colour, ownedM, needM, percent }) =>
-      `You own ${ownedM} m of ${colour}; ${needM} m and what is unpicked will be cut: it reaches in ${percent} of 100 cases.`,
-    why: 'The next lot may differ. Buy it together, or save where it does not show.',
-  },
+  'runs-out': { step: 'thread', severity: 'warn' },
 } satisfies Partial<FindingKinds>;

@@ -18,19 +18,8 @@ export function paintingFindings(piece: PlanInput, plan: Plan): Finding[] {
   });
 }
 
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const PAINTING_KINDS = {
-  'picture-gone': {
-    step: 'stitches',
-    severity: 'warn',
-    say: () => 'It is painted from the picture below, and there is no such picture: its stitches are in one shade.',
-    why: 'Bring the picture back with undo, lay another below the drawing, or work the part in another stitch.',
-  },
-  'picture-beside': {
-    step: 'stitches',
-    severity: 'warn',
-    say: ({ percent }) =>
-      `${percent} % of its box lies beside the picture: there the colours of the picture’s edge go on.`,
-    why: 'Draw the part within the picture, or lay the picture so that it reaches all of it.',
-  },
+  'picture-gone': { step: 'stitches', severity: 'warn' },
+  'picture-beside': { step: 'stitches', severity: 'warn' },
 } satisfies Partial<FindingKinds>;

@@ -1,6 +1,7 @@
+import { needleName } from '../../order/index.ts';
 import { onPart, withStrands, leftOut, switchTo, without, changeFilling } from './onParts.ts';
 import { equalCircleMm } from '../../geometry/index.ts';
-import { formatFine, roundTo } from '../../measure/index.ts';
+import { roundTo } from '../../measure/index.ts';
 import { type Part, type PlanInput, type Pass, setGuides, setStrokeWidth } from '../../piece/index.ts';
 import {
   longestSpan,
@@ -13,7 +14,7 @@ import {
 import { type PlannedPart, type PlannedPass, longestFrontRunMm } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { lineToArea, type PlacedShape, outlineToLine } from '../../drawing/index.ts';
-import { clothOf, isPulled, leavesHole, markOf, NEEDLE_NAMES } from '../../materials/index.ts';
+import { clothOf, isPulled, leavesHole, markOf } from '../../materials/index.ts';
 import { knotDiameterMm, stitchKind, WIDEST_FIELD_MM2, type StitchId } from '../../stitches/index.ts';
 import {
   hundredths,
@@ -131,7 +132,7 @@ function spanFindings(piece: PlanInput, placed: PlacedShape, pass: PlannedPass):
   if (pass.role === 'padding' || pass.role === 'edge') return found;
   const limitMm = SPAN_LIMIT_MM[piece.use];
   const spanMm = hundredths(longestFrontRunMm(pass) * (TIED[pass.stitch] ?? 1));
-  if (spanMm > limitMm) found.push(['span-too-long', { stitch: stitchKind(pass.stitch).name, spanMm, limitMm }]);
+  if (spanMm > limitMm) found.push(['span-too-long', { stitch: stitchKind(pass.stitch).inSentence, spanMm, limitMm }]);
   const isShort = spanMm < TREATMENT.shortestSatinMm && placed.areaMm2 > 0;
   if (SATIN_LIKE.has(pass.stitch) && isShort) {
     found.push(['span-too-short', { spanMm, leastMm: TREATMENT.shortestSatinMm }]);
@@ -159,17 +160,17 @@ function useFindings(piece: PlanInput, pass: PlannedPass): Found[] {
   const cloth = clothOf(piece.cloth.kind)!;
   const found: Found[] = [];
   if (WORN_USES.has(piece.use) && kind.snags && !SATIN_LIKE.has(pass.stitch)) {
-    found.push(['snags', { stitch: kind.name }]);
+    found.push(['snags', { stitch: kind.inSentence }]);
   }
   if (leavesHole(cloth, pass.needle.shaftMm, WORN_USES.has(piece.use))) {
-    found.push(['needle-hole', { shaftMm: pass.needle.shaftMm, cloth: cloth.name }]);
+    found.push(['needle-hole', { shaftMm: pass.needle.shaftMm, cloth: cloth.inSentence }]);
   }
   if (kind.needle === 'wrapping' && pass.bundleMm > pass.needle.shaftMm) {
-    const needle = `${NEEDLE_NAMES[pass.needle.family]} ${pass.needle.size}`;
+    const needle = needleName(pass.needle);
     found.push(['needle-eye', { needle, bundleMm: hundredths(pass.bundleMm) }]);
   }
   const isDense = kind.worksOn === 'area' && kind.coverWidths > 0;
-  if (isDense && isPulled(cloth)) found.push(['pull', { stitch: kind.name, cloth: cloth.name }]);
+  if (isDense && isPulled(cloth)) found.push(['pull', { stitch: kind.inSentence, cloth: cloth.inSentence }]);
   return found;
 }
 
@@ -203,143 +204,40 @@ function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
   return found;
 }
 
-const mm = formatFine;
-
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const PARTS_KINDS = {
-  'part-too-small': {
-    step: 'drawing',
-    severity: 'warn',
-    say: ({ widestMm, lengthMm, wantedMm }) =>
-      widestMm === undefined
-        ? `The line is ${mm(lengthMm)} long; two stitches take ${mm(wantedMm)}.`
-        : `It is ${mm(widestMm)} at its widest; the thread wants ${mm(wantedMm)}.`,
-    why: 'Smaller than its thread, a part is a blot. Enlarge the design, take out strands, or leave it out.',
-  },
-  'all-hidden': {
-    step: 'drawing',
-    severity: 'note',
-    say: ({ names, count }) =>
-      count === 1
-        ? `${names} lies wholly behind other parts, so nothing of it is stitched.`
-        : `${count} parts lie wholly behind others, so nothing of them is stitched: ${names}.`,
-    why: 'Bring it forward, keep hidden portions, or remove it.',
-  },
-  'no-stitches': {
-    step: 'stitches',
-    severity: 'warn',
-    say: () => 'No stitch of this kind finds room in it.',
-    why: 'The part would stay bare. Choose another stitch or a smaller one.',
-  },
-  'line-not-covered': {
-    step: 'transfer',
-    severity: 'warn',
-    say: ({ coverMm, markMm, strands }) =>
-      `The drawn line is ${mm(markMm)} wide, the stitch in ${strands} covers ${mm(coverMm)}.`,
-    why: 'A mark that is wider than its stitch stays in view unless it comes out.',
-  },
-  'span-too-long': {
-    step: 'stitches',
-    severity: 'warn',
-    say: ({ stitch, spanMm, limitMm }) =>
-      `${stitch}: spans of ${mm(spanMm)} lie free; up to ${mm(limitMm)} lies well for this use.`,
-    why: 'Long spans gape, snag and buckle.',
-  },
-  'span-too-short': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ spanMm, leastMm }) => `Satin spans ${mm(spanMm)} at most, under ${mm(leastMm)}.`,
-    why: 'So short, satin turns ragged: a line stitch is cleaner.',
-  },
-  'cloth-shows': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ spacingMm, laidMm }) =>
-      `Rows lie ${mm(spacingMm)} apart and the thread ${mm(laidMm)} wide: cloth shows between.`,
-    why: 'Good for a light filling, a fault in a solid one.',
-  },
-  'too-many-shades': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ shades, room, spanMm }) => `${shades} shades over ${mm(spanMm)}: there is room for ${room}.`,
-    why: 'A shade needs a row of its own, about 3 mm, to be seen.',
-  },
-  'too-large-for-direction': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ areaCm2, mostCm2 }) =>
-      `It measures ${areaCm2} cm²: up to ${mostCm2} cm² stitches follow a direction that turns.`,
-    why: 'No hoop holds so much. Its stitches lie straight; divide it to turn them.',
-  },
-  'guide-outside': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ outside }) =>
-      (outside === 1 ? 'A direction stroke lies' : `${outside} direction strokes lie`) + ' outside the part.',
-    why: 'It still turns the stitches, but less than one drawn inside.',
-  },
-  'too-many-strands': {
-    step: 'stitches',
-    severity: 'warn',
-    say: ({ radiusMm, widthMm, laidMm }) =>
-      widthMm === undefined
-        ? `It bends at ${mm(radiusMm)} radius; the thread is ${mm(laidMm)} wide.`
-        : `It is ${mm(widthMm)} wide on the average; the thread is ${mm(laidMm)} wide.`,
-    why: 'A bundle cannot draw what is finer than itself.',
-  },
-  snags: {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ stitch }) => `${stitch} stands up and can catch on a thing in use.`,
-    why: 'Loops and knots pull out when they catch.',
-  },
-  'needle-hole': {
-    step: 'stitches',
-    severity: 'warn',
-    say: ({ shaftMm, cloth }) => `The needle is ${mm(shaftMm)} thick: it leaves holes in ${cloth.toLowerCase()}.`,
-    why: 'Holes in fine cloth do not close again. Fewer strands take a finer needle.',
-  },
-  'drawn-wider': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ drawnMm, coverMm, percent }) =>
-      `It is drawn ${mm(drawnMm)} wide, and its stitch covers ${mm(coverMm)}: ${percent} % of it.`,
-    why: 'A drawn width is meant. Work it wider, as an area, or draw it thinner.',
-  },
-  'needle-eye': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ needle, bundleMm }) =>
-      `Thread ${mm(bundleMm)} thick passes the eye of no straight needle: its wraps must be eased over that of a ${needle}.`,
-    why: 'Wraps catch on an eye that is wider than the shaft. Take fewer strands, a finer thread, or another stitch.',
-  },
-  'knot-size': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ knotMm, acrossMm }) => `The knot comes to ${mm(knotMm)}, the spot is ${mm(acrossMm)} across.`,
-    why: 'One knot must fill its spot: smaller leaves it bare, larger hides its neighbours.',
-  },
-  pull: {
-    step: 'stitches',
-    severity: 'warn',
-    say: ({ stitch, cloth }) => `${stitch} is dense for ${cloth.toLowerCase()}, which draws in.`,
-    why: 'Without a backing the shape draws in. Follow the backing’s own instructions for heat and time.',
-  },
+  'part-too-small': { step: 'drawing', severity: 'warn' },
+  'all-hidden': { step: 'drawing', severity: 'note' },
+  'no-stitches': { step: 'stitches', severity: 'warn' },
+  'line-not-covered': { step: 'transfer', severity: 'warn' },
+  'span-too-long': { step: 'stitches', severity: 'warn' },
+  'span-too-short': { step: 'stitches', severity: 'note' },
+  'cloth-shows': { step: 'stitches', severity: 'note' },
+  'too-many-shades': { step: 'stitches', severity: 'note' },
+  'too-large-for-direction': { step: 'stitches', severity: 'note' },
+  'guide-outside': { step: 'stitches', severity: 'note' },
+  'too-many-strands': { step: 'stitches', severity: 'warn' },
+  snags: { step: 'stitches', severity: 'note' },
+  'needle-hole': { step: 'stitches', severity: 'warn' },
+  'drawn-wider': { step: 'stitches', severity: 'note' },
+  'needle-eye': { step: 'stitches', severity: 'note' },
+  'knot-size': { step: 'stitches', severity: 'note' },
+  pull: { step: 'stitches', severity: 'warn' },
 } satisfies Partial<FindingKinds>;
 
 /** What can be done about each, worked out only when it is asked for. */
 export const PARTS_REMEDIES = {
   'part-too-small': (of) =>
     onPart(of, (part) => [
-      ['Take a strand out', withStrands(part, -1)],
+      ['Use one strand fewer', withStrands(part, -1)],
       [
-        'Work its outline as a line',
+        'Stitch its outline only',
         part.planned.part.kind === 'area' ? outlineToLine(part.piece, [part.planned.part.id]) : null,
       ],
       leftOut(part),
     ]),
   'line-not-covered': (of) => onPart(of, (part) => [['Add a strand', withStrands(part, 1)]]),
-  'span-too-long': (of) => onPart(of, (part) => [['Fill with split stitch', switchTo(part, 'split-fill')]]),
+  'span-too-long': (of) => onPart(of, (part) => [['Use split stitch filling', switchTo(part, 'split-fill')]]),
   'drawn-wider': (of) =>
     onPart(of, (part) => {
       const { coverMm, drawnMm } = of.finding.figures;
@@ -353,8 +251,8 @@ export const PARTS_REMEDIES = {
       return [
         ['Draw it thinner', setStrokeWidth(part.piece, [part.planned.part.id], coverMm / part.piece.placement.scale)],
         // What goes round would be filled: there the band itself is wanted.
-        ['Work it as an area', isClosed ? null : lineToArea(part.piece, [part.planned.part.id])],
-        ['Work satin across it', isWithin ? changeFilling(part, across, 'Work satin across it') : null],
+        ['Make it an area', isClosed ? null : lineToArea(part.piece, [part.planned.part.id])],
+        ['Use satin across it', isWithin ? changeFilling(part, across, 'Use satin across it') : null],
       ];
     }),
   'knot-size': (of) =>
@@ -362,34 +260,34 @@ export const PARTS_REMEDIES = {
       const { knotMm, acrossMm } = of.finding.figures;
       return knotMm < acrossMm
         ? [
-            ['Fill it with several knots', switchTo(part, 'french-fill')],
-            ['Work it in satin', switchTo(part, 'satin')],
+            ['Use several knots', switchTo(part, 'french-fill')],
+            ['Use satin stitch', switchTo(part, 'satin')],
           ]
-        : [['Take a strand out', withStrands(part, -1)]];
+        : [['Use one strand fewer', withStrands(part, -1)]];
     }),
-  'span-too-short': (of) => onPart(of, (part) => [['Fill with split stitch', switchTo(part, 'split-fill')]]),
+  'span-too-short': (of) => onPart(of, (part) => [['Use split stitch filling', switchTo(part, 'split-fill')]]),
   'cloth-shows': (of) =>
     onPart(of, (part) => {
       const close = (pass: Pass): Pass => ({ ...pass, params: without(pass.params, 'spacingMm') });
-      return [['Let neighbours touch', changeFilling(part, close, 'Close the rows')]];
+      return [['Make the rows touch', changeFilling(part, close, 'Make the rows touch')]];
     }),
   'too-many-shades': (of) => {
     const { room } = of.finding.figures;
     const fewer = (pass: Pass): Pass => ({ ...pass, shades: room < 2 ? [] : pass.shades.slice(0, room) });
-    return onPart(of, (part) => [['Work in fewer shades', changeFilling(part, fewer, 'Work in fewer shades')]]);
+    return onPart(of, (part) => [['Use fewer shades', changeFilling(part, fewer, 'Use fewer shades')]]);
   },
   'too-large-for-direction': (of) =>
     onPart(of, (part) => {
       const straight = (pass: Pass): Pass => ({ ...pass, direction: 'straight', points: [] });
-      return [['Lay them straight', changeFilling(part, straight, 'Lay stitches straight')]];
+      return [['Make the stitches straight', changeFilling(part, straight, 'Make the stitches straight')]];
     }),
   'guide-outside': (of) =>
     onPart(of, ({ piece, planned }) => [
-      ['Remove the strokes', setGuides(piece, [planned.part.id], [], 'Remove the direction strokes')],
+      ['Remove direction strokes', setGuides(piece, [planned.part.id], [], 'Remove direction strokes')],
     ]),
-  'too-many-strands': (of) => onPart(of, (part) => [['Take a strand out', withStrands(part, -1)]]),
+  'too-many-strands': (of) => onPart(of, (part) => [['Use one strand fewer', withStrands(part, -1)]]),
   snags: (of) =>
     onPart(of, (part) =>
-      part.planned.placed.kind === 'line' ? [['Work in back stitch', switchTo(part, 'back')]] : [],
+      part.planned.placed.kind === 'line' ? [['Use back stitch', switchTo(part, 'back')]] : [],
     ),
 } satisfies Partial<FindingRemedies>;

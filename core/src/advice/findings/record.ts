@@ -1,6 +1,6 @@
 import { lastSitting } from '../../log/index.ts';
 import { clothOf, type Cloth } from '../../materials/index.ts';
-import { localDay, plural } from '../../measure/index.ts';
+import { localDay } from '../../measure/index.ts';
 import type { PieceRecord, PlanInput } from '../../piece/index.ts';
 import type { Finding, FindingKinds } from '../finding.ts';
 
@@ -22,26 +22,14 @@ export function recordFindings({ hoop, cloth }: PlanInput, record: PieceRecord, 
   const kind = clothOf(cloth.kind)!;
   const mostDays = STAYS_DAYS[kind.iron];
   if (hoop && !last.isTakenOff && Date.parse(now) - Date.parse(last.ended) > mostDays * DAY_MS) {
-    const figures = { since: localDay(new Date(last.ended)), mostDays, cloth: kind.name };
+    const figures = { since: localDay(new Date(last.ended)), mostDays, cloth: kind.inSentence };
     found.push({ id: 'hoop-left', part: null, figures });
   }
   return found;
 }
 
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const RECORD_KINDS = {
-  'needle-count': {
-    step: 'at-the-hoop',
-    severity: 'warn',
-    say: ({ missing }) =>
-      `${plural(missing, 'needle')} ${missing === 1 ? 'was' : 'were'} not counted in at the end of the last sitting.`,
-    why: 'Look for it before anyone sits down there, with a magnet and a lamp held low; a needle in a cushion is found by whoever sits on it.',
-  },
-  'hoop-left': {
-    step: 'at-the-hoop',
-    severity: 'note',
-    say: ({ since, mostDays, cloth }) =>
-      `Last worked on ${since}: if the hoop is still on, take it off. ${cloth} keeps its ring after about ${plural(mostDays, 'day')}.`,
-    why: 'Cloth that stays stretched under the ring gives there, gathers dust along it, and keeps a crease that pressing may not take out.',
-  },
+  'needle-count': { step: 'at-the-hoop', severity: 'warn' },
+  'hoop-left': { step: 'at-the-hoop', severity: 'note' },
 } satisfies Partial<FindingKinds>;

@@ -31,7 +31,7 @@ export function scrapFindings(piece: PlanInput, plan: Plan): Finding[] {
       found.push({ id: 'scrap-small', part: part.id, figures: { acrossMm: hundredths(acrossMm), leastMm: LEAST_MM } });
     }
     const cloth = clothOf(scrap.cloth)!;
-    if (cloth.stretches) found.push({ id: 'scrap-stretches', part: part.id, figures: { cloth: cloth.name } });
+    if (cloth.stretches) found.push({ id: 'scrap-stretches', part: part.id, figures: { cloth: cloth.inSentence } });
     const under = scraps.filter((other) => other.depth < depth && meets(other.region, region));
     const layersMm = hundredths(ground.thicknessMm + under.reduce((sum, one) => sum + one.thicknessMm, thicknessMm));
     if (layersMm > MOST_LAYERS_MM) {
@@ -43,40 +43,13 @@ export function scrapFindings(piece: PlanInput, plan: Plan): Finding[] {
 
 const meets = (a: Region, b: Region): boolean => regionArea(intersect(a, b)) > 1;
 
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const SCRAPS_KINDS = {
-  'scrap-frays': {
-    step: 'stitches',
-    severity: 'warn',
-    say: () => 'A raw edge frays in use and in the wash.',
-    why: 'Turn it under, or hold it with close buttonhole stitch.',
-  },
-  'scrap-small': {
-    step: 'stitches',
-    severity: 'warn',
-    say: ({ acrossMm, leastMm }) =>
-      `A scrap ${acrossMm} mm across is hard to cut, turn and hold; ${leastMm} mm is the least.`,
-    why: 'Stitch it instead, or make it larger.',
-  },
-  'scrap-stretches': {
-    step: 'stitches',
-    severity: 'note',
-    say: ({ cloth }) => `${cloth} stretches: back it before it is cut, or it bubbles.`,
-    why: 'The cloth below does not stretch with it.',
-  },
-  'scrap-layers': {
-    step: 'stitches',
-    severity: 'warn',
-    say: ({ layersMm, mostMm }) =>
-      `The needle goes through ${layersMm} mm of cloth here; beyond ${mostMm} mm it is pushed hard.`,
-    why: 'A thinner cloth, or a hole cut below it, is kinder to needle and finger.',
-  },
-  'scrap-hidden': {
-    step: 'stitches',
-    severity: 'warn',
-    say: () => 'Nothing of this scrap is seen: other parts lie over all of it.',
-    why: 'It costs cloth and thickness for nothing.',
-  },
+  'scrap-frays': { step: 'stitches', severity: 'warn' },
+  'scrap-small': { step: 'stitches', severity: 'warn' },
+  'scrap-stretches': { step: 'stitches', severity: 'note' },
+  'scrap-layers': { step: 'stitches', severity: 'warn' },
+  'scrap-hidden': { step: 'stitches', severity: 'warn' },
 } satisfies Partial<FindingKinds>;
 
 /** What can be done about each. */

@@ -11,6 +11,7 @@ import {
   type FindingKinds,
   type FindingRemedies,
 } from '../finding.ts';
+import * as say from '../words.ts';
 
 /** What speaks against the way of marking that is chosen. */
 export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
@@ -23,7 +24,7 @@ export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
     found.push({
       id: "can't-trace",
       part: null,
-      figures: { mark: mark.name, cloth: cloth.name, grams: cloth.weightGsm },
+      figures: { mark: mark.name, cloth: cloth.inSentence, grams: cloth.weightGsm },
     });
   } else {
     const widths = widthsLostIn(mark, plan);
@@ -50,9 +51,9 @@ export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
     });
   }
   const spoilt = spoiltByWater(mark, [cloth, ...threadsOf(plan)]);
-  if (spoilt) found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, spoilt: spoilt.name } });
+  if (spoilt) found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, spoilt: spoilt.inSentence } });
   if (mark.heatSets && cloth.wash === 'no' && cloth.iron !== 'no') {
-    found.push({ id: 'heat-sets', part: null, figures: { mark: mark.name, cloth: cloth.name } });
+    found.push({ id: 'heat-sets', part: null, figures: { mark: mark.name, cloth: cloth.inSentence } });
   }
   return found;
 }
@@ -72,39 +73,15 @@ const LOST_WIDTHS = 2;
 function markedBetter({ piece, plan }: Pick<Case, 'piece' | 'plan'>): Offer[] {
   const [best] = rankWays(piece, plan);
   if (!best || best.mark.id === piece.mark) return [];
-  return [[`Mark with: ${best.mark.name.toLowerCase()}`, setMark(piece, best.mark.id)]];
+  return [[say.useMark(best.mark.inSentence), setMark(piece, best.mark.id)]];
 }
 
-/** What is said of each. */
+/** Where each is looked at, and how bad it is. */
 export const TRANSFER_KINDS = {
-  "can't-trace": {
-    step: 'transfer',
-    severity: 'warn',
-    say: (figures) =>
-      figures.lost === undefined
-        ? `${figures.mark}: the drawing does not show well enough on ${figures.cloth.toLowerCase()} (${figures.grams} g/m²) in this colour.`
-        : `${figures.mark}: ${figures.lost === 1 ? 'one part is' : `${figures.lost} parts are`} lost in its line of ${figures.lineMm} mm; the narrowest is ${figures.narrowestMm} mm wide.`,
-    why: 'Lines that are not seen, or run into each other, are guessed.',
-  },
-  'fades-first': {
-    step: 'transfer',
-    severity: 'warn',
-    say: ({ mark, day, staysDays }) =>
-      `${mark}: it is finished about day ${Math.ceil(day)}; the mark can be trusted for ${staysDays} days.`,
-    why: 'Draw only what the next sittings reach, or take a mark that stays.',
-  },
-  'heat-sets': {
-    step: 'transfer',
-    severity: 'warn',
-    say: ({ mark, cloth }) => `${mark} must be rinsed out before ironing, and ${cloth.toLowerCase()} cannot be rinsed.`,
-    why: 'An iron sets the mark for good. Take another way, or leave the piece unpressed.',
-  },
-  'water-spoils': {
-    step: 'transfer',
-    severity: 'warn',
-    say: ({ mark, spoilt }) => `${mark} comes out in water that ${spoilt.toLowerCase()} does not take.`,
-    why: 'Water marks or shrinks such cloth, felts wool and takes colour and shine from silk. Take a way that needs none.',
-  },
+  "can't-trace": { step: 'transfer', severity: 'warn' },
+  'fades-first': { step: 'transfer', severity: 'warn' },
+  'heat-sets': { step: 'transfer', severity: 'warn' },
+  'water-spoils': { step: 'transfer', severity: 'warn' },
 } satisfies Partial<FindingKinds>;
 
 /** What can be done about each, worked out only when it is asked for. */

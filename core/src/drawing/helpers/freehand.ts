@@ -45,7 +45,7 @@ export function drawFreehand(
     if (places.length < 3) return null;
     const ring = onEdges(isRing ? places.slice(0, -1) : places, true, edges);
     const path = smoothRing(ring, smoothMm);
-    return path === '' ? null : { name: kind === 'area' ? 'Area' : 'Ring', kind, path };
+    return path === '' ? null : { name: kind === 'area' ? 'Area' : 'Circle', kind, path };
   }
   const line = onEdges(places, false, edges);
   line[0] = snapped(line[0]!, there, snapMm);

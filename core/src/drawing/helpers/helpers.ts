@@ -2,6 +2,7 @@ import { distanceToOutline, isInside } from '../../geometry/index.ts';
 import { seededRandom } from '../../measure/index.ts';
 import { pointsOf, type PlacedShape } from '../placedShape.ts';
 import { circlePath, dots, n, polar, polyline, type Helper, type HelperParam } from './helper.ts';
+import * as say from '../words.ts';
 
 const mm = (name: string, usual: number, min: number, max: number, step = 1): HelperParam => ({
   name,
@@ -24,12 +25,12 @@ const range = (length: number): number[] => Array.from({ length }, (_, i) => i);
 const rosette: Helper = {
   id: 'rosette',
   name: 'Petals round a ring',
-  purpose: 'A ring in a ring with compass points, and petals spread evenly between them.',
+  purpose: 'One ring inside another, with quarter marks and petals spread evenly between them.',
   params: {
     petals: count('Petals', 8, 3, 36),
     innerMm: mm('Inner ring, radius', 6, 1, 200),
     outerMm: mm('Outer ring, radius', 22, 2, 300),
-    widthMm: mm('Width of a petal', 8, 1, 150, 0.5),
+    widthMm: mm('Petal width', 8, 1, 150, 0.5),
   },
   draw({ petals = 8, innerMm = 6, outerMm = 22, widthMm = 8 }) {
     const reach = Math.max(outerMm, innerMm + 1);
@@ -48,26 +49,26 @@ const rosette: Helper = {
       { name: 'Outer ring', kind: 'line', path: circlePath(reach), strokeMm: 0.6 },
       { name: 'Inner ring', kind: 'line', path: circlePath(innerMm), strokeMm: 0.6 },
       ...range(petals).map((i) => ({
-        name: `Petal ${i + 1}`,
+        name: say.petalName(i + 1),
         kind: 'area' as const,
         path: petal(i / petals),
         alike: 'petal',
       })),
-      { name: 'Compass points', kind: 'spot', path: dots(compass) },
+      { name: 'Quarter marks', kind: 'spot', path: dots(compass) },
     ];
   },
 };
 
 const borderRings: Helper = {
   id: 'border-rings',
-  name: 'Border rings',
-  purpose: 'One to five rings round the design, evenly apart.',
-  params: { radiusMm: mm('Radius', 55, 3, 400), rings: count('Rings', 2, 1, 5), gapMm: mm('Apart', 2.5, 0.5, 40, 0.5) },
+  name: 'Border circles',
+  purpose: 'One to five circles round the design, evenly spaced.',
+  params: { radiusMm: mm('Radius', 55, 3, 400), rings: count('Circles', 2, 1, 5), gapMm: mm('Spacing', 2.5, 0.5, 40, 0.5) },
   draw({ radiusMm = 55, rings = 2, gapMm = 2.5 }) {
     return range(rings)
       .filter((i) => radiusMm - i * gapMm > 0.5)
       .map((i) => ({
-        name: rings === 1 ? 'Border ring' : `Border ring ${i + 1}`,
+        name: rings === 1 ? 'Border circle' : say.borderName(i + 1),
         kind: 'line',
         path: circlePath(radiusMm - i * gapMm),
         strokeMm: 0.6,
@@ -115,7 +116,7 @@ const hexagons: Helper = {
       .filter(([x, y]) => Math.hypot(x, y) + sideMm <= radiusMm + 1e-6)
       .slice(0, MOST_CELLS)
       .map(([x, y], i) => ({
-        name: `Hexagon ${i + 1}`,
+        name: say.hexagonName(i + 1),
         kind: 'area',
         path: polyline(
           range(6).map((k) => polar(sideMm, k / 6 + 1 / 12, x, y)),
@@ -131,8 +132,8 @@ const MOST_CELLS = 400;
 const squares: Helper = {
   id: 'squares',
   name: 'Square grid',
-  purpose: 'Straight lines crossed at right angles, to be couched, laced or counted along.',
-  params: { cellMm: mm('Apart', 6, 1, 80, 0.5), widthMm: mm('Width', 60, 2, 500), heightMm: mm('Height', 60, 2, 500) },
+  purpose: 'Straight lines crossing at right angles, to couch, lace or count along.',
+  params: { cellMm: mm('Spacing', 6, 1, 80, 0.5), widthMm: mm('Width', 60, 2, 500), heightMm: mm('Height', 60, 2, 500) },
   draw({ cellMm = 6, widthMm = 60, heightMm = 60 }) {
     const along = (size: number): number[] => {
       const cells = Math.min(100, Math.max(1, Math.round(size / cellMm)));
@@ -141,8 +142,8 @@ const squares: Helper = {
     const upright = along(widthMm).map((x) => `M${n(x)} ${n(-heightMm / 2)}V${n(heightMm / 2)}`);
     const level = along(heightMm).map((y) => `M${n(-widthMm / 2)} ${n(y)}H${n(widthMm / 2)}`);
     return [
-      { name: 'Upright lines', kind: 'line', path: upright.join(''), strokeMm: 0.5 },
-      { name: 'Level lines', kind: 'line', path: level.join(''), strokeMm: 0.5 },
+      { name: 'Vertical lines', kind: 'line', path: upright.join(''), strokeMm: 0.5 },
+      { name: 'Horizontal lines', kind: 'line', path: level.join(''), strokeMm: 0.5 },
     ];
   },
 };
@@ -150,11 +151,11 @@ const squares: Helper = {
 const spiral: Helper = {
   id: 'spiral',
   name: 'Spiral',
-  purpose: 'A line that winds outward evenly, as for a shell or a fern.',
+  purpose: 'A line that winds outwards evenly, as for a shell or a fern.',
   params: {
     turns: count('Turns', 4, 1, 30),
     radiusMm: mm('Radius', 20, 2, 300),
-    startMm: mm('Begins at', 0.5, 0, 100, 0.5),
+    startMm: mm('Starts at', 0.5, 0, 100, 0.5),
   },
   draw({ turns = 4, radiusMm = 20, startMm = 0.5 }) {
     const steps = turns * 36;
@@ -168,12 +169,12 @@ const spiral: Helper = {
 const leaf: Helper = {
   id: 'leaf',
   name: 'Leaf with a vein',
-  purpose: 'A leaf that can bulge to one side, with the vein that leaf stitches lie by.',
+  purpose: 'A leaf, curved to one side if you like, with the vein that leaf stitches follow.',
   params: {
     lengthMm: mm('Length', 32, 3, 300),
     widthMm: mm('Width', 13, 1, 200, 0.5),
-    bendMm: mm('Bend', 2, -60, 60, 0.5),
-    turnDeg: { name: 'Turned', unit: '°', usual: 0, min: -180, max: 180, step: 5 },
+    bendMm: mm('Curve', 2, -60, 60, 0.5),
+    turnDeg: { name: 'Rotation', unit: '°', usual: 0, min: -180, max: 180, step: 5 },
   },
   draw({ lengthMm = 32, widthMm = 13, bendMm = 2, turnDeg = 0 }) {
     const turns = turnDeg / 360;
@@ -196,13 +197,13 @@ const MOST_SEEDS = 800;
 
 const seeds: Helper = {
   id: 'seeds',
-  name: 'Scatter of seeds',
-  purpose: 'Dots strewn evenly but without order round the motif, clear of every part.',
+  name: 'Scattered seeds',
+  purpose: 'Dots scattered evenly but at random round the design, clear of every part.',
   params: {
     radiusMm: mm('Within a radius of', 50, 3, 300),
-    apartMm: mm('Apart', 5, 1, 60, 0.5),
-    clearMm: mm('Clear of parts', 2.5, 0, 40, 0.5),
-    seed: count('Another scatter', 1, 1, 999),
+    apartMm: mm('Spacing', 5, 1, 60, 0.5),
+    clearMm: mm('Distance from parts', 2.5, 0, 40, 0.5),
+    seed: count('Arrangement', 1, 1, 999),
   },
   draw({ radiusMm = 50, apartMm = 5, clearMm = 2.5, seed = 1 }, there, [atX, atY]) {
     const random = seededRandom(seed);

@@ -12,6 +12,7 @@ import {
 import { failure, success, type Outcome } from '../../measure/index.ts';
 import { readXmlTree, type SvgElement } from '../svg/xmlTree.ts';
 import type { HelperPart } from './helper.ts';
+import * as say from '../words.ts';
 
 /** Letters to stitch: outlines to fill, or single lines to follow. Units are heights of a capital; y points down, 0 is the base line. */
 export interface LetterFont {
@@ -27,7 +28,7 @@ export function outlineFont(bytes: ArrayBuffer): Outcome<LetterFont> {
   try {
     font = opentype.parse(bytes);
   } catch (error) {
-    return failure(`The font cannot be read: ${error instanceof Error ? error.message : String(error)}.`);
+    return failure(say.fontFault(error instanceof Error ? error.message : String(error)));
   }
   const capital = capitalOf(font) / font.unitsPerEm;
   const perUnit = 1 / (capital * font.unitsPerEm);
@@ -69,7 +70,7 @@ export function lineFont(source: string): Outcome<LetterFont> {
   const highest = (d: string): number =>
     Math.max(0, ...flattenPath(d, 5).flatMap((run) => [...run.points].filter((_, i) => i % 2)));
   const capital = glyphs.has('H') ? highest(glyphs.get('H')!.d) : 0;
-  if (capital <= 0) return failure('The file is no font of lines: it has no letter H.');
+  if (capital <= 0) return failure('This file is not a line font: it has no letter H.');
   return success({
     kind: 'line',
     letter(character) {
@@ -105,12 +106,12 @@ const MOST_LETTERS = 120;
 /** A text as parts, a letter each, worked alike. What the font lacks is said, with nothing left out in silence. */
 export function layOutLetters(font: LetterFont, text: string, layout: LetterLayout): Outcome<HelperPart[]> {
   const characters = [...text.trim()].slice(0, MOST_LETTERS + 1);
-  if (characters.length === 0) return failure('Type what is to be lettered.');
-  if (characters.length > MOST_LETTERS) return failure(`Up to ${MOST_LETTERS} letters are laid out at once.`);
+  if (characters.length === 0) return failure('Type the text to stitch.');
+  if (characters.length > MOST_LETTERS) return failure(say.mostLetters(MOST_LETTERS));
   const lacking = [...new Set(characters.filter((character) => font.letter(character) === null))];
   if (lacking.length > 0) {
     return failure(
-      `This alphabet has no ${lacking.map((letter) => `“${letter}”`).join(', ')}. Choose another or write it differently.`,
+      say.noLetters(lacking),
     );
   }
   const { heightMm, spacingMm } = layout;
@@ -135,7 +136,7 @@ export function layOutLetters(font: LetterFont, text: string, layout: LetterLayo
         .translate(x, y)
         .round(4)
         .toString();
-      return { name: `Letter ${character}`, kind: font.kind, path: laid, alike: 'letters', strokeMm: 0.6 };
+      return { name: say.letterName(character), kind: font.kind, path: laid, alike: 'letters', strokeMm: 0.6 };
     });
   return success(parts);
 }

@@ -19,6 +19,7 @@ import { inkLines, inkOf } from './inkLines.ts';
 import { calmed, shrunk, type Raster } from './raster.ts';
 import { isConvex, isWhole, squaredUp, type Corners } from './squareUp.ts';
 import { smoothPath, smoothRing } from './smoothPath.ts';
+import * as say from '../words.ts';
 
 /** How a picture is to be read. */
 export interface PictureOptions {
@@ -57,7 +58,7 @@ export function readPicture(
   progress: Progress = () => undefined,
 ): Outcome<Piece> {
   if (!isConvex(options.corners)) {
-    return failure('The four corners cross or fall in a line: drag them to the corners of the page, round in order.');
+    return failure('The four corners cross or lie in a line: drag them to the corners of the page, going round in order.');
   }
   const longest = WORKING_PX[options.as];
   // A squared-up page takes a part of the picture: keep detail enough, but no more than is looked at.
@@ -72,8 +73,8 @@ export function readPicture(
   if (kept.length === 0 && options.as !== 'below') {
     return failure(
       options.as === 'colours'
-        ? 'The picture is one colour all over: there is nothing to tell parts by. Take more colours, or another picture.'
-        : 'No lines were found in the picture. Let fainter lines count, or read it by its colours.',
+        ? 'The picture is a single colour, so no parts can be found. Use more colours, or another picture.'
+        : 'No lines were found in the picture. Include fainter lines, or read it by its colours.',
     );
   }
   const hexes = [...new Set(kept.map(({ hex }) => hex))];
@@ -137,7 +138,7 @@ function byColours(page: Raster, options: PictureOptions, mmPerPx: number, progr
     .filter(({ label }) => label !== ground && (outlines.get(label) ?? '') !== '')
     .sort((a, b) => b.pixels - a.pixels)
     .map(({ label, hex }, i) => ({
-      name: `Region ${i + 1}`,
+      name: say.regionName(i + 1),
       kind: 'area',
       path: outlines.get(label)!,
       fillRule: 'evenodd',
@@ -172,7 +173,7 @@ function byInk(page: Raster, options: PictureOptions, mmPerPx: number, progress:
     const outlines = outlinesOf(labels, width, height, tolerance);
     return regions.flatMap(({ colour }, label) =>
       colour === 1
-        ? [{ name: `Area ${label}`, kind: 'area', path: outlines.get(label)!, fillRule: 'evenodd', hex: INK_HEX }]
+        ? [{ name: say.areaName(label), kind: 'area', path: outlines.get(label)!, fillRule: 'evenodd', hex: INK_HEX }]
         : [],
     );
   }
@@ -183,7 +184,7 @@ function byInk(page: Raster, options: PictureOptions, mmPerPx: number, progress:
     .filter(({ points }) => points.length >= shortest)
     .slice(0, MOST_REGIONS)
     .map(({ points, closed, widthPx }, i) => ({
-      name: `Line ${i + 1}`,
+      name: say.lineName(i + 1),
       kind: 'line',
       path: closed ? smoothRing(points, tolerance) : smoothPath(points, tolerance),
       strokeMm: Math.min(1000, Math.max(0.2, Math.round(widthPx * mmPerPx * 10) / 10)),

@@ -7,6 +7,7 @@ import { fraction, readPaint, type Paint } from './paints.ts';
 import { ROOT_STYLE, StyleSheets, type Style } from './styles.ts';
 import { readTransform, viewBoxTransform } from './transforms.ts';
 import type { SvgElement } from './xmlTree.ts';
+import * as say from '../words.ts';
 
 /** A shape as it is drawn: its path in mm, absolute, of M L H V C Q Z only. */
 export interface DrawnShape {
@@ -114,7 +115,7 @@ export class SvgWalker {
     if (!target) return;
     if (context.useDepth >= LIMITS.useDepth) {
       throw new DrawingFault(
-        `Line ${element.line}: shapes are reused within themselves, more than ${LIMITS.useDepth} deep.`,
+        say.reusedWithin(element.line, LIMITS.useDepth),
       );
     }
     const { width, height } = context.viewport;
@@ -166,7 +167,7 @@ export class SvgWalker {
     for (const paint of [fill, stroke]) if (paint?.standsFor) this.tell(paint.standsFor);
     if (['marker', 'marker-start', 'marker-mid', 'marker-end'].some((key) => refersTo(style[key]))) this.tell('marker');
     if (this.shapes.length >= LIMITS.shapes) {
-      throw new DrawingFault(`The drawing has more than ${LIMITS.shapes} shapes. Simplify it first.`);
+      throw new DrawingFault(say.tooManyShapes(LIMITS.shapes));
     }
     this.shapes.push({
       id: element.attributes['id'] ?? null,
@@ -220,7 +221,7 @@ export function readViewBox(element: SvgElement): [number, number, number, numbe
     .map(Number);
   if (numbers.length !== 4 || numbers.some((n) => !Number.isFinite(n)) || numbers[2]! <= 0 || numbers[3]! <= 0) {
     throw new DrawingFault(
-      `Line ${element.line}: the viewBox “${text.slice(0, 40)}” has no size; expected x, y and a width and height above zero.`,
+      say.badViewBox(element.line, text.slice(0, 40)),
     );
   }
   return numbers as [number, number, number, number];
@@ -238,19 +239,18 @@ function labelOf(element: SvgElement): string | null {
 
 /** The outline under its transforms, in mm; refuses what cannot be drawn. */
 function placePath(element: SvgElement, outline: string, matrix: Matrix): string {
-  const where = `Line ${element.line}: <${element.name}>`;
-  if (/nan|infinity/i.test(outline)) throw new DrawingFault(`${where} has a coordinate that is not a number.`);
+  const { line, name } = element;
+  if (/nan|infinity/i.test(outline)) throw new DrawingFault(say.notANumber(line, name));
   let placed: string;
   try {
     placed = movedPath(outline, matrix, DECIMALS);
   } catch (error) {
     const fault = error instanceof Error ? error.message.replace(/^SvgPath: /, '') : 'unknown';
-    throw new DrawingFault(`${where} has path data that cannot be read: ${fault}.`);
+    throw new DrawingFault(say.badPath(line, name, fault));
   }
   const far = farthestCoordinate(placed);
   if (!(far < FARTHEST_MM)) {
-    const out = Number.isFinite(far) ? ` (${far.toPrecision(3)} mm)` : '';
-    throw new DrawingFault(`${where} has a coordinate that is far out of bounds${out}.`);
+    throw new DrawingFault(say.farAway(line, name));
   }
   return placed;
 }

@@ -1,6 +1,7 @@
 import { SaxesParser } from 'saxes';
 import { failure, success, type Outcome } from '../../measure/index.ts';
 import { LIMITS } from './limits.ts';
+import * as say from '../words.ts';
 
 /** An element of a drawing, with its attributes by local name and the line it stands on. */
 export interface SvgElement {
@@ -26,9 +27,7 @@ class Refusal extends Error {}
 export function readXmlTree(source: string): Outcome<SvgElement> {
   if (source.length > LIMITS.characters) {
     const millions = Math.round(source.length / 1e6);
-    return failure(
-      `The drawing is too large: ${millions} million characters; up to ${LIMITS.characters / 1e6} million are read.`,
-    );
+    return failure(say.tooManyCharacters(millions, LIMITS.characters / 1e6));
   }
   if (source.trim() === '') return failure('The drawing is empty: the file has nothing in it.');
   try {
@@ -41,8 +40,8 @@ export function readXmlTree(source: string): Outcome<SvgElement> {
 /** The parser's own message begins with `line:column: `. */
 function notXml(error: unknown): string {
   const [, line, fault] = /^(?:\S*?)(\d+):\d+: ([^\n]*)/.exec(error instanceof Error ? error.message : '') ?? [];
-  if (line === undefined) return 'The file is not sound XML.';
-  return `Line ${line} is not sound XML: ${fault!.replace(/\.$/, '')}.`;
+  if (line === undefined) return 'The file is not valid XML.';
+  return say.badXml(line, fault!);
 }
 
 function parse(source: string): SvgElement {
@@ -51,22 +50,22 @@ function parse(source: string): SvgElement {
   let current: SvgElement | null = null;
   let [nodes, depth] = [0, 0];
   const refuse = (problem: string): never => {
-    throw new Refusal(`Line ${parser.line}: ${problem}`);
+    throw new Refusal(say.atLine(parser.line, problem));
   };
   parser.on('error', (error) => {
     throw error;
   });
   parser.on('doctype', (text) => {
     if (/<!(ENTITY|ATTLIST|ELEMENT)/i.test(text)) {
-      refuse('the drawing defines entities, which are not read. Save it as plain SVG.');
+      refuse('the drawing defines entities, which can’t be read. Save it as plain SVG.');
     }
   });
   parser.on('processinginstruction', ({ target }) => {
     if (target === 'xml-stylesheet') refuse('the drawing refers to a style sheet outside the file.');
   });
   parser.on('opentag', (tag) => {
-    if (++nodes > LIMITS.nodes) refuse(`the drawing has more than ${LIMITS.nodes} elements. Simplify it first.`);
-    if (++depth > LIMITS.depth) refuse(`elements are nested more than ${LIMITS.depth} deep.`);
+    if (++nodes > LIMITS.nodes) refuse(say.tooManyElements(LIMITS.nodes));
+    if (++depth > LIMITS.depth) refuse(say.nestedTooDeep(LIMITS.depth));
     const [prefix, local] = splitName(tag.name);
     const isSvg = SVG_PREFIXES.has(prefix);
     const attributes: Record<string, string> = {};
@@ -93,7 +92,7 @@ function parse(source: string): SvgElement {
   parser.on('closetag', () => {
     depth--;
     if (current?.name === 'style' && fetchesOutside(current.text)) {
-      refuse('the style sheet refers outside the file.');
+      refuse('the style sheet refers to something outside the file.');
     }
     current = current?.parent ?? null;
   });
@@ -106,7 +105,7 @@ function parse(source: string): SvgElement {
   const found = root as SvgElement | null;
   if (!found) throw new Refusal('The file has no SVG in it.');
   if (found.name !== 'svg')
-    throw new Refusal(`Line ${found.line}: expected <svg>, found <${found.name.replace('other:', '')}>.`);
+    throw new Refusal(say.notSvg(found.line, found.name.replace('other:', '')));
   return found;
 }
 
@@ -116,14 +115,14 @@ function splitName(name: string): [prefix: string, local: string] {
 }
 
 function actingOrFetching({ name, attributes }: SvgElement): string | null {
-  if (name === 'script') return 'the drawing holds a script. Save it as plain SVG.';
+  if (name === 'script') return 'the drawing contains a script. Save it as plain SVG.';
   for (const [key, value] of Object.entries(attributes)) {
-    if (/^on[a-z]+$/i.test(key)) return `the drawing holds an event attribute (${key}). Save it as plain SVG.`;
+    if (/^on[a-z]+$/i.test(key)) return say.eventAttribute(key);
     if (key === 'href' && !LINKS.has(name) && !/^\s*(#|data:)/i.test(value) && value.trim() !== '') {
-      return `the drawing refers outside the file (${value.slice(0, 60)}).`;
+      return say.outsideFile(value.slice(0, 60));
     }
-    if (/javascript:/i.test(value)) return 'the drawing holds a script. Save it as plain SVG.';
-    if (fetchesOutside(value)) return `the drawing refers outside the file (${value.slice(0, 60)}).`;
+    if (/javascript:/i.test(value)) return 'the drawing contains a script. Save it as plain SVG.';
+    if (fetchesOutside(value)) return say.outsideFile(value.slice(0, 60));
   }
   return null;
 }

@@ -13,6 +13,7 @@ import {
 } from '../context.ts';
 import { rectangleRing } from '../outlines.ts';
 import { laced, sewn, SEWN_ENDS_MM } from '../sewing.ts';
+import * as say from '../words.ts';
 
 const MARGIN_MM = 25;
 /** Cloth is turned over so far behind, and laced so far apart both ways, mm. */
@@ -42,30 +43,30 @@ export function mounted(context: FinishContext): EndPlan {
     steps: [
       {
         id: 'board',
-        text: 'Cut the board, and padding of its size; lay the padding on and the work over it, face up, straight by the grain.',
+        text: 'Cut the board, and padding the same size; lay the padding on the board and the work over it, face up, with the grain straight.',
         amounts: { acrossMm: width, uprightMm: height },
         seconds: 60 * (MINUTES.board + MINUTES.pad),
         caution: CAUTIONS.blade,
       },
       {
         id: 'cut-out',
-        text: `Cut the cloth ${Math.round(turnedMm)} mm larger all round, turn it over and pin it into the board’s edge, from the middles outward.`,
+        text: say.turnOver(turnedMm),
         amounts: { acrossMm: cut[0], uprightMm: cut[1], turnedMm },
         seconds: 900,
         caution: CAUTIONS.pins,
       },
       {
         id: 'lace',
-        text: `Lace it behind from side to side, a thread every ${LACE_EVERY_MM} mm, first the long way, then the short; tighten from the middle and fold the corners flat.`,
+        text: say.lace(LACE_EVERY_MM),
         amounts: { threads: upright.stitches + across.stitches, everyMm: LACE_EVERY_MM, threadMm },
         seconds: upright.seconds + across.seconds + 60 * MINUTES.lace,
-        caution: 'Take the pins out of the edge and count them. ' + CAUTIONS.pins,
+        caution: 'Take the pins out of the edge and count them.' + CAUTIONS.pins,
       },
     ],
     materials: [
       sheet('board', 'Acid-free board', [width, height]),
-      sheet('padding', 'Padding, thin', [width, height]),
-      amount('lacing-thread', 'Strong thread to lace with', threadMm, 'mm'),
+      sheet('padding', 'Thin padding', [width, height]),
+      amount('lacing-thread', 'Strong thread for lacing', threadMm, 'mm'),
       sewingThread(SEWN_ENDS_MM),
     ],
     templates: [
@@ -80,7 +81,7 @@ export function mounted(context: FinishContext): EndPlan {
           {
             id: 'board-too-small',
             stops: false,
-            text: `On so small a board only ${Math.floor(turnedMm)} mm can be turned over; a wider margin gives more hold.`,
+            text: say.smallBoard(turnedMm),
           },
         ]
       : [],

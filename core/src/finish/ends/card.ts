@@ -11,6 +11,7 @@ import {
   type FinishContext,
 } from '../context.ts';
 import { rectangleRing } from '../outlines.ts';
+import * as say from '../words.ts';
 
 /** Card that is left round the design, and round a window, mm. */
 const ROUND_MM = 8;
@@ -56,7 +57,7 @@ export function card(context: FinishContext): EndPlan {
     steps: [
       {
         id: 'fold',
-        text: `Cut card ${panels * folded[0]} × ${folded[1]} mm and fold it in ${panels === 3 ? 'three' : 'two'}, along a scored line.`,
+        text: say.foldCard(panels * folded[0], folded[1], panels),
         amounts: { acrossMm: panels * folded[0], uprightMm: folded[1], panels },
         seconds: 60 * MINUTES.fold,
         caution: CAUTIONS.blade,
@@ -65,7 +66,7 @@ export function card(context: FinishContext): EndPlan {
         ? [
             {
               id: 'window' as const,
-              text: `Cut the window, ${Math.round(window[0])} × ${Math.round(window[1])} mm, in the middle panel.`,
+              text: say.cutWindow(window[0], window[1]),
               amounts: { acrossMm: window[0], uprightMm: window[1] },
               seconds: 60 * MINUTES.window,
               caution: CAUTIONS.blade,
@@ -75,8 +76,8 @@ export function card(context: FinishContext): EndPlan {
       {
         id: 'mount',
         text: isWindow
-          ? `Cut the cloth ${HELD_MM} mm larger than the window all round, stick tape along its edge inside, and lay the work under it, straight; close the panel behind it.`
-          : 'Cut the cloth as large as the front, its edge drawn to a fringe or turned in, and stick it on with tape all round.',
+          ? say.layUnderWindow(HELD_MM)
+          : 'Cut the cloth as large as the front, fray or turn in its edge, and stick it on with tape all round.',
         amounts: { tapeMm, acrossMm: cloth[0], uprightMm: cloth[1] },
         seconds: 60 * MINUTES.mount,
         caution: CAUTIONS.glue,
@@ -103,7 +104,7 @@ export function card(context: FinishContext): EndPlan {
           {
             id: 'card-too-small',
             stops: true,
-            text: `A card of ${folded[0]} × ${folded[1]} mm is smaller than the design with ${ROUND_MM} mm round it: it takes ${Math.ceil(least[0])} × ${Math.ceil(least[1])} mm. Let the size be found, or make the design smaller at Hoop.`,
+            text: say.cardTooSmall(folded, ROUND_MM, least),
           },
         ]
       : [],

@@ -14,6 +14,7 @@ import {
 } from '../context.ts';
 import { ellipseRing, rectangleRing } from '../outlines.ts';
 import { runningAlong, sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
+import * as say from '../words.ts';
 
 /** Gathering stitches run half-way between the ring and the trimmed edge, so long, mm. */
 const GATHER_STITCH_MM = 7;
@@ -30,7 +31,7 @@ export function framed(context: FinishContext): EndPlan {
     return {
       ...nothing(context),
       problems: [
-        { id: 'no-hoop', stops: true, text: 'No hoop is chosen. Choose the ring that it shall hang in at Hoop.' },
+        { id: 'no-hoop', stops: true, text: 'No hoop is chosen. At Hoop, choose the one it will hang in.' },
       ],
     };
   }
@@ -51,29 +52,29 @@ export function framed(context: FinishContext): EndPlan {
       {
         id: 'bind-ring',
         text: hoop.bound
-          ? 'Bind the outer ring with tape, or paint it; let it dry wholly, then mount the work again, straight and drum-tight.'
-          : 'Paint, oil or bind the outer ring if it shall not stay bare; let it dry wholly, then mount the work again, straight and drum-tight.',
+          ? 'Bind or paint the outer ring and let it dry completely; then put the work back in, straight and drum-tight.'
+          : 'If you don’t want the outer ring bare, paint, oil or bind it and let it dry completely; then put the work back in, straight and drum-tight.',
         amounts: hoop.bound ? { tapeMm: tapeMm / 2 } : {},
         seconds: 60 * MINUTES.bind,
         caution: CAUTIONS.glue,
       },
       {
         id: 'trim',
-        text: `Trim the cloth round, ${trimMm} mm past the ring.`,
+        text: say.trimRound(trimMm),
         amounts: { pastRingMm: trimMm },
         seconds: 60 * MINUTES.trim,
         caution: CAUTIONS.scissors,
       },
       {
         id: 'gather',
-        text: `Run a strong thread${finish.doubled ? ', double,' : ''} half-way between ring and edge, in stitches of ${GATHER_STITCH_MM} mm; draw it up behind until the cloth lies flat, and tie it off.`,
+        text: say.gather(finish.doubled, GATHER_STITCH_MM),
         amounts: { stitches: rounds, stitchMm: GATHER_STITCH_MM, threadMm: gatherThreadMm },
         seconds: gathering.seconds + 60 * MINUTES.draw,
         caution: null,
       },
       {
         id: 'disc',
-        text: `Cut a disc of ${finish.disc} by its template and whip it on behind over the gathered cloth, a stitch every ${DISC.whipMm} mm.`,
+        text: say.whipDisc(finish.disc, DISC.whipMm),
         amounts: {
           acrossMm: 2 * innerA - DISC.smallerMm,
           uprightMm: 2 * innerB - DISC.smallerMm,
@@ -85,7 +86,7 @@ export function framed(context: FinishContext): EndPlan {
       },
       {
         id: 'loop',
-        text: 'Tie or sew a loop at the screw, and look that it hangs straight.',
+        text: 'Tie or sew a loop at the screw, and check that it hangs straight.',
         amounts: { loopMm: LOOP_MM },
         seconds: 60 * MINUTES.loop,
         caution: null,
@@ -93,15 +94,15 @@ export function framed(context: FinishContext): EndPlan {
     ],
     materials: [
       sewingThread(whipThreadMm),
-      amount('gathering-thread', 'Strong thread to gather with', gatherThreadMm, 'mm'),
+      amount('gathering-thread', 'Strong thread for gathering', gatherThreadMm, 'mm'),
       sheet('disc', finish.disc === 'felt' ? 'Felt for the back' : 'Card for the back', [2 * innerA, 2 * innerB], {
         goods: finish.disc === 'felt' ? 'felt' : null,
       }),
-      amount('loop', 'Cord or ribbon to hang it', LOOP_MM, 'mm'),
+      amount('loop', 'Cord or ribbon for hanging', LOOP_MM, 'mm'),
       ...(hoop.bound ? [amount('ring-tape', 'Tape for the outer ring', tapeMm / 2, 'mm')] : []),
     ],
     templates: [
-      { id: 'disc', name: 'Disc for the back', lines: [ringLine('cut', disc)] },
+      { id: 'disc', name: 'Back disc', lines: [ringLine('cut', disc)] },
       {
         id: 'trim',
         name: 'Trim and gathering line',

@@ -14,6 +14,7 @@ import {
 import { NOTCH, notchesOf, openingOn, ornamentOutline, outerRings, sizeOf } from '../outlines.ts';
 import { puffedHeights, puffedVolumeMm3 } from '../puffed.ts';
 import { backStitched, laddered, sewn, SEWN_ENDS_MM } from '../sewing.ts';
+import * as say from '../words.ts';
 
 const MARGIN_MM = 8;
 const SEAM_MM = 6;
@@ -48,14 +49,14 @@ export function ornament(context: FinishContext): EndPlan {
     steps: [
       {
         id: 'cut-out',
-        text: `Cut the front by its template with a seam of ${seamMm} mm, and a back as large, turned over left for right.`,
+        text: say.cutFront(seamMm),
         amounts: { areaMm2: 2 * regionArea(cut), seamMm },
         seconds: 60 * MINUTES.cut,
         caution: CAUTIONS.scissors,
       },
       {
         id: 'seam',
-        text: `Pin the two right sides together and back stitch along the seam line; leave ${Math.round(polylineLength(opening))} mm open at the straightest side.`,
+        text: say.seamOpening(polylineLength(opening)),
         amounts: {
           seamLineMm: polylineLength(rest),
           openingMm: polylineLength(opening),
@@ -69,8 +70,8 @@ export function ornament(context: FinishContext): EndPlan {
         id: 'notch',
         text:
           notches.length > 0
-            ? `Cut ${notches.length} notches into the seam where it bends, as the template shows; stop 2 mm before the stitches.`
-            : 'Trim the seam a little; nothing bends so tightly that it needs notches.',
+            ? say.notches(notches.length)
+            : 'Trim the seam allowance a little; no curve is tight enough to need notches.',
         amounts: { notches: notches.length, everyMm: NOTCH.everyMm },
         seconds: notches.length * SECONDS_A_NOTCH + 30,
         caution: CAUTIONS.scissors,
@@ -84,21 +85,21 @@ export function ornament(context: FinishContext): EndPlan {
       },
       {
         id: 'stuff',
-        text: `Stuff it with about ${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g of filling, small pieces first, edges before the middle.`,
+        text: say.stuff(grams),
         amounts: { volumeMm3, stuffingG: grams },
         seconds: 60 * MINUTES.stuff + grams * SECONDS_A_GRAM,
         caution: CAUTIONS.children,
       },
       {
         id: 'close',
-        text: 'Turn the edges of the opening in and close it with ladder stitches.',
+        text: 'Turn in the edges of the opening and close it with ladder stitch.',
         amounts: { stitches: closing.stitches, threadMm: closeThreadMm },
         seconds: closing.seconds,
         caution: CAUTIONS.pins,
       },
       {
         id: 'cord',
-        text: 'Sew a cord into the top to hang it by, and pull hard at it once.',
+        text: 'Sew a hanging cord into the top, and pull hard at it once to test it.',
         amounts: { cordMm: CORD_MM },
         seconds: 60 * MINUTES.cord,
         caution: CAUTIONS.children,
@@ -107,7 +108,7 @@ export function ornament(context: FinishContext): EndPlan {
     materials: [
       sheet('back', 'Cloth for the back', size),
       amount('stuffing', 'Filling', grams, 'g'),
-      amount('cord', 'Cord to hang it', CORD_MM, 'mm'),
+      amount('cord', 'Hanging cord', CORD_MM, 'mm'),
       sewingThread(seamThreadMm + closeThreadMm),
     ],
     templates: [

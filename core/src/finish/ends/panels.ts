@@ -17,6 +17,7 @@ import {
 import type { FinishStep, Template } from '../kinds.ts';
 import { grown, outerRings, rectangleRing, sizeOf } from '../outlines.ts';
 import { backStitched, runningAlong, sewn, SEWN_ENDS_MM, together } from '../sewing.ts';
+import * as say from '../words.ts';
 
 const MARGIN_MM = 40;
 const SEAM_MM = 15;
@@ -41,7 +42,7 @@ function backing(context: FinishContext): { steps: FinishStep[]; template: Templ
     steps: [
       {
         id: 'anchor-knots',
-        text: 'Anchor every beginning and end: a tiny stitch through the knot, the tail woven in once more. What is worn or washed works loose.',
+        text: 'Anchor every start and end: a tiny stitch through the knot, and the tail woven in once more. Thread works loose on things that are worn or washed.',
         amounts: { ends: knots },
         seconds: knots * SECONDS_A_KNOT,
         caution: null,
@@ -49,8 +50,8 @@ function backing(context: FinishContext): { steps: FinishStep[]; template: Templ
       {
         id: isFusible ? 'web' : 'backing',
         text: isFusible
-          ? 'Iron a soft fusible backing over the back of the work. It is there for good.'
-          : 'Lay a soft backing behind the work and sew it on with small stitches that do not come through.',
+          ? 'Iron a soft fusible backing over the back of the work. It can’t be removed.'
+          : 'Lay a soft backing behind the work and sew it on with small stitches that don’t show on the front.',
         amounts: { areaMm2, ...(isFusible ? {} : { stitches: tacked.stitches, threadMm }) },
         seconds: isFusible ? 480 : tacked.seconds + 300,
         caution: isFusible ? CAUTIONS.iron : CAUTIONS.pins,
@@ -71,7 +72,7 @@ function backing(context: FinishContext): { steps: FinishStep[]; template: Templ
 function care(context: FinishContext): FinishStep {
   return {
     id: 'care',
-    text: `Write its care label: ${careWords(context)}`,
+    text: say.careStep(careWords(context)),
     amounts: {},
     seconds: 180,
     caution: context.piece.use === 'worn' ? CAUTIONS.children : null,
@@ -115,14 +116,14 @@ export function cushion(context: FinishContext): EndPlan {
       ...steps,
       {
         id: 'panels',
-        text: `Cut the front ${mm(cut[0])} × ${mm(cut[1])} mm with the work in its middle, and two halves of the back ${mm(half[0])} × ${mm(half[1])} mm; hem one long side of each.`,
+        text: say.cutPanels(cut, half),
         amounts: { acrossMm: cut[0], uprightMm: cut[1], backUprightMm: half[1], seamMm },
         seconds: 1500,
         caution: CAUTIONS.scissors,
       },
       {
         id: 'seam',
-        text: `Lay the halves of the back on the front, right sides together, overlapping by ${OVERLAP_MM} mm, and sew all round, ${seamMm} mm from the edge. Trim the corners, turn it.`,
+        text: say.joinBack(OVERLAP_MM, seamMm),
         amounts: { seamLineMm: polylineLength(edge), stitches: seam.stitches, threadMm },
         seconds: seam.seconds,
         caution: CAUTIONS.pins,
@@ -153,7 +154,7 @@ export function cushion(context: FinishContext): EndPlan {
             {
               id: 'panel-too-small' as const,
               stops: true,
-              text: `A panel of ${mm(width)} × ${mm(height)} mm is smaller than the design, ${mm(least[0])} × ${mm(least[1])} mm.`,
+              text: say.panelTooSmall([width, height], least),
             },
           ]
         : []),
@@ -162,4 +163,3 @@ export function cushion(context: FinishContext): EndPlan {
   };
 }
 
-const mm = (value: number): number => Math.round(value);

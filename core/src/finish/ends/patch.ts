@@ -15,6 +15,7 @@ import {
 import type { FinishProblem, FinishStep } from '../kinds.ts';
 import { edgeLine, narrowBays, outerRings, patchOutline, sizeOf } from '../outlines.ts';
 import { sewn, SEWN_ENDS_MM, sewnOn, together } from '../sewing.ts';
+import * as say from '../words.ts';
 
 /** What is laid behind, mm thick. */
 const WEB_MM = 0.1;
@@ -60,7 +61,7 @@ export function patch(context: FinishContext): EndPlan {
   const steps: FinishStep[] = [
     {
       id: 'cut-out',
-      text: `Draw the outline by its template, ${finish.borderMm} mm outside the work, and cut the cloth roughly ${ROUGH_MM} mm beyond it.`,
+      text: say.roughCut(finish.borderMm, ROUGH_MM),
       amounts: { outlineMm, beyondMm: ROUGH_MM },
       seconds: 300,
       caution: CAUTIONS.scissors,
@@ -68,7 +69,7 @@ export function patch(context: FinishContext): EndPlan {
     isFusible
       ? {
           id: 'web',
-          text: 'Iron fusible web onto the back, let it cool, peel the paper off, and press felt onto it through a cloth: felt flattens under a hot iron. It is there for good.',
+          text: 'Iron fusible web onto the back, let it cool, peel off the paper, and press felt onto it through a cloth: a hot iron flattens felt. It can’t be removed.',
           amounts: { areaMm2 },
           seconds: 60 * (MINUTES.web + MINUTES.backing),
           caution: CAUTIONS.iron,
@@ -82,21 +83,21 @@ export function patch(context: FinishContext): EndPlan {
         },
     {
       id: 'edge',
-      text: `Work the edge in ${isOvercast ? 'overcast' : 'buttonhole'} stitch with ${edge.pass.strands === 1 ? 'one strand' : `${edge.pass.strands} strands`}, thread by thread, ${finish.borderMm} mm deep through cloth, ${isFusible ? 'web ' : ''}and felt${bays > 0 ? `; begin in the ${bays === 1 ? 'narrow bay' : `${bays} narrow bays`}` : ''}.`,
+      text: say.workEdge({ isOvercast, isFusible, bays, strands: edge.pass.strands, borderMm: finish.borderMm }),
       amounts: { ...edge.amounts, outlineMm, heightMm: finish.borderMm, throughMm, bays },
       seconds: edge.seconds,
-      caution: 'A thimble and short lengths: the needle goes through three layers.',
+      caution: 'Use a thimble and short lengths: the needle goes through all the layers.',
     },
     {
       id: 'cut-close',
-      text: 'Cut all layers close along the edge, never into a stitch. Only now, never before.',
+      text: 'Cut all layers close to the edge stitches, never into one. Do it only after the edge is worked.',
       amounts: { outlineMm },
       seconds: 60 * MINUTES.cut,
       caution: CAUTIONS.scissors,
     },
     {
       id: 'sew-on',
-      text: `Sew it on with two holding stitches, then one every ${SEW_ON.everyMm} mm along the inside of the edge.`,
+      text: say.sewOn(SEW_ON.everyMm),
       amounts: { stitches: sewing.stitches, everyMm: SEW_ON.everyMm, threadMm: sewOnMm },
       seconds: sewing.seconds,
       caution: CAUTIONS.pins,
@@ -129,12 +130,12 @@ function problemsOf(context: FinishContext, islands: number, closedBays: number)
       context.finish.islands === null && {
         id: 'two-islands',
         stops: true,
-        text: `What is stitched lies in ${islands} islands, further apart than the border reaches. Join them by a bridge, or make ${islands} patches?`,
+        text: say.islands(islands),
       },
     closedBays > 0 && {
       id: 'closed-bay',
       stops: false,
-      text: `The border closes ${closedBays === 1 ? 'a bay' : `${closedBays} bays`} that no needle could edge: ${closedBays === 1 ? 'it becomes' : 'they become'} cloth of the patch. A narrower border keeps more.`,
+      text: say.closedInlets(closedBays),
     },
   ];
   return [...problems.filter((problem) => problem !== false), ...fusingProblems(context)];

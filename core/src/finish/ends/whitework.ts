@@ -17,6 +17,7 @@ import type { FinishStep } from '../kinds.ts';
 import { rectangleRing } from '../outlines.ts';
 import { scallopsAround } from '../scallops.ts';
 import { sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
+import * as say from '../words.ts';
 
 const MARGIN_MM = 40;
 /** Stepped buttonhole: two short, two long, mm. */
@@ -62,7 +63,7 @@ export function whitework(context: FinishContext): EndPlan {
     first: [
       {
         id: 'scallops',
-        text: `Draw ${scallops.across} scallops across and ${scallops.upright} upright by the template, so that they meet in the corners; work them in buttonhole stitch, the loops on the line: two short, two long by turns.`,
+        text: say.drawScallops(scallops.across, scallops.upright),
         amounts: {
           scallops: scallops.count,
           across: scallops.across,
@@ -79,7 +80,7 @@ export function whitework(context: FinishContext): EndPlan {
     steps: [
       {
         id: 'cut-close',
-        text: 'Cut the cloth away close along the loops, never into them. Only after the edge is worked and washed, never before.',
+        text: 'Cut the cloth away close to the loops, never into them. Do it only after the edge is worked and washed.',
         amounts: { edgeMm },
         seconds: 60 * MINUTES.cut + edgeMm / 10,
         caution: CAUTIONS.scissors,
@@ -99,7 +100,7 @@ export function whitework(context: FinishContext): EndPlan {
           {
             id: 'scallop-too-wide',
             stops: false,
-            text: `Scallops of ${finish.scallopMm} mm are wider than the side of ${Math.min(width, height)} mm: one is worked on each.`,
+            text: say.wideScallops(finish.scallopMm, Math.min(width, height)),
           },
         ]
       : [],
@@ -147,10 +148,10 @@ function fringeOf(
         steps: [
           {
             id: 'fringe',
-            text: `Draw ${LOOPED.loops} loops of ${LOOPED.yarns} yarns through each scallop, between the stitches, knot them and trim them to ${deepMm} mm.`,
+            text: say.loopFringe(LOOPED.loops, LOOPED.yarns, deepMm),
             amounts: { loops, loopsAScallop: LOOPED.loops, yarns: LOOPED.yarns, yarnMm, deepMm },
             seconds: loops * SECONDS_A_LOOP,
-            caution: 'Draw the loops between the stitches, never cut into the edge.',
+            caution: 'Pull the loops through between the stitches; never cut into the edge.',
           },
         ],
         materials: [amount('yarn', 'Yarn for the fringe', yarnMm, 'mm')],
@@ -160,14 +161,14 @@ function fringeOf(
       const rows = Math.round((longMm / 100) * finish.rowsIn10Cm);
       const loops = Math.round(rows / 2);
       const yarnMm = rows * deepMm * YARN_A_MM * LOOPED.yarns;
-      const on = sewOn(longMm / loops, 'Sew the loops of its upper edge on one by one through the buttonhole edge.', {
+      const on = sewOn(longMm / loops, 'Sew the loops of its upper edge one by one through the buttonhole edge.', {
         loops,
       });
       return {
         steps: [
           {
             id: 'fringe',
-            text: `Knit the fringe lengthwise with ${LOOPED.yarns} yarns together on metal needles of about 3 mm, as four yarns have no give: ${rows} rows, ${finish.rowsIn10Cm} in 10 cm; then let the lower stitches run.`,
+            text: say.knitFringe(LOOPED.yarns, rows, finish.rowsIn10Cm),
             amounts: { rows, longMm, deepMm, yarnMm },
             seconds: rows * SECONDS_A_ROW,
             caution: null,

@@ -2,6 +2,7 @@ import { failure, success, type Outcome } from '../../measure/index.ts';
 import { isSameShade, type ShadeRef } from '../ranges.ts';
 import { threadKind, type ThreadKind } from '../threads.ts';
 import type { BoxEntry, ThreadBox } from './schema.ts';
+import * as say from '../words.ts';
 
 /** Metres of the whole thread in an entry. */
 export function metresOf({ thread, whole, partM }: BoxEntry): number {
@@ -44,12 +45,12 @@ export interface Weighed {
  */
 export function weighed(kind: ThreadKind, grams: number, bareGrams: number, stepGrams: number): Outcome<Weighed> {
   if (!Number.isFinite(grams) || !Number.isFinite(bareGrams) || grams < 0 || bareGrams < 0) {
-    return failure('A weight is a number of grams, nought or more.');
+    return failure('Enter the weight in grams, 0 or more.');
   }
   const net = grams - bareGrams;
   if (net < -stepGrams / 2) {
     return failure(
-      `${grams} g is less than the bobbin alone (${bareGrams} g): weigh it with its thread, or correct the weight of the bobbin.`,
+      say.lessThanBobbin(grams, bareGrams),
     );
   }
   const gramsPerM = (kind.tex * kind.strands) / 1000;

@@ -3,6 +3,7 @@ import { hexOfLab, readCssColour } from '../../colour/index.ts';
 import { failure, shortened, success, type Outcome } from '../../measure/index.ts';
 import { THREAD_KINDS, threadKind } from '../threads.ts';
 import { entrySchema, MOST_ENTRIES, newEntry, type BoxEntry } from './schema.ts';
+import * as say from '../words.ts';
 
 /** Words by which people head a column; the first is the one that is written. */
 const COLUMNS = {
@@ -42,24 +43,24 @@ const MOST_NOTES = 6;
 export function readCsv(text: string, name: string): Outcome<ReadCard> {
   if (text.includes('\uFFFD')) {
     return failure(
-      'the file is not written in UTF-8: some letters cannot be read. Save it again as “CSV UTF-8” and bring it in anew.',
+      'the file is not in UTF-8, so some letters can’t be read. Save it as “CSV UTF-8” and import it again.',
     );
   }
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const [heading, ...rows] = data;
-  if (!heading || rows.length === 0) return failure('there is no row below a heading in this file.');
+  if (!heading || rows.length === 0) return failure('there are no rows below the headings.');
   const at = columnsOf(heading);
   if (at.code === undefined && at.name === undefined) {
     return failure(
-      'no column is headed “code” or “name”: the first row names the columns, such as name, code, hex, lot, metres.',
+      'no column is headed “code” or “name”: the first row must name the columns, for example name, code, hex, lot, metres.',
     );
   }
   if (at.colour === undefined && (at.l === undefined || at.a === undefined || at.b === undefined)) {
-    return failure('no column gives a colour: head one “hex” (#2b3a67), or three “L”, “a” and “b”.');
+    return failure('no column gives a colour: call one “hex” (such as #2b3a67), or three “L”, “a” and “b”.');
   }
   if (rows.length > MOST_ENTRIES) {
     return failure(
-      `the file has ${rows.length.toLocaleString('en')} rows; up to ${MOST_ENTRIES.toLocaleString('en')} are read. Divide it.`,
+      say.tooManyRows(rows.length, MOST_ENTRIES),
     );
   }
   const faults = new Map<string, number[]>();
@@ -69,7 +70,7 @@ export function readCsv(text: string, name: string): Outcome<ReadCard> {
     const cell = (column: Column): string => (at[column] === undefined ? '' : plainCell(row[at[column]] ?? ''));
     const read = readRow(cell, name, i);
     const key = read.ok ? `${read.value.shade.range} ${read.value.shade.code} ${read.value.lot}` : '';
-    const fault = !read.ok ? read.problem : seen.has(key) ? 'the code stands there twice' : null;
+    const fault = !read.ok ? read.problem : seen.has(key) ? 'the code is in the list twice' : null;
     if (fault !== null) faults.set(fault, [...(faults.get(fault) ?? []).slice(0, 3), i + 2]);
     else if (read.ok) {
       seen.add(key);
@@ -77,13 +78,13 @@ export function readCsv(text: string, name: string): Outcome<ReadCard> {
     }
   });
   if (entries.length === 0) {
-    return failure(`no row of it makes sense: ${[...faults.keys()][0]}.`);
+    return failure(say.noUsableRow([...faults.keys()][0]!));
   }
   const notes = [...faults]
     .slice(0, MOST_NOTES)
     .map(
       ([fault, lines]) =>
-        `Left out, ${fault}: ${lines.length === 1 ? 'row' : 'rows'} ${lines.slice(0, 3).join(', ')}${lines.length > 3 ? ' and more' : ''}.`,
+        say.rowsLeftOut(fault, lines),
     );
   return success({ entries, hasAmounts: at.metres !== undefined || at.whole !== undefined, notes });
 }
@@ -112,9 +113,9 @@ function readRow(cell: (column: Column) => string, card: string, row: number): O
   const hex = colourOf(cell);
   if (hex === null) return failure('without a colour that can be read');
   const thread = kindOf(cell('thread'));
-  if (thread === null) return failure(`of a kind of thread that is not known (${shortened(cell('thread'), 30)})`);
+  if (thread === null) return failure(say.unknownThread(shortened(cell('thread'), 30)));
   const numbers = [cell('whole'), cell('metres'), cell('price')].map(numberOf);
-  if (numbers.some((value) => value === undefined)) return failure('with an amount or price that is no number');
+  if (numbers.some((value) => value === undefined)) return failure('with an amount or price that is not a number');
   const [whole, metres, price] = numbers as (number | null)[];
   const putUp = threadKind(thread)!.putUpM;
   const skeins = Math.floor(whole ?? (metres ?? 0) / putUp);
@@ -144,14 +145,14 @@ function readRow(cell: (column: Column) => string, card: string, row: number): O
   const checked = entrySchema.safeParse(entry);
   if (checked.success) return success(checked.data);
   const field = String(checked.error.issues[0]?.path[0]);
-  return failure(FIELD_FAULTS[field] ?? `with a ${field} that cannot be kept`);
+  return failure(FIELD_FAULTS[field] ?? say.unusableField(field));
 }
 
 /** What is said of a figure that no one's box has. */
 const FIELD_FAULTS: Readonly<Record<string, string>> = {
-  whole: 'with a number of skeins below nought, or above ten thousand',
-  partM: 'with metres below nought, or above ten thousand',
-  price: 'with a price below nought, or above a hundred thousand',
+  whole: 'with a number of skeins below 0 or above 10,000',
+  partM: 'with metres below 0 or above 10,000',
+  price: 'with a price below 0 or above 100,000',
 };
 
 function colourOf(cell: (column: Column) => string): string | null {

@@ -3,6 +3,7 @@ import { failure, shortened, soundText, success, type Outcome } from '../../meas
 import type { ShadeRef } from '../ranges.ts';
 import { newEntry } from './schema.ts';
 import type { ReadCard } from './csv.ts';
+import * as say from '../words.ts';
 
 const MAGIC = 'GIMP Palette';
 
@@ -12,7 +13,7 @@ const MAGIC = 'GIMP Palette';
  */
 export function readGpl(text: string, fileName: string): Outcome<ReadCard> {
   const lines = text.replace(/^\uFEFF/, '').split(/\r?\n/);
-  if (lines[0]?.trim() !== MAGIC) return failure(`this is no GPL palette: its first line is not “${MAGIC}”.`);
+  if (lines[0]?.trim() !== MAGIC) return failure(say.notGpl(MAGIC));
   const name =
     lines
       .find((line) => line.startsWith('Name:'))
@@ -35,8 +36,8 @@ export function readGpl(text: string, fileName: string): Outcome<ReadCard> {
     if (!shades.has(key)) shades.set(key, { range: shortened(name, 80), code: key, name: shortened(called, 200), hex });
     else isLeftOut++;
   }
-  if (shades.size === 0) return failure('there is no colour in this palette.');
-  const notes = isLeftOut > 0 ? [`Left out: ${isLeftOut} lines that are no colour, or stand there twice.`] : [];
+  if (shades.size === 0) return failure('there are no colours in this palette.');
+  const notes = isLeftOut > 0 ? [say.linesLeftOut(isLeftOut)] : [];
   const entries = [...shades.values()].map((shade, i) =>
     newEntry({ id: `read-${i}`, shade, thread: 'stranded-cotton' }),
   );

@@ -1,4 +1,5 @@
 import { hexColour } from '../../colour/index.ts';
+import * as say from '../words.ts';
 import { z } from '../../measure/index.ts';
 import { threadKind } from '../threads.ts';
 import { basketItemSchema } from './basket.ts';
@@ -92,31 +93,28 @@ export function newEntry(entry: Pick<BoxEntry, 'id' | 'shade' | 'thread'> & Part
  */
 export function boxProblem(box: ThreadBox, right: ThreadBox): string | null {
   if (box.entries.length > MOST_ENTRIES) {
-    return `A thread box holds up to ${MOST_ENTRIES.toLocaleString('en')} entries; this would make ${box.entries.length.toLocaleString('en')}. Take some out first.`;
+    return say.tooManyEntries(MOST_ENTRIES, box.entries.length);
   }
   if (box.cards.length > MOST_CARDS) {
-    return `A thread box holds up to ${MOST_CARDS} cards of your own. Take one out first.`;
+    return say.tooManyCards(MOST_CARDS);
   }
   if (box.basket.length > MOST_ITEMS) {
-    return `A workbasket holds up to ${MOST_ITEMS.toLocaleString('en')} things. Take some out first.`;
+    return say.tooManyItems(MOST_ITEMS);
   }
   for (const item of box.basket) {
-    const fault = basketItemSchema.safeParse(item).error?.issues[0];
-    if (fault) return `That cannot be kept so: its ${fault.path.join('.')} is out of bounds.`;
+    if (!basketItemSchema.safeParse(item).success) return 'This can’t be saved: check its sizes and how many there are.';
   }
   const [entries, cards] = [new Set(right.entries), new Set(right.cards)];
   for (const entry of box.entries) {
     if (entries.has(entry)) continue;
-    const fault = entrySchema.safeParse(entry).error?.issues[0];
-    if (fault) return `“${entry.shade.name}” cannot be kept so: its ${fault.path.join('.')} is out of bounds.`;
+    if (!entrySchema.safeParse(entry).success) return say.badEntry(entry.shade.name);
   }
   for (const card of box.cards) {
     if (cards.has(card)) continue;
     if (card.shades.length > MOST_SHADES) {
-      return `A card holds up to ${MOST_SHADES.toLocaleString('en')} shades; “${card.name}” has ${card.shades.length.toLocaleString('en')}. Divide it.`;
+      return say.tooManyShades(MOST_SHADES, card.name, card.shades.length);
     }
-    const fault = cardSchema.safeParse(card).error?.issues[0];
-    if (fault) return `The card “${card.name}” cannot be kept so: its ${fault.path.join('.')} is out of bounds.`;
+    if (!cardSchema.safeParse(card).success) return say.badCard(card.name);
   }
   return null;
 }

@@ -14,6 +14,7 @@ import { colourOf, shadesOf, type Piece } from '../../piece/index.ts';
 import { stitchKind, type StitchId } from '../../stitches/index.ts';
 import { firstSittings, stepSeconds, sittingsOf, type Plan } from '../../thread/index.ts';
 import { cuttingList, type CutInWords } from '../cuttingPages.ts';
+import * as say from '../words.ts';
 
 /** Who a guide is for. */
 export interface GuideOptions {
@@ -72,22 +73,24 @@ export interface Guide {
   readonly finishing: readonly { readonly text: string; readonly caution: string | null }[];
 }
 
+const KNOTS = ['french', 'colonial'] as const;
+
 /** The words of a guide that are the same for every piece. */
 const WORDS = {
   start: {
     'waste-knot':
-      'Begin with a waste knot: knot the thread, go down on the front a few centimetres away, stitch over the thread behind, then cut the knot off.',
-    knot: 'Begin with a small knot behind.',
-    'tiny-stitches': 'Begin with two or three tiny stitches where the work will cover them.',
+      'Start with a waste knot: knot the thread, go down from the front a few centimetres away, work over the thread on the back, then snip the knot off.',
+    knot: 'Start with a small knot on the back.',
+    'tiny-stitches': 'Start with two or three tiny stitches where your stitching will cover them.',
   },
-  end: 'End by sliding the thread under stitches behind, there and back; cut it close. Carry no thread across open cloth.',
-  stop: 'Stop while about 11 cm are left on the needle; for knots 14 cm, for bullions 16 cm.',
+  end: 'Finish by sliding the thread under stitches on the back, there and back again; trim it close. Don’t carry thread across open cloth.',
+  stop: 'Stop while about 11 cm is left on the needle; 14 cm for knots, 16 cm for bullions.',
   untwist: 'Let the needle hang now and then, so that the thread untwists.',
   knots: {
-    french: 'Round knots are French knots here: wind the thread round the needle and go down beside where it came up.',
-    colonial: 'Round knots are colonial knots here: wind the thread in a figure of eight round the needle.',
+    french: 'French knots: wind the thread round the needle, and go down one thread away from where it came up.',
+    colonial: 'Colonial knots: wind the thread in a figure of eight round the needle, and go down one thread away from where it came up.',
   },
-  safe: 'Needles are sharp: count them out and in, above all on things for children. Rest eyes, neck and wrists; for pain that stays see a doctor.',
+  safe: 'Needles are sharp: count them out and back in, above all on things for children. Rest your eyes, neck and wrists; if pain lasts, see a doctor.',
 } as const;
 
 const ROLES: Readonly<Record<Step['role'], string>> = {
@@ -125,9 +128,7 @@ export function makeGuide(piece: Piece, plan: Plan, options: GuideOptions): Guid
       WORDS.stop,
       WORDS.end,
       WORDS.untwist,
-      ...(order.some(({ stitch }) => stitch.startsWith('french') || stitch.startsWith('colonial'))
-        ? [WORDS.knots[piece.worker.knots]]
-        : []),
+      ...KNOTS.filter((knot) => order.some(({ stitch }) => stitch.startsWith(knot))).map((knot) => WORDS.knots[knot]),
       WORDS.safe,
     ],
     finishing: stepsAfterStitching(piece),
@@ -152,12 +153,12 @@ function introOf(piece: Piece, plan: Plan, { units, hand }: GuideOptions): strin
   const mm = (length: number): string => formatLength(length, units);
   const sittings = sittingsOf(piece, plan).length;
   return [
-    `The design measures ${mm(widthMm)} by ${mm(heightMm)}.`,
+    say.designMeasures(mm(widthMm), mm(heightMm)),
     piece.hoop
-      ? `It is worked in a hoop of ${mm(piece.hoop.nominalMm)}${piece.positions.length > 1 ? `, in ${piece.positions.length} positions` : ''}.`
-      : 'It is worked without a hoop, or in one that is padded.',
-    `It takes ${formatDurationRange(p10, p90)} in ${plural(sittings, 'sitting')} of about ${piece.worker.sittingMin} minutes.`,
-    `The drawings show how it is worked with the ${hand} hand.`,
+      ? say.workedInHoop(mm(piece.hoop.nominalMm), piece.positions.length)
+      : 'Work it without a hoop, or in a padded one.',
+    say.takesTime(formatDurationRange(p10, p90), sittings, piece.worker.sittingMin),
+    say.forHand(hand),
   ];
 }
 
@@ -186,17 +187,17 @@ function materialsOf(piece: Piece, plan: Plan, { units }: GuideOptions): GuideMa
     : `${mm(plan.design.widthMm + 100)} by ${mm(plan.design.heightMm + 100)}`;
   return [
     ...threads,
-    { name: cloth.name, detail: 'cut with the grain', amount: cut, hex: piece.cloth.colour },
+    { name: cloth.name, detail: cloth.weave === 'felt' ? '' : 'cut with the grain', amount: cut, hex: piece.cloth.colour },
     ...(piece.hoop
-      ? [{ name: `Hoop, ${mm(piece.hoop.nominalMm)}`, detail: insideText(piece, mm), amount: '1', hex: null }]
+      ? [{ name: say.hoopOf(mm(piece.hoop.nominalMm)), detail: insideText(piece, mm), amount: '1', hex: null }]
       : []),
     {
       name: 'Needles',
       detail: needles.join(', '),
-      amount: 'one of each at least',
+      amount: 'at least one of each',
       hex: null,
     },
-    { name: 'To mark', detail: markOf(piece.mark)!.name, amount: '1', hex: null },
+    { name: 'Transfer method', detail: markOf(piece.mark)!.name, amount: '1', hex: null },
   ];
 }
 
@@ -206,7 +207,7 @@ function shadeText({ range, code }: ShadeRef): string {
 
 function insideText({ hoop }: Piece, mm: (length: number) => string): string {
   const [a, b] = innerHalvesMm(hoop!);
-  return a === b ? `${mm(2 * a)} inside` : `${mm(2 * a)} by ${mm(2 * b)} inside`;
+  return a === b ? `${mm(2 * a)} inside` : say.insideSize(mm(2 * a), mm(2 * b));
 }
 
 function rowsOf(piece: Piece, plan: Plan, numbers: ReadonlyMap<string, number>): GuideRow[] {
@@ -238,24 +239,7 @@ function rowsOf(piece: Piece, plan: Plan, numbers: ReadonlyMap<string, number>):
   });
 }
 
-const SMALL_NUMBERS = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-];
-const inWords = (count: number): string => SMALL_NUMBERS[count] ?? String(count);
-
-/** Cuts that are shared out alike are one line: “12 cuts of 50 cm, three loads of two strands each, for the star”. */
+/** Lengths that are shared out alike are one line: “12 lengths of 50 cm, each 3 needlefuls of 2 strands, for the star”. */
 export function foldedCuts(cuts: readonly CutInWords[]): string[] {
   const folded = new Map<
     string,
@@ -268,15 +252,10 @@ export function foldedCuts(cuts: readonly CutInWords[]): string[] {
     const entry = folded.get(key) ?? { count: 0, first: cut, byStrands, parts: new Set<string>() };
     folded.set(key, entry);
     entry.count++;
-    for (const { parts } of cut.loads) for (const part of parts.split(', ')) entry.parts.add(part);
+    for (const { names } of cut.loads) for (const name of names) entry.parts.add(name);
   }
   return [...folded.values()].map(({ count, first, byStrands, parts }) => {
-    const loads = [...byStrands].map(([strands, own]) => {
-      const of = strands === 1 ? 'one strand' : `${inWords(strands)} strands`;
-      return own === 1 ? `one load of ${of}` : `${inWords(own)} loads of ${of}`;
-    });
-    const kept = first.kept > 0 ? `, ${plural(first.kept, 'strand')} kept for a fine line` : '';
-    const told = `${plural(count, 'cut')} of ${first.length}, ${loads.join(' and ')}`;
-    return `${told}${count > 1 ? ' each' : ''}${kept}, for ${[...parts].join(', ')}`;
+    const needlefuls = [...byStrands].map(([strands, own]) => say.needlefulsOf(own, strands));
+    return say.lengthsToCut(count, first.length, needlefuls, first.kept, [...parts]);
   });
 }

@@ -1,9 +1,11 @@
+import { formatList } from '../../measure/index.ts';
 import { escapedXml } from '../../drawing/index.ts';
 import { pathData } from '../../geometry/index.ts';
 import type { PageItem } from '../sheets.ts';
 import type { Guide } from './guide.ts';
 import { guideMap } from './guideMap.ts';
 import { workingDrawing } from './workingDrawing.ts';
+import * as say from '../words.ts';
 
 const text = escapedXml;
 
@@ -21,14 +23,14 @@ export function guideHtml(guide: Guide, picture: string | null): string {
     const head =
       row.sitting === sitting
         ? ''
-        : `<tr class="sitting"><th colspan="7" scope="colgroup">Sitting ${row.sitting}</th></tr>`;
+        : `<tr class="sitting"><th colspan="8" scope="colgroup">${text(say.sittingN(row.sitting))}</th></tr>`;
     sitting = row.sitting;
-    const name = [row.part, row.layer].filter(Boolean).join(', ') + (row.count > 1 ? ` (${row.count})` : '');
-    return `${head}<tr><td>${row.step}</td><td><b>${row.number}</b></td><td>${text(name)}${row.because ? `<small>${text(row.because)}</small>` : ''}</td><td>${text(row.stitch)}</td><td>${bar(row.hex)}${text(row.colour)}, ${row.strands}</td><td>${text(row.needle)}</td><td>${text(row.minutes)}</td></tr>`;
+    const name = say.rowName(row);
+    return `${head}<tr><td>${row.step}</td><td><b>${row.number}</b></td><td>${text(name)}${row.because ? `<small>${text(row.because)}</small>` : ''}</td><td>${text(row.stitch)}</td><td>${bar(row.hex)}${text(row.colour)}</td><td>${row.strands}</td><td>${text(row.needle)}</td><td>${text(row.minutes)}</td></tr>`;
   });
   const drawings = stitches.map(
     ({ id, name, steps, start, end }) =>
-      `<section class="stitch">${svgOf(workingDrawing(id, options.hand, 0, 0, 62, 34), 62, 34, name)}<div><h3>${text(name)}</h3><ol>${steps.map((step) => `<li>${text(step)}</li>`).join('')}</ol><p>Begin: ${text(start)}</p><p>End: ${text(end)}</p></div></section>`,
+      `<section class="stitch">${svgOf(workingDrawing(id, options.hand, 0, 0, 62, 34), 62, 34, name)}<div><h3>${text(name)}</h3><ol>${steps.map((step) => `<li>${text(step)}</li>`).join('')}</ol><p>${text(say.startWith(start))}</p><p>${text(say.endWith(end))}</p></div></section>`,
   );
   return `<!doctype html>
 <html lang="en">
@@ -43,23 +45,23 @@ export function guideHtml(guide: Guide, picture: string | null): string {
 <h1>${text(title)}</h1>
 ${picture ? `<img class="piece" src="${picture}" alt="The piece as it will be">` : ''}
 ${intro.map((line) => `<p>${text(line)}</p>`).join('\n')}
-<h2>What it takes</h2>
+<h2>${say.GUIDE.materials}</h2>
 <table class="materials"><tbody>${materials.map(({ name, detail, amount, hex }) => `<tr><td>${hex ? bar(hex) : ''}${text(name)}</td><td>${text(detail)}</td><td>${text(amount)}</td></tr>`).join('')}</tbody></table>
-<h2>The map</h2>
-${svgOf(map.items, MAP_MM, MAP_MM, 'The map, with the number of each motif')}
-${map.left.length > 0 ? `<p>Too small to number here: ${text(map.left.join(', '))}.</p>` : ''}
-<h2>The order of work</h2>
-<div class="wide"><table><thead><tr><th scope="col"></th><th scope="col">Map</th><th scope="col">Part</th><th scope="col">Stitch</th><th scope="col">Colour, strands</th><th scope="col">Needle</th><th scope="col">Time</th></tr></thead><tbody>
+<h2>${say.GUIDE.map}</h2>
+${svgOf(map.items, MAP_MM, MAP_MM, 'The map, with the number of each part')}
+${map.left.length > 0 ? `<p>${text(say.tooSmallToNumber(formatList(map.left)))}</p>` : ''}
+<h2>${say.GUIDE.order}</h2>
+<div class="wide"><table><thead><tr>${Object.values(say.COLUMN_NAMES).map((name) => `<th scope="col">${name}</th>`).join('')}</tr></thead><tbody>
 ${table.join('\n')}
 </tbody></table></div>
-<h2>The stitches</h2>
-<p>For the ${options.hand} hand. Broad: the thread in front. Dashed: behind. Numbers: the holes, in the order in which the needle goes through.</p>
+<h2>${say.GUIDE.stitches}</h2>
+<p>${text(say.drawingKey(options.hand))}</p>
 ${drawings.join('\n')}
-<h2>Cutting the thread</h2>
+<h2>${say.GUIDE.cutting}</h2>
 ${list(cutting)}
-<h2>Beginning and ending</h2>
+<h2>${say.GUIDE.thread}</h2>
 ${list(thread)}
-<h2>When all is stitched</h2>
+<h2>${say.GUIDE.finishing}</h2>
 <ol>${finishing.map(({ text: words, caution }) => `<li>${text(words)}${caution ? ` <small>${text(caution)}</small>` : ''}</li>`).join('')}</ol>
 </body>
 </html>

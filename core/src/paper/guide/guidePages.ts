@@ -3,6 +3,7 @@ import { BAR_MM, type Page, type PageItem, type Sheet } from '../sheets.ts';
 import type { Guide, GuideRow } from './guide.ts';
 import { guideMap } from './guideMap.ts';
 import { workingDrawing } from './workingDrawing.ts';
+import * as say from '../words.ts';
 
 /** The name of the picture that whoever prints puts in. */
 export const GUIDE_PICTURE = 'piece';
@@ -84,7 +85,7 @@ class Flow {
           x: MARGIN_MM,
           y: heightMm - MARGIN_MM + 3,
           sizeMm: SMALL_MM,
-          text: `${fitted(this.title, 120, SMALL_MM)} · page ${i + 1} of ${this.pages.length}`,
+          text: say.pageFooter(fitted(this.title, 120, SMALL_MM), i + 1, this.pages.length),
           align: 'left',
           grey: 0.35,
         },
@@ -119,11 +120,11 @@ export function guidePages(guide: Guide, sheet: Sheet): Page[] {
   mapPage(flow, guide, sheet);
   table(flow, guide.rows, guide.piece.positions.length > 1);
   stitches(flow, guide);
-  flow.heading('Cutting the thread');
+  flow.heading(say.GUIDE.cutting);
   for (const line of guide.cutting) flow.paragraph(line, line.startsWith(' ') ? 6 : 0, SMALL_MM);
-  flow.heading('Beginning and ending');
+  flow.heading(say.GUIDE.thread);
   for (const line of guide.thread) flow.paragraph(line);
-  flow.heading('When all is stitched');
+  flow.heading(say.GUIDE.finishing);
   guide.finishing.forEach(({ text, caution }, i) => {
     flow.paragraph(`${i + 1}. ${text}`);
     if (caution) flow.paragraph(caution, 6, SMALL_MM);
@@ -148,7 +149,7 @@ function cover(flow: Flow, { title, intro, materials }: Guide): void {
   });
   flow.y += sizeMm + 7;
   for (const line of intro) flow.paragraph(line);
-  flow.heading('What it takes');
+  flow.heading(say.GUIDE.materials);
   for (const { name, detail, amount, hex } of materials) {
     flow.need(LINE_MM);
     if (hex) flow.add(threadBar(flow.left, flow.y - 1.1, 7, hex));
@@ -175,14 +176,14 @@ export function mapBoxOf(sheet: Sheet): Box {
 
 function mapPage(flow: Flow, guide: Guide, sheet: Sheet): void {
   flow.turn();
-  flow.text('The map', flow.left, flow.y + 2, 4.8, true);
+  flow.text(say.GUIDE.map, flow.left, flow.y + 2, 4.8, true);
   const page = mapBoxOf(sheet);
   const { items, left } = guideMap(guide, page);
   flow.add(...items);
   const foot = flow.bottom - 2;
   if (left.length > 0)
     flow.text(
-      fitted(`Too small to number here: ${left.join(', ')}.`, flow.width, SMALL_MM),
+      fitted(say.tooSmallToNumber(left.join(', ')), flow.width, SMALL_MM),
       flow.left,
       foot - 6,
       SMALL_MM,
@@ -200,7 +201,7 @@ function mapPage(flow: Flow, guide: Guide, sheet: Sheet): void {
       dashMm: null,
     });
   }
-  flow.text('This bar is 100 mm where the page is printed at 100 %.', x1 + 4, foot + 1, SMALL_MM);
+  flow.text('This bar is 100 mm long if the page is printed at 100%.', x1 + 4, foot + 1, SMALL_MM);
 }
 
 /** Where the columns of the table begin, as shares of its width. */
@@ -210,28 +211,18 @@ const COLUMNS = {
   part: 0.1,
   stitch: 0.32,
   colour: 0.52,
-  strands: 0.72,
-  needle: 0.76,
+  strands: 0.7,
+  needle: 0.77,
   minutes: 0.91,
 } as const;
 
 function table(flow: Flow, rows: readonly GuideRow[], hasPositions: boolean): void {
   flow.turn();
-  flow.text('The order of work', flow.left, flow.y + 2, 4.8, true);
+  flow.text(say.GUIDE.order, flow.left, flow.y + 2, 4.8, true);
   flow.y += 9;
   const at = (column: keyof typeof COLUMNS): number => flow.left + COLUMNS[column] * flow.width;
   const head = (): void => {
-    const names = {
-      step: '',
-      number: 'Map',
-      part: 'Part',
-      stitch: 'Stitch',
-      colour: 'Colour',
-      strands: 'Str.',
-      needle: 'Needle',
-      minutes: 'Time',
-    };
-    for (const [column, name] of Object.entries(names))
+    for (const [column, name] of Object.entries(say.COLUMN_NAMES))
       flow.text(name, at(column as keyof typeof COLUMNS), flow.y, SMALL_MM, true);
     flow.y += LINE_MM;
   };
@@ -248,17 +239,17 @@ function table(flow: Flow, rows: readonly GuideRow[], hasPositions: boolean): vo
     if (isNew) {
       sitting = row.sitting;
       flow.y += 2;
-      flow.text(`Sitting ${sitting}`, flow.left, flow.y + 1, TEXT_MM, true);
+      flow.text(say.sittingN(sitting), flow.left, flow.y + 1, TEXT_MM, true);
       flow.y += LINE_MM + 1;
     }
     if (hasPositions && row.position !== position) {
       position = row.position;
-      flow.text(`Move the hoop to position ${position}.`, at('part'), flow.y, SMALL_MM, true);
+      flow.text(say.moveHoop(position), at('part'), flow.y, SMALL_MM, true);
       flow.y += LINE_MM;
     }
     const width = (from: keyof typeof COLUMNS, to: keyof typeof COLUMNS): number =>
       (COLUMNS[to] - COLUMNS[from]) * flow.width - 1;
-    const name = [row.part, row.layer].filter(Boolean).join(', ') + (row.count > 1 ? ` (${row.count})` : '');
+    const name = say.rowName(row);
     flow.text(String(row.step), at('step'), flow.y, SMALL_MM);
     flow.text(String(row.number), at('number'), flow.y, SMALL_MM, true);
     flow.text(fitted(name, width('part', 'stitch'), SMALL_MM), at('part'), flow.y, SMALL_MM);
@@ -279,15 +270,15 @@ function table(flow: Flow, rows: readonly GuideRow[], hasPositions: boolean): vo
 const DRAWING_MM = { width: 62, height: 34 } as const;
 
 function stitches(flow: Flow, { stitches: used, options }: Guide): void {
-  flow.heading('The stitches');
+  flow.heading(say.GUIDE.stitches);
   flow.paragraph(
-    `For the ${options.hand} hand. Broad: the thread in front. Dashed: behind. Numbers: the holes, in the order in which the needle goes through.`,
+    say.drawingKey(options.hand),
     0,
     SMALL_MM,
   );
   flow.y += 2;
   for (const { id, name, steps, start, end } of used) {
-    const told = [...steps.map((step, i) => `${i + 1}. ${step}`), `Begin: ${start}`, `End: ${end}`];
+    const told = [...steps.map((step, i) => `${i + 1}. ${step}`), say.startWith(start), say.endWith(end)];
     const room = flow.width - DRAWING_MM.width - 6;
     const lines = told.flatMap((words) => wrapped(words, room, SMALL_MM));
     const height = Math.max(DRAWING_MM.height, 6 + lines.length * LINE_MM * 0.9) + 5;

@@ -1,5 +1,6 @@
 import { roundTo } from '../../measure/index.ts';
 import type { NumberParam } from '../params.ts';
+import * as say from '../words.ts';
 
 /** The length of one stitch. */
 export function stitchLength(standardMm: NumberParam['default'], min: number, max: number): NumberParam {
@@ -12,7 +13,7 @@ export function stitchLength(standardMm: NumberParam['default'], min: number, ma
     max,
     step: 0.1,
     default: standardMm,
-    hint: 'Made a little shorter or longer so that the last stitch ends on the line, and shorter where it bends.',
+    hint: 'Made a little shorter or longer so that the last stitch ends on the line, and shorter where the line bends.',
   };
 }
 
@@ -23,7 +24,7 @@ const TOUCHING = 0.9;
 export function spacing(widths = TOUCHING): NumberParam {
   return {
     type: 'number',
-    label: 'Distance of neighbours',
+    label: 'Spacing',
     symbol: 'p',
     unit: 'mm',
     min: 0.1,
@@ -32,8 +33,8 @@ export function spacing(widths = TOUCHING): NumberParam {
     default: (laidMm) => laidMm * widths,
     hint:
       widths === TOUCHING
-        ? 'Nine tenths of the width of the thread as it lies: neighbours just touch.'
-        : `About ${widths} widths of the thread as it lies.`,
+        ? 'Nine tenths of the thread’s width, so that stitches just touch.'
+        : say.timesLaidWidth(widths),
   };
 }
 
@@ -74,13 +75,13 @@ export function wrapsParam(hint: string): NumberParam {
 /** How close packed knots lie. */
 export const closenessParam: NumberParam = {
   type: 'number',
-  label: 'Knots apart',
+  label: 'Knot spacing',
   unit: 'widths',
   min: 0.8,
   max: 3,
   step: 0.05,
   default: 0.95,
-  hint: 'In widths of a knot: below one, they press on one another.',
+  hint: 'In widths of a knot: below 1 they press against each other.',
 };
 
 /** Which end of a leaf is its tip: what stitches that have a vein can be told. */

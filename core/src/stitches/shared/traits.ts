@@ -37,8 +37,8 @@ export const SOFT_SHADING = {
   ...FLAT_FILLING,
   canShade: true,
   usualStrands: 1,
-  start: 'A firm line of split stitch along the edge, begun with tiny stitches inside.',
-  end: 'Slide the tail under the stitches behind.',
+  start: 'A line of split stitch along the edge, started with tiny stitches inside.',
+  end: 'Slide the tail under the stitches on the back.',
 } as const;
 
 /** A filling of rows of a line stitch. */
@@ -47,13 +47,13 @@ export const ROW_FILLING = {
   findSeconds: MEETS_HOLE_SECONDS,
   canFollowOutline: true,
   followsCurves: true,
-  start: 'A waste knot outside the shape, cut off when its thread is bound.',
-  end: 'Weave back under the rows behind.',
+  start: 'A waste knot outside the shape, cut off once its thread is held.',
+  end: 'Weave back under the rows on the back.',
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
   steps: [
     'Work the first row along the edge or through the middle.',
     'Turn and work the next row close beside it.',
-    'Go on, row by row, to the far edge.',
+    'Carry on, row by row, to the far edge.',
   ],
 } as const;
 
@@ -74,6 +74,6 @@ export const RAISED_SPOT = {
   findSeconds: 0,
   secondThread: null,
   care: EVEN_CARE,
-  start: 'Two tiny stitches under the place of the knot.',
-  end: 'Fasten off behind each knot that stands alone.',
+  start: 'Make two tiny stitches where the knot will cover them.',
+  end: 'Fasten off after each knot that stands alone.',
 } as const;

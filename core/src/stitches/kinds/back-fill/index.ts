@@ -6,6 +6,7 @@ export const backFill = describeStitch({
   ...ROW_FILLING,
   id: 'back-fill',
   name: 'Back stitch filling',
+  inSentence: 'back stitch filling',
   otherNames: ['back stitch rows'],
   purpose: 'Firm, flat surfaces with an even grain.',
   params,

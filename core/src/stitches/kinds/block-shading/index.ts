@@ -7,17 +7,18 @@ export const blockShading = describeStitch({
   ...FLAT_FILLING,
   id: 'block-shading',
   name: 'Block shading',
+  inSentence: 'block shading',
   otherNames: ['banded satin', 'shaded satin blocks'],
   purpose: 'Clear bands of shade, side by side, without blending.',
   params,
   canShade: true,
 
-  start: 'Two tiny stitches where the first band will cover them.',
-  end: 'Slide the tail under the stitches behind.',
+  start: 'Make two tiny stitches where the first band will cover them.',
+  end: 'Slide the tail under the stitches on the back.',
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
   steps: [
-    'Work a band of satin along the edge, all stitches of one length.',
-    'Begin the next band in the gaps between the ends of the first.',
-    'Go on inward, a shade to each band.',
+    'Work a band of satin along the edge, all stitches the same length.',
+    'Start the next band in the gaps between the ends of the first.',
+    'Carry on inwards, one shade to a band.',
   ],
 });

@@ -2,7 +2,7 @@ import { lengthParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  lengthMm: lengthParam('Span', 6, [1.5, 20], 'From where the coil begins to where it ends.', 's'),
+  lengthMm: lengthParam('Length', 6, [1.5, 20], 'From where the coil starts to where it ends.', 's'),
   wraps: {
     type: 'number',
     label: 'Wraps',
@@ -12,6 +12,6 @@ export const params = {
     max: 60,
     step: 1,
     default: 0,
-    hint: 'Nought: as many as cover the span. Fewer lie sparse; more make it stand up in a loop.',
+    hint: '0: as many as cover the length. Fewer look sparse; more make it arch up into a loop.',
   },
 } as const satisfies ParamTable;

@@ -2,7 +2,7 @@ import { lengthParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  radiusMm: lengthParam('Radius', 3.5, [1.2, 15], 'From the middle to the rim.', 'r'),
+  radiusMm: lengthParam('Radius', 3.5, [1.2, 15], 'From the centre to the rim.', 'r'),
   spokes: {
     type: 'number',
     label: 'Spokes',

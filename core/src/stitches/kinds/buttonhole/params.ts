@@ -3,22 +3,22 @@ import type { ParamTable } from '../../params.ts';
 
 export const params = {
   pitchMm: lengthParam(
-    'Pitch',
+    'Spacing',
     scaledWithThread(1.2, [0.3, 8]),
     [0.3, 8],
-    'The distance of neighbouring stitches; close for an edge that is cut.',
+    'From one stitch to the next; close together for an edge that is cut.',
   ),
-  heightMm: lengthParam('Height', 4, [1, 15], 'How far the stitches stand in from the edge.'),
-  stepMm: lengthParam('By turns taller by', 0, [0, 10], 'Nothing for an even edge; 3 mm for long and short by turns.'),
+  heightMm: lengthParam('Height', 4, [1, 15], 'How far the stitches reach in from the edge.'),
+  stepMm: lengthParam('Every other group longer by', 0, [0, 10], '0 for an even edge; 3 mm for long and short in turn.'),
   stepCount: {
     type: 'number',
-    label: 'So many of each height',
+    label: 'Stitches in each group',
     unit: 'stitches',
     min: 1,
     max: 6,
     step: 1,
     default: 1,
-    hint: 'Two short, two long by turns stand in steps, as scallops are edged.',
+    hint: 'Two short and two long in turn make steps, as scallop edges are worked.',
   },
   side: {
     type: 'choice',
@@ -28,6 +28,6 @@ export const params = {
       { value: 'outside', label: 'to the outside; right of an open line' },
     ],
     default: 'inside',
-    hint: 'The loops lie on the line. An edge that is cut has its arms inside.',
+    hint: 'The loops lie on the line. For a cut edge the arms point inwards.',
   },
 } as const satisfies ParamTable;

@@ -8,8 +8,9 @@ export const cableChain = describeStitch({
   findSeconds: CATCHES_LOOP_SECONDS,
   id: 'cable-chain',
   name: 'Cable chain stitch',
+  inSentence: 'cable chain stitch',
   otherNames: ['chain with bars', 'linked chain'],
-  purpose: 'Stems with texture: links joined by short bars, like a fine chain.',
+  purpose: 'Textured stems: links joined by short bars, like a fine chain.',
   params,
   snags: true,
   coverWidths: 2.2,
@@ -19,14 +20,14 @@ export const cableChain = describeStitch({
     THREAD_TWISTS,
     {
       fault: 'The bar pulls into the link',
-      cure: 'Draw the wrap close round the needle before the needle goes through.',
+      cure: 'Pull the wrap snug round the needle before the needle goes through.',
       lesson: 'knots',
     },
   ],
   steps: [
     'Come up at the start of the line.',
     'Wind the thread once round the needle.',
-    'Go down a little ahead and come up one link further, the thread under the point.',
-    'Draw through: a bar and a link. Wind again for the next.',
+    'Go down a little ahead and come up one link further on, the thread under the point.',
+    'Pull through: a bar and a link. Wind again for the next.',
   ],
 });

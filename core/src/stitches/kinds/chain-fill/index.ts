@@ -7,8 +7,9 @@ export const chainFill = describeStitch({
   findSeconds: CATCHES_LOOP_SECONDS,
   id: 'chain-fill',
   name: 'Chain stitch filling',
+  inSentence: 'chain stitch filling',
   otherNames: ['tambour filling', 'rows of chain'],
-  purpose: 'A knitted look that takes about half the thread of satin; the cloth shows a little.',
+  purpose: 'A knitted look that takes about 60% of the thread of satin; a little cloth shows through.',
   params,
   snags: true,
 });

@@ -8,6 +8,7 @@ export const chain = describeStitch({
   findSeconds: CATCHES_LOOP_SECONDS,
   id: 'chain',
   name: 'Chain stitch',
+  inSentence: 'chain stitch',
   otherNames: ['tambour line', 'point de chaînette'],
   purpose: 'Lines with body that follow any curve.',
   params,
@@ -15,11 +16,11 @@ export const chain = describeStitch({
   coverWidths: 2.4,
   start: 'A waste knot beside the line.',
   end: 'Tie the last loop down with a small stitch over it, then weave the tail in.',
-  faults: [PULLED_IN, THREAD_TWISTS, { fault: 'Loops too tight', cure: 'Stop pulling before the loop lies flat.' }],
+  faults: [PULLED_IN, THREAD_TWISTS, { fault: 'Loops too tight', cure: 'Stop pulling while the loop is still round.' }],
   steps: [
     'Come up at the start of the line and hold the thread in a loop.',
     'Go down where you came up.',
-    'Come up one stitch ahead, inside the loop, and draw it round the thread.',
-    'Begin the next loop there; tie the last one down.',
+    'Come up one stitch ahead, inside the loop, and pull the loop close round the thread.',
+    'Start the next loop there; tie the last one down.',
   ],
 });

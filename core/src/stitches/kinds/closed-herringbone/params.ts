@@ -5,7 +5,7 @@ export const params = {
   pitchMm: {
     ...spacing(0.55),
     label: 'Step',
-    hint: 'Along the band, from one slanting stitch to the next: those of one slant lie two steps apart, so that they just touch.',
+    hint: 'Along the band, from one slanting stitch to the next. Stitches of one slant are two steps apart, so that they just touch.',
   },
   heightMm: lengthParam('Height', 4, [1.5, 25], 'From one side of the band to the other.'),
 } as const satisfies ParamTable;

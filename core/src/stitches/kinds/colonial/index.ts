@@ -6,13 +6,14 @@ export const colonial = describeStitch({
   ...RAISED_SPOT,
   id: 'colonial',
   name: 'Colonial knot',
+  inSentence: 'colonial knot',
   otherNames: ['figure-of-eight knot', 'candlewick knot'],
-  purpose: 'Firm round dots with a dimple; quicker in rows than the twisted knot.',
+  purpose: 'Firm round dots with a dimple; quicker in rows than French knots.',
   params,
   faults: [{ fault: 'The knot falls through', cure: 'Go down one thread of the cloth away from where you came up.' }],
   steps: [
-    'Come up where the knot shall sit and lay the thread in a small C.',
+    'Come up where you want the knot, and lay the thread in a small C.',
     'Put the needle under the thread, then wind the thread over and under it: a figure of eight.',
-    'Go down one thread of the cloth away, draw the eight close and pull through.',
+    'Go down one thread of the cloth away, pull the eight snug and draw the needle through.',
   ],
 });

@@ -8,6 +8,7 @@ export const couchedFill = describeStitch({
   secondThread: 'ties it down',
   id: 'couched-fill',
   name: 'Couched filling',
+  inSentence: 'couched filling',
   otherNames: ['laid work', 'trellis-tied ground'],
   purpose: 'Large areas in few threads: laid from edge to edge, then tied.',
   params,
@@ -15,11 +16,11 @@ export const couchedFill = describeStitch({
   canFollowOutline: true,
   followsCurves: true,
   start: 'A waste knot outside the shape.',
-  end: 'Weave the tail in along the ties behind.',
-  faults: [CLOTH_SHOWS, { fault: 'Laid threads part', cure: 'Tie closer, and lay them taut, side by side.' }],
+  end: 'Weave the tail in along the ties on the back.',
+  faults: [CLOTH_SHOWS, { fault: 'Laid threads spread apart', cure: 'Tie them closer together, and lay them taut, side by side.' }],
   steps: [
     'Lay threads from edge to edge, coming up beside where you went down.',
-    'When the area is laid, tie each thread down with small stitches across it.',
-    'Set the ties of neighbours half way between.',
+    'When the area is covered, tie each thread down with small stitches across it.',
+    'Place the ties of neighbouring threads halfway between each other.',
   ],
 });

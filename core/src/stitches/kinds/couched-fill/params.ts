@@ -3,5 +3,5 @@ import type { ParamTable } from '../../params.ts';
 
 export const params = {
   spacingMm: spacing(),
-  tieMm: lengthParam('Tie every', 5, [1.5, 20], 'Along each laid thread; neighbours are tied half way between.'),
+  tieMm: lengthParam('Distance between ties', 5, [1.5, 20], 'Along each laid thread; the ties of its neighbours lie halfway between.'),
 } as const satisfies ParamTable;

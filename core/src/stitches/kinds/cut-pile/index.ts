@@ -7,6 +7,7 @@ export const cutPile = describeStitch({
   findSeconds: CATCHES_LOOP_SECONDS,
   id: 'cut-pile',
   name: 'Cut pile',
+  inSentence: 'cut pile',
   otherNames: ['tufted stitch', 'rug-knot pile', 'looped pile'],
   purpose: 'Fur, moss, thistles, bumblebees: rows of loops, each held by a small stitch, cut and combed.',
   params,
@@ -16,13 +17,13 @@ export const cutPile = describeStitch({
   start: 'Leave the tail on top: it becomes part of the pile.',
   end: 'Bring the last end up and cut it with the loops.',
   faults: [
-    { fault: 'Loops pull out', cure: 'Draw the small holding stitch tight before the next loop.' },
-    { fault: 'The pile parts into rows', cure: 'Work the rows closer, set half a step against each other.' },
+    { fault: 'Loops pull out', cure: 'Pull the small holding stitch tight before you make the next loop.' },
+    { fault: 'The pile splits into rows', cure: 'Work the rows closer together, each set half a step along from the last.' },
   ],
   steps: [
-    'Begin at the side to which the pile shall lie, and work row behind row.',
-    'Come up, leave a loop round a finger or a strip of card, and go down a step further on.',
+    'Start at the side the pile should lean towards, and work each row behind the last.',
+    'Come up, leave a loop round a finger or a strip of card, and go down one step further on.',
     'Hold each loop with a small tight stitch over its foot.',
-    'When all is worked, cut the loops, comb them, and trim them to shape, a little at a time.',
+    'When all the rows are worked, cut the loops, comb them, and trim them to shape, a little at a time.',
   ],
 });

@@ -2,7 +2,7 @@ import { lengthParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  innerMm: lengthParam('Inner ring', 1.5, [0, 20], 'Where the loops begin, from the middle.'),
+  innerMm: lengthParam('Inner ring', 1.5, [0, 20], 'Where the loops start, from the centre.'),
   outerMm: lengthParam('Outer ring', 5.5, [1.5, 30], 'Where they end.'),
   petals: {
     type: 'number',
@@ -12,6 +12,6 @@ export const params = {
     max: 40,
     step: 1,
     default: 12,
-    hint: 'Evenly from the top: the compass points first, then what lies between.',
+    hint: 'Evenly from the top: the four quarters first, then those between.',
   },
 } as const satisfies ParamTable;

@@ -3,5 +3,5 @@ import type { ParamTable } from '../../params.ts';
 
 export const params = {
   lengthMm: lengthParam('Length', 4, [1.5, 15], 'From the foot of the loop to its end.'),
-  anchorMm: lengthParam('Anchor', 0.8, [0.4, 6], 'The small stitch over the end of the loop.'),
+  anchorMm: lengthParam('Tie-down stitch', 0.8, [0.4, 6], 'The small stitch over the end of the loop.'),
 } as const satisfies ParamTable;

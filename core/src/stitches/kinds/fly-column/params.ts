@@ -3,5 +3,5 @@ import type { ParamTable } from '../../params.ts';
 
 export const params = {
   stitchMm: stitchLength(4, 1.2, 12),
-  armMm: lengthParam('Arm', 2.4, [0.8, 12], 'How far the arms reach out to either side.'),
+  armMm: lengthParam('Arm length', 2.4, [0.8, 12], 'How far the arms reach out to either side.'),
 } as const satisfies ParamTable;

@@ -8,6 +8,7 @@ export const flyLeaf = describeStitch({
   findSeconds: CATCHES_LOOP_SECONDS,
   id: 'fly-leaf',
   name: 'Fly stitch leaf',
+  inSentence: 'fly stitch leaf',
   otherNames: ['closed fly leaf', 'tied V leaf'],
   purpose: 'Almond-shaped leaves with a vein of small tie stitches.',
   params,
@@ -15,16 +16,16 @@ export const flyLeaf = describeStitch({
   hasVein: true,
 
   start: 'A waste knot beyond the tip.',
-  end: 'Slide the tail under the stitches behind.',
+  end: 'Slide the tail under the stitches on the back.',
   faults: [
     CLOTH_SHOWS,
-    { fault: 'One side gapes', cure: 'It bulges: slip an extra straight stitch in between two arms.' },
-    { fault: 'The angle grows flat', cure: 'Begin beyond the tip and keep the angle of the first V.' },
+    { fault: 'One side gapes', cure: 'That side bulges: slip in an extra straight stitch between two arms.' },
+    { fault: 'The angle gets flatter', cure: 'Start beyond the tip and keep the angle of the first V.' },
   ],
   steps: [
-    'Begin with a straight stitch from beyond the tip down the vein.',
+    'Start with a straight stitch from beyond the tip down the vein.',
     'Come up on the left edge and go down on the right, leaving a loop.',
-    'Come up on the vein inside the loop, draw it into a V, and tie it down along the vein.',
-    'Go on, V close to V, at the same steep angle to the foot.',
+    'Come up on the vein inside the loop, pull it into a V, and tie it down along the vein.',
+    'Carry on, V close to V, at the same steep angle, to the base.',
   ],
 });

@@ -7,7 +7,7 @@ export const params = {
     'Tie',
     3,
     [0.6, 8],
-    'The small stitch down the vein that holds each V; 4 to 6 mm with two threads.',
+    'The small stitch down the vein that holds each V; 4 to 6 mm with two strands.',
   ),
   angleDeg: {
     type: 'number',
@@ -17,7 +17,7 @@ export const params = {
     max: 75,
     step: 5,
     default: 35,
-    hint: 'Between arm and vein; keep it steep from tip to foot.',
+    hint: 'Between arm and vein; keep it steep from tip to base.',
   },
   tip: tipParam,
 } as const satisfies ParamTable;

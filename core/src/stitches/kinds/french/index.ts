@@ -6,22 +6,23 @@ export const french = describeStitch({
   ...RAISED_SPOT,
   id: 'french',
   name: 'French knot',
+  inSentence: 'French knot',
   otherNames: ['twisted knot', 'wound knot'],
   purpose: 'Round, raised dots: eyes, berries, seed heads.',
   params,
   faults: [
     { fault: 'The knot falls through', cure: 'Go down one thread of the cloth away from where you came up.' },
-    { fault: 'The knot is loose', cure: 'Hold the thread taut until the needle is all but through.' },
+    { fault: 'The knot is loose', cure: 'Hold the thread taut until the needle is almost through.' },
     {
-      fault: 'Knots of uneven size',
-      cure: 'Wind with the same pull each time; in a mass they even out.',
+      fault: 'Uneven knots',
+      cure: 'Wind with the same tension each time; packed close, knots even out.',
       lesson: 'knots',
     },
   ],
   steps: [
-    'Come up where the knot shall sit.',
+    'Come up where you want the knot.',
     'Wind the thread round the needle, once or twice.',
     'Turn the point and go down one thread of the cloth away.',
-    'Hold the thread taut and draw the needle through the windings.',
+    'Hold the thread taut and pull the needle through the wraps.',
   ],
 });

@@ -7,11 +7,12 @@ export const herringbone = describeStitch({
   ...FLAT_LINE,
   id: 'herringbone',
   name: 'Herringbone stitch',
+  inSentence: 'herringbone stitch',
   otherNames: ['open herringbone', 'catch stitch', 'plaited stitch'],
-  purpose: 'Open borders, hems and the edges of applied cloth: slanting stitches that cross at both sides.',
+  purpose: 'Open borders, hems and appliqué edges: slanting stitches that cross at both sides.',
   params,
   start: 'A waste knot on the lower side of the band.',
-  end: 'Weave the tail back under the small stitches behind.',
+  end: 'Weave the tail back under the small stitches on the back.',
   faults: [
     PULLED_IN,
     { fault: 'The slant changes', cure: 'Mark both sides of the band, and keep the small steps even.' },
@@ -20,6 +21,6 @@ export const herringbone = describeStitch({
     'Come up on the lower side and go down on the upper side, further along.',
     'Come up a little way back on the upper side.',
     'Cross over the last stitch and go down on the lower side, further along.',
-    'Come up a little way back on the lower side, and so on by turns.',
+    'Come up a little way back on the lower side, and so on, from side to side.',
   ],
 });

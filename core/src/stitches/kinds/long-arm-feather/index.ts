@@ -8,7 +8,8 @@ export const longArmFeather = describeStitch({
   findSeconds: CATCHES_LOOP_SECONDS,
   id: 'long-arm-feather',
   name: 'Long-armed feather stitch',
-  otherNames: ['cretan feather', 'spined feather'],
+  inSentence: 'long-armed feather stitch',
+  otherNames: ['Cretan feather', 'spined feather'],
   purpose: 'Growth with long arms: grasses, fins, fine branches, open fillings.',
   params,
   loosens: true,
@@ -19,7 +20,7 @@ export const longArmFeather = describeStitch({
   faults: [PULLED_IN, { fault: 'Arms of uneven length', cure: 'Draw a line on either side for the arms to end on.' }],
   steps: [
     'Come up on the line and go down far out to one side, leaving a loop.',
-    'Come up on the line a stitch ahead, inside the loop, and draw it close.',
+    'Come up on the line one stitch ahead, inside the loop, and pull it close.',
     'Go down far out on the other side, and catch that loop in turn.',
   ],
 });

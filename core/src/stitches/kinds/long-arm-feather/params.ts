@@ -3,6 +3,6 @@ import type { ParamTable } from '../../params.ts';
 
 export const params = {
   stitchMm: stitchLength(scaledWithThread(3, [1.2, 12]), 1.2, 12),
-  armMm: lengthParam('Arm', scaledWithThread(6, [1, 15]), [1, 15], 'How far the arms reach out to either side.'),
-  backMm: lengthParam('Arm reaches back', 2, [0, 12], 'How far behind its loop an arm ends.'),
+  armMm: lengthParam('Arm length', scaledWithThread(6, [1, 15]), [1, 15], 'How far the arms reach out to either side.'),
+  backMm: lengthParam('Arms reach back by', 2, [0, 12], 'How far behind its loop an arm ends.'),
 } as const satisfies ParamTable;

@@ -8,18 +8,19 @@ export const longShort = describeStitch({
   care: { oneShade: 1.5, shaded: 2.2 },
   id: 'long-short',
   name: 'Long-and-short stitch',
+  inSentence: 'long-and-short stitch',
   otherNames: ['soft shading', 'plumage stitch', 'silk shading'],
-  purpose: 'Soft surfaces without rows: petals, fur, feathers. One strand blends best.',
+  purpose: 'Smooth shading without rows: petals, fur, feathers. One strand blends best.',
   params,
   faults: [
     CLOTH_SHOWS,
     EDGE_RAGGED,
     PULLED_IN,
-    { fault: 'A line shows between rows', cure: 'Let the ends differ more, and split the last row deeper.' },
+    { fault: 'A line shows between rows', cure: 'Vary the ends more, and split the last row deeper.' },
   ],
   steps: [
-    'From the edge inward, work stitches long and short by turns.',
+    'From the edge inwards, work long and short stitches in turn.',
     'Come up through the ends of the first row, splitting them.',
-    'Let the lengths differ, so that no line shows between rows.',
+    'Vary the lengths, so that no line shows between rows.',
   ],
 });

@@ -8,8 +8,9 @@ export const needlePainting = describeStitch({
   care: { oneShade: 1.6, shaded: 2.4 },
   id: 'needle-painting',
   name: 'Needle painting',
+  inSentence: 'needle painting',
   otherNames: ['thread painting', 'painted from a picture'],
-  purpose: 'Fur, feathers, faces: one strand along the lie of the hair, each stitch in the shade that is just there.',
+  purpose: 'Fur, feathers, faces: one strand along the direction of the hair, each stitch in the shade at that place.',
   params,
   faults: [
     CLOTH_SHOWS,
@@ -21,7 +22,7 @@ export const needlePainting = describeStitch({
     },
   ],
   steps: [
-    'Work one strand along the lie of the hair, longer where the picture is calm.',
+    'Work with one strand along the direction of the hair, in longer stitches where the picture is plain.',
     'Come up through the end of the last stitch, splitting it.',
     'Where the shade changes, change the needle, not the direction.',
   ],

@@ -2,16 +2,16 @@ import { lengthParam, spacing } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  pitchMm: { ...spacing(1), label: 'Pitch' },
+  pitchMm: { ...spacing(1), label: 'Spacing' },
   heightMm: lengthParam('Height', 3, [0.6, 25], 'From one side of the line to the other.'),
   side: {
     type: 'choice',
-    label: 'Lies',
+    label: 'Position',
     options: [
       { value: 'middle', label: 'over the line' },
       { value: 'inside', label: 'to the inside; left of an open line' },
     ],
     default: 'middle',
-    hint: 'Over a line or cord, or from an edge inward.',
+    hint: 'Over a line or cord, or inwards from an edge.',
   },
 } as const satisfies ParamTable;

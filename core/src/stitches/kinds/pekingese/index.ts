@@ -8,6 +8,7 @@ export const pekingese = describeStitch({
   secondThread: 'is laced through it',
   id: 'pekingese',
   name: 'Pekingese stitch',
+  inSentence: 'Pekingese stitch',
   otherNames: ['looped back stitch', 'interlaced back stitch'],
   purpose: 'Corded, looped borders and rims.',
   params,
@@ -15,16 +16,16 @@ export const pekingese = describeStitch({
   needle: 'sharp-then-blunt',
   snags: true,
   coverWidths: 2.4,
-  start: 'The line begins as back stitch does; the lacing thread below its first stitch.',
-  end: 'Take the lacing thread down at the end of the line and weave it in behind.',
+  start: 'Start the line like back stitch; start the lacing thread under its first stitch.',
+  end: 'Take the lacing thread down at the end of the line and weave it in on the back.',
   faults: [
     THREAD_TWISTS,
-    { fault: 'Loops of uneven size', cure: 'Draw each loop to the same finger’s width before the next.' },
+    { fault: 'Uneven loops', cure: 'Pull each loop to the same width before you make the next.' },
   ],
   steps: [
     'Work the line in back stitch, a little loosely.',
     'Bring a second thread up below the first stitch, on a blunt needle.',
     'Slide it up under the second stitch, back over, and down under the first.',
-    'Go on: up under the next stitch, back and down under the one before; even the loops as you go.',
+    'Carry on: up under the next stitch, back and down under the one before; even out the loops as you go.',
   ],
 });

@@ -11,6 +11,6 @@ export const params = {
       { value: 'wide', label: 'wide: a broad, slanting spine' },
     ],
     default: 'narrow',
-    hint: 'The slanting stitch in the middle that holds the span.',
+    hint: 'The slanting stitch in the middle that holds the long one.',
   },
 } as const satisfies ParamTable;

@@ -7,6 +7,7 @@ export const runningFill = describeStitch({
   findSeconds: 0,
   id: 'running-fill',
   name: 'Running stitch filling',
+  inSentence: 'running stitch filling',
   otherNames: ['open filling', 'darning rows'],
   purpose: 'Light, open fillings in petals and wings.',
   params,

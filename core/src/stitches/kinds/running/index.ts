@@ -8,11 +8,12 @@ export const running = describeStitch({
   findSeconds: 0,
   id: 'running',
   name: 'Running stitch',
+  inSentence: 'running stitch',
   otherNames: ['tacking stitch', 'basting stitch', 'straight running'],
   purpose: 'Light, broken lines: ripples, strings, the edges of appliqué.',
   params,
   start: 'A waste knot beside the line, or two tiny stitches under the first one.',
-  end: 'Weave back under three or four stitches behind.',
+  end: 'Weave back under three or four stitches on the back.',
   faults: [CORNERS_CUT, PULLED_IN],
   steps: [
     'Come up at the start of the line.',

@@ -11,7 +11,7 @@ export const params = {
     max: 90,
     step: 5,
     default: 45,
-    hint: 'Steep stitches make a slender leaf; a right angle makes it flat.',
+    hint: 'Steep stitches make a slender leaf; a right angle makes it look flat.',
   },
   tip: tipParam,
 } as const satisfies ParamTable;

@@ -12,7 +12,7 @@ export const params = {
       { value: 'chain', label: 'chain, the firmest' },
     ],
     default: 'satin',
-    hint: 'What lies below; each layer is turned across the last and lies inside it.',
+    hint: 'What goes underneath; each layer lies across the last and inside it.',
   },
   layers: {
     type: 'number',
@@ -22,13 +22,13 @@ export const params = {
     max: 3,
     step: 1,
     default: 2,
-    hint: 'One for a soft rise, three for a berry.',
+    hint: 'One for a gentle rise, three for a berry.',
   },
   edge: {
     type: 'choice',
-    label: 'Edge',
+    label: 'Firm edge',
     options: [
-      { value: 'split', label: 'firm line of split stitch below' },
+      { value: 'split', label: 'split stitch underneath' },
       { value: 'none', label: 'none' },
     ],
     default: 'split',

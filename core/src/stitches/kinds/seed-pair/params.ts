@@ -2,10 +2,10 @@ import { lengthParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  lengthMm: lengthParam('Length', 1.8, [0.8, 5], 'Of each of the two.', 's'),
+  lengthMm: lengthParam('Length', 1.8, [0.8, 5], 'The length of each of the two.', 's'),
   apartMm: {
     type: 'number',
-    label: 'Apart',
+    label: 'Spacing',
     unit: 'mm',
     min: 0.2,
     max: 4,

@@ -2,7 +2,7 @@ import { lengthParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  armMm: lengthParam('Arm', 2, [0.8, 12], 'From the middle to a point of the star.'),
+  armMm: lengthParam('Arm length', 2, [0.8, 12], 'From the centre to a point of the star.'),
   arms: {
     type: 'number',
     label: 'Arms',

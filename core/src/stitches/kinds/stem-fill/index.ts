@@ -6,6 +6,7 @@ export const stemFill = describeStitch({
   ...ROW_FILLING,
   id: 'stem-fill',
   name: 'Stem stitch filling',
+  inSentence: 'stem stitch filling',
   otherNames: ['crewel rows'],
   purpose: 'Swirling, ropy surfaces: trunks, hair, water.',
   params,

@@ -4,8 +4,8 @@ import type { ParamTable } from '../../params.ts';
 export const params = {
   stitchMm: {
     ...stitchLength(4, 1.5, 15),
-    label: 'Thorns apart',
+    label: 'Thorn spacing',
     hint: 'Along the stem, from one pair of thorns to the next.',
   },
-  armMm: lengthParam('Thorn', 2.5, [1, 12], 'How far each thorn reaches out from the stem.'),
+  armMm: lengthParam('Thorn length', 2.5, [1, 12], 'How far each thorn reaches out from the stem.'),
 } as const satisfies ParamTable;

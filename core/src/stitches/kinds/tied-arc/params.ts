@@ -9,6 +9,6 @@ export const params = {
     max: 5,
     step: 1,
     default: 1,
-    hint: 'One sits where the arc turns most; more lie evenly along it.',
+    hint: 'One goes where the arc curves most; more are spread evenly along it.',
   },
 } as const satisfies ParamTable;

@@ -8,24 +8,25 @@ export const wovenFill = describeStitch({
   secondThread: 'is woven through it',
   id: 'woven-fill',
   name: 'Woven filling',
+  inSentence: 'woven filling',
   otherNames: ['surface darning', 'basket filling', 'darned ground'],
   purpose: 'Baskets, windows, cloth, nests: threads laid one way, others woven through them.',
   params,
   needle: 'sharp-then-blunt',
   loosens: true,
   start: 'A waste knot outside the shape.',
-  end: 'Weave the tail in along the edge behind.',
+  end: 'Weave the tail in along the edge, on the back.',
   faults: [
     CLOTH_SHOWS,
     {
       fault: 'The weave is pulled in at the sides',
-      cure: 'Lay each woven thread in a slight bow before it is pushed down.',
+      cure: 'Lay each woven thread in a slight curve before you push it down.',
     },
   ],
   steps: [
     'Lay threads from edge to edge, coming up beside where you went down.',
     'Change to a blunt needle; come up at the side.',
     'Weave over and under the laid threads, not through the cloth, and go down at the other side.',
-    'Come up beside, and weave back over what the last went under.',
+    'Come up beside it, and weave back over whatever the last one went under.',
   ],
 });

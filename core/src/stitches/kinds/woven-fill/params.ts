@@ -5,12 +5,12 @@ export const params = {
   spacingMm: spacing(1.1),
   together: {
     type: 'number',
-    label: 'Threads together',
+    label: 'Threads at a time',
     unit: 'widths',
     min: 1,
     max: 4,
     step: 1,
     default: 1,
-    hint: 'One by one, or two and more at a time as in a basket.',
+    hint: 'One by one, or two or more at a time as in a basket.',
   },
 } as const satisfies ParamTable;

@@ -2,7 +2,7 @@ import { lengthParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  radiusMm: lengthParam('Radius', 4, [1.5, 15], 'From the middle to the ends of the spokes.', 'r'),
+  radiusMm: lengthParam('Radius', 4, [1.5, 15], 'From the centre to the ends of the spokes.', 'r'),
   spokes: {
     type: 'number',
     label: 'Spokes',
@@ -21,6 +21,6 @@ export const params = {
     max: 40,
     step: 1,
     default: 0,
-    hint: 'Nought: until the spokes are covered. Fewer leave their ends in view.',
+    hint: '0: until the spokes are covered. Fewer leave their ends in view.',
   },
 } as const satisfies ParamTable;

@@ -1,0 +1,144 @@
+import { byCount, formatFine, formatList, formatNumber, plural } from '../measure/index.ts';
+export const beforeHeat = (maker: string): string => `Do this before anything hot: heat sets this mark. ${maker}`;
+
+export const mayComeBack = (caution: string): string => `The lines may come back in the cold. ${caution}`;
+
+export const markNeedsWater = (mark: string): string => `This mark comes out in water, which the cloth or thread can’t take: ${mark}. Choose another method at Transfer.`;
+
+export const pinsOut = (pins: number): string => `Take the pins out and count them: ${pins}.`;
+
+export const turnOver = (turnedMm: number): string => `Cut the cloth ${formatFine(Math.round(turnedMm))} larger all round, turn it over and pin it into the board’s edge, working outwards from the middle of each side.`;
+
+export const lace = (everyMm: number): string => `Lace it across the back from side to side, every ${formatFine(everyMm)}, first the long way, then the short; tighten from the middle and fold the corners flat.`;
+
+export const smallBoard = (turnedMm: number): string => `On a board this small only ${formatFine(Math.floor(turnedMm))} can be turned over; a wider margin holds better.`;
+
+export const cutWindow = (width: number, height: number): string => `Cut the window, ${Math.round(width)} × ${Math.round(height)} mm, in the middle panel.`;
+
+export const layUnderWindow = (heldMm: number): string => `Cut the cloth ${formatFine(heldMm)} larger than the window all round, put tape along the inside edge of the window, lay the work on it straight, and close the panel behind it.`;
+
+export const trimRound = (trimMm: number): string => `Trim the cloth to a round, ${formatFine(trimMm)} outside the hoop.`;
+
+export const whipDisc = (disc: string, whipMm: number): string => `Cut a disc of ${disc} from its template and whip it over the gathered cloth at the back, one stitch every ${formatFine(whipMm)}.`;
+
+export const cutFront = (seamMm: number): string => `Cut the front from its template with a seam allowance of ${formatFine(seamMm)}, and a back the same size, flipped left to right.`;
+
+export const seamOpening = (openMm: number): string => `Pin them right sides together and back stitch along the seam line; leave ${formatFine(Math.round(openMm))} open on the straightest side.`;
+
+export const notches = (count: number): string => byCount(count, { one: 'Cut one notch into the seam where it bends, as the template shows; stop 2 mm before the stitches.', other: `Cut ${count} notches into the seam where it bends, as the template shows; stop 2 mm before the stitches.` });
+
+export const stuff = (grams: number): string => `Stuff it with about ${formatNumber(grams, grams < 10 ? 1 : 0)} g of filling, small pieces first, edges before the middle.`;
+
+export const careStep = (care: string): string => `Write its care label: ${care}`;
+
+export const joinBack = (overlapMm: number, seamMm: number): string => `Lay the back halves on the front, right sides together, overlapping by ${formatFine(overlapMm)}, and sew all round, ${formatFine(seamMm)} from the edge. Trim the corners and turn it.`;
+
+export const roughCut = (borderMm: number, roughMm: number): string => `Draw the outline from its template, ${formatFine(borderMm)} outside the work, and cut the cloth roughly ${formatFine(roughMm)} beyond it.`;
+
+export const sewOn = (everyMm: number): string => `Sew it on with two holding stitches, then one every ${formatFine(everyMm)} along the inside of the edge.`;
+
+export const islands = (islands: number): string => `The stitching forms ${islands} separate islands, further apart than the border reaches. Join them with a bridge, or make ${islands} patches?`;
+
+export const drawScallops = (across: number, upright: number): string => `Draw ${across} scallops across and ${upright} down from the template, so that they meet at the corners; work them in buttonhole stitch with the loops on the line, two short and two long stitches in turn.`;
+
+export const wideScallops = (scallopMm: number, sideMm: number): string => `Scallops of ${formatFine(scallopMm)} are wider than the side of ${formatFine(sideMm)}: one is worked on each side.`;
+
+export const loopFringe = (loops: number, yarns: number, deepMm: number): string => `Pull ${loops} loops of ${yarns} yarns through each scallop, between the stitches, knot them and trim them to ${formatFine(deepMm)}.`;
+
+export const knitFringe = (yarns: number, rows: number, rowsIn10Cm: number): string => `Knit the fringe lengthwise with ${yarns} yarns together on metal needles of about 3 mm, as the yarns have no give together: ${formatNumber(rows)} rows, ${rowsIn10Cm} in 10 cm; then let the lower stitches run.`;
+
+export const sizeMm = (across: number, upright: number): string => `${formatNumber(across)} × ${formatNumber(upright)} mm`;
+
+export const sizeCm = (across: number, upright: number): string => `${formatNumber(across / 10, 1)} × ${formatNumber(upright / 10, 1)} cm`;
+
+const plainMm = (mm: number): string => formatNumber(Math.ceil(mm));
+
+export const washOut = (isWarm: boolean): string =>
+  isWarm
+    ? 'Wash it warm with mild soap until the lines are gone.'
+    : 'Wash it cool with mild soap until the lines are gone.';
+
+export function pressStep(isHot: boolean, isDamp: boolean): string {
+  if (isHot) {
+    return isDamp
+      ? 'Press it face down on a folded towel with a hot iron, while it is still a little damp.'
+      : 'Press it face down on a folded towel with a hot iron.';
+  }
+  return isDamp
+    ? 'Press it face down on a folded towel, warm at most, while it is still a little damp.'
+    : 'Press it face down on a folded towel, warm at most.';
+}
+
+export function mayRun(caution: string | null, colours: readonly string[]): string {
+  const runs = `These may run: ${formatList(colours)}.`;
+  return caution === null ? runs : `${caution} ${runs}`;
+}
+
+export function pinOut(isWet: boolean, isRound: boolean, pins: number, everyMm: number): string {
+  const how = `${plural(pins, 'pin')}, one every ${formatFine(everyMm)}, 10 mm outside the work. Leave it until it is dry.`;
+  if (isRound) {
+    return isWet
+      ? `While it is damp, pin it out face up on a padded board over a true circle, grain straight: ${how}`
+      : `Dampen it and pin it out face up on a padded board over a true circle, grain straight: ${how}`;
+  }
+  return isWet
+    ? `While it is damp, pin it out face up on a padded board over a true rectangle, grain straight: ${how}`
+    : `Dampen it and pin it out face up on a padded board over a true rectangle, grain straight: ${how}`;
+}
+
+export const edgeThread = (thread: string): string => `${thread} for the edge`;
+
+export const sewnInstead = (cloth: string, bearsWarm: boolean): string =>
+  bearsWarm
+    ? `This cloth takes only a warm iron, which can’t melt fusible web: ${cloth}. The backing is sewn on instead.`
+    : `This cloth can’t be ironed, so nothing can be fused to it: ${cloth}. The backing is sewn on instead.`;
+
+export const foldCard = (acrossMm: number, uprightMm: number, panels: number): string =>
+  panels === 3
+    ? `Cut card ${plainMm(acrossMm)} × ${plainMm(uprightMm)} mm and fold it in three, along scored lines.`
+    : `Cut card ${plainMm(acrossMm)} × ${plainMm(uprightMm)} mm and fold it in two, along a scored line.`;
+
+/** Sizes are [across, upright] in mm. */
+export const cardTooSmall = (
+  folded: readonly [number, number],
+  roundMm: number,
+  least: readonly [number, number],
+): string =>
+  `With ${formatFine(roundMm)} round the design the card must be ${plainMm(least[0])} × ${plainMm(least[1])} mm; yours is ${plainMm(folded[0])} × ${plainMm(folded[1])} mm. Use the suggested size, or make the design smaller at Hoop.`;
+
+export const gather = (isDouble: boolean, stitchMm: number): string =>
+  isDouble
+    ? `Run a strong thread, doubled, halfway between hoop and edge, in ${formatFine(stitchMm)} stitches; pull it up at the back until the cloth lies flat, and tie it off.`
+    : `Run a strong thread halfway between hoop and edge, in ${formatFine(stitchMm)} stitches; pull it up at the back until the cloth lies flat, and tie it off.`;
+
+export const cutPanels = (front: readonly [number, number], half: readonly [number, number]): string =>
+  `Cut the front ${plainMm(front[0])} × ${plainMm(front[1])} mm with the work in its middle, and two back halves ${plainMm(half[0])} × ${plainMm(half[1])} mm; hem one long side of each.`;
+
+export const panelTooSmall = (panel: readonly [number, number], design: readonly [number, number]): string =>
+  `A panel of ${plainMm(panel[0])} × ${plainMm(panel[1])} mm is smaller than the design, which is ${plainMm(design[0])} × ${plainMm(design[1])} mm.`;
+
+/** The edge of a patch, as it is worked through all its layers. */
+interface PatchEdge {
+  readonly isOvercast: boolean;
+  readonly isFusible: boolean;
+  /** Narrow inlets that are worked first. */
+  readonly bays: number;
+  readonly strands: number;
+  readonly borderMm: number;
+}
+
+export function workEdge({ isOvercast, isFusible, bays, strands, borderMm }: PatchEdge): string {
+  const stitch = isOvercast ? 'overcast stitch' : 'buttonhole stitch';
+  const layers = isFusible ? 'cloth, web and felt' : 'cloth and felt';
+  const edge = `Work the edge in ${stitch} with ${plural(strands, 'strand')}, close together and ${formatFine(borderMm)} deep, through ${layers}.`;
+  if (bays === 0) return edge;
+  return byCount(bays, { one: `${edge} Start in the narrow inlet.`, other: `${edge} Start in the ${bays} narrow inlets.` });
+}
+
+export const closedInlets = (count: number): string =>
+  byCount(count, {
+    one: 'The border closes an inlet too narrow for a needle: it becomes part of the patch. A narrower border keeps more of the shape.',
+    other: `The border closes ${count} inlets too narrow for a needle: they become part of the patch. A narrower border keeps more of the shape.`,
+  });
+
+export const ofSize = (count: number, size: string): string => `${formatNumber(count)} of ${size}`;

@@ -1,0 +1,42 @@
+import type { Rule, RuleId } from './rules.ts';
+import type { Step } from './steps.ts';
+import * as say from './words.ts';
+
+/** Why a step stands where it does. */
+export interface Because {
+  readonly id: RuleId;
+  readonly text: string;
+}
+
+/** More pairs of one rule are told as a number. */
+const MOST_TOLD = 3;
+
+/** All that puts a step after others and before others. */
+export function becauseOf(
+  rules: readonly Rule[],
+  order: readonly Step[],
+  step: number,
+  nameOf: (part: string) => string,
+): Because[] {
+  const own = order[step]!;
+  const told = new Map<string, Because>();
+  const counts = new Map<string, number>();
+  for (const { id, before, after } of rules) {
+    if (before !== step && after !== step) continue;
+    const isAfter = after === step;
+    const other = order[isAfter ? before : after]!;
+    const kind = `${id} ${isAfter}`;
+    const text = say.ruleWords(id, own, other, nameOf(other.part), isAfter);
+    if (told.has(text)) continue;
+    const count = (counts.get(kind) ?? 0) + 1;
+    counts.set(kind, count);
+    if (count <= MOST_TOLD) told.set(text, { id, text });
+  }
+  for (const [kind, count] of counts) {
+    if (count <= MOST_TOLD) continue;
+    const [id, isAfter] = kind.split(' ') as [RuleId, string];
+    const text = say.moreByRule(isAfter === 'true', count - MOST_TOLD);
+    told.set(kind, { id, text });
+  }
+  return [...told.values()];
+}

@@ -1,0 +1,68 @@
+import { formatNumber } from '../measure/index.ts';
+import type { RuleId } from './rules.ts';
+import type { Step } from './steps.ts';
+export const partAndZone = (partName: string, zone: number): string => `${partName}, zone ${zone}`;
+
+const ROLE_NAMES: Readonly<Record<Step['role'], string>> = {
+  padding: 'padding',
+  edge: 'firm edge',
+  filling: 'filling',
+  outline: 'outline',
+  vein: 'vein',
+  accent: 'highlights',
+};
+
+/**
+ * Why a step stands after or before another, said of that step.
+ * @param isAfter whether it stands after the other
+ */
+export function ruleWords(id: RuleId, own: Step, other: Step, otherName: string, isAfter: boolean): string {
+  const isOwnPart = own.part === other.part;
+  if (isOwnPart && own.layer === other.layer && id === 'layers') {
+    return isAfter
+      ? 'After its last shade: each row reaches into the one before.'
+      : 'Before its next shade: each row reaches into the one before.';
+  }
+  const name = isOwnPart ? `its ${ROLE_NAMES[other.role]}` : `“${otherName}”`;
+  if (id === 'outline') {
+    const line = [own, other].find(({ role }) => role === 'outline');
+    const [after, before] = OUTLINE_WORDS[line === undefined ? 'chosen' : (line === own) === isAfter ? 'last' : 'first'];
+    return (isAfter ? after : before)(name);
+  }
+  const [after, before] = RULE_WORDS[id];
+  return (isAfter ? after : before)(name);
+}
+
+/** What is said of a step that comes after another, and of one that comes before it. */
+type AfterAndBefore = readonly [after: (other: string) => string, before: (other: string) => string];
+
+const RULE_WORDS: Readonly<Record<Exclude<RuleId, 'outline'>, AfterAndBefore>> = {
+  own: [(other) => `After ${other}, as you fixed it.`, (other) => `Before ${other}, as you fixed it.`],
+  layers: [(other) => `After ${other}, which lies below it.`, (other) => `Before ${other}, which lies on it.`],
+  ground: [(other) => `After ${other}, which it lies on.`, (other) => `Before ${other}, which lies on it.`],
+  fur: [
+    () => 'After the zone behind it: hair overlaps like roof tiles, and this zone covers the ends of that one.',
+    () => 'Before the zone in front of it, which covers its ends: hair overlaps like roof tiles.',
+  ],
+  features: [
+    (other) => `After ${other}: features come first, and the hair goes over their rims.`,
+    (other) => `Before ${other}: features come first, and the hair goes over their rims.`,
+  ],
+  behind: [(other) => `After ${other}, which lies behind it.`, (other) => `Before ${other}, which lies in front of it.`],
+  'raised-last': [
+    (other) => `After ${other}: this is raised, and the hoop would press on it.`,
+    (other) => `Before ${other}, which is raised: the hoop would crush it.`,
+  ],
+};
+
+const OUTLINE_WORDS: Readonly<Record<'first' | 'last' | 'chosen', AfterAndBefore>> = {
+  first: [(other) => `After ${other}: outlines first.`, (other) => `Before ${other}: outlines first.`],
+  last: [(other) => `After ${other}: outlines last.`, (other) => `Before ${other}: outlines last.`],
+  chosen: [
+    (other) => `After ${other}: you chose this order for outlines.`,
+    (other) => `Before ${other}: you chose this order for outlines.`,
+  ],
+};
+
+export const moreByRule = (isAfter: boolean, count: number): string =>
+  isAfter ? `After ${formatNumber(count)} more, by the same rule.` : `Before ${formatNumber(count)} more, by the same rule.`;

@@ -1,0 +1,127 @@
+import { byCount, formatDuration, formatFine, formatList, formatNumber, plural } from '../measure/index.ts';
+export const cutAndLength = (number: number, length: string): string => `Length ${number}, ${length}`;
+
+export const cuttingListFor = (piece: string): string => `Cutting list for ${piece}`;
+
+export const designMeasures = (width: string, height: string): string => `The design measures ${width} by ${height}.`;
+
+export const takesTime = (hours: string, sittings: number, minutes: number): string => `Allow ${hours}: ${plural(sittings, 'sitting')} of about ${formatDuration(minutes / 60)}.`;
+
+export const forHand = (hand: string): string => `The drawings are for the ${hand} hand.`;
+
+export const hoopOf = (size: string): string => `Hoop, ${size}`;
+
+export const insideSize = (width: string, height: string): string => `${width} by ${height} inside`;
+
+export const pageFooter = (title: string, page: number, pages: number): string => `${title} · page ${page} of ${pages}`;
+
+export const tooSmallToNumber = (names: string): string => `Too small to number here: ${names}.`;
+
+export const sittingN = (sitting: number): string => `Sitting ${sitting}`;
+
+export const moveHoop = (position: number): string => `Move the hoop to position ${position}.`;
+
+export const drawingKey = (hand: string): string => `For the ${hand} hand. Solid: thread on the front. Dashed: thread on the back. Numbers: the holes, in the order the needle goes through them.`;
+
+export const madeByHand = (maker: string): string => `${maker} · made by hand`;
+
+export const practiceBack = (stitches: number): string => `1  Back stitch. Target: ${stitches} stitches between the marks, all the same length.`;
+
+export const practiceSatin = (satinMm: number): string => `3  Satin stitch, upright. Target: ten stitches measure ${formatNumber(satinMm, 1)} mm, no cloth between them, straight edges.`;
+
+export const practiceKnots = (knotMm: number): string => `Target: all the same size, about ${formatNumber(knotMm, 1)} mm.`;
+
+export const toBuyFor = (piece: string): string => `To buy for ${piece}`;
+
+export const templateFooter = (key: string): string => `true size · ${key}`;
+
+export const pageTitle = (title: string, page: number, count: number): string => `${title} (${page} of ${count})`;
+
+export const tileNote = (page: number, pages: number, row: number, column: number): string => ` · page ${page} of ${pages} (row ${row}, column ${column}): lay the crosses on top of one another`;
+
+export const tileMap = (name: string, pages: number): string => `${name}: map of the ${pages} pages. Not at true size.`;
+
+export const workedInHoop = (size: string, positions: number): string =>
+  byCount(positions, {
+    one: `Work it in a ${size} hoop.`,
+    other: `Work it in a ${size} hoop, in ${positions} positions.`,
+  });
+
+/** The headings of the guide, the same on paper and as a page. */
+export const GUIDE = {
+  materials: 'What you need',
+  map: 'The map',
+  order: 'The order of work',
+  stitches: 'The stitches',
+  cutting: 'Cutting list',
+  thread: 'Starting and fastening off',
+  finishing: 'When you have finished stitching',
+} as const;
+
+/** The columns of the order of work in the guide, from the left. */
+export const COLUMN_NAMES = {
+  step: 'Step',
+  number: 'Map',
+  part: 'Part',
+  stitch: 'Stitch',
+  colour: 'Colour',
+  strands: 'Strands',
+  needle: 'Needle',
+  minutes: 'Time',
+} as const;
+
+export const startWith = (how: string): string => `To start: ${how}`;
+
+export const endWith = (how: string): string => `To finish: ${how}`;
+
+/** A row of the order: its part, the layer of it, and how many like it are worked one after the other. */
+export function rowName({ part, layer, count }: { part: string; layer: string; count: number }): string {
+  const name = layer ? `${part}, ${layer}` : part;
+  return count > 1 ? `${name} and ${formatNumber(count - 1)} like it` : name;
+}
+
+export const needlefulsOf = (count: number, strands: number): string =>
+  `${plural(count, 'needleful')} of ${plural(strands, 'strand')}`;
+
+/** More parts than this are not named one by one. */
+const MOST_NAMED = 3;
+
+/** Names of parts, the first few and how many more. */
+export function someOf(names: readonly string[]): string {
+  const rest = names.length - MOST_NAMED;
+  return rest > 0 ? `${names.slice(0, MOST_NAMED).join(', ')} and ${formatNumber(rest)} more` : formatList(names);
+}
+
+/** Lengths that are shared out alike, and what they are for. */
+export function lengthsToCut(
+  count: number,
+  length: string,
+  needlefuls: readonly string[],
+  spare: number,
+  parts: readonly string[],
+): string {
+  const shares = byCount(count, {
+    one: `1 length of ${length} makes ${formatList(needlefuls)}`,
+    other: `${formatNumber(count)} lengths of ${length}, each making ${formatList(needlefuls)}`,
+  });
+  const used = `${shares}, for ${someOf(parts)}`;
+  return spare > 0 ? `${used}; ${spareStrands(spare)} for a fine line later` : used;
+}
+
+export const spareStrands = (count: number): string => plural(count, 'spare strand');
+
+export const barAcross = (wantedMm: number, measuredMm: number): string =>
+  `The bar across is ${formatFine(wantedMm)} long in the file, so ${formatFine(measuredMm)} can’t be right: print at 100%, not “fit to page”, and measure again in millimetres.`;
+
+export const barDown = (wantedMm: number, measuredMm: number): string =>
+  `The bar down the page is ${formatFine(wantedMm)} long in the file, so ${formatFine(measuredMm)} can’t be right: print at 100%, not “fit to page”, and measure again in millimetres.`;
+
+/** A shade as the shopping list tells it; a card of one's own has no maker's name. */
+export const shadeDetail = (range: string | null, code: string, thread: string): string =>
+  range === null ? `${code}, ${thread}` : `${range} ${code}, ${thread}`;
+
+export const boundHoop = (size: string): string => `${size}, to be bound`;
+
+export const dyeLot = (lot: string): string => `dye lot ${lot}`;
+
+export const templateTitle = (piece: string, template: string): string => `${piece} · ${template}`;

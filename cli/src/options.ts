@@ -3,6 +3,7 @@ import { CLOTHS, HOOP_RANGE_MM, strandChoices, THREAD_KINDS, threadKind } from '
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { ENDS, MOST_NEEDLES, type End } from '@junctura/core/piece';
 import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
+import * as say from './words.ts';
 
 export const USAGE =
   'plan FILE [--hoop 150] [--fit | --scale MM_PER_UNIT] [--cloth ID] [--thread KIND] [--strands N] ' +
@@ -128,9 +129,9 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       },
     });
     const [file, ...others] = positionals;
-    if (file === undefined) throw new Error(`no file given; usage: ${USAGE}`);
-    if (others.length > 0) throw new Error(`one file at a time, got '${others.join("', '")}' besides '${file}'`);
-    if (values.fit && values.scale !== undefined) throw new Error('--fit and --scale exclude each other');
+    if (file === undefined) throw new Error(say.noFile(USAGE));
+    if (others.length > 0) throw new Error(say.oneFile(others, file));
+    if (values.fit && values.scale !== undefined) throw new Error('use either --fit or --scale, not both');
     const { min, max } = HOOP_RANGE_MM;
     const options: PlanOptions = {
       file,
@@ -210,14 +211,13 @@ function orderOptions(values: Record<string, unknown>): OrderOptions | null {
 function number(name: string, text: string | undefined, min: number, max: number, unit: string): number | null {
   if (text === undefined) return null;
   const value = text.trim() === '' ? NaN : Number(text);
-  if (!(value >= min && value <= max))
-    throw new Error(`${name} takes a number from ${min} to ${max} (${unit}), got '${text}'`);
+  if (!(value >= min && value <= max)) throw new Error(say.numberRange(name, min, max, unit, text));
   return value;
 }
 
 function wholeNumber(name: string, text: string | undefined, min: number, max: number): number | null {
   const value = number(name, text, min, max, 'whole');
-  if (value !== null && !Number.isInteger(value)) throw new Error(`${name} takes a whole number, got '${text}'`);
+  if (value !== null && !Number.isInteger(value)) throw new Error(say.wholeNumber(name, text ?? ''));
   return value;
 }
 
@@ -228,13 +228,13 @@ function choice<Choice extends string>(
 ): Choice | null {
   if (text === undefined) return null;
   const value = known.find((one) => one === text);
-  if (value === undefined) throw new Error(`${name} knows ${known.join(', ')}, got '${text}'`);
+  if (value === undefined) throw new Error(say.oneOf(name, known, text));
   return value;
 }
 
 function stitchOf(id: string | undefined): StitchId | null {
   if (id === undefined) return null;
-  if (!isStitchId(id)) throw new Error(`--stitch knows ${STITCH_IDS.join(', ')}, got '${id}'`);
+  if (!isStitchId(id)) throw new Error(say.oneOf('--stitch', STITCH_IDS, id));
   return id;
 }
 
@@ -242,7 +242,7 @@ function readParams(given: readonly string[]): Map<string, string> {
   const params = new Map<string, string>();
   for (const text of given) {
     const equals = text.indexOf('=');
-    if (equals < 1) throw new Error(`--param takes key=value, got '${text}'`);
+    if (equals < 1) throw new Error(say.badParam(text));
     params.set(text.slice(0, equals), text.slice(equals + 1));
   }
   return params;
@@ -271,5 +271,5 @@ export function strandProblem(thread: string, strands: number): string | null {
   const kind = threadKind(thread)!;
   const choices = strandChoices(kind);
   const among = choices.length === 1 ? 'one strand' : `${choices.join(', ')} strands`;
-  return choices.includes(strands) ? null : `${kind.name} is worked with ${among}, not ${strands}`;
+  return choices.includes(strands) ? null : say.strandsOf(kind.name, among, strands);
 }

@@ -5,6 +5,7 @@ import { learnPicture } from '@junctura/core/painting';
 import { applyEdit, emptyPiece, newColour, newPart, type Piece, type Underlay } from '@junctura/core/piece';
 import { paintInCotton, USUAL_FACTORS } from '@junctura/core/work';
 import type { PaintOptions } from './options.ts';
+import * as say from './words.ts';
 
 /** A picture without a drawing is laid out so wide at first, mm. */
 const PICTURE_MM = 100;
@@ -69,12 +70,10 @@ export function painted(piece: Piece, picture: Raster, { shades, part }: PaintOp
       ? areas.reduce((a, b) => (b.placed.areaMm2 > (a?.placed.areaMm2 ?? 0) ? b : a), areas[0])
       : areas.find((planned) => planned.part.id === part);
   if (!wanted) {
-    return failure(
-      part === null ? 'The drawing has no area to paint.' : `the drawing has no area called '${part}' to paint`,
-    );
+    return failure(part === null ? 'The drawing has no area to paint.' : say.noSuchArea(part));
   }
   const edit = paintInCotton(piece, wanted, shades);
   const outcome = edit && applyEdit(piece, edit);
-  if (!outcome) return failure('Nothing of the picture lies below the part.');
+  if (!outcome) return failure('No part of the picture lies under this part.');
   return outcome.ok ? success(outcome.value) : outcome;
 }

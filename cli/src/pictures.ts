@@ -10,6 +10,7 @@ import type { Brush } from '../../web/src/picture/brush.ts';
 import { paintPicture } from '../../web/src/picture/paintPicture.ts';
 import { sceneOf } from '../../web/src/picture/scene.ts';
 import type { PictureOptions } from './options.ts';
+import * as say from './words.ts';
 
 type Canvas = typeof NodeCanvas;
 
@@ -24,7 +25,7 @@ async function canvas(): Promise<Outcome<Canvas>> {
   try {
     return success(await import('@napi-rs/canvas'));
   } catch {
-    return failure('pictures want the optional package @napi-rs/canvas: npm install @napi-rs/canvas');
+    return failure('pictures need the optional package @napi-rs/canvas: npm install @napi-rs/canvas');
   }
 }
 
@@ -40,7 +41,7 @@ export async function decodePicture(file: string): Promise<Outcome<Raster>> {
   try {
     return await decoded(readFileSync(file), file);
   } catch {
-    return failure(`there is no picture ${file}`);
+    return failure(say.noPicture(file));
   }
 }
 
@@ -56,7 +57,7 @@ export async function learnOwnPicture(piece: Piece): Promise<Outcome<null>> {
 }
 
 async function decoded(bytes: Buffer, name: string): Promise<Outcome<Raster>> {
-  const refused = failure(`${name} is no picture that can be read: expected PNG, JPEG or WebP`);
+  const refused = failure(say.badPicture(name));
   if (!SIGNATURES.some(([at, mark]) => bytes.subarray(at, at + mark.length).equals(mark))) return refused;
   const found = await canvas();
   if (!found.ok) return found;
@@ -64,7 +65,7 @@ async function decoded(bytes: Buffer, name: string): Promise<Outcome<Raster>> {
   try {
     const image = await loadImage(bytes);
     const { width, height } = image;
-    if (width * height > MOST_PIXELS) return failure(`${name} has more than ${MOST_PIXELS / 1e6} megapixels`);
+    if (width * height > MOST_PIXELS) return failure(say.tooManyMegapixels(name, MOST_PIXELS / 1e6));
     const brush = createCanvas(width, height).getContext('2d');
     brush.drawImage(image, 0, 0);
     const raster = { width, height, rgba: brush.getImageData(0, 0, width, height).data };
@@ -97,6 +98,6 @@ export async function writePicture(
     writeFileSync(file, sheet.toBuffer('image/png'));
     return success(null);
   } catch (error) {
-    return failure(`${file} cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown'})`);
+    return failure(say.cannotWrite(file, (error as NodeJS.ErrnoException).code ?? 'unknown'));
   }
 }

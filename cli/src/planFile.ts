@@ -17,6 +17,7 @@ import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } fro
 import { paramKey, stitchKind } from '@junctura/core/stitches';
 import { pageOf, painted, pieceOfPicture, withPictureBelow, type Page } from './paint.ts';
 import { paramsFor, strandProblem, type PlanOptions } from './options.ts';
+import * as say from './words.ts';
 
 const USUAL_HOOP_MM = 150;
 const FLAT_MM = 0.2;
@@ -37,9 +38,7 @@ export function planText(
   const planner = new Planner();
   const shown = piece.drawing.parts.filter((part) => part.shown);
   if (shown.length > 0 && shown.every((part) => isTooLarge(part, piece.placement))) {
-    return failure(
-      `The drawing is larger than ${LARGEST_PART_MM / 1000} m at this size; make it smaller with --fit or --scale, or look for a stray point in it.`,
-    );
+    return failure(say.tooLarge(LARGEST_PART_MM / 1000));
   }
   const roomy = options.fit ? withRoomForRaised(piece, planner, options.seed) : piece;
   const proposed = planner.plan(roomy, USUAL_FACTORS, options.seed);

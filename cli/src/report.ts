@@ -48,7 +48,7 @@ export function report(piece: Piece, { plan, findings }: Workings): object {
         id: finding.id,
         severity: severityOf(finding),
         part: finding.part,
-        text: sayFinding(finding),
+        text: sayFinding(finding, plan.parts.find(({ part }) => part.id === finding.part)?.part.name ?? ''),
         figures: finding.figures,
       })),
   };

@@ -9,6 +9,7 @@ import { finishReport } from './finishReport.ts';
 import { orderReport } from './orderReport.ts';
 import { paintingReport, report } from './report.ts';
 import { decodePicture, learnOwnPicture, writePicture } from './pictures.ts';
+import * as say from './words.ts';
 
 /** Nothing that can be planned is larger. */
 const MAX_BYTES = 32_000_000;
@@ -16,12 +17,11 @@ const MAX_BYTES = 32_000_000;
 function readFile(file: string): Outcome<string> {
   try {
     const { size } = statSync(file);
-    if (size > MAX_BYTES)
-      return failure(`${file} is too large: ${Math.round(size / 1e6)} MB; up to ${MAX_BYTES / 1e6} MB are read`);
+    if (size > MAX_BYTES) return failure(say.fileTooLarge(file, Math.round(size / 1e6), MAX_BYTES / 1e6));
     return success(readFileSync(file, 'utf8'));
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
-    return failure(code === 'ENOENT' ? `there is no file ${file}` : `${file} cannot be read (${code})`);
+    return failure(code === 'ENOENT' ? say.notFound(file) : say.cannotRead(file, code ?? 'unknown'));
   }
 }
 
@@ -33,9 +33,9 @@ function readEntries(file: string): Outcome<PieceRecord> {
     const checked = recordSchema.safeParse(JSON.parse(text.value));
     if (checked.success) return success(checked.data);
     const { path, message } = checked.error.issues[0]!;
-    return failure(`${file} is no list of entries: ${path.join('.') || 'the whole'}: ${message}`);
+    return failure(say.notARecord(file, path.join('.') || 'the whole', message));
   } catch {
-    return failure(`${file} is not sound JSON`);
+    return failure(say.notJson(file));
   }
 }
 

@@ -1,11 +1,19 @@
 import { parse } from '@vue/compiler-sfc';
-import { NodeTypes, type AttributeNode, type DirectiveNode, type ElementNode, type TemplateChildNode } from '@vue/compiler-dom';
+import {
+  NodeTypes,
+  type AttributeNode,
+  type DirectiveNode,
+  type ElementNode,
+  type TemplateChildNode,
+} from '@vue/compiler-dom';
 import { wordsOfScript, type LinedWords } from './script.ts';
 
 /** Attributes and properties of components that hold words. */
-const READ = /^(label|title|placeholder|alt|aria-label|aria-description|aria-valuetext|hint|empty|description|content|text|heading|name|question|positive-text|negative-text|unit-name|what|legend|said|caption|note)$/;
+const READ =
+  /^(label|title|placeholder|alt|aria-label|aria-description|aria-valuetext|hint|empty|description|content|text|heading|name|question|positive-text|negative-text|unit-name|what|legend|said|caption|note)$/;
 
-const isInline = (node: TemplateChildNode): boolean => node.type === NodeTypes.TEXT || node.type === NodeTypes.INTERPOLATION;
+const isInline = (node: TemplateChildNode): boolean =>
+  node.type === NodeTypes.TEXT || node.type === NodeTypes.INTERPOLATION;
 
 function wordsOfAttribute(attribute: AttributeNode | DirectiveNode): LinedWords[] {
   const line = attribute.loc.start.line;
@@ -30,8 +38,11 @@ function wordsOfChildren(children: readonly TemplateChildNode[]): LinedWords[] {
       .join('')
       .replace(/\s+/g, ' ')
       .trim();
-    if (run.some((node) => node.type === NodeTypes.TEXT && /\p{L}{2,}/u.test(node.content))) found.push({ line: run[0]!.loc.start.line, text });
-    for (const node of run) if (node.type === NodeTypes.INTERPOLATION) found.push(...wordsOfScript(`(${node.loc.source.slice(2, -2)})`, node.loc.start.line));
+    if (run.some((node) => node.type === NodeTypes.TEXT && /\p{L}{2,}/u.test(node.content)))
+      found.push({ line: run[0]!.loc.start.line, text });
+    for (const node of run)
+      if (node.type === NodeTypes.INTERPOLATION)
+        found.push(...wordsOfScript(`(${node.loc.source.slice(2, -2)})`, node.loc.start.line));
     run = [];
   };
   for (const child of children) {

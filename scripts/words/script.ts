@@ -20,8 +20,14 @@ const hasWord = /\p{L}{2,}/u;
 function looksRead(text: string): boolean {
   const bare = text.replace(/\{[^}]*\}/g, ' ').trim();
   if (!hasWord.test(bare)) return false;
-  if (/^[MLHVCSQTAZ](-?[\d.]|\s+-?[\d.]|$)|^#|^https?:|^\.{0,2}\/|^[a-z]+:[a-z]|^--|^data:|^url\(|^rgba?\(|^translate\(|^rotate\(|^scale\(|^blur\(/i.test(bare)) return false;
-  if (/^[\w./{}:-]+$/.test(bare)) return /^[A-Z][a-z]+$/.test(bare) || (/^[A-Z]?[a-z]+[.…!?]$/.test(bare) && bare.length > 3);
+  if (
+    /^[MLHVCSQTAZ](-?[\d.]|\s+-?[\d.]|$)|^#|^https?:|^\.{0,2}\/|^[a-z]+:[a-z]|^--|^data:|^url\(|^rgba?\(|^translate\(|^rotate\(|^scale\(|^blur\(/i.test(
+      bare,
+    )
+  )
+    return false;
+  if (/^[\w./{}:-]+$/.test(bare))
+    return /^[A-Z][a-z]+$/.test(bare) || (/^[A-Z]?[a-z]+[.…!?]$/.test(bare) && bare.length > 3);
   return /\p{L}{2,}[’'”)]?[\s,–-]|\s\p{L}|[.…!?]$/u.test(bare);
 }
 
@@ -35,23 +41,35 @@ function isForPrograms(node: ts.Node): boolean {
   const parent = node.parent;
   if (!parent) return false;
   if (ts.isImportDeclaration(parent) || ts.isExportDeclaration(parent) || ts.isLiteralTypeNode(parent)) return true;
-  if (ts.isCaseClause(parent) || ts.isElementAccessExpression(parent) || ts.isExternalModuleReference(parent)) return true;
+  if (ts.isCaseClause(parent) || ts.isElementAccessExpression(parent) || ts.isExternalModuleReference(parent))
+    return true;
   if ((ts.isPropertyAssignment(parent) || ts.isMethodDeclaration(parent)) && parent.name === node) return true;
-  if (ts.isPropertyAssignment(parent) && FOR_PROGRAMS.test(parent.name.getText()) && !/\s/.test(node.getText())) return true;
+  if (ts.isPropertyAssignment(parent) && FOR_PROGRAMS.test(parent.name.getText()) && !/\s/.test(node.getText()))
+    return true;
   if (ts.isBinaryExpression(parent)) {
     const operator = parent.operatorToken.kind;
-    if (operator >= ts.SyntaxKind.EqualsEqualsToken && operator <= ts.SyntaxKind.ExclamationEqualsEqualsToken) return true;
+    if (operator >= ts.SyntaxKind.EqualsEqualsToken && operator <= ts.SyntaxKind.ExclamationEqualsEqualsToken)
+      return true;
     if (operator === ts.SyntaxKind.InKeyword) return true;
   }
-  if ((ts.isCallExpression(parent) || ts.isNewExpression(parent)) && CALLS_FOR_PROGRAMS.test(nameOfCall(parent))) return true;
+  if ((ts.isCallExpression(parent) || ts.isNewExpression(parent)) && CALLS_FOR_PROGRAMS.test(nameOfCall(parent)))
+    return true;
   // Failures of programmers are told to programmers.
-  if (ts.isNewExpression(parent) && ['Error', 'RangeError', 'TypeError'].includes(nameOfCall(parent)) && ts.isThrowStatement(parent.parent)) return true;
+  if (
+    ts.isNewExpression(parent) &&
+    ['Error', 'RangeError', 'TypeError'].includes(nameOfCall(parent)) &&
+    ts.isThrowStatement(parent.parent)
+  )
+    return true;
   return ts.isTaggedTemplateExpression(parent);
 }
 
 /** A template as a person would read it, with what is filled in in braces. */
 export function textOfTemplate(node: ts.TemplateExpression): string {
-  return node.head.text + node.templateSpans.map((span) => `{${span.expression.getText().replace(/\s+/g, ' ')}}${span.literal.text}`).join('');
+  return (
+    node.head.text +
+    node.templateSpans.map((span) => `{${span.expression.getText().replace(/\s+/g, ' ')}}${span.literal.text}`).join('')
+  );
 }
 
 /**
@@ -63,7 +81,10 @@ export function wordsOfScript(source: string, firstLine = 1): LinedWords[] {
   const found: LinedWords[] = [];
   const add = (node: ts.Node, text: string): void => {
     if (isForPrograms(node) || !looksRead(text)) return;
-    found.push({ line: tree.getLineAndCharacterOfPosition(node.getStart()).line + firstLine, text: text.replace(/\s+/g, ' ').trim() });
+    found.push({
+      line: tree.getLineAndCharacterOfPosition(node.getStart()).line + firstLine,
+      text: text.replace(/\s+/g, ' ').trim(),
+    });
   };
   const visit = (node: ts.Node): void => {
     if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) add(node, node.text);

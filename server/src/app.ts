@@ -89,7 +89,7 @@ export function createApp({ dist, log = () => undefined, handsOver = false }: Ap
     const status = isUnreadable ? (error.status ?? 400) : 500;
     log(`${status} ${request.method} ${JSON.stringify(request.url.slice(0, 200))}: ${oneLine(error.message)}`);
     if (response.headersSent) return next(error);
-    const said = isUnreadable ? 'This address can’t be read.' : 'Something went wrong in Junctura’s server.';
+    const said = isUnreadable ? 'This address can’t be read.' : 'Something went wrong in Junctura’s server. Try again.';
     response.status(status).type('text').send(`${said}\n`);
   });
   return app;

@@ -85,7 +85,7 @@ export function handOver(isOn: boolean, handOvers = new HandOvers()): Router {
     if (code === null) {
       return void response
         .status(503)
-        .json({ problem: 'Too many pieces wait to be taken. Take one, or wait ten minutes.' });
+        .json({ problem: 'Too many pieces are waiting to be collected. Collect one, or wait ten minutes.' });
     }
     response.status(201).json({ code, minutes: HAND_OVER_MS / 60_000 });
   });
@@ -93,7 +93,7 @@ export function handOver(isOn: boolean, handOvers = new HandOvers()): Router {
     const found = handOvers.take(String(request.params['code']));
     if (found === null) {
       return void response.status(404).json({
-        problem: 'Nothing waits under this code. A piece is taken once, and waits ten minutes: hand it over again.',
+        problem: 'There is no piece under this code. A code works once and lasts ten minutes: send the piece again.',
       });
     }
     response.type('json').send(found);

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 import { limitedServer } from './limits.ts';
+import * as say from './words.ts';
 
 const DEFAULT_PORT = 4173;
 /** After a signal, requests under way have this long to end, ms. */
@@ -15,13 +16,12 @@ function fail(sentence: string): never {
 function portFrom(text: string | undefined): number {
   if (text === undefined || text === '') return DEFAULT_PORT;
   const port = Number(text);
-  if (!Number.isInteger(port) || port < 1 || port > 65535)
-    fail(`PORT must be a number from 1 to 65535, got '${text}'.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) fail(say.badPort(text));
   return port;
 }
 
 const dist = fileURLToPath(new URL('../../web/dist', import.meta.url));
-if (!existsSync(`${dist}/index.html`)) fail('The application is not built yet: run npm start, which builds it.');
+if (!existsSync(`${dist}/index.html`)) fail('Junctura is not built yet: run npm start, which builds it.');
 
 const port = portFrom(process.env['PORT']);
 const host = process.env['HOST'] || 'localhost';
@@ -29,15 +29,11 @@ const host = process.env['HOST'] || 'localhost';
 const isOpen = !['localhost', '127.0.0.1', '::1'].includes(host);
 const log = (line: string): void => void process.stderr.write(`${line}\n`);
 const server = limitedServer(createApp({ dist, log, handsOver: isOpen })).listen(port, host);
-server.once('listening', () =>
-  process.stdout.write(
-    `Junctura is ready: http://${isOpen ? 'localhost' : host}:${port}${isOpen ? ' and for other devices in this network' : ''}\n`,
-  ),
-);
+server.once('listening', () => process.stdout.write(`${isOpen ? say.readyForAll(port) : say.ready(host, port)}\n`));
 server.once('error', (error) => {
   if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') {
-    fail(`Port ${port} is taken by another program. Choose another: PORT=${port + 1} npm start`);
-  } else fail(`The server could not start: ${error.message}`);
+    fail(say.portTaken(port, port + 1));
+  } else fail(say.notStarted(error.message));
 });
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.once(signal, () => {

@@ -290,7 +290,7 @@ describe('findings', () => {
     const { findings } = planned(piece, id);
     const finding = findings.find((entry) => entry.id === id)!;
     expect(finding).toBeDefined();
-    expect(sayFinding(finding)).not.toMatch(/undefined|NaN/);
+    expect(sayFinding(finding, 'Moon')).not.toMatch(/undefined|NaN/);
     expect(['stop', 'warn', 'note']).toContain(severityOf(finding));
   });
 

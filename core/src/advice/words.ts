@@ -169,8 +169,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
     why: 'Loops and knots pull out when they catch.',
   },
   'needle-hole': {
-    say: ({ shaftMm, cloth }, part) =>
-      `${part}: the needle is ${mm(shaftMm)} thick, so it leaves holes in ${cloth}.`,
+    say: ({ shaftMm, cloth }, part) => `${part}: the needle is ${mm(shaftMm)} thick, so it leaves holes in ${cloth}.`,
     why: 'Holes in fine cloth don’t close again. Fewer strands need a finer needle.',
   },
   'needle-eye': {

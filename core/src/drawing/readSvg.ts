@@ -33,9 +33,7 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
     }
     const notes = notesOf(walker.told);
     if (parts.length === 0) {
-      return failure(
-        say.nothingToStitch(notes[0] ?? 'Draw areas or lines with a fill or a stroke.'),
-      );
+      return failure(say.nothingToStitch(notes[0] ?? 'Draw areas or lines with a fill or a stroke.'));
     }
     const blank = emptyPiece(id, shortened(name, 200));
     const piece = inTheMiddle({

@@ -1,4 +1,5 @@
 import { byCount, formatFine, formatList, formatNumber, plural } from '../measure/index.ts';
+
 export const petalName = (n: number): string => `Petal ${n}`;
 
 export const borderName = (n: number): string => `Border circle ${n}`;
@@ -9,7 +10,8 @@ export const fontFault = (reason: string): string => `The font can’t be read: 
 
 export const mostLetters = (most: number): string => `Up to ${formatNumber(most)} letters fit in one go.`;
 
-export const noLetters = (letters: readonly string[]): string => `This alphabet has no ${formatList(letters.map((letter) => `“${letter}”`))}. Choose another one, or write it differently.`;
+export const noLetters = (letters: readonly string[]): string =>
+  `This alphabet has no ${formatList(letters.map((letter) => `“${letter}”`))}. Choose another one, or write it differently.`;
 
 export const letterName = (letter: string): string => `Letter ${letter}`;
 
@@ -23,7 +25,8 @@ export const areaName = (label: number): string => `Area ${label}`;
 
 export const lineName = (n: number): string => `Line ${n}`;
 
-export const tooManyParts = (parts: number, most: number): string => `The drawing has ${formatNumber(parts)} parts; up to ${formatNumber(most)} can be read. Simplify it first.`;
+export const tooManyParts = (parts: number, most: number): string =>
+  `The drawing has ${formatNumber(parts)} parts; up to ${formatNumber(most)} can be read. Simplify it first.`;
 
 export const outlineOf = (name: string): string => `${name}, outline`;
 

@@ -1,55 +1,81 @@
 import { byCount, formatFine, formatList, formatNumber, plural } from '../measure/index.ts';
+
 export const beforeHeat = (maker: string): string => `Do this before anything hot: heat sets this mark. ${maker}`;
 
 export const mayComeBack = (caution: string): string => `The lines may come back in the cold. ${caution}`;
 
-export const markNeedsWater = (mark: string): string => `This mark comes out in water, which the cloth or thread can’t take: ${mark}. Choose another method at Transfer.`;
+export const markNeedsWater = (mark: string): string =>
+  `This mark comes out in water, which the cloth or thread can’t take: ${mark}. Choose another method at Transfer.`;
 
 export const pinsOut = (pins: number): string => `Take the pins out and count them: ${pins}.`;
 
-export const turnOver = (turnedMm: number): string => `Cut the cloth ${formatFine(Math.round(turnedMm))} larger all round, turn it over and pin it into the board’s edge, working outwards from the middle of each side.`;
+export const turnOver = (turnedMm: number): string =>
+  `Cut the cloth ${formatFine(Math.round(turnedMm))} larger all round, turn it over and pin it into the board’s edge, working outwards from the middle of each side.`;
 
-export const lace = (everyMm: number): string => `Lace it across the back from side to side, every ${formatFine(everyMm)}, first the long way, then the short; tighten from the middle and fold the corners flat.`;
+export const lace = (everyMm: number): string =>
+  `Lace it across the back from side to side, every ${formatFine(everyMm)}, first the long way, then the short; tighten from the middle and fold the corners flat.`;
 
-export const smallBoard = (turnedMm: number): string => `On a board this small only ${formatFine(Math.floor(turnedMm))} can be turned over; a wider margin holds better.`;
+export const smallBoard = (turnedMm: number): string =>
+  `On a board this small only ${formatFine(Math.floor(turnedMm))} can be turned over; a wider margin holds better.`;
 
-export const cutWindow = (width: number, height: number): string => `Cut the window, ${Math.round(width)} × ${Math.round(height)} mm, in the middle panel.`;
+export const cutWindow = (width: number, height: number): string =>
+  `Cut the window, ${Math.round(width)} × ${Math.round(height)} mm, in the middle panel.`;
 
-export const layUnderWindow = (heldMm: number): string => `Cut the cloth ${formatFine(heldMm)} larger than the window all round, put tape along the inside edge of the window, lay the work on it straight, and close the panel behind it.`;
+export const layUnderWindow = (heldMm: number): string =>
+  `Cut the cloth ${formatFine(heldMm)} larger than the window all round, put tape along the inside edge of the window, lay the work on it straight, and close the panel behind it.`;
 
-export const trimRound = (trimMm: number): string => `Trim the cloth to a round, ${formatFine(trimMm)} outside the hoop.`;
+export const trimRound = (trimMm: number): string =>
+  `Trim the cloth to a round, ${formatFine(trimMm)} outside the hoop.`;
 
-export const whipDisc = (disc: string, whipMm: number): string => `Cut a disc of ${disc} from its template and whip it over the gathered cloth at the back, one stitch every ${formatFine(whipMm)}.`;
+export const whipDisc = (disc: string, whipMm: number): string =>
+  `Cut a disc of ${disc} from its template and whip it over the gathered cloth at the back, one stitch every ${formatFine(whipMm)}.`;
 
-export const cutFront = (seamMm: number): string => `Cut the front from its template with a seam allowance of ${formatFine(seamMm)}, and a back the same size, flipped left to right.`;
+export const cutFront = (seamMm: number): string =>
+  `Cut the front from its template with a seam allowance of ${formatFine(seamMm)}, and a back the same size, flipped left to right.`;
 
-export const seamOpening = (openMm: number): string => `Pin them right sides together and back stitch along the seam line; leave ${formatFine(Math.round(openMm))} open on the straightest side.`;
+export const seamOpening = (openMm: number): string =>
+  `Pin them right sides together and back stitch along the seam line; leave ${formatFine(Math.round(openMm))} open on the straightest side.`;
 
-export const notches = (count: number): string => byCount(count, { one: 'Cut one notch into the seam where it bends, as the template shows; stop 2 mm before the stitches.', other: `Cut ${count} notches into the seam where it bends, as the template shows; stop 2 mm before the stitches.` });
+export const notches = (count: number): string =>
+  byCount(count, {
+    one: 'Cut one notch into the seam where it bends, as the template shows; stop 2 mm before the stitches.',
+    other: `Cut ${count} notches into the seam where it bends, as the template shows; stop 2 mm before the stitches.`,
+  });
 
-export const stuff = (grams: number): string => `Stuff it with about ${formatNumber(grams, grams < 10 ? 1 : 0)} g of filling, small pieces first, edges before the middle.`;
+export const stuff = (grams: number): string =>
+  `Stuff it with about ${formatNumber(grams, grams < 10 ? 1 : 0)} g of filling, small pieces first, edges before the middle.`;
 
 export const careStep = (care: string): string => `Write its care label: ${care}`;
 
-export const joinBack = (overlapMm: number, seamMm: number): string => `Lay the back halves on the front, right sides together, overlapping by ${formatFine(overlapMm)}, and sew all round, ${formatFine(seamMm)} from the edge. Trim the corners and turn it.`;
+export const joinBack = (overlapMm: number, seamMm: number): string =>
+  `Lay the back halves on the front, right sides together, overlapping by ${formatFine(overlapMm)}, and sew all round, ${formatFine(seamMm)} from the edge. Trim the corners and turn it.`;
 
-export const roughCut = (borderMm: number, roughMm: number): string => `Draw the outline from its template, ${formatFine(borderMm)} outside the work, and cut the cloth roughly ${formatFine(roughMm)} beyond it.`;
+export const roughCut = (borderMm: number, roughMm: number): string =>
+  `Draw the outline from its template, ${formatFine(borderMm)} outside the work, and cut the cloth roughly ${formatFine(roughMm)} beyond it.`;
 
-export const sewOn = (everyMm: number): string => `Sew it on with two holding stitches, then one every ${formatFine(everyMm)} along the inside of the edge.`;
+export const sewOn = (everyMm: number): string =>
+  `Sew it on with two holding stitches, then one every ${formatFine(everyMm)} along the inside of the edge.`;
 
-export const islands = (islands: number): string => `The stitching forms ${islands} separate islands, further apart than the border reaches. Join them with a bridge, or make ${islands} patches?`;
+export const islands = (islands: number): string =>
+  `The stitching forms ${islands} separate islands, further apart than the border reaches. Join them with a bridge, or make ${islands} patches?`;
 
-export const drawScallops = (across: number, upright: number): string => `Draw ${across} scallops across and ${upright} down from the template, so that they meet at the corners; work them in buttonhole stitch with the loops on the line, two short and two long stitches in turn.`;
+export const drawScallops = (across: number, upright: number): string =>
+  `Draw ${across} scallops across and ${upright} down from the template, so that they meet at the corners; work them in buttonhole stitch with the loops on the line, two short and two long stitches in turn.`;
 
-export const wideScallops = (scallopMm: number, sideMm: number): string => `Scallops of ${formatFine(scallopMm)} are wider than the side of ${formatFine(sideMm)}: one is worked on each side.`;
+export const wideScallops = (scallopMm: number, sideMm: number): string =>
+  `Scallops of ${formatFine(scallopMm)} are wider than the side of ${formatFine(sideMm)}: one is worked on each side.`;
 
-export const loopFringe = (loops: number, yarns: number, deepMm: number): string => `Pull ${loops} loops of ${yarns} yarns through each scallop, between the stitches, knot them and trim them to ${formatFine(deepMm)}.`;
+export const loopFringe = (loops: number, yarns: number, deepMm: number): string =>
+  `Pull ${loops} loops of ${yarns} yarns through each scallop, between the stitches, knot them and trim them to ${formatFine(deepMm)}.`;
 
-export const knitFringe = (yarns: number, rows: number, rowsIn10Cm: number): string => `Knit the fringe lengthwise with ${yarns} yarns together on metal needles of about 3 mm, as the yarns have no give together: ${formatNumber(rows)} rows, ${rowsIn10Cm} in 10 cm; then let the lower stitches run.`;
+export const knitFringe = (yarns: number, rows: number, rowsIn10Cm: number): string =>
+  `Knit the fringe lengthwise with ${yarns} yarns together on metal needles of about 3 mm, as the yarns have no give together: ${formatNumber(rows)} rows, ${rowsIn10Cm} in 10 cm; then let the lower stitches run.`;
 
-export const sizeMm = (across: number, upright: number): string => `${formatNumber(across)} × ${formatNumber(upright)} mm`;
+export const sizeMm = (across: number, upright: number): string =>
+  `${formatNumber(across)} × ${formatNumber(upright)} mm`;
 
-export const sizeCm = (across: number, upright: number): string => `${formatNumber(across / 10, 1)} × ${formatNumber(upright / 10, 1)} cm`;
+export const sizeCm = (across: number, upright: number): string =>
+  `${formatNumber(across / 10, 1)} × ${formatNumber(upright / 10, 1)} cm`;
 
 const plainMm = (mm: number): string => formatNumber(Math.ceil(mm));
 
@@ -132,7 +158,10 @@ export function workEdge({ isOvercast, isFusible, bays, strands, borderMm }: Pat
   const layers = isFusible ? 'cloth, web and felt' : 'cloth and felt';
   const edge = `Work the edge in ${stitch} with ${plural(strands, 'strand')}, close together and ${formatFine(borderMm)} deep, through ${layers}.`;
   if (bays === 0) return edge;
-  return byCount(bays, { one: `${edge} Start in the narrow inlet.`, other: `${edge} Start in the ${bays} narrow inlets.` });
+  return byCount(bays, {
+    one: `${edge} Start in the narrow inlet.`,
+    other: `${edge} Start in the ${bays} narrow inlets.`,
+  });
 }
 
 export const closedInlets = (count: number): string =>

@@ -69,7 +69,8 @@ export const MARKS: readonly Mark[] = [
     inkOnDark: '#3d4a78',
     comesOutBy: 'heat',
     comesOut: 'with an iron or hot air',
-    beware: 'May come back in the cold, or leave a pale line: try it on a scrap. Disappears in a hot car or strong sun.',
+    beware:
+      'May come back in the cold, or leave a pale line: try it on a scrap. Disappears in a hot car or strong sun.',
   },
   {
     ...BASE,

@@ -140,8 +140,26 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     putUp: 'skein',
     wash: 'no',
   },
-  { id: 'crewel-wool', name: 'Crewel wool', inSentence: 'crewel wool', strands: 3, tex: 75, ...WOOL, putUpM: 25, putUp: 'skein' },
-  { id: 'tapestry-wool', name: 'Tapestry wool', inSentence: 'tapestry wool', strands: 1, tex: 300, ...WOOL, putUpM: 8, putUp: 'skein' },
+  {
+    id: 'crewel-wool',
+    name: 'Crewel wool',
+    inSentence: 'crewel wool',
+    strands: 3,
+    tex: 75,
+    ...WOOL,
+    putUpM: 25,
+    putUp: 'skein',
+  },
+  {
+    id: 'tapestry-wool',
+    name: 'Tapestry wool',
+    inSentence: 'tapestry wool',
+    strands: 1,
+    tex: 300,
+    ...WOOL,
+    putUpM: 8,
+    putUp: 'skein',
+  },
 ];
 
 /** Twelve strands are six, folded through the needle. */

@@ -1,14 +1,21 @@
 import { byCount, formatList, formatNumber } from '../measure/index.ts';
-export const lessThanBobbin = (grams: number, bareGrams: number): string => `${formatNumber(grams, 1)} g is less than the bobbin alone (${formatNumber(bareGrams, 1)} g): weigh it with its thread, or correct the weight of the bobbin.`;
 
-export const tooManyRows = (rows: number, most: number): string => `the file has ${formatNumber(rows)} rows; up to ${formatNumber(most)} can be read. Divide it.`;
+export const lessThanBobbin = (grams: number, bareGrams: number): string =>
+  `${formatNumber(grams, 1)} g is less than the bobbin alone (${formatNumber(bareGrams, 1)} g): weigh it with its thread, or correct the weight of the bobbin.`;
+
+export const tooManyRows = (rows: number, most: number): string =>
+  `the file has ${formatNumber(rows)} rows; up to ${formatNumber(most)} can be read. Divide it.`;
 
 export const noUsableRow = (fault: string): string => `none of its rows can be used: ${fault}.`;
 
 export const rowsLeftOut = (fault: string, lines: readonly number[]): string => {
   const first = formatList(lines.slice(0, 3).map(String));
-  if (lines.length > 3) return `Left out, ${fault}: rows ${lines.slice(0, 3).join(', ')} and ${formatNumber(lines.length - 3)} more.`;
-  return byCount(lines.length, { one: `Left out, ${fault}: row ${first}.`, other: `Left out, ${fault}: rows ${first}.` });
+  if (lines.length > 3)
+    return `Left out, ${fault}: rows ${lines.slice(0, 3).join(', ')} and ${formatNumber(lines.length - 3)} more.`;
+  return byCount(lines.length, {
+    one: `Left out, ${fault}: row ${first}.`,
+    other: `Left out, ${fault}: rows ${first}.`,
+  });
 };
 
 export const unknownThread = (kind: string): string => `with an unknown kind of thread (${kind})`;
@@ -17,7 +24,11 @@ export const unusableField = (field: string): string => `with a ${field} that ca
 
 export const notGpl = (magic: string): string => `this is not a GPL palette: its first line is not “${magic}”.`;
 
-export const linesLeftOut = (count: number): string => byCount(count, { one: 'Left out: one line that is not a colour, or is in the list twice.', other: `Left out: ${formatNumber(count)} lines that are not colours, or are in the list twice.` });
+export const linesLeftOut = (count: number): string =>
+  byCount(count, {
+    one: 'Left out: one line that is not a colour, or is in the list twice.',
+    other: `Left out: ${formatNumber(count)} lines that are not colours, or are in the list twice.`,
+  });
 
 export const tooManyEntries = (most: number, wanted: number): string =>
   `The thread box holds up to ${formatNumber(most)} entries; this would make ${formatNumber(wanted)}. Remove some first.`;

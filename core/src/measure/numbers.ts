@@ -1,8 +1,11 @@
 import { LOCALE } from './locale.ts';
 
-const upTo = (decimals: number): Intl.NumberFormat => new Intl.NumberFormat(LOCALE, { maximumFractionDigits: decimals });
+const upTo = (decimals: number): Intl.NumberFormat =>
+  new Intl.NumberFormat(LOCALE, { maximumFractionDigits: decimals });
 const NUMBERS = [upTo(0), upTo(1), upTo(2), upTo(3)] as const;
-const PERCENTS = [0, 1].map((decimals) => new Intl.NumberFormat(LOCALE, { style: 'percent', maximumFractionDigits: decimals }));
+const PERCENTS = [0, 1].map(
+  (decimals) => new Intl.NumberFormat(LOCALE, { style: 'percent', maximumFractionDigits: decimals }),
+);
 const MONEY = new Intl.NumberFormat(LOCALE, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 const AND = new Intl.ListFormat(LOCALE, { type: 'conjunction' });
 const OR = new Intl.ListFormat(LOCALE, { type: 'disjunction' });

@@ -1,6 +1,7 @@
 import { formatNumber } from '../measure/index.ts';
 import type { RuleId } from './rules.ts';
 import type { Step } from './steps.ts';
+
 export const partAndZone = (partName: string, zone: number): string => `${partName}, zone ${zone}`;
 
 const ROLE_NAMES: Readonly<Record<Step['role'], string>> = {
@@ -26,7 +27,8 @@ export function ruleWords(id: RuleId, own: Step, other: Step, otherName: string,
   const name = isOwnPart ? `its ${ROLE_NAMES[other.role]}` : `“${otherName}”`;
   if (id === 'outline') {
     const line = [own, other].find(({ role }) => role === 'outline');
-    const [after, before] = OUTLINE_WORDS[line === undefined ? 'chosen' : (line === own) === isAfter ? 'last' : 'first'];
+    const [after, before] =
+      OUTLINE_WORDS[line === undefined ? 'chosen' : (line === own) === isAfter ? 'last' : 'first'];
     return (isAfter ? after : before)(name);
   }
   const [after, before] = RULE_WORDS[id];
@@ -48,7 +50,10 @@ const RULE_WORDS: Readonly<Record<Exclude<RuleId, 'outline'>, AfterAndBefore>> =
     (other) => `After ${other}: features come first, and the hair goes over their rims.`,
     (other) => `Before ${other}: features come first, and the hair goes over their rims.`,
   ],
-  behind: [(other) => `After ${other}, which lies behind it.`, (other) => `Before ${other}, which lies in front of it.`],
+  behind: [
+    (other) => `After ${other}, which lies behind it.`,
+    (other) => `Before ${other}, which lies in front of it.`,
+  ],
   'raised-last': [
     (other) => `After ${other}: this is raised, and the hoop would press on it.`,
     (other) => `Before ${other}, which is raised: the hoop would crush it.`,
@@ -65,4 +70,6 @@ const OUTLINE_WORDS: Readonly<Record<'first' | 'last' | 'chosen', AfterAndBefore
 };
 
 export const moreByRule = (isAfter: boolean, count: number): string =>
-  isAfter ? `After ${formatNumber(count)} more, by the same rule.` : `Before ${formatNumber(count)} more, by the same rule.`;
+  isAfter
+    ? `After ${formatNumber(count)} more, by the same rule.`
+    : `Before ${formatNumber(count)} more, by the same rule.`;

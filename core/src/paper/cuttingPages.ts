@@ -39,10 +39,7 @@ export function cuttingList(piece: Piece, need: ColourNeed, units: UnitSystem): 
   });
 }
 
-function together(
-  loads: readonly NeedleLoad[],
-  namesOf: (ids: readonly string[]) => string[],
-): CutInWords['loads'] {
+function together(loads: readonly NeedleLoad[], namesOf: (ids: readonly string[]) => string[]): CutInWords['loads'] {
   const told: { count: number; strands: number; names: readonly string[]; parts: string }[] = [];
   for (const { strands, works } of loads) {
     const names = namesOf(works.map(({ part }) => part));

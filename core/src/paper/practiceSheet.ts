@@ -54,18 +54,18 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
   line([MARGIN_MM, MARGIN_MM + 10, MARGIN_MM + 100, MARGIN_MM + 10]);
   for (const x of [0, 100]) line([MARGIN_MM + x, MARGIN_MM + 8.5, MARGIN_MM + x, MARGIN_MM + 11.5]);
   let y = MARGIN_MM + 22;
-  text(
-    MARGIN_MM,
-    y,
-    say.practiceBack(PRACTICE.lineMm / PRACTICE.stitchMm),
-  );
+  text(MARGIN_MM, y, say.practiceBack(PRACTICE.lineMm / PRACTICE.stitchMm));
   for (let k = 1; k <= 3; k++) {
     const at = y + 7 * k;
     line([MARGIN_MM, at, right, at]);
     for (const x of [40, 40 + PRACTICE.lineMm]) line([MARGIN_MM + x, at - 2, MARGIN_MM + x, at + 2]);
   }
   y += 32;
-  text(MARGIN_MM, y, `2  Stem stitch. Target: a smooth curve; no stitch leaves the line by more than a thread’s width.`);
+  text(
+    MARGIN_MM,
+    y,
+    `2  Stem stitch. Target: a smooth curve; no stitch leaves the line by more than a thread’s width.`,
+  );
   line(
     Array.from({ length: 121 }, (_, i) => i).flatMap((i) => [
       MARGIN_MM + ((right - MARGIN_MM) * i) / 120,
@@ -74,11 +74,7 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
   );
   y += 24;
   const { satinMm } = practiceTargets();
-  text(
-    MARGIN_MM,
-    y,
-    say.practiceSatin(satinMm),
-  );
+  text(MARGIN_MM, y, say.practiceSatin(satinMm));
   for (let k = 0; k < 3; k++) {
     const [x, size] = [MARGIN_MM + k * 34, [6, 10, 14][k]!];
     line([x, y + 4, x + size, y + 4, x + size, y + 4 + size, x, y + 4 + size], true);

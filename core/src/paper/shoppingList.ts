@@ -218,7 +218,8 @@ function otherThings(
     rows.push(goodsRow({ kind, name, detail, unit, hex }, isOwned ? 0 : 1, isOwned, id, shop));
   };
   const cloth = clothOf(piece.cloth.kind)!;
-  const cm = (mm: number): string => (units === 'inch' ? `${formatNumber(mm / 25.4, 1)} in` : `${formatNumber(Math.ceil(mm / 10))} cm`);
+  const cm = (mm: number): string =>
+    units === 'inch' ? `${formatNumber(mm / 25.4, 1)} in` : `${formatNumber(Math.ceil(mm / 10))} cm`;
   if (piece.hoop) {
     const needs = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
     const cut = `${cm(needs.clothAcrossMm)} × ${cm(needs.clothUprightMm)}`;

@@ -25,7 +25,7 @@ export function textPages(
     const items: PageItem[] = [];
     const text = (x: number, y: number, words: string, sizeMm = TEXT_MM): void =>
       void items.push({ type: 'text', x, y, sizeMm, text: words, align: 'left', grey: 0.1 });
-    text(MARGIN_MM, MARGIN_MM + 4, count > 1 ? say.pageTitle(title, page + 1, page + 1) : title, 5.4);
+    text(MARGIN_MM, MARGIN_MM + 4, count > 1 ? say.pageTitle(title, page + 1, count) : title, 5.4);
     rows.slice(page * perPage, (page + 1) * perPage).forEach((row, i) => {
       const y = MARGIN_MM + 16 + i * LINE_MM;
       const left = boxes ? MARGIN_MM + 7 : MARGIN_MM;

@@ -58,10 +58,7 @@ export function tiledPages(
     for (let column = 0; column < columns; column++) {
       const tile = tileBox(box, room, column, row, columns, rows);
       tiles.push(tile);
-      const place =
-        columns * rows === 1
-          ? ''
-          : say.tileNote(pages.length + 1, columns * rows, row + 1, column + 1);
+      const place = columns * rows === 1 ? '' : say.tileNote(pages.length + 1, columns * rows, row + 1, column + 1);
       pages.push(drawPage(true_, tile, inks, labels, { columns, rows, column, row }, `${name} · ${what}${place}`));
     }
   }

@@ -1,11 +1,13 @@
 import { byCount, formatDuration, formatFine, formatList, formatNumber, plural } from '../measure/index.ts';
+
 export const cutAndLength = (number: number, length: string): string => `Length ${number}, ${length}`;
 
 export const cuttingListFor = (piece: string): string => `Cutting list for ${piece}`;
 
 export const designMeasures = (width: string, height: string): string => `The design measures ${width} by ${height}.`;
 
-export const takesTime = (hours: string, sittings: number, minutes: number): string => `Allow ${hours}: ${plural(sittings, 'sitting')} of about ${formatDuration(minutes / 60)}.`;
+export const takesTime = (hours: string, sittings: number, minutes: number): string =>
+  `Allow ${hours}: ${plural(sittings, 'sitting')} of about ${formatDuration(minutes / 60)}.`;
 
 export const forHand = (hand: string): string => `The drawings are for the ${hand} hand.`;
 
@@ -21,15 +23,19 @@ export const sittingN = (sitting: number): string => `Sitting ${sitting}`;
 
 export const moveHoop = (position: number): string => `Move the hoop to position ${position}.`;
 
-export const drawingKey = (hand: string): string => `For the ${hand} hand. Solid: thread on the front. Dashed: thread on the back. Numbers: the holes, in the order the needle goes through them.`;
+export const drawingKey = (hand: string): string =>
+  `For the ${hand} hand. Solid: thread on the front. Dashed: thread on the back. Numbers: the holes, in the order the needle goes through them.`;
 
 export const madeByHand = (maker: string): string => `${maker} · made by hand`;
 
-export const practiceBack = (stitches: number): string => `1  Back stitch. Target: ${stitches} stitches between the marks, all the same length.`;
+export const practiceBack = (stitches: number): string =>
+  `1  Back stitch. Target: ${stitches} stitches between the marks, all the same length.`;
 
-export const practiceSatin = (satinMm: number): string => `3  Satin stitch, upright. Target: ten stitches measure ${formatNumber(satinMm, 1)} mm, no cloth between them, straight edges.`;
+export const practiceSatin = (satinMm: number): string =>
+  `3  Satin stitch, upright. Target: ten stitches measure ${formatNumber(satinMm, 1)} mm, no cloth between them, straight edges.`;
 
-export const practiceKnots = (knotMm: number): string => `Target: all the same size, about ${formatNumber(knotMm, 1)} mm.`;
+export const practiceKnots = (knotMm: number): string =>
+  `Target: all the same size, about ${formatNumber(knotMm, 1)} mm.`;
 
 export const toBuyFor = (piece: string): string => `To buy for ${piece}`;
 
@@ -37,7 +43,8 @@ export const templateFooter = (key: string): string => `true size · ${key}`;
 
 export const pageTitle = (title: string, page: number, count: number): string => `${title} (${page} of ${count})`;
 
-export const tileNote = (page: number, pages: number, row: number, column: number): string => ` · page ${page} of ${pages} (row ${row}, column ${column}): lay the crosses on top of one another`;
+export const tileNote = (page: number, pages: number, row: number, column: number): string =>
+  ` · page ${page} of ${pages} (row ${row}, column ${column}): lay the crosses on top of one another`;
 
 export const tileMap = (name: string, pages: number): string => `${name}: map of the ${pages} pages. Not at true size.`;
 

@@ -199,7 +199,13 @@ export function setGuides(
 
 /** The middle line of a part, or (null) as it is found. */
 export function setVein(piece: Piece, partIds: readonly string[], vein: Part['vein']): Edit | null {
-  return editParts(piece, vein === null ? 'Use the suggested vein' : 'Move the vein', partIds, { vein }, vein && 'vein');
+  return editParts(
+    piece,
+    vein === null ? 'Use the suggested vein' : 'Move the vein',
+    partIds,
+    { vein },
+    vein && 'vein',
+  );
 }
 
 /** The lines between the shades of a part. */

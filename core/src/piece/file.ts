@@ -28,9 +28,7 @@ export function readPiece(text: string): Outcome<Piece> {
 /** Reads a piece file of this or an earlier version; refuses it whole where anything is wrong. */
 export function readPieceFile(text: string): Outcome<PieceFile> {
   if (text.length > MAX_PIECE_CHARACTERS) {
-    return failure(
-      say.fileTooLarge(text.length / 1e6),
-    );
+    return failure(say.fileTooLarge(text.length / 1e6));
   }
   if (text.trim() === '') return failure('The file is empty.');
   let data: unknown;
@@ -55,9 +53,7 @@ export function checkPieceFile(data: unknown): Outcome<PieceFile> {
     );
   }
   if (version > PIECE_VERSION) {
-    return failure(
-      say.laterVersion(version, PIECE_VERSION),
-    );
+    return failure(say.laterVersion(version, PIECE_VERSION));
   }
   const { record = [], ...rest } = migrate(data as Record<string, unknown>, version);
   const [piece, noted] = [pieceSchema.safeParse(rest), recordSchema.safeParse(record)];

@@ -1,4 +1,5 @@
 import { byCount, formatChoice, formatNumber, plural } from '../measure/index.ts';
+
 export const keepColourway = (name: string): string => `Save the colourway ${name}`;
 
 export const useColourway = (name: string): string => `Use the colourway ${name}`;
@@ -9,11 +10,14 @@ export const removeParts = (count: number): string => `Remove ${plural(count, 'p
 
 export const moveTowards = (towards: string): string => `Bring the part to the ${towards}`;
 
-export const leaveChecks = (count: number): string => byCount(count, { one: 'Leave a check as it is', other: `Leave ${count} checks as they are` });
+export const leaveChecks = (count: number): string =>
+  byCount(count, { one: 'Leave a check as it is', other: `Leave ${count} checks as they are` });
 
-export const fileTooLarge = (millions: number): string => `The file is too large: ${formatNumber(millions)} million characters; up to 24 million can be read.`;
+export const fileTooLarge = (millions: number): string =>
+  `The file is too large: ${formatNumber(millions)} million characters; up to 24 million can be read.`;
 
-export const laterVersion = (version: number, readable: number): string => `This piece was saved by a later version of Junctura (file version ${version}; this one reads up to ${readable}). Update Junctura to open it.`;
+export const laterVersion = (version: number, readable: number): string =>
+  `This piece was saved by a later version of Junctura (file version ${version}; this one reads up to ${readable}). Update Junctura to open it.`;
 
 export const fromLot = (lot: string): string => `Use dye lot ${lot}`;
 

@@ -136,11 +136,7 @@ function spotAreas(given: Case): Proposal[] {
   const flat = { ...satinFor(given), reason: say.flatDisc(text) };
   const several = knotFilling(settings, say.severalKnots(text));
   if (mm < TREATMENT.knotFills * acrossMm) return [alone(several), flat];
-  const one = layer(
-    settings.knots,
-    best,
-    say.oneKnot(text, strandText(best), formatFine(mm)),
-  );
+  const one = layer(settings.knots, best, say.oneKnot(text, strandText(best), formatFine(mm)));
   return [alone(one), flat, alone(several)];
 }
 
@@ -164,29 +160,21 @@ function discs(given: Case): Proposal[] {
   const { form, isWorn, strands, settings, limitMm } = given;
   const across = formatFine(form.widthMm);
   if (isEasySpan(given, form.widthMm)) {
-    const padded = layer(
-      'satin-padded',
-      strands,
-      say.paddedDisc(across),
-      { angleDeg: given.spanDeg, params: { layers: settings.layers === 'rich' ? 3 : 1 } },
-    );
+    const padded = layer('satin-padded', strands, say.paddedDisc(across), {
+      angleDeg: given.spanDeg,
+      params: { layers: settings.layers === 'rich' ? 3 : 1 },
+    });
     const flat = satinFor(given);
     return isWorn || settings.layers === 'plain' ? [flat, alone(padded)] : [alone(padded), flat];
   }
   const round = (stitch: 'chain-fill' | 'stem-fill', why: string): Proposal =>
     alone(layer(stitch, strands, why, { direction: 'outline' }));
-  const chain = round(
-    'chain-fill',
-    say.chainDisc(across),
-  );
+  const chain = round('chain-fill', say.chainDisc(across));
   const cord = round('stem-fill', say.stemRound(across));
   if (isWorn) return [cord, chain];
   if (form.widthMm > limitMm) return [chain, cord];
   if (form.widthMm > TREATMENT.knottedDiscMm || settings.layers === 'plain') return [cord, chain];
-  const knots = knotFilling(
-    settings,
-    say.knottedDisc(across),
-  );
+  const knots = knotFilling(settings, say.knottedDisc(across));
   return [alone(knots), cord, chain];
 }
 
@@ -195,14 +183,9 @@ function strips(given: Case): Proposal[] {
   const { form, strands, limitMm, settings, isWorn } = given;
   const width = formatFine(form.widthMm);
   const band = { turnDeg: form.branches ? null : form.turnDeg, width };
-  const along = layer(
-    'stem-fill',
-    strands,
-    say.bandInStem(band),
-    {
-      direction: 'along',
-    },
-  );
+  const along = layer('stem-fill', strands, say.bandInStem(band), {
+    direction: 'along',
+  });
   if (form.widthMm < TREATMENT.shortestSatinMm) {
     const split = layer('split-fill', Math.min(strands, 2), say.narrowSplit(width), {
       direction: 'along',
@@ -217,14 +200,9 @@ function strips(given: Case): Proposal[] {
   });
   if (isWorn) return [alone(chain), alone(along)];
   if (form.widthMm <= 2 * Math.min(limitMm, TREATMENT.easySatinMm)) {
-    const tied = layer(
-      'romanian',
-      strands,
-      say.bandTied(band, formatFine(form.widthMm / 2)),
-      {
-        direction: 'across',
-      },
-    );
+    const tied = layer('romanian', strands, say.bandTied(band, formatFine(form.widthMm / 2)), {
+      direction: 'across',
+    });
     return [alone(tied), longShort(form, width, { direction: 'along' })];
   }
   return given.placed.areaMm2 <= TREATMENT.paintedMm2
@@ -237,12 +215,7 @@ function narrow({ strands, form, spanMm }: Case): Proposal[] {
   const width = formatFine(spanMm);
   const wanted = formatFine(TREATMENT.shortestSatinMm);
   const way = form.lengthMm > 0 ? 'along' : 'outline';
-  const stem = layer(
-    'stem-fill',
-    strands,
-    say.narrowForSatin(width, wanted),
-    { direction: way },
-  );
+  const stem = layer('stem-fill', strands, say.narrowForSatin(width, wanted), { direction: way });
   const split = layer('split-fill', strands, say.narrowSplit(width), { direction: way });
   return form.lengthMm >= 4 * form.widthMm ? [alone(stem), alone(split)] : [alone(split), alone(stem)];
 }
@@ -252,13 +225,7 @@ function leaves(given: Case): Proposal[] {
   const { form, strands, limitMm, isWorn } = given;
   const width = formatFine(form.widthMm);
   const halves = withVein(
-    alone(
-      layer(
-        'satin-leaf',
-        strands,
-        say.satinLeaf(width, formatFine((form.widthMm / 2) * Math.SQRT2)),
-      ),
-    ),
+    alone(layer('satin-leaf', strands, say.satinLeaf(width, formatFine((form.widthMm / 2) * Math.SQRT2)))),
     given,
   );
   const fly = alone(layer('fly-leaf', strands, say.flyLeaf(width)));
@@ -286,14 +253,9 @@ function petals(given: Case): Proposal[] {
       ? [satinOrRows(given), soft]
       : [soft, satinOrRows(given)];
   }
-  const satin = layer(
-    'satin',
-    strands,
-    say.petal(text, sense.centre !== null, given.limitMm, useText(settings.use)),
-    {
-      ...(sense.centre ? toMiddle : { angleDeg: axisDeg }),
-    },
-  );
+  const satin = layer('satin', strands, say.petal(text, sense.centre !== null, given.limitMm, useText(settings.use)), {
+    ...(sense.centre ? toMiddle : { angleDeg: axisDeg }),
+  });
   return [withEdge(alone(satin), given), soft];
 }
 
@@ -310,19 +272,10 @@ function satinOrRows(given: Case): Proposal {
 function grounds(given: Case): Proposal[] {
   const { placed, form, isWorn } = given;
   const cm2 = formatNumber(placed.areaMm2 / 100);
-  const seed = layer(
-    'seed',
-    2,
-    say.background(cm2),
-  );
+  const seed = layer('seed', 2, say.background(cm2));
   const rows = layer('running-fill', 2, say.runningRows(cm2), { angleDeg: 0 });
   const isBuilt = form.kind === 'block' || form.kind === 'bar';
-  const lattice = layer(
-    'lattice-fill',
-    2,
-    say.latticeBackground(cm2),
-    { angleDeg: 45 },
-  );
+  const lattice = layer('lattice-fill', 2, say.latticeBackground(cm2), { angleDeg: 45 });
   if (isBuilt && !isWorn) return [alone(lattice), alone(seed), alone(rows)];
   // What is worn and washed has no long threads lying free, and no loose scatter.
   return isWorn ? [alone(rows), alone(seed)] : [alone(seed), alone(rows)];
@@ -340,22 +293,14 @@ function straightSided(given: Case, tooLong: string): Proposal[] {
   if (isWorn) return [brick];
   if (form.kind === 'bar') {
     if (spanMm > TREATMENT.tiedBand * Math.min(limitMm, TREATMENT.easySatinMm)) return [brick];
-    const tied = layer(
-      'romanian',
-      strands,
-      say.straightBandTied(text, formatFine(spanMm / 2)),
-      { direction: 'across' },
-    );
+    const tied = layer('romanian', strands, say.straightBandTied(text, formatFine(spanMm / 2)), {
+      direction: 'across',
+    });
     return [alone(tied), brick];
   }
   const isSquare = spanMm ** 2 * TREATMENT.longForm >= placed.areaMm2;
   if (!isSquare || placed.areaMm2 > TREATMENT.laidMm2) return [brick];
-  const woven = layer(
-    'woven-fill',
-    strands,
-    say.woven(text, tooLong),
-    { angleDeg: spanDeg },
-  );
+  const woven = layer('woven-fill', strands, say.woven(text, tooLong), { angleDeg: spanDeg });
   return [alone(woven), brick];
 }
 
@@ -363,8 +308,7 @@ function straightSided(given: Case, tooLong: string): Proposal[] {
 function broad(given: Case): Proposal[] {
   const { placed, form, spanMm, strands, isWorn, limitMm } = given;
   const text = formatFine(spanMm);
-  const tooLong =
-    spanMm > limitMm ? say.overLimit(limitMm, useText(given.settings.use)) : 'long enough to gape';
+  const tooLong = spanMm > limitMm ? say.overLimit(limitMm, useText(given.settings.use)) : 'long enough to gape';
   const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm;
   const cm2 = formatNumber(placed.areaMm2 / 100, placed.areaMm2 < 1000 ? 1 : 0);
   if (form.kind === 'block' || form.kind === 'bar') return straightSided(given, tooLong);
@@ -378,18 +322,8 @@ function broad(given: Case): Proposal[] {
     const why = `An outline that goes in and out: rows of split stitch along its middle follow it.`;
     return [alone(layer('split-fill', strands, why, { direction: 'along' }))];
   }
-  const chain = layer(
-    'chain-fill',
-    strands,
-    say.chainRound(cm2),
-    { direction: 'outline' },
-  );
-  const cord = layer(
-    'stem-fill',
-    strands,
-    say.stemRoundArea(cm2),
-    { direction: 'outline' },
-  );
+  const chain = layer('chain-fill', strands, say.chainRound(cm2), { direction: 'outline' });
+  const cord = layer('stem-fill', strands, say.stemRoundArea(cm2), { direction: 'outline' });
   if (!isWorn && placed.areaMm2 <= TREATMENT.paintedMm2 / 2)
     return [longShort(form, text, { direction: 'along' }), alone(cord)];
   if (isWorn) return [alone(cord), alone(chain)];

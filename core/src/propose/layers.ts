@@ -51,13 +51,8 @@ export function withEdge(satin: Proposal, { placed, form, sense, settings }: Giv
 export function withVein(leaf: Proposal, { form, settings }: Given): Proposal {
   const leastMm = settings.layers === 'rich' ? TREATMENT.leastVeinedMm / 2 : TREATMENT.leastVeinedMm;
   if (settings.layers === 'plain' || form.lengthMm < leastMm) return leaf;
-  const vein = layer(
-    'stem',
-    1,
-    say.vein(formatFine(form.lengthMm)),
-    {
-      role: 'vein',
-    },
-  );
+  const vein = layer('stem', 1, say.vein(formatFine(form.lengthMm)), {
+    role: 'vein',
+  });
   return layered(leaf, [], [vein]);
 }

@@ -4,7 +4,16 @@ import type { Part } from '../piece/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
 import type { LineSense } from './drawingSense.ts';
 import { SPAN_LIMIT_MM, TREATMENT, WORN_USES } from './thresholds.ts';
-import { alone, bySchool, coveringStrands, laidMm, layer, useText, type Proposal, type ProposalSettings } from './treatment.ts';
+import {
+  alone,
+  bySchool,
+  coveringStrands,
+  laidMm,
+  layer,
+  useText,
+  type Proposal,
+  type ProposalSettings,
+} from './treatment.ts';
 import * as say from './words.ts';
 
 /**
@@ -38,11 +47,7 @@ function along(part: Part, { drawnMm, radiusMm, count }: LineSense, settings: Pr
   if (radiusMm < TREATMENT.tightRadiusMm) return [split, back, drawnMm >= TREATMENT.bodyLineMm ? chain : stem];
   if (drawnMm >= TREATMENT.boldLineMm) return [chain, stem, back];
   if (drawnMm >= TREATMENT.bodyLineMm && !WORN_USES.has(use)) {
-    const whipped = make(
-      'whipped-back',
-      say.whippedCord(formatFine(drawnMm)),
-      2,
-    );
+    const whipped = make('whipped-back', say.whippedCord(formatFine(drawnMm)), 2);
     return [whipped, stem, chain];
   }
   if (radiusMm > TREATMENT.straightRadiusMm) {
@@ -65,22 +70,12 @@ function wideLine(
   const fits = heightMm <= Math.min(max, SPAN_LIMIT_MM[use]) && heightMm >= min && radiusMm > drawnMm / 2;
   if (!fits) return [chain, stem];
   const strands = bySchool(2, school);
-  const overcast = layer(
-    'overcast',
-    strands,
-    say.satinBand(width, useText(use)),
-    {
-      params: { heightMm },
-    },
-  );
+  const overcast = layer('overcast', strands, say.satinBand(width, useText(use)), {
+    params: { heightMm },
+  });
   const isStraight = radiusMm > TREATMENT.straightRadiusMm;
   if (!isStraight || heightMm < TREATMENT.plaitedLineMm || WORN_USES.has(use)) return [alone(overcast), chain, stem];
-  const plaited = layer(
-    'closed-herringbone',
-    strands,
-    say.plaitBand(width),
-    { params: { heightMm } },
-  );
+  const plaited = layer('closed-herringbone', strands, say.plaitBand(width), { params: { heightMm } });
   return [alone(plaited), alone(overcast), chain];
 }
 

@@ -20,7 +20,11 @@ const LAYERS = {
 
 /** What a proposal is, within a sentence: its stitch, strands and what lies under and over it. */
 export function proposalInWords({ pass, layers }: Proposal): string {
-  return say.suggestion(stitchKind(pass.stitch).inSentence, strandText(pass.strands), layers.flatMap(({ role }) => LAYERS[role] ?? []));
+  return say.suggestion(
+    stitchKind(pass.stitch).inSentence,
+    strandText(pass.strands),
+    layers.flatMap(({ role }) => LAYERS[role] ?? []),
+  );
 }
 
 interface School {

@@ -1,29 +1,40 @@
 import { byCount, formatFine, formatList, formatNumber } from '../measure/index.ts';
+
 export const veryShort = (spans: string): string => `Very short stitches, ${spans} at most.`;
 
-export const satinHolds = (spans: string, spanDeg: number, limitMm: number, use: string): string => `Stitches stay within ${spans} at ${spanDeg}°: smooth and bright (up to ${limitMm} mm holds ${use}).`;
+export const satinHolds = (spans: string, spanDeg: number, limitMm: number, use: string): string =>
+  `Stitches stay within ${spans} at ${spanDeg}°: smooth and bright (up to ${limitMm} mm holds ${use}).`;
 
-export const satinTooLong = (spans: string, limitMm: number, use: string): string => `Bright and quick, but stitches reach ${spans}; up to ${limitMm} mm holds ${use}.`;
+export const satinTooLong = (spans: string, limitMm: number, use: string): string =>
+  `Bright and quick, but stitches reach ${spans}; up to ${limitMm} mm holds ${use}.`;
 
 export const flatDisc = (across: string): string => `Flat instead of raised, ${across} across.`;
 
-export const severalKnots = (across: string): string => `${across} across: several knots side by side leave none of it bare.`;
+export const severalKnots = (across: string): string =>
+  `${across} across: several knots side by side leave none of it bare.`;
 
-export const oneKnot = (across: string, strands: string, knot: string): string => `Round and ${across} across: one knot of two wraps in ${strands} measures ${knot}.`;
+export const oneKnot = (across: string, strands: string, knot: string): string =>
+  `Round and ${across} across: one knot of two wraps in ${strands} measures ${knot}.`;
 
-export const stemRound = (across: string): string => `Round and round in stem stitch, from the edge to the middle: firm at ${across}.`;
+export const stemRound = (across: string): string =>
+  `Round and round in stem stitch, from the edge to the middle: firm at ${across}.`;
 
-export const narrowForSatin = (width: string, wanted: string): string => `Only ${width} wide, and satin needs ${wanted}: a row or two of stem stitch along it.`;
+export const narrowForSatin = (width: string, wanted: string): string =>
+  `Only ${width} wide, and satin needs ${wanted}: a row or two of stem stitch along it.`;
 
-export const background = (cm2: string): string => `The background, ${cm2} cm²: a light scatter stays in the background and takes little thread.`;
+export const background = (cm2: string): string =>
+  `The background, ${cm2} cm²: a light scatter stays in the background and takes little thread.`;
 
 export const runningRows = (cm2: string): string => `Rows of running stitch over ${cm2} cm²: a quiet background.`;
 
-export const chainAlong = (cm2: string, width: string): string => `${cm2} cm² and ${width} wide: chain stitch along its middle covers it fast and follows the shape.`;
+export const chainAlong = (cm2: string, width: string): string =>
+  `${cm2} cm² and ${width} wide: chain stitch along its middle covers it fast and follows the shape.`;
 
-export const chainRound = (cm2: string): string => `${cm2} cm²: chain stitch round and round, from the outline inwards, follows the shape.`;
+export const chainRound = (cm2: string): string =>
+  `${cm2} cm²: chain stitch round and round, from the outline inwards, follows the shape.`;
 
-export const stemRoundArea = (cm2: string): string => `${cm2} cm²: stem stitch round and round, from the outline inwards; firm, and follows the shape.`;
+export const stemRoundArea = (cm2: string): string =>
+  `${cm2} cm²: stem stitch round and round, from the outline inwards; firm, and follows the shape.`;
 
 export const laidWork = (cm2: string): string => `${cm2} cm²: laid threads tied down cover a lot in little time.`;
 
@@ -33,17 +44,22 @@ export const vein = (length: string): string => `${length} long: a line of stem 
 
 export const chainBody = (drawn: string): string => `Drawn ${drawn} wide: chain stitch makes a line that broad.`;
 
-export const whippedCord = (drawn: string): string => `Drawn ${drawn} wide: whipping turns a back stitch into a round cord.`;
+export const whippedCord = (drawn: string): string =>
+  `Drawn ${drawn} wide: whipping turns a back stitch into a round cord.`;
 
-export const satinBand = (width: string, use: string): string => `Drawn ${width} wide, which is a band: satin across it, as wide as it is drawn, holds ${use}.`;
+export const satinBand = (width: string, use: string): string =>
+  `Drawn ${width} wide, which is a band: satin across it, as wide as it is drawn, holds ${use}.`;
 
-export const plaitBand = (width: string): string => `Drawn ${width} wide and straight, which is a band: stitches that cross at both sides plait it firmly from edge to edge.`;
+export const plaitBand = (width: string): string =>
+  `Drawn ${width} wide and straight, which is a band: stitches that cross at both sides plait it firmly from edge to edge.`;
 
-export const standsOut = (reason: string, deg: number): string => `${reason} Turned to ${formatNumber(deg)}° so that it stands out from what it touches.`;
+export const standsOut = (reason: string, deg: number): string =>
+  `${reason} Turned to ${formatNumber(deg)}° so that it stands out from what it touches.`;
 
 export const scrapButtonhole = (use: string): string => `Close buttonhole stitch round it holds any edge ${use}.`;
 
-export const mirrorImage = (reason: string, deg: number, name: string): string => `${reason} At ${formatNumber(deg)}°, as the mirror image of ${name}.`;
+export const mirrorImage = (reason: string, deg: number, name: string): string =>
+  `${reason} At ${formatNumber(deg)}°, as the mirror image of ${name}.`;
 
 /** Why long-and-short, by the direction of its rows, for an area of some width. */
 export const longShort: Readonly<Record<'along' | 'radial' | 'straight', (width: string) => string>> = {
@@ -71,7 +87,9 @@ interface Band {
 }
 
 const bandText = ({ turnDeg, width }: Band): string =>
-  turnDeg === null ? `Strokes and rings, ${width} wide` : `A band ${width} wide that turns by ${formatNumber(turnDeg)}°`;
+  turnDeg === null
+    ? `Strokes and rings, ${width} wide`
+    : `A band ${width} wide that turns by ${formatNumber(turnDeg)}°`;
 
 export const bandInStem = (band: Band): string =>
   `${bandText(band)}: rows of stem stitch along it, ropy and firm in use.`;

@@ -28,4 +28,3 @@ export type WayReason =
   | { readonly code: 'fades'; readonly parts: number }
   | { readonly code: 'water-spoils'; readonly spoilt: string }
   | { readonly code: 'may-run'; readonly colours: readonly string[] };
-

@@ -170,9 +170,6 @@ function judge(mark: Mark, facts: Facts): WayAdvice {
     score,
     fitness: score >= SCORE.good ? 'good' : score >= SCORE.fair ? 'fair' : 'poor',
     reasons: verdicts.filter(({ points }) => points > 0).map(({ reason }) => sayWay(reason)),
-    cautions: [
-      ...verdicts.filter(({ points }) => points < 0).map(({ reason }) => sayWay(reason)),
-      mark.beware,
-    ],
+    cautions: [...verdicts.filter(({ points }) => points < 0).map(({ reason }) => sayWay(reason)), mark.beware],
   };
 }

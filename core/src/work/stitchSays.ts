@@ -37,9 +37,5 @@ function shadesSay(placed: PlacedShape): string[] {
   const { lengthMm, widthMm } = formOf(placed);
   if (widthMm <= 0) return [];
   const [along, across] = [roomForShades(lengthMm), roomForShades(widthMm)];
-  return [
-    along === across
-      ? say.roomAlong(along)
-      : say.roomAlongAcross(along, across),
-  ];
+  return [along === across ? say.roomAlong(along) : say.roomAlongAcross(along, across)];
 }

@@ -1,4 +1,5 @@
 import { formatList, formatNumber, formatPercent, plural } from '../measure/index.ts';
+
 export const paintIn = (shades: number): string => `Paint from the picture in ${plural(shades, 'shade')}`;
 
 export const shadeIn = (shades: number): string => `Shade in ${plural(shades, 'shade')}`;
@@ -7,7 +8,8 @@ export const knotAcross = (across: string): string => `Each knot will be ${acros
 
 export const roomAlong = (shades: number): string => `There is room for ${plural(shades, 'shade')}.`;
 
-export const roomAlongAcross = (along: number, across: number): string => `There is room for ${plural(along, 'shade')} along it, and ${formatNumber(across)} across.`;
+export const roomAlongAcross = (along: number, across: number): string =>
+  `There is room for ${plural(along, 'shade')} along it, and ${formatNumber(across)} across.`;
 
 export const workAllIn = (thread: string): string => `Use ${thread} throughout`;
 

@@ -256,14 +256,14 @@ defineExpose({ showAll, showTrueSize, turnOver: () => (side.value = side.value =
       </NButton>
       <NButton size="small" :disabled="isWhole" @click="showAll">Whole hoop</NButton>
       <NButton size="small" :type="isTrueSize ? 'primary' : 'default'" @click="showTrueSize">True size</NButton>
-      <NButton size="small" aria-label="Smaller" @click="zoom(1 / 1.5)">−</NButton>
-      <NButton size="small" aria-label="Larger" @click="zoom(1.5)">+</NButton>
+      <NButton size="small" aria-label="Zoom out" @click="zoom(1 / 1.5)">−</NButton>
+      <NButton size="small" aria-label="Zoom in" @click="zoom(1.5)">+</NButton>
     </div>
     <p v-if="isPenOut && selection.pen" class="side-note pen-note" role="status" @pointerdown.stop @pointerup.stop>
       {{ PEN_WORDS[selection.pen.draws] }}
       <NButton size="tiny" type="primary" @click="selection.pen = null">Done</NButton>
     </p>
-    <p v-if="isBack" class="side-note">The back, as it lies when the hoop is turned over</p>
+    <p v-if="isBack" class="side-note">The back, as you see it with the hoop turned over</p>
     <slot />
   </section>
 </template>

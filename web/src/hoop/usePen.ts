@@ -37,16 +37,16 @@ const DRAW_LABELS = { area: 'Draw an area', line: 'Draw a line', spot: 'Draw a d
 
 /** What each pen is for, told while it is out. */
 export const PEN_WORDS = {
-  guides: 'Draw strokes along which the stitches shall lie.',
-  eye: 'Press in the middle of an eye, or of what matters most, and drag to its rim.',
-  vein: 'Take hold of the vein and move it, or draw it anew from foot to tip.',
+  guides: 'Draw strokes in the direction the stitches should follow.',
+  eye: 'Press in the middle of an eye, or of whatever matters most, and drag to its edge.',
+  vein: 'Drag the vein to move it, or draw it again from base to tip.',
   borders: 'Draw the lines between the shades, from edge to edge.',
-  points: 'Press where each shall stand: highlights, or both ends of an outline.',
-  centre: 'Press where the stitches run to.',
+  points: 'Press where each one should go: highlights, or both ends of an outline.',
+  centre: 'Press on the point the stitches should run to.',
   area: 'Draw round an area; it closes by itself.',
-  line: 'Draw a line. Its ends set themselves upon what is near.',
-  spot: 'Press where each dot shall stand.',
-  knife: 'Draw a line right across the picked part to cut it in two.',
+  line: 'Draw a line. Its ends snap to whatever is near.',
+  spot: 'Press where each dot should go.',
+  knife: 'Draw a line right across the selected part to cut it in two.',
 } as const;
 
 /** Pens that draw or cut parts, as against those that say how a part is worked. */
@@ -177,7 +177,7 @@ export function usePen(pxPerMm: () => number): Stroke {
       return setPasses(
         opened.piece,
         new Map([[part.id, changed]]),
-        draws === 'centre' ? 'Move where the stitches run to' : added,
+        draws === 'centre' ? 'Move the centre point' : added,
       );
     }
     if (draws === 'eye') return withEye(part, placed, drawn);
@@ -197,7 +197,7 @@ export function usePen(pxPerMm: () => number): Stroke {
     const [rimX, rimY] = onDrawing(toCloth, drawn.at(-2)!, drawn.at(-1)!);
     const { eyes } = part.painting ?? { eyes: [] };
     const eye: (typeof eyes)[number] = [x, y, Math.max(LEAST_EYE_MM, Math.hypot(rimX - x, rimY - y))];
-    return setPainting(opened.piece, part.id, { eyes: [...eyes, eye] }, 'Mark what matters most');
+    return setPainting(opened.piece, part.id, { eyes: [...eyes, eye] }, 'Mark an important place');
   }
 
   function drop(): void {

@@ -1,6 +1,6 @@
 import { mergeRecords } from '@junctura/core/log';
 import { boxSchema, type ThreadBox } from '@junctura/core/materials';
-import { failure, plural, success, z, type Outcome } from '@junctura/core/measure';
+import { failure, success, z, type Outcome } from '@junctura/core/measure';
 import { checkPieceFile, PIECE_EXTENSION, readPieceFile, recordSchema, writePiece } from '@junctura/core/piece';
 import type { PieceFile, RecordEntry } from '@junctura/core/piece';
 import { unzip, zip, type AsyncZippable } from 'fflate';
@@ -8,6 +8,7 @@ import type { StoredPhoto } from './database.ts';
 import { recordsByPiece } from './pieceStore.ts';
 import { fileName } from './files.ts';
 import type { BenchContent } from './wholeBench.ts';
+import * as say from './words.ts';
 
 const FORMAT = 'junctura-bench';
 const VERSION = 1;
@@ -86,11 +87,7 @@ export async function packBench(
   files[LIST] = [bytesOf(JSON.stringify(list)), { level: 6 }];
   return new Promise((resolve) =>
     zip(files, (error, packed) =>
-      resolve(
-        error
-          ? failure(`The backup could not be packed: ${error.message}.`)
-          : success(packed as Uint8Array<ArrayBuffer>),
-      ),
+      resolve(error ? failure(say.notPacked(error.message)) : success(packed as Uint8Array<ArrayBuffer>)),
     ),
   );
 }
@@ -100,34 +97,34 @@ export async function unpackBench(packed: Uint8Array): Promise<Outcome<Backup>> 
   const files = await unpack(packed);
   if (!files.ok) return files;
   const listed = parsed(files.value[LIST]);
-  if (!listed.ok) return failure('This zip file is not a backup of a bench.');
+  if (!listed.ok) return failure('This zip file is not a Junctura backup.');
   const version = (listed.value as { version?: unknown } | null)?.version;
   if (typeof version === 'number' && version > VERSION) {
-    return failure('This backup was written by a later Junctura. Reload to get it.');
+    return failure('This backup was made by a later version of Junctura. Reload the page to get it.');
   }
   const checked = listSchema.safeParse(listed.value);
   if (!checked.success) {
-    return failure(`This backup is damaged at ${checked.error.issues[0]?.path.join('.') || 'its list'}.`);
+    return failure('This backup is damaged: its list of pieces can’t be read. Nothing was changed.');
   }
   const { savedAt, records, settings, ...list } = checked.data;
   const unread: string[] = [];
   const pieces = list.pieces.flatMap(({ id, file: path, savedAt: at }) => {
     const bytes = files.value[path];
-    const read = bytes ? readPieceFile(textOf(bytes)) : failure('it is missing.');
+    const read = bytes ? readPieceFile(textOf(bytes)) : failure('It is missing.');
     if (read.ok) return [{ ...read.value, piece: { ...read.value.piece, id }, savedAt: at }];
-    unread.push(`${path}: ${read.problem}`);
+    unread.push(say.pieceUnread(path, read.problem));
     return [];
   });
   const photographs = list.photographs.flatMap(({ id, piece, at, file: path, type }): StoredPhoto[] => {
     const bytes = files.value[path];
     if (bytes) return [{ id, pieceId: piece, at, picture: new Blob([bytes as Uint8Array<ArrayBuffer>], { type }) }];
-    unread.push(`${path}: it is missing.`);
+    unread.push('A photograph is missing.');
     return [];
   });
   const box = files.value[BOX] ? boxSchema.safeParse(valueOf(parsed(files.value[BOX]))) : null;
-  if (box && !box.success) unread.push(`${BOX}: it is wrong at ${box.error.issues[0]?.path.join('.')}.`);
+  if (box && !box.success) unread.push('The thread box in this backup is damaged.');
   for (const path of Object.keys(files.value)) {
-    if (path.startsWith('unreadable/')) unread.push(`${path}: it could not be read when the backup was made.`);
+    if (path.startsWith('unreadable/')) unread.push('One piece could not be read when the backup was made.');
   }
   return success({ savedAt, pieces, records, photographs, box: box?.data ?? null, settings, unread });
 }
@@ -149,9 +146,8 @@ async function unpack(packed: Uint8Array): Promise<Outcome<Record<string, Uint8A
         },
       },
       (error, files) => {
-        if (isTooMuch())
-          resolve(failure(`The file would unpack to more than a bench holds (${plural(count, 'file')}).`));
-        else if (error) resolve(failure('The file is not a zip file, or it is damaged.'));
+        if (isTooMuch()) resolve(failure(say.tooMuch(count)));
+        else if (error) resolve(failure('This file is not a zip file, or it is damaged.'));
         else resolve(success(files));
       },
     ),
@@ -168,9 +164,9 @@ function textOf(bytes: Uint8Array): string {
 
 function parsed(bytes: Uint8Array | undefined): Outcome<unknown> {
   try {
-    return bytes ? success(JSON.parse(textOf(bytes)) as unknown) : failure('it is missing.');
+    return bytes ? success(JSON.parse(textOf(bytes)) as unknown) : failure('It is missing.');
   } catch {
-    return failure('it is not JSON.');
+    return failure('it is damaged');
   }
 }
 

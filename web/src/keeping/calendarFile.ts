@@ -3,6 +3,7 @@ import type { Piece } from '@junctura/core/piece';
 import { sittingsOf, type Plan } from '@junctura/core/thread';
 import { layOut } from '@junctura/core/transfer';
 import { createEvents, type EventAttributes } from 'ics';
+import * as say from './words.ts';
 
 /** Control characters mean nothing in a calendar; line breaks become blanks in what is one line. */
 // eslint-disable-next-line no-control-regex -- these are what is taken out
@@ -20,14 +21,14 @@ export function calendarFile(piece: Piece, plan: Plan, days: readonly string[]):
     const [year, month, day] = days[i]!.split('-').map(Number) as [number, number, number];
     const { lengths, needles, positions, finishes } = layOut(piece, plan, sitting);
     const told = [
-      `Lay out: ${lengths.map(({ count, name: colour, strands }) => `${count} × ${oneLine(colour)} in ${strands}`).join(', ') || 'what is in the needle'}.`,
-      `Needles: ${needles.join(', ')}.`,
-      ...(piece.positions.length > 1 ? [`Hoop: ${positions.join(', then ')}.`] : []),
-      ...(finishes.length > 0 ? [`Finishes: ${finishes.map(oneLine).join(', ')}.`] : []),
+      say.layOut(lengths.map(({ count, name: colour, strands }) => ({ count, name: oneLine(colour), strands }))),
+      say.needles(needles),
+      ...(piece.positions.length > 1 ? [say.positions(positions)] : []),
+      ...(finishes.length > 0 ? [say.finishes(finishes.map(oneLine))] : []),
     ];
     return {
       uid: `sitting-${sitting.number}-${piece.id}@junctura`,
-      title: `${name}: sitting ${sitting.number}`,
+      title: say.sittingOf(name, sitting.number),
       description: told.join('\n'),
       start: [year, month, day, hour, minute],
       startInputType: 'local',
@@ -39,9 +40,7 @@ export function calendarFile(piece: Piece, plan: Plan, days: readonly string[]):
   });
   if (events.length === 0) return failure('There is nothing to stitch, so there are no sittings.');
   const { error, value } = createEvents(events);
-  return value
-    ? success(folded(value))
-    : failure(`The calendar file could not be made: ${error?.message ?? 'no reason given'}`);
+  return value ? success(folded(value)) : failure(say.calendarNotMade(error?.message ?? ''));
 }
 
 /** Lines hold at most so many octets (RFC 5545, 3.1); the package counts letters. */

@@ -152,17 +152,18 @@ function nameOf(error: unknown): string {
 function storageProblem(error: unknown): string {
   const name = nameOf(error);
   if (name === 'QuotaExceededError') {
-    return 'The browser’s storage is full, so the last change is not kept. Export the piece to a file, then remove pieces that you do not need.';
+    return 'This browser’s storage is full, so your last change was not saved. Save the piece to a file, then remove pieces you don’t need.';
   }
-  if (name === 'VersionError') return 'The stored pieces were written by a later Junctura. Reload to get it.';
+  if (name === 'VersionError')
+    return 'The stored pieces were saved by a later version of Junctura. Reload the page to get it.';
   if (name === 'BlockedError') {
-    return 'Another tab holds the storage with an earlier Junctura. Close or reload that tab; what you change here is tried again until then.';
+    return 'Another tab with an earlier version of Junctura holds the storage. Close or reload that tab; saving is tried again until then.';
   }
   if (name === 'SilentError') {
-    return 'The browser’s storage does not answer. What you change here is tried again; should it stay so, export the piece to a file and restart the browser.';
+    return 'The browser’s storage does not answer. Saving is tried again; if this lasts, save the piece to a file and restart the browser.';
   }
   if (name === 'SecurityError' || name === 'ReferenceError' || name === 'TypeError' || name === 'InvalidStateError') {
-    return 'The browser does not let Junctura keep anything (a private window, or storage is switched off). Export the piece to a file before you close.';
+    return 'The browser doesn’t let Junctura save anything (a private window, or storage is switched off). Save the piece to a file before you close it.';
   }
-  return `The browser’s storage answers with a fault (${name || 'unknown'}). It is tried again; export the piece to a file to be safe.`;
+  return 'The browser’s storage has a fault. Saving is tried again; save the piece to a file to be safe.';
 }

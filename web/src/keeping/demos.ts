@@ -18,6 +18,7 @@ import kitePicture from '@junctura/demo/pictures/kite.webp';
 import radishesPicture from '@junctura/demo/pictures/market-radishes.webp';
 import seedHeadPicture from '@junctura/demo/pictures/seed-head-cloth.webp';
 import tramPicture from '@junctura/demo/pictures/night-tram.webp';
+import * as say from './words.ts';
 
 export interface Demo {
   readonly id: string;
@@ -47,42 +48,42 @@ export const DEMOS: readonly Demo[] = [
   {
     id: 'demo-radishes',
     name: 'Market radishes',
-    about: 'A bunch for a canvas bag that is washed, without a hoop.',
+    about: 'A bunch of three for a canvas bag that gets washed, without a hoop.',
     url: radishes,
     picture: radishesPicture,
   },
   {
     id: 'demo-bramble',
     name: 'Bramble spray',
-    about: 'Finished and framed, with a record of the thread that each part took.',
+    about: 'Finished and framed, with a record of the thread used in each part.',
     url: bramble,
     picture: bramblePicture,
   },
   {
     id: 'demo-boat',
     name: 'Paper boat',
-    about: 'All stitched: to be a stuffed ornament on a cord.',
+    about: 'All stitched: to become a stuffed ornament on a cord.',
     url: boat,
     picture: boatPicture,
   },
   {
     id: 'demo-seed-head',
     name: 'Seed-head cloth',
-    about: 'Whitework on linen, in four positions of the hoop: scallops and a fringe, no colour at all.',
+    about: 'Whitework on linen, in four hoop positions: scallops and a fringe, no colour at all.',
     url: seedHead,
     picture: seedHeadPicture,
   },
   {
     id: 'demo-moth',
     name: 'Moth on oak leaf',
-    about: 'Scraps of cloth before a printed moon, stitched upon; to be a card.',
+    about: 'Appliqué in front of a printed moon, stitched over; to become a card.',
     url: moth,
     picture: mothPicture,
   },
   {
     id: 'demo-cat',
     name: 'Harbour cat',
-    about: 'Painted from a picture: one strand, eighteen shades, along the lie of the fur.',
+    about: 'Painted in thread from a picture: one strand, eighteen shades, along the direction of the fur.',
     url: cat,
     picture: catPicture,
   },
@@ -102,6 +103,6 @@ export async function loadDemo(id: string): Promise<Outcome<PieceFile>> {
     const response = await fetch(demo.url);
     return readPieceFile(await response.text());
   } catch {
-    return failure(`“${demo.name}” could not be fetched from Junctura’s own server. Is it still running?`);
+    return failure(say.demoNotLoaded(demo.name));
   }
 }

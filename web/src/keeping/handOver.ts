@@ -2,7 +2,7 @@ import { failure, success, z, type Outcome } from '@junctura/core/measure';
 import { readPieceFile, writePiece, type PieceFile } from '@junctura/core/piece';
 
 const ADDRESS = '/hand-over';
-const GONE = 'Junctura’s own server does not answer. Is it still running, and are both devices in the same network?';
+const GONE = 'Junctura doesn’t answer. Check that it is still running, and that both devices are on the same network.';
 
 const stateSchema = z.object({ isOn: z.boolean(), addresses: z.array(z.string().max(200)).max(50) });
 export type HandOverState = z.infer<typeof stateSchema>;
@@ -45,7 +45,7 @@ async function ask<T>(path: string, request: RequestInit, read: (text: string) =
     const response = await fetch(ADDRESS + path, request);
     const text = await response.text();
     if (response.ok) return success(read(text));
-    return failure(problemIn(text) ?? `Junctura’s server refused it (${response.status}).`);
+    return failure(problemIn(text) ?? 'Junctura could not take the piece. Try again, or save it to a file instead.');
   } catch {
     return failure(GONE);
   }

@@ -1,5 +1,6 @@
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { MAX_PIECE_CHARACTERS, PIECE_EXTENSION, readPieceFile, type Piece, type PieceFile } from '@junctura/core/piece';
+import { MAX_PIECE_CHARACTERS, readPieceFile, type Piece, type PieceFile } from '@junctura/core/piece';
+import * as say from './words.ts';
 
 /** Whatever turns the text of a drawing into a piece. */
 export interface DrawingReader {
@@ -13,18 +14,18 @@ const MAX_BYTES = MAX_PIECE_CHARACTERS + 8_000_000;
 export async function readFile(file: File, planner: DrawingReader, newId: () => string): Promise<Outcome<PieceFile>> {
   const named = (problem: string): Outcome<PieceFile> => failure(`${file.name}: ${problem}`);
   if (file.size > MAX_BYTES) {
-    return named(`the file is too large (${Math.round(file.size / 1e6)} MB); drawings up to 16 MB are read.`);
+    return named(say.fileTooLarge(file.size / 1e6));
   }
   let text: string;
   try {
     text = await file.text();
   } catch {
-    return named('the file cannot be read. Was it moved or removed meanwhile?');
+    return named('the file can’t be read. Was it moved or removed in the meantime?');
   }
   const looksLikePiece = file.name.endsWith('.json') || /^[\uFEFF\s]*\{/.test(text);
   const looksLikeSvg = file.name.endsWith('.svg') || /^[\uFEFF\s]*</.test(text);
   if (!looksLikePiece && !looksLikeSvg) {
-    return named(`this is neither an SVG drawing nor a Junctura piece (${PIECE_EXTENSION}).`);
+    return named('this is neither an SVG drawing nor a Junctura piece.');
   }
   const outcome = looksLikePiece
     ? readPieceFile(text)

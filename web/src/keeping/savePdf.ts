@@ -1,5 +1,6 @@
 import type { Page } from '@junctura/core/paper';
 import { saveFile } from './files.ts';
+import * as say from './words.ts';
 
 /**
  * Saves pages as a PDF.
@@ -16,10 +17,8 @@ export async function savePdf(
     const { pagesToPdf } = await import('./pagesToPdf.ts');
     const { bytes, unknown } = await pagesToPdf(pages, title, { pictures });
     saveFile(file, bytes as BlobPart, 'application/pdf');
-    return unknown === ''
-      ? null
-      : `Saved, but these letters are in none of the printed fonts and come out as question marks: ${[...unknown].slice(0, 20).join(' ')}. They have Latin, Greek and Cyrillic letters.`;
+    return unknown === '' ? null : say.lettersNotPrinted([...unknown].slice(0, 20));
   } catch (error) {
-    return `The PDF could not be made: ${error instanceof Error ? error.message : String(error)}`;
+    return say.pdfNotMade(error instanceof Error ? error.message : String(error));
   }
 }

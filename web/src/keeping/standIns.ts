@@ -1,5 +1,6 @@
 import { shopSchema, type ShopStock } from '@junctura/core/materials';
 import { failure, success, z, type Outcome } from '@junctura/core/measure';
+import * as say from './words.ts';
 
 /** Devices and services outside, simulated by Junctura's own server: what they answer is checked all the same. */
 
@@ -7,19 +8,17 @@ const PATIENCE_MS = 4000;
 const TRIES = 2;
 
 /** Asks a stand-in, once more where it stays silent. */
-async function ask<T>(path: string, schema: z.ZodType<T>, what: string): Promise<Outcome<T>> {
+async function ask<T>(path: keyof typeof say.NO_ANSWER, schema: z.ZodType<T>): Promise<Outcome<T>> {
   for (let i = 0; i < TRIES; i++) {
     try {
       const response = await fetch(`/stand-ins/${path}`, { signal: AbortSignal.timeout(PATIENCE_MS) });
       const answer = schema.safeParse(await response.json());
-      return answer.success
-        ? success(answer.data)
-        : failure(`The simulated ${what} gave an answer that makes no sense.`);
+      return answer.success ? success(answer.data) : failure(say.BAD_ANSWER[path]);
     } catch {
       // It may only have been slow.
     }
   }
-  return failure(`The simulated ${what} does not answer. Is the server still running?`);
+  return failure(say.NO_ANSWER[path]);
 }
 
 const printerSchema = z.object({
@@ -32,12 +31,12 @@ export type SimulatedPrinter = z.infer<typeof printerSchema>;
 
 /** What the simulated printer makes of a page. */
 export function askPrinter(): Promise<Outcome<SimulatedPrinter>> {
-  return ask('printer', printerSchema, 'printer');
+  return ask('printer', printerSchema);
 }
 
 /** What the simulated thread shop has now. */
 export function askShop(): Promise<Outcome<ShopStock>> {
-  return ask('shop', shopSchema, 'thread shop');
+  return ask('shop', shopSchema);
 }
 
 const scaleSchema = z.object({
@@ -49,7 +48,7 @@ const scaleSchema = z.object({
 
 /** What the simulated kitchen scale shows. */
 export function askScale(): Promise<Outcome<z.infer<typeof scaleSchema>>> {
-  return ask('scale', scaleSchema, 'kitchen scale');
+  return ask('scale', scaleSchema);
 }
 
 /** The picture that the simulated camera takes. */

@@ -18,7 +18,7 @@ export async function asKept(file: Blob): Promise<Outcome<Blob>> {
     const picture = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/jpeg', QUALITY));
     return picture ? success(picture) : failure('There is not enough memory for this photograph.');
   } catch {
-    return failure('This is no photograph that can be read: PNG, JPEG or WebP are.');
+    return failure('This picture can’t be read. Use a PNG, JPEG or WebP.');
   } finally {
     whole?.close();
   }

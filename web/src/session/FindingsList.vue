@@ -17,6 +17,7 @@ import { useOpenedPiece } from './openedPiece.ts';
 import { useSettings } from './settings.ts';
 import { useWorkings } from './workings.ts';
 import { useSelection } from './selection.ts';
+import * as say from './words.ts';
 
 /** What Junctura notices: the sentence, why it matters, what can be done in one action. */
 const props = defineProps<{ part?: string | null }>();
@@ -28,7 +29,11 @@ const settings = useSettings();
 
 const selection = useSelection();
 const ICONS = { stop: OctagonAlert, warn: CircleAlert, note: Eye } as const;
-const WORDS: Readonly<Record<Severity, string>> = { stop: 'It will fail', warn: 'Likely regret', note: 'Worth a look' };
+const WORDS: Readonly<Record<Severity, string>> = {
+  stop: 'It will fail',
+  warn: 'You may regret this',
+  note: 'Worth a look',
+};
 const ORDER: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
 
 const entries = computed(() => {
@@ -39,7 +44,7 @@ const entries = computed(() => {
       finding,
       key: `${finding.id}|${finding.part}|${figuresKey(finding)}`,
       severity: severityOf(finding),
-      text: sayFinding(finding),
+      text: sayFinding(finding, opened.nameOf(finding.part)),
       why: whyOf(finding),
       name: opened.nameOf(finding.part) || null,
       remedies: found.value.get(finding) ?? [],
@@ -87,7 +92,7 @@ function accept(findings: readonly Finding[]): void {
 
 <template>
   <p v-if="entries.length === 0 && !part" class="soft">
-    Nothing to look at: everything fits as far as Junctura can tell.
+    Nothing to check: as far as Junctura can tell, everything fits.
   </p>
   <ul v-else class="list">
     <li v-for="entry in entries" :key="entry.key" :class="entry.severity">
@@ -97,8 +102,13 @@ function accept(findings: readonly Finding[]): void {
           {{ WORDS[entry.severity]
           }}<template v-if="entry.name && !part">
             ·
-            <button type="button" class="plain link" @click="selection.pick([entry.finding.part!])">
-              {{ entry.name }}
+            <button
+              type="button"
+              class="plain link"
+              :aria-label="say.showPart(entry.name)"
+              @click="selection.pick([entry.finding.part!])"
+            >
+              Show
             </button>
           </template>
         </p>
@@ -108,16 +118,16 @@ function accept(findings: readonly Finding[]): void {
           <NInput
             v-model:value="why"
             size="small"
-            placeholder="Why it is all right"
+            placeholder="Why it is fine"
             maxlength="300"
-            :input-props="{ 'aria-label': 'Why it is all right' }"
+            :input-props="{ 'aria-label': 'Why it is fine' }"
             @keydown.enter="accept([entry.finding])"
           />
-          <NButton size="small" type="primary" @click="accept([entry.finding])">It is meant so</NButton>
-          <NButton v-if="alike(entry.finding).length > 1" size="small" @click="accept(alike(entry.finding))"
-            >All {{ alike(entry.finding).length }} of this kind are meant so</NButton
-          >
-          <NButton size="small" @click="accepting = null">Leave it open</NButton>
+          <NButton size="small" type="primary" @click="accept([entry.finding])">Leave it as it is</NButton>
+          <NButton v-if="alike(entry.finding).length > 1" size="small" @click="accept(alike(entry.finding))">{{
+            say.leaveAll(alike(entry.finding).length)
+          }}</NButton>
+          <NButton size="small" @click="accepting = null">Cancel</NButton>
         </div>
         <div v-else class="row">
           <NButton
@@ -127,7 +137,7 @@ function accept(findings: readonly Finding[]): void {
             @click="opened.edit(remedy.edit)"
             >{{ remedy.label }}</NButton
           >
-          <NButton size="small" quaternary @click="accepting = entry.key">It is meant so</NButton>
+          <NButton size="small" quaternary @click="accepting = entry.key">Leave it as it is</NButton>
         </div>
       </div>
     </li>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { plural } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
 import { useSelection } from './selection.ts';
+import * as say from './words.ts';
 
 /** What can be done with the parts that are picked in a list, while more are being picked. */
 const selection = useSelection();
@@ -9,11 +9,11 @@ const selection = useSelection();
 
 <template>
   <div v-if="selection.picked.length > 0" class="bar" role="status" data-test="picked-bar">
-    <span>{{ plural(selection.picked.length, 'part') }} picked</span>
-    <NButton size="small" type="primary" @click="selection.isListing = false"
-      >Work on {{ selection.picked.length === 1 ? 'it' : 'them' }}</NButton
-    >
-    <NButton size="small" quaternary @click="selection.pick([])">Let go</NButton>
+    <span>{{ say.partsPicked(selection.picked.length) }}</span>
+    <NButton size="small" type="primary" @click="selection.isListing = false">{{
+      selection.picked.length === 1 ? 'Edit it' : 'Edit them'
+    }}</NButton>
+    <NButton size="small" quaternary @click="selection.pick([])">Clear selection</NButton>
   </div>
 </template>
 

@@ -20,12 +20,12 @@ const settings = useSettings();
       <legend class="small soft">Light</legend>
       <NRadioGroup v-model:value="settings.theme" name="theme">
         <NRadio value="light">Daylight</NRadio>
-        <NRadio value="lamp">Lamp-light</NRadio>
+        <NRadio value="lamp">Lamplight</NRadio>
       </NRadioGroup>
     </fieldset>
     <div class="bar" aria-hidden="true"></div>
     <NumberField
-      label="This bar measures, held against a ruler"
+      label="This bar measures, against a ruler"
       :value="settings.screenBarMm"
       :min="40"
       :max="250"
@@ -33,7 +33,7 @@ const settings = useSettings();
       unit="mm"
       @change="(mm) => (settings.screenBarMm = mm)"
     />
-    <span class="small soft">Then “True size” is true on this screen.</span>
+    <span class="small soft">Then “True size” is right on this screen.</span>
   </div>
 </template>
 

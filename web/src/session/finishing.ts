@@ -4,6 +4,7 @@ import { ref, shallowRef, watch } from 'vue';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useSettings } from './settings.ts';
 import { useWorkings } from './workings.ts';
+import * as say from './words.ts';
 
 /** How the open piece is finished, worked out beside its plan once someone wants to see it. */
 export const useFinishing = defineStore('finishing', () => {
@@ -25,7 +26,7 @@ export const useFinishing = defineStore('finishing', () => {
     if (answer === null) return;
     isBusy.value = false;
     if (opened.piece.id !== piece.id) return;
-    problem.value = answer.ok ? null : `The finishing could not be worked out: ${answer.problem}`;
+    problem.value = answer.ok ? null : say.finishingFailed(answer.problem);
     if (answer.ok) [plan.value, of] = [answer.value, piece.id];
   }
 

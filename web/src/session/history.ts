@@ -1,5 +1,6 @@
 import { failure, type Outcome } from '@junctura/core/measure';
 import { applyEdit, editProblem, invertEdit, mergeEdits, type Edit, type Piece } from '@junctura/core/piece';
+import * as say from './words.ts';
 
 /** Edits with the same key within this time are one for undo, ms. */
 const MERGE_MS = 1200;
@@ -32,7 +33,7 @@ export class History {
     const outcome = applyEdit(piece, edit);
     if (!outcome.ok) return outcome;
     const wrong = editProblem(piece, outcome.value);
-    if (wrong !== null) return failure(`“${edit.label}” would go beyond what a piece can hold: ${wrong}.`);
+    if (wrong !== null) return failure(say.beyondLimits(edit.label, wrong));
     const last = this.done.at(-1);
     if (last && goesOn({ key: last.edit.mergeKey, at: last.at }, edit.mergeKey, now)) {
       this.done[this.done.length - 1] = { edit: mergeEdits(last.edit, edit), at: now };

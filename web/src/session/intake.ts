@@ -1,6 +1,6 @@
 import { newId } from '../keeping/newId.ts';
 import { reimport } from '@junctura/core/drawing';
-import { plural, type Outcome } from '@junctura/core/measure';
+import { type Outcome } from '@junctura/core/measure';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
@@ -11,6 +11,7 @@ import { PlannerClient } from '../workers/plannerClient.ts';
 import { pieceRoute } from './pieceRoute.ts';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useKeeper, type Adopted } from './keeper.ts';
+import * as say from './words.ts';
 
 /** Reading that takes longer than this shows that it is under way and can be stopped, ms. */
 const SHOW_AFTER_MS = 500;
@@ -29,9 +30,9 @@ function isBackup({ name, type }: File): boolean {
 /** What is told of a piece that was there already. */
 const TOLD: Readonly<Record<Adopted['became'], string | null>> = {
   new: null,
-  merged: 'This piece was on your bench already: what was noted in both is now together.',
+  merged: 'This piece was already on your bench: the two records are now merged.',
   beside:
-    'What was noted in both is now together. The drawing here differs, so it stays as it is; the other is among its earlier states (File).',
+    'The two records are now merged. The drawings differ: the one here stays, and the other is saved among its earlier versions (File menu).',
 };
 
 function isTooLarge({ size }: File): boolean {
@@ -39,7 +40,7 @@ function isTooLarge({ size }: File): boolean {
 }
 
 function tooLarge({ name, size }: File): string {
-  return `${name}: the picture is too large (${Math.round(size / 1e6)} MB); up to 80 MB are read.`;
+  return say.pictureTooLarge(name, size / 1e6);
 }
 
 /** Files that are chosen or dropped, wherever in the application: read, and put on the bench or refused in a sentence. */
@@ -69,7 +70,7 @@ export const useIntake = defineStore('intake', () => {
     const packed = files.find(isBackup);
     if (packed) {
       backup.value = packed;
-      if (files.length > 1) problem.value = 'A backup is looked into by itself: bring in the other files afterwards.';
+      if (files.length > 1) problem.value = 'Open a backup by itself, then add the other files.';
       await router.push({ name: 'bench' });
       return;
     }
@@ -92,7 +93,7 @@ export const useIntake = defineStore('intake', () => {
     if (refused.length > 0) problem.value = refused.join(' ');
     if (ids.length === 1) await router.push(pieceRoute(ids[0]!, 'drawing'));
     if (ids.length > 1) {
-      told.value = `${plural(ids.length, 'piece')} put on the bench.`;
+      told.value = say.piecesAdded(ids.length);
       await router.push({ name: 'bench' });
     }
     pictures.value = brought.filter((file) => !isTooLarge(file));
@@ -160,7 +161,7 @@ export const useIntake = defineStore('intake', () => {
     }
     const { edit, kept, added, removed } = reimport(opened.piece, read.value.piece);
     opened.edit(edit);
-    told.value = `${plural(kept, 'part')} kept what was chosen, ${added} new, ${removed} gone. Undo brings the old drawing back.`;
+    told.value = say.drawingUpdated(kept, added, removed);
   }
 
   function cancel(): void {

@@ -12,6 +12,7 @@ import { Unkept } from '../keeping/unsaved.ts';
 import { finishTyping } from '../ui/typing.ts';
 import { NONE, useOpenedPiece } from './openedPiece.ts';
 import { useRecord } from './record.ts';
+import * as say from './words.ts';
 
 /** A save waits for a pause of this, so that typing is not saved letter by letter; in steady work no longer than that, ms. */
 const PAUSE_MS = 150;
@@ -87,7 +88,7 @@ export const useKeeper = defineStore('keeper', () => {
       if (!isDemo) return stored;
       storageProblem.value = stored.problem;
     }
-    if (!isDemo) return { problem: 'This piece is not on this browser’s bench.' };
+    if (!isDemo) return { problem: 'This piece is not on the bench in this browser.' };
     const demo = await loadDemo(id);
     if (!demo.ok) return demo;
     // What was noted at the hoop is kept even where the piece itself was never changed.
@@ -208,7 +209,7 @@ export const useKeeper = defineStore('keeper', () => {
   async function nearlyFull(): Promise<string | null> {
     const share = await fullness();
     if (share === null || share < FULL_SHARE) return null;
-    return `The browser’s storage is ${Math.round(share * 100)} % full. Export your pieces to files before it refuses to keep more.`;
+    return say.storageFull(share);
   }
 
   /** Saves at once what still waits to be saved. */

@@ -2,6 +2,7 @@ import { emptyPiece, type Edit, type Part, type Piece } from '@junctura/core/pie
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { History } from './history.ts';
+import * as say from './words.ts';
 
 /** The id of the piece that stands there before one is opened. */
 export const NONE = 'none';
@@ -45,7 +46,7 @@ export const useOpenedPiece = defineStore('openedPiece', () => {
 
   function redo(): void {
     if (!redoLabel.value) return;
-    lastAction.value = { label: `Done again: ${redoLabel.value}` };
+    lastAction.value = { label: say.redone(redoLabel.value) };
     show(history.redo(piece.value));
   }
 

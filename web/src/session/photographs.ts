@@ -37,7 +37,7 @@ export const usePhotographs = defineStore('photographs', () => {
   /** Whether there is room for one more; else it is said before it is taken. */
   async function hasRoom(): Promise<boolean> {
     if (((await fullness()) ?? 0) < FULL_SHARE) return true;
-    problem.value = 'The browser’s storage is full: remove photographs or pieces before you take another.';
+    problem.value = 'This browser’s storage is full: remove some photographs or pieces first.';
     return false;
   }
 

@@ -1,6 +1,7 @@
 import { isAccepted, type Workings } from '@junctura/core/advice';
 import { formatDuration, formatThread, type UnitSystem, plural } from '@junctura/core/measure';
 import type { Piece } from '@junctura/core/piece';
+import * as say from './words.ts';
 
 /** The figures along the bottom. */
 export interface Tally {
@@ -38,26 +39,22 @@ const LEAST_CUT_M = 0.25;
 /** What a change made of the figures, in words: `+1.4 m`, `−25 min`, `2 findings fewer`. */
 export function differences(before: Tally, after: Tally, units: UnitSystem): string[] {
   const said: string[] = [];
-  const signed = (value: number, text: string): string => `${value > 0 ? '+' : '−'}${text}`;
   const thread = after.threadMm - before.threadMm;
   const hours = after.hours.p50 - before.hours.p50;
-  const counts: [value: number, one: string, many: string][] = [
+  const counts: [value: number, one: string, other: string][] = [
     [after.stitches - before.stitches, 'stitch', 'stitches'],
     [after.parts - before.parts, 'part', 'parts'],
     [after.skeins - before.skeins, 'skein', 'skeins'],
-    [after.loads - before.loads, 'threading', 'threadings'],
+    [after.loads - before.loads, 'needleful', 'needlefuls'],
   ];
-  if (Math.abs(thread) >= 50) said.push(signed(thread, formatThread(Math.abs(thread), units)));
-  if (Math.abs(hours) * 60 >= 1) said.push(signed(hours, formatDuration(Math.abs(hours))));
-  for (const [value, one, many] of counts) {
-    if (value !== 0) said.push(signed(value, `${Math.abs(value)} ${Math.abs(value) === 1 ? one : many}`));
+  if (Math.abs(thread) >= 50) said.push(say.signed(thread, formatThread(Math.abs(thread), units)));
+  if (Math.abs(hours) * 60 >= 1) said.push(say.signed(hours, formatDuration(Math.abs(hours))));
+  for (const [value, one, other] of counts) {
+    if (value !== 0) said.push(say.signed(value, plural(Math.abs(value), one, other)));
   }
   const cutM = after.cutM - before.cutM;
-  if (Math.abs(cutM) >= LEAST_CUT_M) said.push(`${signed(cutM, formatThread(Math.abs(cutM) * 1000, units))} to cut`);
+  if (Math.abs(cutM) >= LEAST_CUT_M) said.push(say.toCut(cutM, formatThread(Math.abs(cutM) * 1000, units)));
   const findings = after.findings - before.findings;
-  if (findings !== 0) {
-    const n = Math.abs(findings);
-    said.push(`${plural(n, 'finding')} ${findings > 0 ? 'more' : 'fewer'}`);
-  }
+  if (findings !== 0) said.push(say.checksChanged(findings));
   return said;
 }

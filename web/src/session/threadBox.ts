@@ -108,7 +108,7 @@ export const useThreadBox = defineStore('threadBox', () => {
       const checked = boxSchema.safeParse(found.value.value);
       revision = found.value.revision;
       if (checked.success) box.value = markRaw(checked.data);
-      else await putAside(found.value.value, checked.error.issues[0]?.path.join('.') ?? 'its form');
+      else await putAside(found.value.value);
     }
     takeUpUnsaved();
     isLoaded.value = true;
@@ -129,14 +129,14 @@ export const useThreadBox = defineStore('threadBox', () => {
   }
 
   /** A box that can't be read is kept under a name of its own, to be exported; nothing is written over it. */
-  async function putAside(value: unknown, fault: string): Promise<void> {
+  async function putAside(value: unknown): Promise<void> {
     const aside = new DocumentStore(`thread-box-damaged-${new Date().toISOString()}`, () => Date.now());
     const kept = await aside.save(value, 0);
     damaged.value = markRaw({ value });
     problem.value =
       kept.type === 'saved'
-        ? `The kept thread box cannot be read (${fault}). It was set aside unchanged, and an empty box begun: export the old one to keep it.`
-        : `The kept thread box cannot be read (${fault}), and there is no room to set it aside: export it before you change anything.`;
+        ? 'Your saved thread box can’t be read. It was set aside unchanged and a new, empty box was started: save the old one to a file to keep it.'
+        : 'Your saved thread box can’t be read, and there is no room to set it aside: save it to a file before you change anything.';
   }
 
   /** What could not be kept when the page was closed; where another tab kept something newer since, that stands. */
@@ -157,20 +157,20 @@ export const useThreadBox = defineStore('threadBox', () => {
     try {
       const { entries, basket } = boxSchema.parse(await (await fetch(demoBox)).json());
       const mine = box.value;
-      change('Lay in examples', {
+      change('Add examples', {
         ...mine,
         entries: [...mine.entries.filter((entry) => !isExample(entry)), ...entries],
         basket: [...mine.basket.filter((item) => !isExample(item)), ...basket],
       });
     } catch {
-      problem.value = 'The examples could not be fetched from Junctura’s own server. Is it still running?';
+      problem.value = 'The examples could not be loaded. Check that Junctura is still running, then try again.';
     }
   }
 
   function takeOutExamples(): void {
     const { entries, basket } = box.value;
     const isOwn = (thing: { readonly id: string }): boolean => !isExample(thing);
-    change('Take the examples out', { ...box.value, entries: entries.filter(isOwn), basket: basket.filter(isOwn) });
+    change('Remove the examples', { ...box.value, entries: entries.filter(isOwn), basket: basket.filter(isOwn) });
   }
 
   function change(label: string, next: ThreadBox, mergeKey: string | null = null): void {

@@ -10,6 +10,7 @@ import { useRecord } from './record.ts';
 import { useSettings } from './settings.ts';
 import { tallyOf, type Tally } from './tally.ts';
 import { useThreadBox } from './threadBox.ts';
+import * as say from './words.ts';
 
 /** Planning that takes longer than this shows that it is under way, ms. */
 const SHOW_BUSY_AFTER_MS = 500;
@@ -102,7 +103,7 @@ export const useWorkings = defineStore('workings', () => {
       plannedAs.value = asIs;
       lookAround();
       problem.value = null;
-    } else problem.value = `The piece could not be planned: ${answer.problem}`;
+    } else problem.value = say.planFailed(answer.problem);
   }
 
   /** Findings of what is owned and of what was noted are made here: the planner knows nothing of the thread box and the record. */

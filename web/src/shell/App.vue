@@ -10,6 +10,7 @@ import { useIntake } from '../session/intake.ts';
 import { UNITS } from '../ui/units.ts';
 import { useSettings } from '../session/settings.ts';
 import { themeOverrides } from './theme.ts';
+import * as say from './words.ts';
 
 /** What is asked for now and then is loaded then. */
 const LeavingDialog = defineAsyncComponent(() => import('./LeavingDialog.vue'));
@@ -59,13 +60,13 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
     />
     <div v-if="newVersion && !isAtHoop" class="notice">
       <span role="status">A new version of Junctura is ready.</span>
-      <NButton size="small" @click="takeNewVersion">Take it now</NButton>
+      <NButton size="small" @click="takeNewVersion">Update now</NButton>
     </div>
     <div v-if="isOverDropZone" class="drop" aria-hidden="true">
-      Drop a drawing, a picture or a piece to put it on the bench
+      Drop a drawing, a picture or a piece to add it to your bench
     </div>
     <div v-if="intake.readingName" class="notice" role="status">
-      <span>Reading {{ intake.readingName }}…</span>
+      <span>{{ say.reading(intake.readingName) }}</span>
       <NButton size="small" @click="intake.cancel">Stop</NButton>
     </div>
     <div v-if="intake.told" class="notice">

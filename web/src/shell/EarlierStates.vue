@@ -6,6 +6,7 @@ import type { Snapshot } from '../keeping/database.ts';
 import { useKeeper } from '../session/keeper.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import TheDialog from '../ui/TheDialog.vue';
+import * as say from './words.ts';
 
 /** Earlier states of the open piece; to go back to one is an edit that can be undone. */
 const emit = defineEmits<{ close: [] }>();
@@ -18,7 +19,7 @@ onMounted(async () => {
 });
 function goBackTo(snapshot: Snapshot): void {
   const checked = checkPiece(snapshot.piece);
-  if (checked.ok) opened.restore(checked.value, `Back to ${when(snapshot.at)}`);
+  if (checked.ok) opened.restore(checked.value, say.backTo(when(snapshot.at)));
   emit('close');
 }
 function when(at: number): string {
@@ -27,9 +28,9 @@ function when(at: number): string {
 </script>
 
 <template>
-  <TheDialog v-if="snapshots" title="Earlier states" width="420px" @close="emit('close')">
+  <TheDialog v-if="snapshots" title="Earlier versions" width="420px" @close="emit('close')">
     <p v-if="snapshots.length === 0" class="soft">
-      None yet. While you work, Junctura keeps one every five minutes; undo reaches what is newer.
+      No earlier versions yet. While you work, Junctura saves one every five minutes; use Undo for anything more recent.
     </p>
     <ul v-else>
       <li v-for="snapshot in snapshots" :key="snapshot.key">

@@ -11,12 +11,14 @@ const intake = useIntake();
   <section class="first" aria-label="Three things to try" @pointerdown.stop @pointerup.stop @keydown.stop>
     <h2>Three things to try</h2>
     <ol>
-      <li>Press a part in the hoop: its stitch stands on the card. Take another, and thread and hours follow.</li>
-      <li>Turn it over, or enlarge it until you see each strand.</li>
-      <li>Go along the tape above: each mark is one thing to settle, from the drawing to the finish.</li>
+      <li>
+        Press a part in the hoop to see its stitch. Choose another stitch, and the thread and hours change with it.
+      </li>
+      <li>Turn the hoop over, or zoom in until you see each strand.</li>
+      <li>Follow the tape above: each mark is one thing to decide, from the drawing to the finish.</li>
     </ol>
     <div class="row">
-      <NButton size="small" type="primary" @click="intake.choose">Begin with my own drawing</NButton>
+      <NButton size="small" type="primary" @click="intake.choose">Start with my own drawing</NButton>
       <NButton size="small" @click="$emit('close')">I’ll look around</NButton>
     </div>
   </section>

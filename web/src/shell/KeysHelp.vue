@@ -8,28 +8,28 @@ defineEmits<{ close: [] }>();
 
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Ctrl Z', 'undo'],
-  ['Ctrl Shift Z', 'do again'],
+  ['Ctrl Shift Z', 'redo'],
   [`Alt 1 … Alt ${STEPS.length}`, 'go to a step'],
   ['T', 'turn the hoop over'],
   ['0', 'show the whole hoop'],
   ['1', 'true size'],
-  ['+  −', 'larger, smaller'],
+  ['+  −', 'zoom in, zoom out'],
   ['Arrows', 'move the view (with the hoop in focus)'],
   ['Shift Arrows', 'move the design by 1 mm, with Alt by 0.1 mm (in Hoop)'],
   ['Arrows', 'move the cross, with the pen out; Shift 5 mm, Alt 0.1 mm'],
-  ['Space', 'set a place of the stroke; Enter ends it, Esc lets it go'],
-  ['Shift and a press', 'pick several parts'],
-  ['Esc', 'put the pen down; let go of what is picked'],
-  ['P', 'let the piece grow, or stop it (in Order)'],
-  [',  .', 'a step of the work back or on (in Order)'],
-  ['Alt ↑  Alt ↓', 'a step of the order earlier or later'],
-  ['F', 'show the findings'],
+  ['Space', 'set a point of the stroke; Enter ends it, Esc cancels it'],
+  ['Shift and a press', 'select several parts'],
+  ['Esc', 'put the pen away; clear the selection'],
+  ['P', 'play or stop the piece growing (in Order)'],
+  [',  .', 'back or forward one step of the order (in Order)'],
+  ['Alt ↑  Alt ↓', 'move a step of the order earlier or later'],
+  ['F', 'show things to check'],
   ['?', 'this list'],
 ];
 </script>
 
 <template>
-  <TheDialog :show="show" title="Keys" width="440px" @close="$emit('close')">
+  <TheDialog :show="show" title="Keyboard shortcuts" width="440px" @close="$emit('close')">
     <dl>
       <template v-for="[keys, does] in KEYS" :key="keys">
         <dt>{{ keys }}</dt>

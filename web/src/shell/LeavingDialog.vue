@@ -4,6 +4,7 @@ import TheDialog from '../ui/TheDialog.vue';
 import { useKeeper } from '../session/keeper.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { savePiece } from '../session/savePiece.ts';
+import * as say from './words.ts';
 
 /** Asked where a piece is to be left whose last changes could not be kept. */
 const keeper = useKeeper();
@@ -11,17 +12,15 @@ const opened = useOpenedPiece();
 </script>
 
 <template>
-  <TheDialog title="The last changes are not kept" width="460px" stays-open @close="keeper.asked?.answer(false)">
+  <TheDialog title="Your last changes are not saved" width="460px" stays-open @close="keeper.asked?.answer(false)">
     <p>
-      “{{ opened.piece.name }}” could not be kept in this browser{{
-        keeper.conflict ? ', as another tab changed it' : ''
-      }}. If you leave it now, what you did last is gone, unless you save it to a file first.
+      {{ say.notSaved(opened.piece.name, keeper.conflict !== null) }}
     </p>
     <p v-if="keeper.storageProblem" class="soft">{{ keeper.storageProblem }}</p>
     <div class="row ways">
-      <NButton type="primary" @click="savePiece">Save it to a file</NButton>
+      <NButton type="primary" @click="savePiece">Save to a file</NButton>
       <NButton @click="keeper.asked?.answer(false)">Stay here</NButton>
-      <NButton @click="keeper.asked?.answer(true)">Leave it</NButton>
+      <NButton @click="keeper.asked?.answer(true)">Leave without saving</NButton>
     </div>
   </TheDialog>
 </template>

@@ -26,6 +26,7 @@ import { useKeeper } from '../session/keeper.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useSelection } from '../session/selection.ts';
 import { useIntake } from '../session/intake.ts';
+import * as say from './words.ts';
 
 /** What is asked for now and then is loaded then. */
 const FindingsList = defineAsyncComponent(() => import('../session/FindingsList.vue'));
@@ -103,7 +104,7 @@ async function exportPicture(side: Side): Promise<void> {
     const ending = side === 'front' ? '.png' : '-back.png';
     if (png) saveFile(fileName(opened.piece.name, ending), png as BlobPart, 'image/png');
   } catch (error) {
-    pictureProblem.value = `The picture could not be made: ${error instanceof Error ? error.message : String(error)}. Try a smaller hoop.`;
+    pictureProblem.value = say.pictureNotMade(error instanceof Error ? error.message : String(error));
   }
   painted.value = null;
 }
@@ -118,16 +119,16 @@ function exportSvg(): void {
 
 const shareShown = ref(false);
 const MENU = [
-  { key: 'bring', label: 'Bring in a drawing…' },
-  { key: 'export', label: 'Export to a file' },
-  { key: 'share', label: 'Show it to others: card, picture, film…' },
+  { key: 'bring', label: 'Import a drawing…' },
+  { key: 'export', label: 'Save to a file' },
+  { key: 'share', label: 'Share: card, picture, video…' },
   { key: 'png', label: 'Picture as PNG, 300 dpi at true size' },
   { key: 'png-back', label: 'Picture of the back as PNG' },
   { key: 'svg', label: 'Picture as SVG' },
-  { key: 'drawing', label: 'Drawing as SVG, parts and stitches kept' },
-  { key: 'changed', label: 'Bring in this drawing, changed elsewhere…' },
-  { key: 'earlier', label: 'Earlier states…' },
-  { key: 'keys', label: 'Keys…' },
+  { key: 'drawing', label: 'Drawing as SVG, with its parts and stitches' },
+  { key: 'changed', label: 'Update the drawing from a changed file…' },
+  { key: 'earlier', label: 'Earlier versions…' },
+  { key: 'keys', label: 'Keyboard shortcuts…' },
 ];
 function menu(key: string): void {
   if (key === 'bring') intake.choose();
@@ -175,7 +176,7 @@ function letBeGone(): void {
 
       <div class="notices">
         <NAlert v-if="painted !== null" type="info" :show-icon="false">
-          Painting the picture: {{ Math.round(painted * 100) }} %
+          {{ say.painting(painted) }}
           <NButton size="tiny" @click="painted = null">Cancel</NButton>
         </NAlert>
         <NAlert v-if="pictureProblem" type="error" closable :show-icon="false" @close="pictureProblem = null">{{
@@ -193,13 +194,13 @@ function letBeGone(): void {
           <NButton size="tiny" :disabled="!opened.undoLabel" @click="opened.undo">Undo the last change</NButton></NAlert
         >
         <NAlert v-if="keeper.conflict === 'removed'" type="warning" :show-icon="false">
-          This piece was taken off the bench in another tab, or the browser cleared its storage.
-          <NButton size="tiny" @click="keeper.putBack">Put it back as it is here</NButton>
-          <NButton size="tiny" @click="letBeGone">Let it be gone</NButton>
+          This piece was removed in another tab, or the browser cleared its storage.
+          <NButton size="tiny" @click="keeper.putBack">Restore it from this tab</NButton>
+          <NButton size="tiny" @click="letBeGone">Let it go</NButton>
         </NAlert>
         <NAlert v-else-if="keeper.conflict" type="warning" :show-icon="false">
-          This piece was changed in another tab, so this tab’s changes are not kept yet.
-          <NButton size="tiny" @click="settle(false)">Take the other tab’s</NButton>
+          This piece was changed in another tab, so the changes in this tab are not saved yet.
+          <NButton size="tiny" @click="settle(false)">Use the other tab’s version</NButton>
           <NButton size="tiny" @click="settle(true)">Keep mine as a second piece</NButton>
         </NAlert>
       </div>
@@ -210,7 +211,7 @@ function letBeGone(): void {
             <div v-if="workings.isBusy" class="busy" role="status">
               <span>{{
                 workings.isLong
-                  ? 'This takes long: it is a great many stitches, or a shape too difficult.'
+                  ? 'This is taking a long time: there are very many stitches, or a shape is very complicated.'
                   : 'Working out the stitches…'
               }}</span>
               <NProgress
@@ -221,10 +222,12 @@ function letBeGone(): void {
                 class="share"
               />
               <NButton size="tiny" @click="workings.cancel">Stop</NButton>
-              <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">Undo “{{ opened.undoLabel }}”</NButton>
+              <NButton v-if="opened.undoLabel" size="tiny" @click="opened.undo">{{
+                say.undo(opened.undoLabel)
+              }}</NButton>
             </div>
             <div v-else-if="workings.isStopped" class="busy" role="status">
-              <span>Stopped: the figures are those of before.</span>
+              <span>Stopped: these are the figures from before.</span>
               <NButton size="tiny" @click="workings.resume">Work it out</NButton>
             </div>
             <FirstLook v-if="isFirst && !workings.isBusy" @close="lookAround" />
@@ -234,18 +237,18 @@ function letBeGone(): void {
         <button
           type="button"
           class="plain handle"
-          aria-label="Draw the card up or down"
+          aria-label="Resize the card"
           @pointerdown="sheet.press"
           @pointermove="sheet.move"
           @pointerup="sheet.release"
           @pointercancel="sheet.release"
           @keydown="sheet.key"
         ></button>
-        <aside ref="card" class="card" :aria-label="findingsShown ? 'Findings' : 'The card'">
+        <aside ref="card" class="card" :aria-label="findingsShown ? 'Things to check' : 'Details'">
           <div v-if="findingsShown" class="stack">
             <div class="row between">
-              <h2>Findings</h2>
-              <NButton quaternary size="small" aria-label="Close the findings" @click="findingsShown = false"
+              <h2>Things to check</h2>
+              <NButton quaternary size="small" aria-label="Close things to check" @click="findingsShown = false"
                 ><X :size="18"
               /></NButton>
             </div>

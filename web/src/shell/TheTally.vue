@@ -1,10 +1,18 @@
 <script setup lang="ts">
-import { formatDurationRange, formatLength, formatThread, plural } from '@junctura/core/measure';
+import {
+  formatDurationRange,
+  formatLength,
+  formatList,
+  formatNumber,
+  formatThread,
+  plural,
+} from '@junctura/core/measure';
 import { computed } from 'vue';
 import { useKeeper } from '../session/keeper.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useSettings } from '../session/settings.ts';
 import { differences } from '../session/tally.ts';
+import * as say from './words.ts';
 
 defineProps<{ findingsShown: boolean }>();
 defineEmits<{ findings: [] }>();
@@ -17,7 +25,7 @@ const changes = computed(() => {
   const { lastChange, tally } = workings;
   return lastChange && tally ? differences(lastChange.before, tally, settings.units) : [];
 });
-const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'Not yet kept' } as const;
+const SAVED = { saved: 'Saved in this browser', saving: 'Saving…', unsaved: 'Not saved yet' } as const;
 </script>
 
 <template>
@@ -28,17 +36,21 @@ const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'N
         <div>
           <dt>Size</dt>
           <dd class="figure">
-            {{ formatLength(workings.tally.widthMm, settings.units) }} ×
-            {{ formatLength(workings.tally.heightMm, settings.units) }}
+            {{
+              say.size(
+                formatLength(workings.tally.widthMm, settings.units),
+                formatLength(workings.tally.heightMm, settings.units),
+              )
+            }}
           </dd>
         </div>
         <div>
           <dt>Parts</dt>
-          <dd class="figure">{{ workings.tally.parts }}</dd>
+          <dd class="figure">{{ formatNumber(workings.tally.parts) }}</dd>
         </div>
         <div>
           <dt>Stitches</dt>
-          <dd class="figure">{{ workings.tally.stitches.toLocaleString('en') }}</dd>
+          <dd class="figure">{{ formatNumber(workings.tally.stitches) }}</dd>
         </div>
         <div>
           <dt>Hours</dt>
@@ -54,8 +66,7 @@ const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'N
         </div>
       </dl>
       <button type="button" class="plain findings" :aria-expanded="findingsShown" @click="$emit('findings')">
-        <strong class="figure">{{ workings.tally.findings }}</strong>
-        {{ workings.tally.findings === 1 ? 'finding' : 'findings' }}
+        <strong class="figure">{{ formatNumber(workings.tally.findings) }}</strong> to check
       </button>
       <p class="change" aria-live="polite">
         <template v-if="workings.lastChange">
@@ -64,10 +75,10 @@ const SAVED = { saved: 'Kept in this browser', saving: 'Keeping…', unsaved: 'N
             workings.isStopped
               ? 'not worked out'
               : workings.isStale
-                ? 'being worked out'
+                ? 'being worked out…'
                 : changes.length > 0
-                  ? changes.join(', ')
-                  : 'no difference to the figures'
+                  ? formatList(changes)
+                  : 'no change in the figures'
           }}
         </template>
       </p>

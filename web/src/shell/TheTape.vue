@@ -5,6 +5,7 @@ import { RouterLink, useRoute } from 'vue-router';
 import { STEPS, type StepId } from './steps.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useWorkings } from '../session/workings.ts';
+import * as say from './words.ts';
 
 /** The steps like marks on a measuring tape; a mark shows what needs a look. */
 const props = defineProps<{ step: StepId; pieceId: string }>();
@@ -46,9 +47,9 @@ watch([() => props.step, open], showHere, { flush: 'post' });
     >
       <span class="figure number">{{ i + 1 }}</span>
       <span class="name">{{ entry.name }}</span>
-      <span v-if="open.get(entry.id)" class="look" :title="`${open.get(entry.id)} to look at`">
+      <span v-if="open.get(entry.id)" class="look" :title="say.toCheck(open.get(entry.id)!)">
         <span aria-hidden="true">{{ open.get(entry.id) }}</span>
-        <span class="visually-hidden">{{ open.get(entry.id) }} to look at</span>
+        <span class="visually-hidden">{{ say.toCheck(open.get(entry.id)!) }}</span>
       </span>
     </RouterLink>
   </nav>

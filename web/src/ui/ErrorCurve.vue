@@ -2,6 +2,7 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { computed } from 'vue';
+import * as say from './words.ts';
 
 /** How far a picture is from its threads with one shade, with two …: where the curve flattens, another shade shows little. */
 const props = defineProps<{ errors: readonly number[]; count: number }>();
@@ -18,9 +19,7 @@ const path = computed(
     )(props.errors as number[]) ?? '',
 );
 const now = computed(() => props.errors[props.count - 1] ?? 0);
-const words = computed(
-  () => `With ${props.count} shades the picture is ΔE ${now.value.toFixed(1)} from its threads on average.`,
-);
+const words = computed(() => say.errorOfShades(props.count, now.value));
 </script>
 
 <template>
@@ -33,8 +32,8 @@ const words = computed(
         <circle :cx="x(i + 1)" :cy="y(error)" :r="i + 1 === count ? 5 : 2.6" :class="{ now: i + 1 === count }" />
       </g>
       <text x="26" :y="HEIGHT - 5">1</text>
-      <text :x="WIDTH - 8" :y="HEIGHT - 5" text-anchor="end">{{ errors.length }} shades</text>
-      <text x="2" y="14">ΔE</text>
+      <text :x="WIDTH - 8" :y="HEIGHT - 5" text-anchor="end">{{ say.shades(errors.length) }}</text>
+      <text x="2" y="14">Difference</text>
     </svg>
     <p class="small soft">{{ words }}</p>
   </div>

@@ -3,6 +3,7 @@ import { formatLength, MM_PER_INCH, parseLength, roundTo } from '@junctura/core/
 import { NInput } from 'naive-ui';
 import { computed, ref, useId, watch } from 'vue';
 import { useUnits } from './units.ts';
+import * as say from './words.ts';
 
 /** A length to type as people write it: `120`, `12 cm`, `4 1/2 in`. */
 const props = defineProps<{
@@ -41,11 +42,11 @@ function commit(): void {
   if (text.value === shown.value || text.value === passedOn) return;
   const value = parseLength(text.value, units.value);
   if (value === null) {
-    problem.value = 'A length such as 120 mm, 12 cm or 4 1/2 in';
+    problem.value = 'Enter a length such as 120 mm, 12 cm or 4 1/2 in';
     return;
   }
   if (value < props.minMm || value > props.maxMm) {
-    problem.value = `From ${formatLength(props.minMm, units.value)} to ${formatLength(props.maxMm, units.value)}`;
+    problem.value = say.lengthRange(formatLength(props.minMm, units.value), formatLength(props.maxMm, units.value));
     return;
   }
   problem.value = null;

@@ -2,6 +2,7 @@
 import { Minus, Plus } from '@lucide/vue';
 import { NInputNumber } from 'naive-ui';
 import { ref, useId } from 'vue';
+import * as say from './words.ts';
 
 /** A number with its unit, to type or to step. */
 const props = defineProps<{
@@ -30,7 +31,7 @@ function judge(): void {
   if (typed === null) return;
   const number = typed.trim() === '' ? NaN : Number(typed.replace(',', '.'));
   const isGood = number >= props.min && number <= props.max;
-  problem.value = isGood ? null : `A number from ${props.min} to ${props.max}${props.unit ? ` ${props.unit}` : ''}`;
+  problem.value = isGood ? null : say.numberRange(props.min, props.max, props.unit ?? '');
   typed = null;
 }
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Redo2, Undo2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
+import * as say from './words.ts';
 
 /** Undo and redo, each told by what it would do. */
 defineProps<{
@@ -18,7 +19,7 @@ defineProps<{
     quaternary
     size="small"
     :disabled="!of.undoLabel"
-    :title="of.undoLabel ? `Undo: ${of.undoLabel}` : 'Nothing to undo'"
+    :title="of.undoLabel ? say.undo(of.undoLabel) : 'Nothing to undo'"
     aria-label="Undo"
     @click="of.undo()"
     ><Undo2 :size="19"
@@ -27,8 +28,8 @@ defineProps<{
     quaternary
     size="small"
     :disabled="!of.redoLabel"
-    :title="of.redoLabel ? `Do again: ${of.redoLabel}` : 'Nothing to do again'"
-    aria-label="Do again"
+    :title="of.redoLabel ? say.redo(of.redoLabel) : 'Nothing to redo'"
+    aria-label="Redo"
     @click="of.redo()"
     ><Redo2 :size="19"
   /></NButton>

@@ -1,12 +1,12 @@
 import { stitchKind, type StitchId } from '@junctura/core/stitches';
 
-/** The lessons in handling, by their ids, as they are called within a sentence. */
+/** The lessons in technique, by their ids, as they are called within a sentence. */
 export const LESSON_NAMES = {
   grain: 'grain and cutting cloth',
   mounting: 'mounting the cloth',
   binding: 'binding the rings',
   garment: 'garments',
-  strands: 'drawing out strands',
+  strands: 'separating strands',
   twelve: 'twelve strands from six',
   threading: 'threading',
   'waste-knot': 'the waste knot',

@@ -1,6 +1,7 @@
 import { MOST_PIXELS } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { blobOfAddress } from '../keeping/files.ts';
+import * as say from './words.ts';
 
 /** Opens a picture in a worker: turned as the camera says; of an animation the first. */
 export async function openPicture(file: Blob): Promise<Outcome<ImageBitmap>> {
@@ -8,11 +9,11 @@ export async function openPicture(file: Blob): Promise<Outcome<ImageBitmap>> {
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    return failure('the picture is damaged, or of a kind that the browser cannot show. Save it as PNG, JPEG or WebP.');
+    return failure('the picture is damaged, or this browser can’t show it. Save it as PNG, JPEG or WebP.');
   }
   const megapixels = Math.round((bitmap.width * bitmap.height) / 1e6);
   if (bitmap.width * bitmap.height > MOST_PIXELS) {
-    return failure(`the picture has ${megapixels} megapixels; up to 40 are read. Make it smaller.`);
+    return failure(say.tooManyMegapixels(megapixels));
   }
   return success(bitmap);
 }

@@ -13,7 +13,7 @@ export class PictureClient {
 
   async open(): Promise<Outcome<OpenedPicture>> {
     const opened = await this.client.ask('openPicture', { file: this.file });
-    if (opened === null) return failure('it was stopped.');
+    if (opened === null) return failure('It was stopped.');
     return opened.ok ? opened.value : opened;
   }
 

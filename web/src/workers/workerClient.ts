@@ -24,7 +24,7 @@ interface Waiting {
 }
 
 /** What is answered where a worker dies, by the browser's own words. */
-const DIED = 'It needs more memory than there is, or its worker stopped.';
+const DIED = 'It needs more memory than there is.';
 
 /**
  * Asks one worker, one job after the other. Every job is answered, whatever happens: with what it gave, with a problem where it failed, took
@@ -110,7 +110,7 @@ export class WorkerClient {
       return this.fail(error instanceof Error ? error.message : String(error));
     }
     if (job.patienceMs !== undefined) {
-      this.timer = setTimeout(() => this.fail('It took too long and was given up.'), job.patienceMs);
+      this.timer = setTimeout(() => this.fail('It took too long and was stopped.'), job.patienceMs);
     }
   }
 

@@ -189,7 +189,10 @@ function shadesFor({ colours }: Plan, a: string, b: string): Shade[] {
 /** Where each is looked at, and how bad it is. */
 export const COLOURS_KINDS = {
   'lost-in-cloth': { step: 'colours', severity: 'warn' },
-  'too-alike': { step: 'colours', severity: ({ difference, ladder }) => (ladder || difference >= THRESHOLDS.tooAlike ? 'note' : 'warn') },
+  'too-alike': {
+    step: 'colours',
+    severity: ({ difference, ladder }) => (ladder || difference >= THRESHOLDS.tooAlike ? 'note' : 'warn'),
+  },
   'lots-mixed': { step: 'thread', severity: 'warn' },
   'blend-strands': { step: 'stitches', severity: 'warn' },
   'may-run': { step: 'colours', severity: 'note' },

@@ -27,7 +27,6 @@ import {
 } from '../finding.ts';
 import * as say from '../words.ts';
 
-
 /** Lines and edges that come nearer to each other than their thread is wide. */
 export function closeFindings(plan: Plan): Finding[] {
   return tooClose(plan).map(({ a, b, gap, laidMm }) => ({
@@ -154,7 +153,8 @@ export const MEETING_REMEDIES = {
         ? [['Use one strand fewer', withStrands(part, -1)]]
         : [leftOut(part), ...movedAway(of, part), ...joined(of, part), ['Use one strand fewer', withStrands(part, -1)]],
     ),
-  'drawn-twice': (of) => onPart(of, (part) => [['Leave this one out', setShown(part.piece, [part.planned.part.id], false)]]),
+  'drawn-twice': (of) =>
+    onPart(of, (part) => [['Leave this one out', setShown(part.piece, [part.planned.part.id], false)]]),
   'direction-vanishes': (of) =>
     onPart(of, ({ piece, planned }) => {
       const turn = (pass: Pass): Pass =>

@@ -25,6 +25,7 @@ import {
   type FindingRemedies,
 } from '../finding.ts';
 import { THRESHOLDS } from '../thresholds.ts';
+import * as say from '../words.ts';
 
 /** Stitches that span an area from edge to edge, which are ragged where they are very short. */
 const SATIN_LIKE: ReadonlySet<string> = new Set(['satin', 'satin-surface']);
@@ -47,9 +48,8 @@ export function partFindings(piece: PlanInput, { parts }: Plan): Finding[] {
 function hiddenFindings(parts: Plan['parts']): Finding[] {
   const hidden = parts.filter(({ part, placed }) => part.shown && !placed.box && placed.behind.length > 0);
   if (hidden.length === 0) return [];
-  const names = hidden.slice(0, MOST_NAMED).map(({ part }) => `“${part.name}”`);
-  const rest = hidden.length - names.length;
-  const figures = { names: names.join(', ') + (rest > 0 ? ` and ${rest} more` : ''), count: hidden.length };
+  const names = hidden.slice(0, MOST_NAMED).map(({ part }) => part.name);
+  const figures = { names: say.partNames(names, hidden.length - names.length), count: hidden.length };
   return [{ id: 'all-hidden', part: hidden.length === 1 ? hidden[0]!.part.id : null, figures }];
 }
 
@@ -287,7 +287,5 @@ export const PARTS_REMEDIES = {
     ]),
   'too-many-strands': (of) => onPart(of, (part) => [['Use one strand fewer', withStrands(part, -1)]]),
   snags: (of) =>
-    onPart(of, (part) =>
-      part.planned.placed.kind === 'line' ? [['Use back stitch', switchTo(part, 'back')]] : [],
-    ),
+    onPart(of, (part) => (part.planned.placed.kind === 'line' ? [['Use back stitch', switchTo(part, 'back')]] : [])),
 } satisfies Partial<FindingRemedies>;

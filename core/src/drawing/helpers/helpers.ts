@@ -63,7 +63,11 @@ const borderRings: Helper = {
   id: 'border-rings',
   name: 'Border circles',
   purpose: 'One to five circles round the design, evenly spaced.',
-  params: { radiusMm: mm('Radius', 55, 3, 400), rings: count('Circles', 2, 1, 5), gapMm: mm('Spacing', 2.5, 0.5, 40, 0.5) },
+  params: {
+    radiusMm: mm('Radius', 55, 3, 400),
+    rings: count('Circles', 2, 1, 5),
+    gapMm: mm('Spacing', 2.5, 0.5, 40, 0.5),
+  },
   draw({ radiusMm = 55, rings = 2, gapMm = 2.5 }) {
     return range(rings)
       .filter((i) => radiusMm - i * gapMm > 0.5)
@@ -133,7 +137,11 @@ const squares: Helper = {
   id: 'squares',
   name: 'Square grid',
   purpose: 'Straight lines crossing at right angles, to couch, lace or count along.',
-  params: { cellMm: mm('Spacing', 6, 1, 80, 0.5), widthMm: mm('Width', 60, 2, 500), heightMm: mm('Height', 60, 2, 500) },
+  params: {
+    cellMm: mm('Spacing', 6, 1, 80, 0.5),
+    widthMm: mm('Width', 60, 2, 500),
+    heightMm: mm('Height', 60, 2, 500),
+  },
   draw({ cellMm = 6, widthMm = 60, heightMm = 60 }) {
     const along = (size: number): number[] => {
       const cells = Math.min(100, Math.max(1, Math.round(size / cellMm)));

@@ -110,9 +110,7 @@ export function layOutLetters(font: LetterFont, text: string, layout: LetterLayo
   if (characters.length > MOST_LETTERS) return failure(say.mostLetters(MOST_LETTERS));
   const lacking = [...new Set(characters.filter((character) => font.letter(character) === null))];
   if (lacking.length > 0) {
-    return failure(
-      say.noLetters(lacking),
-    );
+    return failure(say.noLetters(lacking));
   }
   const { heightMm, spacingMm } = layout;
   let along = 0;

@@ -58,7 +58,9 @@ export function readPicture(
   progress: Progress = () => undefined,
 ): Outcome<Piece> {
   if (!isConvex(options.corners)) {
-    return failure('The four corners cross or lie in a line: drag them to the corners of the page, going round in order.');
+    return failure(
+      'The four corners cross or lie in a line: drag them to the corners of the page, going round in order.',
+    );
   }
   const longest = WORKING_PX[options.as];
   // A squared-up page takes a part of the picture: keep detail enough, but no more than is looked at.

@@ -114,9 +114,7 @@ export class SvgWalker {
     const target = this.byId.get((element.attributes['href'] ?? '').replace(/^\s*#/, ''));
     if (!target) return;
     if (context.useDepth >= LIMITS.useDepth) {
-      throw new DrawingFault(
-        say.reusedWithin(element.line, LIMITS.useDepth),
-      );
+      throw new DrawingFault(say.reusedWithin(element.line, LIMITS.useDepth));
     }
     const { width, height } = context.viewport;
     const x = userUnits(element.attributes['x'], width, 0);
@@ -220,9 +218,7 @@ export function readViewBox(element: SvgElement): [number, number, number, numbe
     .split(/[\s,]+/)
     .map(Number);
   if (numbers.length !== 4 || numbers.some((n) => !Number.isFinite(n)) || numbers[2]! <= 0 || numbers[3]! <= 0) {
-    throw new DrawingFault(
-      say.badViewBox(element.line, text.slice(0, 40)),
-    );
+    throw new DrawingFault(say.badViewBox(element.line, text.slice(0, 40)));
   }
   return numbers as [number, number, number, number];
 }

@@ -104,8 +104,7 @@ function parse(source: string): SvgElement {
   parser.write(source).close();
   const found = root as SvgElement | null;
   if (!found) throw new Refusal('The file has no SVG in it.');
-  if (found.name !== 'svg')
-    throw new Refusal(say.notSvg(found.line, found.name.replace('other:', '')));
+  if (found.name !== 'svg') throw new Refusal(say.notSvg(found.line, found.name.replace('other:', '')));
   return found;
 }
 

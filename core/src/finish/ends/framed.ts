@@ -30,9 +30,7 @@ export function framed(context: FinishContext): EndPlan {
   if (!hoop) {
     return {
       ...nothing(context),
-      problems: [
-        { id: 'no-hoop', stops: true, text: 'No hoop is chosen. At Hoop, choose the one it will hang in.' },
-      ],
+      problems: [{ id: 'no-hoop', stops: true, text: 'No hoop is chosen. At Hoop, choose the one it will hang in.' }],
     };
   }
   const { trimMm, gatheringMm, tapeMm } = hoopNeeds(hoop);

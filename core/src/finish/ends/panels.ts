@@ -162,4 +162,3 @@ export function cushion(context: FinishContext): EndPlan {
     look: plainLook(round, TABLE),
   };
 }
-

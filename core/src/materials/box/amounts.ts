@@ -49,9 +49,7 @@ export function weighed(kind: ThreadKind, grams: number, bareGrams: number, step
   }
   const net = grams - bareGrams;
   if (net < -stepGrams / 2) {
-    return failure(
-      say.lessThanBobbin(grams, bareGrams),
-    );
+    return failure(say.lessThanBobbin(grams, bareGrams));
   }
   const gramsPerM = (kind.tex * kind.strands) / 1000;
   // Two readings where there is a bobbin, each within half a step.

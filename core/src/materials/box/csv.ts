@@ -59,9 +59,7 @@ export function readCsv(text: string, name: string): Outcome<ReadCard> {
     return failure('no column gives a colour: call one “hex” (such as #2b3a67), or three “L”, “a” and “b”.');
   }
   if (rows.length > MOST_ENTRIES) {
-    return failure(
-      say.tooManyRows(rows.length, MOST_ENTRIES),
-    );
+    return failure(say.tooManyRows(rows.length, MOST_ENTRIES));
   }
   const faults = new Map<string, number[]>();
   const seen = new Set<string>();
@@ -80,12 +78,7 @@ export function readCsv(text: string, name: string): Outcome<ReadCard> {
   if (entries.length === 0) {
     return failure(say.noUsableRow([...faults.keys()][0]!));
   }
-  const notes = [...faults]
-    .slice(0, MOST_NOTES)
-    .map(
-      ([fault, lines]) =>
-        say.rowsLeftOut(fault, lines),
-    );
+  const notes = [...faults].slice(0, MOST_NOTES).map(([fault, lines]) => say.rowsLeftOut(fault, lines));
   return success({ entries, hasAmounts: at.metres !== undefined || at.whole !== undefined, notes });
 }
 

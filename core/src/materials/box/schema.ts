@@ -102,7 +102,8 @@ export function boxProblem(box: ThreadBox, right: ThreadBox): string | null {
     return say.tooManyItems(MOST_ITEMS);
   }
   for (const item of box.basket) {
-    if (!basketItemSchema.safeParse(item).success) return 'This can’t be saved: check its sizes and how many there are.';
+    if (!basketItemSchema.safeParse(item).success)
+      return 'This can’t be saved: check its sizes and how many there are.';
   }
   const [entries, cards] = [new Set(right.entries), new Set(right.cards)];
   for (const entry of box.entries) {

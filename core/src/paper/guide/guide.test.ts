@@ -68,7 +68,7 @@ describe('the guide', () => {
   });
 
   it('tells of each thread how much, and cuts that add up to what is planned', () => {
-    const cuts = pool.cutting.flatMap((line) => /^ +(\d+) cuts? of /.exec(line)?.[1] ?? []).map(Number);
+    const cuts = pool.cutting.flatMap((line) => /^ +(\d+) lengths? of /.exec(line)?.[1] ?? []).map(Number);
     const planned = pool.plan.colours.reduce((sum, need) => sum + need.cuts, 0);
     expect(cuts.reduce((sum, count) => sum + count, 0)).toBe(planned);
     expect(pool.materials.filter(({ detail }) => /cotton/.test(detail))).toHaveLength(pool.plan.colours.length);
@@ -78,11 +78,11 @@ describe('the guide', () => {
     const cut = (parts: string): Parameters<typeof foldedCuts>[0][number] => ({
       number: 1,
       length: '50 cm',
-      loads: [{ count: 3, strands: 2, parts }],
+      loads: [{ count: 3, strands: 2, names: [parts], parts }],
       kept: 0,
     });
     expect(foldedCuts(Array.from({ length: 12 }, () => cut('the star')))).toEqual([
-      '12 cuts of 50 cm, three loads of two strands each, for the star',
+      '12 lengths of 50 cm, each making 3 needlefuls of 2 strands, for the star',
     ]);
   });
 

@@ -88,7 +88,8 @@ const WORDS = {
   untwist: 'Let the needle hang now and then, so that the thread untwists.',
   knots: {
     french: 'French knots: wind the thread round the needle, and go down one thread away from where it came up.',
-    colonial: 'Colonial knots: wind the thread in a figure of eight round the needle, and go down one thread away from where it came up.',
+    colonial:
+      'Colonial knots: wind the thread in a figure of eight round the needle, and go down one thread away from where it came up.',
   },
   safe: 'Needles are sharp: count them out and back in, above all on things for children. Rest your eyes, neck and wrists; if pain lasts, see a doctor.',
 } as const;
@@ -187,7 +188,12 @@ function materialsOf(piece: Piece, plan: Plan, { units }: GuideOptions): GuideMa
     : `${mm(plan.design.widthMm + 100)} by ${mm(plan.design.heightMm + 100)}`;
   return [
     ...threads,
-    { name: cloth.name, detail: cloth.weave === 'felt' ? '' : 'cut with the grain', amount: cut, hex: piece.cloth.colour },
+    {
+      name: cloth.name,
+      detail: cloth.weave === 'felt' ? '' : 'cut with the grain',
+      amount: cut,
+      hex: piece.cloth.colour,
+    },
     ...(piece.hoop
       ? [{ name: say.hoopOf(mm(piece.hoop.nominalMm)), detail: insideText(piece, mm), amount: '1', hex: null }]
       : []),

@@ -51,7 +51,9 @@ ${intro.map((line) => `<p>${text(line)}</p>`).join('\n')}
 ${svgOf(map.items, MAP_MM, MAP_MM, 'The map, with the number of each part')}
 ${map.left.length > 0 ? `<p>${text(say.tooSmallToNumber(formatList(map.left)))}</p>` : ''}
 <h2>${say.GUIDE.order}</h2>
-<div class="wide"><table><thead><tr>${Object.values(say.COLUMN_NAMES).map((name) => `<th scope="col">${name}</th>`).join('')}</tr></thead><tbody>
+<div class="wide"><table><thead><tr>${Object.values(say.COLUMN_NAMES)
+    .map((name) => `<th scope="col">${name}</th>`)
+    .join('')}</tr></thead><tbody>
 ${table.join('\n')}
 </tbody></table></div>
 <h2>${say.GUIDE.stitches}</h2>

@@ -182,12 +182,7 @@ function mapPage(flow: Flow, guide: Guide, sheet: Sheet): void {
   flow.add(...items);
   const foot = flow.bottom - 2;
   if (left.length > 0)
-    flow.text(
-      fitted(say.tooSmallToNumber(left.join(', ')), flow.width, SMALL_MM),
-      flow.left,
-      foot - 6,
-      SMALL_MM,
-    );
+    flow.text(fitted(say.tooSmallToNumber(left.join(', ')), flow.width, SMALL_MM), flow.left, foot - 6, SMALL_MM);
   const [x0, x1] = [flow.left, flow.left + BAR_MM];
   const bar = [x0, foot, x1, foot];
   flow.add({ type: 'line', points: Float64Array.from(bar), closed: false, widthMm: 0.15, grey: 0, dashMm: null });
@@ -271,11 +266,7 @@ const DRAWING_MM = { width: 62, height: 34 } as const;
 
 function stitches(flow: Flow, { stitches: used, options }: Guide): void {
   flow.heading(say.GUIDE.stitches);
-  flow.paragraph(
-    say.drawingKey(options.hand),
-    0,
-    SMALL_MM,
-  );
+  flow.paragraph(say.drawingKey(options.hand), 0, SMALL_MM);
   flow.y += 2;
   for (const { id, name, steps, start, end } of used) {
     const told = [...steps.map((step, i) => `${i + 1}. ${step}`), say.startWith(start), say.endWith(end)];

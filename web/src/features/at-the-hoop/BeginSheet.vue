@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { clothOf } from '@junctura/core/materials';
-import { formatDurationRange, formatThread, plural } from '@junctura/core/measure';
+import { formatDurationRange, formatThread } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -8,6 +8,7 @@ import LessonLinks from '../../ui/LessonLinks.vue';
 import { FIRST_LESSONS } from '../../ui/lessonNames.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import * as say from './words.ts';
 
 /** Before a sitting: what to lay out, how to sit, needles and pins counted out. */
 const emit = defineEmits<{ begin: [needles: number]; handOver: [] }>();
@@ -22,25 +23,30 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
 <template>
   <section class="sheet" data-test="begin-sheet">
     <p v-if="work.soFar!.needlesMissing > 0" class="warn" role="alert">
-      {{ plural(work.soFar!.needlesMissing, 'needle') }} from last time not yet found.
+      {{ say.needlesMissing(work.soFar!.needlesMissing) }}
     </p>
-    <h2>{{ work.soFar!.done.length === 0 ? 'Before you begin' : 'Before you go on' }}</h2>
+    <h2>{{ work.soFar!.done.length === 0 ? 'Before you start' : 'Before you carry on' }}</h2>
     <ul v-if="work.needs" class="needs">
       <li v-for="length in work.needs.lengths" :key="length.key">
-        <i :style="{ background: length.hex }"></i>{{ length.name }}: {{ plural(length.count, 'length') }} of
-        {{ plural(length.strands, 'strand') }}, {{ formatThread(length.cutMm, settings.units) }}
+        <i :style="{ background: length.hex }"></i
+        >{{
+          say.lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units))
+        }}
       </li>
-      <li>Needles: {{ work.needs.needles.join(', ') }}</li>
-      <li v-if="work.needs.drawn.length > 0">Draw anew first: {{ work.needs.drawn.join(', ') }}</li>
+      <li>{{ say.needles(work.needs.needles) }}</li>
+      <li v-if="work.needs.drawn.length > 0">{{ say.redrawFirst(work.needs.drawn) }}</li>
       <li v-if="opened.piece.hoop">
-        {{ clothOf(opened.piece.cloth.kind)!.name }} drum-tight{{
-          opened.piece.positions.length > 1 ? `, hoop in position ${work.needs.positions.join(', then ')}` : ''
+        {{
+          say.clothInHoop(
+            clothOf(opened.piece.cloth.kind)!.name,
+            opened.piece.positions.length > 1 ? work.needs.positions : [],
+          )
         }}
       </li>
       <li v-if="work.soFar!.done.length === 0" data-test="first-lessons">
-        For the first time? In drawings: <LessonLinks :lessons="FIRST_LESSONS" />
+        New to this? See the drawings: <LessonLinks :lessons="FIRST_LESSONS" />
       </li>
-      <li class="soft">Light from the side, hoop raised to the eyes, back supported, both feet down.</li>
+      <li class="soft">Light from the side, hoop raised to your eyes, back supported, both feet on the floor.</li>
     </ul>
     <div class="count">
       <span>Needles and pins out</span>
@@ -48,10 +54,10 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
       <strong class="figure" data-test="needles-out">{{ needles }}</strong>
       <NButton aria-label="One more" @click="counted = needles + 1">+</NButton>
     </div>
-    <button type="button" class="go" data-test="begin" @click="emit('begin', needles)">Begin</button>
-    <NButton data-test="hand-over" @click="emit('handOver')">Hand over to another device…</NButton>
+    <button type="button" class="go" data-test="begin" @click="emit('begin', needles)">Start stitching</button>
+    <NButton data-test="hand-over" @click="emit('handOver')">Send to another device…</NButton>
     <p v-if="work.left" class="soft">
-      {{ formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600) }} left at your pace.
+      {{ say.leftAtPace(formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600)) }}
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stitchKind } from '@junctura/core/stitches';
 import { formatDuration } from '@junctura/core/measure';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
 import { ArrowLeft, Lamp, RotateCw, Settings } from '@lucide/vue';
@@ -17,7 +18,8 @@ import { useWorkSoFar } from '../../session/workSoFar.ts';
 import BeginSheet from './BeginSheet.vue';
 import PresentStep from './PresentStep.vue';
 import StepPicture from './StepPicture.vue';
-import { say, tick } from './sounds.ts';
+import { speak, tick } from './sounds.ts';
+import * as say from './words.ts';
 
 /** What is done after the last stitch. */
 const FinishSteps = defineAsyncComponent(async () => (await import('../finish/index.ts')).FinishSteps);
@@ -90,7 +92,7 @@ const number = computed(() => (work.soFar?.done.length ?? 0) + 1);
 
 watch(present, (step, before) => {
   if (step && before && settings.hoop.voice)
-    say(`${work.nameOf(step)}, ${work.stitchName(step)}, ${colour.value.name}`);
+    speak(say.spokenStep(work.nameOf(step), stitchKind(step.stitch).inSentence, colour.value.name));
 });
 function begin(needles: number): void {
   brokenAt.value = 0;
@@ -167,13 +169,13 @@ const isSetting = ref(false);
           <span v-if="work.isOpen && minutesOpen > 0" class="figure soft" role="timer">{{
             formatDuration(minutesOpen / 60)
           }}</span>
-          <NButton quaternary aria-label="Turn the picture as the hoop is turned" @click="turnBy(90)"
+          <NButton quaternary aria-label="Turn the picture as you turn the hoop" @click="turnBy(90)"
             ><RotateCw :size="20"
           /></NButton>
-          <NButton quaternary aria-label="How it is at the hoop" @click="isSetting = true"
+          <NButton quaternary aria-label="Settings for stitching" @click="isSetting = true"
             ><Settings :size="20"
           /></NButton>
-          <NButton quaternary :aria-label="isLamp ? 'By day' : 'By lamp-light'" @click="changeLight"
+          <NButton quaternary :aria-label="isLamp ? 'Daylight' : 'Lamplight'" @click="changeLight"
             ><Lamp :size="20"
           /></NButton>
           <NButton v-if="work.isOpen" data-test="end" @click="isEnding = true">End</NButton>
@@ -188,13 +190,13 @@ const isSetting = ref(false);
       <template v-else-if="work.soFar!.left.length === 0">
         <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
         <section class="sheet">
-          <h2>{{ work.steps.length === 0 ? 'Nothing to stitch yet' : 'All is stitched' }}</h2>
+          <h2>{{ work.steps.length === 0 ? 'Nothing to stitch yet' : 'All stitched' }}</h2>
           <p v-if="work.steps.length > 0">
-            {{ formatDuration(work.soFar!.seconds / 3600) }} at the hoop. What comes now, in its order:
+            {{ say.stitchedSoFar(formatDuration(work.soFar!.seconds / 3600)) }}
           </p>
           <FinishSteps v-if="work.steps.length > 0 && finishing.plan" :plan="finishing.plan" />
-          <NButton v-if="work.canTakeBack" @click="work.takeBack">Take the last step back</NButton>
-          <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
+          <NButton v-if="work.canTakeBack" @click="work.takeBack">Undo the last step</NButton>
+          <NButton data-test="hand-over" @click="isHandingOver = true">Send to another device…</NButton>
           <NButton v-if="work.isOpen" type="primary" size="large" @click="isEnding = true">End the sitting</NButton>
         </section>
       </template>
@@ -208,17 +210,17 @@ const isSetting = ref(false);
         <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
         <PresentStep :stays-awake="staysAwake" @more="hasMore = true">
           <p v-if="unsaid" class="line ask" role="status">
-            {{ formatDuration(unsaid.seconds / 3600) }} without a tap: stitched, or away?
+            {{ say.withoutTap(formatDuration(unsaid.seconds / 3600)) }}
             <NButton size="small" @click="work.note({ type: 'long-gap', stitched: true, before: unsaid!.before })"
-              >Stitched</NButton
+              >Stitching</NButton
             >
             <NButton size="small" @click="work.note({ type: 'long-gap', stitched: false, before: unsaid!.before })"
               >Away</NButton
             >
           </p>
           <p v-else-if="wantsBreak" class="line ask" role="status">
-            Look into the distance, drop your shoulders, turn your wrists. Sharp or lasting pain: stop, and see a doctor
-            or physiotherapist. <NButton size="small" @click="takeBreak">Done</NButton>
+            Look into the distance, drop your shoulders, turn your wrists. If pain is sharp or lasts, stop and see a
+            doctor or physiotherapist. <NButton size="small" @click="takeBreak">Done</NButton>
           </p>
         </PresentStep>
         <button
@@ -231,11 +233,11 @@ const isSetting = ref(false);
           @contextmenu.prevent
           @click="tap"
         >
-          <strong>Done{{ work.next ? ', next' : '' }}</strong>
-          <span v-if="work.next">{{ work.nameOf(work.next) }}, {{ work.stitchName(work.next).toLowerCase() }}</span>
-          <span class="figure"
-            >{{ number }} of {{ count }} · about {{ formatDuration(work.secondsOf(present) / 3600) }}</span
-          >
+          <strong>work.next ? 'Done, next' : 'Done'</strong>
+          <span v-if="work.next">{{
+            say.partAndStitch(work.nameOf(work.next), stitchKind(work.next.stitch).inSentence)
+          }}</span>
+          <span class="figure">{{ say.stepOf(number, count, formatDuration(work.secondsOf(present) / 3600)) }}</span>
         </button>
         <MoreDialog v-if="hasMore" @close="hasMore = false" />
       </template>

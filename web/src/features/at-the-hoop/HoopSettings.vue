@@ -23,7 +23,7 @@ const SIDES = [
 const TYPES = [
   { value: 'usual', label: 'Usual' },
   { value: 'large', label: 'Large' },
-  { value: 'largest', label: 'Largest' },
+  { value: 'largest', label: 'Extra large' },
 ] as const;
 function set(change: Partial<HoopSettings>): void {
   settings.hoop = { ...settings.hoop, ...change };
@@ -31,11 +31,11 @@ function set(change: Partial<HoopSettings>): void {
 </script>
 
 <template>
-  <TheDialog title="At the hoop" width="420px" @close="emit('close')">
+  <TheDialog title="Settings for stitching" width="420px" @close="emit('close')">
     <div class="stack">
-      <ChoiceField label="Type" :value="settings.hoop.type" :options="TYPES" @change="(type) => set({ type })" />
+      <ChoiceField label="Text size" :value="settings.hoop.type" :options="TYPES" @change="(type) => set({ type })" />
       <ChoiceField
-        label="What is tapped, lying"
+        label="Buttons, when the phone lies on its side"
         :value="settings.hoop.target"
         :options="SIDES"
         @change="(target) => set({ target })"
@@ -47,7 +47,7 @@ function set(change: Partial<HoopSettings>): void {
         @change="(hand) => opened.edit(setWorker(opened.piece, { hand }))"
       />
       <NumberField
-        label="A break after"
+        label="Suggest a break after"
         :value="settings.hoop.breakMin"
         :min="10"
         :max="180"
@@ -56,16 +56,16 @@ function set(change: Partial<HoopSettings>): void {
         @change="(breakMin) => set({ breakMin })"
       />
       <NCheckbox :checked="settings.hoop.staysAwake" @update:checked="(staysAwake) => set({ staysAwake })"
-        >Keep the screen awake while a sitting is open</NCheckbox
+        >Keep the screen on during a sitting</NCheckbox
       >
       <NCheckbox :checked="settings.hoop.sounds" @update:checked="(sounds) => set({ sounds })"
-        >A soft sound for each tap</NCheckbox
+        >Play a soft sound for each tap</NCheckbox
       >
       <NCheckbox :checked="settings.hoop.voice" @update:checked="(voice) => set({ voice })"
-        >Say what comes next, by the browser’s voice</NCheckbox
+        >Read the next step aloud (browser voice)</NCheckbox
       >
       <NCheckbox :checked="settings.hoop.lampAtNight" @update:checked="(lampAtNight) => set({ lampAtNight })"
-        >Lamp-light by itself in the evening</NCheckbox
+        >Switch to lamplight in the evening</NCheckbox
       >
     </div>
   </TheDialog>

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { finishProgress } from '@junctura/core/log';
 import { sayFinding, stepOf, whyOf } from '@junctura/core/advice';
-import { formatDuration, formatDurationRange, formatThread, localDay, plural } from '@junctura/core/measure';
+import {
+  formatDay,
+  formatDuration,
+  formatDurationRange,
+  formatMoney,
+  formatThread,
+  localDay,
+  noonOf,
+} from '@junctura/core/measure';
 import { sittingDays, stepSeconds } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
@@ -11,13 +19,13 @@ import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
-import { paceWords } from './paceWords.ts';
 import PaceList from './PaceList.vue';
 import PhotoRow from './PhotoRow.vue';
 import TabRow from '../../ui/TabRow.vue';
 import RecordList from './RecordList.vue';
 import WorkChart from './WorkChart.vue';
 import WorkedDays from './WorkedDays.vue';
+import * as say from './words.ts';
 
 const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
 
@@ -45,28 +53,27 @@ const lastDay = computed(() => {
   const sittings = Math.max(1, Math.ceil(work.left!.seconds.p50 / 60 / sittingMin));
   const today = localDay(new Date());
   const days = sittingDays({ ...opened.piece.calendar, begin: today, moved: [] }, sittingsPerWeek, sittings, today);
-  return new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(new Date(`${days.at(-1)}T12:00`));
+  return formatDay(noonOf(days.at(-1)!));
 });
 const paceText = computed(() => {
   if (work.pace.stitches.size === 0) return null;
-  const words = paceWords(work.pace.hand);
-  return words === null ? 'as usual' : `${words} than usual`;
+  return say.paceThanUsual(work.pace.hand);
 });
 const earned = computed(() => (settings.rate.perHour * soFar.value.seconds) / 3600);
 /** What is to be seen to between two sittings. */
 const toSeeTo = computed(() => workings.current?.findings.filter((finding) => stepOf(finding) === 'at-the-hoop') ?? []);
 const openWords = computed(() => {
-  if (work.isOpen) return 'Go on with the sitting';
-  if (finishProgress(record.entries).ended) return 'Look at it at the hoop';
-  if (soFar.value.left.length === 0 && count.value > 0) return 'All is stitched: finish it at the hoop';
-  return soFar.value.done.length > 0 ? 'Sit down and go on' : 'Begin';
+  if (work.isOpen) return 'Carry on with this sitting';
+  if (finishProgress(record.entries).ended) return 'Look back over it';
+  if (soFar.value.left.length === 0 && count.value > 0) return 'All stitched: finish it at the hoop';
+  return soFar.value.done.length > 0 ? 'Continue stitching' : 'Start stitching';
 });
 const isHandingOver = ref(false);
 const VIEWS = [
-  { id: 'work', name: 'How it stands' },
+  { id: 'work', name: 'How far it is' },
   { id: 'needle', name: 'On the needle' },
-  { id: 'used', name: 'What was used' },
-  { id: 'noted', name: 'What was noted' },
+  { id: 'used', name: 'Thread used' },
+  { id: 'noted', name: 'Record' },
 ] as const;
 const view = ref<(typeof VIEWS)[number]['id']>('work');
 const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: { id: opened.piece.id } });
@@ -76,12 +83,12 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
   <div v-if="work.soFar && work.left" class="stack">
     <h2>At the hoop</h2>
     <p v-if="soFar.done.length === 0 && !work.isOpen" class="soft">
-      Open this on a phone or tablet beside the hoop. It shows one step after the other; one tap notes that a step is
-      done, and time, thread and forecasts keep themselves.
+      Open this on a phone or tablet next to your hoop. It shows one step at a time; tap once when a step is done, and
+      Junctura keeps track of time, thread and what is left.
     </p>
     <NButton type="primary" size="large" data-test="open-hoop" @click="open">{{ openWords }}</NButton>
     <div class="row">
-      <NButton data-test="hand-over" @click="isHandingOver = true">Hand over to another device…</NButton>
+      <NButton data-test="hand-over" @click="isHandingOver = true">Send to another device…</NButton>
     </div>
     <HandOverDialog v-if="isHandingOver" @close="isHandingOver = false" />
     <TabRow label="At the hoop" :tabs="VIEWS" :here="view" @pick="(id) => (view = id)" />
@@ -89,24 +96,28 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
     <ThreadRecord v-else-if="view === 'used'" />
     <template v-else-if="view === 'noted'">
       <RecordList v-if="record.entries.length > 0" />
-      <p v-else class="soft">Nothing yet. Each tap at the hoop is an entry here, and can be taken back one by one.</p>
+      <p v-else class="soft">Nothing yet. Every tap while you stitch is recorded here, and you can undo each one.</p>
     </template>
     <template v-else>
       <dl class="figures">
         <dt>Done</dt>
         <dd class="figure" data-test="work-done">
-          {{ soFar.done.length }} of {{ plural(count, 'step') }}, {{ Math.round(share * 100) }} % of the time
+          {{ say.stepsDone(soFar.done.length, count, share) }}
         </dd>
-        <dt>Worked so far</dt>
-        <dd class="figure">{{ formatDuration(soFar.seconds / 3600) }} on {{ plural(soFar.days.size, 'day') }}</dd>
+        <dt>Stitched so far</dt>
+        <dd class="figure">{{ say.hoursOnDays(formatDuration(soFar.seconds / 3600), soFar.days.size) }}</dd>
         <template v-if="soFar.left.length > 0">
           <dt>Left</dt>
           <dd class="figure" data-test="work-left">
-            {{ formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600) }},
-            {{ formatThread(work.left.threadMm, settings.units) }} of thread on the piece
+            {{
+              say.hoursAndThread(
+                formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600),
+                formatThread(work.left.threadMm, settings.units),
+              )
+            }}
           </dd>
           <dt>Last stitch</dt>
-          <dd class="figure">about {{ lastDay }}</dd>
+          <dd class="figure">{{ say.aboutDay(lastDay) }}</dd>
         </template>
         <template v-if="paceText">
           <dt>Your pace</dt>
@@ -114,17 +125,17 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
         </template>
         <template v-if="settings.rate.perHour > 0 && soFar.seconds > 0">
           <dt>At your rate</dt>
-          <dd class="figure">{{ earned.toFixed(2) }} {{ settings.rate.coin }} so far</dd>
+          <dd class="figure">{{ say.earnedSoFar(formatMoney(earned, settings.rate.coin)) }}</dd>
         </template>
       </dl>
       <p v-for="finding in toSeeTo" :key="finding.id" class="warn" role="status">
-        {{ sayFinding(finding) }} <span class="soft">{{ whyOf(finding) }}</span>
+        {{ sayFinding(finding, opened.nameOf(finding.part)) }} <span class="soft">{{ whyOf(finding) }}</span>
         <NButton
           v-if="finding.id === 'hoop-left'"
           size="small"
           data-test="taken-off"
           @click="work.note({ type: 'cloth-taken-off' })"
-          >It is off</NButton
+          >The hoop is off</NButton
         >
       </p>
       <PhotoRow />

@@ -7,8 +7,9 @@ import PagePreview from '../../ui/PagePreview.vue';
 import LessonLinks from '../../ui/LessonLinks.vue';
 import TheDialog from '../../ui/TheDialog.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
-import { CAN_SPEAK, say } from './sounds.ts';
+import { CAN_SPEAK, speak } from './sounds.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import * as say from './words.ts';
 
 /** What a long press offers: how it is worked, part of it, later, unpick, something is wrong. */
 const emit = defineEmits<{ close: [] }>();
@@ -27,7 +28,7 @@ const pinText = ref('');
 const noteText = ref('');
 
 function read(): void {
-  say([kind.value.name, ...kind.value.steps].join('. '));
+  speak([kind.value.name, ...kind.value.steps].join('. '));
 }
 async function note(...entries: Parameters<typeof work.note>): Promise<void> {
   await work.note(...entries);
@@ -40,7 +41,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
     <div class="stack more">
       <section class="stack">
         <h3>{{ kind.name }}</h3>
-        <PagePreview :page="page" :label="`${kind.name}: how the needle goes`" />
+        <PagePreview :page="page" :label="say.howToWork(kind.name)" />
         <ol>
           <li v-for="line in kind.steps" :key="line">{{ line }}</li>
         </ol>
@@ -58,18 +59,22 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
           >
         </div>
         <div class="row">
-          <NButton size="large" data-test="later" @click="note({ type: 'step-later', step: step.key })">Later</NButton>
-          <NButton v-if="last" size="large" @click="note({ type: 'unpicked', step: last.key })"
-            >Unpicked: {{ work.nameOf(last) }}</NButton
+          <NButton size="large" data-test="later" @click="note({ type: 'step-later', step: step.key })"
+            >Do it later</NButton
           >
+          <NButton v-if="last" size="large" @click="note({ type: 'unpicked', step: last.key })">{{
+            say.unpicked(work.nameOf(last))
+          }}</NButton>
           <NButton size="large" @click="note({ type: 'length-taken', colour: step.colour, strands: step.strands })"
-            >A new length</NButton
+            >I started a new length</NButton
           >
         </div>
       </section>
       <section class="stack">
         <h3>Something is wrong</h3>
-        <p class="small">In drawings: <LessonLinks :lessons="['unpicking', 'hanging', 'knots', 'fastening-off']" /></p>
+        <p class="small">
+          See the drawings: <LessonLinks :lessons="['unpicking', 'hanging', 'knots', 'fastening-off']" />
+        </p>
         <dl>
           <template v-for="{ fault, cure } in kind.faults" :key="fault">
             <dt>{{ fault }}</dt>
@@ -86,7 +91,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
         <ul v-if="work.soFar!.toLookAt.length > 0">
           <li v-for="pin in work.soFar!.toLookAt" :key="pin.id">
             {{ pin.text || 'To look at again' }}
-            <NButton size="small" @click="work.note({ type: 'looked-at', entry: pin.id })">Looked at</NButton>
+            <NButton size="small" @click="work.note({ type: 'looked-at', entry: pin.id })">I have looked at it</NButton>
           </li>
         </ul>
       </section>
@@ -94,7 +99,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
         <h3>A note</h3>
         <NInput v-model:value="noteText" type="textarea" maxlength="2000" :input-props="{ 'aria-label': 'Note' }" />
         <NButton :disabled="noteText.trim() === ''" @click="note({ type: 'note', text: noteText.trim() })"
-          >Keep the note</NButton
+          >Save the note</NButton
         >
       </section>
     </div>

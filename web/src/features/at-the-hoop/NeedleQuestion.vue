@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onTheNeedle, partsToDo } from '@junctura/core/thread';
-import { formatThread, roundTo } from '@junctura/core/measure';
+import { formatThread } from '@junctura/core/measure';
 import { stitchKind } from '@junctura/core/stitches';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -10,6 +10,7 @@ import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
+import * as say from './words.ts';
 
 /** Is what is left on the needle enough for the next shape, or is a smaller one taken? */
 const opened = useOpenedPiece();
@@ -49,10 +50,10 @@ const begun = computed(() => answer.value?.reaches.filter(({ share }) => share <
 </script>
 
 <template>
-  <p class="small soft">Measure what hangs between the cloth and the needle’s end of the thread.</p>
+  <p class="small soft">Measure the thread between the cloth and the needle.</p>
   <div class="pair">
     <ChoiceField
-      label="On the needle"
+      label="Colour on the needle"
       :value="need?.colour ?? ''"
       :options="colours"
       @change="(id) => (colourId = id)"
@@ -74,34 +75,33 @@ const begun = computed(() => answer.value?.reaches.filter(({ share }) => share <
   </div>
   <div v-if="answer" data-test="needle-answer" class="answer">
     <p v-if="answer.reaches.length === 0">
-      Nothing is left to do in this colour and strand count: fasten off and bank the thread.
+      There is nothing left to do in this colour and number of strands: fasten off and put the thread away.
     </p>
     <p v-else-if="answer.fastenOff">
-      <strong>Fasten off now.</strong> {{ formatThread(answer.keepMm, settings.units) }} must stay for that, and with
-      the rest hardly anything can be begun.
+      <strong>Fasten off now.</strong> {{ say.keepForFastening(formatThread(answer.keepMm, settings.units)) }}
     </p>
     <template v-else>
-      <p v-if="finished.length > 0"><strong>It still finishes</strong></p>
+      <p v-if="finished.length > 0"><strong>Enough to finish</strong></p>
       <ul>
         <li v-for="reach in finished.slice(0, MOST_SHOWN)" :key="`${reach.part} ${reach.stitch}`">
           <button type="button" class="plain link" @click="selection.pick([reach.part])">
             {{ opened.nameOf(reach.part) }}
           </button>
-          <span class="soft small"
-            >{{ stitchKind(reach.stitch).name.toLowerCase() }}, {{ formatThread(reach.needMm, settings.units) }}</span
-          >
+          <span class="soft small">{{
+            say.stitchAndLength(stitchKind(reach.stitch).inSentence, formatThread(reach.needMm, settings.units))
+          }}</span>
         </li>
       </ul>
-      <p v-if="finished.length > MOST_SHOWN" class="small soft">and {{ finished.length - MOST_SHOWN }} smaller ones</p>
+      <p v-if="finished.length > MOST_SHOWN" class="small soft">{{ say.smallerOnes(finished.length - MOST_SHOWN) }}</p>
       <p v-if="begun.length > 0">
-        <strong>{{ finished.length > 0 ? 'Or a share of' : 'It works a share of' }}</strong>
+        <strong>Enough for part of</strong>
       </p>
       <ul>
         <li v-for="reach in begun.slice(0, 4)" :key="`${reach.part} ${reach.stitch}`">
           <button type="button" class="plain link" @click="selection.pick([reach.part])">
             {{ opened.nameOf(reach.part) }}
           </button>
-          <span class="soft small">{{ roundTo(reach.share * 100, 0) }} %, {{ reach.stitches }} stitches</span>
+          <span class="soft small">{{ say.shareAndStitches(reach.share, reach.stitches) }}</span>
         </li>
       </ul>
     </template>

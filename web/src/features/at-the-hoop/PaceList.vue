@@ -4,7 +4,7 @@ import { plural } from '@junctura/core/measure';
 import { stitchKind } from '@junctura/core/stitches';
 import { computed, ref } from 'vue';
 import { NButton } from 'naive-ui';
-import { paceWords } from './paceWords.ts';
+import * as say from './words.ts';
 
 /** How quick she is in each kind of stitch, against the usual. */
 const props = defineProps<{ pace: Pace }>();
@@ -23,7 +23,7 @@ const rows = computed(() =>
         stitch,
         name: stitchKind(stitch).name,
         steps: plural(records, 'step'),
-        told: paceWords(factor) ?? 'as usual',
+        told: say.pace(factor) ?? 'at the usual pace',
         px: Math.max(-1, Math.min(1, Math.log2(factor))) * HALF_PX,
       };
     }),
@@ -34,7 +34,7 @@ const rows = computed(() =>
   <section v-if="rows.length > 0" aria-label="Your pace by stitch">
     <table data-test="pace">
       <caption class="soft">
-        Your pace by stitch, against the usual
+        Your pace by stitch, compared with the usual
       </caption>
       <tbody>
         <tr v-for="row in showsAll ? rows : rows.slice(0, FIRST)" :key="row.stitch">
@@ -50,9 +50,9 @@ const rows = computed(() =>
         </tr>
       </tbody>
     </table>
-    <NButton v-if="rows.length > FIRST && !showsAll" size="small" @click="showsAll = true"
-      >All {{ rows.length }} stitches</NButton
-    >
+    <NButton v-if="rows.length > FIRST && !showsAll" size="small" @click="showsAll = true">{{
+      say.allStitches(rows.length)
+    }}</NButton>
   </section>
 </template>
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { formatDay, formatNumber } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { usePhotographs } from '../../session/photographs.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import * as say from './words.ts';
 
 /** The photographs of the piece in a row; a press on one shows the plan in the hoop as it stood then. */
 const photographs = usePhotographs();
@@ -15,11 +17,11 @@ const rows = computed(() =>
     return {
       ...photo,
       steps,
-      day: new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(Date.parse(photo.at)),
+      day: formatDay(new Date(photo.at)),
     };
   }),
 );
-const size = computed(() => `${(photographs.bytes / 1e6).toFixed(1)} MB`);
+const size = computed(() => `${formatNumber(photographs.bytes / 1e6, 1)} MB`);
 
 function show(id: string, steps: number): void {
   shown.value = shown.value === id ? null : id;
@@ -35,26 +37,26 @@ function show(id: string, steps: number): void {
     </div>
     <p v-if="photographs.problem" class="warn" role="alert">{{ photographs.problem }}</p>
     <p v-if="rows.length === 0" class="small soft">
-      None yet. One after each sitting shows how the piece grew, beside the plan at the same step. They stay in this
-      browser, and are not in the piece’s file.
+      No photographs yet. One after each sitting shows how the piece grows, beside the plan at the same step. They stay
+      in this browser and are not in the piece’s file.
     </p>
     <ul v-else>
       <li v-for="{ id, url, day, steps } in rows" :key="id">
         <button type="button" class="plain" :aria-pressed="shown === id" @click="show(id, steps)">
-          <img :src="url" :alt="`The piece on ${day}, after ${steps} steps`" />
-          <span class="small">{{ day }}, step {{ steps }}</span>
+          <img :src="url" :alt="say.photoOf(day, steps)" />
+          <span class="small">{{ say.dayAndStep(day, steps) }}</span>
         </button>
         <button
           type="button"
           class="plain small soft"
-          :aria-label="`Remove the photograph of ${day}`"
+          :aria-label="say.removePhoto(day)"
           @click="photographs.remove(id)"
         >
           Remove
         </button>
       </li>
     </ul>
-    <p v-if="rows.length > 0" class="small soft">{{ size }} in this browser.</p>
+    <p v-if="rows.length > 0" class="small soft">{{ say.sizeInBrowser(size) }}</p>
   </section>
 </template>
 

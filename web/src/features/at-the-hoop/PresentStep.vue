@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { plural } from '@junctura/core/measure';
+import { formatList } from '@junctura/core/measure';
 import { needleName } from '@junctura/core/order';
 import { parkedDuring, stepNeedle } from '@junctura/core/thread';
 import { Undo2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import * as say from './words.ts';
 
 /** The present step in words: what, how, in which thread, how far the needle reaches. What is asked meanwhile stands above it. */
 defineProps<{ staysAwake: boolean }>();
@@ -14,9 +15,9 @@ const work = useWorkSoFar();
 
 const BEGINS = {
   new: 'Thread a new length.',
-  rest: 'Thread the rest of the last length again.',
-  parked: 'Take up the parked needle.',
-  same: 'Go on with the thread in the needle.',
+  rest: 'Rethread the rest of the last length.',
+  parked: 'Pick up the parked needle.',
+  same: 'Carry on with the thread in the needle.',
 } as const;
 
 const present = computed(() => work.present);
@@ -26,11 +27,8 @@ const colour = computed(() => work.colourBy(work.present?.colour));
 const needle = computed(() => {
   const own = work.plan && present.value && stepNeedle(work.plan, present.value);
   if (!own) return null;
-  const lasts =
-    own.stitches === null
-      ? 'It lasts for all of this step.'
-      : `About ${plural(own.stitches, 'stitch', 'stitches')}, then fasten off and take a new one.`;
-  return { share: Math.max(0.05, own.share), text: `${BEGINS[own.begins]} ${lasts}` };
+  const lasts = own.stitches === null ? 'It is enough for the whole step.' : say.enoughFor(own.stitches);
+  return { share: Math.max(0.05, own.share), text: say.sentences(BEGINS[own.begins], lasts) };
 });
 const parked = computed(() =>
   work.plan && present.value ? parkedDuring(work.plan, present.value).map((id) => work.colourBy(id)) : [],
@@ -44,7 +42,7 @@ const parked = computed(() =>
     <p class="what">{{ work.stitchName(present) }}</p>
     <p class="thread">
       <i class="bar" :style="{ background: colour.hex }"></i>
-      <span>{{ colour.name }}, {{ plural(present!.strands, 'strand') }}, {{ needleName(present!.needle) }}</span>
+      <span>{{ say.threadOf(colour.name, present!.strands, needleName(present!.needle)) }}</span>
     </p>
     <div v-if="needle" class="needle">
       <span class="gauge" aria-hidden="true"
@@ -53,16 +51,14 @@ const parked = computed(() =>
       <span>{{ needle.text }}</span>
     </div>
     <p v-if="parked.length > 0" class="parked" data-test="parked">
-      <span class="soft">Waiting, threaded:</span>
+      <span class="soft">Parked needles:</span>
       <i v-for="(own, i) in parked" :key="i" :style="{ background: own.hex }" :title="own.name"></i>
-      <span class="visually-hidden">{{ parked.map(({ name }) => name).join(', ') }}</span>
+      <span class="visually-hidden">{{ formatList(parked.map(({ name }) => name)) }}</span>
     </p>
-    <p v-if="!staysAwake" class="soft small">This browser can’t keep the screen awake.</p>
+    <p v-if="!staysAwake" class="soft small">This browser can’t keep the screen on.</p>
     <div class="side">
-      <NButton :disabled="!work.canTakeBack" data-test="back" @click="work.takeBack"
-        ><Undo2 :size="18" />&nbsp;Take back</NButton
-      >
-      <NButton data-test="more" @click="emit('more')">How, later, wrong…</NButton>
+      <NButton :disabled="!work.canTakeBack" data-test="back" @click="work.takeBack"><Undo2 :size="18" />Undo</NButton>
+      <NButton data-test="more" @click="emit('more')">How, later, problem…</NButton>
     </div>
   </section>
 </template>

@@ -1,16 +1,23 @@
 <script setup lang="ts">
-import { plural } from '@junctura/core/measure';
+import { stitchKind } from '@junctura/core/stitches';
+import { formatMoment, formatThread } from '@junctura/core/measure';
 import type { RecordEntry } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { useFinishing } from '../../session/finishing.ts';
 import { useRecord } from '../../session/record.ts';
+import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import * as say from './words.ts';
 
 /** The record, newest first: each entry can be taken back, and stays readable. */
 const opened = useOpenedPiece();
 const record = useRecord();
+const settings = useSettings();
 const work = useWorkSoFar();
+const finishing = useFinishing();
+if (record.entries.some(({ type }) => type === 'finish-done')) finishing.want();
 
 const SHOWN = 30;
 const showsAll = ref(false);
@@ -22,55 +29,58 @@ const rows = computed(() =>
     .filter(({ type }) => type !== 'voided')
     .sort((a, b) => b.at.localeCompare(a.at) || b.id.localeCompare(a.id)),
 );
-const when = (at: string): string =>
-  new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' }).format(new Date(at));
+const when = (at: string): string => formatMoment(new Date(at));
 
 const names = computed(() => new Map(work.plan?.order.map((step) => [step.key, step])));
 function stepName(key: string): string {
   const step = names.value.get(key) ?? null;
-  return step ? `${work.nameOf(step)}, ${work.stitchName(step).toLowerCase()}` : 'a step that is gone';
+  return step
+    ? say.partAndStitch(work.nameOf(step), stitchKind(step.stitch).inSentence)
+    : 'a step that no longer exists';
 }
-const partName = (part: string): string => opened.nameOf(part) || 'a part that is gone';
+const partName = (part: string): string => opened.nameOf(part) || 'a part that no longer exists';
 function words(entry: RecordEntry): string {
   switch (entry.type) {
     case 'part-done':
-      return `Worked: ${partName(entry.part)}`;
+      return say.partDone(partName(entry.part));
     case 'thread-used':
-      return `Thread used: ${partName(entry.part)}, ${(entry.usedMm / 1000).toFixed(2)} m`;
+      return say.threadUsed(partName(entry.part), formatThread(entry.usedMm, settings.units));
     case 'sitting-begun':
-      return entry.needles === null ? 'Sitting begun' : `Sitting begun, ${plural(entry.needles, 'needle')} out`;
+      return entry.needles === null ? 'Sitting started' : say.sittingStarted(entry.needles);
     case 'sitting-ended':
-      return entry.needles === null ? 'Sitting ended' : `Sitting ended, ${plural(entry.needles, 'needle')} in`;
+      return entry.needles === null ? 'Sitting ended' : say.sittingEnded(entry.needles);
     case 'step-done':
-      return `Done: ${stepName(entry.step)}`;
+      return say.stepDone(stepName(entry.step));
     case 'portion-done':
-      return `${Math.round(entry.share * 100)} % done: ${stepName(entry.step)}`;
+      return say.shareDone(entry.share, stepName(entry.step));
     case 'step-later':
-      return `Left for later: ${stepName(entry.step)}`;
+      return say.leftForLater(stepName(entry.step));
     case 'unpicked':
-      return `Unpicked: ${stepName(entry.step)}`;
+      return say.stepUnpicked(stepName(entry.step));
     case 'length-taken':
-      return 'A new length on the needle';
+      return 'New length on the needle';
     case 'look-again':
-      return `To look at again: ${stepName(entry.step)}${entry.text ? ` (${entry.text})` : ''}`;
+      return say.lookAgain(stepName(entry.step), entry.text);
     case 'looked-at':
       return 'Looked at again';
     case 'long-gap':
-      return entry.stitched ? 'A long time without a tap: stitched' : 'A long time without a tap: away';
+      return entry.stitched ? 'Long time without a tap: stitching' : 'Long time without a tap: away';
     case 'cloth-mounted':
-      return 'Cloth mounted';
+      return 'Cloth put in the hoop';
     case 'cloth-taken-off':
-      return 'Cloth taken off the ring';
+      return 'Cloth taken out of the hoop';
     case 'mark-redrawn':
-      return 'Mark drawn anew';
+      return 'Lines redrawn';
     case 'break-taken':
-      return 'A break';
+      return 'Break';
     case 'finish-done':
-      return `Finishing: ${entry.act.replaceAll('-', ' ')}`;
+      return say.finishStepDone(
+        finishing.plan?.steps.find(({ id }) => id === entry.act)?.text ?? 'a step that no longer exists',
+      );
     case 'piece-ended':
-      return entry.text ? `Finished: ${entry.text}` : 'Finished';
+      return say.pieceFinished(entry.text);
     case 'photographed':
-      return 'A photograph taken';
+      return 'Photograph taken';
     case 'note':
       return entry.text;
     case 'voided':
@@ -83,13 +93,13 @@ function words(entry: RecordEntry): string {
   <ul class="record small" data-test="record">
     <li v-for="entry in showsAll ? rows : rows.slice(0, SHOWN)" :key="entry.id" :class="{ gone: voided.has(entry.id) }">
       <span class="soft figure">{{ when(entry.at) }}</span>
-      <span class="words">{{ words(entry) }}<span v-if="voided.has(entry.id)"> (taken back)</span></span>
-      <NButton v-if="!voided.has(entry.id)" size="tiny" @click="work.takeBackEntry(entry.id)">Take back</NButton>
+      <span class="words">{{ words(entry) }}<span v-if="voided.has(entry.id)"> (undone)</span></span>
+      <NButton v-if="!voided.has(entry.id)" size="tiny" @click="work.takeBackEntry(entry.id)">Undo</NButton>
     </li>
   </ul>
-  <NButton v-if="rows.length > SHOWN && !showsAll" size="small" @click="showsAll = true"
-    >All {{ rows.length }} entries</NButton
-  >
+  <NButton v-if="rows.length > SHOWN && !showsAll" size="small" @click="showsAll = true">{{
+    say.allEntries(rows.length)
+  }}</NButton>
 </template>
 
 <style scoped>

@@ -72,9 +72,7 @@ watch([() => work.present?.key, size, isWhole, () => workings.current], show, { 
     ref="frame"
     type="button"
     class="frame"
-    :aria-label="
-      isWhole ? 'The whole hoop: press to see the present step close' : 'The present step: press to see the whole hoop'
-    "
+    :aria-label="isWhole ? 'The whole hoop: press to see this step close up' : 'This step: press to see the whole hoop'"
     @click="click"
     @pointerdown="press"
     @pointermove="move"

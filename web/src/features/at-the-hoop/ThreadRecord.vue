@@ -3,7 +3,7 @@ import { threadFactor } from '@junctura/core/work';
 import { needleRuns } from '@junctura/core/thread';
 import { doubtOf, learnHand, trusted, type Doubt } from '@junctura/core/log';
 import { ownedM, threadKind, weighed, WORKING_LENGTH } from '@junctura/core/materials';
-import { formatThread, localDay, plural } from '@junctura/core/measure';
+import { formatDay, formatThread } from '@junctura/core/measure';
 import { type ThreadUse, shadesOf } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import { NButton } from 'naive-ui';
@@ -18,6 +18,7 @@ import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
+import * as say from './words.ts';
 
 /** What was truly used of thread for a part, and what has been learned of the person's hand. */
 const opened = useOpenedPiece();
@@ -42,7 +43,7 @@ const keyed = computed(() => {
       colour,
       run,
       isDone: done.has(run.part),
-      label: `${opened.nameOf(run.part)}, ${stitchKind(run.pass.stitch).name.toLowerCase()}${done.has(run.part) ? ' (worked)' : ''}`,
+      label: say.runName(opened.nameOf(run.part), stitchKind(run.pass.stitch).inSentence, done.has(run.part)),
     }))
     .sort((a, b) => Number(a.isDone) - Number(b.isDone));
 });
@@ -59,7 +60,7 @@ const usualMm = computed(() => {
 });
 
 const WAYS = [
-  { value: 'lengths', label: 'Lengths taken, less what was left' },
+  { value: 'lengths', label: 'By the lengths you took' },
   { value: 'weight', label: 'By weight, before and after' },
 ] as const;
 const way = ref<(typeof WAYS)[number]['value']>('lengths');
@@ -118,42 +119,30 @@ function put(use: NewUse): void {
 const doubtWords = computed(() => {
   const asked = doubt.value?.doubt;
   if (!asked) return '';
-  return asked.type === 'unusual'
-    ? `That is ${asked.factor.toFixed(1)} times what is usual for it. Is it right?`
-    : `With what was noted before, ${asked.usedM.toFixed(1)} m of needle thread were used, and your box gives ${asked.ownedM.toFixed(1)} m. Is it right?`;
+  return asked.type === 'unusual' ? say.timesUsual(asked.factor) : say.moreThanOwned(asked.usedM, asked.ownedM);
 });
 
 const isDemo = computed(() => isToTry(opened.piece.id));
 const learned = computed(() => (isDemo.value ? learnHand(trusted(record.progress.uses)) : learning.learned));
-/** By how much more or less than usual; null: as usual. */
-function apart(factor: number): string | null {
-  const percent = Math.round((factor - 1) * 100);
-  return percent === 0 ? null : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'}`;
-}
-const share = (factor: number): string => apart(factor) ?? 'as usual';
-function general(factor: number): string {
-  const told = apart(factor);
-  return told === null ? 'as much thread as usual' : `${told} thread than usual`;
-}
 const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => record.progress.done.has(id)));
 </script>
 
 <template>
   <template v-if="chosen">
     <ChoiceField
-      label="Worked just now"
+      label="Just finished"
       :value="chosen.key"
       :options="keyed.map(({ key, label }) => ({ value: key, label }))"
       @change="(key) => (chosenKey = key)"
     />
-    <ChoiceField label="What was used" :value="way" :options="WAYS" @change="(next) => (way = next)" />
+    <ChoiceField label="How you measured it" :value="way" :options="WAYS" @change="(next) => (way = next)" />
     <div v-if="way === 'lengths'" class="pair">
       <NumberField
-        label="Lengths taken"
+        label="Lengths you took"
         :value="lengths"
         :min="1"
         :max="200"
-        :unit="`of ${opened.piece.worker.cutMm / 10} cm`"
+        :unit="say.ofLength(formatThread(opened.piece.worker.cutMm, settings.units))"
         @change="(n) => (lengths = n)"
       />
       <LengthField
@@ -186,8 +175,7 @@ const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => re
       />
     </div>
     <p class="small soft" data-test="used">
-      {{ formatThread(Math.max(0, usedMm), settings.units) }} of needle thread, what starting and finishing off take is
-      reckoned off; usual is {{ formatThread(usualMm, settings.units) }}.
+      {{ say.usedAndUsual(formatThread(Math.max(0, usedMm), settings.units), formatThread(usualMm, settings.units)) }}
     </p>
     <div v-if="doubt" class="doubt" role="alert">
       <p>{{ doubtWords }}</p>
@@ -198,46 +186,51 @@ const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => re
     </div>
     <div v-else class="row">
       <NButton type="primary" size="small" :disabled="usedMm <= 0" @click="note"
-        >Note it, and the part as worked</NButton
+        >Record it and mark the part as done</NButton
       >
       <NButton size="small" @click="record.setDone(chosen.run.part, !chosen.isDone)">
-        {{ chosen.isDone ? 'Still to work' : 'Only note as worked' }}
+        {{ chosen.isDone ? 'Mark as not done' : 'Mark as done without recording thread' }}
       </NButton>
     </div>
   </template>
-  <p v-if="isAllDone" class="good small">Every part is worked.</p>
+  <p v-if="isAllDone" class="good small">Every part is stitched.</p>
 
-  <h3>What has been learned</h3>
+  <h3>What Junctura has learned</h3>
   <p v-if="isDemo" class="small soft">
-    A piece to try things on: this is what its record tells; your own hand is not learned from it.
+    This is a demo piece: here is what its record shows. Nothing is learned from it about your own hand.
   </p>
   <p v-if="learned.records === 0" class="small soft">
-    Nothing yet. Each part that you note draws the figures towards your own hand, by kind of stitch; about ten are
-    enough to halve the error.
+    Nothing yet. Each part you record brings the figures closer to your own hand, stitch by stitch; about ten are enough
+    to halve the error.
   </p>
   <template v-else>
     <p class="small" data-test="learned">
-      From {{ plural(learned.records, 'record') }}: in general {{ general(learned.thread['']!) }}, known to
-      {{ Math.round(learned.handSpread * 100) }} %.
+      {{ say.learnedFrom(learned.records, say.threadUse(learned.thread['']!), learned.handSpread) }}
     </p>
     <ul class="list small">
       <li v-for="entry in learned.stitches" :key="entry.stitch">
-        <strong>{{ stitchKind(entry.stitch).name }}</strong> {{ share(entry.factor) }}
-        <span class="soft">from {{ entry.records }}, recorded {{ share(entry.recorded) }}</span>
+        <strong>{{ stitchKind(entry.stitch).name }}</strong> {{ say.threadUse(entry.factor) }}
+        <span class="soft">{{ say.fromRecords(entry.records, say.threadUse(entry.recorded)) }}</span>
       </li>
     </ul>
-    <NButton v-if="!isDemo" size="small" @click="learning.forget">Forget it and learn anew</NButton>
+    <NButton v-if="!isDemo" size="small" @click="learning.forget">Forget it and start learning again</NButton>
   </template>
   <template v-if="record.progress.uses.length > 0">
-    <h3>Noted in this piece</h3>
+    <h3>Recorded for this piece</h3>
     <ul class="list small">
       <li v-for="use in [...record.progress.uses].reverse()" :key="use.id" class="noted">
         <span
-          >{{ localDay(new Date(use.at)) }} {{ opened.nameOf(use.part) || 'a part that is gone' }},
-          {{ stitchKind(use.stitch).name.toLowerCase() }}: {{ formatThread(use.usedMm, settings.units) }}
-          <span class="soft">usual {{ formatThread(use.usualMm, settings.units) }}</span></span
+          >{{
+            say.usedOn({
+              day: formatDay(new Date(use.at)),
+              part: opened.nameOf(use.part) || 'a part that no longer exists',
+              stitch: stitchKind(use.stitch).inSentence,
+              length: formatThread(use.usedMm, settings.units),
+            })
+          }}
+          <span class="soft">{{ say.usual(formatThread(use.usualMm, settings.units)) }}</span></span
         >
-        <button type="button" class="plain soft link" @click="record.takeBack(use.id)">Take back</button>
+        <button type="button" class="plain soft link" @click="record.takeBack(use.id)">Undo</button>
       </li>
     </ul>
   </template>

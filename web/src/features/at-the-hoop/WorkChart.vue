@@ -56,7 +56,7 @@ const chart = computed(() => {
     <svg
       :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="img"
-      aria-label="Hours at the hoop: planned, done, and forecast as a range"
+      aria-label="Hours of stitching: planned, done, and a forecast as a range"
     >
       <path :d="chart.range" class="range" />
       <path :d="chart.plan" class="plan" />

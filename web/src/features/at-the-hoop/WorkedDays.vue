@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDuration, localDay } from '@junctura/core/measure';
+import { formatDuration, formatMonth, localDay, WEEKDAYS } from '@junctura/core/measure';
 import { timeDays, timeMonday, timeMonth, timeMonths } from 'd3-time';
 import { computed } from 'vue';
 
@@ -10,7 +10,7 @@ const props = defineProps<{ days: ReadonlyMap<string, number> }>();
 const MOST_MONTHS = 6;
 /** What a day is tinted with in full, s. */
 const FULL_S = 2 * 3600;
-const WEEK = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const WEEK = [...WEEKDAYS.slice(1), WEEKDAYS[0]!];
 
 interface Day {
   readonly number: number;
@@ -32,7 +32,7 @@ function monthOf(month: Date): { name: string; weeks: readonly (readonly (Day | 
     const week = timeMonday.count(month, day);
     (weeks[week] ??= Array<Day | null>(7).fill(null))[(day.getDay() + 6) % 7] = dayOf(day);
   }
-  return { name: new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric' }).format(month), weeks };
+  return { name: formatMonth(month), weeks };
 }
 
 function dayOf(day: Date): Day {
@@ -46,7 +46,7 @@ function dayOf(day: Date): Day {
 </script>
 
 <template>
-  <section v-if="months.length > 0" aria-label="Days at the hoop" class="months">
+  <section v-if="months.length > 0" aria-label="Days you stitched" class="months">
     <table v-for="month in months" :key="month.name">
       <caption>
         {{

@@ -19,7 +19,7 @@ export function tick(): void {
 export const CAN_SPEAK = 'speechSynthesis' in globalThis;
 
 /** Says something by the browser's own voice; what it was saying before is cut short. */
-export function say(text: string): void {
+export function speak(text: string): void {
   if (!CAN_SPEAK) return;
   speechSynthesis.cancel();
   speechSynthesis.speak(new SpeechSynthesisUtterance(text));

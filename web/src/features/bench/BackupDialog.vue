@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { plural, type Outcome } from '@junctura/core/measure';
+import { formatMoment, formatNumber, type Outcome } from '@junctura/core/measure';
 import { NButton, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { chooseFile } from '../../keeping/files.ts';
 import { useWholeBench, type ReadBackup, type RestoreWay, type TakeBack } from '../../session/wholeBench.ts';
 import TheDialog from '../../ui/TheDialog.vue';
+import * as say from './words.ts';
 
 /** All of the bench to one file, and back from one: what a backup would do is shown before it is done. */
 const props = defineProps<{ file: File | null }>();
@@ -30,7 +31,7 @@ async function attempt<T>(action: () => Promise<Outcome<T>>): Promise<T | null> 
 
 async function save(): Promise<void> {
   const done = await attempt(bench.save);
-  if (done) saved.value = `Saved: ${sizeText(done.bytes)}. Keep it on another device than this one.`;
+  if (done) saved.value = say.backupSaved(sizeText(done.bytes));
 }
 
 async function read(file: File): Promise<void> {
@@ -48,19 +49,16 @@ async function restore(): Promise<void> {
   const { backup } = found.value!;
   const takeBack = await attempt(() => bench.restore(backup, way.value));
   if (!takeBack) return;
-  const pieces = plural(backup.pieces.length, 'piece');
   const told =
-    way.value === 'merge'
-      ? 'The backup is put together with what was here.'
-      : `The bench is as in the backup: ${pieces}.`;
+    way.value === 'merge' ? 'The backup was merged with what was here.' : say.benchReplaced(backup.pieces.length);
   emit('restored', told, takeBack);
 }
 
 function sizeText(bytes: number): string {
-  return bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+  return bytes < 1e6 ? `${formatNumber(Math.max(1, bytes / 1e3))} kB` : `${formatNumber(bytes / 1e6, 1)} MB`;
 }
 
-const STANDS = { new: 'not here', same: 'the same as here', differs: 'differs from here' } as const;
+const STANDS = { new: 'not here', same: 'the same as here', differs: 'different here' } as const;
 const counts = computed(() => {
   const { pieces, entries, photographs, threads } = found.value!.preview;
   return {
@@ -73,19 +71,9 @@ const counts = computed(() => {
 });
 const added = computed(() => {
   const { fresh, entries, photographs, threads } = counts.value;
-  const words = [
-    fresh > 0 && plural(fresh, 'piece'),
-    entries > 0 && plural(entries, 'entry', 'entries') + ' of the record',
-    photographs > 0 && plural(photographs, 'photograph'),
-    threads > 0 && plural(threads, 'entry', 'entries') + ' of the thread box',
-  ].filter((word) => word !== false);
-  return words.length === 0 ? 'Nothing is added: all of it is here.' : `Added: ${words.join(', ')}.`;
+  return say.willAdd({ pieces: fresh, entries, photographs, threads });
 });
-const savedAt = computed(() =>
-  new Intl.DateTimeFormat('en', { dateStyle: 'long', timeStyle: 'short' }).format(
-    new Date(found.value!.backup.savedAt),
-  ),
-);
+const savedAt = computed(() => formatMoment(new Date(found.value!.backup.savedAt)));
 </script>
 
 <template>
@@ -94,29 +82,28 @@ const savedAt = computed(() =>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <template v-if="!found">
         <p class="soft">
-          All pieces with what was noted of them, photographs, the thread box and your settings, in one file. Pieces in
-          it open on their own, too. Earlier states of pieces are not in it.
+          One file with all pieces, their records and photographs, the thread box and your settings. Each piece in it
+          can also be opened by itself. Earlier versions of pieces are not in it.
         </p>
         <div class="row">
-          <NButton type="primary" :loading="isBusy" data-test="save-backup" @click="save"
-            >Save all of the bench</NButton
-          >
+          <NButton type="primary" :loading="isBusy" data-test="save-backup" @click="save">Save a backup</NButton>
           <span v-if="saved" role="status" class="soft">{{ saved }}</span>
         </div>
-        <p class="soft">To bring one back, here or on another device:</p>
+        <p class="soft">To restore one, here or on another device:</p>
         <div class="row">
           <NButton :disabled="isBusy" @click="chooseFile('.zip,application/zip', read)">Choose a backup…</NButton>
         </div>
       </template>
       <template v-else>
         <p>
-          <strong>{{ savedAt }}</strong>: {{ plural(found.backup.pieces.length, 'piece') }},
-          {{ plural(found.backup.photographs.length, 'photograph')
-          }}{{
-            found.backup.box
-              ? `, ${plural(found.backup.box.entries.length, 'entry', 'entries')} in the thread box`
-              : ''
-          }}.
+          <strong>{{ savedAt }}</strong>
+          <br />{{
+            say.inBackup(
+              found.backup.pieces.length,
+              found.backup.photographs.length,
+              found.backup.box?.entries.length ?? null,
+            )
+          }}
         </p>
         <ul v-if="found.preview.pieces.length > 0" class="pieces" aria-label="Pieces in the backup">
           <li v-for="piece in found.preview.pieces" :key="piece.id">
@@ -124,35 +111,31 @@ const savedAt = computed(() =>
           </li>
         </ul>
         <div v-if="found.backup.unread.length > 0" class="problem">
-          {{ plural(found.backup.unread.length, 'file') }} of it cannot be read and
-          {{ found.backup.unread.length === 1 ? 'is' : 'are' }} left out: {{ found.backup.unread.join(' ') }}
+          {{ say.unreadFiles(found.backup.unread.length, found.backup.unread.join(' ')) }}
         </div>
         <NRadioGroup v-model:value="way" name="way" class="ways">
           <NRadio value="merge">
-            <strong>Put it together with what is here.</strong> {{ added }}
-            <template v-if="counts.differing > 0"
-              >Of {{ plural(counts.differing, 'piece') }} the drawing here stays; that of the backup goes among its
-              earlier states (File).</template
-            >
+            <strong>Merge it with what is here.</strong> {{ added }}
+            <template v-if="counts.differing > 0">{{ say.drawingsStay(counts.differing) }}</template>
             Your settings stay.
           </NRadio>
           <NRadio value="replace">
-            <strong>In place of what is here.</strong>
+            <strong>Replace what is here.</strong>
             {{
               found.backup.box
-                ? 'The bench, the thread box and your settings become those of the backup'
-                : 'The bench and your settings become those of the backup; it has no thread box, so yours stays'
-            }}. Earlier states are gone.
-            <template v-if="found.preview.onlyHere.length > 0"
-              >Off the bench: {{ found.preview.onlyHere.join(', ') }}.</template
-            >
+                ? 'The bench, the thread box and your settings become those of the backup. Earlier versions of pieces are lost.'
+                : 'The bench and your settings become those of the backup; your thread box stays. Earlier versions of pieces are lost.'
+            }}
+            <template v-if="found.preview.onlyHere.length > 0">{{
+              say.willBeRemoved(found.preview.onlyHere)
+            }}</template>
           </NRadio>
         </NRadioGroup>
         <div class="row">
           <NButton type="primary" :loading="isBusy" data-test="restore" @click="restore">{{
-            way === 'merge' ? 'Put together' : 'Replace the bench'
+            way === 'merge' ? 'Merge' : 'Replace the bench'
           }}</NButton>
-          <NButton :disabled="isBusy" @click="found = null">Not now</NButton>
+          <NButton :disabled="isBusy" @click="found = null">Cancel</NButton>
         </div>
       </template>
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatDay } from '@junctura/core/measure';
 import { newId } from '../../keeping/newId.ts';
 import { AIR_MM } from '@junctura/core/materials';
 import { finishProgress, mergeRecords } from '@junctura/core/log';
@@ -15,6 +16,7 @@ import type { TakeBack } from '../../session/wholeBench.ts';
 import { pieceRoute } from '../../session/pieceRoute.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useIntake } from '../../session/intake.ts';
+import * as say from './words.ts';
 
 /** What packs and unpacks is loaded when it is asked for. */
 const BackupDialog = defineAsyncComponent(() => import('./BackupDialog.vue'));
@@ -52,7 +54,7 @@ const shelves = computed(() => {
   const isLeft = ({ isEnded }: Entry): boolean => !isEnded;
   return [
     { name: 'On your bench', test: 'own', step: 'stitches', entries: own.value.filter(isLeft) },
-    { name: 'To try things on', test: 'demos', step: 'stitches', entries: demos.value.filter(isLeft) },
+    { name: 'Demo pieces to explore', test: 'demos', step: 'stitches', entries: demos.value.filter(isLeft) },
     { name: 'Finished', test: 'finished-shelf', step: 'finish', entries: all.filter(({ isEnded }) => isEnded) },
   ].filter(({ entries }) => entries.length > 0);
 });
@@ -72,11 +74,10 @@ async function refresh(): Promise<void> {
     .filter(({ id }) => !id.startsWith('demo-'))
     .map(({ id, name, savedAt, piece }) => {
       const checked = checkPiece(piece);
-      const at = new Intl.DateTimeFormat('en', { dateStyle: 'medium' }).format(savedAt);
       return {
         id,
         name,
-        about: checked.ok ? `Kept ${at}` : checked.problem,
+        about: checked.ok ? say.savedOn(formatDay(new Date(savedAt))) : checked.problem,
         piece: checked.ok ? checked.value : null,
         stored: piece,
         isChanged: false,
@@ -155,23 +156,23 @@ function saveUnreadable({ name, stored }: Entry): void {
       <SettingsMenu />
     </header>
 
-    <section class="intake" aria-label="Bring in a drawing">
+    <section class="intake" aria-label="Start with a drawing">
       <div>
-        <h2>Begin with a drawing</h2>
+        <h2>Start with a drawing</h2>
         <p class="soft">
           Drop a drawing (SVG), a scan or a photograph (PNG, JPEG, WebP) anywhere on this window, or choose one. Closed
-          shapes become areas to fill, strokes become lines, dots become knots; a picture is read by its lines or its
-          colours. A Junctura piece opens as it was saved.
+          shapes become areas to fill, lines become lines to follow, dots become knots. A Junctura piece opens as you
+          saved it.
         </p>
       </div>
       <div class="begin">
-        <NButton type="primary" @click="intake.choose">Choose a drawing, picture or piece</NButton>
-        <NButton @click="beginEmpty">Begin on empty cloth</NButton>
+        <NButton type="primary" @click="intake.choose">Choose a file</NButton>
+        <NButton @click="beginEmpty">Start on empty cloth</NButton>
       </div>
     </section>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="removed" class="problem" role="status">
-      “{{ removed.stored?.name }}” is off the bench. <NButton size="small" @click="putBack">Put it back</NButton>
+      {{ say.pieceRemoved(removed.stored?.name ?? '') }} <NButton size="small" @click="putBack">Restore it</NButton>
     </p>
 
     <p v-if="restored" class="problem" role="status">
@@ -199,7 +200,7 @@ function saveUnreadable({ name, stored }: Entry): void {
             class="plain small soft remove"
             @click="saveUnreadable(entry)"
           >
-            Save what is stored
+            Save the stored data to a file
           </button>
           <button
             v-if="entry.isChanged || own.includes(entry)"
@@ -207,14 +208,14 @@ function saveUnreadable({ name, stored }: Entry): void {
             class="plain small soft remove"
             @click="remove(entry)"
           >
-            {{ entry.isChanged ? 'Start again from the original' : 'Remove' }}
+            {{ entry.isChanged ? 'Reset to the original' : 'Remove' }}
           </button>
         </li>
       </ul>
     </section>
     <p class="small soft foot">
-      Everything stays in this browser and in the files that you export.
-      <button type="button" class="plain back-up" @click="backsUp = true">Back up or restore all of it…</button>
+      Everything stays in this browser and in the files you export.
+      <button type="button" class="plain back-up" @click="backsUp = true">Back up or restore everything…</button>
     </p>
   </main>
 </template>

@@ -26,7 +26,8 @@ import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useShop } from '../../session/shop.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
-import { SEEING_WORDS } from './colourWords.ts';
+import { SEEING_WORDS } from './words.ts';
+import * as say from './words.ts';
 
 const PicturePalette = defineAsyncComponent(() => import('./PicturePalette.vue'));
 const ColourwaysDialog = defineAsyncComponent(() => import('./ColourwaysDialog.vue'));
@@ -68,8 +69,7 @@ const doubled = computed(() => {
   return new Set(names.filter((name, i) => names.indexOf(name) !== i));
 });
 function coloured(parts: readonly { readonly name: string }[]): string {
-  const more = parts.length > 1 ? ` and ${parts.length - 1} more` : '';
-  return `${parts[0]?.name ?? ''}${more}`;
+  return say.firstAndMore(parts[0]?.name ?? '', parts.length - 1);
 }
 const isGathering = ref(false);
 function gather(shade: ShadeRef): void {
@@ -81,7 +81,7 @@ function chooseAll(): void {
   const shades = new Map(
     unchosen.value.map(({ colour }) => [colour.id, { shade: nearestShade(colour.hex).item, second: null }]),
   );
-  opened.edit(takeShades(opened.piece, shades, 'Take the nearest shades'));
+  opened.edit(takeShades(opened.piece, shades, 'Use the nearest shades'));
 }
 function show(id: string): void {
   openId.value = openId.value === id ? null : id;
@@ -90,9 +90,9 @@ function show(id: string): void {
 }
 function words({ colour, hex, parts }: { colour: PaletteColour; hex: string; parts: readonly unknown[] }): string {
   const count = plural(parts.length, 'part');
-  if (colour.shade === null) return `${count}; as drawn: nearest is ${nearestShade(colour.hex).item.name}, not chosen`;
+  if (colour.shade === null) return say.noShadeYet(count, nearestShade(colour.hex).item.name);
   const away = deltaE(labOf(colour.hex), labOf(hex));
-  return away < 1 ? `${count}, as drawn` : `${count}; ${differenceInWords(away)} to what was drawn`;
+  return away < 1 ? say.asDrawn(count) : say.awayFromDrawn(count, differenceInWords(away));
 }
 const choose = (id: string, shade: ShadeRef, second: ShadeRef | null): void =>
   opened.edit(setShade(opened.piece, id, shade, second));
@@ -111,10 +111,10 @@ function standIns(id: string) {
   return substitutes(workings.piece, colourPairs(workings.current.plan), id, inStock).map((offer) => ({
     ...offer,
     effect: offer.isLost
-      ? 'lost in the cloth'
+      ? 'too close to the cloth'
       : offer.tooNear.length > 0
-        ? `too near to ${offer.tooNear.map(({ colour }) => names.get(colour)).join(', ')}`
-        : 'all else stays apart',
+        ? say.tooNear(offer.tooNear.map(({ colour }) => names.get(colour)))
+        : 'distinct from everything else',
   }));
 }
 
@@ -129,14 +129,14 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
 <template>
   <div class="stack">
     <h2>Colours</h2>
-    <p class="soft">A screen or a printer lies about colour: hold the thread against the cloth before you buy.</p>
+    <p class="soft">Screens and printers distort colour: hold the thread against the cloth before you buy.</p>
     <div class="row">
       <NButton size="small" @click="dialog = 'picture'">Palette from a picture…</NButton>
       <NButton size="small" @click="dialog = 'colourways'">Colourways…</NButton>
     </div>
-    <ChoiceField label="Look at the hoop" :value="selection.seeing" :options="seeingOptions" @change="see" />
+    <ChoiceField label="See the piece" :value="selection.seeing" :options="seeingOptions" @change="see" />
     <NButton v-if="unchosen.length > 0" type="primary" size="small" @click="chooseAll">
-      {{ unchosen.length === 1 ? 'Take the nearest shade' : `Take the nearest shade for ${unchosen.length} colours` }}
+      {{ unchosen.length === 1 ? 'Use the nearest shade' : say.nearestFor(unchosen.length) }}
     </NButton>
     <ul class="colours">
       <li v-for="entry in entries" :key="entry.colour.id">
@@ -150,7 +150,7 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
           <span>
             <strong>{{ entry.name }}</strong><span v-if="entry.colour.role" class="soft">
               · {{ entry.colour.role }}</span
-            ><span v-if="entry.colour.lot" class="soft"> · lot {{ entry.colour.lot }}</span
+            ><span v-if="entry.colour.lot" class="soft"> · {{ say.dyeLot(entry.colour.lot) }}</span
             ><span v-if="doubled.has(entry.name)" class="soft"> · {{ coloured(entry.parts) }}</span
             ><br />
             <span class="small soft">{{ words(entry) }}</span>
@@ -160,7 +160,7 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
         <div v-if="openId === entry.colour.id" class="opened">
           <div class="pair">
             <label class="field">
-              <span class="label">What it does in the piece</span>
+              <span class="label">Where it is used</span>
               <NInput
                 :value="entry.colour.role"
                 size="small"
@@ -187,7 +187,7 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
             :parts="entry.parts"
           />
           <div v-if="entry.isOut" class="stand-ins" data-test="stand-ins">
-            <h4>In its place</h4>
+            <h4>Instead</h4>
             <button
               v-for="offer in standIns(entry.colour.id)"
               :key="`${offer.shade.range} ${offer.shade.code}`"
@@ -197,9 +197,9 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
             >
               <span class="swatch" :style="{ background: offer.shade.hex }"></span>
               <span
-                >{{ offer.shade.name }}<br /><span class="small soft"
-                  >{{ differenceInWords(offer.difference) }}, {{ offer.effect }}</span
-                ></span
+                >{{ offer.shade.name }}<br /><span class="small soft">{{
+                  say.differenceAndEffect(differenceInWords(offer.difference), offer.effect)
+                }}</span></span
               >
             </button>
           </div>
@@ -217,14 +217,14 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
             :aria-expanded="isLadderOpen"
             @click="isLadderOpen = !isLadderOpen"
           >
-            {{ isLadderOpen ? 'Close the ladder' : 'A ladder of shades through it…' }}
+            {{ isLadderOpen ? 'Close the shade ladder' : 'Make a shade ladder…' }}
           </button>
           <ShadeLadder v-if="isLadderOpen" :colour-id="entry.colour.id" :shade="shadesOf(entry.colour).first" />
         </div>
       </li>
     </ul>
     <section v-if="gathered.length > 0" class="stack tight" data-test="gathered">
-      <h3>Gathered, not yet used</h3>
+      <h3>In the palette, not yet used</h3>
       <ul class="gathered">
         <li v-for="entry in gathered" :key="entry.colour.id">
           <span class="swatch" :style="{ background: entry.hex }"></span>
@@ -234,16 +234,16 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
             class="plain link small"
             @click="opened.edit(dropColour(opened.piece, entry.colour.id))"
           >
-            Take out<span class="visually-hidden"> {{ entry.name }}</span>
+            Remove<span class="visually-hidden"> {{ entry.name }}</span>
           </button>
         </li>
       </ul>
       <p class="small soft">
-        They stand among the colours of every part. None is bought before a part is worked in it.
+        You can choose them as the colour of any part. You buy one only once a part is worked in it.
       </p>
     </section>
     <button type="button" class="plain link small" :aria-expanded="isGathering" @click="isGathering = !isGathering">
-      {{ isGathering ? 'Close the shade card' : 'Gather a shade from the cards…' }}
+      {{ isGathering ? 'Close the shade card' : 'Add a shade from the cards…' }}
     </button>
     <ShadePicker
       v-if="isGathering"

@@ -19,6 +19,7 @@ import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import PieceThumbnail from '../../hoop/PieceThumbnail.vue';
 import TheDialog from '../../ui/TheDialog.vue';
+import * as say from './words.ts';
 
 /** The piece in other colours, side by side: those that were kept, and whole palettes that keep everything told apart. */
 defineEmits<{ close: [] }>();
@@ -33,7 +34,7 @@ const variations = shallowRef<readonly Variation[] | null>(null);
 const pairs = computed(() => (workings.current ? colourPairs(workings.current.plan) : []));
 
 function keep(): void {
-  const called = name.value.trim() || `Colourway ${opened.piece.colourways.length + 1}`;
+  const called = name.value.trim() || say.colourwayName(opened.piece.colourways.length + 1);
   opened.edit(keepColourway(opened.piece, newId(), shortened(called, 200)));
   name.value = '';
 }
@@ -56,14 +57,20 @@ function varied(shades: Variation['shades']): Piece {
 }
 function take({ name: called, shades }: Variation): void {
   const chosen = new Map([...shades].map(([id, shade]) => [id, { shade, second: null }]));
-  opened.edit(setShades(opened.piece, chosen, `Take the palette “${called}”`));
+  opened.edit(setShades(opened.piece, chosen, say.usePalette(called)));
 }
 /** How many pairs would still be too near, in words. */
 function apart(piece: Piece): string {
   const left = shortfall(pairs.value, wornColours(piece), piece.cloth.colour);
-  return left < 0.05 ? 'everything told apart' : 'some colours come near';
+  return left < 0.05 ? 'all colours distinct' : 'some colours are close';
 }
-const CLOTHS = ['#f4efe4', '#d9dfd3', '#cfd6dd', '#e6d9c3', '#2a2f3f'] as const;
+const CLOTHS = [
+  { hex: '#f4efe4', label: 'Cream cloth' },
+  { hex: '#d9dfd3', label: 'Grey-green cloth' },
+  { hex: '#cfd6dd', label: 'Pale blue cloth' },
+  { hex: '#e6d9c3', label: 'Oatmeal cloth' },
+  { hex: '#2a2f3f', label: 'Navy cloth' },
+] as const;
 function onCloth(hex: string): void {
   opened.edit(setCloth(opened.piece, { colour: hex }));
 }
@@ -73,30 +80,31 @@ function onCloth(hex: string): void {
   <TheDialog title="Colourways" width="1120px" @close="$emit('close')">
     <div class="all">
       <p class="soft">
-        Shades belong to roles (body, shadow, sea), so the whole piece changes with one choice. Keep what you like and
-        set colourways beside each other.
+        Each shade has a role (body, shadow, sea), so you can recolour the whole piece in one go. Save the colourways
+        you like and compare them side by side.
       </p>
       <div class="row">
         <NInput
           v-model:value="name"
           size="small"
           class="name"
-          placeholder="Evening, say"
+          placeholder="For example, Evening"
           maxlength="200"
           :input-props="{ 'aria-label': 'Name of this colourway' }"
           @keydown.enter="keep"
         />
-        <NButton size="small" type="primary" @click="keep">Keep the piece as it is now</NButton>
-        <NButton size="small" @click="vary">Vary the palette</NButton>
+        <NButton size="small" type="primary" @click="keep">Save the current colours</NButton>
+        <NButton size="small" @click="vary">Suggest variations</NButton>
         <span class="cloths">
           <span class="small soft">Cloth</span>
           <button
-            v-for="hex in CLOTHS"
+            v-for="{ hex, label } in CLOTHS"
             :key="hex"
             type="button"
             class="plain swatch"
             :style="{ background: hex }"
-            :aria-label="`Cloth in ${hex}`"
+            :aria-label="label"
+            :title="label"
             @click="onCloth(hex)"
           ></button>
         </span>
@@ -104,27 +112,27 @@ function onCloth(hex: string): void {
       <ul data-test="colourways">
         <li>
           <PieceThumbnail :key="JSON.stringify([opened.piece.palette, opened.piece.cloth])" :piece="opened.piece" />
-          <strong>As it is now</strong>
+          <strong>Now</strong>
           <span class="small soft">{{ apart(opened.piece) }}</span>
         </li>
         <li v-for="kept in opened.piece.colourways" :key="kept.id">
           <PieceThumbnail :piece="inColourway(opened.piece, kept)" />
           <strong>{{ kept.name }}</strong>
-          <span class="small soft">kept; {{ apart(inColourway(opened.piece, kept)) }}</span>
+          <span class="small soft">{{ say.savedColourway(apart(inColourway(opened.piece, kept))) }}</span>
           <div class="row">
-            <NButton size="tiny" @click="opened.edit(takeColourway(opened.piece, kept.id))">Take it</NButton>
-            <NButton size="tiny" quaternary @click="opened.edit(dropColourway(opened.piece, kept.id))">Drop it</NButton>
+            <NButton size="tiny" @click="opened.edit(takeColourway(opened.piece, kept.id))">Use</NButton>
+            <NButton size="tiny" quaternary @click="opened.edit(dropColourway(opened.piece, kept.id))">Remove</NButton>
           </div>
         </li>
         <li v-for="variation in variations ?? []" :key="variation.name">
           <PieceThumbnail :piece="varied(variation.shades)" />
           <strong>{{ variation.name }}</strong>
           <span class="small soft">{{ apart(varied(variation.shades)) }}</span>
-          <div class="row"><NButton size="tiny" @click="take(variation)">Take it</NButton></div>
+          <div class="row"><NButton size="tiny" @click="take(variation)">Use</NButton></div>
         </li>
       </ul>
       <p v-if="variations?.length === 0" class="soft small" role="status">
-        No whole palette of your cards keeps everything apart.
+        No combination from your cards keeps all colours distinct.
       </p>
     </div>
   </TheDialog>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { fromAnotherLot, type PaletteColour } from '@junctura/core/piece';
-import { plural } from '@junctura/core/measure';
 import { NButton, NCheckbox, NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import * as say from './words.ts';
 
 /** Parts of one colour that are worked from another dye lot: lots differ a little, so that each is a row of its own. */
 const props = defineProps<{
@@ -15,9 +15,8 @@ const isOpen = ref(false);
 const lot = ref('');
 const chosen = ref<ReadonlySet<string>>(new Set());
 const problem = computed(() => {
-  if (chosen.value.size === props.parts.length)
-    return 'Leave a part in the lot that is here, or change its dye lot above.';
-  return lot.value.trim() === (props.colour.lot ?? '') && lot.value !== '' ? 'That is the lot that is here.' : null;
+  if (chosen.value.size === props.parts.length) return 'Leave a part in this dye lot, or change its dye lot above.';
+  return lot.value.trim() === (props.colour.lot ?? '') && lot.value !== '' ? 'That is the dye lot it has now.' : null;
 });
 function choose(id: string, isChosen: boolean): void {
   const next = new Set(chosen.value);
@@ -34,7 +33,7 @@ function take(): void {
 </script>
 
 <template>
-  <NButton v-if="!isOpen" size="small" @click="isOpen = true">Some parts from another lot</NButton>
+  <NButton v-if="!isOpen" size="small" @click="isOpen = true">Use another dye lot for some parts</NButton>
   <fieldset v-else class="lots">
     <legend class="small soft">Which parts are worked from another dye lot?</legend>
     <ul>
@@ -52,7 +51,7 @@ function take(): void {
         v-model:value="lot"
         size="small"
         maxlength="60"
-        placeholder="its dye lot"
+        placeholder="number of the other dye lot"
         :input-props="{ 'aria-label': 'The other dye lot' }"
       />
       <NButton
@@ -60,9 +59,9 @@ function take(): void {
         type="primary"
         :disabled="problem !== null || chosen.size === 0 || lot.trim() === ''"
         @click="take"
-        >{{ chosen.size === 0 ? 'From this lot' : `${plural(chosen.size, 'part')} from this lot` }}</NButton
+        >{{ chosen.size === 0 ? 'Use this dye lot' : say.partsFromLot(chosen.size) }}</NButton
       >
-      <NButton size="small" quaternary @click="isOpen = false">Leave it</NButton>
+      <NButton size="small" quaternary @click="isOpen = false">Cancel</NButton>
     </div>
     <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
   </fieldset>

@@ -14,6 +14,7 @@ import { WorkerClient } from '../../workers/workerClient.ts';
 import ErrorCurve from '../../ui/ErrorCurve.vue';
 import NumberField from '../../ui/NumberField.vue';
 import TheDialog from '../../ui/TheDialog.vue';
+import * as say from './words.ts';
 
 /** Shades for a picture: few to begin with, each next the one that brings the picture nearest; a press on the picture adds the one there. */
 const emit = defineEmits<{ close: [] }>();
@@ -55,7 +56,7 @@ async function take(blob: Blob | undefined): Promise<void> {
   isReading.value = false;
   const outcome = answer.ok ? answer.value : answer;
   if (outcome.ok) picture.value = outcome.value;
-  else problem.value = `The picture cannot be read: ${outcome.problem}`;
+  else problem.value = say.pictureUnreadable(outcome.problem);
 }
 function choose(): void {
   chooseFile(PICTURES, (chosen) => void take(chosen));
@@ -127,7 +128,7 @@ function giveToPiece(): void {
   }
   const shades = new Map([...given].map(([id, shade]) => [id, { shade: refOf(shade), second: null }]));
   // What no colour of the piece took is gathered: it stays in the palette until a part is worked in it.
-  opened.edit(gatherShades(opened.piece, chosen.value.map(refOf), 'Take the palette of a picture', shades));
+  opened.edit(gatherShades(opened.piece, chosen.value.map(refOf), 'Use the palette of a picture', shades));
   emit('close');
 }
 function gather(): void {
@@ -135,9 +136,9 @@ function gather(): void {
   emit('close');
 }
 function keepAsCard(): void {
-  const name = `From a picture, ${chosen.value.length} shades`;
+  const name = say.fromPicture(chosen.value.length);
   const card = { id: newId('own-'), name, thread: 'stranded-cotton', shades: chosen.value.map(refOf) };
-  threads.change('Keep a card', { ...threads.box, cards: [...threads.box.cards, card] });
+  threads.change('Save a shade card', { ...threads.box, cards: [...threads.box.cards, card] });
   emit('close');
 }
 </script>
@@ -146,11 +147,11 @@ function keepAsCard(): void {
   <TheDialog title="Palette from a picture" width="1060px" stays-open @close="emit('close')">
     <div v-if="!picture" class="empty">
       <p class="soft">
-        A photograph, a print, a scrap of cloth: Junctura finds the threads that come nearest, few to begin with. A
-        screen lies about colour, so hold the threads against the thing itself before you buy.
+        Use a photograph, a print or a scrap of cloth: Junctura finds the nearest threads, starting with a few. Screens
+        distort colour, so hold the threads against the real thing before you buy.
       </p>
       <p v-if="isReading" role="status">
-        Looking at the picture…
+        Finding shades…
         <NButton size="small" @click="stop">Stop</NButton>
       </p>
       <p v-if="problem" role="alert" class="problem">{{ problem }}</p>
@@ -159,7 +160,9 @@ function keepAsCard(): void {
     <div v-else class="palette">
       <figure>
         <canvas ref="canvas" data-test="palette-picture" @click="add"></canvas>
-        <figcaption class="small soft">Press on the picture to take the shade that is there, an eye say.</figcaption>
+        <figcaption class="small soft">
+          Press on the picture to pick up the shade at that place, such as an eye.
+        </figcaption>
       </figure>
       <div class="side">
         <div class="pair">
@@ -172,8 +175,8 @@ function keepAsCard(): void {
             @change="(n) => (count = n)"
           />
           <div>
-            <NCheckbox v-model:checked="inThreads" size="small">As in these threads</NCheckbox>
-            <NCheckbox v-model:checked="ownedOnly" size="small">Only what I own</NCheckbox>
+            <NCheckbox v-model:checked="inThreads" size="small">In these threads</NCheckbox>
+            <NCheckbox v-model:checked="ownedOnly" size="small">Only threads I own</NCheckbox>
           </div>
         </div>
         <ErrorCurve v-if="choice" :errors="choice.errors" :count="chosen.length" @choose="(n) => (count = n)" />
@@ -183,24 +186,24 @@ function keepAsCard(): void {
             <span
               >{{ shade.name }} <span class="figure soft small">{{ shade.code }}</span></span
             >
-            <span v-if="kept.includes(shade)" class="small soft">pressed</span>
+            <span v-if="kept.includes(shade)" class="small soft">picked</span>
             <button type="button" class="plain small soft drop" @click="drop(shade)">
-              Leave out<span class="visually-hidden"> {{ shade.name }}</span>
+              Remove<span class="visually-hidden"> {{ shade.name }}</span>
             </button>
           </li>
         </ul>
         <p v-if="chosen.length === 0" class="small soft">
-          There is no shade to choose from: bring threads into your box, or look at all cards.
+          There are no shades to choose from: add threads to your box, or use all shade cards.
         </p>
         <div class="row">
           <NButton type="primary" size="small" :disabled="chosen.length === 0" @click="giveToPiece"
-            >Give them to the piece</NButton
+            >Recolour the piece</NButton
           >
           <NButton size="small" :disabled="chosen.length === 0" data-test="gather" @click="gather"
-            >Gather them only</NButton
+            >Only add to the palette</NButton
           >
-          <NButton size="small" :disabled="chosen.length === 0" @click="keepAsCard">Keep as a card</NButton>
-          <NButton size="small" quaternary @click="choose">Another picture</NButton>
+          <NButton size="small" :disabled="chosen.length === 0" @click="keepAsCard">Save as a shade card</NButton>
+          <NButton size="small" quaternary @click="choose">Choose another picture</NButton>
         </div>
       </div>
     </div>

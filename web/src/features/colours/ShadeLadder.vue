@@ -10,6 +10,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import NumberField from '../../ui/NumberField.vue';
+import * as say from './words.ts';
 
 /** Shades from dark to light through the chosen one, to work an area in. */
 const props = defineProps<{ colourId: string; shade: ShadeRef }>();
@@ -64,29 +65,25 @@ function work(): void {
         unit=""
         @change="(n) => (count = n)"
       />
-      <NCheckbox v-model:checked="ownedOnly" size="small">Only what I own</NCheckbox>
+      <NCheckbox v-model:checked="ownedOnly" size="small">Only threads I own</NCheckbox>
     </div>
     <ol>
       <li v-for="(rung, i) in rungs" :key="rung.code">
         <span class="rung" :style="{ background: rung.hex }"></span>
-        <span class="small"
-          >{{ rung.name }}<template v-if="NAMES[rungs.length]">, {{ NAMES[rungs.length]![i] }}</template></span
-        >
-        <span v-if="i > 0" class="small soft figure"
-          >{{ steps[i - 1]! < THRESHOLDS.ladderStep ? 'too close: ' : '' }}ΔE {{ steps[i - 1]!.toFixed(0) }}</span
-        >
+        <span class="small">{{ say.rung(rung.name, NAMES[rungs.length]?.[i] ?? null) }}</span>
+        <span v-if="i > 0" class="small soft figure">{{
+          say.ladderStep(steps[i - 1]!, steps[i - 1]! < THRESHOLDS.ladderStep)
+        }}</span>
       </li>
     </ol>
     <p v-if="rungs.length < count" class="small soft">
-      {{ rungs.length === 1 ? 'There is only one shade' : `There are only ${rungs.length} shades` }} to make a ladder
-      of.
+      {{ say.fewRungs(rungs.length) }}
     </p>
     <p v-if="areas.length > 0" class="small soft">
-      {{ areas.length === 1 ? 'Its area' : 'The narrowest of its areas' }} has room for
-      {{ room === 1 ? 'one shade' : `${room} shades` }}, about {{ TREATMENT.shadeRowMm }} mm each.
+      {{ say.roomInAreas(areas.length, room, TREATMENT.shadeRowMm) }}
     </p>
     <NButton v-if="areas.length > 0" size="small" :disabled="rungs.length < 2" @click="work">
-      Work {{ areas.length === 1 ? areas[0]!.part.name.toLowerCase() : `${areas.length} areas` }} in these shades
+      {{ areas.length === 1 ? say.workPartInShades(areas[0]!.part.name) : say.workAreasInShades(areas.length) }}
     </NButton>
   </div>
 </template>

@@ -76,7 +76,7 @@ const groups = computed(() =>
   [
     { name: 'From your box', offers: owned.value },
     { name: 'To buy', offers: toBuy.value },
-    { name: 'Two strands in one needle', offers: blend.value ? [blend.value] : [] },
+    { name: 'Two shades in one needle', offers: blend.value ? [blend.value] : [] },
   ].filter(({ offers }) => offers.length > 0),
 );
 
@@ -151,7 +151,7 @@ const mixedHex = computed(() => (props.chosen && props.second ? mixed(props.chos
         ></button>
       </div>
       <p v-if="families.length === 0" class="small soft">
-        No shade is called that. Try a tone (deep, pale) or a family (slate, moss stone).
+        No shade has that name. Try a tone (deep, pale) or a family (slate, moss stone).
       </p>
     </div>
   </div>

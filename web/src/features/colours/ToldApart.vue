@@ -1,15 +1,17 @@
 <script setup lang="ts">
+import { formatList } from '@junctura/core/measure';
 import { judgePairs, type JudgedPair } from '@junctura/core/advice';
 import { seenAs, SEEING } from '@junctura/core/colour';
 import { setShade, colourName } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
-import { SEEING_WORDS } from './colourWords.ts';
+import { SEEING_WORDS } from './words.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
+import * as say from './words.ts';
 
 /** Every pair of colours that touch, in every way of seeing; what cannot be told apart is mended by moving one shade. */
 const opened = useOpenedPiece();
@@ -26,15 +28,15 @@ const short = computed(() => pairs.value.filter((pair) => pair.short.length > 0)
 const shown = computed(() => (showsAll.value ? pairs.value : short.value));
 
 const SHORT_WORDS: Readonly<Record<JudgedPair['short'][number], string>> = {
-  colour: 'one colour at a glance',
+  colour: 'look like one colour',
   lightness: 'equally light',
-  ladder: 'not worth two skeins',
-  armsLength: 'alike at arm’s length',
-  lamp: 'alike by lamp-light',
-  blind: 'alike to the colour-blind',
+  ladder: 'too close to be worth two skeins',
+  armsLength: 'look alike from arm’s length',
+  lamp: 'look alike by lamplight',
+  blind: 'look alike to colour-blind people',
 };
 function words({ short: missing }: JudgedPair): string {
-  return missing.length === 0 ? 'clearly different' : missing.map((word) => SHORT_WORDS[word]).join(', ');
+  return missing.length === 0 ? 'clearly different' : formatList(missing.map((word) => SHORT_WORDS[word]));
 }
 const keyOf = ({ a, b }: JudgedPair): string => `${a} ${b}`;
 /** Shades that are owned come first: of equally good ones the earlier is taken. */
@@ -56,26 +58,22 @@ async function mend(pair: JudgedPair): Promise<void> {
 const partNames = (pair: JudgedPair): string => {
   const [first] = pair.where;
   const [one, two] = first!.map(opened.nameOf);
-  const more = pair.where.length - 1;
-  return (one === two ? `Within ${one}` : `${one} and ${two}`) + (more > 0 ? `, ${more} more` : '');
+  return say.whereTouching(one!, two!, pair.where.length - 1);
 };
 const ROWS = [...SEEING, 'armsLength'] as const;
 </script>
 
 <template>
-  <section class="apart" aria-label="Told apart" data-test="told-apart">
+  <section class="apart" aria-label="Colours that touch" data-test="told-apart">
     <div class="head">
-      <h3>Told apart</h3>
+      <h3>Can you tell them apart?</h3>
       <button v-if="pairs.length > short.length" type="button" class="plain link small" @click="showsAll = !showsAll">
-        {{ showsAll ? 'Only what needs a look' : `All ${pairs.length} pairs` }}
+        {{ showsAll ? 'Show only those to check' : say.allPairs(pairs.length) }}
       </button>
     </div>
     <p v-if="pairs.length === 0" class="small soft">No two colours touch in this piece.</p>
     <p v-else-if="short.length === 0" class="small good">
-      {{
-        pairs.length === 1 ? 'The two colours that touch are' : `All ${pairs.length} pairs of colours that touch are`
-      }}
-      told apart.
+      {{ say.allDistinct(pairs.length) }}
     </p>
     <ul>
       <li v-for="pair in shown" :key="keyOf(pair)">
@@ -94,12 +92,17 @@ const ROWS = [...SEEING, 'armsLength'] as const;
               words(pair)
             }}</span>
           </span>
-          <span class="figure small soft">ΔE {{ pair.separation.daylight.toFixed(0) }}</span>
+          <span class="figure small soft">{{ say.difference(pair.separation.daylight) }}</span>
         </button>
         <div v-if="unfolded === keyOf(pair)" class="detail">
           <p class="small soft">
-            {{ colours.get(pair.a)?.name }} beside {{ colours.get(pair.b)?.name }}; lightness
-            {{ pair.separation.lightness.toFixed(0) }} apart.
+            {{
+              say.lightnessApart(
+                colours.get(pair.a)?.name ?? '',
+                colours.get(pair.b)?.name ?? '',
+                pair.separation.lightness,
+              )
+            }}
           </p>
           <table class="small">
             <tbody>
@@ -115,16 +118,16 @@ const ROWS = [...SEEING, 'armsLength'] as const;
                     }"
                   ></span>
                 </td>
-                <td class="figure">ΔE {{ pair.separation[seeing].toFixed(0) }}</td>
+                <td class="figure">{{ say.difference(pair.separation[seeing]) }}</td>
               </tr>
             </tbody>
           </table>
         </div>
         <div v-if="pair.short.length > 0" class="row">
-          <NButton size="tiny" @click="mend(pair)">Move one shade</NButton>
+          <NButton size="tiny" @click="mend(pair)">Change one shade</NButton>
           <NButton size="tiny" quaternary @click="selection.pick([...new Set(pair.where.flat())])">Show where</NButton>
           <span v-if="refused === keyOf(pair)" class="small warning" role="alert"
-            >No shade of your cards mends it alone.</span
+            >Changing one shade from your cards is not enough.</span
           >
         </div>
       </li>

@@ -6,11 +6,12 @@ import { computed, ref, watch } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import PartShape from '../../hoop/PartShape.vue';
 import { usePickInList } from '../../session/pickInList.ts';
-import { KIND_WORDS, partSize } from '../../session/partWords.ts';
+import { KIND_WORDS, partSize } from '../../session/words.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 /** The parts from front to back, each with its shape: to be picked, and put before or behind others. */
 const opened = useOpenedPiece();
@@ -30,7 +31,7 @@ const groupSizes = computed(() => {
 });
 function like(group: string | null): string {
   const size = group === null ? 0 : (groupSizes.value.get(group) ?? 0);
-  return size > 1 ? ` · one of ${size} alike` : '';
+  return size > 1 ? say.oneOfGroup(size) : '';
 }
 function about({ part, placed }: PlannedPart): string {
   if (!part.shown) return 'left out';
@@ -40,8 +41,7 @@ function about({ part, placed }: PlannedPart): string {
 /** What hides some of a part, by name: one, or one and how many more. */
 function hiddenBehind([first, ...others]: readonly string[]): string {
   if (first === undefined) return '';
-  const more = others.length > 0 ? ` and ${others.length} more` : '';
-  return ` · partly behind ${opened.nameOf(first)}${more}`;
+  return say.partlyBehind(opened.nameOf(first), others.length);
 }
 const { pick, pickAll } = usePickInList(() => rows.value.map(({ part }) => part.id));
 function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined; newIndex?: number | undefined }): void {
@@ -69,7 +69,7 @@ function key(event: KeyboardEvent, id: string): void {
     @keydown.meta.a.prevent="pickAll"
   >
     <li v-for="row in rows" :key="row.part.id" :class="{ picked: selection.picked.includes(row.part.id) }">
-      <span class="grip" title="Drag to put it before or behind others"><GripVertical :size="16" /></span>
+      <span class="grip" title="Drag to put it in front of or behind others"><GripVertical :size="16" /></span>
       <button
         type="button"
         class="plain part"

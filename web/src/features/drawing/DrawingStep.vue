@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { plural } from '@junctura/core/measure';
 import { cornersOf, joinParts, lineToArea, nudgeParts, outlineToLine, simplifyParts } from '@junctura/core/drawing';
 import {
   movePart,
@@ -22,7 +21,8 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection, type Pen } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
-import { KIND_WORDS, partSize } from '../../session/partWords.ts';
+import { KIND_WORDS, partSize } from '../../session/words.ts';
+import * as say from './words.ts';
 
 /** Loaded when it is asked for: the alphabets’ reader is large. */
 const HelperPanel = defineAsyncComponent(() => import('./HelperPanel.vue'));
@@ -88,16 +88,16 @@ function strengthen(percent: number): void {
 <template>
   <HelperPanel v-if="isHelping" @close="isHelping = false" />
   <div v-else-if="several && !selection.isListing" class="stack">
-    <h2>{{ selection.picked.length }} parts</h2>
-    <p class="soft">Parts of one group are worked alike: what you choose for one is chosen for all.</p>
+    <h2>{{ say.partsPicked(selection.picked.length) }}</h2>
+    <p class="soft">Grouped parts are worked the same way: a choice for one applies to all.</p>
     <div class="row">
-      <NButton size="small" type="primary" @click="makeGroup">Work them alike</NButton>
+      <NButton size="small" type="primary" @click="makeGroup">Group them</NButton>
       <NButton size="small" :disabled="!joined" @click="opened.edit(joined)">Join into one</NButton>
       <NButton size="small" @click="opened.edit(setShown(opened.piece, selection.picked, false))">Leave out</NButton>
       <NButton size="small" @click="opened.edit(removeParts(opened.piece, selection.picked))">Remove them</NButton>
       <NButton size="small" quaternary @click="selection.pick([])">All parts</NButton>
     </div>
-    <p v-if="!joined" class="small soft">Only parts of one kind, none of them locked, can be joined.</p>
+    <p v-if="!joined" class="small soft">To join parts, select unlocked parts of the same kind.</p>
   </div>
 
   <div v-else-if="part && placed && !selection.isListing" class="stack">
@@ -115,13 +115,13 @@ function strengthen(percent: number): void {
     </div>
     <p>
       {{ KIND_WORDS[part.kind] }}, {{ partSize(placed, settings.units) }}.
-      <span v-if="!part.shown" class="soft">Left out: it is not worked and hides nothing.</span>
+      <span v-if="!part.shown" class="soft">Left out: it is not stitched and hides nothing.</span>
       <span v-else-if="placed.behind.length > 0" class="soft">Part of it lies behind other parts and is cut away.</span>
     </p>
     <p v-if="like.length > 1">
-      One of {{ like.length }} that are worked alike.
+      {{ say.oneOfLike(like.length) }}
       <button type="button" class="plain link" @click="opened.edit(setGroup(opened.piece, [part!.id], null))">
-        Work this one by itself
+        Take it out of the group
       </button>
     </p>
     <div class="row">
@@ -150,26 +150,26 @@ function strengthen(percent: number): void {
           >Cut in two</NButton
         >
         <NButton v-if="part.kind === 'area'" size="small" @click="opened.edit(outlineToLine(opened.piece, [part!.id]))"
-          >Turn into its outline</NButton
+          >Stitch its outline only</NButton
         >
         <NButton v-if="part.kind === 'line'" size="small" @click="opened.edit(lineToArea(opened.piece, [part!.id]))"
           >Turn into an area</NButton
         >
       </div>
       <div class="row">
-        <span class="small soft">Move by half a millimetre</span>
+        <span class="small soft">Nudge by 0.5 mm</span>
         <NButton
           v-for="way in NUDGES"
           :key="way.label"
           size="small"
-          :aria-label="`Move ${way.label.toLowerCase()}`"
+          :aria-label="way.label"
           @click="opened.edit(nudgeParts(opened.piece, [part!.id], way.x, way.y))"
           >{{ way.sign }}</NButton
         >
       </div>
       <div v-if="part.kind !== 'spot'" class="simplify">
         <NumberField
-          label="Leave out wobble under"
+          label="Smooth out wobbles smaller than"
           :value="toleranceMm"
           :min="0.05"
           :max="5"
@@ -178,7 +178,7 @@ function strengthen(percent: number): void {
           @change="toleranceMm = $event"
         />
         <NButton size="small" :disabled="!simplified" @click="opened.edit(simplified!.edit)">
-          Simplify: {{ cornersOf(part) }} → {{ simplified?.corners ?? cornersOf(part) }} corners
+          {{ say.simplify(cornersOf(part), simplified?.corners ?? cornersOf(part)) }}
         </NButton>
       </div>
     </template>
@@ -187,9 +187,7 @@ function strengthen(percent: number): void {
   <div v-else class="stack">
     <h2>Drawing</h2>
     <p class="soft">
-      {{ plural(opened.piece.drawing.parts.length, 'part')
-      }}{{ opened.piece.drawing.source ? ` from “${opened.piece.drawing.source}”` : '' }}, front to back. Pick one here
-      or in the hoop; hold Shift to pick several.
+      {{ say.partsOfDrawing(opened.piece.drawing.parts.length, opened.piece.drawing.source) }}
     </p>
     <div class="row" role="group" aria-label="Draw a part">
       <span class="small soft">Draw</span>
@@ -208,7 +206,7 @@ function strengthen(percent: number): void {
       <li v-for="note in opened.piece.drawing.notes" :key="note">{{ note }}</li>
     </ul>
     <NCheckbox v-if="underlay" v-model:checked="settings.keepsToEdges" size="small"
-      >What I draw keeps to the edges and lines of the picture below</NCheckbox
+      >Snap my strokes to edges and lines in the picture below</NCheckbox
     >
     <div v-if="underlay" class="simplify">
       <NumberField
@@ -226,14 +224,14 @@ function strengthen(percent: number): void {
     </div>
     <ProposeSubject v-if="underlay" />
     <fieldset>
-      <legend class="small soft">Where one part lies behind another</legend>
+      <legend class="small soft">Where parts overlap</legend>
       <NRadioGroup
         :value="opened.piece.drawing.hidden"
         name="hidden"
         @update:value="(value) => opened.edit(setHidden(opened.piece, value))"
       >
-        <NRadio value="cut">cut away what is hidden</NRadio>
-        <NRadio value="keep">stitch it all the same</NRadio>
+        <NRadio value="cut">Cut away hidden areas</NRadio>
+        <NRadio value="keep">Stitch hidden areas too</NRadio>
       </NRadioGroup>
     </fieldset>
     <PickedBar />

@@ -20,6 +20,7 @@ import { useSelection } from '../../session/selection.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
+import * as say from './words.ts';
 
 /** What draws parts by itself: petals, leaves, borders, grids, seeds and lettering. */
 const emit = defineEmits<{ close: [] }>();
@@ -100,10 +101,10 @@ const place = computed<[number, number]>(() =>
 
 function add(): void {
   if (!drawn.value.ok) return;
-  const name = choices.find(({ value }) => value === chosen.value)!.label.toLowerCase();
+  const { label } = choices.find(({ value }) => value === chosen.value)!;
   const before = new Set(opened.piece.drawing.parts.map(({ id }) => id));
   opened.edit(
-    addParts(opened.piece, drawn.value.value, place.value, `Add ${name}`, selection.pickedPart?.colour ?? null),
+    addParts(opened.piece, drawn.value.value, place.value, say.addHelper(label), selection.pickedPart?.colour ?? null),
   );
   selection.pick(opened.piece.drawing.parts.filter(({ id }) => !before.has(id)).map(({ id }) => id));
   emit('close');
@@ -114,9 +115,9 @@ function add(): void {
   <div class="stack">
     <button type="button" class="plain soft small" @click="emit('close')">‹ All parts</button>
     <h2>Draw by rule</h2>
-    <ChoiceField label="What" :value="chosen" :options="choices" @change="chosen = $event" />
+    <ChoiceField label="Shape" :value="chosen" :options="choices" @change="chosen = $event" />
     <p v-if="helper" class="small soft">{{ helper.purpose }}</p>
-    <svg class="preview" :viewBox="box" role="img" aria-label="What will be added">
+    <svg class="preview" :viewBox="box" role="img" aria-label="Preview of what will be added">
       <path
         v-for="planned in workings.current?.plan.parts ?? []"
         :key="planned.part.id"
@@ -179,7 +180,7 @@ function add(): void {
           @change="letters.heightMm = $event"
         />
         <LengthField
-          label="Room between"
+          label="Letter spacing"
           :value-mm="letters.spacingMm"
           :min-mm="-5"
           :max-mm="50"
@@ -187,7 +188,7 @@ function add(): void {
           @change="letters.spacingMm = $event"
         />
         <LengthField
-          label="Arc, radius (0: none)"
+          label="Arc radius (0: straight)"
           :value-mm="letters.arcMm"
           :min-mm="-400"
           :max-mm="400"
@@ -195,32 +196,31 @@ function add(): void {
         />
         <ChoiceField
           v-if="pickedLine"
-          label="Along"
+          label="Follow"
           :value="along"
           :options="[
             { value: ALONG.none, label: 'nothing' },
-            { value: ALONG.part, label: 'the picked line' },
+            { value: ALONG.part, label: 'the selected line' },
           ]"
           @change="along = $event"
         />
       </div>
       <p v-if="letters.heightMm < leastMm" class="small problem" role="alert">
-        {{ STRANDS }} strands cannot draw these letters under {{ leastMm }} mm: enlarge them, or work them in one
-        strand.
+        {{ say.lettersTooSmall(STRANDS, leastMm) }}
       </p>
-      <p v-else-if="leastMm > 0" class="small soft">In {{ STRANDS }} strands from {{ leastMm }} mm.</p>
+      <p v-else-if="leastMm > 0" class="small soft">{{ say.lettersFrom(STRANDS, leastMm) }}</p>
     </template>
     <div class="pair">
-      <LengthField label="Right of the middle" :value-mm="at.x" :min-mm="-500" :max-mm="500" @change="at.x = $event" />
-      <LengthField label="Below the middle" :value-mm="at.y" :min-mm="-500" :max-mm="500" @change="at.y = $event" />
+      <LengthField label="From centre, right" :value-mm="at.x" :min-mm="-500" :max-mm="500" @change="at.x = $event" />
+      <LengthField label="From centre, down" :value-mm="at.y" :min-mm="-500" :max-mm="500" @change="at.y = $event" />
     </div>
     <p v-if="!drawn.ok" class="small problem" role="alert">{{ drawn.problem }}</p>
     <p v-else-if="drawn.value.length === 0" class="small problem" role="alert">
-      Nothing finds room: change the sizes above.
+      There is no room for anything: change the sizes above.
     </p>
     <div class="row">
       <NButton type="primary" size="small" :disabled="!drawn.ok || drawn.value.length === 0" @click="add">
-        Add {{ drawn.ok ? drawn.value.length : 0 }} {{ drawn.ok && drawn.value.length === 1 ? 'part' : 'parts' }}
+        {{ say.addCount(drawn.ok ? drawn.value.length : 0) }}
       </NButton>
     </div>
   </div>

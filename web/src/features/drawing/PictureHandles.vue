@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Corner, Corners } from '@junctura/core/drawing';
 import { ref } from 'vue';
+import * as say from './words.ts';
 
 /** A picture with handles on it: four corners of a page, or the two ends of a length that is known. */
 const props = defineProps<{ src: string; corners: Corners; ends: readonly [Corner, Corner] | null }>();
@@ -38,7 +39,7 @@ const percent = (value: number): string => `${value * 100}%`;
 
 <template>
   <div ref="frame" class="frame">
-    <img :src="src" alt="The picture as it came" draggable="false" />
+    <img :src="src" alt="The picture before straightening" draggable="false" />
     <svg viewBox="0 0 1 1" preserveAspectRatio="none" aria-hidden="true">
       <polygon :points="corners.map(([x, y]) => `${x},${y}`).join(' ')" />
       <line v-if="ends" :x1="ends[0][0]" :y1="ends[0][1]" :x2="ends[1][0]" :y2="ends[1][1]" />
@@ -49,7 +50,7 @@ const percent = (value: number): string => `${value * 100}%`;
       type="button"
       class="handle"
       :style="{ left: percent(x), top: percent(y) }"
-      :aria-label="`${NAMES[i]}: drag, or move with the arrow keys, further with Shift`"
+      :aria-label="say.cornerHandle(NAMES[i]!)"
       @pointerdown="grab"
       @pointermove="drag($event, i, false)"
       @keydown="nudge($event, i, false)"
@@ -61,7 +62,7 @@ const percent = (value: number): string => `${value * 100}%`;
         type="button"
         class="handle end"
         :style="{ left: percent(x), top: percent(y) }"
-        :aria-label="`End ${i + 1} of the known length: drag, or move with the arrow keys, further with Shift`"
+        :aria-label="say.endHandle(i + 1)"
         @pointerdown="grab"
         @pointermove="drag($event, i, true)"
         @keydown="nudge($event, i, true)"

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { plural } from '@junctura/core/measure';
 import { newId } from '../../keeping/newId.ts';
 import {
   isConvex,
@@ -20,6 +19,7 @@ import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import PictureHandles from './PictureHandles.vue';
 import TheDialog from '../../ui/TheDialog.vue';
+import * as say from './words.ts';
 
 /** A picture on its way to becoming parts: squared up, sized, read by its lines or its colours. */
 const props = defineProps<{ file: File }>();
@@ -51,7 +51,7 @@ const corners = shallowRef<Corners>(WHOLE);
 const knownEnds = shallowRef<readonly [Corner, Corner] | null>(null);
 const knownMm = ref(100);
 const WAYS: { value: PictureOptions['as']; label: string }[] = [
-  { value: 'colours', label: 'By its colours: regions to fill' },
+  { value: 'colours', label: 'By its colours: areas to fill' },
   { value: 'lines', label: 'By its lines: along their middle' },
   { value: 'ink', label: 'By its lines: as areas of ink' },
   { value: 'below', label: 'As a picture below, to draw over and paint from' },
@@ -76,7 +76,7 @@ async function read(): Promise<void> {
   if (!isConvex(corners.value)) {
     stop();
     result.value = null;
-    problem.value = 'The corners cross: drag them to the corners of the page, round in order.';
+    problem.value = 'The corners cross: drag them to the corners of the page, going round in order.';
     return;
   }
   problem.value = null;
@@ -155,10 +155,10 @@ function measure(isOn: boolean): void {
           @corners="corners = $event"
           @ends="knownEnds = $event"
         />
-        <figcaption class="small soft">Drag the corners to straighten and crop.</figcaption>
+        <figcaption class="small soft">Drag the corners to straighten and crop the picture.</figcaption>
       </figure>
       <figure>
-        <svg v-if="result" class="result" :viewBox="viewBox" role="img" aria-label="The parts that were found">
+        <svg v-if="result" class="result" :viewBox="viewBox" role="img" aria-label="The parts found">
           <path
             v-for="part in result.drawing.parts"
             :key="part.id"
@@ -169,22 +169,21 @@ function measure(isOn: boolean): void {
             :stroke-width="part.strokeMm ?? 0.1"
           />
         </svg>
-        <div v-else class="result empty soft">{{ share === null ? 'Nothing yet' : 'Looking…' }}</div>
+        <div v-else class="result empty soft">{{ share === null ? 'Nothing yet' : 'Finding parts…' }}</div>
         <figcaption class="small" role="status">
           <span v-if="share !== null" class="reading">
             <NProgress type="line" :percentage="Math.round(share * 100)" :height="8" :show-indicator="false" />
             <NButton size="tiny" @click="stop">Stop</NButton>
           </span>
           <span v-else-if="result">
-            {{ plural(result.drawing.parts.length, 'part') }} in
-            {{ plural(result.palette.length, 'colour') }}
+            {{ say.partsAndColours(result.drawing.parts.length, result.palette.length) }}
           </span>
         </figcaption>
       </figure>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div class="options">
-      <ChoiceField label="Read it" :value="options.as" :options="WAYS" @change="options.as = $event" />
+      <ChoiceField label="Read the picture" :value="options.as" :options="WAYS" @change="options.as = $event" />
       <LengthField
         v-if="!knownEnds"
         label="Width of the page"
@@ -195,7 +194,7 @@ function measure(isOn: boolean): void {
       />
       <LengthField
         v-else
-        label="The red line measures"
+        label="Length of the red line"
         :value-mm="knownMm"
         :min-mm="1"
         :max-mm="2000"
@@ -212,7 +211,7 @@ function measure(isOn: boolean): void {
       />
       <NumberField
         v-else-if="isRead"
-        label="How faint a line counts"
+        label="Include faint lines"
         :value="Math.round(options.darkness * 100)"
         :min="0"
         :max="100"
@@ -222,7 +221,7 @@ function measure(isOn: boolean): void {
       />
       <NumberField
         v-if="isRead"
-        label="Ignore patches smaller than"
+        label="Ignore specks smaller than"
         :value="options.leastMm2"
         :min="0"
         :max="400"
@@ -242,9 +241,9 @@ function measure(isOn: boolean): void {
       />
     </div>
     <div class="foot">
-      <NCheckbox :checked="knownEnds !== null" @update:checked="measure">A length on it is known</NCheckbox>
+      <NCheckbox :checked="knownEnds !== null" @update:checked="measure">I know a length on it</NCheckbox>
       <NCheckbox v-if="options.as === 'colours'" v-model:checked="options.leavesGround">
-        The background stays bare
+        Leave the background bare
       </NCheckbox>
       <span class="spacer"></span>
       <NButton @click="emit('close')">Cancel</NButton>
@@ -256,7 +255,7 @@ function measure(isOn: boolean): void {
           result && !isRead
             ? 'Use this picture'
             : result
-              ? `Use ${result.drawing.parts.length === 1 ? 'this part' : `these ${result.drawing.parts.length} parts`}`
+              ? say.useParts(result.drawing.parts.length)
               : 'Use these parts'
         }}</NButton
       >

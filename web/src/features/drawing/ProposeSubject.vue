@@ -20,17 +20,17 @@ async function propose(): Promise<void> {
   if (answer === null || opened.piece.id !== id) return;
   if (!answer.ok) problem.value = answer.problem;
   else if (!answer.value) {
-    problem.value = 'Nothing stands out from the edges of this picture: draw round what you mean with the pen.';
+    problem.value = 'Nothing stands out from the edges of this picture: draw round the subject with the pen.';
   } else {
     const part = { name: 'Subject', kind: 'area', ...answer.value } as const;
-    opened.edit(addParts(opened.piece, [part], [0, 0], 'Take what the picture shows as a part'));
+    opened.edit(addParts(opened.piece, [part], [0, 0], 'Make the subject of the picture a part'));
   }
 }
 </script>
 
 <template>
   <div class="row">
-    <NButton size="small" :loading="isLooking" @click="propose">Propose what it shows as a part</NButton>
+    <NButton size="small" :loading="isLooking" @click="propose">Find the subject of the picture</NButton>
   </div>
   <p v-if="problem" class="small problem" role="alert">{{ problem }}</p>
 </template>

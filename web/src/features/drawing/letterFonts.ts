@@ -34,6 +34,6 @@ async function load(id: AlphabetId): Promise<Outcome<LetterFont>> {
     return kind === 'line' ? lineFont(await response.text()) : outlineFont(await response.arrayBuffer());
   } catch {
     loaded.delete(id);
-    return failure('The alphabet could not be loaded. Is the server still running?');
+    return failure('The alphabet could not be loaded. Check that Junctura is still running, then try again.');
   }
 }

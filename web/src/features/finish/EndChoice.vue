@@ -10,7 +10,8 @@ import { useSettings } from '../../session/settings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
-import { END_NAMES } from './finishWords.ts';
+import { END_NAMES } from './words.ts';
+import * as say from './words.ts';
 
 /** What the piece ends as, what of it can be changed, what stands against it, and what it takes. */
 const props = defineProps<{ plan: FinishPlan }>();
@@ -32,49 +33,49 @@ const LENGTHS: Readonly<Record<End, readonly LengthChoice[]>> = {
   board: [{ key: 'marginMm', label: 'Cloth shown round the design', usual: 25 }],
   patch: [
     { key: 'borderMm', label: 'Border' },
-    { key: 'cornerMm', label: 'Radius of its bays' },
+    { key: 'cornerMm', label: 'Smallest inward curve' },
   ],
   ornament: [
     { key: 'marginMm', label: 'Room round the design', usual: 8 },
-    { key: 'seamMm', label: 'Seam', usual: 6 },
+    { key: 'seamMm', label: 'Seam allowance', usual: 6 },
     { key: 'openingMm', label: 'Opening' },
   ],
   card: [],
   cushion: [
     { key: 'marginMm', label: 'Room round the design', usual: 40 },
-    { key: 'seamMm', label: 'Seam', usual: 15 },
+    { key: 'seamMm', label: 'Seam allowance', usual: 15 },
   ],
   garment: [],
   whitework: [
     { key: 'marginMm', label: 'Room round the design', usual: 40 },
-    { key: 'scallopMm', label: 'Width of a scallop' },
+    { key: 'scallopMm', label: 'Scallop width' },
   ],
 };
 const lengths = computed(() => {
   const all = LENGTHS[props.plan.end];
   const hasFringe = props.plan.end === 'whitework' && finish.value.fringe !== 'none';
-  return hasFringe ? [...all, { key: 'fringeMm', label: 'Depth of the fringe' } as const] : all;
+  return hasFringe ? [...all, { key: 'fringeMm', label: 'Fringe depth' } as const] : all;
 });
 
 const options = <Value extends string>(names: Readonly<Record<Value, string>>): { value: Value; label: string }[] =>
   (Object.entries(names) as [Value, string][]).map(([value, label]) => ({ value, label }));
 const EDGES = options({ overcast: 'Overcast', buttonhole: 'Buttonhole' });
-const BACKINGS = options({ sewn: 'Sewn on', fusible: 'Fused with an iron, for good' });
-const SHAPES = options({ disc: 'Disc', heart: 'Heart', drop: 'Drop', outline: 'The design’s own outline' });
+const BACKINGS = options({ sewn: 'Sewn on', fusible: 'Fused with an iron, permanently' });
+const SHAPES = options({ disc: 'Disc', heart: 'Heart', drop: 'Teardrop', outline: 'The design’s own outline' });
 const FACES = options({ window: 'In a window', whole: 'The whole front' });
 const DISCS = options({ felt: 'Felt', card: 'Card' });
 const FRINGES = options({ none: 'None', bought: 'Bought', looped: 'Looped', knitted: 'Knitted' });
 const ONTO = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
 const colours = computed(() => [
-  { value: '', label: 'Of which most is stitched' },
+  { value: '', label: 'Main colour of the stitching' },
   ...opened.piece.palette.map(({ id, role, hex, shade }) => ({ value: id, label: shade?.name ?? (role || hex) })),
 ]);
 
 const SIZED: Partial<Record<End, string>> = {
   board: 'Board',
   card: 'Card, folded',
-  cushion: 'Panel, as finished',
-  whitework: 'Cloth, as finished',
+  cushion: 'Panel, finished size',
+  whitework: 'Cloth, finished size',
 };
 /** The size that is set, or that the design asks for; null: nothing is stitched that could ask for any. */
 const size = computed<readonly [number, number] | null>(() => {
@@ -105,11 +106,11 @@ const size = computed<readonly [number, number] | null>(() => {
       <li v-for="problem in plan.problems" :key="problem.id" :class="{ stops: problem.stops }">
         <span>{{ problem.text }}</span>
         <span v-if="problem.id === 'two-islands'" class="row">
-          <NButton size="small" @click="change({ islands: 'bridge' })">Join by a bridge</NButton>
-          <NButton size="small" @click="change({ islands: 'apart' })">Patches of their own</NButton>
+          <NButton size="small" @click="change({ islands: 'bridge' })">Join with a bridge</NButton>
+          <NButton size="small" @click="change({ islands: 'apart' })">Make separate patches</NButton>
         </span>
         <NButton v-if="problem.id === 'card-too-small'" size="small" @click="change({ sizeMm: null })"
-          >Let the size be found</NButton
+          >Use the suggested size</NButton
         >
       </li>
     </ul>
@@ -147,14 +148,14 @@ const size = computed<readonly [number, number] | null>(() => {
       />
       <template v-if="SIZED[plan.end] && size">
         <LengthField
-          :label="`${SIZED[plan.end]}, across`"
+          :label="say.sizeAcross(SIZED[plan.end]!)"
           :value-mm="size[0]"
           :min-mm="FINISH_RANGES.sizeMm.min"
           :max-mm="FINISH_RANGES.sizeMm.max"
           @change="(mm) => change({ sizeMm: [mm, size![1]] })"
         />
         <LengthField
-          label="upright"
+          label="Height"
           :value-mm="size[1]"
           :min-mm="FINISH_RANGES.sizeMm.min"
           :max-mm="FINISH_RANGES.sizeMm.max"
@@ -184,7 +185,7 @@ const size = computed<readonly [number, number] | null>(() => {
       />
       <ChoiceField
         v-if="plan.end === 'framed'"
-        label="Disc behind"
+        label="Back disc"
         :value="finish.disc"
         :options="DISCS"
         @change="(disc) => change({ disc })"
@@ -210,16 +211,16 @@ const size = computed<readonly [number, number] | null>(() => {
       v-if="plan.end === 'framed'"
       :checked="finish.doubled"
       @update:checked="(doubled: boolean) => change({ doubled })"
-      >The gathering thread is weak: take it double</NCheckbox
+      >Gathering thread is weak: use it double</NCheckbox
     >
     <p v-if="finish.sizeMm && SIZED[plan.end]" class="small">
-      The size is set.
+      You set this size.
       <button type="button" class="plain link" @click="change({ sizeMm: null })">Let it be found</button>
     </p>
 
     <template v-if="plan.materials.length > 0">
       <hr class="rule" />
-      <h3>What it takes besides</h3>
+      <h3>What else it takes</h3>
       <table class="told" data-test="finish-materials">
         <tbody>
           <tr v-for="material in plan.materials" :key="material.id">

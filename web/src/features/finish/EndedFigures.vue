@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { FinishPlan } from '@junctura/core/finish';
-import { formatDuration, formatThread, roundTo } from '@junctura/core/measure';
+import { formatDuration, formatThread } from '@junctura/core/measure';
 import { computed } from 'vue';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import { usePrice } from './usePrice.ts';
+import * as say from './words.ts';
 
 /** What a finished piece took, beside what was planned of it. */
 const props = defineProps<{ plan: FinishPlan }>();
@@ -31,8 +32,7 @@ const thread = computed(() => {
   });
 });
 const beside = ({ planned, true: own }: { planned: number; true: number }): string => {
-  const percent = roundTo((own / planned - 1) * 100, 0);
-  return percent === 0 ? 'as planned' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} than planned`;
+  return say.againstPlan(own / planned);
 };
 </script>
 
@@ -40,19 +40,19 @@ const beside = ({ planned, true: own }: { planned: number; true: number }): stri
   <table class="told" data-test="ended-figures">
     <tbody>
       <tr v-if="hours.true > 0">
-        <th scope="row">At the hoop</th>
-        <td class="figure">{{ formatDuration(hours.true) }}, {{ beside(hours) }}</td>
+        <th scope="row">Stitching time</th>
+        <td class="figure">{{ say.figureAndPlan(formatDuration(hours.true), beside(hours)) }}</td>
       </tr>
       <tr v-if="thread">
-        <th scope="row">Thread, where it was noted</th>
-        <td class="figure">{{ formatThread(thread.true, settings.units) }}, {{ beside(thread) }}</td>
+        <th scope="row">Thread, as recorded</th>
+        <td class="figure">{{ say.figureAndPlan(formatThread(thread.true, settings.units), beside(thread)) }}</td>
       </tr>
       <tr>
-        <th scope="row">Thread and finishing came to</th>
+        <th scope="row">Thread and finishing materials</th>
         <td class="figure">{{ money(price.thread + price.finishing) }}</td>
       </tr>
       <tr v-if="price.work > 0">
-        <th scope="row">With the hours</th>
+        <th scope="row">Including your hours</th>
         <td class="figure">{{ money(price.all) }}</td>
       </tr>
     </tbody>

@@ -5,7 +5,8 @@ import { useFinishing } from '../../session/finishing.ts';
 import { useSettings } from '../../session/settings.ts';
 import TabRow from '../../ui/TabRow.vue';
 import EndChoice from './EndChoice.vue';
-import { END_NAMES } from './finishWords.ts';
+import { END_NAMES } from './words.ts';
+import * as say from './words.ts';
 
 /** From the last stitch to the thing itself: how it ends, what is to do and to buy, templates, and the piece's end. */
 const finishing = useFinishing();
@@ -13,7 +14,7 @@ const settings = useSettings();
 finishing.want();
 
 const VIEWS = [
-  { id: 'end', name: 'How it ends', card: EndChoice },
+  { id: 'end', name: 'What it becomes', card: EndChoice },
   { id: 'steps', name: 'Steps', card: defineAsyncComponent(() => import('./FinishSteps.vue')) },
   { id: 'templates', name: 'Templates', card: defineAsyncComponent(() => import('./TemplatesCard.vue')) },
   { id: 'price', name: 'Price and label', card: defineAsyncComponent(() => import('./PriceCard.vue')) },
@@ -27,12 +28,12 @@ const plan = computed(() => finishing.plan);
   <div class="stack">
     <h2>Finish</h2>
     <p v-if="finishing.problem" role="alert">{{ finishing.problem }}</p>
-    <p v-if="!plan && !finishing.problem" class="soft" role="status">Working out how it is finished…</p>
+    <p v-if="!plan && !finishing.problem" class="soft" role="status">Working out the finishing steps…</p>
     <template v-if="plan">
       <p class="cost figure" data-test="finish-cost">
-        {{ END_NAMES[plan.end].name }} · {{ plan.steps.length }} steps · about {{ formatDuration(plan.seconds / 3600)
+        {{ say.finishCost(END_NAMES[plan.end].name, plan.steps.length, formatDuration(plan.seconds / 3600))
         }}<template v-if="plan.threadMm > 0">
-          · {{ formatThread(plan.threadMm, settings.units) }} of thread along the edge</template
+          {{ say.edgeThread(formatThread(plan.threadMm, settings.units)) }}</template
         >
       </p>
       <TabRow label="Finish" :tabs="VIEWS" :here="shown" @pick="(id) => (shown = id)" />

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import type { FinishPlan, FinishStep } from '@junctura/core/finish';
 import { finishProgress } from '@junctura/core/log';
-import { formatDuration, plural } from '@junctura/core/measure';
+import { formatDay, formatDuration } from '@junctura/core/measure';
 import { NButton, NCheckbox, NInput } from 'naive-ui';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
-import { amountsInWords } from './finishWords.ts';
+import { amountsInWords } from './words.ts';
+import * as say from './words.ts';
 
 const EndedFigures = defineAsyncComponent(() => import('./EndedFigures.vue'));
 const PhotoRow = defineAsyncComponent(async () => (await import('../at-the-hoop/index.ts')).PhotoRow);
@@ -36,17 +37,15 @@ async function end(): Promise<void> {
   await record.note({ type: 'piece-ended', text: note.value.trim() });
   note.value = '';
 }
-const day = (at: string): string => new Intl.DateTimeFormat('en', { dateStyle: 'long' }).format(new Date(at));
 </script>
 
 <template>
   <div class="stack">
     <p class="soft" role="status" data-test="finish-progress">
-      <template v-if="done === 0">Tick each off as it is done, here or at the hoop.</template>
+      <template v-if="done === 0">Tick each step off when it is done, here or at the hoop.</template>
       <template v-else
-        >{{ done }} of {{ plural(plan.steps.length, 'step') }} done<template v-if="left > 0">
-          · about {{ formatDuration(left / 3600) }} left</template
-        ></template
+        >{{ say.stepsDone(done, plan.steps.length)
+        }}<template v-if="left > 0"> {{ say.aboutLeft(formatDuration(left / 3600)) }}</template></template
       >
     </p>
     <ol class="steps" data-test="finish-steps">
@@ -65,28 +64,30 @@ const day = (at: string): string => new Intl.DateTimeFormat('en', { dateStyle: '
     </ol>
     <hr class="rule" />
     <template v-if="progress.ended">
-      <h3 data-test="ended">Finished on {{ day(progress.ended.at) }}</h3>
+      <h3 data-test="ended">{{ say.finishedOn(formatDay(new Date(progress.ended.at))) }}</h3>
       <p v-if="progress.ended.text" class="note">“{{ progress.ended.text }}”</p>
       <EndedFigures :plan="plan" />
       <PhotoRow />
       <p class="small">
-        <button type="button" class="plain link" @click="record.takeBack(progress.ended.id)">It is not finished</button>
+        <button type="button" class="plain link" @click="record.takeBack(progress.ended.id)">
+          It is not finished after all
+        </button>
       </p>
     </template>
     <template v-else>
-      <h3>End the piece</h3>
+      <h3>Finish the piece</h3>
       <p class="small soft">
-        {{ opened.piece.name }} goes to the finished shelf of the bench. What would you like to remember next time?
+        {{ say.toShelf(opened.piece.name) }}
       </p>
       <NInput
         v-model:value="note"
         type="textarea"
         :autosize="{ minRows: 2, maxRows: 6 }"
         :maxlength="2000"
-        placeholder="A thinner needle for the moon …"
+        placeholder="For example: a thinner needle for the moon"
         :input-props="{ 'aria-label': 'A note to yourself' }"
       />
-      <div><NButton type="primary" data-test="end-piece" @click="end">It is finished</NButton></div>
+      <div><NButton type="primary" data-test="end-piece" @click="end">Move it to the shelf</NButton></div>
     </template>
   </div>
 </template>

@@ -14,6 +14,7 @@ import { useWorkings } from '../../session/workings.ts';
 import NumberField from '../../ui/NumberField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
 import { usePrice } from './usePrice.ts';
+import * as say from './words.ts';
 
 /** What the piece comes to by what it uses and the hours it takes; a care label and a price card to print. */
 const props = defineProps<{ plan: FinishPlan }>();
@@ -31,8 +32,8 @@ const change = (next: Partial<typeof asked.value>): void =>
   opened.edit(setFinish(opened.piece, { price: { ...asked.value, ...next } }));
 
 const made = computed(() => {
-  const kinds = [...new Set(planned.value.colours.map(({ thread }) => threadKind(thread)!.name.toLowerCase()))];
-  return `${clothOf(opened.piece.cloth.kind)!.name}, stitched by hand in ${kinds.join(' and ')}.`;
+  const kinds = [...new Set(planned.value.colours.map(({ thread }) => threadKind(thread)!.inSentence))];
+  return say.madeOf(clothOf(opened.piece.cloth.kind)!.name, kinds);
 });
 const page = computed(() =>
   labelPage({
@@ -51,35 +52,34 @@ const { problem, save } = usePdf();
     <table class="told" data-test="price">
       <tbody>
         <tr>
-          <th scope="row">Thread, as much as is used</th>
+          <th scope="row">Thread you use</th>
           <td class="figure">{{ money(price.thread) }}</td>
         </tr>
         <tr>
-          <th scope="row">For finishing</th>
+          <th scope="row">Finishing materials</th>
           <td class="figure">{{ money(price.finishing) }}</td>
         </tr>
         <tr>
-          <th scope="row">{{ formatDuration(price.hours) }} of work</th>
+          <th scope="row">{{ say.hoursOfWork(formatDuration(price.hours)) }}</th>
           <td class="figure">{{ money(price.work) }}</td>
         </tr>
         <tr>
-          <th scope="row">On top</th>
+          <th scope="row">Overheads</th>
           <td class="figure">{{ money(price.overhead) }}</td>
         </tr>
         <tr class="sum">
-          <th scope="row">Comes to</th>
+          <th scope="row">Total</th>
           <td class="figure">{{ money(price.all) }}</td>
         </tr>
       </tbody>
     </table>
     <p v-if="shop.problem" class="small soft">{{ shop.problem }}</p>
     <p v-else-if="price.unknown.length > 0" class="small soft">
-      Without {{ price.unknown.join(', ').toLowerCase() }}: the {{ shop.stock?.name.toLowerCase() ?? 'shop' }}, a
-      stand-in, names no price.
+      {{ say.noPriceFor(price.unknown) }}
     </p>
     <div class="pair">
       <NumberField
-        label="An hour"
+        label="Your hourly rate"
         :value="settings.rate.perHour"
         :min="0"
         :max="10000"
@@ -87,7 +87,7 @@ const { problem, save } = usePdf();
         @change="(perHour) => (settings.rate = { ...settings.rate, perHour })"
       />
       <NumberField
-        label="On top, for light, tools, fees"
+        label="Overheads: light, tools, fees"
         :value="Math.round(asked.overhead * 100)"
         :min="0"
         :max="500"
@@ -95,7 +95,7 @@ const { problem, save } = usePdf();
         @change="(percent) => change({ overhead: percent / 100 })"
       />
       <NumberField
-        label="A price you would name"
+        label="Your asking price"
         :value="asked.asked ?? Math.round(price.all)"
         :min="0"
         :max="1000000"
@@ -108,12 +108,11 @@ const { problem, save } = usePdf();
       </div>
     </div>
     <p v-if="price.earned !== null" data-test="earned">
-      At {{ money(asked.asked!) }} an hour earns <strong class="figure">{{ money(price.earned) }}</strong>, once thread
-      and the rest are paid.
-      <button type="button" class="plain link" @click="change({ asked: null })">Name no price</button>
+      {{ say.hourEarns(money(asked.asked!), money(price.earned)) }}
+      <button type="button" class="plain link" @click="change({ asked: null })">Clear the price</button>
     </p>
     <hr class="rule" />
-    <h3>Care label{{ asked.asked === null ? '' : ' and price card' }}</h3>
+    <h3>{{ asked.asked === null ? 'Care label' : 'Care label and price card' }}</h3>
     <p>{{ plan.care }}</p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <div><NButton size="small" @click="save([page], '-label.pdf')">Save as PDF</NButton></div>

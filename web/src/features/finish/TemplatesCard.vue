@@ -8,6 +8,7 @@ import { usePdf } from '../../session/usePdf.ts';
 import { usePrinter } from '../../session/printer.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
+import * as say from './words.ts';
 
 /** Shapes to cut and draw by, at true size, as one document. */
 const props = defineProps<{ plan: FinishPlan }>();
@@ -28,7 +29,7 @@ const { isSaving, problem, save } = usePdf();
 
 <template>
   <div class="stack">
-    <p v-if="plan.templates.length === 0" class="soft">This end needs no template.</p>
+    <p v-if="plan.templates.length === 0" class="soft">This finish needs no template.</p>
     <template v-else>
       <div class="pair">
         <ChoiceField label="Paper" :value="sheetId" :options="sheets" @change="(next) => (sheetId = next)" />
@@ -46,7 +47,7 @@ const { isSaving, problem, save } = usePdf();
       </div>
       <p v-if="problem" role="alert">{{ problem }}</p>
       <p v-if="pages.length === 0" class="small" role="status">
-        On sheets of this size there would be far too many pages: take a larger sheet.
+        On sheets this small there would be far too many pages: use a larger sheet.
       </p>
       <ul class="list">
         <li v-for="template in plan.templates" :key="template.id">
@@ -54,14 +55,14 @@ const { isSaving, problem, save } = usePdf();
         </li>
       </ul>
       <p class="small soft">
-        At true size, corrected for your printer as measured at Transfer. Print at 100 %, then measure the bars.
+        At true size, corrected for your printer as measured at Transfer. Print at 100%, then measure the bars.
       </p>
       <div class="pages">
         <PagePreview
           v-for="(page, i) in pages.slice(0, 12)"
           :key="i"
           :page="page"
-          :label="`Page ${i + 1} of ${pages.length}`"
+          :label="say.pageOf(i + 1, pages.length)"
         />
       </div>
     </template>

@@ -1,3 +1,4 @@
+import { formatMoney } from '@junctura/core/measure';
 import { priceOf, type FinishPlan, type Price } from '@junctura/core/finish';
 import { shadesOf } from '@junctura/core/piece';
 import { shadeNeeds } from '@junctura/core/thread';
@@ -43,5 +44,5 @@ export function usePrice(plan: () => FinishPlan): {
       ...opened.piece.finish.price,
     });
   });
-  return { price, coin, money: (value) => `${value.toFixed(2)} ${coin.value}` };
+  return { price, coin, money: (value) => formatMoney(value, coin.value) };
 }

@@ -7,6 +7,7 @@ import { handOver, handOverState, type HandedOver, type HandOverState } from '..
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { savePiece } from '../../session/savePiece.ts';
+import * as say from './words.ts';
 
 /** Hands the piece with its record to another device of this home, or to a file. */
 const emit = defineEmits<{ close: [] }>();
@@ -41,34 +42,32 @@ const spaced = (code: string): string => `${code.slice(0, 4)} ${code.slice(4)}`;
 </script>
 
 <template>
-  <TheDialog title="Hand it over" width="460px" @close="emit('close')">
+  <TheDialog title="Send to another device" width="460px" @close="emit('close')">
     <div class="stack">
       <p>
-        The piece goes to another device, and its record comes back the same way. What was noted on both is put
-        together: nothing is doubled, nothing overwritten.
+        The piece goes to another device, and its record comes back the same way. The records from both are merged:
+        nothing is doubled, nothing overwritten.
       </p>
       <NAlert v-if="problem" type="warning" :show-icon="false" role="alert">{{ problem }}</NAlert>
       <template v-if="handed">
-        <img :src="picture" alt="The address of the piece as a QR picture" class="qr" />
+        <img :src="picture" alt="QR code with the address of the piece" class="qr" />
         <p class="code figure" data-test="code">{{ spaced(handed.code) }}</p>
         <p class="soft">
-          Point the other device’s camera at the picture, or open
-          <strong>{{ state!.addresses[0] ?? 'this address' }}/take</strong> there and type the code. It can be taken
-          once, within {{ handed.minutes }} minutes.
+          {{ say.howToReceive(state!.addresses[0] ?? null, handed.minutes) }}
         </p>
       </template>
       <template v-else-if="state?.isOn">
         <NButton type="primary" :loading="isBusy" @click="give">Make a code</NButton>
         <p class="small soft">
-          Anyone in this network who has the code can take the piece. Use it in a network that you trust.
+          Anyone on this network who has the code can collect the piece. Use a network you trust.
         </p>
       </template>
       <p v-else-if="state" class="soft">
-        Other devices are not let in: Junctura was started for this machine alone. To hand pieces over in a network that
-        you trust, start it with <code>HOST=0.0.0.0 npm start</code>.
+        Other devices can’t connect: Junctura was started for this machine only. To send pieces over a network you
+        trust, start it with <code>HOST=0.0.0.0 npm start</code>.
       </p>
       <div class="row">
-        <NButton @click="router.push({ name: 'take' })">Take one here by its code</NButton>
+        <NButton @click="router.push({ name: 'take' })">Receive one here by its code</NButton>
         <NButton @click="savePiece">Save it to a file instead</NButton>
       </div>
     </div>

@@ -23,7 +23,7 @@ async function take(): Promise<void> {
 
 <template>
   <main class="take stack">
-    <h1>Take a piece that was handed over</h1>
+    <h1>Receive a piece</h1>
     <label class="stack">
       <span>The code, as the other device shows it</span>
       <NInput
@@ -36,8 +36,8 @@ async function take(): Promise<void> {
       />
     </label>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <NButton type="primary" size="large" :loading="isBusy" @click="take">Take it</NButton>
-    <RouterLink to="/">To the bench</RouterLink>
+    <NButton type="primary" size="large" :loading="isBusy" @click="take">Receive piece</NButton>
+    <RouterLink to="/">Back to the bench</RouterLink>
   </main>
 </template>
 

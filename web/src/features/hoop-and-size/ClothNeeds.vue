@@ -6,6 +6,7 @@ import { NCheckbox } from 'naive-ui';
 import { computed } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 /** What the hoop takes of cloth, tape and gathering thread, with the cut drawn to its grain. */
 const props = defineProps<{ hoop: Hoop; spread: readonly [number, number] }>();
@@ -26,7 +27,7 @@ const box = computed(() => {
 
 <template>
   <div class="needs">
-    <svg :viewBox="box.view" role="img" aria-label="The cut of the cloth, its grain straight up and down">
+    <svg :viewBox="box.view" role="img" aria-label="How the cloth is cut, its grain straight up and down">
       <rect :x="-box.w / 2" :y="-box.h / 2" :width="box.w" :height="box.h" class="cut" />
       <ellipse :rx="rings[0]" :ry="rings[1]" class="ring" />
       <ellipse :rx="rings[0] + needs.trimMm" :ry="rings[1] + needs.trimMm" class="trim" />
@@ -40,22 +41,23 @@ const box = computed(() => {
       <dd class="figure" data-test="cloth-cut">
         {{ length(needs.clothAcrossMm) }} × {{ length(needs.clothUprightMm) }}
       </dd>
-      <dt>Trimmed for gathering, past the ring</dt>
+      <dt>Trimmed for gathering, outside the hoop</dt>
       <dd class="figure">{{ length(needs.trimMm) }}</dd>
       <dt>Gathering thread</dt>
       <dd class="figure">{{ length(needs.gatheringMm) }}</dd>
     </dl>
   </div>
-  <ChoiceField label="The ring is of" :value="hoop.ring" :options="RINGS" @change="emit('ring', $event)" />
+  <ChoiceField label="Hoop made of" :value="hoop.ring" :options="RINGS" @change="emit('ring', $event)" />
   <div class="binding">
     <NCheckbox :checked="hoop.bound" @update:checked="(bound: boolean) => emit('bound', bound)"
       >Bind both rings</NCheckbox
     >
-    <span v-if="hoop.bound" class="figure">{{ (needs.tapeMm / 1000).toFixed(1) }} m of {{ TAPE.widthMm }} mm tape</span>
-    <span v-else class="soft">bare</span>
+    <span v-if="hoop.bound" class="figure">{{ say.tapeFor(needs.tapeMm / 1000, TAPE.widthMm) }}</span>
+    <span v-else class="soft">not bound</span>
   </div>
   <p class="small soft">
-    A bound ring grips better, marks less and keeps wood from staining. Take the hoop off between sittings.
+    A bound hoop grips better, leaves fewer marks and keeps wood from staining the cloth. Take the work out of the hoop
+    between sittings.
   </p>
 </template>
 

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { inHoop, type HoopTrial } from '@junctura/core/advice';
 import { AIR_MM, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
-import { formatDurationRange, formatLength, plural } from '@junctura/core/measure';
+import { formatDurationRange, formatLength } from '@junctura/core/measure';
 import { plainHoop, setHoop, type Hoop } from '@junctura/core/piece';
 import { NButton, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, triggerRef, watch } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
-import { hoopSizeText } from './hoopWords.ts';
+import { hoopSizeText } from './words.ts';
 import { useSettings } from '../../session/settings.ts';
 import type { JobOutput } from '../../workers/jobs.ts';
 import { pictures } from '../../workers/workerPool.ts';
@@ -14,6 +14,7 @@ import TheDialog from '../../ui/TheDialog.vue';
 import TryingBar from '../../ui/TryingBar.vue';
 import { showPicture } from '../../picture/showPicture.ts';
 import TrialChart from './TrialChart.vue';
+import * as say from './words.ts';
 
 /** The design in every usual hoop at once: what it takes, and what is lost. */
 const emit = defineEmits<{ close: [] }>();
@@ -47,7 +48,7 @@ async function tryOne(index: number, signal: AbortSignal): Promise<void> {
   const answer = await pictures.ask('tryHoop', asked, { signal });
   if (answer === null || signal.aborted) return;
   if (answer.ok) show(index, answer.value);
-  else problem.value = 'The sizes could not be worked out. Close this and try once more.';
+  else problem.value = 'The sizes could not be worked out. Close this and try again.';
 }
 function show(index: number, { trial, picture }: JobOutput<'tryHoop'>): void {
   trials.value[index] = trial;
@@ -70,29 +71,28 @@ const isPresent = ({ nominalMm, shortMm }: Hoop): boolean =>
 const chosenMm = computed(() => hoops.value.find(isPresent)?.nominalMm ?? null);
 function losses(trial: HoopTrial): string[] {
   const lines: string[] = [];
-  const parts = (n: number): string => plural(n, 'part');
-  if (trial.tooSmall.length > 0) lines.push(`${parts(trial.tooSmall.length)} too small`);
-  if (trial.merging > 0) lines.push(plural(trial.merging, 'line merges', 'lines merge'));
-  if (trial.tooLong.length > 0) lines.push(`${parts(trial.tooLong.length)} with satin too long`);
+  if (trial.tooSmall.length > 0) lines.push(say.tooSmall(trial.tooSmall.length));
+  if (trial.merging > 0) lines.push(say.merging(trial.merging));
+  if (trial.tooLong.length > 0) lines.push(say.satinTooLong(trial.tooLong.length));
   return lines;
 }
 function choose(trial: HoopTrial): void {
   const { hoop, placement } = inHoop(opened.piece, { ...(opened.piece.hoop ?? trial.hoop), ...trial.hoop });
-  opened.edit(setHoop(opened.piece, hoop, placement, `Fit to the ${sizeText(trial.hoop)} hoop`));
+  opened.edit(setHoop(opened.piece, hoop, placement, say.fitTo(sizeText(trial.hoop))));
   emit('close');
 }
 </script>
 
 <template>
-  <TheDialog title="In every hoop" width="1160px" @close="emit('close')">
+  <TheDialog title="Compare hoop sizes" width="1160px" @close="emit('close')">
     <NRadioGroup v-model:value="shape" name="hoop-shape" class="shapes">
       <NRadio value="round">Round hoops</NRadio>
-      <NRadio value="oval">Ovals, by their best turn</NRadio>
+      <NRadio value="oval">Oval hoops, turned for the best fit</NRadio>
     </NRadioGroup>
     <TryingBar
       v-if="share < 1 && !problem"
       :share="share"
-      :said="isStopped ? 'Stopped' : `${done.length} of ${hoops.length} sizes`"
+      :said="isStopped ? 'Stopped' : say.sizesDone(done.length, hoops.length)"
       :can-stop="!isStopped"
       @stop="stop"
     />
@@ -100,22 +100,23 @@ function choose(trial: HoopTrial): void {
     <ul class="hoops">
       <li v-for="(hoop, i) in hoops" :key="sizeText(hoop)" :class="{ now: isPresent(hoop) }">
         <div class="picture" :style="{ aspectRatio: hoop.nominalMm / (hoop.shortMm ?? hoop.nominalMm) }">
-          <canvas ref="canvases" :aria-label="`The piece in a hoop of ${sizeText(hoop)}`"></canvas>
+          <canvas ref="canvases" :aria-label="say.pieceInHoop(sizeText(hoop))"></canvas>
         </div>
         <h3>{{ sizeText(hoop) }}</h3>
         <template v-if="trials[i]">
           <p class="small figure">
-            {{ mm(trials[i]!.widthMm) }} wide<br />{{ formatDurationRange(trials[i]!.hours.p10, trials[i]!.hours.p90)
+            {{ say.wide(mm(trials[i]!.widthMm)) }}<br />{{
+              formatDurationRange(trials[i]!.hours.p10, trials[i]!.hours.p90)
             }}<br />
-            {{ trials[i]!.threadM.toFixed(1) }} m · {{ plural(trials[i]!.skeins, 'skein') }}
+            {{ say.threadAndSkeins(trials[i]!.threadM, trials[i]!.skeins) }}
           </p>
           <p class="small" :class="losses(trials[i]!).length > 0 ? 'lost' : 'kept'">
             <template v-if="losses(trials[i]!).length > 0">
               <span v-for="loss in losses(trials[i]!)" :key="loss">{{ loss }}<br /></span>
             </template>
-            <template v-else>nothing lost</template>
+            <template v-else>no detail lost</template>
           </p>
-          <NButton size="tiny" @click="choose(trials[i]!)">Take this one</NButton>
+          <NButton size="tiny" @click="choose(trials[i]!)">Use this hoop</NButton>
         </template>
       </li>
     </ul>

@@ -7,6 +7,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSettings } from '../../session/settings.ts';
 import LengthField from '../../ui/LengthField.vue';
+import * as say from './words.ts';
 
 /** Where a hoop is set for a design that is larger than it: found, moved by numbers, taken away. */
 const props = defineProps<{ hoop: Hoop }>();
@@ -32,13 +33,13 @@ async function findThem(): Promise<void> {
   isFinding.value = false;
   if (!answer || opened.piece !== piece) return;
   if (!answer.ok) {
-    positionsProblem.value = `The positions could not be found: ${answer.problem}`;
+    positionsProblem.value = say.noPositions(answer.problem);
     return;
   }
   const found = answer.value;
   positionsProblem.value =
     found === null
-      ? 'The design is too large to be reached by this hoop: choose a larger hoop or a smaller size.'
+      ? 'The design is too large to be reached with this hoop: choose a larger hoop or a smaller size.'
       : null;
   if (found && found.length === 1) positionsProblem.value = 'One position reaches everything.';
   if (found) opened.edit(setPositions(opened.piece, found.length > 1 ? found : [], 'Find hoop positions'));
@@ -65,30 +66,26 @@ function removePosition(index: number): void {
     <hr class="rule" />
     <h3>Hoop positions</h3>
     <p v-if="!severalPositions" class="small soft">
-      A design that is larger than its hoop is worked in several positions; flat work first, what stands up last.
+      A design larger than its hoop is worked in several positions: flat stitches first, raised ones last.
     </p>
     <ol v-else class="positions">
       <li v-for="(work, i) in works" :key="i">
         <strong class="serif">{{ i + 1 }}</strong>
         <LengthField
-          label="Right"
+          label="From centre, right"
           :value-mm="work.x"
           :min-mm="-3000"
           :max-mm="3000"
           @change="(mm) => movePosition(i, 0, mm)"
         />
         <LengthField
-          label="Below"
+          label="From centre, down"
           :value-mm="work.y"
           :min-mm="-3000"
           :max-mm="3000"
           @change="(mm) => movePosition(i, 1, mm)"
         />
-        <span class="small soft"
-          >{{ work.whole.length }} whole{{
-            work.portions.length > 0 ? `, ${work.portions.length} in portions` : ''
-          }}</span
-        >
+        <span class="small soft">{{ say.partsInPosition(work.whole.length, work.portions.length) }}</span>
         <button type="button" class="plain small soft" @click="removePosition(i)">Remove</button>
       </li>
     </ol>
@@ -99,8 +96,8 @@ function removePosition(index: number): void {
       <NButton
         v-if="severalPositions"
         size="small"
-        @click="opened.edit(setPositions(opened.piece, [], 'Work in one position'))"
-        >One position</NButton
+        @click="opened.edit(setPositions(opened.piece, [], 'Use one position'))"
+        >Use one position</NButton
       >
     </div>
     <p v-if="positionsProblem" class="small" role="status">{{ positionsProblem }}</p>

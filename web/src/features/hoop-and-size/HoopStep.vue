@@ -26,7 +26,8 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
-import { hoopSizeText } from './hoopWords.ts';
+import { hoopSizeText } from './words.ts';
+import * as say from './words.ts';
 
 const HoopComparison = defineAsyncComponent(() => import('./HoopComparison.vue'));
 
@@ -52,13 +53,13 @@ const sizes = computed(() =>
     .sort((a, b) => Number(b.isOwned) - Number(a.isOwned))
     .map(({ size, isOwned }) => ({
       value: sizeKey(size),
-      label: `${size.shortMm === null ? 'Round' : 'Oval'}, ${hoopSizeText(size, settings.units)}${isOwned ? ', yours' : ''}`,
+      label: say.hoopName(hoopSizeText(size, settings.units), size.shortMm !== null, isOwned),
     })),
 );
 const hoops = computed(() => [
   { value: '0', label: 'No hoop' },
   ...sizes.value,
-  { value: OTHER, label: 'Another size, typed…' },
+  { value: OTHER, label: 'Other size…' },
 ]);
 /** Whether the size of the hoop is typed: asked for, or none of those that are sold everywhere. */
 const isTyping = ref(false);
@@ -73,7 +74,7 @@ const cloths = computed(() => {
     : { clothAcrossMm: 0, clothUprightMm: 0 };
   return CLOTHS.map(({ id, name }) => {
     const left = clothFor(threads.box.basket, id, clothAcrossMm, clothUprightMm);
-    return { value: id, label: left ? `${name}, yours fits` : name };
+    return { value: id, label: left ? say.yoursFits(name) : name };
   });
 });
 const USES: { value: Piece['use']; label: string }[] = [
@@ -94,7 +95,7 @@ const keepsSize = computed(() => opened.piece.placement.isSizeSet || severalPosi
 function setSize(nominalMm: number, shortMm: number | null): void {
   const next = { ...(hoop.value ?? plainHoop(nominalMm, airMm.value)), nominalMm, shortMm, warp: null };
   const name = hoopSizeText(next, settings.units);
-  const label = keepsSize.value ? `Take a hoop of ${name}` : `Fit to a hoop of ${name}`;
+  const label = keepsSize.value ? say.useHoop(name) : say.fitTo(name);
   opened.edit(setHoop(opened.piece, next, keepsSize.value ? opened.piece.placement : fitted(next), label));
 }
 /** A design without a size of its own fills the hoop that is chosen. */
@@ -143,14 +144,14 @@ const isComparing = ref(false);
     <ChoiceField label="Hoop" :value="chosenHoop" :options="hoops" @change="chooseHoop" />
     <div v-if="hoop && isOther" class="pair" data-test="typed-hoop">
       <LengthField
-        label="Hoop, across"
+        label="Hoop width"
         :value-mm="hoop.nominalMm"
         :min-mm="HOOP_RANGE_MM.min"
         :max-mm="HOOP_RANGE_MM.max"
         @change="(mm) => setSize(mm, hoop!.shortMm)"
       />
       <LengthField
-        label="Hoop, up and down"
+        label="Hoop height"
         :value-mm="hoop.shortMm ?? hoop.nominalMm"
         :min-mm="HOOP_RANGE_MM.min"
         :max-mm="HOOP_RANGE_MM.max"
@@ -159,11 +160,11 @@ const isComparing = ref(false);
     </div>
     <div v-if="hoop" class="pair">
       <LengthField
-        label="Space to the ring"
+        label="Room to the hoop"
         :value-mm="hoop.airMm"
         :min-mm="0"
         :max-mm="60"
-        @change="(mm) => changeHoop({ airMm: mm }, 'Change the space to the ring', !keepsSize)"
+        @change="(mm) => changeHoop({ airMm: mm }, 'Change the room to the hoop', !keepsSize)"
       />
       <div class="field">
         <span class="label">&nbsp;</span>
@@ -177,9 +178,13 @@ const isComparing = ref(false);
       </div>
     </div>
     <p v-if="hoop && fitting && design" class="small soft" data-test="fitting">
-      Fitting makes it <span class="figure">{{ formatLength(fitting.widthMm, settings.units) }}</span> wide instead of
-      <span class="figure">{{ formatLength(design.widthMm, settings.units) }}</span>:
-      {{ fitting.factor.toFixed(2) }} times its size.
+      {{
+        say.fittingMakes(
+          formatLength(fitting.widthMm, settings.units),
+          formatLength(design.widthMm, settings.units),
+          fitting.factor,
+        )
+      }}
     </p>
     <div class="row">
       <NButton size="small" :disabled="!hasDesign" @click="isComparing = true"
@@ -187,10 +192,13 @@ const isComparing = ref(false);
       >
     </div>
     <p v-if="room && design" class="note">
-      The smallest circle round the design is
-      <strong class="figure">{{ formatLength(offCentre.r * 2, settings.units) }}</strong> across; the ring is
-      <strong class="figure">{{ formatLength(room.innerMm, settings.units) }}</strong> inside. At the nearest,
-      <strong class="figure">{{ formatLength(room.clearMm, settings.units) }}</strong> stay free.
+      {{
+        say.roomInHoop(
+          formatLength(offCentre.r * 2, settings.units),
+          formatLength(room.innerMm, settings.units),
+          formatLength(room.clearMm, settings.units),
+        )
+      }}
     </p>
     <div v-if="design" class="pair">
       <LengthField
@@ -208,21 +216,21 @@ const isComparing = ref(false);
         @change="(mm) => resize(mm, 'height')"
       />
       <LengthField
-        label="Right of the middle"
+        label="From centre, right"
         :value-mm="offCentre.x"
         :min-mm="-500"
         :max-mm="500"
         @change="(mm) => shift('xMm', mm)"
       />
       <LengthField
-        label="Below the middle"
+        label="From centre, down"
         :value-mm="offCentre.y"
         :min-mm="-500"
         :max-mm="500"
         @change="(mm) => shift('yMm', mm)"
       />
       <NumberField
-        label="Turned, anticlockwise"
+        label="Rotation, anticlockwise"
         :value="roundTo(opened.piece.placement.turnDeg, 1)"
         :min="-180"
         :max="180"
@@ -239,8 +247,8 @@ const isComparing = ref(false);
           <NButton
             size="small"
             :disabled="opened.piece.placement.turnDeg === 0"
-            @click="place(onTheGrain(opened.piece.placement), 'Turn to the grain')"
-            >To the grain</NButton
+            @click="place(onTheGrain(opened.piece.placement), 'Straighten the design')"
+            >Straighten</NButton
           >
         </div>
       </div>
@@ -253,7 +261,7 @@ const isComparing = ref(false);
     >
       <span class="lock">
         <component :is="opened.piece.placement.isSizeSet ? Lock : LockOpen" :size="15" aria-hidden="true" />
-        Keep this size{{ opened.piece.placement.isSizeSet ? '' : ': now it follows the hoop' }}
+        {{ opened.piece.placement.isSizeSet ? 'Keep this size' : 'Keep this size (it follows the hoop now)' }}
       </span>
     </NCheckbox>
     <p class="small soft">
@@ -283,7 +291,7 @@ const isComparing = ref(false);
       </div>
     </div>
     <ChoiceField
-      label="What it is for"
+      label="Use of the piece"
       :value="opened.piece.use"
       :options="USES"
       @change="(use) => opened.edit(setUse(opened.piece, use))"
@@ -292,10 +300,10 @@ const isComparing = ref(false);
       v-if="hoop"
       :hoop="hoop"
       :spread="spread"
-      @bound="(bound) => changeHoop({ bound }, bound ? 'Bind the ring' : 'Leave the ring bare')"
-      @ring="(ring) => changeHoop({ ring }, `Take a ring of ${ring}`)"
+      @bound="(bound) => changeHoop({ bound }, bound ? 'Bind the hoop' : 'Leave the hoop unbound')"
+      @ring="(ring) => changeHoop({ ring }, say.useRing(ring))"
     />
-    <WarpCheck v-if="hoop" :warp="hoop.warp" @measured="(warp) => changeHoop({ warp }, 'Check the warp')" />
+    <WarpCheck v-if="hoop" :warp="hoop.warp" @measured="(warp) => changeHoop({ warp }, 'Check for round')" />
     <HoopComparison v-if="isComparing" @close="isComparing = false" />
   </div>
 </template>

@@ -46,7 +46,7 @@ const thread = computed(
 
 <template>
   <div>
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="Hours and metres of thread by the size of the hoop">
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="Hours and metres of thread by hoop size">
       <g v-for="tick in hours.ticks(4)" :key="`h${tick}`">
         <path :d="`M${EDGE.left} ${hours(tick)}H${WIDTH - EDGE.right}`" class="rule" />
         <text :x="EDGE.left - 8" :y="hours(tick) + 4" text-anchor="end">{{ tick }}</text>
@@ -77,8 +77,8 @@ const thread = computed(
       <text :x="WIDTH - EDGE.right + 20" :y="HEIGHT - 10">cm</text>
     </svg>
     <p class="small soft legend">
-      <span class="key hours-key"></span> hours, the band from quick to slow <span class="key thread-key"></span> metres
-      of thread
+      <span class="key hours-key"></span> hours, from quick to slow <span class="key thread-key"></span> metres of
+      thread
     </p>
   </div>
 </template>

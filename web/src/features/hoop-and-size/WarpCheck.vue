@@ -3,6 +3,7 @@ import { WARP_LIMIT, warpOf } from '@junctura/core/materials';
 import type { Hoop } from '@junctura/core/piece';
 import { computed } from 'vue';
 import LengthField from '../../ui/LengthField.vue';
+import * as say from './words.ts';
 
 type Warp = NonNullable<Hoop['warp']>;
 
@@ -29,10 +30,10 @@ function drawn(diameterMm: number): number {
 <template>
   <section class="stack">
     <hr class="rule" />
-    <h3>Is the cloth true?</h3>
+    <h3>Is the cloth out of round?</h3>
     <p class="small soft">
-      Draw a circle on the cloth before mounting it, and measure it both ways in the hoop: tugged unevenly it becomes an
-      oval, and so does the design.
+      Draw a circle on the cloth before you put it in the hoop, and measure it both ways in the hoop: pulled unevenly it
+      becomes an oval, and so does the design.
     </p>
     <div class="triple">
       <LengthField
@@ -65,11 +66,9 @@ function drawn(diameterMm: number): number {
         <ellipse :rx="drawn(warp.acrossMm)" :ry="drawn(warp.uprightMm)" class="now" />
       </svg>
       <p v-if="Math.abs(warpShare) > WARP_LIMIT">
-        {{ (Math.abs(warpShare) * 100).toFixed(1) }} % out of true, drawn here three times as strong. Loosen the screw,
-        ease the cloth back {{ warpShare > 0 ? 'at the top and bottom' : 'at the left and right' }}, even it out along
-        the grain, and tighten again before the first stitch.
+        {{ say.outOfRound(warpShare) }}
       </p>
-      <p v-else>True within {{ WARP_LIMIT * 100 }} %. Stitch away.</p>
+      <p v-else>{{ say.roundEnough(WARP_LIMIT) }}</p>
     </div>
   </section>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDuration, localDay, plural } from '@junctura/core/measure';
+import { formatDuration, formatWeekday, localDay, noonOf, WEEKDAYS } from '@junctura/core/measure';
 import { moveSitting, setCalendar, setWorker } from '@junctura/core/piece';
 import { doneBy, sittingDays, sittingsOf } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
@@ -8,6 +8,7 @@ import NumberField from '../../ui/NumberField.vue';
 import { fileName, saveFile } from '../../keeping/files.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
+import * as say from './words.ts';
 
 /** The evenings in her calendar: days of the week, what each sitting does, and whether all is done by a day. */
 const opened = useOpenedPiece();
@@ -18,7 +19,6 @@ const byId = useId();
 
 /** Monday comes first. */
 const WEEK = [1, 2, 3, 4, 5, 6, 0];
-const DAY_NAMES = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 const today = localDay(new Date());
 
 const calendar = computed(() => opened.piece.calendar);
@@ -42,8 +42,7 @@ function setTime(event: Event): void {
   const at = chosen(event);
   if (at) opened.edit(setCalendar(opened.piece, { at: at.slice(0, 5) }));
 }
-const dayText = (day: string): string =>
-  new Intl.DateTimeFormat('en', { weekday: 'short', day: 'numeric', month: 'short' }).format(new Date(`${day}T12:00`));
+const dayText = (day: string): string => formatWeekday(noonOf(day));
 
 const problem = ref<string | null>(null);
 async function save(): Promise<void> {
@@ -59,7 +58,7 @@ async function save(): Promise<void> {
   <div class="stack">
     <div class="pair">
       <NumberField
-        label="A sitting lasts"
+        label="Length of a sitting"
         :value="worker.sittingMin"
         :min="10"
         :max="600"
@@ -88,7 +87,7 @@ async function save(): Promise<void> {
           :aria-pressed="calendar.days.includes(day)"
           @click="setDay(day)"
         >
-          {{ DAY_NAMES[day] }}
+          {{ WEEKDAYS[day] }}
         </button>
       </div>
       <p v-if="calendar.days.length === 0" class="small soft">
@@ -110,7 +109,7 @@ async function save(): Promise<void> {
         <input :id="timeId" type="time" :value="calendar.at" @change="setTime" />
       </div>
       <div class="field">
-        <label :for="byId">Done by (if it must be)</label>
+        <label :for="byId">Finished by (optional)</label>
         <input
           :id="byId"
           type="date"
@@ -120,11 +119,10 @@ async function save(): Promise<void> {
       </div>
     </div>
     <p v-if="wanted?.type === 'past'" class="note" role="status">
-      That day lies before the first sitting. Choose a later day, or begin sooner.
+      That day is before the first sitting. Choose a later day, or start sooner.
     </p>
     <p v-else-if="wanted?.type === 'ahead'" class="note" role="status" data-test="done-by">
-      At your pace it is done by then in {{ Math.round(wanted.odds * 100) }} of 100 cases.
-      {{ wanted.perWeekP50 }} sittings a week make it an even chance, {{ wanted.perWeekP90 }} make it nine in ten.
+      {{ say.doneBy(wanted.odds, wanted.perWeekP50, wanted.perWeekP90) }}
     </p>
 
     <ol class="sittings" data-test="days">
@@ -135,7 +133,7 @@ async function save(): Promise<void> {
         <input
           type="date"
           :value="days[i]"
-          :aria-label="`Day of sitting ${sitting.number}`"
+          :aria-label="say.dayOfSitting(sitting.number)"
           @change="opened.edit(moveSitting(opened.piece, sitting.number, chosen($event)))"
         />
         <button
@@ -144,7 +142,7 @@ async function save(): Promise<void> {
           class="plain link small"
           @click="opened.edit(moveSitting(opened.piece, sitting.number, null))"
         >
-          back
+          reset
         </button>
       </li>
     </ol>
@@ -153,7 +151,7 @@ async function save(): Promise<void> {
       <NButton type="primary" size="small" :disabled="sittings.length === 0" @click="save"
         >Save as a calendar file</NButton
       >
-      <span class="small soft">{{ plural(sittings.length, 'event') }}; brought in again, they are updated.</span>
+      <span class="small soft">{{ say.calendarEvents(sittings.length) }}</span>
     </div>
   </div>
 </template>

@@ -12,6 +12,7 @@ import { usePdf } from '../../session/usePdf.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { guidePicture } from '../../picture/pictureToPng.ts';
+import * as say from './words.ts';
 
 /** The booklet that a pupil can follow, to print or to read on a phone. */
 const opened = useOpenedPiece();
@@ -82,10 +83,10 @@ function html(): void {
 <template>
   <div class="stack">
     <p class="small soft">
-      Picture, materials, a numbered map, every step with its reason, working drawings, cutting list, beginning, ending
-      and finishing: complete for someone who has no Junctura.
+      Picture, materials, a numbered map, every step with its reason, stitch drawings, cutting list, starting, fastening
+      off and finishing: everything someone without Junctura needs.
     </p>
-    <p class="small soft">What hands do beside the stitches, in drawings: <LessonLinks :lessons="FIRST_LESSONS" />.</p>
+    <p class="small soft">Basic techniques, in drawings: <LessonLinks :lessons="FIRST_LESSONS" />.</p>
     <div class="pair">
       <ChoiceField
         label="Paper"
@@ -107,7 +108,7 @@ function html(): void {
       <NButton size="small" :disabled="!picture" data-test="guide-html" @click="html">Save as one web page</NButton>
     </div>
     <div v-if="!picture" role="status" class="small">
-      Painting the picture
+      Painting the picture…
       <NProgress type="line" :percentage="Math.round(painted * 100)" :height="8" :show-indicator="false" />
     </div>
     <p v-if="problem" role="alert">{{ problem }}</p>
@@ -117,10 +118,10 @@ function html(): void {
         :key="i"
         :page="page"
         :pictures="picture ? { piece: picture.address } : {}"
-        :label="`Page ${i + 1} of ${pages.length}`"
+        :label="say.pageOf(i + 1, pages.length)"
       />
     </div>
-    <p v-if="pages.length > 24" class="small soft">… and {{ pages.length - 24 }} pages more.</p>
+    <p v-if="pages.length > 24" class="small soft">{{ say.morePages(pages.length - 24) }}</p>
   </div>
 </template>
 

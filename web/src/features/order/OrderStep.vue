@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import LessonLinks from '../../ui/LessonLinks.vue';
-import { formatDuration, plural } from '@junctura/core/measure';
+import { formatDuration } from '@junctura/core/measure';
 import { orderTotals } from '@junctura/core/thread';
 import { computed, defineAsyncComponent, ref, type Component } from 'vue';
 import { useWorkings } from '../../session/workings.ts';
 import TabRow from '../../ui/TabRow.vue';
 import StepsCard from './StepsCard.vue';
+import * as say from './words.ts';
 
 /** The order of work: its steps in sittings, the ways to order it, the days, and the guide to hand on. */
 const workings = useWorkings();
 
 const VIEWS = [
   { id: 'steps', name: 'Steps', card: StepsCard },
-  { id: 'ways', name: 'Ways to work', card: defineAsyncComponent(() => import('./WaysCard.vue')) },
+  { id: 'ways', name: 'Ways of working', card: defineAsyncComponent(() => import('./WaysCard.vue')) },
   { id: 'days', name: 'Days', card: defineAsyncComponent(() => import('./DaysCard.vue')) },
   { id: 'guide', name: 'Guide', card: defineAsyncComponent(() => import('./GuideCard.vue')) },
 ] as const satisfies readonly { id: string; name: string; card: Component }[];
@@ -27,18 +28,24 @@ const totals = computed(() => orderTotals(workings.piece, plan.value));
   <div class="stack">
     <h2>Order of work</h2>
     <p class="small soft">
-      New to it? In drawings: <LessonLinks :lessons="['mounting', 'strands', 'waste-knot', 'fastening-off']" />
+      New to this? See the drawings: <LessonLinks :lessons="['mounting', 'strands', 'waste-knot', 'fastening-off']" />
     </p>
     <p v-if="plan.order.length === 0" class="soft">
-      There is nothing to put in order yet. Bring in a drawing, or draw parts with the pen; each layer of stitches
-      becomes a step here.
+      There is nothing to order yet. Import a drawing, or draw parts with the pen; each layer of stitches becomes a step
+      here.
     </p>
     <template v-else>
       <p class="cost figure" data-test="order-cost">
-        {{ plural(plan.order.length, 'step') }} in {{ plural(totals.sittings, 'sitting') }} ·
-        {{ formatDuration(totals.seconds / 3600) }} · {{ plural(totals.threadings, 'threading') }} ·
-        {{ plural(totals.colourChanges, 'change of colour', 'changes of colour') }}
-        <template v-if="totals.hoopMoves > 0"> · the hoop moved {{ plural(totals.hoopMoves, 'time') }}</template>
+        {{
+          say.orderCost({
+            steps: plan.order.length,
+            sittings: totals.sittings,
+            time: formatDuration(totals.seconds / 3600),
+            threadings: totals.threadings,
+            colourChanges: totals.colourChanges,
+          })
+        }}
+        <template v-if="totals.hoopMoves > 0"> {{ say.hoopMoved(totals.hoopMoves) }}</template>
       </p>
       <TabRow label="Order of work" :tabs="VIEWS" :here="shown" @pick="(id) => (shown = id)" />
       <component :is="card" />

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { formatThread, plural } from '@junctura/core/measure';
+import { formatThread } from '@junctura/core/measure';
 import type { Sitting } from '@junctura/core/thread';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { layOut } from '@junctura/core/transfer';
+import * as say from './words.ts';
 
 /** What to lay out for a sitting, and what it finishes. */
 const props = defineProps<{ sitting: Sitting }>();
@@ -22,19 +23,17 @@ const needs = computed(() => layOut(workings.piece, workings.current!.plan, prop
     <ul>
       <li v-for="length in needs.lengths" :key="length.key">
         <i class="swatch" :style="{ background: length.hex }"></i>
-        {{ length.name }}: {{ plural(length.count, 'length') }} of {{ plural(length.strands, 'strand') }},
-        {{ formatThread(length.cutMm, settings.units) }} each
+        {{ say.lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units)) }}
       </li>
-      <li v-if="needs.lengths.length === 0">No new length: go on with what is in the needle.</li>
-      <li>{{ plural(needs.needles.length, 'needle') }}: {{ needs.needles.join(', ') }}</li>
+      <li v-if="needs.lengths.length === 0">No new thread: carry on with what is in the needle.</li>
+      <li>{{ say.needlesToLayOut(needs.needles) }}</li>
       <li v-if="opened.piece.positions.length > 1">
-        Hoop in {{ needs.positions.length === 1 ? 'position' : 'positions' }} {{ needs.positions.join(', then ') }}
+        {{ say.hoopIn(needs.positions) }}
       </li>
-      <li v-if="needs.drawn.length > 0">Draw anew first: {{ needs.drawn.join(', ') }}</li>
+      <li v-if="needs.drawn.length > 0">{{ say.redrawFirst(needs.drawn) }}</li>
     </ul>
     <p>
-      <strong>It finishes</strong>
-      {{ needs.finishes.length > 0 ? needs.finishes.join(', ') : 'nothing whole, but it comes nearer' }}.
+      {{ say.finishes(needs.finishes) }}
     </p>
   </div>
 </template>

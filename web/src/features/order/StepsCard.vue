@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDuration, plural } from '@junctura/core/measure';
+import { formatDuration } from '@junctura/core/measure';
 import { nameOfStep, needleName } from '@junctura/core/order';
 import LessonLinks from '../../ui/LessonLinks.vue';
 import { lessonsOfStep } from '../../ui/lessonNames.ts';
@@ -14,6 +14,7 @@ import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
 import SittingNeeds from './SittingNeeds.vue';
 import { useOrderList, type OrderLine, type SittingLines } from './useOrderList.ts';
+import * as say from './words.ts';
 
 /** The steps in their sittings: why each stands where it does, and how to move it. */
 const opened = useOpenedPiece();
@@ -116,11 +117,9 @@ const endOf = (part: string): 'first' | 'last' | null =>
 function threadWords(step: number): string {
   const own = workings.current!.plan.work[step];
   if (!own) return '';
-  if (own.isParked) return 'Take up the parked needle with its thread.';
-  if (own.rethreadings > 0) return 'Thread what is left of its length again.';
-  return own.loads > 0
-    ? `${plural(own.loads, 'length')} of thread ${own.loads === 1 ? 'is' : 'are'} begun for it.`
-    : 'Goes on with the thread that is in the needle.';
+  if (own.isParked) return 'Pick up the parked needle.';
+  if (own.rethreadings > 0) return 'Rethread the rest of the length.';
+  return own.loads > 0 ? say.lengthsStarted(own.loads) : 'Carries on with the thread in the needle.';
 }
 </script>
 
@@ -140,10 +139,10 @@ function threadWords(step: number): string {
             :data-test="`sitting-${row.entry.sitting.number}`"
             @click="show(row.entry)"
           >
-            <strong>Sitting {{ row.entry.sitting.number }}</strong>
+            <strong>{{ say.sittingN(row.entry.sitting.number) }}</strong>
             <span class="figure small">{{ formatDuration(row.entry.sitting.seconds / 3600) }}</span>
           </button>
-          <p v-if="row.entry.lines.length === 0" class="small soft">Goes on with the step that is begun.</p>
+          <p v-if="row.entry.lines.length === 0" class="small soft">Carries on with the step you have started.</p>
           <SittingNeeds v-if="openSitting === row.entry.sitting.number" :sitting="row.entry.sitting" />
         </template>
         <template v-else>
@@ -162,30 +161,34 @@ function threadWords(step: number): string {
                 <span class="title"
                   >{{ nameOfStep(list.nameOf(row.line.first.part), row.line.first)
                   }}<template v-if="row.line.to - row.line.from > 1">
-                    and {{ row.line.to - row.line.from - 1 }} alike</template
+                    {{ say.andLike(row.line.to - row.line.from - 1) }}</template
                   ></span
                 >
-                <span class="small soft"
-                  >{{ stitchKind(row.line.first.stitch).name }}, {{ plural(row.line.first.strands, 'strand') }}</span
-                >
+                <span class="small soft">{{
+                  say.stitchAndStrands(stitchKind(row.line.first.stitch).name, row.line.first.strands)
+                }}</span>
               </span>
               <span class="figure small minutes">{{ formatDuration(row.line.seconds / 3600) }}</span>
             </button>
           </div>
           <div v-if="openKey === row.key" class="body">
             <p class="small">
-              {{ list.colourOf(row.line.first) }}, {{ needleName(row.line.first.needle) }} needle<template
-                v-if="opened.piece.positions.length > 1"
-                >, hoop position {{ row.line.first.position + 1 }}</template
-              >. {{ threadWords(row.line.from) }}
+              {{
+                say.howThreaded({
+                  colour: list.colourOf(row.line.first),
+                  needle: needleName(row.line.first.needle),
+                  position: opened.piece.positions.length > 1 ? row.line.first.position + 1 : null,
+                  thread: threadWords(row.line.from),
+                })
+              }}
             </p>
             <ul class="small because" data-test="because">
               <li v-for="reason in list.because(row.line.from)" :key="reason.text">{{ reason.text }}</li>
               <li v-if="list.because(row.line.from).length === 0">
-                No rule holds it here: this place costs the fewest threadings and the shortest way.
+                No rule fixes it here: this place needs the least threading and the shortest way.
               </li>
             </ul>
-            <p class="small soft">In drawings: <LessonLinks :lessons="lessonsOfStep(row.line.first)" /></p>
+            <p class="small soft">See the drawings: <LessonLinks :lessons="lessonsOfStep(row.line.first)" /></p>
             <div class="row tight">
               <NButton size="tiny" aria-label="Earlier" :disabled="row.line.from === 0" @click="move(row.line, -1)"
                 ><ArrowUp :size="14"
@@ -209,7 +212,7 @@ function threadWords(step: number): string {
                     ),
                   )
                 "
-                >Begin with it</NButton
+                >Work it first</NButton
               >
               <NButton
                 size="tiny"
@@ -229,7 +232,7 @@ function threadWords(step: number): string {
                 v-if="isFixed(row.line.first.part)"
                 size="tiny"
                 @click="opened.edit(freeOrder(opened.piece, row.line.first.part))"
-                >Let go</NButton
+                >Unfix it</NButton
               >
             </div>
           </div>
@@ -237,11 +240,11 @@ function threadWords(step: number): string {
       </li>
     </VueDraggable>
     <p class="small soft">
-      Drag a step by its dots, or press Alt and an arrow on it. What you fix stays fixed; everything else is found
-      around it.
+      Drag a step by its dots, or press Alt and an arrow on it. What you fix stays fixed; everything else is arranged
+      round it.
     </p>
     <div v-if="hasFixed">
-      <NButton size="small" @click="opened.edit(freeOrder(opened.piece))">Let go of all that is fixed</NButton>
+      <NButton size="small" @click="opened.edit(freeOrder(opened.piece))">Unfix everything</NButton>
     </div>
   </div>
 </template>

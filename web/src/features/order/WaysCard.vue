@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDuration } from '@junctura/core/measure';
+import { formatDuration, formatNumber, formatThread } from '@junctura/core/measure';
 import { outlinesFirst } from '@junctura/core/order';
 import { MOST_NEEDLES, setWorker, type Piece } from '@junctura/core/piece';
 import { ORDER_WAYS, type OrderTotals, type OrderWay, type OrderWayId } from '@junctura/core/thread';
@@ -12,6 +12,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { pictures } from '../../workers/workerPool.ts';
+import * as say from './words.ts';
 
 /** The schools of ordering, and what each costs beside the person's own and the drawing's. */
 const opened = useOpenedPiece();
@@ -23,7 +24,7 @@ const worker = computed(() => opened.piece.worker);
 const change = (next: Partial<Piece['worker']>): void => opened.edit(setWorker(opened.piece, next));
 
 const WAYS: Readonly<Record<OrderWayId, string>> = {
-  own: 'As it is now',
+  own: 'Current order',
   colour: 'By colour',
   area: 'By area',
   'one-needle': 'One needle',
@@ -54,8 +55,7 @@ watch(
     );
     if (signal.aborted) return;
     isAsking.value = false;
-    if (answer && !answer.ok)
-      problem.value = 'The ways could not be compared. Change something, or open this once more.';
+    if (answer && !answer.ok) problem.value = 'The ways could not be compared. Change something, or open this again.';
   },
   { immediate: true },
 );
@@ -66,32 +66,36 @@ const ROWS: readonly {
   readonly of: (totals: OrderTotals) => string;
   readonly least: (totals: OrderTotals) => number;
 }[] = [
-  { name: 'Threadings', of: ({ threadings }) => String(threadings), least: ({ threadings }) => threadings },
+  { name: 'Times threaded', of: ({ threadings }) => formatNumber(threadings), least: ({ threadings }) => threadings },
   {
     name: 'Changes of colour',
-    of: ({ colourChanges }) => String(colourChanges),
+    of: ({ colourChanges }) => formatNumber(colourChanges),
     least: ({ colourChanges }) => colourChanges,
   },
   {
     name: 'Changes of needle',
-    of: ({ needleChanges }) => String(needleChanges),
+    of: ({ needleChanges }) => formatNumber(needleChanges),
     least: ({ needleChanges }) => needleChanges,
   },
-  { name: 'Moves of the hoop', of: ({ hoopMoves }) => String(hoopMoves), least: ({ hoopMoves }) => hoopMoves },
+  { name: 'Moves of the hoop', of: ({ hoopMoves }) => formatNumber(hoopMoves), least: ({ hoopMoves }) => hoopMoves },
   {
-    name: 'Carried behind',
-    of: ({ carriedMm }) => `${Math.round(carriedMm / 10)} cm`,
+    name: 'Carried across the back',
+    of: ({ carriedMm }) => formatThread(carriedMm, settings.units),
     least: ({ carriedMm }) => Math.round(carriedMm / 10),
   },
-  { name: 'Thread cut', of: ({ wholeM }) => `${wholeM.toFixed(1)} m`, least: ({ wholeM }) => Math.round(wholeM * 10) },
+  {
+    name: 'Thread cut',
+    of: ({ wholeM }) => `${formatNumber(wholeM, 1)} m`,
+    least: ({ wholeM }) => Math.round(wholeM * 10),
+  },
   {
     name: 'Hours',
-    of: ({ seconds }) => (seconds / 3600).toFixed(1),
+    of: ({ seconds }) => formatNumber(seconds / 3600, 1),
     least: ({ seconds }) => Math.round(seconds / 360),
   },
-  { name: 'Sittings', of: ({ sittings }) => String(sittings), least: ({ sittings }) => sittings },
+  { name: 'Sittings', of: ({ sittings }) => formatNumber(sittings), least: ({ sittings }) => sittings },
   {
-    name: 'First motif whole after',
+    name: 'First group finished after',
     of: ({ firstMotifSeconds }) => formatDuration(firstMotifSeconds / 3600),
     least: ({ firstMotifSeconds }) => firstMotifSeconds,
   },
@@ -104,7 +108,7 @@ const least = computed(() =>
 <template>
   <div class="stack">
     <div class="field">
-      <label :for="scaleId">By colour, or by area</label>
+      <label :for="scaleId">By colour or by area</label>
       <input
         :id="scaleId"
         type="range"
@@ -115,23 +119,26 @@ const least = computed(() =>
         data-test="by-area"
         @change="change({ byArea: Number(($event.target as HTMLInputElement).value) })"
       />
-      <p class="ends small soft"><span>fewest changes of thread</span><span>motif after motif</span></p>
+      <p class="ends small soft"><span>fewest changes of thread</span><span>one group after another</span></p>
     </div>
     <div class="pair">
       <NumberField
-        label="Needles in play"
+        label="Needles in use"
         :value="worker.needles"
         :min="1"
         :max="MOST_NEEDLES"
         unit=""
-        hint="So many stay threaded, parked at the edge of the cloth, until their colour comes again."
+        hint="This many needles stay threaded, parked at the edge of the cloth, until their colour comes again."
         @change="(needles) => change({ needles: Math.round(needles) })"
       />
       <ChoiceField
         label="Outlines"
         :value="worker.outline ?? 'usual'"
         :options="[
-          { value: 'usual', label: outlinesFirst(opened.piece) ? 'As usual here: first' : 'As usual here: last' },
+          {
+            value: 'usual',
+            label: outlinesFirst(opened.piece) ? 'Usual for this piece: first' : 'Usual for this piece: last',
+          },
           { value: 'first', label: 'First' },
           { value: 'last', label: 'Last' },
         ]"
@@ -147,25 +154,25 @@ const least = computed(() =>
         @change="(focus) => change({ focus })"
       />
       <NumberField
-        label="Carry thread behind up to"
+        label="Carry thread on the back up to"
         :value="worker.carryMm ?? allowedTravelMm(opened.piece)"
         :min="0"
         :max="60"
         :step="5"
         unit="mm"
-        :hint="`This cloth allows ${allowedTravelMm(opened.piece)} mm.`"
+        :hint="say.clothAllows(allowedTravelMm(opened.piece))"
         @change="(mm) => change({ carryMm: mm === allowedTravelMm(opened.piece) ? null : mm })"
       />
     </div>
     <p class="small soft">
-      Outlines first keep a filling in shape and cover lines that fade; outlines last are crisper. Practitioners differ:
+      Outlines first keep fillings in shape and cover lines that fade; outlines last look crisper. Stitchers differ, and
       both are right.
     </p>
 
-    <h3>What each way costs</h3>
+    <h3>Compare ways of working</h3>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-else-if="isAsking && found.size < ORDER_WAYS.length" class="small soft" role="status">
-      Comparing: {{ found.size }} of {{ ORDER_WAYS.length }} ways
+      {{ say.comparing(found.size, ORDER_WAYS.length) }}
       <button type="button" class="plain link" @click="(giveUp.abort(), (isAsking = false))">Stop</button>
     </p>
     <table data-test="ways">
@@ -190,12 +197,12 @@ const least = computed(() =>
         <tr>
           <td></td>
           <td v-for="id in ORDER_WAYS" :key="id">
-            <NButton v-if="found.get(id)?.worker" size="tiny" @click="change(found.get(id)!.worker!)">Take</NButton>
+            <NButton v-if="found.get(id)?.worker" size="tiny" @click="change(found.get(id)!.worker!)">Use</NButton>
           </td>
         </tr>
       </tbody>
     </table>
-    <p class="small soft">“As drawn” goes from back to front and heeds no rule: it is there to compare.</p>
+    <p class="small soft">“As drawn” goes from back to front and follows no rule: it is there to compare.</p>
   </div>
 </template>
 

@@ -10,6 +10,7 @@ import { isTyping } from '../../ui/useUndoKeys.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
+import * as say from './words.ts';
 
 /** Lets the piece grow from bare cloth to the end: a slider, a step to and fro, and play. */
 const opened = useOpenedPiece();
@@ -18,8 +19,8 @@ const selection = useSelection();
 
 const SPEEDS = [
   { value: 8, label: '8 stitches a second' },
-  { value: 40, label: '40 a second' },
-  { value: 200, label: '200 a second' },
+  { value: 40, label: '40 stitches a second' },
+  { value: 200, label: '200 stitches a second' },
 ];
 const speed = ref(40);
 
@@ -30,9 +31,9 @@ const whole = computed(() => Math.floor(place.value + 1e-9));
 const present = computed(() => order.value[whole.value]);
 const words = computed(() => {
   const step = present.value;
-  if (!step) return count.value === 0 ? 'Nothing to stitch yet' : 'All is stitched';
+  if (!step) return count.value === 0 ? 'Nothing to stitch yet' : 'All stitched';
   const name = nameOfStep(opened.nameOf(step.part), step);
-  return `Step ${whole.value + 1} of ${count.value}: ${name}, ${stitchKind(step.stitch).name.toLowerCase()}`;
+  return say.stepOf(whole.value + 1, count.value, name, stitchKind(step.stitch).inSentence);
 });
 
 let before = 0;
@@ -82,16 +83,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <div class="player" role="group" aria-label="The work as it grows">
-    <NButton
-      quaternary
-      size="small"
-      :aria-label="isActive ? 'Stop' : 'Let it grow'"
-      :disabled="count === 0"
-      @click="play"
+  <div class="player" role="group" aria-label="The piece as it grows">
+    <NButton quaternary size="small" :aria-label="isActive ? 'Stop' : 'Play'" :disabled="count === 0" @click="play"
       ><Pause v-if="isActive" :size="18" /><Play v-else :size="18"
     /></NButton>
-    <NButton quaternary size="small" aria-label="A step back" :disabled="place <= 0" @click="back"
+    <NButton quaternary size="small" aria-label="Back one step" :disabled="place <= 0" @click="back"
       ><SkipBack :size="16"
     /></NButton>
     <div class="track">
@@ -102,16 +98,16 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         :max="count"
         step="any"
         :value="place"
-        aria-label="How far the work is"
+        aria-label="How far the piece is"
         :aria-valuetext="words"
         data-test="work-slider"
         @input="go(Number(($event.target as HTMLInputElement).value))"
       />
     </div>
-    <NButton quaternary size="small" aria-label="A step on" :disabled="place >= count" @click="on"
+    <NButton quaternary size="small" aria-label="Forward one step" :disabled="place >= count" @click="on"
       ><SkipForward :size="16"
     /></NButton>
-    <ChoiceField class="speed" label="Pace" :value="speed" :options="SPEEDS" @change="(next) => (speed = next)" />
+    <ChoiceField class="speed" label="Speed" :value="speed" :options="SPEEDS" @change="(next) => (speed = next)" />
   </div>
 </template>
 

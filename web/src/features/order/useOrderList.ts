@@ -14,6 +14,7 @@ import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
+import * as say from './words.ts';
 
 /** Steps in a row that are told as one line, in the sitting in which it begins. */
 export interface OrderLine extends StepLine {
@@ -77,7 +78,7 @@ export function useOrderList(): OrderList {
         const isOurs = (place: number): boolean => place >= from && place < to;
         const other = order.value[isOurs(rule.before) ? rule.after : rule.before]!;
         const own = order.value[isOurs(rule.before) ? rule.before : rule.after]!;
-        return againstWords(rule, own.part === other.part ? 'another layer of it' : `“${opened.nameOf(other.part)}”`);
+        return say.against[rule.id](own.part === other.part ? 'Another layer of it' : `“${opened.nameOf(other.part)}”`);
       }),
     );
     return [...told];
@@ -93,15 +94,12 @@ export function useOrderList(): OrderList {
     );
     const edit = workBefore(opened.piece, pairs);
     if (!edit) {
-      said.value = 'So much is fixed already that no more can be kept. Let go of some of it.';
+      said.value = 'So many steps are fixed that no more can be. Unfix some first.';
       return;
     }
     opened.edit(edit);
     const name = opened.nameOf(order.value[line.from]!.part);
-    said.value =
-      broken.length === 0
-        ? `“${name}” is fixed there.`
-        : `“${name}” is fixed there, against this: ${broken.slice(0, 3).join(' ')}${broken.length > 3 ? ` And ${broken.length - 3} more.` : ''}`;
+    said.value = say.fixedAgainst(name, broken);
   }
   watch(
     () => opened.piece.id,
@@ -122,16 +120,4 @@ export function useOrderList(): OrderList {
     because: (step) => becauseOf(plan.value.rules.rules, order.value, step, opened.nameOf),
     move,
   };
-}
-
-/** What a move goes against, and what it will look like. */
-function againstWords({ id }: Rule, other: string): string {
-  if (id === 'layers') return `${other} belongs below it: the upper layer will be covered.`;
-  if (id === 'behind') return `${other} overlaps it the other way round: its edge will stay open to view.`;
-  if (id === 'outline') return `${other} and it were to come as you work outlines: the edge may be less crisp.`;
-  if (id === 'raised-last') return `the ring will be laid on raised work because of ${other}.`;
-  if (id === 'fur')
-    return `${other} would go over it: its ends will lie on top, and the hair will look brushed backwards.`;
-  if (id === 'features') return `${other} has a rim that the hair should go over: it will look set on.`;
-  return `${other} is the ground that it lies on.`;
 }

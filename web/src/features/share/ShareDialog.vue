@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { hoopAboutAll } from '@junctura/core/drawing';
-import { formatDurationRange, formatLength, formatThread, plural } from '@junctura/core/measure';
+import { formatDurationRange, formatLength, formatThread } from '@junctura/core/measure';
 import { NButton, NCheckbox, NProgress, NRadioButton, NRadioGroup } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { fileName, saveFile } from '../../keeping/files.ts';
@@ -12,6 +12,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import TheDialog from '../../ui/TheDialog.vue';
+import * as say from './words.ts';
 
 /** The piece to be shown to friends: a card with its name and what it takes, the picture alone, or a film of how it grows. */
 const emit = defineEmits<{ close: [] }>();
@@ -22,9 +23,9 @@ const settings = useSettings();
 type What = CardShape | 'picture' | 'film';
 const WHATS: readonly { value: What; label: string }[] = [
   { value: 'upright', label: 'Card, upright' },
-  { value: 'across', label: 'Card, across' },
+  { value: 'across', label: 'Card, wide' },
   { value: 'picture', label: 'Picture' },
-  { value: 'film', label: 'Film' },
+  { value: 'film', label: 'Video' },
 ];
 const what = ref<What>('upright');
 const hasRing = ref(true);
@@ -35,14 +36,16 @@ const PREVIEW_PX = 560;
 const words = computed(() => {
   const { hoop, name } = opened.piece;
   const tally = workings.tally!;
-  const size = `${formatLength(tally.widthMm, settings.units)} × ${formatLength(tally.heightMm, settings.units)}`;
-  const inHoop = hoop ? `, in a hoop of ${formatLength(hoop.nominalMm, settings.units)}` : '';
   return {
     name,
     lines: [
-      `${size}${inHoop}`,
-      `${tally.stitches.toLocaleString('en')} stitches in ${formatThread(tally.threadMm, settings.units)} of thread`,
-      `${plural(workings.current!.plan.colours.length, 'colour')}, ${formatDurationRange(tally.hours.p10, tally.hours.p90)} by hand`,
+      say.sizeAndHoop(
+        formatLength(tally.widthMm, settings.units),
+        formatLength(tally.heightMm, settings.units),
+        hoop && formatLength(hoop.nominalMm, settings.units),
+      ),
+      say.stitchesAndThread(tally.stitches, formatThread(tally.threadMm, settings.units)),
+      say.coloursAndHours(workings.current!.plan.colours.length, formatDurationRange(tally.hours.p10, tally.hours.p90)),
     ],
     sign: 'Junctura',
   };
@@ -115,14 +118,14 @@ async function save(): Promise<void> {
       if (blob) saveFile(fileName(piece.name, `-card-${what.value}.png`), blob, 'image/png');
     }
   } catch (error) {
-    problem.value = `It could not be made: ${error instanceof Error ? error.message : String(error)}`;
+    problem.value = say.notMade(error instanceof Error ? error.message : String(error));
   }
   saved.value = null;
 }
 </script>
 
 <template>
-  <TheDialog title="Show it to others" width="940px" @close="emit('close')">
+  <TheDialog title="Share the piece" width="940px" @close="emit('close')">
     <div class="share">
       <div class="preview">
         <canvas
@@ -130,29 +133,29 @@ async function save(): Promise<void> {
           :class="{ bare: !hasCloth && what === 'picture' }"
           :data-painted="isPainted"
           role="img"
-          :aria-label="`${opened.piece.name}, as it will be shown`"
+          :aria-label="say.previewOf(opened.piece.name)"
         ></canvas>
       </div>
       <div class="stack">
-        <NRadioGroup v-model:value="what" name="what" size="small" aria-label="What is made">
+        <NRadioGroup v-model:value="what" name="what" size="small" aria-label="What to make">
           <NRadioButton v-for="{ value, label } in WHATS" :key="value" :value="value">{{ label }}</NRadioButton>
         </NRadioGroup>
         <template v-if="what === 'picture'">
-          <p class="small soft">300 dots to the inch, at true size when it is printed.</p>
-          <NCheckbox v-model:checked="hasCloth">With its cloth; else it is transparent</NCheckbox>
+          <p class="small soft">300 dots to the inch, at true size when printed.</p>
+          <NCheckbox v-model:checked="hasCloth">Include the cloth (otherwise transparent)</NCheckbox>
           <NCheckbox v-if="hoopAboutAll(opened.piece)" v-model:checked="hasRing" :disabled="!hasCloth"
-            >With its hoop</NCheckbox
+            >Include the hoop</NCheckbox
           >
         </template>
         <p v-else-if="what === 'film'" class="small soft">
           {{
             filmType()
-              ? 'Twelve seconds from bare cloth to the last stitch, in the order of work; under ten megabytes. It is recorded as it plays.'
-              : 'This browser records no films: use another, or send a card.'
+              ? 'Twelve seconds from bare cloth to the last stitch, in the order of work; under 10 MB. It is recorded as it plays.'
+              : 'This browser can’t record videos: use another browser, or make a card.'
           }}
         </p>
         <p v-else class="small soft">
-          {{ size.width }} × {{ size.height }} dots. Its words are of the piece: the name, the size, hours and thread.
+          {{ say.cardSize(size.width, size.height) }}
         </p>
         <div v-if="saved !== null" class="row" role="status">
           <NProgress type="line" :percentage="Math.round(saved * 100)" :height="8" :show-indicator="false" />

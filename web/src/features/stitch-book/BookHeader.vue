@@ -7,7 +7,7 @@ const CHAPTERS = [
   { name: 'book', text: 'Stitches' },
   { name: 'compare', text: 'Compare fillings' },
   { name: 'knots', text: 'Knots at true size' },
-  { name: 'handling', text: 'Handling' },
+  { name: 'handling', text: 'Techniques' },
   { name: 'practice', text: 'Practice' },
 ] as const;
 </script>

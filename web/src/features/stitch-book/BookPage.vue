@@ -14,6 +14,7 @@ import WorkingDrawing from './WorkingDrawing.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import BookHeader from './BookHeader.vue';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 const props = defineProps<{ id?: string }>();
 const settings = useSettings();
@@ -22,7 +23,7 @@ const HEX = '#9c3a3f';
 const FAMILIES: readonly { readonly on: WorkedOn; readonly name: string }[] = [
   { on: 'line', name: 'Along a line' },
   { on: 'area', name: 'To fill an area' },
-  { on: 'spot', name: 'On a spot' },
+  { on: 'spot', name: 'For a dot' },
 ];
 
 const chosen = computed<StitchId>(() => (props.id !== undefined && isStitchId(props.id) ? props.id : 'chain'));
@@ -48,12 +49,12 @@ const byStrands = computed(() =>
 const need = computed(() => threadFor(chosen.value, strands.value, thread.value, settings.own));
 const worn = computed(() => {
   const { snags, loosens, isRaised } = kind.value;
-  const words = [snags ? 'may catch' : '', loosens ? 'works loose' : '', isRaised ? 'stands up: work it last' : ''];
+  const words = [snags ? 'may catch' : '', loosens ? 'can work loose' : '', isRaised ? 'raised: work it last' : ''];
   return words.filter(Boolean).join('; ') || 'holds';
 });
 const needles = computed(() =>
-  sample.value.pass.needles.map(
-    ({ family, size, shaftMm }) => `${NEEDLE_NAMES[family]} ${size}, ${formatFine(shaftMm)} thick`,
+  sample.value.pass.needles.map(({ family, size, shaftMm }) =>
+    say.needleAndShaft(`${NEEDLE_NAMES[family]} ${size}`, formatFine(shaftMm)),
   ),
 );
 
@@ -100,10 +101,10 @@ const pictureWidth = computed(() =>
         :input-props="{ 'aria-label': 'Search the stitches' }"
       />
       <p v-if="lessons.length > 0" class="small" data-test="found-lessons">
-        Handling: <LessonLinks :lessons="lessons" />
+        Techniques: <LessonLinks :lessons="lessons" />
       </p>
       <p v-if="families.length === 0 && lessons.length === 0" class="soft small">
-        No stitch is called that. Try what it is for: leaf, curve, edge, dot.
+        No stitch has that name. Try what it is for: leaf, curve, edge, dot.
       </p>
       <section v-for="family in families" :key="family.name">
         <h2>{{ family.name }}</h2>
@@ -123,26 +124,26 @@ const pictureWidth = computed(() =>
     </nav>
     <article>
       <h2 class="title">{{ kind.name }}</h2>
-      <p class="soft">Also called {{ kind.otherNames.join(', ') }}.</p>
+      <p class="soft">{{ say.alsoCalled(kind.otherNames) }}</p>
       <p class="purpose">{{ kind.purpose }}</p>
       <div class="facts">
         <ChoiceField label="Thread" :value="thread" :options="THREADS" @change="(next) => (thread = next)" />
         <ChoiceField label="Strands" :value="strands" :options="strandOptions" @change="(n) => (strandsWanted = n)" />
         <dl>
-          <dt>{{ need.amount === 'ten' ? 'Ten of them take' : `${need.amount} takes` }}</dt>
+          <dt>{{ say.takes(need.amount) }}</dt>
           <dd class="figure">
-            {{ formatThread(need.threadMm, settings.units) }}, {{ formatDuration(need.seconds / 3600) }}
+            {{ say.threadAndTime(formatThread(need.threadMm, settings.units), formatDuration(need.seconds / 3600)) }}
           </dd>
           <dt>{{ needles.length > 1 ? 'Needles' : 'Needle' }}</dt>
           <dd>{{ needles.join('; then ') }}</dd>
-          <dt>Worn and washed</dt>
+          <dt>Wear and washing</dt>
           <dd>{{ worn }}</dd>
           <dt>Follows</dt>
           <dd>{{ kind.followsCurves ? 'curves of any kind' : 'straight edges and gentle curves' }}</dd>
           <template v-if="kind.coverWidths > 0 && kind.worksOn === 'line'">
-            <dt>Hides</dt>
+            <dt>Covers</dt>
             <dd>
-              a drawn line up to {{ formatFine(kind.coverWidths * laidWidthMm(threadKind(thread)!, strands)) }} wide
+              {{ say.lineUpTo(formatFine(kind.coverWidths * laidWidthMm(threadKind(thread)!, strands))) }}
             </dd>
           </template>
         </dl>
@@ -153,10 +154,7 @@ const pictureWidth = computed(() =>
         <ul class="strands">
           <li v-for="{ strands: n, sample: shown } in byStrands" :key="n">
             <SampleCanvas :sample="shown" :width="strandWidth" :hex="HEX" />
-            <span class="small"
-              ><span class="figure">{{ n }}</span> {{ n === 1 ? 'strand' : 'strands' }},
-              {{ formatFine(shown.pass.laidMm) }} wide</span
-            >
+            <span class="small">{{ say.strandsWide(n, formatFine(shown.pass.laidMm)) }}</span>
           </li>
         </ul>
       </section>
@@ -167,20 +165,21 @@ const pictureWidth = computed(() =>
             <li v-for="line in kind.steps" :key="line">{{ line }}</li>
           </ol>
           <p class="small">
-            <strong>Begin:</strong> {{ kind.start }} In drawings:
+            <strong>To start:</strong> {{ kind.start }} <br />See the drawings:
             <LessonLinks :lessons="['waste-knot', 'tiny-stitches']" />.
           </p>
           <p class="small">
-            <strong>End:</strong> {{ kind.end }} In drawings: <LessonLinks :lessons="['fastening-off']" />.
+            <strong>To finish:</strong> {{ kind.end }} <br />See the drawings:
+            <LessonLinks :lessons="['fastening-off']" />.
           </p>
         </section>
         <section>
-          <h3>Faults and their cures</h3>
+          <h3>Faults and cures</h3>
           <dl class="faults">
             <template v-for="{ fault, cure, lesson } in kind.faults" :key="fault">
               <dt>{{ fault }}</dt>
               <dd>
-                {{ cure }}<template v-if="lesson"> In drawings: <LessonLinks :lessons="[lesson]" />.</template>
+                {{ cure }}<template v-if="lesson"> See the drawings: <LessonLinks :lessons="[lesson]" />.</template>
               </dd>
             </template>
           </dl>

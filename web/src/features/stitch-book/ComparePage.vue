@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatDuration, formatThread } from '@junctura/core/measure';
+import { formatDuration, formatNumber, formatPercent, formatThread } from '@junctura/core/measure';
 import { plainPass, setPasses } from '@junctura/core/piece';
 import { inWorkingOrder, SPAN_LIMIT_MM, TREATMENT } from '@junctura/core/propose';
 import { passesAsWorked } from '@junctura/core/work';
@@ -16,6 +16,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 /** One shape worked in up to six fillings, side by side: front, back, figures and what they are made of. */
 const opened = useOpenedPiece();
@@ -93,12 +94,12 @@ function workItSo({ stitch, strands }: Filling): Promise<unknown> {
   const kept = passesAsWorked(planned).filter(({ role }) => role !== 'filling' && role !== 'padding');
   const before = passesAsWorked(planned).find(({ role }) => role === 'filling');
   const filling = { ...plainPass(stitch, before?.thread ?? 'stranded-cotton', strands), angleDeg: angleDeg.value };
-  const label = `Work in ${stitchKind(stitch).name.toLowerCase()}`;
+  const label = say.useStitch(stitchKind(stitch).inSentence);
   opened.edit(setPasses(opened.piece, new Map([[planned.part.id, inWorkingOrder([...kept, filling])]]), label));
   return backToPart();
 }
 function percent(share: number): string {
-  return share < 0.005 ? 'hardly any' : `${Math.round(share * 100)} %`;
+  return share < 0.005 ? 'hardly any' : formatPercent(share);
 }
 </script>
 
@@ -107,8 +108,8 @@ function percent(share: number): string {
     <BookHeader />
     <div class="body">
       <p class="soft">
-        The same shape, worked by the same hand in up to six ways.
-        <template v-if="own.length === 0">Open a piece first and its own parts can be compared here too.</template>
+        One shape, worked by the same hand in up to six ways.
+        <template v-if="own.length === 0">Open a piece first, and you can compare its own parts here too.</template>
       </p>
       <div class="settings-row">
         <ChoiceField
@@ -132,7 +133,7 @@ function percent(share: number): string {
         <li v-for="({ id, strands, kind, sample, pass, showing, why }, i) in compared" :key="i" data-test="compared">
           <div class="choose">
             <ChoiceField
-              :label="`Filling ${i + 1}`"
+              :label="say.fillingN(i + 1)"
               :value="id"
               :options="CHOICES"
               @change="(stitch) => change(i, { stitch })"
@@ -148,7 +149,7 @@ function percent(share: number): string {
               v-if="fillings.length > 1"
               quaternary
               size="small"
-              :aria-label="`Leave out ${kind.name}`"
+              :aria-label="say.leaveOut(kind.inSentence)"
               @click="fillings = fillings.filter((_, k) => k !== i)"
               >✕</NButton
             >
@@ -156,21 +157,21 @@ function percent(share: number): string {
           <div class="sides">
             <figure>
               <SampleCanvas :sample="sample" :width="172" :hex="HEX" />
-              <figcaption class="small soft">in front</figcaption>
+              <figcaption class="small soft">on the front</figcaption>
             </figure>
             <figure>
               <SampleCanvas :sample="sample" :width="172" :hex="HEX" side="back" />
-              <figcaption class="small soft">behind</figcaption>
+              <figcaption class="small soft">on the back</figcaption>
             </figure>
           </div>
           <dl>
             <dt>Stitches</dt>
-            <dd class="figure">{{ pass.quantities.stitches.toLocaleString('en') }}</dd>
+            <dd class="figure">{{ formatNumber(pass.quantities.stitches) }}</dd>
             <dt>Thread</dt>
             <dd class="figure">{{ formatThread(pass.quantities.threadMm, settings.units) }}</dd>
-            <dt>in front</dt>
+            <dt>on the front</dt>
             <dd class="figure">{{ formatThread(pass.quantities.frontMm, settings.units) }}</dd>
-            <dt>behind</dt>
+            <dt>on the back</dt>
             <dd class="figure">{{ formatThread(pass.quantities.backMm, settings.units) }}</dd>
             <dt>Time</dt>
             <dd class="figure">{{ formatDuration(pass.quantities.seconds / 3600) }}</dd>
@@ -181,38 +182,32 @@ function percent(share: number): string {
             {{ kind.purpose }} <RouterLink :to="{ name: 'book', params: { id } }">How it is worked</RouterLink>
           </p>
           <details class="small" data-test="why">
-            <summary>How these figures come about</summary>
+            <summary>Where these figures come from</summary>
             <p v-for="line in why" :key="line">{{ line }}</p>
           </details>
           <NButton
             v-if="ownPart"
             size="small"
             data-test="work-it-so"
-            :aria-label="`Work ${ownPart.part.name} in ${kind.name}`"
+            :aria-label="say.workPartIn(ownPart.part.name, kind.inSentence)"
             @click="workItSo({ stitch: id, strands })"
-            >Work it so</NButton
+            >Use this</NButton
           >
         </li>
-        <li v-if="fillings.length < MOST" class="add"><NButton @click="add">One more filling</NButton></li>
+        <li v-if="fillings.length < MOST" class="add"><NButton @click="add">Add a filling</NButton></li>
       </ul>
       <section class="about">
-        <h2>What is proposed, and why</h2>
+        <h2>What is suggested, and why</h2>
         <p>
-          A proposal goes by the <strong>form</strong> of a part: its widest circle, its middle line and how far that
-          turns, its corners, and how much of length times width it fills. Discs, leaves, petals, bands, blocks and what
-          goes in and out each have a treatment of their own, as a teacher would give it.
+          A suggestion starts from the <strong>shape</strong> of a part: its widest circle, its middle line and how far
+          that turns, its corners, and how much of its length times width it fills. Discs, leaves, petals, bands, blocks
+          and jagged shapes each have a treatment of their own, as a teacher would give it.
         </p>
         <p>
-          Then by what <strong>holds</strong>: spans up to {{ SPAN_LIMIT_MM.worn }} mm on what is worn and washed,
-          {{ SPAN_LIMIT_MM.handled }} mm where it is handled, {{ SPAN_LIMIT_MM.framed }} mm in a frame; satin looks its
-          best up to {{ TREATMENT.easySatinMm }} mm and wants {{ TREATMENT.shortestSatinMm }} mm at least. What is wider
-          is tied in its middle, bricked, woven or worked in rows.
+          {{ say.whatHolds(SPAN_LIMIT_MM, TREATMENT.easySatinMm, TREATMENT.shortestSatinMm) }}
         </p>
         <p>
-          And by what it <strong>stands beside</strong>: like parts are worked alike, mirrored ones as each other's
-          image, petals run to the middle of their flower, and satin beside a near-equal colour is turned by
-          {{ TREATMENT.leastTurnDeg }}° or more. Every sentence on a part's card holds the figures that it was chosen
-          by, and what another school would do.
+          {{ say.whatIsBeside(TREATMENT.leastTurnDeg) }}
         </p>
       </section>
     </div>

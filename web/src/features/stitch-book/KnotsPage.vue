@@ -7,7 +7,7 @@ import {
   threadKind,
   wrappingNeedle,
 } from '@junctura/core/materials';
-import { formatFine, plural } from '@junctura/core/measure';
+import { formatFine } from '@junctura/core/measure';
 import { knotDiameterMm, stitchKind } from '@junctura/core/stitches';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -16,6 +16,7 @@ import { oneSpot } from '@junctura/core/paper';
 import BookHeader from './BookHeader.vue';
 import { truePxPerMm } from '../../picture/view.ts';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 /** Knots by strands and wraps, all at true size on this screen, and large beside. */
 const settings = useSettings();
@@ -49,7 +50,7 @@ function size(strands: number, wraps: number): number {
 }
 function needleWords(strands: number): string {
   const { family, size: number, shaftMm } = wrappingNeedle(kind.value, strands);
-  return `${NEEDLE_NAMES[family]} ${number}, ${formatFine(shaftMm)}`;
+  return say.needleAndShaft(`${NEEDLE_NAMES[family]} ${number}`, formatFine(shaftMm));
 }
 </script>
 
@@ -58,8 +59,7 @@ function needleWords(strands: number): string {
     <BookHeader />
     <div class="body">
       <p class="soft">
-        Sizes follow from the thread that is wound into a knot: strands, wraps and the needle. At the left of each cell
-        true size on this screen (set the bar in the settings once), beside it {{ LARGE }} times as large.
+        {{ say.knotSizes(LARGE) }}
       </p>
       <ChoiceField class="thread" label="Thread" :value="thread" :options="THREADS" @change="(id) => (thread = id)" />
       <div class="table" role="region" aria-label="Knots by strands and wraps" tabindex="0">
@@ -68,7 +68,7 @@ function needleWords(strands: number): string {
             <tr>
               <th scope="col">Strands</th>
               <th v-for="wraps in WRAPS" :key="wraps" scope="col">
-                {{ stitchKind('french').name }}, {{ plural(wraps, 'wrap') }}
+                {{ say.knotAndWraps(stitchKind('french').name, wraps) }}
               </th>
               <th scope="col">{{ stitchKind('colonial').name }}</th>
               <th scope="col">Needle</th>
@@ -98,8 +98,8 @@ function needleWords(strands: number): string {
         </table>
       </div>
       <p class="soft small">
-        One wrap fewer closes a gap; more than three fall over: take more strands instead. Wind on a straight needle
-        whose eye is no wider than its shaft.
+        One wrap fewer closes a gap. With more than three wraps knots topple over: use more strands instead. Wind them
+        on a straight needle whose eye is no wider than its shaft.
       </p>
     </div>
   </main>

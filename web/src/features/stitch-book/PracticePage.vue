@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatFine, roundTo } from '@junctura/core/measure';
+import { roundTo } from '@junctura/core/measure';
 import { ownHand, PRACTICE, practiceSheet, practiceTargets, SHEETS, type Sheet } from '@junctura/core/paper';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -9,6 +9,7 @@ import NumberField from '../../ui/NumberField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
 import { savePdf } from '../../keeping/savePdf.ts';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 /** A sampler to print, and the record of what came out: the person's own width and stitch length. */
 const settings = useSettings();
@@ -33,10 +34,6 @@ function keep(): void {
     stitch: stitches.value === null ? settings.own.stitch : measured.value.stitch,
   };
 }
-function words(share: number, more: string, less: string): string {
-  const percent = Math.round(Math.abs(share - 1) * 100);
-  return percent === 0 ? 'as usual' : `${percent} % ${share > 1 ? more : less}`;
-}
 async function save(): Promise<void> {
   problem.value = await savePdf([page.value], 'Practice sampler', 'practice-sampler.pdf');
 }
@@ -49,12 +46,12 @@ async function save(): Promise<void> {
       <section class="stack">
         <h2>Practise, then measure your own hand</h2>
         <p>
-          Print the sampler at true size, trace it and work it in two strands. Then count and measure as below: Junctura
-          reckons with your own hand from then on, in thread, hours and pictures.
+          Print the sampler at true size, trace it and work it in two strands. Then count and measure as below: from
+          then on Junctura uses your own figures for thread, hours and pictures.
         </p>
         <form class="record" @submit.prevent="keep">
           <NumberField
-            :label="`Back stitches within ${PRACTICE.lineMm} mm (usual: ${targets.stitches})`"
+            :label="say.backStitchesIn(PRACTICE.lineMm, targets.stitches)"
             :value="stitches ?? targets.stitches"
             :min="4"
             :max="16"
@@ -63,7 +60,7 @@ async function save(): Promise<void> {
             @change="(n) => (stitches = n)"
           />
           <NumberField
-            :label="`Width of ${PRACTICE.satinStitches} satin stitches (usual: ${targets.satinMm.toFixed(1)} mm)`"
+            :label="say.satinWidth(PRACTICE.satinStitches, targets.satinMm)"
             :value="roundTo(satinMm ?? targets.satinMm, 1)"
             :min="2.3"
             :max="9"
@@ -72,32 +69,31 @@ async function save(): Promise<void> {
             @change="(n) => (satinMm = n)"
           />
           <p v-if="isMeasured" class="small" role="status">
-            Your thread lies {{ words(measured.width, 'wider', 'narrower') }}; your stitches are
-            {{ words(measured.stitch, 'longer', 'shorter') }}.
+            {{ say.yourHand(measured.width, measured.stitch) }}
           </p>
           <div class="row">
             <NButton type="primary" attr-type="submit" :disabled="!isMeasured" data-test="keep-hand"
-              >Reckon with my hand</NButton
+              >Use my figures</NButton
             >
             <NButton v-if="!isUsual" @click="settings.own = { ...settings.own, width: 1, stitch: 1 }"
-              >Back to the usual hand</NButton
+              >Go back to the usual figures</NButton
             >
           </div>
         </form>
         <p v-if="!isUsual" data-test="own-hand">
-          <strong>In use:</strong> thread {{ words(settings.own.width, 'wider', 'narrower') }} than usual, stitches
-          {{ words(settings.own.stitch, 'longer', 'shorter') }}. Two strands of cotton lie
-          {{ formatFine((targets.satinMm / PRACTICE.satinStitches / 0.9) * settings.own.width) }} wide.
+          <strong>In use:</strong>
+          {{ say.yourHand(settings.own.width, settings.own.stitch) }}
+          {{ say.twoStrandsWide((targets.satinMm / PRACTICE.satinStitches / 0.9) * settings.own.width) }}
         </p>
         <h3>Targets</h3>
         <ul>
-          <li>Spacing: no cloth between satin stitches, none lying on another.</li>
+          <li>Spacing: no cloth between satin stitches, and none overlapping.</li>
           <li>Evenness: the longest back stitch is no more than half a millimetre longer than the shortest.</li>
-          <li>Edges: straight within a thread’s width; every stitch square to it.</li>
-          <li>Knots: of one size; they stand up and do not slip through.</li>
+          <li>Edges: straight within a thread’s width; every stitch square to the edge.</li>
+          <li>Knots: all one size; they stand up and don’t pull through.</li>
         </ul>
         <p class="small soft">
-          Sit upright, bring the hoop to your eyes, and stop before your neck or wrist tells you to.
+          Sit upright, bring the hoop up to your eyes, and stop before your neck or wrist tells you to.
         </p>
       </section>
       <section class="stack">

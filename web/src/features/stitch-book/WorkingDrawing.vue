@@ -67,13 +67,13 @@ const WORDS: Readonly<Record<number, string>> = {
   [Move.down]: 'The needle goes down.',
   [Move.via]: 'The thread is held in a loop.',
   [Move.wrap]: 'The thread is wound round the needle.',
-  [Move.travel]: 'Behind, on to the next place.',
+  [Move.travel]: 'On the back, across to the next place.',
   [Move.under]: 'The needle slides under a stitch, not through the cloth.',
-  [Move.lift]: 'What follows lies higher, over padding.',
+  [Move.lift]: 'The next stitches sit higher, over padding.',
 };
 const word = computed(() =>
   moves.value === 0 || moves.value >= total.value
-    ? 'Play it from the beginning, or step with the arrow keys.'
+    ? 'Press Play, or use the arrow keys.'
     : WORDS[props.sample.pass.path.codes[moves.value - 1]!],
 );
 
@@ -91,7 +91,7 @@ function key(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <section class="drawing" tabindex="0" aria-label="Working drawing: arrow keys step, space plays" @keydown="key">
+  <section class="drawing" tabindex="0" aria-label="Stitch drawing: arrow keys step, space plays" @keydown="key">
     <div class="sides">
       <figure>
         <div class="front">
@@ -103,7 +103,7 @@ function key(event: KeyboardEvent): void {
             :style="{ left: needle.left, top: needle.top }"
           ></span>
         </div>
-        <figcaption class="small soft">In front</figcaption>
+        <figcaption class="small soft">Front</figcaption>
       </figure>
       <figure>
         <SampleCanvas
@@ -114,7 +114,7 @@ function key(event: KeyboardEvent): void {
           :hex="hex"
           :mirrored="hand === 'left'"
         />
-        <figcaption class="small soft">Behind, with the hoop turned over</figcaption>
+        <figcaption class="small soft">Back, with the hoop turned over</figcaption>
       </figure>
     </div>
     <p class="word" aria-live="polite">{{ word }}</p>
@@ -124,17 +124,17 @@ function key(event: KeyboardEvent): void {
       type="range"
       min="0"
       :max="total"
-      aria-label="How far it is worked"
+      aria-label="How far the stitch is"
       @input="pause"
     />
     <div class="row">
       <NButton size="small" type="primary" @click="isActive ? pause() : play()">{{
         isActive ? 'Pause' : 'Play'
       }}</NButton>
-      <NButton size="small" :disabled="moves === 0" @click="step(-1)">Back a step</NButton>
-      <NButton size="small" @click="step(1)">On a step</NButton>
-      <NButton size="small" @click="moves = total">All of it</NButton>
-      <ChoiceField label="Pace" :value="speed" :options="SPEEDS" @change="(next) => (speed = next)" />
+      <NButton size="small" :disabled="moves === 0" @click="step(-1)">Back one step</NButton>
+      <NButton size="small" @click="step(1)">Forward one step</NButton>
+      <NButton size="small" @click="moves = total">Show all</NButton>
+      <ChoiceField label="Speed" :value="speed" :options="SPEEDS" @change="(next) => (speed = next)" />
       <ChoiceField label="For the" :value="hand" :options="HANDS" @change="(next) => (hand = next)" />
     </div>
   </section>

@@ -31,13 +31,13 @@ function workIn(id: string): void {
   <div class="stack">
     <h2>Stitches</h2>
     <p class="soft">
-      Every part has a stitch proposed for its size and shape. Pick a part in the hoop or here to see why, and to change
-      it; several with Shift or Ctrl.
+      Every part has a stitch suggested for its size and shape. Pick a part in the hoop or here to see why, and to
+      change it; pick several with Shift or Ctrl.
     </p>
     <PickedBar />
     <ChoiceField
       v-if="selection.picked.length === 0"
-      label="Thread of the whole piece"
+      label="Thread for the whole piece"
       :value="thread"
       :options="threads"
       @change="workIn"

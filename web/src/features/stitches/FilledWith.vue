@@ -12,7 +12,7 @@ const ids = [useId(), useId()] as const;
 const FILLINGS = [
   { value: 'thread', label: 'Thread' },
   { value: 'scrap', label: 'A scrap of cloth' },
-  { value: 'print', label: 'Printed on the cloth already' },
+  { value: 'print', label: 'Already printed on the cloth' },
 ] as const;
 type Filling = (typeof FILLINGS)[number]['value'];
 const filling = computed<Filling>(() => (props.part.printed ? 'print' : props.part.scrap ? 'scrap' : 'thread'));
@@ -22,11 +22,11 @@ const PATTERNS: { value: Scrap['pattern']; label: string }[] = [
   { value: 'stripe', label: 'Stripes' },
   { value: 'check', label: 'Checks' },
   { value: 'dot', label: 'Dots' },
-  { value: 'sprig', label: 'Sprigs' },
+  { value: 'sprig', label: 'Floral' },
 ];
 const EDGES: { value: Scrap['edge']; label: string }[] = [
   { value: 'turned', label: 'Turned under, 5 mm' },
-  { value: 'raw', label: 'Raw, as it is cut' },
+  { value: 'raw', label: 'Raw edge' },
 ];
 const HELD: { value: Scrap['held']; label: string }[] = [
   { value: 'pins', label: 'Pins' },
@@ -45,7 +45,7 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
 
 <template>
   <div class="stack tight">
-    <ChoiceField label="Filled with" :value="filling" :options="FILLINGS" @change="choose" />
+    <ChoiceField label="Fill" :value="filling" :options="FILLINGS" @change="choose" />
     <div v-if="part.scrap" class="pair" data-test="scrap">
       <ChoiceField label="Cloth" :value="part.scrap.cloth" :options="cloths" @change="(cloth) => change({ cloth })" />
       <ChoiceField
@@ -63,17 +63,22 @@ const valueOf = (event: Event): string => (event.target as HTMLInputElement).val
         <input :id="ids[1]" type="color" :value="part.scrap.second" @change="change({ second: valueOf($event) })" />
       </div>
       <ChoiceField label="Edge" :value="part.scrap.edge" :options="EDGES" @change="(edge) => change({ edge })" />
-      <ChoiceField label="Held by" :value="part.scrap.held" :options="HELD" @change="(held) => change({ held })" />
+      <ChoiceField
+        label="Held in place by"
+        :value="part.scrap.held"
+        :options="HELD"
+        @change="(held) => change({ held })"
+      />
     </div>
     <p v-if="part.scrap" class="small soft">
-      Its template is under Finish. It is laid on before anything that lies upon it; the needle goes through it too.
+      Its template is under Finish. It goes on before anything on top of it, and the needle passes through it too.
       <template v-if="part.scrap.held === 'glue'"
-        >Glue only with a window open, and as the sheet with it says.</template
+        >Use glue only with a window open, and follow the maker’s sheet.</template
       >
-      <template v-else-if="part.scrap.held === 'pins'">Count the pins out and in again.</template>
+      <template v-else-if="part.scrap.held === 'pins'">Count the pins out and back in.</template>
     </p>
     <p v-if="part.printed" class="small soft">
-      Its colour is on the cloth: nothing need be stitched. What you add lies on the print.
+      The colour is printed on the cloth, so you don’t have to stitch it. Anything you add lies on top of the print.
     </p>
   </div>
 </template>

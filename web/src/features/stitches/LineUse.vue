@@ -29,14 +29,14 @@ const ids = (): string[] => props.members.map(({ id }) => id);
       @change="(use) => opened.edit(setMarking(opened.piece, ids(), use === STITCHED ? null : use))"
     />
     <NButton v-if="isOpen" size="small" data-test="turn-round" @click="opened.edit(turnRound(opened.piece, ids()))"
-      >Turn it round</NButton
+      >Reverse direction</NButton
     >
   </div>
   <p v-if="members[0]?.marking" class="small soft">
-    It is on the pattern and the light table, and takes no thread and no time.
+    It appears on the pattern and the light table, and takes no thread or time.
   </p>
   <p v-else-if="isOpen" class="small soft">
-    It runs as the arrow in the hoop: what has a side stands to the left of that.
+    It runs the way the arrow in the hoop points; anything with a side is worked on its left.
   </p>
 </template>
 

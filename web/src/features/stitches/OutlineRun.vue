@@ -16,9 +16,9 @@ const selection = useSelection();
 type Run = 'round' | 'shaded' | 'lit' | 'between';
 const RUNS: readonly { value: Run; label: string }[] = [
   { value: 'round', label: 'all round' },
-  { value: 'shaded', label: 'on the side in the shade' },
-  { value: 'lit', label: 'on the side in the light' },
-  { value: 'between', label: 'from one place to another' },
+  { value: 'shaded', label: 'on the shaded side' },
+  { value: 'lit', label: 'on the lit side' },
+  { value: 'between', label: 'between two points' },
 ];
 const sides = computed(() => ({
   shaded: JSON.stringify(outlineSide(props.planned.placed, 'shaded')),
@@ -42,10 +42,10 @@ function setRun(next: Run): void {
 </script>
 
 <template>
-  <ChoiceField label="It goes" :value="run" :options="RUNS" @change="setRun" />
+  <ChoiceField label="Outline runs" :value="run" :options="RUNS" @change="setRun" />
   <NumberField
-    label="Set in from the edge"
-    hint="Less than nought is outside."
+    label="Inset from the edge"
+    hint="A negative number moves it outside the edge."
     :value="pass.insetMm"
     :min="INSET_MM.least"
     :max="INSET_MM.most"
@@ -55,8 +55,8 @@ function setRun(next: Run): void {
   />
   <div v-if="run === 'between'" class="wide row">
     <NButton size="small" data-test="outline-ends" @click="setRun('between')">{{
-      pass.points.length < 2 ? 'Press where it begins, then where it ends' : 'Set its ends anew'
+      pass.points.length < 2 ? 'Press where it starts, then where it ends' : 'Set its ends again'
     }}</NButton>
-    <span class="small soft">It goes with the area to its left: anticlockwise.</span>
+    <span class="small soft">It runs with the area on its left: anticlockwise.</span>
   </div>
 </template>

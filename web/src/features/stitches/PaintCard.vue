@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { mapPoints } from '@junctura/core/geometry';
 import { refOf, type Shade } from '@junctura/core/materials';
-import { plural } from '@junctura/core/measure';
 import { setGuides, setPainting, setPasses, setWorker, type Piece } from '@junctura/core/piece';
 import { paintPart, passesAsWorked, type OwnFactors, type PlannedPart } from '@junctura/core/work';
 import { NButton, NCheckbox } from 'naive-ui';
@@ -17,7 +16,7 @@ import type { JobOutput } from '../../workers/jobs.ts';
 import PaintLook from './PaintLook.vue';
 import PaintOnTop from './PaintOnTop.vue';
 import PaintShades from './PaintShades.vue';
-import { detailInWords, faultInWords } from './paintWords.ts';
+import * as say from './words.ts';
 
 const PaintWays = defineAsyncComponent(() => import('./PaintWays.vue'));
 
@@ -97,8 +96,8 @@ async function look(): Promise<boolean> {
   if (!answer.ok) problem.value = answer.problem;
   else if (!answer.value || answer.value.shades.length < 2) {
     problem.value = ownedOnly.value
-      ? 'Your box holds too few shades of stranded cotton: let others be bought, too.'
-      : 'There is no picture below this part that could be read.';
+      ? 'Your box has too few shades of stranded cotton: allow others to be bought as well.'
+      : 'There is no picture under this part that can be read.';
   } else {
     found.value = answer.value;
     return true;
@@ -124,7 +123,7 @@ function dropUnused(): void {
   const passes = passesAsWorked(props.planned).map((own) =>
     own.stitch === 'needle-painting' ? { ...own, shades: own.shades.filter((id) => !unused.value.includes(id)) } : own,
   );
-  opened.edit(setPasses(opened.piece, new Map([[part.value.id, passes]]), 'Drop shades that are not used'));
+  opened.edit(setPasses(opened.piece, new Map([[part.value.id, passes]]), 'Remove unused shades'));
 }
 function setCount(next: number): void {
   count.value = next;
@@ -160,17 +159,18 @@ function draw(draws: 'guides' | 'eye'): void {
   <section class="paint stack" aria-label="Painted from the picture">
     <h3>{{ pass ? 'Painted from the picture' : 'Paint it from the picture' }}</h3>
     <p v-if="!hasPicture" class="small soft">
-      Its picture is gone. Undo brings it back; else choose another way to work this part.
+      Its picture is gone. Bring it back with Undo, or choose another way to work this part.
     </p>
     <template v-else>
       <p v-if="!pass" class="small soft">
-        One strand along the lie of what the picture shows, each stitch in the shade that is just there.
+        One strand that follows the direction of fur, feathers or petals in the picture, each stitch in the shade at
+        that place.
       </p>
       <NumberField label="Shades" :value="count" :min="LEAST" :max="MOST" unit="" @change="setCount" />
-      <NCheckbox v-model:checked="ownedOnly" size="small">Only from my thread box</NCheckbox>
+      <NCheckbox v-model:checked="ownedOnly" size="small">Only threads I own</NCheckbox>
       <div class="row">
         <NButton type="primary" size="small" :loading="isLooking" data-test="paint" @click="paint">{{
-          pass ? 'Choose the shades anew' : `Paint it in ${count} shades`
+          pass ? 'Choose the shades again' : say.paintInShades(count)
         }}</NButton>
         <NButton size="small" :disabled="isLooking" @click="compare">Compare ways</NButton>
       </div>
@@ -191,39 +191,38 @@ function draw(draws: 'guides' | 'eye'): void {
           @forbid="forbid"
         />
         <template v-if="found.picture">
-          <p class="small soft">{{ detailInWords(found.picture) }}</p>
+          <p class="small soft">{{ say.detail(found.picture) }}</p>
           <p v-for="fault in found.picture.faults" :key="fault.id" class="small problem">
-            {{ faultInWords(fault) }}
+            {{ say.pictureFault(fault) }}
             <span v-if="'hex' in fault" class="swatch" :style="{ background: fault.hex }"></span>
           </p>
         </template>
       </template>
       <p v-if="unused.length > 0" class="small">
-        {{ plural(unused.length, 'shade') }} of its {{ pass!.shades.length }} would be for fewer than four stitches in a
-        place.
-        <NButton size="tiny" @click="dropUnused">Do without</NButton>
+        {{ say.shadesForFew(unused.length, pass!.shades.length) }}
+        <NButton size="tiny" @click="dropUnused">Leave them out</NButton>
       </p>
       <div class="row">
-        <NButton size="small" @click="draw('guides')">Lead the lie by a stroke</NButton>
+        <NButton size="small" @click="draw('guides')">Draw the direction of the hair</NButton>
         <NButton size="small" @click="draw('eye')">Mark an eye</NButton>
       </div>
       <p v-if="part.guides.length > 0" class="small">
-        {{ plural(part.guides.length, 'stroke') }} lead it.
+        {{ say.strokesLead(part.guides.length) }}
         <NButton size="tiny" @click="opened.edit(setGuides(opened.piece, [part.id], [], 'Remove the strokes'))"
           >Remove</NButton
         >
       </p>
       <p v-if="part.painting?.eyes.length" class="small">
-        {{ plural(part.painting.eyes.length, 'mark') }} of what matters most: choose the shades anew to heed them.
+        {{ say.eyesMarked(part.painting.eyes.length) }}
         <NButton size="tiny" @click="opened.edit(setPainting(opened.piece, part.id, null, 'Remove the marks'))"
           >Remove</NButton
         >
       </p>
-      <NCheckbox v-model:checked="isLieShown" size="small">Show the lie in chalk</NCheckbox>
+      <NCheckbox v-model:checked="isLieShown" size="small">Show stitch direction in chalk</NCheckbox>
       <p v-if="isAllOver" class="small">
-        Worked by colour, each shade goes all over it.
+        You are working by colour, so each shade goes all over the part.
         <NButton size="tiny" @click="opened.edit(setWorker(opened.piece, { byArea: 1 }))"
-          >Go patch by patch, from back to front</NButton
+          >Go zone by zone, from back to front</NButton
         >
       </p>
       <PaintOnTop v-if="pass" :pass="pass" :asked="asked" />

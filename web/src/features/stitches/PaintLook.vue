@@ -6,6 +6,7 @@ import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
 import type { JobInput } from '../../workers/jobs.ts';
+import * as say from './words.ts';
 
 /** A painting beside its picture: near, from arm's length, as difference, and in figures. */
 const props = defineProps<{ path: StitchPath; asked: () => JobInput<'judgePainting'> }>();
@@ -43,16 +44,14 @@ async function judge(): Promise<void> {
 </script>
 
 <template>
-  <NRadioGroup v-model:value="selection.looking" size="small" name="looking" aria-label="Look at">
+  <NRadioGroup v-model:value="selection.looking" size="small" name="looking" aria-label="View">
     <NRadioButton v-for="{ value, label } in LOOKS" :key="value" :value="value">{{ label }}</NRadioButton>
   </NRadioGroup>
   <NCheckbox v-model:checked="isFar" size="small">From arm’s length</NCheckbox>
   <div class="row">
-    <NButton size="small" :loading="isJudging" @click="judge">How near does it come?</NButton>
+    <NButton size="small" :loading="isJudging" @click="judge">How close is it?</NButton>
   </div>
   <p v-if="judged" class="small" data-test="judged">
-    From arm’s length it is ΔE {{ judged.deltaE.mean.toFixed(1) }} from the picture in the mean; these shades could come
-    no nearer than {{ judged.floor.mean.toFixed(1) }}. {{ judged.shades }} shades are in use;
-    {{ (100 * judged.lonelyShare).toFixed(1) }} % of its stitches lie in patches of fewer than four.
+    {{ say.judged(judged.deltaE.mean, judged.floor.mean, judged.shades, judged.lonelyShare) }}
   </p>
 </template>

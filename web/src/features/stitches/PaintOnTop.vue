@@ -2,7 +2,7 @@
 import { labOf, labOfRgb, nearestColours } from '@junctura/core/colour';
 import { addParts } from '@junctura/core/drawing';
 import { pathData } from '@junctura/core/geometry';
-import { formatLength, plural } from '@junctura/core/measure';
+import { formatLength } from '@junctura/core/measure';
 import type { Ridge } from '@junctura/core/painting';
 import { shownColour } from '@junctura/core/piece';
 import type { PlannedPass } from '@junctura/core/work';
@@ -12,6 +12,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import type { JobInput } from '../../workers/jobs.ts';
+import * as say from './words.ts';
 
 /** Catch-lights, whiskers and single hairs that lie on top of a painting: found, struck out one by one, added as parts of their own. */
 const props = defineProps<{ pass: PlannedPass; asked: () => JobInput<'onTop'> }>();
@@ -42,7 +43,7 @@ function hexFor({ rgb: [r, g, b] }: Ridge): string {
 const rows = computed(() => {
   const counts = { light: 0, hair: 0 };
   return (found.value ?? []).map((ridge) => {
-    const name = `${ridge.kind === 'light' ? 'Light' : 'Hair'} ${++counts[ridge.kind]}`;
+    const name = say.ridge[ridge.kind](++counts[ridge.kind]);
     return { ridge, name, hex: hexFor(ridge) };
   });
 });
@@ -63,7 +64,7 @@ function add(): void {
     strokeMm: STROKE_MM,
     hex,
   }));
-  opened.edit(addParts(opened.piece, parts, [0, 0], `Add ${plural(parts.length, 'line')} on top`));
+  opened.edit(addParts(opened.piece, parts, [0, 0], say.addLines(parts.length)));
   found.value = null;
 }
 </script>
@@ -71,14 +72,12 @@ function add(): void {
 <template>
   <div class="row">
     <NButton size="small" :loading="isLooking" data-test="on-top" @click="look"
-      >Look for lights and hairs on top</NButton
+      >Find highlights and hairs on top</NButton
     >
   </div>
-  <p v-if="found && found.length === 0" class="small soft">
-    Nothing in it is finer than three strands and stands out from both its sides.
-  </p>
+  <p v-if="found && found.length === 0" class="small soft">No thin highlights or hairs stand out here.</p>
   <template v-else-if="found">
-    <ul class="found" aria-label="Lights and hairs">
+    <ul class="found" aria-label="Highlights and hairs">
       <li v-for="{ ridge, name, hex } in rows" :key="name">
         <NCheckbox :checked="!struck.has(ridge)" size="small" @update:checked="(isKept) => strike(ridge, isKept)">
           <span class="swatch" :style="{ background: hex }"></span> {{ name }},
@@ -86,9 +85,9 @@ function add(): void {
         </NCheckbox>
       </li>
     </ul>
-    <NButton size="small" type="primary" :disabled="kept.length === 0" @click="add"
-      >Add {{ plural(kept.length, 'line') }}, worked last</NButton
-    >
+    <NButton size="small" type="primary" :disabled="kept.length === 0" @click="add">{{
+      say.addLinesLast(kept.length)
+    }}</NButton>
   </template>
 </template>
 

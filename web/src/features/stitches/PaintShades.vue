@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Shade } from '@junctura/core/materials';
 import { Pin, X } from '@lucide/vue';
+import * as say from './words.ts';
 
 /** The shades of a painting, the most telling first: each can be kept whatever else is chosen, or done without. */
 defineProps<{ shades: readonly Shade[]; pinned: readonly Shade[] }>();
@@ -15,12 +16,12 @@ defineEmits<{ pin: [shade: Shade]; forbid: [shade: Shade] }>();
         type="button"
         class="plain"
         :aria-pressed="pinned.includes(shade)"
-        :aria-label="`Keep ${shade.name} whatever else is chosen`"
+        :aria-label="say.keepShade(shade.name)"
         @click="$emit('pin', shade)"
       >
         <Pin :size="13" />
       </button>
-      <button type="button" class="plain" :aria-label="`Do without ${shade.name}`" @click="$emit('forbid', shade)">
+      <button type="button" class="plain" :aria-label="say.leaveOutShade(shade.name)" @click="$emit('forbid', shade)">
         <X :size="13" />
       </button>
     </li>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PaintWay } from '@junctura/core/advice';
-import { formatDurationRange, plural } from '@junctura/core/measure';
+import { formatDurationRange } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
 import { computed, nextTick, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { showPicture } from '../../picture/showPicture.ts';
@@ -8,6 +8,7 @@ import TheDialog from '../../ui/TheDialog.vue';
 import TryingBar from '../../ui/TryingBar.vue';
 import { pictures } from '../../workers/workerPool.ts';
 import type { JobInput } from '../../workers/jobs.ts';
+import * as say from './words.ts';
 
 /** Ways to work a part from the picture below it, side by side, before she begins: painted in fewer shades and in more, and in flat regions. */
 const props = defineProps<{ asked: Omit<JobInput<'paintWays'>, 'counts' | 'pixels'>; count: number }>();
@@ -39,14 +40,13 @@ async function tryAll(): Promise<void> {
     { signal: stop.signal, onProgress: ({ way, picture }) => void show(way, picture) },
   );
   if (answer?.ok) isDone.value = true;
-  else if (answer) problem.value = `The ways could not be worked out: ${answer.problem}`;
+  else if (answer) problem.value = say.waysFailed(answer.problem);
 }
 void tryAll();
 
 const all = counts.length + 1;
 const share = computed(() => ways.value.length / all);
-const nameOf = ({ kind, shades }: PaintWay): string =>
-  kind === 'flat' ? `Flat regions in ${plural(shades, 'shade')}` : `Painted in ${plural(shades, 'shade')}`;
+const nameOf = ({ kind, shades }: PaintWay): string => (kind === 'flat' ? say.flatIn(shades) : say.paintedIn(shades));
 </script>
 
 <template>
@@ -54,7 +54,7 @@ const nameOf = ({ kind, shades }: PaintWay): string =>
     <TryingBar
       v-if="!isDone && !problem"
       :share="share"
-      :said="`${ways.length} of ${all}`"
+      :said="say.waysDone(ways.length, all)"
       can-stop
       @stop="emit('close')"
     />
@@ -64,15 +64,13 @@ const nameOf = ({ kind, shades }: PaintWay): string =>
         <canvas ref="canvases" :aria-label="nameOf(way)"></canvas>
         <h3>{{ nameOf(way) }}</h3>
         <p class="figure">
-          {{ formatDurationRange(way.hours.p10, way.hours.p90) }} · {{ way.threadM.toFixed(0) }} m ·
-          {{ plural(way.skeins, 'skein') }}
+          {{ say.wayTakes(formatDurationRange(way.hours.p10, way.hours.p90), way.threadM, way.skeins) }}
         </p>
         <p class="small soft">
-          {{ way.stitches.toLocaleString('en') }} stitches; ΔE {{ way.report.deltaE.mean.toFixed(1) }} from the picture
-          at arm’s length; its shades alone would come to {{ way.report.floor.mean.toFixed(1) }}.
+          {{ say.wayFigures(way.stitches, way.report.deltaE.mean, way.report.floor.mean) }}
         </p>
-        <NButton v-if="way.kind === 'painted'" size="small" @click="emit('take', way.shades)">Paint it so</NButton>
-        <p v-else class="small soft">Bring the picture in as regions to work it so.</p>
+        <NButton v-if="way.kind === 'painted'" size="small" @click="emit('take', way.shades)">Use this</NButton>
+        <p v-else class="small soft">To work it this way, import the picture as areas.</p>
       </li>
     </ul>
   </TheDialog>

@@ -4,7 +4,7 @@ import FilledWith from './FilledWith.vue';
 import LineUse from './LineUse.vue';
 import { asPass, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
-import { formatDuration, formatThread } from '@junctura/core/measure';
+import { formatDuration, formatThread, plural } from '@junctura/core/measure';
 import {
   groupMembers,
   setDiffers,
@@ -32,7 +32,8 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
-import { partSize, partsInWords, ROLE_WORDS } from '../../session/partWords.ts';
+import { partSize, partsInWords, ROLE_WORDS } from '../../session/words.ts';
+import * as say from './words.ts';
 
 /** Its needle paths are loaded when there is something to compare. */
 const FindingsList = defineAsyncComponent(() => import('../../session/FindingsList.vue'));
@@ -143,7 +144,7 @@ function addLayer(role: PassRole): void {
   const grown = (passes: Pass[], member: string): Pass[] => withNewPass(passes, role, placedOf.get(member)!);
   const before = passesOf(props.planned.part.id);
   openLayer.value = grown(before, props.planned.part.id).findIndex((pass, i) => pass !== before[i]);
-  changePasses(`Add: ${ROLE_WORDS[role].add.toLowerCase()}`, grown);
+  changePasses(say.addLayer(ROLE_WORDS[role].add), grown);
 }
 function removeLayer(index: number): void {
   openLayer.value = null;
@@ -193,7 +194,7 @@ async function choose(offer: Offer): Promise<void> {
       member.passes === null ? [] : passesOf(member.id).filter(({ role }) => !layers.some((l) => l.role === role));
     return [member.id, inWorkingOrder([...kept.filter(({ role }) => role !== 'filling'), ...layers])];
   });
-  opened.edit(setPasses(piece, new Map(chosen), named(`Work in ${stitchKind(stitch).name.toLowerCase()}`)));
+  opened.edit(setPasses(piece, new Map(chosen), named(say.useStitch(stitchKind(stitch).inSentence))));
 }
 
 function isNow({ layers }: Offer): boolean {
@@ -211,7 +212,7 @@ function isNow({ layers }: Offer): boolean {
 
 const isPaintedFrom = ({ passes }: PlannedPart): boolean => passes.some(({ stitch }) => stitch === 'needle-painting');
 function asProposed(): void {
-  opened.edit(setPasses(opened.piece, new Map(members.value.map(({ id }) => [id, null])), 'Work as proposed'));
+  opened.edit(setPasses(opened.piece, new Map(members.value.map(({ id }) => [id, null])), 'Work as suggested'));
 }
 
 function inShade(shade: ShadeRef): void {
@@ -233,17 +234,17 @@ function recolour(id: string): void {
   <div class="stack">
     <button type="button" class="plain soft small" @click="selection.pick([])">‹ All parts</button>
     <div>
-      <h2>{{ selection.picked.length > 1 ? `${selection.picked.length} parts` : planned.part.name }}</h2>
+      <h2>{{ selection.picked.length > 1 ? plural(selection.picked.length, 'part') : planned.part.name }}</h2>
       <p class="soft">{{ partSize(planned.placed, settings.units) }}</p>
     </div>
     <NCheckbox v-if="groupSize > 1" v-model:checked="forAll" data-test="for-all">{{
-      forAll ? `For all ${groupSize} that are alike` : `Only this one of ${groupSize} alike`
+      forAll ? say.allInGroup(groupSize) : say.onlyThisOfGroup(groupSize)
     }}</NCheckbox>
 
     <div v-if="planned.part.group !== null" class="row small">
-      <span v-if="planned.part.differs">Differs from its group on purpose.</span>
+      <span v-if="planned.part.differs">You chose something different for this one of the group.</span>
       <NButton size="tiny" data-test="differs" @click="setDiffering(!planned.part.differs)">{{
-        planned.part.differs ? 'Follow the group again' : 'Let this one differ'
+        planned.part.differs ? 'Match the group again' : 'Make this one different'
       }}</NButton>
     </div>
 
@@ -302,21 +303,20 @@ function recolour(id: string): void {
         <PassEditor :planned="planned" :index="index" @change="(part, label, key) => change(index, part, label, key)" />
         <div class="why">
           <p>
-            <strong class="figure">{{
-              formatThread(planned.passes[index]!.quantities.threadMm, settings.units)
-            }}</strong>
-            of thread,
-            <strong class="figure">{{ planned.passes[index]!.quantities.stitches.toLocaleString('en') }}</strong>
-            {{ planned.passes[index]!.quantities.stitches === 1 ? 'stitch' : 'stitches' }},
-            <strong class="figure">{{ formatDuration(planned.passes[index]!.quantities.seconds / 3600) }}</strong> of
-            stitching
+            {{
+              say.layerTakes(
+                formatThread(planned.passes[index]!.quantities.threadMm, settings.units),
+                planned.passes[index]!.quantities.stitches,
+                formatDuration(planned.passes[index]!.quantities.seconds / 3600),
+              )
+            }}
           </p>
           <ThreadBar v-bind="barOf(planned.passes[index]!.quantities)" />
         </div>
       </template>
     </LayerList>
     <p v-if="planned.passes.length === 0 && !planned.part.printed && !planned.part.marking" class="soft">
-      This part is not worked: it lies wholly behind others.
+      This part is not stitched: it lies entirely behind others.
     </p>
 
     <div class="stack tight">
@@ -339,7 +339,7 @@ function recolour(id: string): void {
     <div class="row heading">
       <h3>Other ways to work it</h3>
       <NButton v-if="planned.part.passes !== null" size="small" data-test="as-proposed" @click="asProposed"
-        >As proposed</NButton
+        >As suggested</NButton
       >
     </div>
     <RouterLink v-if="planned.placed.kind === 'area'" class="small" :to="{ name: 'compare' }" data-test="compare"
@@ -356,7 +356,7 @@ function recolour(id: string): void {
     >
       <PassPreview :placed="planned.placed" :pass="offer.pass" :hex="hex" />
       <span>
-        <strong>{{ proposalInWords(offer) }}</strong><span v-if="isNow(offer)" class="small soft"> · as it is now</span
+        <strong>{{ proposalInWords(offer) }}</strong><span v-if="isNow(offer)" class="small soft"> · in use now</span
         ><br />
         <span class="small soft">{{ offer.reason }}</span>
         <em v-if="offer.otherSchool" class="small soft school">{{ offer.otherSchool }}</em>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { plural } from '@junctura/core/measure';
 import { shownColour, type Marking } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import type { PlannedPart } from '@junctura/core/work';
@@ -9,6 +8,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { usePickInList } from '../../session/pickInList.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
+import * as say from './words.ts';
 
 /** The parts from front to back, each with its shape, its name and what it is worked in. */
 const opened = useOpenedPiece();
@@ -17,16 +17,16 @@ const selection = useSelection();
 
 const MARKED_WORDS: Readonly<Record<Marking, string>> = {
   guide: 'only marked',
-  cut: 'cut along it',
-  sew: 'sewn along',
-  fold: 'folded along',
+  cut: 'cutting line',
+  sew: 'sewing line',
+  fold: 'folding line',
 };
 
 function workedIn({ part, passes }: PlannedPart): string {
   if (part.marking) return MARKED_WORDS[part.marking];
-  if (passes.length === 0) return 'not worked';
+  if (passes.length === 0) return 'not stitched';
   const layers = [...passes].reverse();
-  return layers.map((pass) => `${stitchKind(pass.stitch).name}, ${plural(pass.strands, 'strand')}`).join(' over ');
+  return layers.map((pass) => say.stitchAndStrands(stitchKind(pass.stitch).name, pass.strands)).join(' · ');
 }
 
 const entries = computed(() =>
@@ -59,7 +59,7 @@ const { pick, pickAll } = usePickInList(() => entries.value.map(({ part }) => pa
           <span class="name">{{ entry.part.name }}</span>
           <span class="small soft">{{ entry.stitch }}</span>
         </span>
-        <span v-if="entry.like > 1" class="small soft like">one of {{ entry.like }} alike</span>
+        <span v-if="entry.like > 1" class="small soft like">{{ say.oneInGroup(entry.like) }}</span>
       </button>
     </li>
   </ol>

@@ -23,7 +23,7 @@ import {
   threadKind,
   type Shade,
 } from '@junctura/core/materials';
-import { formatFine, roundTo, plural } from '@junctura/core/measure';
+import { formatFine, roundTo } from '@junctura/core/measure';
 import type { Pass } from '@junctura/core/piece';
 import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { Trash2 } from '@lucide/vue';
@@ -36,6 +36,7 @@ import { useWorkings } from '../../session/workings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { PassChange } from './passChange.ts';
+import * as say from './words.ts';
 
 const OutlineRun = defineAsyncComponent(() => import('./OutlineRun.vue'));
 
@@ -71,7 +72,7 @@ function setStitch(stitch: StitchId): void {
   emit(
     'change',
     { stitch, params: {}, angleDeg: null, second: null },
-    `Work in ${stitchKind(stitch).name.toLowerCase()}`,
+    say.useStitch(stitchKind(stitch).inSentence),
     null,
   );
 }
@@ -81,10 +82,10 @@ function setThread(thread: string): void {
   emit('change', { thread, strands: choices.includes(now) ? now : choices[0]! }, 'Change the thread', null);
 }
 function setStrands(strands: number): void {
-  emit('change', { strands }, `Work with ${plural(strands, 'strand')}`, null);
+  emit('change', { strands }, say.useStrands(strands), null);
 }
 function setParam(key: string, label: string, value: number | string): void {
-  emit('change', { params: { [key]: value } }, `Change: ${label.toLowerCase()}`, `param-${key}`);
+  emit('change', { params: { [key]: value } }, say.changeParam(label), `param-${key}`);
 }
 function setAngle(value: number): void {
   emit('change', { angleDeg: ((value % 180) + 180) % 180 }, 'Turn the stitches', 'angle');
@@ -95,11 +96,11 @@ const hasDirection = computed(
 );
 const DIRECTION_WORDS: Readonly<Record<PassDirection, string>> = {
   straight: 'straight, at an angle',
-  guides: 'along strokes that I draw',
+  guides: 'along strokes I draw',
   along: 'along the middle line',
   across: 'across the middle line',
   radial: 'from a point',
-  outline: 'round and round, inward',
+  outline: 'round and round, inwards',
 };
 const directions = computed(() =>
   DIRECTIONS.filter((way) => way !== 'outline' || kind.value.canFollowOutline).map((way) => ({
@@ -122,13 +123,13 @@ const usesVein = computed(
     pass.value.direction === 'across',
 );
 function forgetGuides(): void {
-  opened.edit(setGuides(opened.piece, [props.planned.part.id], [], 'Remove the direction strokes'));
+  opened.edit(setGuides(opened.piece, [props.planned.part.id], [], 'Remove direction strokes'));
 }
 function forgetVein(): void {
   opened.edit(setVein(opened.piece, [props.planned.part.id], null));
 }
 function forgetBorders(): void {
-  opened.edit(setBorders(opened.piece, [props.planned.part.id], [], 'Even shares for the shades'));
+  opened.edit(setBorders(opened.piece, [props.planned.part.id], [], 'Make the shades equal'));
 }
 
 /** A layer has the part's colour or one of its own. */
@@ -136,7 +137,7 @@ const PARTS_OWN = '';
 const colours = computed(() =>
   opened.piece.palette.map((entry) => ({ value: entry.id, label: colourName(entry).name })),
 );
-const colourChoices = computed(() => [{ value: PARTS_OWN, label: 'the part’s own' }, ...colours.value]);
+const colourChoices = computed(() => [{ value: PARTS_OWN, label: 'same as the part' }, ...colours.value]);
 /** What whips, laces, weaves or ties is the same thread, or one of its own. */
 const second = computed(() => pass.value.second);
 const secondColours = computed(() => [{ value: PARTS_OWN, label: 'the same thread' }, ...colours.value]);
@@ -195,13 +196,13 @@ function moveCentre(axis: 0 | 1, value: number): void {
     const [x, y] = points[0] ?? centre.value ?? [0, 0];
     return { points: [axis === 0 ? [value, y] : [x, value]] };
   };
-  emit('change', moved, 'Move where the stitches run to', 'centre');
+  emit('change', moved, 'Move the centre point', 'centre');
 }
 
 /** The needles in the order in which they are taken up. */
 const needles = computed(() =>
   pass.value.needles
-    .map(({ family, size, shaftMm }) => `${NEEDLE_NAMES[family]} needle ${size} (${formatFine(shaftMm)})`)
+    .map(({ family, size, shaftMm }) => say.needleInUse(NEEDLE_NAMES[family], size, formatFine(shaftMm)))
     .join(', then '),
 );
 const dial = computed(() => {
@@ -225,7 +226,7 @@ const dial = computed(() => {
     <template v-if="kind.secondThread !== null">
       <ChoiceField
         class="wide"
-        :label="`The thread that ${kind.secondThread}`"
+        :label="say.threadThat(kind.secondThread)"
         :value="second === null ? PARTS_OWN : (second.colour ?? planned.part.colour)"
         :options="secondColours"
         @change="setSecondColour"
@@ -238,7 +239,7 @@ const dial = computed(() => {
           @change="(thread) => setSecond({ thread })"
         />
         <ChoiceField
-          label="Its strands"
+          label="Strands of the second thread"
           :value="second.strands"
           :options="secondStrands"
           @change="(strands) => setSecond({ strands })"
@@ -247,14 +248,14 @@ const dial = computed(() => {
     </template>
     <ChoiceField
       v-if="hasDirection"
-      label="Stitches lie"
+      label="Stitches run"
       :value="pass.direction"
       :options="directions"
       @change="setDirection"
     />
     <NumberField
       v-if="kind.hasDirection && (pass.direction === 'straight' || !hasDirection)"
-      label="Direction"
+      label="Angle"
       :value="roundTo(pass.angleDeg, 1)"
       :min="-360"
       :max="360"
@@ -270,18 +271,20 @@ const dial = computed(() => {
     <div v-if="hasDirection && pass.direction === 'guides'" class="wide row">
       <NButton size="small" data-test="draw-guides" @click="takePen('guides')">Draw strokes in the hoop</NButton>
       <span class="small soft">{{
-        planned.part.guides.length === 0 ? 'None yet: straight until then.' : `${planned.part.guides.length} drawn.`
+        planned.part.guides.length === 0
+          ? 'None yet: stitches are straight until you draw some.'
+          : say.strokesDrawn(planned.part.guides.length)
       }}</span>
       <NButton v-if="planned.part.guides.length > 0" size="small" @click="forgetGuides">Remove them</NButton>
     </div>
     <template v-if="hasDirection && pass.direction === 'radial'">
       <div class="wide row">
         <NButton size="small" data-test="pick-centre" @click="takePen('centre')">Press the point in the hoop</NButton>
-        <span v-if="!centre" class="small soft">The widest place, until then.</span>
+        <span v-if="!centre" class="small soft">None yet: the widest place is used.</span>
       </div>
       <template v-if="centre">
         <NumberField
-          label="Point across"
+          label="Point from centre, right"
           :value="roundTo(centre[0], 1)"
           :min="-1e5"
           :max="1e5"
@@ -290,7 +293,7 @@ const dial = computed(() => {
           @change="(x) => moveCentre(0, x)"
         />
         <NumberField
-          label="Point down"
+          label="Point from centre, down"
           :value="roundTo(centre[1], 1)"
           :min="-1e5"
           :max="1e5"
@@ -302,7 +305,7 @@ const dial = computed(() => {
     </template>
     <div v-if="usesVein" class="wide row">
       <NButton size="small" data-test="move-vein" @click="takePen('vein')">Move the middle line</NButton>
-      <NButton v-if="planned.part.vein !== null" size="small" @click="forgetVein">As it was found</NButton>
+      <NButton v-if="planned.part.vein !== null" size="small" @click="forgetVein">Back to the suggested line</NButton>
     </div>
     <OutlineRun
       v-if="pass.role === 'outline'"
@@ -313,34 +316,36 @@ const dial = computed(() => {
     />
     <div v-if="pass.role === 'accent'" class="wide row">
       <NButton size="small" data-test="place-points" @click="takePen('points')">Place them in the hoop</NButton>
-      <span class="small soft">{{ pass.points.length }} placed.</span>
+      <span class="small soft">{{ say.pointsPlaced(pass.points.length) }}</span>
       <NButton
         v-if="pass.points.length > 0"
         size="small"
         @click="emit('change', ({ points }) => ({ points: points.slice(0, -1) }), 'Remove a highlight', null)"
-        >Remove the last</NButton
+        >Remove the last one</NButton
       >
     </div>
     <fieldset v-if="kind.canShade" class="wide shades">
-      <legend>Shades, from where the rows begin</legend>
+      <legend>Shades, in the order of the rows</legend>
       <div v-for="(shade, i) in pass.shades" :key="i" class="row shade">
         <ChoiceField
-          :label="`Shade ${i + 1}`"
+          :label="say.shadeN(i + 1)"
           :value="shade"
           :options="colours"
           @change="(id) => setShades((now) => now.map((own, k) => (k === i ? id : own)))"
         />
-        <NButton quaternary size="tiny" :aria-label="`Remove shade ${i + 1}`" @click="removeShade(i)"
+        <NButton quaternary size="tiny" :aria-label="say.removeShade(i + 1)" @click="removeShade(i)"
           ><Trash2 :size="15"
         /></NButton>
       </div>
       <div class="row">
         <NButton v-if="pass.shades.length < MOST_SHADES" size="small" data-test="add-shade" @click="addShade">{{
-          pass.shades.length === 0 ? 'Work in several shades' : 'One more shade'
+          pass.shades.length === 0 ? 'Work it in several shades' : 'Add a shade'
         }}</NButton>
         <template v-if="pass.shades.length > 1">
           <NButton size="small" @click="takePen('borders')">Draw the borders</NButton>
-          <NButton v-if="planned.part.borders.length > 0" size="small" @click="forgetBorders">Even shares</NButton>
+          <NButton v-if="planned.part.borders.length > 0" size="small" @click="forgetBorders"
+            >Make the shades equal</NButton
+          >
         </template>
       </div>
     </fieldset>
@@ -365,7 +370,7 @@ const dial = computed(() => {
       />
     </template>
     <p class="wide small soft">
-      Lies {{ formatFine(pass.laidMm) }} wide · {{ needles }}. Needles are sharp: count them out and in.
+      {{ say.wideAndNeedles(formatFine(pass.laidMm), needles) }}
     </p>
   </div>
 </template>

@@ -9,7 +9,7 @@ import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useSettings } from '../../session/settings.ts';
 import MenuButton from '../../ui/MenuButton.vue';
-import { ROLE_WORDS } from '../../session/partWords.ts';
+import { ROLE_WORDS } from '../../session/words.ts';
 
 /** The passes of a part, laid like the layers they are: what is worked last lies on top of the list. */
 const props = defineProps<{ planned: PlannedPart; open: number }>();
@@ -30,7 +30,7 @@ const roles = computed(() =>
 </script>
 
 <template>
-  <section class="layers" aria-label="Layers, the uppermost first">
+  <section class="layers" aria-label="Layers, the top one first">
     <ol>
       <li v-for="{ pass, index } in layers" :key="index" :class="{ open: index === open }">
         <div class="head">
@@ -51,7 +51,7 @@ const roles = computed(() =>
             <NButton
               quaternary
               size="tiny"
-              aria-label="Work this layer later: up"
+              aria-label="Work this layer later"
               :disabled="index === planned.passes.length - 1"
               @click="emit('move', index, 1)"
               ><ChevronUp :size="16"
@@ -59,7 +59,7 @@ const roles = computed(() =>
             <NButton
               quaternary
               size="tiny"
-              aria-label="Work this layer sooner: down"
+              aria-label="Work this layer earlier"
               :disabled="index === 0"
               @click="emit('move', index, -1)"
               ><ChevronDown :size="16"

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import NumberField from '../../ui/NumberField.vue';
+import * as say from './words.ts';
 
 /** Several entries changed together: only what is filled in is set. */
 const props = defineProps<{ entries: readonly BoxEntry[] }>();
@@ -21,7 +22,7 @@ const metres = computed(() => props.entries.reduce((sum, entry) => sum + metresO
 const hasChange = computed(() => place.value !== '' || lot.value !== '' || price.value > 0);
 
 function apply(): void {
-  threads.changeEntries(`Change ${plural(props.entries.length, 'entry', 'entries')}`, ids.value, (entry) => ({
+  threads.changeEntries(say.changeEntries(props.entries.length), ids.value, (entry) => ({
     ...entry,
     ...(place.value === '' ? {} : { place: place.value }),
     ...(lot.value === '' ? {} : { lot: lot.value }),
@@ -29,7 +30,7 @@ function apply(): void {
   }));
 }
 function oneMore(by: 1 | -1): void {
-  threads.changeEntries(by > 0 ? 'A skein more of each' : 'A skein fewer of each', ids.value, (entry) => ({
+  threads.changeEntries(by > 0 ? 'Add a skein of each' : 'Remove a skein of each', ids.value, (entry) => ({
     ...entry,
     whole: Math.max(0, entry.whole + by),
   }));
@@ -39,16 +40,17 @@ function oneMore(by: 1 | -1): void {
 <template>
   <div class="stack">
     <h2>{{ plural(entries.length, 'entry', 'entries') }}</h2>
-    <p class="soft">{{ formatThread(metres * 1000, settings.units) }} in all</p>
+    <p class="soft">{{ say.inAll(formatThread(metres * 1000, settings.units)) }}</p>
     <label class="field"
-      ><span class="label">Kept in</span
-      ><NInput v-model:value="place" size="small" maxlength="80" placeholder="as it is"
+      ><span class="label">Stored in</span
+      ><NInput v-model:value="place" size="small" maxlength="80" placeholder="unchanged"
     /></label>
     <label class="field"
-      ><span class="label">Dye lot</span><NInput v-model:value="lot" size="small" maxlength="60" placeholder="as it is"
+      ><span class="label">Dye lot</span
+      ><NInput v-model:value="lot" size="small" maxlength="60" placeholder="unchanged"
     /></label>
     <NumberField
-      label="Price of one (0: as it is)"
+      label="Price of one (0: unchanged)"
       :value="price"
       :min="0"
       :max="100000"
@@ -56,11 +58,13 @@ function oneMore(by: 1 | -1): void {
       unit=""
       @change="(n) => (price = n)"
     />
-    <NButton type="primary" size="small" :disabled="!hasChange" @click="apply">Change all {{ entries.length }}</NButton>
+    <NButton type="primary" size="small" :disabled="!hasChange" @click="apply">{{
+      say.changeAll(entries.length)
+    }}</NButton>
     <div class="row">
       <NButton size="small" @click="oneMore(1)">One more of each</NButton>
       <NButton size="small" @click="oneMore(-1)">One fewer of each</NButton>
     </div>
-    <NButton size="small" @click="$emit('remove')">Take them out of the box</NButton>
+    <NButton size="small" @click="$emit('remove')">Remove them from the box</NButton>
   </div>
 </template>

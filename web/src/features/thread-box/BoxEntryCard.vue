@@ -18,6 +18,7 @@ import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
+import * as say from './words.ts';
 
 /** One entry of the thread box, to be put in or changed; a remainder is measured or weighed. */
 const props = defineProps<{ entry: BoxEntry | null }>();
@@ -40,7 +41,7 @@ const shades = computed(() => {
 });
 function add(shade: Shade): void {
   const entry = newEntry({ id: newId(), shade: refOf(shade), thread: range.value.thread, whole: 1 });
-  threads.addEntries(`Put in ${shade.name}`, [entry]);
+  threads.addEntries(say.putIn(shade.name), [entry]);
   emit('done');
 }
 
@@ -51,7 +52,7 @@ function set(change: Partial<BoxEntry>, isTyped = false): void {
   if (!entry || keys.every((key) => entry[key] === change[key])) return;
   const to = (before: BoxEntry): BoxEntry => ({ ...before, ...change });
   const mergeKey = isTyped ? `${entry.id} ${keys.join(' ')}` : null;
-  threads.changeEntries(`Change ${entry.shade.name}`, new Set([entry.id]), to, mergeKey);
+  threads.changeEntries(say.changeEntry(entry.shade.name), new Set([entry.id]), to, mergeKey);
 }
 const kind = computed(() => threadKind(props.entry?.thread ?? 'stranded-cotton')!);
 
@@ -68,7 +69,7 @@ async function readScale(): Promise<void> {
   }
   grams.value = answer.value.grams;
   stepGrams.value = answer.value.stepGrams;
-  scaleSays.value = `${answer.value.name}: ${answer.value.grams} g`;
+  scaleSays.value = say.scaleShows(answer.value.name, answer.value.grams);
 }
 function takeWeight(): void {
   if (!reading.value.ok) return;
@@ -96,7 +97,7 @@ const STEPS = [
       size="small"
       clearable
       placeholder="pale slate, wd-62…"
-      :input-props="{ 'aria-label': 'Search the card' }"
+      :input-props="{ 'aria-label': 'Search the shade card' }"
     />
     <ul class="shades">
       <li v-for="shade in shades" :key="shade.code">
@@ -106,7 +107,7 @@ const STEPS = [
         </button>
       </li>
     </ul>
-    <p v-if="shades.length === 0" class="small soft">No shade is called that on this card.</p>
+    <p v-if="shades.length === 0" class="small soft">No shade on this card has that name.</p>
     <NButton size="small" @click="emit('done')">Done</NButton>
   </div>
   <div v-else class="stack">
@@ -115,13 +116,13 @@ const STEPS = [
       <div>
         <h2>{{ entry.shade.name }}</h2>
         <p class="soft small">
-          {{ entry.shade.code }}, {{ formatThread(metresOf(entry) * 1000, settings.units) }} in all
+          {{ say.codeAndLength(entry.shade.code, formatThread(metresOf(entry) * 1000, settings.units)) }}
         </p>
       </div>
     </div>
     <div class="pair">
       <NumberField
-        :label="`Whole ${kind.putUp}s`"
+        :label="say.wholeOnes(kind.putUp)"
         :value="entry.whole"
         :min="0"
         :max="10000"
@@ -129,7 +130,7 @@ const STEPS = [
         @change="(whole) => set({ whole: Math.round(whole) }, true)"
       />
       <NumberField
-        label="Begun, left"
+        label="Left of the opened one"
         :value="entry.partM"
         :min="0"
         :max="10000"
@@ -143,7 +144,7 @@ const STEPS = [
         ><NInput :value="entry.lot" size="small" maxlength="60" @update:value="(lot) => set({ lot }, true)"
       /></label>
       <label class="field"
-        ><span class="label">Kept in</span
+        ><span class="label">Stored in</span
         ><NInput :value="entry.place" size="small" maxlength="80" @update:value="(place) => set({ place }, true)"
       /></label>
       <NumberField
@@ -157,13 +158,13 @@ const STEPS = [
       />
     </div>
     <NCheckbox :checked="entry.handDyed" @update:checked="(handDyed: boolean) => set({ handDyed })"
-      >Dyed by hand: no other lot matches it</NCheckbox
+      >Dyed by hand: no other dye lot matches it</NCheckbox
     >
     <section class="weigh" data-test="weigh">
       <h3>Weigh what is left</h3>
       <div class="pair">
         <NumberField
-          label="On the scale"
+          label="Weight with bobbin"
           :value="grams"
           :min="0"
           :max="5000"
@@ -180,29 +181,38 @@ const STEPS = [
           unit="g"
           @change="(n) => (bareGrams = n)"
         />
-        <ChoiceField label="The scale shows" :value="stepGrams" :options="STEPS" @change="(n) => (stepGrams = n)" />
+        <ChoiceField
+          label="Scale reads in steps of"
+          :value="stepGrams"
+          :options="STEPS"
+          @change="(n) => (stepGrams = n)"
+        />
         <div class="field">
-          <span class="label">No scale at hand?</span><NButton size="small" @click="readScale">Simulated scale</NButton>
+          <span class="label">No scale?</span><NButton size="small" @click="readScale">Simulated scale</NButton>
         </div>
       </div>
       <p v-if="scaleSays" class="small soft" role="status">{{ scaleSays }}</p>
       <p v-if="reading.ok" class="small">
-        {{ formatThread(reading.value.metres * 1000, settings.units) }}, right to
-        {{ formatThread(reading.value.plusMinusM * 1000, settings.units) }} either way.
+        {{
+          say.giveOrTake(
+            formatThread(reading.value.metres * 1000, settings.units),
+            formatThread(reading.value.plusMinusM * 1000, settings.units),
+          )
+        }}
       </p>
       <p v-else class="small warning" role="alert">{{ reading.problem }}</p>
-      <NButton size="small" :disabled="!reading.ok" @click="takeWeight">Take it as what is left</NButton>
+      <NButton size="small" :disabled="!reading.ok" @click="takeWeight">Save as what is left</NButton>
     </section>
     <section v-if="entry.reserved.length > 0">
       <h3>Reserved</h3>
       <p v-for="item in entry.reserved" :key="item.piece" class="row small">
-        {{ formatThread(item.metres * 1000, settings.units) }} for {{ item.name }}
+        {{ say.reservedFor(formatThread(item.metres * 1000, settings.units), item.name) }}
         <NButton size="tiny" quaternary @click="set({ reserved: entry.reserved.filter((other) => other !== item) })"
           >Release</NButton
         >
       </p>
     </section>
-    <NButton size="small" @click="emit('remove')">Take it out of the box</NButton>
+    <NButton size="small" @click="emit('remove')">Remove from the box</NButton>
   </div>
 </template>
 

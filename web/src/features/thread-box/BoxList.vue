@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { freeM, isShort, reservedM, threadKind, type BoxEntry } from '@junctura/core/materials';
-import { formatThread } from '@junctura/core/measure';
+import { formatThread, plural } from '@junctura/core/measure';
 import { ArrowDown, ArrowUp } from '@lucide/vue';
 import { useVirtualList } from '@vueuse/core';
 import { NInput } from 'naive-ui';
@@ -10,6 +10,7 @@ import type { Picking } from './usePicking.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
+import * as say from './words.ts';
 
 /** What is in the thread box, as a list to search, sort and pick from. The slot stands where it is empty. */
 const props = defineProps<{ search: BoxSearch; picking: Picking }>();
@@ -25,7 +26,7 @@ watch([words, show, sortBy, isRising], () => scrollTo(0));
 function amount(entry: BoxEntry): string {
   const { whole, partM, plusMinusM, thread } = entry;
   const { putUp } = threadKind(thread)!;
-  const skeins = whole > 0 ? `${whole} ${putUp}${whole === 1 ? '' : 's'}` : '';
+  const skeins = whole > 0 ? plural(whole, putUp) : '';
   const part = partM > 0 ? formatThread(partM * 1000, settings.units) : '';
   const about = plusMinusM > 0 ? ` ± ${formatThread(plusMinusM * 1000, settings.units)}` : '';
   return [skeins, part && part + about].filter(Boolean).join(', ') || 'used up';
@@ -47,14 +48,14 @@ const isEmpty = computed(() => threads.isLoaded && threads.box.entries.length ==
     </div>
     <div v-if="!isEmpty" class="row-grid heads">
       <span
-        ><input type="checkbox" :checked="areAllPicked" aria-label="Pick all that are shown" @change="pickAll"
+        ><input type="checkbox" :checked="areAllPicked" aria-label="Select everything shown" @change="pickAll"
       /></span>
       <button
         v-for="column in COLUMNS"
         :key="column.id"
         type="button"
         class="plain small"
-        :aria-label="`Sort by ${column.label}`"
+        :aria-label="say.sortBy(column.label)"
         :aria-pressed="sortBy === column.id"
         @click="sort(column.id)"
       >
@@ -63,7 +64,7 @@ const isEmpty = computed(() => threads.isLoaded && threads.box.entries.length ==
     </div>
     <div v-if="isEmpty" class="empty"><slot></slot></div>
     <p v-else-if="threads.isLoaded && found.length === 0" class="empty soft">
-      Nothing in your box is called that. Try a tone, a code, a place, or show everything.
+      Nothing in your box has that name. Try a tone, a code or a place, or show everything.
     </p>
     <div v-bind="containerProps" class="rows" data-test="box-rows" role="group" tabindex="0" aria-label="Entries">
       <div v-bind="wrapperProps">
@@ -79,7 +80,7 @@ const isEmpty = computed(() => threads.isLoaded && threads.box.entries.length ==
             ><input
               type="checkbox"
               :checked="picked.has(entry.id)"
-              :aria-label="`Pick ${entry.shade.name}`"
+              :aria-label="say.select(entry.shade.name)"
               @change="tick(entry)"
           /></span>
           <button type="button" class="plain shade" @click.stop="pick(entry, $event)">
@@ -90,12 +91,12 @@ const isEmpty = computed(() => threads.isLoaded && threads.box.entries.length ==
           </button>
           <span class="cut soft">{{ rangeName.get(entry.shade.range) ?? entry.shade.range }}</span>
           <span class="cut soft">{{ threadKind(entry.thread)?.name }}</span>
-          <span class="cut">{{ entry.lot }}<template v-if="entry.handDyed"> · by hand</template></span>
+          <span class="cut">{{ entry.lot }}<template v-if="entry.handDyed"> · dyed by hand</template></span>
           <span class="cut figure">{{ amount(entry) }}</span>
           <span class="cut figure" :class="{ warning: isShort(entry) }">{{
             reservedM(entry) > 0 ? formatThread(freeM(entry) * 1000, settings.units) : ''
           }}</span>
-          <span class="cut soft">{{ threads.isExample(entry) ? `example, ${entry.place}` : entry.place }}</span>
+          <span class="cut soft">{{ threads.isExample(entry) ? say.exampleIn(entry.place) : entry.place }}</span>
         </div>
       </div>
     </div>

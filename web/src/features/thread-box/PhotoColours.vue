@@ -9,6 +9,7 @@ import { CAMERA_URL } from '../../keeping/standIns.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import TheDialog from '../../ui/TheDialog.vue';
+import * as say from './words.ts';
 
 /** Colours read off a photograph of threads beside a grey or white card, which puts the light right. */
 const emit = defineEmits<{ close: [] }>();
@@ -22,8 +23,8 @@ const MOST_PX = 1400;
 const AROUND_PX = 6;
 
 const REFERENCES = [
-  { value: '#aaaaaa', label: 'A grey card, reflecting 40 %' },
-  { value: '#777777', label: 'A grey card, reflecting 18 %' },
+  { value: '#aaaaaa', label: 'A grey card, 40% reflectance' },
+  { value: '#777777', label: 'A grey card, 18% reflectance' },
   { value: '#f2f2f0', label: 'White paper' },
 ];
 const truly = ref(REFERENCES[0]!.value);
@@ -37,7 +38,7 @@ async function take(file: File | undefined): Promise<void> {
   try {
     show(await createImageBitmap(file, { imageOrientation: 'from-image' }));
   } catch {
-    problem.value = `${file.name}: the picture is damaged, or of a kind that the browser cannot show. Save it as PNG, JPEG or WebP.`;
+    problem.value = say.pictureDamaged(file.name);
   }
 }
 function choose(): void {
@@ -46,7 +47,8 @@ function choose(): void {
 function takeSimulated(): void {
   const picture = new Image();
   picture.onload = () => show(picture);
-  picture.onerror = () => (problem.value = 'The simulated camera does not answer. Is the server still running?');
+  picture.onerror = () =>
+    (problem.value = 'The simulated camera doesn’t answer. Check that Junctura is still running, then try again.');
   picture.src = CAMERA_URL;
 }
 function show(picture: ImageBitmap | HTMLImageElement): void {
@@ -81,7 +83,7 @@ function press(event: MouseEvent): void {
   };
   const hex = `#${[0, 1, 2].map((k) => channel(k).toString(16).padStart(2, '0')).join('')}`;
   if (seen.value === null) seen.value = hex;
-  else readings.value = [...readings.value, { id: next++, hex, name: `Thread ${readings.value.length + 1}` }];
+  else readings.value = [...readings.value, { id: next++, hex, name: say.threadN(readings.value.length + 1) }];
 }
 
 const balanced = computed(() =>
@@ -96,7 +98,7 @@ const colours = computed(() => (balanced.value?.ok ? balanced.value.value : []))
 const allShades = computed(() => threads.ranges.flatMap(({ shades }) => [...shades]));
 function nearest(hex: string): string {
   const [match] = nearestColours(labOf(hex), allShades.value, 1);
-  return match ? `${match.item.name}: ${differenceInWords(match.difference)}` : '';
+  return match ? say.nearest(match.item.name, differenceInWords(match.difference)) : '';
 }
 function rename(id: number, name: string): void {
   readings.value = readings.value.map((reading) => (reading.id === id ? { ...reading, name } : reading));
@@ -106,7 +108,7 @@ function keep(): void {
   const shades = readings.value.map(({ name }, i) => ({
     range: id,
     code: `p-${i + 1}`,
-    name: shortened(name.trim(), 200) || `Thread ${i + 1}`,
+    name: shortened(name.trim(), 200) || say.threadN(i + 1),
     hex: colours.value[i]!,
   }));
   const card = {
@@ -115,22 +117,22 @@ function keep(): void {
     thread: 'stranded-cotton',
     shades,
   };
-  threads.change(`Keep the card ${card.name}`, { ...threads.box, cards: [...threads.box.cards, card] });
+  threads.change(say.saveCard(card.name), { ...threads.box, cards: [...threads.box.cards, card] });
   emit('close');
 }
 </script>
 
 <template>
-  <TheDialog title="Colours off a photograph" width="1060px" stays-open @close="emit('close')">
+  <TheDialog title="Colours from a photograph" width="1060px" stays-open @close="emit('close')">
     <div v-if="!image" class="empty">
       <p class="soft">
-        Lay your threads beside a grey card or white paper, in one even light, and take a picture of both. The card
-        tells what the light did to the colours; without it they cannot be put right.
+        Lay your threads beside a grey card or white paper, in one even light, and photograph both. The card shows what
+        the light did to the colours; without it they can’t be corrected.
       </p>
       <p v-if="problem" class="warning" role="alert">{{ problem }}</p>
       <div class="row">
         <NButton type="primary" @click="choose">Choose a photograph</NButton>
-        <NButton @click="takeSimulated">Take one with the simulated camera</NButton>
+        <NButton @click="takeSimulated">Use the simulated camera</NButton>
       </div>
     </div>
     <div v-else class="photo">
@@ -141,22 +143,22 @@ function keep(): void {
         </figcaption>
       </figure>
       <div class="side">
-        <ChoiceField label="The card is" :value="truly" :options="REFERENCES" @change="(hex) => (truly = hex)" />
+        <ChoiceField label="Reference" :value="truly" :options="REFERENCES" @change="(hex) => (truly = hex)" />
         <p v-if="seen" class="row small">
           In the photograph it is <span class="swatch" :style="{ background: seen }"></span>
-          <NButton size="tiny" @click="seen = null">Mark it anew</NButton>
+          <NButton size="tiny" @click="seen = null">Pick it again</NButton>
         </p>
         <p v-if="balanced && !balanced.ok" class="warning small" role="alert">{{ balanced.problem }}</p>
         <ul data-test="photo-colours">
           <li v-for="(reading, i) in readings" :key="reading.id">
-            <span class="two" title="As photographed, and put right">
+            <span class="two" title="As photographed, and corrected">
               <span :style="{ background: reading.hex }"></span><span :style="{ background: colours[i] }"></span>
             </span>
             <NInput
               :value="reading.name"
               size="small"
               maxlength="200"
-              :input-props="{ 'aria-label': `Name of thread ${i + 1}` }"
+              :input-props="{ 'aria-label': say.nameOfThread(i + 1) }"
               @update:value="(name) => rename(reading.id, name)"
             />
             <span v-if="colours[i]" class="small soft wide">{{ nearest(colours[i]!) }}</span>
@@ -170,11 +172,12 @@ function keep(): void {
           </li>
         </ul>
         <label class="field"
-          ><span class="label">Name of the card</span><NInput v-model:value="cardName" size="small" maxlength="80"
+          ><span class="label">Name of the shade card</span
+          ><NInput v-model:value="cardName" size="small" maxlength="80"
         /></label>
-        <NButton type="primary" size="small" :disabled="colours.length === 0" @click="keep"
-          >Keep as a card of {{ colours.length }}</NButton
-        >
+        <NButton type="primary" size="small" :disabled="colours.length === 0" @click="keep">{{
+          say.saveAsCard(colours.length)
+        }}</NButton>
       </div>
     </div>
   </TheDialog>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { metresOf } from '@junctura/core/materials';
-import { formatThread, plural } from '@junctura/core/measure';
+import { formatThread } from '@junctura/core/measure';
 import { useEventListener } from '@vueuse/core';
 import { saveFile } from '../../keeping/files.ts';
 import { NAlert, NButton } from 'naive-ui';
@@ -20,6 +20,7 @@ import { usePicking } from './usePicking.ts';
 import { isTyping, useUndoKeys } from '../../ui/useUndoKeys.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
+import * as say from './words.ts';
 
 const WorkBasket = defineAsyncComponent(() => import('./WorkBasket.vue'));
 const TABS = [
@@ -41,7 +42,7 @@ const pickedEntries = computed(() => threads.box.entries.filter(({ id }) => pick
 function remove(): void {
   const ids = picked.value;
   const entries = threads.box.entries.filter(({ id }) => !ids.has(id));
-  threads.change(ids.size === 1 ? 'Take an entry out' : `Take ${ids.size} entries out`, { ...threads.box, entries });
+  threads.change(ids.size === 1 ? 'Remove an entry' : say.removeEntries(ids.size), { ...threads.box, entries });
   picked.value = new Set();
 }
 
@@ -49,10 +50,10 @@ const files = useBoxFiles(() => (pickedEntries.value.length > 0 ? pickedEntries.
 const isPhoto = ref(false);
 const isAdding = ref(false);
 const MENU = [
-  { key: 'bring', label: 'Bring in a list or card (CSV, GPL)…' },
+  { key: 'bring', label: 'Import a list or shade card (CSV, GPL)…' },
   { key: 'csv', label: 'Export as CSV' },
   { key: 'gpl', label: 'Export the shades as a GPL palette' },
-  { key: 'photo', label: 'Read colours off a photograph…' },
+  { key: 'photo', label: 'Read colours from a photograph…' },
   { key: 'empty', label: 'Empty the box' },
 ];
 function menu(key: string): void {
@@ -86,10 +87,9 @@ function exportDamaged(): void {
       <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
       <h1>{{ shown === 'threads' ? 'Thread box' : 'Workbasket' }}</h1>
       <TabRow label="What you own" :tabs="TABS" :here="shown" @pick="(id) => (shown = id)" />
-      <span v-if="shown === 'threads' && threads.box.entries.length > 0" class="soft small"
-        >{{ plural(threads.box.entries.length, 'entry', 'entries') }},
-        {{ formatThread(total * 1000, settings.units) }}</span
-      >
+      <span v-if="shown === 'threads' && threads.box.entries.length > 0" class="soft small">{{
+        say.entriesAndLength(threads.box.entries.length, formatThread(total * 1000, settings.units))
+      }}</span>
       <div class="actions">
         <UndoButtons :of="threads" />
         <NButton
@@ -108,16 +108,16 @@ function exportDamaged(): void {
     <div class="notices">
       <NAlert v-if="threads.problem" type="warning" :show-icon="false"
         >{{ threads.problem }}
-        <NButton v-if="threads.damaged" size="tiny" @click="exportDamaged">Export the old box</NButton></NAlert
+        <NButton v-if="threads.damaged" size="tiny" @click="exportDamaged">Save the old box to a file</NButton></NAlert
       >
       <NAlert v-if="threads.conflict" type="warning" :show-icon="false">
-        The box was changed in another tab, so this tab’s changes are not kept yet.
-        <NButton size="tiny" @click="threads.settleConflict(false)">Take the other tab’s</NButton>
-        <NButton size="tiny" @click="threads.settleConflict(true)">Keep mine</NButton>
+        The box was changed in another tab, so the changes in this tab are not saved yet.
+        <NButton size="tiny" @click="threads.settleConflict(false)">Use the other tab’s version</NButton>
+        <NButton size="tiny" @click="threads.settleConflict(true)">Keep this tab’s version</NButton>
       </NAlert>
       <p v-if="threads.examples > 0" class="examples small" data-test="examples">
-        {{ plural(threads.examples, 'thing') }} in box and basket are examples, to try things on.
-        <button type="button" class="plain link" @click="threads.takeOutExamples">Take them out</button>
+        {{ say.examples(threads.examples) }}
+        <button type="button" class="plain link" @click="threads.takeOutExamples">Remove the examples</button>
       </p>
       <NAlert v-if="files.problem.value" type="error" :show-icon="false" closable @close="files.problem.value = null">{{
         files.problem.value
@@ -130,20 +130,20 @@ function exportDamaged(): void {
     <main v-if="shown === 'basket'" class="basket-main"><WorkBasket /></main>
     <main v-else class="work">
       <BoxList :search="search" :picking="picking">
-        <h2>Nothing in the box yet</h2>
+        <h2>Your thread box is empty</h2>
         <p class="soft">
-          Put in what you own, shade by shade, or bring in a list: a CSV file with a heading such as name, code, hex,
-          skeins, metres, lot. Junctura then chooses from your own threads first, and says when they will run out.
+          Add the threads you own one by one, or import a list: a CSV file with headings such as name, code, hex,
+          skeins, metres, lot. Junctura then uses your own threads first and tells you when they will run out.
         </p>
         <div class="row">
           <NButton type="primary" size="small" @click="isAdding = true">Add thread</NButton>
-          <NButton size="small" @click="files.choose">Bring in a list</NButton>
+          <NButton size="small" @click="files.choose">Import a list</NButton>
           <NButton v-if="threads.examples === 0" size="small" data-test="lay-in" @click="threads.layInExamples"
-            >Lay in examples</NButton
+            >Add examples</NButton
           >
         </div>
       </BoxList>
-      <aside class="card" aria-label="The card">
+      <aside class="card" aria-label="Details">
         <BoxEntryCard v-if="isAdding" :entry="null" @done="isAdding = false" />
         <BoxEntryCard
           v-else-if="pickedEntries.length === 1"
@@ -155,11 +155,11 @@ function exportDamaged(): void {
         <div v-else class="stack">
           <h2>Pick a thread</h2>
           <p class="soft">
-            Press on an entry to see and change it. With Control pick several, with Shift a stretch, and change them
+            Press an entry to see and change it. Select several with Ctrl, or a run of them with Shift, to change them
             together.
           </p>
           <p class="soft small">
-            Thrumwick, Eiderlight and Scourwhite are invented ranges; your own cards stand beside them.
+            Thrumwick, Eiderlight and Scourwhite are invented thread ranges; your own shade cards stand beside them.
           </p>
           <OwnCards v-if="threads.box.cards.length > 0" @write="files.exportCard" />
         </div>

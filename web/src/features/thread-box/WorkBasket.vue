@@ -11,7 +11,7 @@ import {
   type BasketItem,
   type NeedleFamily,
 } from '@junctura/core/materials';
-import { formatLength, plural } from '@junctura/core/measure';
+import { formatLength } from '@junctura/core/measure';
 import { NButton, NInput } from 'naive-ui';
 import { computed, reactive, useId } from 'vue';
 import { newId } from '../../keeping/newId.ts';
@@ -20,6 +20,7 @@ import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
+import * as say from './words.ts';
 
 /** What a person owns besides thread: hoops, needles, pens, cloth left over, backing, tools. */
 const threads = useThreadBox();
@@ -30,9 +31,9 @@ type Kind = BasketItem['kind'];
 const KINDS: Readonly<Record<Kind, { readonly one: string; readonly many: string }>> = {
   hoop: { one: 'Hoop', many: 'Hoops' },
   needle: { one: 'Needles', many: 'Needles' },
-  mark: { one: 'Pen or other mark', many: 'To mark with' },
-  cloth: { one: 'Cloth left over', many: 'Cloth left over' },
-  backing: { one: 'Backing left over', many: 'Backing' },
+  mark: { one: 'Pens and other markers', many: 'Pens and other markers' },
+  cloth: { one: 'Cloth offcut', many: 'Cloth offcuts' },
+  backing: { one: 'Backing offcut', many: 'Backing' },
   tool: { one: 'Scissors or another tool', many: 'Tools' },
 };
 const kinds = (Object.keys(KINDS) as Kind[]).map((value) => ({ value, label: KINDS[value].one }));
@@ -48,16 +49,16 @@ function words(item: BasketItem): string {
   switch (item.kind) {
     case 'hoop':
       return item.shortMm === null
-        ? `${formatLength(item.nominalMm, settings.units)}, round`
-        : `${size(item.nominalMm, item.shortMm)}, oval`;
+        ? say.roundHoop(formatLength(item.nominalMm, settings.units))
+        : say.ovalHoop(size(item.nominalMm, item.shortMm));
     case 'needle':
-      return `${NEEDLE_NAMES[item.family]} ${item.size}, ${plural(item.count, 'needle')}`;
+      return say.needlesOf(NEEDLE_NAMES[item.family], item.size, item.count);
     case 'mark':
       return markOf(item.mark)!.name;
     case 'cloth':
-      return `${clothOf(item.cloth)!.name}, ${size(item.widthMm, item.heightMm)}`;
+      return say.thingAndSize(clothOf(item.cloth)!.name, size(item.widthMm, item.heightMm));
     case 'backing':
-      return `${BACKINGS[item.what]}, ${size(item.widthMm, item.heightMm)}`;
+      return say.thingAndSize(BACKINGS[item.what], size(item.widthMm, item.heightMm));
     case 'tool':
       return item.name;
   }
@@ -103,11 +104,11 @@ function drafted(): BasketItem {
 const set = (label: string, basket: BasketItem[]): void => threads.change(label, { ...threads.box, basket });
 function add(): void {
   const item = drafted();
-  set(`Put in ${words(item)}`, [...threads.box.basket, item]);
+  set(say.putIn(words(item)), [...threads.box.basket, item]);
 }
 function takeOut(item: BasketItem): void {
   set(
-    `Take out ${words(item)}`,
+    say.remove(words(item)),
     threads.box.basket.filter((other) => other !== item),
   );
 }
@@ -117,12 +118,12 @@ function takeOut(item: BasketItem): void {
   <div class="basket">
     <section class="things" aria-label="In the basket">
       <div v-if="groups.length === 0" class="empty">
-        <h2>Nothing in the basket yet</h2>
+        <h2>Your workbasket is empty</h2>
         <p class="soft">
-          Put in the hoops, needles, pens and pieces of cloth that you have. Shopping lists then ask only for what is
-          missing, your hoops are named first, and cloth is taken from what is left over where the cut fits.
+          Add the hoops, needles, pens and pieces of cloth you have. Shopping lists then ask only for what is missing,
+          your hoops are listed first, and your own offcuts are used where they are large enough.
         </p>
-        <NButton v-if="threads.examples === 0" size="small" @click="threads.layInExamples">Lay in examples</NButton>
+        <NButton v-if="threads.examples === 0" size="small" @click="threads.layInExamples">Add examples</NButton>
       </div>
       <div v-for="group in groups" :key="group.kind">
         <h2>{{ KINDS[group.kind].many }}</h2>
@@ -132,15 +133,15 @@ function takeOut(item: BasketItem): void {
             <span>{{ words(item) }}</span>
             <em v-if="threads.isExample(item)" class="small soft">example</em>
             <button type="button" class="plain small soft" @click="takeOut(item)">
-              Take out<span class="visually-hidden"> {{ words(item) }}</span>
+              Remove<span class="visually-hidden"> {{ words(item) }}</span>
             </button>
           </li>
         </ul>
       </div>
     </section>
-    <aside class="card stack" aria-label="The card">
-      <h2>Put something in</h2>
-      <ChoiceField label="What" :value="draft.kind" :options="kinds" @change="(kind) => (draft.kind = kind)" />
+    <aside class="card stack" aria-label="Details">
+      <h2>Add something</h2>
+      <ChoiceField label="What it is" :value="draft.kind" :options="kinds" @change="(kind) => (draft.kind = kind)" />
       <LengthField
         v-if="draft.kind === 'hoop'"
         label="Size"
@@ -165,7 +166,7 @@ function takeOut(item: BasketItem): void {
       </template>
       <ChoiceField
         v-if="draft.kind === 'mark'"
-        label="Which"
+        label="Kind"
         :value="draft.mark"
         :options="marks"
         @change="(next) => (draft.mark = next)"
@@ -176,7 +177,7 @@ function takeOut(item: BasketItem): void {
       </template>
       <ChoiceField
         v-if="draft.kind === 'backing'"
-        label="Which"
+        label="Kind"
         :value="draft.what"
         :options="backings"
         @change="(next) => (draft.what = next)"
@@ -201,7 +202,7 @@ function takeOut(item: BasketItem): void {
         <label :for="nameId">Name</label>
         <NInput v-model:value="draft.name" size="small" :maxlength="80" :input-props="{ id: nameId }" />
       </div>
-      <div><NButton type="primary" size="small" data-test="put-in" @click="add">Put it in</NButton></div>
+      <div><NButton type="primary" size="small" data-test="put-in" @click="add">Add to the basket</NButton></div>
     </aside>
   </div>
 </template>

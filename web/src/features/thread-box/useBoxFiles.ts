@@ -8,10 +8,11 @@ import {
   type OwnCard,
   type ReadCard,
 } from '@junctura/core/materials';
-import { shortened, type Outcome, plural } from '@junctura/core/measure';
+import { shortened, type Outcome } from '@junctura/core/measure';
 import { ref } from 'vue';
 import { chooseFile, fileName, saveFile } from '../../keeping/files.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
+import * as say from './words.ts';
 
 /** No list of threads is larger. */
 const MOST_BYTES = 12_000_000;
@@ -26,12 +27,12 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
     problem.value = null;
     told.value = null;
     if (file.size > MOST_BYTES) {
-      problem.value = `${file.name}: the file is too large (${Math.round(file.size / 1e6)} MB); lists up to 12 MB are read.`;
+      problem.value = say.listTooLarge(file.name, file.size / 1e6);
       return;
     }
     const name = file.name.replace(/\.[a-z]+$/i, '');
     const read = readAny(await file.text(), name);
-    if (!read.ok) problem.value = `${file.name}: ${read.problem}`;
+    if (!read.ok) problem.value = say.fileProblem(file.name, read.problem);
     else put(read.value, name);
   }
 
@@ -43,21 +44,21 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
   function put({ entries, hasAmounts, notes }: ReadCard, name: string): void {
     if (hasAmounts) {
       threads.addEntries(
-        `Bring in ${plural(entries.length, 'entry', 'entries')}`,
+        say.importEntries(entries.length),
         entries.map((entry) => ({ ...entry, id: newId() })),
       );
     } else {
       const card: OwnCard = {
         id: newId('own-'),
-        name: shortened(name, 80) || 'A card',
+        name: shortened(name, 80) || 'A shade card',
         thread: entries[0]!.thread,
         shades: entries.map(({ shade }) => shade),
       };
       const whole = { ...card, shades: card.shades.map((shade) => ({ ...shade, range: card.id })) };
-      threads.change(`Bring in the card ${card.name}`, { ...threads.box, cards: [...threads.box.cards, whole] });
+      threads.change(say.importCard(card.name), { ...threads.box, cards: [...threads.box.cards, whole] });
     }
-    const what = hasAmounts ? 'entries are in your box' : `shades are on the card “${name}”`;
-    told.value = [`${entries.length} ${what}.`, ...notes].join(' ');
+    const done = hasAmounts ? say.entriesAdded(entries.length) : say.shadesAdded(entries.length, name);
+    told.value = [done, ...notes].join(' ');
   }
 
   function choose(): void {

@@ -6,7 +6,7 @@ import { useThreadBox } from '../../session/threadBox.ts';
 export const SHOWS = [
   { value: 'all', label: 'Everything' },
   { value: 'low', label: 'Running low' },
-  { value: 'short', label: 'Short of what is reserved' },
+  { value: 'short', label: 'Less than is reserved' },
   { value: 'reserved', label: 'Reserved for pieces' },
 ] as const;
 type Show = (typeof SHOWS)[number]['value'];
@@ -16,9 +16,9 @@ export const COLUMNS = [
   { id: 'range', label: 'Card' },
   { id: 'kind', label: 'Kind' },
   { id: 'lot', label: 'Lot' },
-  { id: 'amount', label: 'There is' },
-  { id: 'free', label: 'Free' },
-  { id: 'place', label: 'Kept in' },
+  { id: 'amount', label: 'Amount' },
+  { id: 'free', label: 'Not reserved' },
+  { id: 'place', label: 'Stored in' },
 ] as const;
 type Column = (typeof COLUMNS)[number]['id'];
 

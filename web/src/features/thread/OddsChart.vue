@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { plural } from '@junctura/core/measure';
 import { spreadOf } from '@junctura/core/work';
 import { risingFactors, shareWithin, type ColourNeed } from '@junctura/core/thread';
 import { threadKind } from '@junctura/core/materials';
@@ -7,6 +6,7 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveBasis } from 'd3-shape';
 import { computed } from 'vue';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 /** How much thread a colour takes, as it falls out in a hundred workings, against whole skeins. */
 const props = defineProps<{ need: ColourNeed }>();
@@ -56,11 +56,7 @@ const skeins = computed(() => {
     };
   });
 });
-const words = computed(() =>
-  skeins.value
-    .map(({ count, percent }) => `${plural(count, 'skein does', 'skeins do')} in ${percent} of 100 cases`)
-    .join('; '),
-);
+const words = computed(() => skeins.value.map(({ count, percent }) => say.skeinsEnough(count, percent)).join('; '));
 </script>
 
 <template>
@@ -69,7 +65,7 @@ const words = computed(() =>
     <path :d="`M6 ${HEIGHT - 20}H${WIDTH - 6}`" class="axis" />
     <g v-for="{ count, at, percent } in skeins" :key="count">
       <path :d="`M${at} 8V${HEIGHT - 20}`" class="skein" />
-      <text :x="Math.min(WIDTH - 84, Math.max(2, at - 34))" :y="HEIGHT - 5">{{ count }}: {{ percent }} in 100</text>
+      <text :x="Math.min(WIDTH - 84, Math.max(2, at - 34))" :y="HEIGHT - 5">{{ say.countOdds(count, percent) }}</text>
     </g>
   </svg>
 </template>

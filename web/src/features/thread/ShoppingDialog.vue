@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { plural } from '@junctura/core/measure';
+import { formatMoment, formatMoney } from '@junctura/core/measure';
 import { willReach } from '@junctura/core/thread';
 import { costsOf, cuttingPages, shoppingCsv, shoppingList, shoppingPages, troubleWords } from '@junctura/core/paper';
 import { NButton, NInput } from 'naive-ui';
@@ -17,6 +17,7 @@ import { useShop } from '../../session/shop.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import NumberField from '../../ui/NumberField.vue';
 import TheDialog from '../../ui/TheDialog.vue';
+import * as say from './words.ts';
 
 /** What is still to buy, where from, and what the piece comes to. */
 const emit = defineEmits<{ close: [] }>();
@@ -47,12 +48,8 @@ const toBuy = computed(() => rows.value.filter((row) => row.toBuy > 0));
 const enough = computed(() => rows.value.filter((row) => row.toBuy === 0));
 const coin = computed(() => shop.stock?.coin ?? settings.rate.coin);
 const costs = computed(() => costsOf(rows.value, plan.value, settings.rate.perHour));
-const money = (value: number): string => `${value.toFixed(2)} ${coin.value}`;
-const heard = computed(() =>
-  shop.heardAt === null
-    ? null
-    : new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' }).format(shop.heardAt),
-);
+const money = (value: number): string => formatMoney(value, coin.value);
+const heard = computed(() => (shop.heardAt === null ? null : formatMoment(new Date(shop.heardAt))));
 
 function csv(): void {
   saveFile(fileName(opened.piece.name, '-to-buy.csv'), shoppingCsv(rows.value, coin.value), 'text/csv');
@@ -73,22 +70,21 @@ function replace(colourId: string): void {
       <p class="small soft" data-test="shop-state">
         <template v-if="shop.isAsking">Asking the simulated thread shop…</template>
         <template v-else-if="shop.problem"
-          >{{ shop.problem }} <template v-if="heard">Shown is what it said on {{ heard }}.</template
-          ><template v-else>There are no prices until it does.</template>
+          >{{ shop.problem }} <template v-if="heard">{{ say.pricesFrom(heard) }}</template><template v-else
+            >There are no prices until it answers.</template
+          >
           <NButton size="tiny" @click="shop.ask">Ask again</NButton></template
         >
-        <template v-else
-          >Prices and stock of the {{ shop.stock?.name.toLowerCase() }}, a stand-in, {{ heard }}.</template
-        >
+        <template v-else>{{ say.simulatedPrices(heard ?? '') }}</template>
       </p>
       <table data-test="shopping">
         <thead>
           <tr>
             <th>Buy</th>
-            <th>What</th>
-            <th>Takes</th>
-            <th>Owned</th>
-            <th>Lot</th>
+            <th>Item</th>
+            <th>Needed</th>
+            <th>You own</th>
+            <th>Dye lot</th>
             <th class="number">Days</th>
             <th class="number">Price</th>
           </tr>
@@ -102,8 +98,14 @@ function replace(colourId: string): void {
               <span class="small soft">{{ row.kind === 'thread' ? row.detail : row.needed }}</span>
               <span v-if="row.trouble" class="small warning">
                 {{ troubleWords(row) }}
-                <button v-if="row.kind === 'thread'" type="button" class="plain link" @click="replace(row.colours[0]!)">
-                  take another<span class="visually-hidden"> for {{ row.name }}</span>
+                <button
+                  v-if="row.kind === 'thread'"
+                  type="button"
+                  class="plain link"
+                  :aria-label="say.chooseAnotherFor(row.name)"
+                  @click="replace(row.colours[0]!)"
+                >
+                  choose another
                 </button></span
               >
             </td>
@@ -116,11 +118,11 @@ function replace(colourId: string): void {
         </tbody>
       </table>
       <p v-if="enough.length > 0" class="small soft">
-        Enough is owned of {{ enough.map(({ name }) => name).join(', ') }}.
+        {{ say.enoughOf(enough.map(({ name }) => name)) }}
       </p>
       <div class="costs">
         <NumberField
-          label="You ask for an hour"
+          label="Your hourly rate"
           :value="settings.rate.perHour"
           :min="0"
           :max="1000"
@@ -129,7 +131,7 @@ function replace(colourId: string): void {
           @change="(perHour) => (settings.rate = { ...settings.rate, perHour })"
         />
         <label v-if="!shop.stock" class="field">
-          <span class="label">Coin</span>
+          <span class="label">Currency</span>
           <NInput
             :value="settings.rate.coin"
             size="small"
@@ -143,25 +145,25 @@ function replace(colourId: string): void {
           <dt>Cloth, hoop and tools</dt>
           <dd class="figure">{{ money(costs.others) }}</dd>
           <template v-if="settings.rate.perHour > 0">
-            <dt>About {{ Math.round(costs.hours) }} hours of work</dt>
+            <dt>{{ say.hoursOfWork(costs.hours) }}</dt>
             <dd class="figure">{{ money(costs.work) }}</dd>
           </template>
-          <dt><strong>The piece comes to</strong></dt>
+          <dt><strong>Total for the piece</strong></dt>
           <dd class="figure">
             <strong>{{ money(costs.all) }}</strong>
           </dd>
         </dl>
       </div>
       <p v-if="costs.unknown > 0" class="small soft">
-        Without {{ plural(costs.unknown, 'thing') }} of which no price is known.
+        {{ say.notIncluded(costs.unknown) }}
       </p>
       <div class="row">
-        <NButton size="small" @click="csv">List as CSV</NButton>
+        <NButton size="small" @click="csv">Save the list as CSV</NButton>
         <NButton size="small" @click="pdf(shoppingPages(workings.piece, rows, coin), '-to-buy.pdf')"
-          >List to print</NButton
+          >Save the list as PDF</NButton
         >
         <NButton size="small" @click="pdf(cuttingPages(workings.piece, plan.colours, settings.units), '-cuts.pdf')"
-          >Cutting list to print</NButton
+          >Save the cutting list as PDF</NButton
         >
       </div>
     </div>

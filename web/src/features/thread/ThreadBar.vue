@@ -16,12 +16,12 @@ const props = defineProps<{
 const settings = useSettings();
 const shares = computed(() => {
   const all = [
-    { id: 'front', name: 'in front', mm: props.frontMm },
-    { id: 'back', name: 'behind', mm: props.backMm },
+    { id: 'front', name: 'on the front', mm: props.frontMm },
+    { id: 'back', name: 'on the back', mm: props.backMm },
     { id: 'wrap', name: 'in wraps', mm: props.wrapMm },
-    { id: 'through', name: 'through cloth', mm: props.throughMm },
+    { id: 'through', name: 'through the cloth', mm: props.throughMm },
     { id: 'slack', name: 'slack', mm: props.slackMm },
-    { id: 'lost', name: 'lost in starting and finishing off', mm: props.lostMm },
+    { id: 'lost', name: 'lost in starting and fastening off', mm: props.lostMm },
   ].filter(({ mm }) => mm >= 5);
   const sum = all.reduce((total, { mm }) => total + mm, 0) || 1;
   return all.map((share) => ({ ...share, percent: (share.mm / sum) * 100 }));

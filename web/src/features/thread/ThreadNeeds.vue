@@ -11,6 +11,7 @@ import { useSettings } from '../../session/settings.ts';
 import { WorkerClient } from '../../workers/workerClient.ts';
 import OddsChart from './OddsChart.vue';
 import ThreadBar from './ThreadBar.vue';
+import * as say from './words.ts';
 
 /** What each colour takes and why, how many skeins do, and how to cut it. */
 const opened = useOpenedPiece();
@@ -27,7 +28,7 @@ function toggle(need: ColourNeed): void {
 }
 /** Strands that were drawn out and are kept for a finer line. */
 function kept(strands: number, cutMm: number): string {
-  return `${plural(strands, 'strand')} of ${cutMm / 10} cm left over and kept`;
+  return say.leftOver(strands, formatThread(cutMm, settings.units));
 }
 
 /** How often all colours reach at once, with what is enough for each nine times in ten. */
@@ -58,32 +59,26 @@ function lotOf(colour: string): string | null {
 </script>
 
 <template>
-  <p v-if="totals">
-    <strong class="figure">{{ formatThread(totals.threadMm, settings.units) }}</strong> of needle thread lie on the
-    piece, <strong class="figure">{{ formatDurationRange(totals.hours.p10, totals.hours.p90) }}</strong> of work,
-    needles threaded and thread fastened off included.
+  <p v-if="totals" class="figure">
+    {{
+      say.stitchesTake(
+        formatThread(totals.threadMm, settings.units),
+        formatDurationRange(totals.hours.p10, totals.hours.p90),
+      )
+    }}
   </p>
   <p v-if="all !== null && needs.length > 1" class="small soft" data-test="all-reach">
-    With these skeins, every colour reaches in {{ Math.round(all * 100) }} of 100 cases (the piece worked
-    {{ RUNS.toLocaleString('en') }} times by chance).
+    {{ say.allReach(all, RUNS) }}
   </p>
   <section v-for="need in needs" :key="need.id" class="need">
     <button type="button" class="plain name" :aria-expanded="unfolded === need.id" @click="toggle(need)">
       <span class="swatch" :style="{ background: need.hex }"></span>
       <strong>{{ need.name }}</strong>
-      <span class="small soft"
-        >{{ threadKind(need.thread)?.name
-        }}<template v-if="lotOf(need.colour)">, lot {{ lotOf(need.colour) }}</template></span
-      >
+      <span class="small soft">{{ say.kindAndLot(threadKind(need.thread)!.name, lotOf(need.colour)) }}</span>
     </button>
     <p class="buy">
-      <strong class="figure">{{ need.skeins.p90 }}</strong> {{ need.skeins.p90 === 1 ? 'skein' : 'skeins' }}
-      <span class="soft"
-        >{{ need.skeins.p90 === 1 ? 'is' : 'are' }} enough nine times in ten<template
-          v-if="need.skeins.p50 !== need.skeins.p90"
-          >; {{ need.skeins.p50 }} every other time</template
-        >.</span
-      >
+      <strong class="figure">{{ plural(need.skeins.p90, threadKind(need.thread)!.putUp) }}</strong>
+      <span class="soft">{{ say.enoughNineInTen(need.skeins.p90, need.skeins.p50) }}</span>
     </p>
     <template v-if="unfolded === need.id">
       <OddsChart :need="need" />
@@ -96,20 +91,27 @@ function lotOf(colour: string): string | null {
         :lost-mm="need.lostMm"
       />
       <p class="small soft">
-        {{ plural(need.loads, 'needle load') }} from {{ plural(need.cuts, 'cut') }}, {{ need.wholeM.toFixed(1) }} m off
-        the skein<template v-if="need.strandsKept > 0">; {{ kept(need.strandsKept, need.cutMm) }}</template
-        >.<template v-if="need.lostMm > 0">
-          Of each {{ formatThread(need.cutMm, settings.units) }}, about
-          {{ formatThread(need.lostMm / need.loads, settings.units) }} begins and fastens off or is too short to go on
-          with: it is lost in starting and finishing off. Longer lengths lose less and wear more.</template
-        >
+        {{
+          say.howCut({
+            needlefuls: need.loads,
+            lengths: need.cuts,
+            metres: need.wholeM,
+            spare: need.strandsKept > 0 ? kept(need.strandsKept, need.cutMm) : null,
+          })
+        }}
+        <template v-if="need.lostMm > 0">{{
+          say.lostOfLength(
+            formatThread(need.cutMm, settings.units),
+            formatThread(need.lostMm / need.loads, settings.units),
+          )
+        }}</template>
       </p>
       <ol class="cuts" data-test="cutting-list">
         <li v-for="cut in cuttingList(workings.piece, need, settings.units)" :key="cut.number">
-          <strong>Cut {{ cut.number }}</strong> <span class="figure soft">{{ cut.length }}</span>
+          <strong>{{ say.lengthN(cut.number) }}</strong> <span class="figure soft">{{ cut.length }}</span>
           <ul>
-            <li v-for="(load, i) in cut.loads" :key="i">{{ loadWords(load) }} for {{ load.parts }}</li>
-            <li v-if="cut.kept > 0" class="soft">{{ cut.kept }} kept for a fine line</li>
+            <li v-for="(load, i) in cut.loads" :key="i">{{ say.sharedFor(loadWords(load), load.parts) }}</li>
+            <li v-if="cut.kept > 0" class="soft">{{ say.keptForFineLine(cut.kept) }}</li>
           </ul>
         </li>
       </ol>

@@ -11,6 +11,7 @@ import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import { useRecord } from '../../session/record.ts';
 import { WorkerClient } from '../../workers/workerClient.ts';
+import * as say from './words.ts';
 
 /** What is left of each shade against what is left to do, with the odds, and what helps where it will not reach. */
 const opened = useOpenedPiece();
@@ -55,10 +56,7 @@ async function whatHelps(reach: Reach): Promise<void> {
   else if (answer) problem.value = answer.problem;
 }
 function effect({ type, savedM, odds }: Saving): string {
-  const reached = `reaches ${percent(odds)}`;
-  return type === 'saves'
-    ? `saves ${metres(savedM)}; then it ${reached}`
-    : `${metres(savedM)} from the other lot; the first then ${reached}`;
+  return type === 'saves' ? say.saves(metres(savedM), percent(odds)) : say.fromOtherLot(metres(savedM), percent(odds));
 }
 function take(saving: Saving): void {
   asked.value = null;
@@ -78,7 +76,7 @@ function reserve(): void {
       box = { ...box, entries: box.entries.map((other) => (other.id === entry.id ? kept(other, taken) : other)) };
     }
   }
-  threads.change(`Reserve for ${opened.piece.name}`, box);
+  threads.change(say.reserveFor(opened.piece.name), box);
 }
 function kept(entry: BoxEntry, taken: number): BoxEntry {
   const others = entry.reserved.filter(({ piece }) => piece !== opened.piece.id);
@@ -92,21 +90,21 @@ const reservedM = computed(() =>
   ),
 );
 function percent(odds: number): string {
-  if (odds > 0.995) return odds === 1 ? 'in every case' : 'in 99 of 100 cases';
-  return `in ${Math.round(odds * 100)} of 100 cases`;
+  if (odds > 0.995) return odds === 1 ? 'every time' : '99 times out of 100';
+  return say.timesIn100(odds);
 }
 </script>
 
 <template>
-  <p v-if="reaches.length === 0" class="soft">Everything is worked: no thread is needed any more.</p>
+  <p v-if="reaches.length === 0" class="soft">Everything is stitched: no more thread is needed.</p>
   <template v-else>
     <p class="soft small">
-      What your <RouterLink :to="{ name: 'threads' }">thread box</RouterLink> holds against what is left to do in this
-      piece, lots and what other pieces keep taken into account.
+      Compares your <RouterLink :to="{ name: 'threads' }">thread box</RouterLink> with what is left to stitch, allowing
+      for dye lots and thread reserved for other pieces.
     </p>
     <div class="row">
       <NButton size="small" @click="reserve">Reserve it for this piece</NButton>
-      <span v-if="reservedM > 0" class="small soft">{{ metres(reservedM) }} reserved</span>
+      <span v-if="reservedM > 0" class="small soft">{{ say.reserved(metres(reservedM)) }}</span>
     </div>
     <ul data-test="reach">
       <li v-for="reach in reaches" :key="keyOf(reach)">
@@ -116,17 +114,23 @@ function percent(odds: number): string {
           <span class="figure soft">{{ reach.need.shade.code }}</span>
         </div>
         <p v-if="reach.ownedM === 0" class="small soft">
-          None owned; {{ plural(reach.need.skeins.p90, threadKind(reach.need.thread)!.putUp) }} to buy.
+          {{ say.noneOwned(plural(reach.need.skeins.p90, threadKind(reach.need.thread)!.putUp)) }}
         </p>
         <p v-else class="small" :class="reach.odds < ENOUGH ? 'warning' : 'good'">
-          {{ metres(reach.ownedM) }} for {{ metres(reach.need.wholeM) }}: reaches {{ percent(reach.odds)
-          }}<template v-if="reach.shortM > 0.005">, {{ metres(reach.shortM) }} short of nine in ten</template>.
+          {{
+            say.ownedAndNeeded(
+              metres(reach.ownedM),
+              metres(reach.need.wholeM),
+              percent(reach.odds),
+              reach.shortM > 0.005 ? metres(reach.shortM) : null,
+            )
+          }}
         </p>
         <p v-if="reach.lots.length > 1" class="small soft">
-          {{ reach.lots.map(({ lot, metres: m }) => `${metres(m)} of lot ${lot || 'unknown'}`).join(', ') }}
+          {{ reach.lots.map(({ lot, metres: m }) => say.ofLot(metres(m), lot)).join(', ') }}
         </p>
         <p v-if="reach.handDyed && reach.odds < ENOUGH" class="small warning">
-          Dyed by hand: no later lot will match it.
+          Dyed by hand: no later dye lot will match it.
         </p>
         <button
           v-if="reach.odds < ENOUGH && reach.ownedM > 0"
@@ -139,15 +143,15 @@ function percent(odds: number): string {
         </button>
         <div v-if="asked === keyOf(reach)" class="offers" data-test="savings">
           <p v-if="problem" role="alert" class="small warning">{{ problem }}</p>
-          <p v-else-if="offers === null" role="status" class="small soft">Trying what helps…</p>
+          <p v-else-if="offers === null" role="status" class="small soft">Looking for ways to save thread…</p>
           <p v-else-if="offers.length === 0" class="small soft">
-            Nothing saves enough: buy more of it, of the same lot if you can.
+            Nothing saves enough: buy more of it, from the same dye lot if you can.
           </p>
           <div v-for="saving in offers ?? []" :key="saving.label" class="offer">
             <span class="small"
               >{{ saving.label }}<br /><span class="soft">{{ effect(saving) }}</span></span
             >
-            <NButton size="tiny" @click="take(saving)">Do it</NButton>
+            <NButton size="tiny" @click="take(saving)">Apply</NButton>
           </div>
         </div>
       </li>

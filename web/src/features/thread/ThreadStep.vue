@@ -12,7 +12,7 @@ const ShoppingDialog = defineAsyncComponent(() => import('./ShoppingDialog.vue')
 /** The questions of thread, in the order in which they come up. */
 const QUESTIONS = [
   { id: 'need', name: 'How much', card: ThreadNeeds },
-  { id: 'reach', name: 'Will it reach?', card: ThreadReach },
+  { id: 'reach', name: 'Will it be enough?', card: ThreadReach },
   { id: 'habits', name: 'How you work', card: WorkHabits },
 ] as const satisfies readonly { id: string; name: string; card: Component }[];
 const asked = ref<(typeof QUESTIONS)[number]['id']>('need');
@@ -27,7 +27,7 @@ const isShopping = ref(false);
       <NButton size="small" type="primary" @click="isShopping = true">Shopping list…</NButton>
       <RouterLink :to="{ name: 'threads' }" class="box">Thread box</RouterLink>
     </div>
-    <TabRow label="Questions of thread" :tabs="QUESTIONS" :here="asked" @pick="(id) => (asked = id)" />
+    <TabRow label="Thread" :tabs="QUESTIONS" :here="asked" @pick="(id) => (asked = id)" />
     <component :is="card" />
     <ShoppingDialog v-if="isShopping" @close="isShopping = false" />
   </div>

@@ -4,12 +4,13 @@ import { setWorker, type Piece } from '@junctura/core/piece';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
+import * as say from './words.ts';
 
 /** How the person works: schools that decide working lengths, stitches and strands. */
 const opened = useOpenedPiece();
 const STARTS: { value: Piece['worker']['start']; label: string }[] = [
   { value: 'waste-knot', label: 'Waste knot' },
-  { value: 'knot', label: 'Knot behind' },
+  { value: 'knot', label: 'Knot on the back' },
   { value: 'tiny-stitches', label: 'Tiny stitches' },
 ];
 const CUTS = [
@@ -21,8 +22,8 @@ const SATIN: { value: Piece['worker']['satinFrom']; label: string }[] = [
   { value: 'edge', label: 'From edge to edge' },
 ];
 const KNOTS: { value: Piece['worker']['knots']; label: string }[] = [
-  { value: 'french', label: 'French, wound' },
-  { value: 'colonial', label: 'Colonial, a figure of eight' },
+  { value: 'french', label: 'French knots' },
+  { value: 'colonial', label: 'Colonial knots' },
 ];
 const STRANDS: { value: Piece['worker']['strands']; label: string }[] = [
   { value: 'fine', label: 'Fine: one' },
@@ -32,7 +33,7 @@ const STRANDS: { value: Piece['worker']['strands']; label: string }[] = [
 const LAYERS: { value: Piece['worker']['layers']; label: string }[] = [
   { value: 'plain', label: 'Plain: the stitches alone' },
   { value: 'usual', label: 'Usual: firm edges and veins' },
-  { value: 'rich', label: 'Rich: padding, too' },
+  { value: 'rich', label: 'Rich: padding as well' },
 ];
 const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
   { value: 'right', label: 'Right-handed' },
@@ -44,13 +45,13 @@ const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
   <h3>How you work</h3>
   <div class="pair">
     <ChoiceField
-      label="Working length"
+      label="Length of thread"
       :value="opened.piece.worker.cutMm"
       :options="CUTS"
       @change="(cutMm: number) => opened.edit(setWorker(opened.piece, { cutMm }))"
     />
     <ChoiceField
-      label="Thread begun with"
+      label="Thread started with"
       :value="opened.piece.worker.start"
       :options="STARTS"
       @change="(start) => opened.edit(setWorker(opened.piece, { start }))"
@@ -68,13 +69,13 @@ const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
       @change="(knots) => opened.edit(setWorker(opened.piece, { knots }))"
     />
     <ChoiceField
-      label="Strands proposed"
+      label="Strands to suggest"
       :value="opened.piece.worker.strands"
       :options="STRANDS"
       @change="(strands) => opened.edit(setWorker(opened.piece, { strands }))"
     />
     <ChoiceField
-      label="Layers proposed"
+      label="Layers to suggest"
       :value="opened.piece.worker.layers"
       :options="LAYERS"
       @change="(layers) => opened.edit(setWorker(opened.piece, { layers }))"
@@ -86,7 +87,7 @@ const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
       @change="(hand) => opened.edit(setWorker(opened.piece, { hand }))"
     />
     <NumberField
-      label="Slack of your hand"
+      label="Slack of your stitching"
       :value="Math.round(opened.piece.worker.slack * 100)"
       :min="0"
       :max="30"
@@ -95,8 +96,13 @@ const HANDS: { value: Piece['worker']['hand']; label: string }[] = [
     />
   </div>
   <p class="small soft">
-    Of each length the start is lost ({{ WORKING_LENGTH.startMm[opened.piece.worker.start] }} mm) and what must stay to
-    fasten off ({{ WORKING_LENGTH.stopMm }} mm, {{ WORKING_LENGTH.stopForKnotsMm }} mm for knots).
-    {{ WORKING_LENGTH.unpicked * 100 }} % more is reckoned for unpicking.
+    {{
+      say.lostOfEach(
+        WORKING_LENGTH.startMm[opened.piece.worker.start],
+        WORKING_LENGTH.stopMm,
+        WORKING_LENGTH.stopForKnotsMm,
+        WORKING_LENGTH.unpicked,
+      )
+    }}
   </p>
 </template>

@@ -166,12 +166,12 @@ const CARD_MM = { width: 85.6, height: 53.98 };
           @change="(mm) => (settings.screenBarMm = mm)"
         />
         <NButton size="small" @click="isMeasuring = !isMeasuring">{{
-          isMeasuring ? 'It fits' : 'Measure the screen'
+          isMeasuring ? 'They match' : 'Measure the screen'
         }}</NButton>
       </div>
       <p v-if="!isLocked && !isMeasuring" class="hint">
-        A finger moves the pattern, two turn it; so do the arrow keys (half a millimetre, with Shift five) and [ ]. L
-        locks. Brighten the screen; press lightly.
+        Move the pattern with a finger, turn it with two; or use the arrow keys (half a millimetre, with Shift five) and
+        [ ]. L locks. Brighten the screen; press lightly.
       </p>
       <button
         v-if="isLocked"
@@ -183,7 +183,7 @@ const CARD_MM = { width: 85.6, height: 53.98 };
         @pointercancel="letGo"
       >
         <span v-if="held > 0" :style="{ width: `${held * 100}%` }"></span>
-        Press here long to unlock
+        Press and hold here to unlock
       </button>
     </main>
   </PieceToOpen>

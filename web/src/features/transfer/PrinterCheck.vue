@@ -4,6 +4,7 @@ import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { askPrinter, type SimulatedPrinter } from '../../keeping/standIns.ts';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 /** What a person’s printer makes of the bars, and what the simulated one does. */
 const props = defineProps<{ scale: PrinterScale }>();
@@ -43,30 +44,29 @@ const ruler = Array.from({ length: 106 }, (_, i) => i);
 <template>
   <div class="stack">
     <p class="small soft">
-      Print a page, then measure its two bars with a ruler and type what they measure. From then on every page comes out
-      true on your printer.
+      Print a page, then measure its two bars with a ruler and enter what they measure. From then on every page comes
+      out at true size on your printer.
     </p>
     <div class="pair">
       <div class="field">
-        <label for="bar-across">The bar of 100 mm measures</label>
+        <label for="bar-across">The 100 mm bar measures</label>
         <input id="bar-across" v-model="across" class="typed" inputmode="decimal" @change="commit" />
       </div>
       <div class="field">
-        <label for="bar-down">The bar of 50 mm measures</label>
+        <label for="bar-down">The 50 mm bar measures</label>
         <input id="bar-down" v-model="down" class="typed" inputmode="decimal" @change="commit" />
       </div>
     </div>
     <p v-if="problem" class="small" role="alert">{{ problem }}</p>
     <p v-else-if="!isTrue" class="small" role="status">
-      Corrected: pages are drawn {{ ((1 / scale.across - 1) * 100).toFixed(1) }} % wider and
-      {{ ((1 / scale.down - 1) * 100).toFixed(1) }} % higher.
+      {{ say.corrected(1 / scale.across - 1, 1 / scale.down - 1) }}
       <button type="button" class="plain link" @click="reset">No correction</button>
     </p>
     <div class="row">
       <NButton size="small" @click="print">Try it on the simulated printer</NButton>
     </div>
     <figure v-if="simulated" data-test="printed-bars">
-      <svg viewBox="-4 -3 116 66" role="img" aria-label="The printed bars with a ruler laid to them">
+      <svg viewBox="-4 -3 116 66" role="img" aria-label="The printed bars with a ruler laid against them">
         <path :d="`M0 6H${printedMm.across}M0 3V9M${printedMm.across} 3V9`" class="bar" />
         <g class="ruler">
           <rect x="0" y="10" width="106" height="9" />
@@ -76,8 +76,7 @@ const ruler = Array.from({ length: 106 }, (_, i) => i);
         <path :d="`M104 24V${24 + printedMm.down * 0.7}`" class="bar" />
       </svg>
       <figcaption class="small">
-        {{ simulated.name }}: the bars came out <strong>{{ printedMm.across.toFixed(1) }} mm</strong> across and
-        <strong>{{ printedMm.down.toFixed(1) }} mm</strong> down.
+        {{ say.barsCameOut(simulated.name, printedMm.across, printedMm.down) }}
       </figcaption>
     </figure>
   </div>

@@ -17,6 +17,7 @@ import { useWorkings } from '../../session/workings.ts';
 import { usePdf } from '../../session/usePdf.ts';
 import { usePrinter } from '../../session/printer.ts';
 import { useSettings } from '../../session/settings.ts';
+import * as say from './words.ts';
 
 const opened = useOpenedPiece();
 
@@ -31,7 +32,7 @@ const better = computed(() => {
   return best && way.value && best.score > way.value.score ? best : null;
 });
 const showsAll = ref(false);
-const FITNESS = { good: 'fits well', fair: 'can be done', poor: 'fits badly' } as const;
+const FITNESS = { good: 'suits this piece', fair: 'possible', poor: 'not suitable' } as const;
 
 const steps = computed(() => stepsAfterStitching(opened.piece));
 const tacks = computed(() => (mark.value.id === 'film' && plan.value ? tackingFor(plan.value) : null));
@@ -40,7 +41,7 @@ const redraws = computed(() =>
 );
 function namesOf(ids: readonly string[]): string {
   const names = ids.map(opened.nameOf);
-  return names.length <= 6 ? names.join(', ') : `${names.slice(0, 5).join(', ')} and ${names.length - 5} more`;
+  return say.partNames(names);
 }
 
 const options = reactive({
@@ -56,7 +57,7 @@ const options = reactive({
 });
 const sheets = [...SHEETS, filmSheet(1, 1)].map(({ id, name }) => ({
   value: id,
-  label: id === 'film' ? 'Film, a size of your own' : name,
+  label: id === 'film' ? 'Film, your own size' : name,
 }));
 const isMirrored = computed(() => options.mirrored ?? mark.value.mirrored);
 const scale = usePrinter();
@@ -88,16 +89,16 @@ const { isSaving, problem, save } = usePdf();
         <li v-for="caution in way.cautions" :key="caution" class="against">{{ caution }}</li>
       </ul>
       <p v-if="better" class="small">
-        Fits better: {{ better.mark.name.toLowerCase() }}.
+        {{ say.betterMethod(better.mark.inSentence) }}
         <button type="button" class="plain link" @click="opened.edit(setMark(opened.piece, better!.mark.id))">
-          Take it
+          Use
         </button>
       </p>
-      <p class="small soft">Comes out {{ mark.comesOut }}. The maker’s instructions come first.</p>
+      <p class="small soft">{{ say.comesOut(mark.comesOut) }}</p>
     </div>
     <div>
       <NButton size="small" :aria-expanded="showsAll" @click="showsAll = !showsAll">
-        {{ showsAll ? 'Only the chosen way' : 'All ways to mark the cloth' }}
+        {{ showsAll ? 'Show only the chosen method' : 'Show all transfer methods' }}
       </NButton>
     </div>
     <ul v-if="showsAll" class="all">
@@ -121,12 +122,11 @@ const { isSaving, problem, save } = usePdf();
       <hr class="rule" />
       <h3>What to draw when</h3>
       <p class="small soft">
-        This mark can be trusted for {{ mark.staysDays }} days. At your pace the piece takes
-        {{ redraws.at(-1)!.until }} sittings.
+        {{ say.markLasts(mark.staysDays!, redraws.at(-1)!.until) }}
       </p>
       <div class="pair">
         <NumberField
-          label="A sitting lasts"
+          label="Length of a sitting"
           :value="opened.piece.worker.sittingMin"
           :min="10"
           :max="600"
@@ -146,28 +146,24 @@ const { isSaving, problem, save } = usePdf();
       </div>
       <ol class="redraws" data-test="redraws">
         <li v-for="entry in redraws.slice(0, 12)" :key="entry.before">
-          <strong>Day {{ Math.floor(entry.day) + 1 }}</strong
-          >, for
-          {{ entry.before === entry.until ? `sitting ${entry.before}` : `sittings ${entry.before} to ${entry.until}` }}:
+          <strong>{{ say.redrawOn(Math.floor(entry.day) + 1, entry.before, entry.until) }}</strong>{{ ' ' }}
           <span class="small">{{ namesOf(entry.partIds) }}</span>
         </li>
       </ol>
-      <p v-if="redraws.length > 12" class="small soft">… and {{ redraws.length - 12 }} times more.</p>
+      <p v-if="redraws.length > 12" class="small soft">{{ say.timesMore(redraws.length - 12) }}</p>
     </template>
     <template v-if="tacks">
       <hr class="rule" />
       <h3>Tacking the film</h3>
       <p data-test="tacks">
-        {{ tacks.count }} tacks: one in the middle, {{ tacks.round.length }} round the design, where the red stitches
-        lie in the hoop. Count {{ tacks.count }} out again before it is rinsed. Stitch through the film; it adds about
-        0.1 mm.
+        {{ say.tacks(tacks.count, tacks.round.length) }}
       </p>
     </template>
 
     <hr class="rule" />
-    <h3>When all is stitched</h3>
+    <h3>When you have finished stitching</h3>
     <p class="small soft">
-      How the mark comes out. With everything else that is left to do it stands under
+      This is how the mark comes out. Everything else that is left to do is under
       <RouterLink :to="{ name: 'piece', params: { id: opened.piece.id, step: 'finish' } }">Finish</RouterLink>.
     </p>
     <ol class="removal" data-test="removal">
@@ -193,14 +189,14 @@ const { isSaving, problem, save } = usePdf();
       </div>
       <template v-if="options.sheet === 'film'">
         <LengthField
-          label="Film, width"
+          label="Film width"
           :value-mm="settings.film.widthMm"
           :min-mm="FILM_RANGE_MM.min"
           :max-mm="FILM_RANGE_MM.max"
           @change="(widthMm) => (settings.film = { ...settings.film, widthMm })"
         />
         <LengthField
-          label="Film, height"
+          label="Film height"
           :value-mm="settings.film.heightMm"
           :min-mm="FILM_RANGE_MM.min"
           :max-mm="FILM_RANGE_MM.max"
@@ -214,27 +210,26 @@ const { isSaving, problem, save } = usePdf();
       <NCheckbox v-if="isPainted(opened.piece.drawing)" v-model:checked="options.shades"
         >Borders of shades, with their numbers and key</NCheckbox
       >
-      <NCheckbox v-model:checked="options.directions">Direction of the stitches</NCheckbox>
+      <NCheckbox v-model:checked="options.directions">Stitch direction</NCheckbox>
       <NCheckbox v-model:checked="options.ring" :disabled="!opened.piece.hoop">Inside of the hoop</NCheckbox>
       <NCheckbox v-model:checked="options.grain">Grain of the cloth</NCheckbox>
-      <NCheckbox :checked="isMirrored" @update:checked="options.mirrored = $event"
-        >Mirrored{{ mark.mirrored ? ', as this way needs it' : ', for tracing from behind' }}</NCheckbox
-      >
+      <NCheckbox :checked="isMirrored" @update:checked="options.mirrored = $event">{{
+        mark.mirrored ? 'Mirrored, as this method needs it' : 'Mirrored, for tracing from the back'
+      }}</NCheckbox>
     </div>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <p v-if="pages.length === 0" class="small" role="status">
-      On sheets of this size there would be far too many pages: take a larger sheet, or the screen.
+      On sheets this small there would be far too many pages: use a larger sheet, or the screen.
     </p>
     <p v-else class="soft small">
-      {{ pages.length === 1 ? 'One page' : `A map and ${pages.length - 1} pages, joined at their crosses` }}, lines
-      {{ mark.lineMm }} mm as the mark draws. Print at 100 %, then measure the bars.
+      {{ say.pagesToPrint(pages.length, mark.lineMm) }}
     </p>
     <div class="pages">
       <PagePreview
         v-for="(page, i) in pages.slice(0, 12)"
         :key="i"
         :page="page"
-        :label="`Page ${i + 1} of ${pages.length}`"
+        :label="say.pageOf(i + 1, pages.length)"
       />
     </div>
 
@@ -245,7 +240,8 @@ const { isSaving, problem, save } = usePdf();
     <hr class="rule" />
     <h3>The screen as a light table</h3>
     <p class="small soft">
-      Lay the cloth on the screen and trace: true size, everything else dark, locked against touch.
+      Lay the cloth on the screen and trace: true size, everything else dark, locked so that a resting hand can’t move
+      it.
     </p>
     <RouterLink :to="{ name: 'light-table', params: { id: opened.piece.id } }" class="go"
       >Open the light table</RouterLink

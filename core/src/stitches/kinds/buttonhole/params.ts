@@ -9,7 +9,12 @@ export const params = {
     'From one stitch to the next; close together for an edge that is cut.',
   ),
   heightMm: lengthParam('Height', 4, [1, 15], 'How far the stitches reach in from the edge.'),
-  stepMm: lengthParam('Every other group longer by', 0, [0, 10], '0 for an even edge; 3 mm for long and short in turn.'),
+  stepMm: lengthParam(
+    'Every other group longer by',
+    0,
+    [0, 10],
+    '0 for an even edge; 3 mm for long and short in turn.',
+  ),
   stepCount: {
     type: 'number',
     label: 'Stitches in each group',

@@ -9,7 +9,8 @@ export const closedHerringbone = describeStitch({
   name: 'Closed herringbone stitch',
   inSentence: 'closed herringbone stitch',
   otherNames: ['double back stitch', 'shadow-work stitch'],
-  purpose: 'Close bands that look plaited; on sheer cloth, worked from the back, two rows of back stitch with a shadow between.',
+  purpose:
+    'Close bands that look plaited; on sheer cloth, worked from the back, two rows of back stitch with a shadow between.',
   params,
   coverWidths: 8,
   start: 'A waste knot on the lower side of the band.',

@@ -17,7 +17,10 @@ export const couchedFill = describeStitch({
   followsCurves: true,
   start: 'A waste knot outside the shape.',
   end: 'Weave the tail in along the ties on the back.',
-  faults: [CLOTH_SHOWS, { fault: 'Laid threads spread apart', cure: 'Tie them closer together, and lay them taut, side by side.' }],
+  faults: [
+    CLOTH_SHOWS,
+    { fault: 'Laid threads spread apart', cure: 'Tie them closer together, and lay them taut, side by side.' },
+  ],
   steps: [
     'Lay threads from edge to edge, coming up beside where you went down.',
     'When the area is covered, tie each thread down with small stitches across it.',

@@ -18,7 +18,10 @@ export const cutPile = describeStitch({
   end: 'Bring the last end up and cut it with the loops.',
   faults: [
     { fault: 'Loops pull out', cure: 'Pull the small holding stitch tight before you make the next loop.' },
-    { fault: 'The pile splits into rows', cure: 'Work the rows closer together, each set half a step along from the last.' },
+    {
+      fault: 'The pile splits into rows',
+      cure: 'Work the rows closer together, each set half a step along from the last.',
+    },
   ],
   steps: [
     'Start at the side the pile should lean towards, and work each row behind the last.',

@@ -3,5 +3,10 @@ import type { ParamTable } from '../../params.ts';
 
 export const params = {
   stitchMm: stitchLength(scaledWithThread(4, [1.5, 12]), 1.5, 12),
-  armMm: lengthParam('Arm length', scaledWithThread(2.6, [1, 12]), [1, 12], 'How far the arms reach out to either side.'),
+  armMm: lengthParam(
+    'Arm length',
+    scaledWithThread(2.6, [1, 12]),
+    [1, 12],
+    'How far the arms reach out to either side.',
+  ),
 } as const satisfies ParamTable;

@@ -7,7 +7,13 @@ const LONG_WIDTHS = 10;
 
 export const params = {
   stitchMm: {
-    ...lengthParam('Long stitch', 0, [2, 14], 'Short ones are about two thirds as long, and shorter still in finer thread.', 's'),
+    ...lengthParam(
+      'Long stitch',
+      0,
+      [2, 14],
+      'Short ones are about two thirds as long, and shorter still in finer thread.',
+      's',
+    ),
     default: (laidMm) => Math.min(14, Math.max(2, roundTo(LONG_WIDTHS * laidMm, 1))),
   },
   spacingMm: spacing(),

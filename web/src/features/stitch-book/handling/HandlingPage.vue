@@ -6,7 +6,7 @@ import ChoiceField from '../../../ui/ChoiceField.vue';
 import { useOpenedPiece } from '../../../session/openedPiece.ts';
 import BookHeader from '../BookHeader.vue';
 import HandlingDrawing from './HandlingDrawing.vue';
-import { FIRST_LESSONS } from '../../../ui/lessonNames.ts';
+import { FIRST_LESSONS, LESSON_NAMES } from '../../../ui/lessonNames.ts';
 import { findLessons, LESSONS } from './lessons.ts';
 
 /** Short lessons in the handling that nobody draws. */
@@ -41,13 +41,13 @@ onMounted(async () => {
         <ChoiceField label="For the" :value="hand" :options="HANDS" @change="(side) => (hand = side)" />
       </div>
       <p v-if="search === ''" class="soft">
-        For a first sitting four are enough:
-        <template v-for="({ id, name }, i) in first" :key="id"
-          ><template v-if="i > 0">, </template><a :href="`#${id}`">{{ name.toLowerCase() }}</a></template
+        For a first sitting, these are enough:
+        <template v-for="({ id }, i) in first" :key="id"
+          ><template v-if="i > 0">, </template><a :href="`#${id}`">{{ LESSON_NAMES[id] }}</a></template
         >.
       </p>
       <p v-if="found.length === 0" class="soft" role="status">
-        No lesson is called that. Try: begin, end, tight, twist.
+        No lesson has that name. Try: start, finish, tight, twist.
       </p>
       <section v-for="lesson in found" :id="lesson.id" :key="lesson.id" data-test="lesson">
         <h2>{{ lesson.name }}</h2>

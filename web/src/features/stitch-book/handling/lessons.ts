@@ -47,14 +47,14 @@ export const LESSONS: readonly Lesson[] = [
         arrow('M60 62V22'),
       ),
       drawing(
-        'Snip the edge and draw one thread out: where it was, a straight path is left.',
+        'Snip the edge and pull one thread out: it leaves a straight path.',
         CLOTH,
         line('M14 40H70'),
         thread('M70 40C86 38 92 30 104 26'),
         hand(104, 26, 10),
       ),
       drawing(
-        'Cut along the path, 5 cm larger than the ring all round.',
+        'Cut along the path, 5 cm larger than the hoop all round.',
         CLOTH,
         dashes('M30 42H106'),
         line('M14 42H30'),
@@ -67,7 +67,7 @@ export const LESSONS: readonly Lesson[] = [
         word(30, 56, 'up'),
       ),
     ],
-    caution: 'Cut away from the other hand, and close scissors before you lay them down.',
+    caution: 'Cut away from the other hand, and close the scissors before you lay them down.',
   },
   {
     id: 'mounting',
@@ -75,7 +75,7 @@ export const LESSONS: readonly Lesson[] = [
     finds: 'hoop ring tight drum screw tug',
     drawings: [
       drawing(
-        'Lay the inner ring on a table, the cloth over it, its grain straight up.',
+        'Lay the inner ring on a table, the cloth over it, with the grain straight up.',
         CLOTH,
         dashes('M26 44A34 22 0 1 0 94 44A34 22 0 1 0 26 44Z'),
         arrow('M60 64V24'),
@@ -89,7 +89,7 @@ export const LESSONS: readonly Lesson[] = [
         arrow('M60 8V18'),
       ),
       drawing(
-        'Tighten a little, tug opposite sides by turns along the grain, tighten again.',
+        'Tighten a little, pull opposite sides in turn along the grain, then tighten again.',
         CLOTH,
         ring(60, 42, 30, 20),
         arrow('M60 62V76'),
@@ -98,7 +98,7 @@ export const LESSONS: readonly Lesson[] = [
         arrow('M90 42H108'),
       ),
       drawing(
-        'Tap it: drum-tight, it sounds. The weave stays square; if it waves, ease that side.',
+        'Tap it: drum-tight, it sounds. The weave should be square; if it waves, ease that side.',
         CLOTH,
         ring(60, 42, 30, 20),
         line('M48 34H72M48 42H72M48 50H72M52 30V54M60 30V54M68 30V54'),
@@ -112,19 +112,19 @@ export const LESSONS: readonly Lesson[] = [
     finds: 'tape grip bind wrap marks',
     drawings: [
       drawing(
-        'Hold the end of a cotton tape aslant against the inner ring.',
+        'Hold the end of a cotton tape at a slant against the ring.',
         ring(60, 44, 32, 26),
         shape('M28 38L34 34L40 46L34 50Z'),
         hand(34, 34, -160),
       ),
       drawing(
-        'Wind it round aslant, each turn half over the last, flat and firm.',
+        'Wind it round at a slant, each turn overlapping the last by a third, flat and firm.',
         ring(60, 44, 32, 26),
         shape('M28 38L34 34L40 46L34 50ZM36 26L43 23L46 36L39 39ZM50 18L58 17L58 30L50 31Z'),
         arrow('M66 10C84 12 96 24 98 38'),
       ),
       drawing(
-        'Cut the tape where it meets its beginning; turn the end in and sew it on the inside.',
+        'Cut the tape where it meets its start; turn the end in and sew it on the inside. Bind the other ring the same way.',
         ring(60, 44, 32, 26),
         needle(88, 24, 120, 26),
         thread('M88 24C96 14 104 12 110 14'),
@@ -137,19 +137,19 @@ export const LESSONS: readonly Lesson[] = [
     finds: 'shirt jersey knit sleeve clothes stabiliser',
     drawings: [
       drawing(
-        'One layer only goes into the hoop: feel for what lies below before you tighten.',
+        'Put only one layer in the hoop: feel for what lies underneath before you tighten it.',
         cloth(10, 14, 100, 54),
         ring(60, 40, 28, 20),
         hand(40, 60, 60),
       ),
       drawing(
-        'Knits are laid on a firm backing and not stretched: the hoop holds, it does not pull.',
+        'Lay knits on a firm backing and don’t stretch them: the hoop holds them, it doesn’t pull.',
         cloth(10, 14, 100, 54),
         shape('M26 20H94V62H26Z'),
         ring(60, 41, 26, 18),
       ),
       drawing(
-        'Where no hoop goes, hold it over the fingers, and leave each stitch a little loose.',
+        'Where no hoop will go, hold it over your fingers, and leave each stitch a little loose.',
         cloth(10, 30, 100, 24),
         palm(60, 44, 90),
         needle(44, 30, 20, 30),
@@ -159,7 +159,7 @@ export const LESSONS: readonly Lesson[] = [
   },
   {
     id: 'strands',
-    name: 'Drawing out strands one by one',
+    name: 'Separating strands',
     finds: 'split separate floss length cut tangle six',
     drawings: [
       drawing(
@@ -169,7 +169,7 @@ export const LESSONS: readonly Lesson[] = [
         word(40, 32, '50 cm'),
       ),
       drawing(
-        'Hold the end, spread the tips, and take hold of one strand alone.',
+        'Hold the end, spread the tips and take hold of just one strand.',
         thread('M60 70V36', 6),
         thread('M60 36L50 14'),
         thread('M60 36L60 12'),
@@ -177,14 +177,14 @@ export const LESSONS: readonly Lesson[] = [
         hand(62, 40, 20),
       ),
       drawing(
-        'Draw it straight up and out. The rest gathers in folds, and falls straight again.',
+        'Pull it straight up and out. The rest gathers in folds, and falls straight again.',
         thread('M60 72C50 66 70 62 60 56C50 52 70 48 60 44', 5),
         thread('M60 44V8'),
         hand(60, 44, 20),
         arrow('M72 30V10'),
       ),
       drawing(
-        'Lay as many as you need side by side again: untwisted, they cover better.',
+        'Lay as many as you need side by side again: separated, they cover better.',
         thread('M14 30H106'),
         thread('M14 38H106'),
         thread('M14 46H106'),
@@ -205,7 +205,7 @@ export const LESSONS: readonly Lesson[] = [
         thread('M40 40C24 44 14 52 10 62', 6),
       ),
       drawing(
-        'Draw the loop up to the middle: the needle hangs in the fold, twelve strands below.',
+        'Pull the loop up to the middle: the needle hangs in the fold, twelve strands below.',
         needle(60, 22, -90, 18),
         thread('M60 24C56 40 56 56 56 74', 6),
         thread('M60 24C64 40 64 56 64 74', 6),
@@ -236,7 +236,7 @@ export const LESSONS: readonly Lesson[] = [
         thread('M66 40L63 40'),
       ),
       drawing(
-        'Lower the eye onto it between the fingers; do not chase it with the tip.',
+        'Lower the eye onto it between your fingers; don’t chase the thread with the eye.',
         hand(66, 44, 10),
         needle(64, 42, -100, 34),
         arrow('M48 18V36'),
@@ -249,14 +249,14 @@ export const LESSONS: readonly Lesson[] = [
     finds: 'start begin knot away',
     drawings: [
       drawing(
-        'Knot the end. Go down from the front, a finger’s length from where you begin.',
+        'Knot the end. Go down from the front, a finger’s length from where you will start.',
         CLOTH,
         knot(30, 36),
         behind('M30 36L74 44'),
         word(20, 30, 'knot'),
       ),
       drawing(
-        'Come up at the beginning and work: the first stitches bind the thread that runs behind.',
+        'Come up at the start and stitch: the first stitches hold the thread on the back.',
         CLOTH,
         knot(30, 36),
         behind('M30 36L74 44'),
@@ -266,7 +266,7 @@ export const LESSONS: readonly Lesson[] = [
         needle(50, 42, -60, 26),
       ),
       drawing(
-        'When it is bound, cut the knot off from the front.',
+        'When it is held, snip the knot off from the front.',
         CLOTH,
         thread('M74 44H44'),
         knot(30, 36),
@@ -293,7 +293,7 @@ export const LESSONS: readonly Lesson[] = [
         hand(60, 44, 60),
       ),
       drawing(
-        'Hold the turns and draw the needle through: they close to a small knot at the end.',
+        'Hold the turns and pull the needle through: they close to a small knot at the end.',
         needle(70, 30, -10, 40),
         thread('M70 30C50 34 36 40 26 44'),
         knot(26, 44),
@@ -303,24 +303,24 @@ export const LESSONS: readonly Lesson[] = [
   },
   {
     id: 'tiny-stitches',
-    name: 'Beginning with tiny stitches',
+    name: 'Starting with tiny stitches',
     finds: 'start begin without knot',
     drawings: [
       drawing(
-        'Where stitches will cover it, take one tiny stitch, and leave a tail of 2 cm behind.',
+        'Where your stitching will cover it, take one tiny stitch and leave a 2 cm tail on the back.',
         CLOTH,
         thread('M56 42H61'),
         behind('M56 42L44 56'),
       ),
       drawing(
-        'Take a second across it, through the same place: it holds.',
+        'Take a second one across it, through the same place: now it holds.',
         CLOTH,
         thread('M56 42H61'),
         thread('M58.5 39V45'),
         needle(58, 45, 60, 26),
       ),
       drawing(
-        'Tug gently. Nothing moves: begin.',
+        'Tug gently. If nothing moves, start.',
         CLOTH,
         thread('M56 42H61'),
         thread('M58.5 39V45'),
@@ -353,7 +353,7 @@ export const LESSONS: readonly Lesson[] = [
         needle(72, 32, 176, 48),
       ),
       drawing(
-        'Go back under the last ones, the other way, and cut close.',
+        'Go back under the last ones, the other way, and trim it close.',
         CLOTH,
         thread('M30 34H62'),
         thread('M30 37H54'),
@@ -367,7 +367,7 @@ export const LESSONS: readonly Lesson[] = [
     finds: 'twist tangle kink unwind',
     drawings: [
       drawing(
-        'After a dozen stitches the thread winds itself up: it dulls and knots.',
+        'After a dozen stitches the thread winds itself up: it goes dull and knots.',
         SIDE,
         thread('M60 44C66 50 54 54 60 60C66 64 54 68 60 74'),
       ),
@@ -379,7 +379,7 @@ export const LESSONS: readonly Lesson[] = [
         arrow('M68 66C74 62 74 56 68 54'),
       ),
       drawing(
-        'Stroke the thread straight from the cloth down, and go on.',
+        'Stroke the thread straight from the cloth down, and carry on.',
         ring(60, 16, 36, 6),
         thread('M60 18V66'),
         hand(60, 40, 10),
@@ -393,7 +393,7 @@ export const LESSONS: readonly Lesson[] = [
     finds: 'mistake wrong undo rip cut out',
     drawings: [
       drawing(
-        'One or two stitches: take the needle off, and lift them out with its eye.',
+        'One or two stitches: unthread the needle and lift them out with its eye.',
         CLOTH,
         thread('M34 40H42'),
         thread('M46 40H54'),
@@ -401,7 +401,7 @@ export const LESSONS: readonly Lesson[] = [
         needle(70, 36, 200, 28),
       ),
       drawing(
-        'More than that: cut each on the front, between two stitches, well away from the cloth.',
+        'More than that: snip each stitch in its middle, on the front, with the points held away from the cloth.',
         CLOTH,
         thread('M30 40H38'),
         thread('M42 40H50'),
@@ -409,21 +409,21 @@ export const LESSONS: readonly Lesson[] = [
         scissors(46, 39, -30),
       ),
       drawing(
-        'Draw the pieces out from behind with tweezers, none longer than a nail.',
+        'Pull the pieces out from the back with tweezers; keep them shorter than a fingernail.',
         CLOTH,
         behind('M40 42L52 50'),
         line('M54 50L84 64M54 51L82 70'),
         arrow('M64 48L80 42'),
       ),
       drawing(
-        'Stroke the weave with the needle’s side until the holes close.',
+        'Stroke the weave with the side of the needle until the holes close.',
         CLOTH,
         needle(36, 52, -20, 44),
         arrow('M46 30H72'),
         arrow('M72 58H46'),
       ),
     ],
-    caution: 'Points and rippers slip: cut away from the other hand.',
+    caution: 'Points and rippers slip: cut away from your other hand.',
   },
   {
     id: 'posture',
@@ -431,19 +431,19 @@ export const LESSONS: readonly Lesson[] = [
     finds: 'sit back neck eyes light hand pain turn rest',
     drawings: [
       drawing(
-        'Rest the far edge of the hoop on a table, its near edge in the hand that does not stitch.',
+        'Rest the far edge of the hoop on a table, and hold the near edge in the hand that doesn’t stitch.',
         line('M62 56H116V76M74 56V76'),
         ring(60, 46, 30, 8),
         palm(32, 48, 160),
       ),
       drawing(
-        'Turn the hoop, not the wrist: stitch towards yourself wherever you can.',
+        'Turn the hoop, not your wrist: stitch towards yourself wherever you can.',
         ring(60, 42, 30),
         arrow('M28 26C40 6 78 4 94 24'),
         needle(60, 30, 90, 28),
       ),
       drawing(
-        'Light comes over the shoulder that does not stitch; the back is long, the feet stand.',
+        'Light comes over the shoulder of the hand that doesn’t stitch; back straight, feet on the floor.',
         line('M52 22A7 7 0 1 0 52.1 22M52 36V56L70 58V76M52 42L74 46'),
         shape('M20 8L34 14L26 24Z'),
         arrow('M34 20L60 40'),
@@ -455,7 +455,7 @@ export const LESSONS: readonly Lesson[] = [
         arrow('M48 26C56 16 64 16 72 26'),
       ),
     ],
-    caution: 'What hurts is a reason to stop. Pain that stays is a matter for a doctor, not for patience.',
+    caution: 'If it hurts, stop. If pain lasts, see a doctor; don’t sit it out.',
   },
   {
     id: 'knots',
@@ -477,14 +477,14 @@ export const LESSONS: readonly Lesson[] = [
         hand(82, 22, -20),
       ),
       drawing(
-        'Go down one thread of cloth away, not in the same hole: else the knot falls through.',
+        'Go down one thread of cloth away, not in the same hole: otherwise the knot falls through.',
         SIDE,
         needle(58, 8, 80, 44),
         knot(56, 42, 3.4),
         word(68, 54, 'one thread away'),
       ),
       drawing(
-        'Hold the thread to the last, and draw it down slowly through the turns.',
+        'Hold the thread until the last moment, and pull it down slowly through the wraps.',
         SIDE,
         knot(56, 41, 3.4),
         behind('M57 46V74'),
@@ -500,7 +500,7 @@ export const LESSONS: readonly Lesson[] = [
     finds: 'block wash finish pucker iron flat press',
     drawings: [
       drawing(
-        'Only what may be wet: try a corner, and the threads, on a damp white cloth first.',
+        'Only for what may get wet: try a corner, and the threads, on a damp white cloth first.',
         cloth(14, 18, 92, 50),
         shape('M70 40C76 32 84 32 86 42C88 50 72 52 70 40Z'),
       ),
@@ -510,7 +510,7 @@ export const LESSONS: readonly Lesson[] = [
         cloth(20, 50, 80, 10),
       ),
       drawing(
-        'Pin it at the middle of each side, then outwards by turns, square to the grain.',
+        'Pin the middle of each side, then work outwards in turn, square to the grain.',
         CLOTH,
         knot(60, 18, 1.6),
         knot(60, 66, 1.6),
@@ -521,9 +521,9 @@ export const LESSONS: readonly Lesson[] = [
         arrow('M60 26V20'),
         arrow('M24 42H18'),
       ),
-      drawing('Let it dry for a day and a night before a pin comes out.', CLOTH, word(44, 46, '24 hours')),
+      drawing('Let it dry for a day and a night before you take a pin out.', CLOTH, word(44, 46, '24 hours')),
     ],
-    caution: 'Count pins out and in again. What the makers of cloth and thread say of water comes first.',
+    caution: 'Count pins out and back in. Follow the makers’ advice on water for cloth and thread first.',
   },
 ];
 

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { partsInWords } from './partWords.ts';
+import { partsInWords } from './words.ts';
 
 it.each([
   [['Petal 1', 'Petal 2', 'Petal 3'], '3 petals'],

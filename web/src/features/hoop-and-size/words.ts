@@ -1,0 +1,82 @@
+import {
+  byCount,
+  formatFine,
+  formatLength,
+  formatNumber,
+  formatPercent,
+  MM_PER_INCH,
+  plural,
+  type UnitSystem,
+} from '@junctura/core/measure';
+import type { Hoop } from '@junctura/core/piece';
+
+export const yoursFits = (cloth: string): string => `${cloth}; your own will fit`;
+
+export const useRing = (ring: string): string => `Use a ${ring} hoop`;
+
+export const tapeFor = (metres: number, widthMm: number): string =>
+  `${formatNumber(metres, 1)} m of ${formatFine(widthMm)} tape`;
+
+export const fitTo = (size: string): string => `Fit to the ${size} hoop`;
+
+export const sizesDone = (done: number, all: number): string => `${done} of ${all} sizes`;
+
+export const pieceInHoop = (size: string): string => `The piece in a ${size} hoop`;
+
+export const noPositions = (why: string): string => `The hoop positions could not be found: ${why}`;
+
+export const roundEnough = (limit: number): string => `Within ${formatPercent(limit)}: round enough. Happy stitching.`;
+
+/** A hoop this near to whole inches is sold by them. */
+const NEAR_INCH = 0.13;
+
+/** The size of a hoop as it is sold: “15 cm”, “20 × 13 cm”, “6 in”, “4 1/2 in”. */
+export function hoopSizeText({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>, units: UnitSystem): string {
+  const size = units === 'inch' ? inches : (mm: number): string => formatNumber(mm / 10, 1);
+  const across = shortMm === null ? size(nominalMm) : `${size(nominalMm)} × ${size(shortMm)}`;
+  return `${across} ${units === 'inch' ? 'in' : 'cm'}`;
+}
+
+function inches(mm: number): string {
+  const whole = Math.round(mm / MM_PER_INCH);
+  return Math.abs(mm / MM_PER_INCH - whole) < NEAR_INCH
+    ? formatNumber(whole)
+    : formatLength(mm, 'inch').replace(' in', '');
+}
+
+export const useHoop = (size: string): string => `Use a ${size} hoop`;
+
+// What a design loses in a hoop.
+
+export const tooSmall = (parts: number): string => `${plural(parts, 'part')} too small`;
+
+export const merging = (lines: number): string =>
+  byCount(lines, { one: 'one line merges', other: `${formatNumber(lines)} lines merge` });
+
+export const satinTooLong = (parts: number): string => `${plural(parts, 'part')} with satin too long`;
+
+export const wide = (width: string): string => `${width} wide`;
+
+export const threadAndSkeins = (metres: number, skeins: number): string =>
+  `${formatNumber(metres, 1)} m · ${plural(skeins, 'skein')}`;
+
+/** @param sections parts that only partly lie in this position */
+export const partsInPosition = (whole: number, sections: number): string =>
+  sections > 0 ? `${plural(whole, 'whole part')} and ${plural(sections, 'section')}` : plural(whole, 'whole part');
+
+export function hoopName(size: string, isOval: boolean, isOwned: boolean): string {
+  const name = isOval ? `Oval, ${size}` : `Round, ${size}`;
+  return isOwned ? `${name} (you own this)` : name;
+}
+
+export const fittingMakes = (width: string, now: string, factor: number): string =>
+  `Fitting makes it ${width} wide instead of ${now}: ${formatNumber(factor, 2)} times its size.`;
+
+export const roomInHoop = (circle: string, inside: string, clear: string): string =>
+  `The smallest circle round the design is ${circle} across, and the hoop is ${inside} inside. That leaves ${clear} free at the closest point.`;
+
+/** @param share by how much the cloth is longer up and down than across */
+export const outOfRound = (share: number): string =>
+  share > 0
+    ? `${formatPercent(share, 1)} out of round (drawn here three times as much). Loosen the screw, ease the cloth back at the top and bottom, even it out along the grain, and tighten it again before the first stitch.`
+    : `${formatPercent(-share, 1)} out of round (drawn here three times as much). Loosen the screw, ease the cloth back at the left and right, even it out along the grain, and tighten it again before the first stitch.`;

@@ -1,0 +1,112 @@
+import { byCount, formatNumber, formatPercent, plural } from '@junctura/core/measure';
+import type { PictureFault, PictureJudgement } from '@junctura/core/painting';
+
+export const paintInShades = (count: number): string => `Paint it in ${plural(count, 'shade')}`;
+
+export const strokesLead = (count: number): string =>
+  byCount(count, { one: 'One stroke sets the direction.', other: `${formatNumber(count)} strokes set the direction.` });
+
+export const eyesMarked = (count: number): string =>
+  byCount(count, {
+    one: 'You marked one place as important. Choose the shades again to take this into account.',
+    other: `You marked ${count} places as important. Choose the shades again to take this into account.`,
+  });
+
+export const addLines = (count: number): string => `Add ${plural(count, 'line')} on top`;
+
+export const addLinesLast = (count: number): string => `Add ${plural(count, 'line')}, worked last`;
+
+export const keepShade = (shade: string): string => `Always keep ${shade}`;
+
+export const leaveOutShade = (shade: string): string => `Leave out ${shade}`;
+
+export const waysFailed = (why: string): string => `The ways could not be worked out: ${why}`;
+
+export const flatIn = (shades: number): string => `Flat areas in ${plural(shades, 'shade')}`;
+
+export const paintedIn = (shades: number): string => `Painted in ${plural(shades, 'shade')}`;
+
+export const wayFigures = (stitches: number, difference: number, least: number): string =>
+  `${plural(stitches, 'stitch', 'stitches')}; difference ${formatNumber(difference, 1)} from the picture at arm’s length. The shades alone allow ${formatNumber(least, 1)} at best.`;
+
+export const useStitch = (stitch: string): string => `Use ${stitch}`;
+
+export const allInGroup = (size: number): string => `All ${size} in the group`;
+
+export const onlyThisOfGroup = (size: number): string => `Only this one of ${size} in the group`;
+
+export const oneInGroup = (size: number): string => `one of ${size} in a group`;
+
+export const needleInUse = (needle: string, size: number, shaft: string): string =>
+  `${needle} needle ${size} (${shaft})`;
+
+export const threadThat = (does: string): string => `Thread that ${does}`;
+
+export const strokesDrawn = (count: number): string =>
+  byCount(count, { one: 'One stroke drawn.', other: `${formatNumber(count)} strokes drawn.` });
+
+export const pointsPlaced = (count: number): string =>
+  byCount(count, { one: 'One placed.', other: `${formatNumber(count)} placed.` });
+
+export const shadeN = (number: number): string => `Shade ${number}`;
+
+export const removeShade = (number: number): string => `Remove shade ${number}`;
+
+export const wideAndNeedles = (width: string, needles: string): string =>
+  `${width} wide · ${needles}. Needles are sharp: count them out and back in.`;
+
+export const addLayer = (layer: string): string => `Add: ${layer}`;
+
+export const layerTakes = (thread: string, stitches: number, time: string): string =>
+  `${thread} of thread, ${plural(stitches, 'stitch', 'stitches')}, ${time} of stitching`;
+
+export const useStrands = (strands: number): string => `Use ${plural(strands, 'strand')}`;
+
+export const changeParam = (label: string): string => `Change “${label}”`;
+
+export const stitchAndStrands = (stitch: string, strands: number): string => `${stitch}, ${plural(strands, 'strand')}`;
+
+export const judged = (difference: number, least: number, shades: number, lonelyShare: number): string =>
+  `From arm’s length the difference from the picture is ${formatNumber(difference, 1)} on average; these shades allow ${formatNumber(least, 1)} at best. ${plural(shades, 'shade')} in use; ${formatPercent(lonelyShare, 1)} of the stitches stand in patches of fewer than four.`;
+
+export const wayTakes = (hours: string, metres: number, skeins: number): string =>
+  `${hours} · ${formatNumber(metres)} m · ${plural(skeins, 'skein')}`;
+
+export const waysDone = (done: number, all: number): string => `${done} of ${all}`;
+
+/** Names of thin lines on top, as parts of their own. */
+export const ridge = {
+  light: (number: number): string => `Highlight ${number}`,
+  hair: (number: number): string => `Hair ${number}`,
+} as const;
+
+export const shadesForFew = (few: number, all: number): string =>
+  byCount(few, {
+    one: `One of its ${all} shades would be for fewer than four stitches in one place.`,
+    other: `${formatNumber(few)} of its ${all} shades would be for fewer than four stitches in one place.`,
+  });
+
+/** What is wrong with a picture to paint from, and what to do about it. */
+export function pictureFault(fault: PictureFault): string {
+  switch (fault.id) {
+    case 'coarse':
+      return `It has ${formatNumber(fault.pxPerMm, 1)} pixels per millimetre at this size, but a strand can show ${formatNumber(fault.wantedPxPerMm, 1)}: use a larger picture or a smaller hoop.`;
+    case 'blurred':
+      return `Its sharpest edges would be ${formatNumber(fault.edgeMm, 1)} mm wide in thread: use a sharper picture, especially of the eyes.`;
+    case 'dark':
+      return `${formatPercent(fault.share)} of it is too dark to make anything out: use better light, or lighten it first.`;
+    case 'bright':
+      return `${formatPercent(fault.share)} of it is overexposed: use softer light.`;
+    case 'out-of-reach':
+      return `No thread comes close to ${formatPercent(fault.share)} of its colours, such as this one: they will look duller.`;
+    case 'cast':
+      return 'Its highlights are tinted, as under a lamp: set its white balance from a grey spot before you import it.';
+    case 'beside':
+      return `About ${formatPercent(fault.share)} of the part lies outside the picture; there, the colours at the picture’s edge are used.`;
+    case 'plain':
+      return 'It is a single colour: there is nothing to paint.';
+  }
+}
+
+export const detail = ({ detailMm, detailPx }: PictureJudgement): string =>
+  `Details smaller than ${formatNumber(detailMm, 1)} mm (${plural(Math.round(detailPx), 'pixel')} of the picture) are finer than three strands.`;

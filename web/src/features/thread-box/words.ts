@@ -1,0 +1,82 @@
+import { byCount, formatNumber, plural } from '@junctura/core/measure';
+
+export const inAll = (length: string): string => `${length} in total`;
+
+export const changeAll = (count: number): string => `Change all ${formatNumber(count)}`;
+
+export const changeEntries = (count: number): string => `Change ${plural(count, 'entry', 'entries')}`;
+
+export const putIn = (shade: string): string => `Add ${shade}`;
+
+export const changeEntry = (shade: string): string => `Change ${shade}`;
+
+export const codeAndLength = (code: string, length: string): string => `${code}, ${length} in total`;
+
+export const wholeOnes = (putUp: string): string => (putUp === 'ball' ? 'Whole balls' : 'Whole skeins');
+
+export const giveOrTake = (length: string, plusMinus: string): string => `${length}, give or take ${plusMinus}.`;
+
+export const reservedFor = (length: string, piece: string): string => `${length} for ${piece}`;
+
+export const sortBy = (column: string): string => `Sort by ${column}`;
+
+export const select = (shade: string): string => `Select ${shade}`;
+
+export const exampleIn = (place: string): string => `example, ${place}`;
+
+export const shadesOnCard = (count: number): string => plural(count, 'shade');
+
+export const pictureDamaged = (file: string): string =>
+  `${file}: the picture is damaged, or this browser can’t show it. Save it as PNG, JPEG or WebP.`;
+
+export const threadN = (number: number): string => `Thread ${number}`;
+
+export const saveCard = (card: string): string => `Save the shade card ${card}`;
+
+export const nameOfThread = (number: number): string => `Name of thread ${number}`;
+
+export const saveAsCard = (count: number): string => `Save as a card with ${plural(count, 'shade')}`;
+
+export const removeEntries = (count: number): string => `Remove ${plural(count, 'entry', 'entries')}`;
+
+export const examples = (count: number): string =>
+  byCount(count, {
+    one: 'One thing in the box and basket is an example.',
+    other: `${formatNumber(count)} things in the box and basket are examples.`,
+  });
+
+export const roundHoop = (size: string): string => `${size}, round`;
+
+export const ovalHoop = (size: string): string => `${size}, oval`;
+
+export const listTooLarge = (file: string, megabytes: number): string =>
+  `${file}: the file is too large (${formatNumber(megabytes)} MB); lists up to 12 MB can be read.`;
+
+export const importEntries = (count: number): string => `Import ${plural(count, 'entry', 'entries')}`;
+
+export const importCard = (card: string): string => `Import the shade card ${card}`;
+
+export const scaleShows = (scale: string, grams: number): string => `${scale}: ${formatNumber(grams, 1)} g`;
+
+export const needlesOf = (family: string, size: number, count: number): string =>
+  `${family} ${size}, ${plural(count, 'needle')}`;
+
+export const thingAndSize = (thing: string, size: string): string => `${thing}, ${size}`;
+
+export const remove = (thing: string): string => `Remove ${thing}`;
+
+export const nearest = (shade: string, difference: string): string => `${shade}: ${difference}`;
+
+export const entriesAndLength = (entries: number, length: string): string =>
+  `${plural(entries, 'entry', 'entries')}, ${length}`;
+
+export const fileProblem = (file: string, problem: string): string => `${file}: ${problem}`;
+
+export const entriesAdded = (count: number): string =>
+  byCount(count, { one: '1 entry added to your box.', other: `${formatNumber(count)} entries added to your box.` });
+
+export const shadesAdded = (count: number, card: string): string =>
+  byCount(count, {
+    one: `1 shade added, on the shade card “${card}”.`,
+    other: `${formatNumber(count)} shades added, on the shade card “${card}”.`,
+  });

@@ -1,0 +1,88 @@
+import {
+  byCount,
+  formatFine,
+  formatLength,
+  formatNumber,
+  formatPercent,
+  plural,
+  type UnitSystem,
+} from '@junctura/core/measure';
+import type { PlacedShape } from '@junctura/core/drawing';
+import type { PassRole } from '@junctura/core/piece';
+
+export const leaveAll = (count: number): string => `Leave all ${count} like this as they are`;
+
+export const partsPicked = (count: number): string => `${plural(count, 'part')} selected`;
+
+export const finishingFailed = (why: string): string => `The finishing could not be worked out. ${why}`;
+
+export const beyondLimits = (edit: string, place: string): string =>
+  `“${edit}” can’t be done: it would go beyond what a piece can hold, in ${place}.`;
+
+export const pictureTooLarge = (name: string, megabytes: number): string =>
+  `${name}: the picture is too large (${formatNumber(megabytes)} MB); up to 80 MB can be read.`;
+
+export const piecesAdded = (count: number): string =>
+  byCount(count, { one: '1 piece added to your bench.', other: `${formatNumber(count)} pieces added to your bench.` });
+
+export const drawingUpdated = (kept: number, added: number, removed: number): string =>
+  `${plural(kept, 'part')} kept their stitches, ${formatNumber(added)} new, ${formatNumber(removed)} removed. Undo brings the old drawing back.`;
+
+export const storageFull = (share: number): string =>
+  `This browser’s storage is ${formatPercent(share)} full. Save your pieces to files before there is no more room.`;
+
+export const redone = (edit: string): string => `Redone: ${edit}`;
+
+export const planFailed = (why: string): string => `The piece could not be planned. ${why}`;
+
+/** The size of a part in words: an area by its area and widest place, a line by its length. */
+export function partSize(placed: PlacedShape, units: UnitSystem): string {
+  if (!placed.box) return 'entirely hidden';
+  if (placed.kind === 'area') {
+    const area =
+      placed.areaMm2 >= 1000
+        ? `${formatNumber(placed.areaMm2 / 100, 1)} cm²`
+        : `${formatNumber(placed.areaMm2, placed.areaMm2 < 10 ? 1 : 0)} mm²`;
+    return `${area}, ${formatFine((placed.widest?.r ?? 0) * 2)} at its widest`;
+  }
+  if (placed.kind === 'line') return `${formatLength(placed.lengthMm, units)} long`;
+  const count = placed.shape.spots.length / 2;
+  return plural(count, 'dot');
+}
+
+/** Several parts in words: by the name that they share but for its number (“6 petals”), else as parts; one by its own name. */
+export function partsInWords(names: readonly string[]): string {
+  if (names.length === 1) return names[0]!;
+  const stems = new Set(names.map((name) => name.replace(/[\s,]*\d+$/, '')));
+  const [stem] = stems;
+  return stems.size === 1 && stem ? sharedName(names.length, stem) : plural(names.length, 'part');
+}
+
+/** A name is as the person wrote it: nothing of it is turned into small letters, or given an ending. */
+const sharedName = (count: number, stem: string): string => `${formatNumber(count)} × ${stem}`;
+
+export const KIND_WORDS = { area: 'Area', line: 'Line', spot: 'Dot' } as const;
+
+type Kind = PlacedShape['kind'];
+
+/** The layers of a part: what each is called on the card, and in the list of what can be added. */
+export const ROLE_WORDS: Readonly<Record<PassRole, { readonly name: (kind: Kind) => string; readonly add: string }>> = {
+  padding: { name: () => 'Padding', add: 'Padding underneath' },
+  edge: { name: () => 'Firm edge', add: 'Firm edge, under the filling' },
+  filling: { name: (kind) => ({ area: 'Filling', line: 'Line', spot: 'Dot' })[kind], add: 'Filling' },
+  outline: { name: () => 'Outline', add: 'Outline, over the edge' },
+  vein: { name: () => 'Vein', add: 'Vein along the middle' },
+  accent: { name: () => 'Highlights', add: 'Single highlights' },
+};
+
+/** A difference with its sign: `+1.4 m`, `−25 min`. */
+export const signed = (value: number, amount: string): string => (value > 0 ? `+${amount}` : `−${amount}`);
+
+export const toCut = (value: number, length: string): string => `${signed(value, length)} to cut`;
+
+export const checksChanged = (by: number): string =>
+  by > 0
+    ? byCount(by, { one: '1 more thing to check', other: `${formatNumber(by)} more things to check` })
+    : byCount(-by, { one: '1 thing fewer to check', other: `${formatNumber(-by)} things fewer to check` });
+
+export const showPart = (part: string): string => `Show “${part}”`;

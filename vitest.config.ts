@@ -13,7 +13,7 @@ export default defineConfig({
         extends: true,
         test: {
           name: 'units',
-          include: ['{core,cli,server,demo,web}/src/**/*.test.ts'],
+          include: ['{core,cli,server,demo,web}/src/**/*.test.ts', 'scripts/**/*.test.ts'],
           exclude: ['**/node_modules/**', PAGES],
         },
       },

@@ -20,7 +20,7 @@ const OF_COLOURS = ['color-contrast', 'link-in-text-block'];
 const ALL = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 
 const STEPS = ['Drawing', 'Hoop', 'Stitches', 'Colours', 'Thread', 'Transfer', 'Order', 'At the hoop', 'Finish'];
-const CHAPTERS = ['Compare fillings', 'Knots at true size', 'Handling', 'Practice'];
+const CHAPTERS = ['Compare fillings', 'Knots at true size', 'Techniques', 'Practice'];
 
 /** Runs the checker on the whole of the page in the light that it is in, and on its colours in the other, in which it stays. */
 async function check(page: Page, where: string): Promise<void> {
@@ -86,17 +86,17 @@ test('the bench, the stitch book, the thread box and the ways in meet WCAG 2.2 A
 
   await bench.open('/threads');
   await check(page, 'an empty thread box');
-  await page.getByRole('button', { name: 'Lay in examples' }).click();
+  await page.getByRole('button', { name: 'Add examples' }).click();
   await expect.poll(() => page.getByTestId('box-row').count()).toBeGreaterThan(10);
   await page.getByTestId('box-row').first().getByRole('button').click();
   await check(page, 'the thread box with an entry');
-  await page.getByLabel('Pick all that are shown').check();
+  await page.getByLabel('Select everything shown').check();
   await check(page, 'many entries');
   await page.getByRole('button', { name: 'Add thread' }).click();
   await check(page, 'adding thread');
 
   await bench.openKite('Transfer');
-  await page.getByRole('button', { name: 'All ways to mark the cloth' }).click();
+  await page.getByRole('button', { name: 'Show all transfer methods' }).click();
   await page.getByRole('button', { name: 'Try it on the simulated printer' }).click();
   await page.getByTestId('printed-bars').waitFor();
   await check(page, 'all ways and the printer');
@@ -106,13 +106,13 @@ test('the bench, the stitch book, the thread box and the ways in meet WCAG 2.2 A
   await page.goBack();
   await bench.goTo('Hoop');
   await page.getByRole('button', { name: /^Compare hoop sizes/ }).click();
-  await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(8);
+  await expect(page.getByRole('button', { name: 'Use this hoop' })).toHaveCount(8);
   await check(page, 'hoops side by side');
   const dialog = page.getByRole('dialog');
-  await dialog.getByText('Ovals, by their best turn').click();
-  await expect(dialog.getByRole('button', { name: 'Take this one' })).toHaveCount(3);
+  await dialog.getByText('Oval hoops, turned for the best fit').click();
+  await expect(dialog.getByRole('button', { name: 'Use this hoop' })).toHaveCount(3);
   await expect(dialog).toContainText('20 × 13 cm');
-  await dialog.getByRole('button', { name: 'Take this one' }).nth(1).click();
+  await dialog.getByRole('button', { name: 'Use this hoop' }).nth(1).click();
   await expect(bench.tally).toContainText('Fit to the 20 × 13 cm');
   await bench.goTo('Drawing');
   await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
@@ -138,7 +138,7 @@ test('every step does so too, with a part and the findings', async ({ bench, pag
   await check(page, 'a part');
   await page.keyboard.press('Escape');
   await page.keyboard.press('f');
-  await expect(bench.card.getByRole('heading', { name: 'Findings' })).toBeVisible();
+  await expect(bench.card.getByRole('heading', { name: 'Things to check' })).toBeVisible();
   await check(page, 'findings');
 });
 
@@ -151,14 +151,14 @@ test('what is opened on a step does so too: layers, colours, thread, the record'
 
   await bench.goTo('Colours');
   await bench.card.locator('.colour').nth(2).click();
-  await page.getByRole('button', { name: 'A ladder of shades through it…' }).click();
+  await page.getByRole('button', { name: 'Make a shade ladder…' }).click();
   await page
     .getByTestId('told-apart')
     .getByRole('button', { name: /equally light/ })
     .click();
   await check(page, 'a colour opened');
   await page.getByRole('button', { name: 'Colourways…' }).click();
-  await page.getByRole('button', { name: 'Vary the palette' }).click();
+  await page.getByRole('button', { name: 'Suggest variations' }).click();
   await expect.poll(() => page.getByTestId('colourways').getByRole('listitem').count()).toBeGreaterThan(3);
   await check(page, 'colourways');
   await page.keyboard.press('Escape');
@@ -166,7 +166,7 @@ test('what is opened on a step does so too: layers, colours, thread, the record'
   await bench.goTo('Thread');
   await bench.card.locator('.need .name').first().click();
   await check(page, 'a need opened');
-  for (const question of ['Will it reach?', 'How you work']) {
+  for (const question of ['Will it be enough?', 'How you work']) {
     await bench.card.getByRole('button', { name: question }).click();
     await check(page, question);
   }
@@ -178,7 +178,7 @@ test('what is opened on a step does so too: layers, colours, thread, the record'
   await bench.goTo('At the hoop');
   await expect(page.getByTestId('pace')).toBeVisible();
   await check(page, 'how the work stands');
-  for (const view of ['On the needle', 'What was used', 'What was noted']) {
+  for (const view of ['Colour on the needle', 'What was used', 'Record']) {
     await bench.card.getByRole('button', { name: view }).click();
     await check(page, view);
   }
@@ -198,14 +198,14 @@ test.describe('on a phone', () => {
     await expect(page.getByTestId('later')).toBeVisible();
     await check(page, 'what else can be said of a step');
     await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'How it is at the hoop' }).click();
+    await page.getByRole('button', { name: 'Settings for stitching' }).click();
     await check(page, 'what it may do');
     await page.keyboard.press('Escape');
     await page.getByTestId('end').click();
     await expect(page.getByTestId('needles-in')).toBeVisible();
     await check(page, 'the end of a sitting');
     await bench.open('/hoop/demo-bramble');
-    await expect(page.getByRole('heading', { name: 'All is stitched' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'All stitched' })).toBeVisible();
     await check(page, 'a piece that is stitched');
     await page.getByTestId('hand-over').click();
     await expect(page.getByRole('dialog')).toBeVisible();

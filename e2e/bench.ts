@@ -46,7 +46,7 @@ export class Bench {
     const path = join(folder, basename(name));
     await writeFile(path, text);
     const chooser = this.page.waitForEvent('filechooser');
-    await this.page.getByRole('button', { name: 'Choose a drawing, picture or piece' }).click();
+    await this.page.getByRole('button', { name: 'Choose a file' }).click();
     await (await chooser).setFiles(path);
   }
 
@@ -77,7 +77,7 @@ export class Bench {
   }
 
   async saved(): Promise<void> {
-    await expect(this.tally).toContainText('Kept in this browser');
+    await expect(this.tally).toContainText('Saved in this browser');
   }
 }
 

@@ -39,10 +39,10 @@ test('from a picture to a palette, from the palette to a shopping list', async (
   await expect(shades).toHaveCount(3);
   await expect(shades.filter({ hasText: 'pressed' })).toHaveCount(1);
   const poppy = (await shades.filter({ hasText: 'pressed' }).locator('.figure').textContent())!;
-  await dialog.getByRole('button', { name: 'Give them to the piece' }).click();
-  await expect(bench.tally).toContainText('Take the palette of a picture');
+  await dialog.getByRole('button', { name: 'Recolour the piece' }).click();
+  await expect(bench.tally).toContainText('Use the palette of a picture');
   await expect(bench.card).toContainText(poppy);
-  await bench.choose('Look at the hoop', 'Without colour');
+  await bench.choose('See the piece', 'In grey');
   await expect
     .poll(() =>
       page.locator('canvas.picture').evaluate((canvas: HTMLCanvasElement) => {
@@ -61,6 +61,6 @@ test('from a picture to a palette, from the palette to a shopping list', async (
   await expect(list).toContainText('10 cm');
   await expect(page.getByTestId('costs')).toContainText('€');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'List as CSV' }).click();
+  await page.getByRole('button', { name: 'Save the list as CSV' }).click();
   expect((await download).suggestedFilename()).toBe('kite-to-buy.csv');
 });

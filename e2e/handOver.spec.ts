@@ -21,7 +21,7 @@ test('a piece goes to the phone by a code, its record comes back the same way, a
     await from.getByTestId('hand-over').click();
     await from.getByRole('button', { name: 'Make a code' }).click();
     const code = await from.getByTestId('code').innerText();
-    await expect(from.getByAltText('The address of the piece as a QR picture')).toBeVisible();
+    await expect(from.getByAltText('QR code with the address of the piece')).toBeVisible();
     await from.keyboard.press('Escape');
     return code;
   };
@@ -33,7 +33,7 @@ test('a piece goes to the phone by a code, its record comes back the same way, a
   });
   const phone = new Bench(await context.newPage());
   await phone.page.goto(`${home}/take/${code.replace(' ', '')}`);
-  await phone.page.getByRole('button', { name: 'Take it' }).tap();
+  await phone.page.getByRole('button', { name: 'Use' }).tap();
   await phone.page.getByTestId('begin').tap();
   await phone.page.getByTestId('done').tap();
   await phone.page.getByTestId('done').tap();
@@ -43,17 +43,17 @@ test('a piece goes to the phone by a code, its record comes back the same way, a
   // A code is good once.
   const third = await context.newPage();
   await third.goto(`${home}/take/${code.replace(' ', '')}`);
-  await third.getByRole('button', { name: 'Take it' }).tap();
+  await third.getByRole('button', { name: 'Use' }).tap();
   await expect(third.getByRole('alert')).toContainText('Nothing waits under this code');
   await third.getByLabel('The code').fill('none');
-  await third.getByRole('button', { name: 'Take it' }).tap();
+  await third.getByRole('button', { name: 'Use' }).tap();
   await expect(third.getByRole('alert')).toContainText('eight letters and digits');
 
   for (let time = 0; time < 2; time++) {
     const back = await codeFrom(phone);
     await page.goto(`${home}/take`);
     await page.getByLabel('The code').fill(back.toLowerCase());
-    await page.getByRole('button', { name: 'Take it' }).click();
+    await page.getByRole('button', { name: 'Use' }).click();
     await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20');
     await expect(page).toHaveURL(/demo-kite/);
   }

@@ -139,6 +139,6 @@ test.describe('with two fingers', () => {
     const hoop = (await page.locator('.hoop-view').boundingBox())!;
     await turnAt(hoop.x + hoop.width / 2 - 60, hoop.y + hoop.height / 2);
     await expect(bench.tally).toContainText('Turn the design');
-    await expect(page.getByLabel('Turned', { exact: false }).first()).toHaveValue(/^-(89|9[01])/);
+    await expect(page.getByLabel('Rotation', { exact: false }).first()).toHaveValue(/^-(89|9[01])/);
   });
 });

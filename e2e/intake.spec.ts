@@ -26,17 +26,17 @@ test('a photograph becomes parts: squared up, sized by a known length, by colour
   const corner = dialog.getByRole('button', { name: /^Top left corner/ });
   await corner.focus();
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
-  await dialog.getByText('A length on it is known').click();
-  await dialog.getByLabel('The red line measures').fill('80 mm');
+  await dialog.getByText('I know a length on it').click();
+  await dialog.getByLabel('Length of the red line').fill('80 mm');
   await page.keyboard.press('Enter');
   await expect(dialog).toContainText('4 parts in 4 colours');
-  await dialog.getByLabel('Read it').selectOption({ label: 'By its lines: as areas of ink' });
+  await dialog.getByLabel('Read the picture').selectOption({ label: 'By its lines: as areas of ink' });
   await expect(dialog.getByRole('status')).toContainText(/parts? in 1 colour/);
-  await dialog.getByLabel('Read it').selectOption({ label: 'By its colours: regions to fill' });
+  await dialog.getByLabel('Read the picture').selectOption({ label: 'By its colours: areas to fill' });
   await expect(dialog).toContainText('4 parts in 4 colours');
   // Corners that cross are no page: it is said, and what was found before can't be used.
   await corner.focus();
-  for (let i = 0; i < 24; i++) await page.keyboard.press(`Shift+Arrow${i % 2 ? 'Right' : 'Down'}`);
+  for (let i = 0; i < 24; i++) await page.keyboard.press(`Shift+Arrow${i % 2 ? 'From centre, right' : 'Down'}`);
   await expect(dialog.getByRole('alert')).toContainText('The corners cross');
   await expect(dialog.getByRole('button', { name: /^Use/ })).toBeDisabled();
   for (let i = 0; i < 24; i++) await page.keyboard.press(`Shift+Arrow${i % 2 ? 'Left' : 'Up'}`);
@@ -151,7 +151,7 @@ test('pictures that cannot be read are refused in a sentence, and nothing is los
       await expect(page.getByRole('button', { name: /^Use (this|these)/ })).toBeDisabled();
       await cancel.click();
     }
-    await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Demo pieces to explore' })).toBeVisible();
   }
 });
 
@@ -177,7 +177,7 @@ test('the page answers while a large photograph is read, and reading can be stop
   const stop = page.getByRole('button', { name: 'Stop' });
   if (await stop.isVisible()) await stop.click();
   await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByRole('heading', { name: 'To try things on' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Demo pieces to explore' })).toBeVisible();
 });
 
 test('several pictures that are pasted come one after the other', async ({ bench, page }) => {

@@ -29,11 +29,11 @@ test('a full disk is told, whoever leaves is held, and it is kept when there is 
   await bench.bring('moth.svg', svg('<rect x="5" y="5" width="20" height="9"/>'));
   await rename(page, 'Moth by lamp');
   await expect(page.getByText('storage is full')).toBeVisible();
-  await expect(bench.tally).toContainText('Not yet kept');
+  await expect(bench.tally).toContainText('Not saved yet');
   await page.getByRole('link', { name: 'Junctura' }).click();
-  const asked = page.getByRole('dialog', { name: 'The last changes are not kept' });
+  const asked = page.getByRole('dialog', { name: 'Your last changes are not saved' });
   const download = page.waitForEvent('download');
-  await asked.getByRole('button', { name: 'Save it to a file' }).click();
+  await asked.getByRole('button', { name: 'Save to a file' }).click();
   expect((await download).suggestedFilename()).toBe('moth-by-lamp.junctura.json');
   await asked.getByRole('button', { name: 'Stay here' }).click();
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Moth by lamp');
@@ -56,12 +56,12 @@ test('a piece that another tab took off the bench is put back, or let be gone', 
   await takeOff();
   await rename(page, 'Moth again');
   await expect(page.getByText('taken off the bench in another tab')).toBeVisible();
-  await page.getByRole('button', { name: 'Put it back as it is here' }).click();
+  await page.getByRole('button', { name: 'Restore it from this tab' }).click();
   await bench.saved();
   await takeOff();
   await rename(page, 'Moth once more');
-  await page.getByRole('button', { name: 'Let it be gone' }).click();
-  await expect(page.getByRole('heading', { name: 'Begin with a drawing' })).toBeVisible();
+  await page.getByRole('button', { name: 'Let it go' }).click();
+  await expect(page.getByRole('heading', { name: 'Start with a drawing' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'On your bench' })).toHaveCount(0);
 });
 
@@ -77,7 +77,7 @@ test('storage that the browser cleared is told in a sentence of its own, and fil
   );
   await rename(page, 'Moth again');
   await expect(page.getByText('the browser cleared its storage')).toBeVisible();
-  await page.getByRole('button', { name: 'Put it back as it is here' }).click();
+  await page.getByRole('button', { name: 'Restore it from this tab' }).click();
   await bench.saved();
   await page.reload();
   await expect(page.getByLabel('Name of the piece')).toHaveValue('Moth again');
@@ -91,7 +91,7 @@ test('what is set in two tabs is merged', async ({ bench, page, context }) => {
     page.evaluate(() => JSON.parse(localStorage.getItem('junctura-settings') ?? '{}') as Record<string, unknown>);
   for (const [tab, setting] of [
     [page, 'inches'],
-    [other, 'Lamp-light'],
+    [other, 'Lamplight'],
   ] as const) {
     await tab.getByRole('button', { name: 'Settings' }).click();
     await tab.getByText(setting, { exact: true }).click();

@@ -43,8 +43,8 @@ test('with the server gone the sitting goes on: the last tap is there, the next 
   }
   // Other pages, too: nothing of the application was left on the server.
   await page.goto(`${server.address}/threads`);
-  await expect(page.getByRole('heading', { name: 'Nothing in the box yet' })).toBeVisible();
-  await page.getByRole('button', { name: 'Lay in examples' }).tap();
+  await expect(page.getByRole('heading', { name: 'Your thread box is empty' })).toBeVisible();
+  await page.getByRole('button', { name: 'Add examples' }).tap();
   await expect(page.getByTestId('box-row').first()).toBeVisible();
 });
 
@@ -65,8 +65,8 @@ test('a new version is offered between sittings, and taken when it is wanted', a
   await page.goto(server.address);
   await expect(page.getByText('A new version of Junctura is ready')).toBeVisible();
   const loaded = page.waitForEvent('load');
-  await page.getByRole('button', { name: 'Take it now' }).tap();
+  await page.getByRole('button', { name: 'Update now' }).tap();
   await loaded;
   await expect.poll(() => page.evaluate(() => caches.keys())).toEqual(['junctura-later']);
-  await expect(page.getByRole('heading', { name: 'Begin with a drawing' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Start with a drawing' })).toBeVisible();
 });

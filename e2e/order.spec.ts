@@ -9,21 +9,21 @@ test('the piece grows from bare cloth to the end, and stands as it does after an
   const { page } = bench;
   await bench.openKite('Order');
   const picture = page.locator('canvas[data-place]');
-  const slider = page.getByRole('slider', { name: 'How far the work is' });
+  const slider = page.getByRole('slider', { name: 'How far the piece is' });
   await expect(picture).toHaveAttribute('data-place', /^\d+$/);
   const whole = await picture.screenshot();
   await slider.fill('0');
   await expect(picture).toHaveAttribute('data-place', '0');
   expect(Buffer.compare(await picture.screenshot(), whole)).not.toBe(0);
-  await page.getByRole('button', { name: 'A step on' }).click();
+  await page.getByRole('button', { name: 'Forward one step' }).click();
   await expect(picture).toHaveAttribute('data-place', '1');
   await page.keyboard.press('.');
   await expect(picture).toHaveAttribute('data-place', '2');
   await page.keyboard.press(',');
   await expect(picture).toHaveAttribute('data-place', '1');
-  await page.getByRole('combobox', { name: 'Pace' }).selectOption('200 a second');
-  await page.getByRole('button', { name: 'Let it grow' }).click();
-  await expect(page.getByText('All is stitched')).toBeVisible({ timeout: 15_000 });
+  await page.getByRole('combobox', { name: 'Speed' }).selectOption('200 stitches a second');
+  await page.getByRole('button', { name: 'Play' }).click();
+  await expect(page.getByText('All stitched')).toBeVisible({ timeout: 15_000 });
 });
 
 test('a step that is dragged stands where it is dropped, and is undone', async ({ bench }) => {
@@ -41,7 +41,7 @@ test('a step that is dragged stands where it is dropped, and is undone', async (
   await page.mouse.move(from.x, from.y - 20, { steps: 4 });
   await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 });
   await page.mouse.up();
-  await expect(bench.tally).toContainText('Fix what comes before what');
+  await expect(bench.tally).toContainText('Fix the order of two parts');
   // What is fixed is its neighbours: it comes before the one that it was put before. The best order of the rest is found anew,
   // and like steps may stand in one line.
   const isBefore = async (): Promise<boolean> => {

@@ -16,7 +16,7 @@ async function bringLeaf(bench: Bench, as: 'whole' | 'below', width: string): Pr
   const { page } = bench;
   await bench.open();
   await bench.bring('leaf.png', LEAF);
-  await page.getByLabel('Read it').selectOption(as);
+  await page.getByLabel('Read the picture').selectOption(as);
   await page.getByLabel('Width of the page').fill(width);
   await page.getByLabel('Width of the page').press('Enter');
   await page.getByRole('button', { name: 'Use this picture' }).click();
@@ -39,12 +39,12 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
   await expect(ways.getByRole('listitem').nth(0)).toContainText('Painted in 4 shades');
   await expect(ways.getByRole('listitem').nth(1)).toContainText(/Painted in 6 shades.*h.* m .*ΔE/);
   await expect(ways.getByRole('listitem').nth(2)).toContainText('Flat regions');
-  await ways.getByRole('listitem').nth(1).getByRole('button', { name: 'Paint it so' }).click();
+  await ways.getByRole('listitem').nth(1).getByRole('button', { name: 'Use this' }).click();
   await expect(ways).toHaveCount(0);
   await expect(paint.getByRole('list', { name: 'Its shades' }).getByRole('listitem')).toHaveCount(6);
   await expect(bench.tally).toContainText('Paint from the picture in 6 shades');
   // Shades are pinned, done without, and counted by the curve.
-  const first = paint.getByRole('button', { name: /^Do without/ }).first();
+  const first = paint.getByRole('button', { name: /^Leave them out/ }).first();
   const name = (await first.getAttribute('aria-label'))!;
   await first.click();
   await expect(paint.getByRole('button', { name, exact: true })).toHaveCount(0);
@@ -54,16 +54,16 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
     .click();
   await expect(paint.getByRole('button', { name: /^Keep / }).first()).toHaveAttribute('aria-pressed', 'true');
   // What the picture shows, in chalk, beside the stitches, as difference, in figures.
-  await paint.getByText('Show the lie in chalk').click();
+  await paint.getByText('Show stitch direction in chalk').click();
   await expect(page.locator('path.lie')).toHaveAttribute('d', /^M/);
   await paint.getByText('Difference', { exact: true }).click();
   await expect(page.locator('.over.difference img')).toBeVisible();
-  await paint.getByRole('button', { name: 'How near does it come?' }).click();
+  await paint.getByRole('button', { name: 'How close is it?' }).click();
   await expect(paint.getByTestId('judged')).toContainText(/ΔE \d+\.\d from the picture/);
   await paint.getByText('Stitches', { exact: true }).click();
   // What lies on top becomes parts of their own, but for what is struck out.
   await paint.getByTestId('on-top').click();
-  const rows = paint.getByRole('list', { name: 'Lights and hairs' }).getByRole('checkbox');
+  const rows = paint.getByRole('list', { name: 'Highlights and hairs' }).getByRole('checkbox');
   await expect(rows.first()).toBeChecked();
   const found = await rows.count();
   if (found > 1) await rows.last().click();
@@ -71,7 +71,7 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
   await paint.getByRole('button', { name: /worked last$/ }).click();
   await expect(bench.figure('Parts')).toHaveText(String(1 + added));
   // A stroke leads the lie; a mark says what matters most.
-  await paint.getByRole('button', { name: 'Lead the lie by a stroke' }).click();
+  await paint.getByRole('button', { name: 'Draw the direction of the hair' }).click();
   await bench.drawOver('part-1', [
     [0.3, 0.3],
     [0.4, 0.6],
@@ -85,7 +85,7 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
   await expect(paint).toContainText('1 mark of what matters most');
   await page.keyboard.press('Escape');
   // By colour each shade goes all over it; by area one goes on from patch to patch.
-  await paint.getByRole('button', { name: 'Go patch by patch, from back to front' }).click();
+  await paint.getByRole('button', { name: 'Go zone by zone, from back to front' }).click();
   await expect(paint.getByRole('button', { name: /^Go patch by patch/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   // The pattern marks its shades; the order has a step for each that is in use.
@@ -100,7 +100,7 @@ test('what a picture shows is proposed as a part, and seen coarsely while its st
   page,
 }) => {
   await bringLeaf(bench, 'below', '150 mm');
-  await page.getByRole('button', { name: 'Propose what it shows as a part' }).click();
+  await page.getByRole('button', { name: 'Find the subject of the picture' }).click();
   await expect(bench.figure('Parts')).toHaveText('1');
   await bench.goTo('Stitches');
   await bench.pick('Subject');

@@ -37,7 +37,7 @@ test('two tabs do not overwrite each other', async ({ bench, page, context }) =>
   await second.goto(page.url());
   await second.getByLabel('Height').fill('40 mm');
   await second.keyboard.press('Enter');
-  await expect(second.getByText('Kept in this browser')).toBeVisible();
+  await expect(second.getByText('Saved in this browser')).toBeVisible();
   await page.getByLabel('Height').fill('60 mm');
   await page.keyboard.press('Enter');
   await expect(page.getByText('changed in another tab')).toBeVisible();
@@ -121,7 +121,7 @@ test.describe('on a phone', () => {
     await expect(page.locator('.picture[data-painted]')).toBeVisible();
     const height = async (): Promise<number> => (await bench.card.boundingBox())!.height;
     const half = await height();
-    const handle = page.getByRole('button', { name: 'Draw the card up or down' });
+    const handle = page.getByRole('button', { name: 'Resize the card' });
     await handle.press('ArrowUp');
     await expect.poll(height).toBeGreaterThan(1.4 * half);
     const box = (await handle.boundingBox())!;

@@ -25,7 +25,7 @@ async function takeAll(page: Page): Promise<void> {
   await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 9);
   await shot('bench');
   await page.goto(`${base}/stitches/chain`);
-  for (let i = 0; i < 14; i++) await page.getByRole('button', { name: 'Back a step' }).click();
+  for (let i = 0; i < 14; i++) await page.getByRole('button', { name: 'Back one step' }).click();
   await page.waitForTimeout(500);
   await shot('stitch-book');
   await page.goto(`${base}/stitches/compare`);
@@ -123,7 +123,7 @@ async function takeFinish(page: Page, shot: (name: string) => Promise<Buffer>): 
 /** Pictures of colours, thread and the thread box. */
 async function takeThreads(page: Page, shot: (name: string) => Promise<Buffer>): Promise<void> {
   await page.goto(`${base}/threads`);
-  await page.getByRole('button', { name: 'Lay in examples' }).click();
+  await page.getByRole('button', { name: 'Add examples' }).click();
   await page.locator('[data-test=box-row]').nth(3).waitFor();
   await page.waitForTimeout(1500);
   await page.goto(`${base}/piece/demo-rock-pool/colours`);
@@ -138,7 +138,7 @@ async function takeThreads(page: Page, shot: (name: string) => Promise<Buffer>):
   await shot('colours');
   await page.goto(`${base}/piece/demo-rock-pool/thread`);
   await settled(page);
-  await page.getByRole('button', { name: 'Will it reach?' }).click();
+  await page.getByRole('button', { name: 'Will it be enough?' }).click();
   const amber = page.locator('[data-test=reach] > li', { hasText: 'Pale amber' });
   await amber.getByRole('button', { name: 'What helps' }).click();
   await page.locator('[data-test=savings] .offer').first().waitFor();
@@ -164,7 +164,7 @@ async function takeIntake(page: Page, shot: (name: string) => Promise<Buffer>): 
   await page.getByRole('complementary').getByRole('button', { name: 'Cat', exact: false }).first().click();
   await page.locator('[data-test=paint]').click();
   await page.getByRole('list', { name: 'Its shades' }).waitFor();
-  await page.getByText('Kept in this browser').waitFor();
+  await page.getByText('Saved in this browser').waitFor();
   await page.getByText('Half', { exact: true }).click();
   await page.waitForTimeout(6000);
   await settled(page);

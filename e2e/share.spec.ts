@@ -7,8 +7,8 @@ test('a piece is shown to others: cards, the picture alone, and a film that can 
 }) => {
   await bench.openKite('Stitches');
   await page.getByRole('button', { name: 'File' }).click();
-  await page.getByText('Show it to others: card, picture, film…').click();
-  const dialog = page.getByRole('dialog', { name: 'Show it to others' });
+  await page.getByText('Share: card, picture, video…').click();
+  const dialog = page.getByRole('dialog', { name: 'Share the piece' });
   const painted = dialog.locator('canvas[data-painted=true]');
   const save = async (): Promise<{ name: string; bytes: Buffer }> => {
     await expect(painted).toBeVisible();
@@ -21,7 +21,7 @@ test('a piece is shown to others: cards, the picture alone, and a film that can 
   const upright = await save();
   expect(upright.name).toMatch(/-card-upright\.png$/);
   expect(sizeOf(upright.bytes)).toEqual([1080, 1350]);
-  await dialog.getByText('Card, across').click();
+  await dialog.getByText('Card, wide').click();
   expect(sizeOf((await save()).bytes)).toEqual([1200, 630]);
   await dialog.getByText('Picture', { exact: true }).click();
   await dialog.getByText('With its cloth').click();
@@ -29,7 +29,7 @@ test('a piece is shown to others: cards, the picture alone, and a film that can 
   // Four channels: what is not stitched is transparent; dots to the metre are told.
   expect(alone.bytes[25]).toBe(6);
   expect(alone.bytes.includes(Buffer.from('pHYs'))).toBe(true);
-  await dialog.getByText('Film', { exact: true }).click();
+  await dialog.getByText('Video', { exact: true }).click();
   await expect(painted).toBeVisible();
   await dialog.getByTestId('save-share').click();
   await dialog.getByRole('button', { name: 'Cancel' }).click();

@@ -4,7 +4,7 @@ import { expect, test } from './bench.ts';
 test('strokes drawn in the hoop turn the stitches, and can be undone', async ({ bench, page }) => {
   await bench.openPart('demo-kite', 'Lower right panel');
   const straight = await bench.figure('Stitches').textContent();
-  await bench.choose('Stitches lie', 'along strokes that I draw');
+  await bench.choose('Stitches run', 'along strokes I draw');
   await expect(page.getByText('Draw strokes along which')).toBeVisible();
   await bench.drawOver('lower-right-panel', [
     [0.2, 0.1],
@@ -16,13 +16,13 @@ test('strokes drawn in the hoop turn the stitches, and can be undone', async ({ 
   await page.getByRole('button', { name: 'Done' }).click();
   const drawn = await bench.figure('Stitches').textContent();
   expect(drawn).not.toBe(straight);
-  await bench.choose('Stitches lie', 'from a point');
+  await bench.choose('Stitches run', 'from a point');
   await page.getByTestId('pick-centre').click();
   await bench.drawOver('lower-right-panel', [[0.1, 0.1]]);
-  await expect(bench.tally).toContainText('Move where the stitches run to');
-  await page.getByLabel('Point across').fill('3');
+  await expect(bench.tally).toContainText('Move the centre point');
+  await page.getByLabel('Point from centre, right').fill('3');
   await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Point across')).toHaveValue('3');
+  await expect(page.getByLabel('Point from centre, right')).toHaveValue('3');
   while (await page.getByRole('button', { name: 'Undo', exact: true }).isEnabled()) {
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
   }
@@ -50,20 +50,20 @@ test('a vein, a border of shades, the ends of an outline and single places are d
 
   await add('Outline');
   await page.getByTestId('layer-outline').click();
-  await bench.choose('It goes', 'from one place to another');
+  await bench.choose('Outline runs', 'between two points');
   await page.getByTestId('outline-ends').click();
   await draw([0.95, 0.5]);
   await draw([0.5, 0.05]);
   await expect(bench.tally).toContainText('Set where the outline goes');
-  await expect(page.getByTestId('outline-ends')).toHaveText('Set its ends anew');
+  await expect(page.getByTestId('outline-ends')).toHaveText('Set its ends again');
 
   await add('Vein');
   await page.getByTestId('move-vein').first().click();
   await draw([0.3, 0.9], [0.2, 0.5], [0.6, 0.1]);
   await expect(bench.tally).toContainText('Move the vein');
   await page.keyboard.press('Escape');
-  await bench.card.getByRole('button', { name: 'As it was found' }).click();
-  await expect(bench.tally).toContainText('Find the vein again');
+  await bench.card.getByRole('button', { name: 'Back to the suggested line' }).click();
+  await expect(bench.tally).toContainText('Use the suggested vein');
 
   await add('Single highlights');
   await page.getByTestId('place-points').click();

@@ -33,8 +33,8 @@ test('of five thousand entries only those in view are in the page, wherever one 
 test('colours are read off the simulated camera’s photograph and become a card', async ({ bench, page }) => {
   await bench.open('/threads');
   await page.getByRole('button', { name: 'File' }).click();
-  await page.getByText('Read colours off a photograph…').click();
-  await page.getByRole('button', { name: 'Take one with the simulated camera' }).click();
+  await page.getByText('Read colours from a photograph…').click();
+  await page.getByRole('button', { name: 'Use the simulated camera' }).click();
   const photo = page.getByTestId('photo');
   await expect(photo).toBeVisible();
   // It lies still before it is pressed on.

@@ -8,7 +8,7 @@ test('a design larger than its hoop gets positions, moved by dragging and by num
   await page.getByRole('button', { name: 'Find hoop positions' }).click();
   const rows = bench.card.locator('.positions li');
   await expect.poll(() => rows.count()).toBeGreaterThan(2);
-  const right = rows.first().getByLabel('Right');
+  const right = rows.first().getByLabel('From centre, right');
   const before = await right.inputValue();
   const grip = (await page.locator('[data-position="0"]').boundingBox())!;
   await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2);
@@ -19,7 +19,7 @@ test('a design larger than its hoop gets positions, moved by dragging and by num
   await right.fill('0 mm');
   await page.keyboard.press('Enter');
   await expect(right).toHaveValue('0 mm');
-  await page.getByRole('button', { name: 'One position' }).click();
+  await page.getByRole('button', { name: 'Use one position' }).click();
   await expect(rows).toHaveCount(0);
 });
 
@@ -36,7 +36,7 @@ test('the light table shows true size, is nudged and turned by keys, and unlocks
   await page.getByRole('button', { name: 'Measure the screen' }).click();
   await page.getByLabel(/^Hold a bank card/).fill('50');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'It fits' }).click();
+  await page.getByRole('button', { name: 'They match' }).click();
   expect((await sizeOf()) / before).toBeCloseTo(2, 1);
   const turn = table.locator('g').first();
   await page.keyboard.press('ArrowRight');
@@ -45,7 +45,7 @@ test('the light table shows true size, is nudged and turned by keys, and unlocks
   await page.getByRole('button', { name: 'Lock' }).click();
   await page.keyboard.press('ArrowRight');
   await expect(turn).toHaveAttribute('transform', /translate\(0\.5 0\)/);
-  const unlock = page.getByRole('button', { name: 'Press here long to unlock' });
+  const unlock = page.getByRole('button', { name: 'Press and hold here to unlock' });
   await unlock.click();
   await expect(unlock).toBeVisible();
   await unlock.hover();
@@ -96,7 +96,7 @@ test.describe('on a tablet', () => {
     expect(y).toBeCloseTo(10, 1);
 
     await page.getByRole('button', { name: 'Lock' }).click();
-    const unlock = page.getByRole('button', { name: 'Press here long to unlock' });
+    const unlock = page.getByRole('button', { name: 'Press and hold here to unlock' });
     await expect(unlock).toBeVisible();
     await touch('touchStart', [500, 700]);
     await touch('touchMove', [550, 700]);

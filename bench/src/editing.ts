@@ -51,7 +51,7 @@ async function open(page: Page, address: string, piece: Piece, part: string): Pr
   await page.addInitScript(() => localStorage.setItem('junctura-settings', JSON.stringify({ welcomed: true })));
   await page.goto(address);
   const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: 'Choose a drawing, picture or piece' }).click();
+  await page.getByRole('button', { name: 'Choose a file' }).click();
   await (await chooser).setFiles(path);
   await page
     .getByRole('navigation', { name: 'Steps' })

@@ -24,7 +24,7 @@ export async function benchThreadBox(): Promise<string[]> {
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(`${server.address}/threads`);
-    await page.getByRole('button', { name: 'Lay in examples' }).click();
+    await page.getByRole('button', { name: 'Add examples' }).click();
     const rows = Array.from(
       { length: ENTRIES },
       (_, i) => `Shade ${i},n${i},#${(i * 3343 + 4096).toString(16).padStart(6, '0').slice(-6)},1,tin ${i % 40}`,

@@ -5,12 +5,13 @@ import { ENDS, MOST_NEEDLES, type End } from '@junctura/core/piece';
 import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
 import * as say from './words.ts';
 
-export const USAGE =
-  'plan FILE [--hoop 150] [--fit | --scale MM_PER_UNIT] [--cloth ID] [--thread KIND] [--strands N] ' +
-  '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N] ' +
-  '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]] ' +
-  '[--record ENTRIES.json] [--finish END] ' +
-  '[--paint [PICTURE] [--shades 24] [--outline-part ID]] [--picture OUT.png [--dpi 300] [--side front|back]]';
+export const USAGE = [
+  'plan FILE [--hoop 150] [--fit | --scale MM_PER_UNIT] [--cloth ID] [--thread KIND] [--strands N]',
+  '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N]',
+  '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]]',
+  '[--record ENTRIES.json] [--finish END]',
+  '[--paint [PICTURE] [--shades 24] [--outline-part ID]] [--picture OUT.png [--dpi 300] [--side front|back]]',
+].join(' ');
 
 /** What was asked for on the command line; null where nothing was said. */
 export interface PlanOptions {
@@ -270,6 +271,5 @@ export function paramsFor(
 export function strandProblem(thread: string, strands: number): string | null {
   const kind = threadKind(thread)!;
   const choices = strandChoices(kind);
-  const among = choices.length === 1 ? 'one strand' : `${choices.join(', ')} strands`;
-  return choices.includes(strands) ? null : say.strandsOf(kind.name, among, strands);
+  return choices.includes(strands) ? null : say.strandsOf(kind.name, choices, strands);
 }

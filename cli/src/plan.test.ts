@@ -159,8 +159,8 @@ describe('painting from a picture', () => {
   });
 
   it.each([
-    [['--paint', 'nowhere.png'], /no picture nowhere\.png/],
-    [['--paint', drawing], /no picture that can be read/],
+    [['--paint', 'nowhere.png'], /picture not found: nowhere\.png/],
+    [['--paint', drawing], /can’t read the picture/],
     [['--paint', 'x.png', '--shades', '1'], /--shades takes a number from 2 to 50/],
     [['--shades', '8'], /go with --paint/],
     [['--dpi', '300'], /go with --picture/],
@@ -235,10 +235,10 @@ describe('the headless planner', () => {
   writeFileSync(empty, '<svg xmlns="http://www.w3.org/2000/svg"/>');
   it.each([
     [[], /no file given/],
-    [['nowhere.svg'], /no file nowhere.svg/],
+    [['nowhere.svg'], /file not found: nowhere.svg/],
     [[empty], /nothing in it to stitch/],
-    [[drawing, '--stitch', 'tatting'], /--stitch knows running/],
-    [[drawing, '--cloth', 'paper'], /--cloth knows/],
+    [[drawing, '--stitch', 'tatting'], /--stitch must be one of running/],
+    [[drawing, '--cloth', 'paper'], /--cloth must be one of/],
     [[drawing, '--strands', '7'], /strands/],
     [[drawing, '--strands', '2.5'], /whole number/],
     [[drawing, '--hoop', 'big'], /--hoop takes a number/],
@@ -246,7 +246,7 @@ describe('the headless planner', () => {
     [[drawing, '--stitch', 'satin', '--param', 'p=0.5', '--param', 'nonsense=1'], /nonsense: no stitch of this plan/],
     [[drawing, '--param', 'nonsense=1'], /no stitch of this plan/],
     [[drawing, '--stitch', 'satin', '--param', 'p=99'], /p=99/],
-    [[drawing, '--fit', '--scale', '1'], /exclude each other/],
+    [[drawing, '--fit', '--scale', '1'], /not both/],
     [[drawing, '--colour'], /--colour/],
   ])('says in one line what is wrong with %j', (args, expected) => {
     const outcome = runPlan(args);
@@ -260,7 +260,7 @@ describe('the headless planner', () => {
     expect(contract.parse(JSON.parse(good.stdout)).parts).toHaveLength(3);
     const bad = plan('nowhere.svg');
     expect([bad.status, bad.stdout]).toEqual([1, '']);
-    expect(bad.stderr).toBe('there is no file nowhere.svg\n');
+    expect(bad.stderr).toBe('file not found: nowhere.svg\n');
   });
 
   it('works a half ring as arithmetic has it, and obeys an angle on it', () => {

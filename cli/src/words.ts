@@ -1,3 +1,4 @@
+import { formatChoice } from '@junctura/core/measure';
 export const noPicture = (file: string): string => `picture not found: ${file}`;
 
 export const badPicture = (name: string): string => `can’t read the picture ${name}: use PNG, JPEG or WebP`;
@@ -21,8 +22,8 @@ export const notARecord = (file: string, at: string, why: string): string =>
 
 export const notJson = (file: string): string => `${file} is not valid JSON`;
 
-export const strandsOf = (kind: string, among: string, strands: number): string =>
-  `${kind} is worked with ${among}, not ${strands}`;
+export const strandsOf = (thread: string, choices: readonly number[], given: number): string =>
+  `${thread} is worked with ${formatChoice(choices.map(String))} strands, not ${given}`;
 
 export const noFile = (usage: string): string => `no file given; usage: ${usage}`;
 

@@ -41,7 +41,7 @@ export class SessionsRun {
       await page.waitForTimeout(pick(random, PAUSES));
       // In one look, so that both are of the same moment.
       kept = await page.evaluate((was) => {
-        const isKept = document.querySelector('.saved')?.textContent?.includes('Kept in this browser');
+        const isKept = document.querySelector('.saved')?.textContent?.includes('Saved in this browser');
         return isKept ? (document.querySelector<HTMLInputElement>('input.name')?.value ?? was) : was;
       }, kept);
     }

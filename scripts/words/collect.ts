@@ -35,7 +35,7 @@ export function collectWords(root: string): Words[] {
     const file = relative(root, path).split(sep).join('/');
     if (PASSED_OVER.test(file)) return [];
     const source = readFileSync(path, 'utf8');
-    const found = file.endsWith('.vue') ? wordsOfComponent(source) : wordsOfScript(source);
+    const found = file.endsWith('.vue') ? wordsOfComponent(source) : wordsOfScript(source, 1, file.startsWith('cli/'));
     return found.map((words) => ({ file, ...words })).sort((a, b) => a.line - b.line);
   });
 }

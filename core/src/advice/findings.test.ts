@@ -251,7 +251,7 @@ describe('findings', () => {
     expect(positions.length).toBeGreaterThan(2);
     const { plan: inPositions, findings } = new Planner().plan(piece, USUAL_FACTORS);
     const crushed = findings.find(({ id }) => id === 'crushed')!;
-    const flat = remediesFor(piece, inPositions, crushed).find(({ label }) => label === 'Work it flat')!;
+    const flat = remediesFor(piece, inPositions, crushed).find(({ label }) => label === 'Use a flat stitch instead')!;
     expect(found(after(piece, flat.edit))).not.toContain('crushed');
   });
 

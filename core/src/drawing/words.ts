@@ -2,7 +2,8 @@ import { byCount, formatFine, formatList, formatNumber, plural } from '../measur
 
 export const petalName = (n: number): string => `Petal ${n}`;
 
-export const borderName = (n: number): string => `Border circle ${n}`;
+export const borderName = (number: number, count: number): string =>
+  byCount(count, { one: 'Border circle', other: `Border circle ${number}` });
 
 export const hexagonName = (n: number): string => `Hexagon ${n}`;
 
@@ -96,7 +97,7 @@ export const tooManyCharacters = (millions: number, most: number): string =>
   `The drawing is too large: ${formatNumber(millions)} million characters; up to ${formatNumber(most)} million can be read.`;
 
 export const badXml = (line: string, fault: string): string =>
-  `Line ${line} is not valid XML: ${fault.endsWith('.') ? fault : `${fault}.`}`;
+  `Line ${line} is not valid XML: ${fault}`;
 
 export const atLine = (line: number, problem: string): string => `Line ${line}: ${problem}`;
 
@@ -111,3 +112,7 @@ export const eventAttribute = (key: string): string =>
   `the drawing has an event attribute (${key}). Save it as plain SVG.`;
 
 export const outsideFile = (where: string): string => `the drawing refers to something outside the file (${where}).`;
+
+export const HAS_SCRIPT = 'the drawing contains a script. Save it as plain SVG.';
+
+export const HAS_ENTITIES = 'the drawing defines entities, which can’t be read. Save it as plain SVG.';

@@ -10,9 +10,6 @@ export interface FinishingStep {
   readonly caution: string | null;
 }
 
-const MAKER = 'Follow the maker’s instructions first.';
-const IRON = 'Irons and steam burn: keep your hands clear, and never leave the iron on unattended.' + MAKER;
-
 type Words = (mark: Mark, cloth: Cloth) => Omit<FinishingStep, 'act'>;
 
 /** What is said of each act. */
@@ -27,7 +24,7 @@ const WORDS: Readonly<Record<RemovalAct, Words>> = {
   }),
   'rinse-cold': () => ({
     text: 'Rinse in cold water, moving it about, until no mark is left; then rinse once more.',
-    caution: say.beforeHeat(MAKER),
+    caution: say.beforeHeat(say.MAKER_FIRST),
   }),
   'rinse-warm': () => ({
     text: 'Lay it in warm water until the film is gone and the threads feel soft, then in fresh water again.',
@@ -50,11 +47,11 @@ const WORDS: Readonly<Record<RemovalAct, Words>> = {
   }),
   heat: () => ({
     text: 'Pass hot air or an iron over the back until the lines are gone.',
-    caution: say.mayComeBack(IRON),
+    caution: say.mayComeBack(say.IRON_BURNS),
   }),
   press: (mark, cloth) => ({
     text: say.pressStep(cloth.iron === 'hot', comesOutInWater(mark)),
-    caution: IRON,
+    caution: say.IRON_BURNS,
   }),
 };
 

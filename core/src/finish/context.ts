@@ -209,7 +209,7 @@ export const TABLE: FinishLook['ground'] = { kind: 'table', cloth: null, colour:
 
 /** Cautions at their step. The maker's sheet and local rules come first everywhere. */
 export const CAUTIONS = {
-  iron: 'Irons and steam burn: keep your hands clear, and never leave the iron on unattended. Follow the maker’s instructions first.',
+  iron: say.IRON_BURNS,
   glue: 'Use glue only with a window open, away from flames and skin. Follow the maker’s sheet first.',
   scissors: 'Cut away from the other hand; close scissors and rippers before you lay them down.',
   pins: 'Count pins and needles out and back in.',

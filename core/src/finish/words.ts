@@ -60,7 +60,7 @@ export const islands = (islands: number): string =>
   `The stitching forms ${islands} separate islands, further apart than the border reaches. Join them with a bridge, or make ${islands} patches?`;
 
 export const drawScallops = (across: number, upright: number): string =>
-  `Draw ${across} scallops across and ${upright} down from the template, so that they meet at the corners; work them in buttonhole stitch with the loops on the line, two short and two long stitches in turn.`;
+  `Draw ${across} scallops across and ${upright} down from the template, so that they meet at the corners. Work them in buttonhole stitch with the loops on the line, two short and two long stitches in turn.`;
 
 export const wideScallops = (scallopMm: number, sideMm: number): string =>
   `Scallops of ${formatFine(scallopMm)} are wider than the side of ${formatFine(sideMm)}: one is worked on each side.`;
@@ -69,7 +69,7 @@ export const loopFringe = (loops: number, yarns: number, deepMm: number): string
   `Pull ${loops} loops of ${yarns} yarns through each scallop, between the stitches, knot them and trim them to ${formatFine(deepMm)}.`;
 
 export const knitFringe = (yarns: number, rows: number, rowsIn10Cm: number): string =>
-  `Knit the fringe lengthwise with ${yarns} yarns together on metal needles of about 3 mm, as the yarns have no give together: ${formatNumber(rows)} rows, ${rowsIn10Cm} in 10 cm; then let the lower stitches run.`;
+  `Knit the fringe lengthwise with ${yarns} yarns together on metal needles of about 3 mm, as the yarns have no give together. Knit ${formatNumber(rows)} rows, ${rowsIn10Cm} in 10 cm; then let the lower stitches run.`;
 
 export const sizeMm = (across: number, upright: number): string =>
   `${formatNumber(across)} × ${formatNumber(upright)} mm`;
@@ -171,3 +171,7 @@ export const closedInlets = (count: number): string =>
   });
 
 export const ofSize = (count: number, size: string): string => `${formatNumber(count)} of ${size}`;
+
+export const MAKER_FIRST = 'Follow the maker’s instructions first.';
+
+export const IRON_BURNS = `Irons and steam burn: keep your hands clear, and never leave the iron on unattended. ${MAKER_FIRST}`;

@@ -101,3 +101,4 @@ export {
   type ThreadKind,
   type ThreadTwist,
 } from './threads.ts';
+export { NEEDLES_ARE_SHARP } from './words.ts';

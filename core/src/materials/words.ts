@@ -46,3 +46,5 @@ export const tooManyShades = (most: number, card: string, has: number): string =
 
 export const badCard = (card: string): string =>
   `The shade card “${card}” can’t be saved: one of its shades has a value that can’t be used.`;
+
+export const NEEDLES_ARE_SHARP = 'Needles are sharp: count them out and back in.';

@@ -31,7 +31,7 @@ describe('lengths as people write them', () => {
 it.each([
   [0.01, '36 s'],
   [0.3, '20 min'],
-  [1.66, '1 h 40'],
+  [1.66, '1 h 40 min'],
   [12.2, '12 h'],
 ])('%f hours are %s', (hours, text) => expect(formatDuration(hours)).toBe(text));
 

@@ -34,3 +34,4 @@ export {
   type PageItem,
   type Sheet,
 } from './sheets.ts';
+export { PRINT_TRUE } from './words.ts';

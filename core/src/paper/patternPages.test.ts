@@ -165,7 +165,7 @@ describe('the pattern on paper', () => {
     [Infinity, 50],
   ])('refuses a calibration of %d and %d in a sentence', (acrossMm, downMm) => {
     const scale = printerScale(acrossMm, downMm);
-    expect(scale.ok ? '' : scale.problem).toMatch(/cannot be right/);
+    expect(scale.ok ? '' : scale.problem).toMatch(/can’t be right/);
   });
 
   it('is mirrored left to right only when asked, and says so', () => {

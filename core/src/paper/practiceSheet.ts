@@ -1,4 +1,4 @@
-import { bundleDiameterMm, laidWidthMm, threadKind, wrappingNeedle } from '../materials/index.ts';
+import { NEEDLES_ARE_SHARP, bundleDiameterMm, laidWidthMm, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { knotDiameterMm } from '../stitches/index.ts';
 import { SHEETS, type Page, type PageItem, type Sheet } from './sheets.ts';
 import * as say from './words.ts';
@@ -108,11 +108,6 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
     line([x - 1, at, x + 1, at]);
     line([x, at - 1, x, at + 1]);
   }
-  text(
-    MARGIN_MM,
-    sheet.heightMm - 10,
-    'Junctura. Needles are sharp: count them out and back in. Rest your eyes and hands.',
-    2.8,
-  );
+  text(MARGIN_MM, sheet.heightMm - 10, `Junctura. ${NEEDLES_ARE_SHARP} Rest your eyes and hands.`, 2.8);
   return { widthMm: sheet.widthMm, heightMm: sheet.heightMm, items };
 }

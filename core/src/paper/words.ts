@@ -132,3 +132,5 @@ export const boundHoop = (size: string): string => `${size}, to be bound`;
 export const dyeLot = (lot: string): string => `dye lot ${lot}`;
 
 export const templateTitle = (piece: string, template: string): string => `${piece} · ${template}`;
+
+export const PRINT_TRUE = 'Print at 100%, then measure the bars.';

@@ -275,7 +275,7 @@ export function setUnderlay(piece: Piece, underlay: Piece['drawing']['underlay']
 
 export function removeParts(piece: Piece, partIds: readonly string[]): Edit | null {
   const parts = piece.drawing.parts.filter((part) => part.locked || !partIds.includes(part.id));
-  const label = partIds.length === 1 ? 'Remove a part' : say.removeParts(partIds.length);
+  const label = say.removeParts(partIds.length);
   return editOf(piece, label, [[['drawing', 'parts'], parts]]);
 }
 
@@ -286,7 +286,7 @@ export function movePart(piece: Piece, partId: string, towards: 'front' | 'back'
   const to = from + (towards === 'front' ? 1 : -1);
   if (from < 0 || to < 0 || to >= parts.length) return null;
   [parts[from], parts[to]] = [parts[to]!, parts[from]!];
-  return editOf(piece, say.moveTowards(towards), [[['drawing', 'parts'], parts]]);
+  return editOf(piece, towards === 'front' ? 'Bring forward' : 'Send back', [[['drawing', 'parts'], parts]]);
 }
 
 /** Puts a part at a place in the order from back to front. */
@@ -305,7 +305,7 @@ export function placePart(piece: Piece, partId: string, index: number): Edit | n
 
 /** Accepts findings in one edit, with one word why. */
 export function acceptFindings(piece: Piece, accepted: Piece['accepted']): Edit | null {
-  const label = accepted.length === 1 ? 'Leave a check as it is' : say.leaveChecks(accepted.length);
+  const label = accepted.length === 1 ? say.leaveChecks(1) : say.leaveChecks(accepted.length);
   return editOf(piece, label, [[['accepted'], [...piece.accepted, ...accepted]]]);
 }
 

@@ -1,4 +1,4 @@
-import { z } from '../measure/index.ts';
+import type { z } from '../measure/index.ts';
 import { placeInWords } from './file.ts';
 import { colourSchema, MAX_PARTS, partSchema, pieceSchema, unsoundIn, type Piece } from './schema.ts';
 

@@ -106,3 +106,4 @@ export {
 export { isSamePlanInput, planInput, type PlanInput } from './planInput.ts';
 export { colourName, colourOf, shadesOf, shownColour } from './workedColours.ts';
 export { freeColourId, freeId } from './ids.ts';
+export { LET_PLANNER_ORDER, LET_PLANNER_PLACE } from './words.ts';

@@ -1,3 +1,4 @@
+import { LET_PLANNER_ORDER, LET_PLANNER_PLACE } from './words.ts';
 import { editOf, type Edit } from './edits.ts';
 import { MOST_FIXED, type FixedOrder, type LayerRef, type Piece, type SittingCalendar } from './schema.ts';
 
@@ -28,7 +29,7 @@ export function workAtEnd(piece: Piece, partIds: readonly string[], end: 'first'
   const others = (ids: readonly string[]): string[] => ids.filter((id) => !chosen.has(id));
   const [first, last] = [others(piece.order.first), others(piece.order.last)];
   if (end) (end === 'first' ? first : last).push(...partIds);
-  const label = end === 'first' ? 'Work it first' : end === 'last' ? 'Leave it for last' : 'Let the planner place it';
+  const label = end === 'first' ? 'Work it first' : end === 'last' ? 'Leave it for last' : LET_PLANNER_PLACE;
   return setOrder(piece, label, { first, last });
 }
 
@@ -36,7 +37,7 @@ export function workAtEnd(piece: Piece, partIds: readonly string[], end: 'first'
 export function freeOrder(piece: Piece, partId?: string): Edit | null {
   const { pairs, first, last } = piece.order;
   const isKept = (id: string): boolean => partId !== undefined && id !== partId;
-  return setOrder(piece, 'Let the planner find the order', {
+  return setOrder(piece, LET_PLANNER_ORDER, {
     pairs: pairs.filter(({ before, after }) => isKept(before.part) && isKept(after.part)),
     first: first.filter(isKept),
     last: last.filter(isKept),

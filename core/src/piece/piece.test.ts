@@ -75,7 +75,7 @@ function changed(change: (data: Record<string, never>) => void): string {
   const data = JSON.parse(text) as Record<string, never>;
   change(data);
   const read = readPiece(JSON.stringify(data));
-  return read.ok ? 'it was read' : read.problem;
+  return read.ok ? 'it was read' : `${read.problem} ${read.detail ?? ''}`;
 }
 
 describe('piece files', () => {
@@ -121,15 +121,16 @@ describe('piece files', () => {
     const entry: RecordEntry = { type: 'part-done', id: 'e1', at: '2026-05-01T19:00:00.000Z', part: 'tail' };
     expect(readPieceFile(writePiece(kite(), [entry]))).toEqual({ ok: true, value: { piece: kite(), record: [entry] } });
     const wrong = readPieceFile(writePiece(kite(), [{ ...entry, at: 'yesterday' }]));
-    expect(wrong.ok ? '' : wrong.problem).toMatch(/record\[0\]\.at/);
+    expect(wrong.ok ? '' : wrong.problem).toContain('entry 1 of its record');
+    expect(wrong.ok ? '' : wrong.detail).toMatch(/record\[0\]\.at/);
   });
 
   it.each([
     ['nothing', '', /empty/],
-    ['half of one', text.slice(0, text.length / 2), /cut short: it breaks off at line \d+/],
-    ['no JSON', '{"format": oops}', /line 1 is not sound JSON/],
+    ['half of one', text.slice(0, text.length / 2), /cut short: it stops at line \d+/],
+    ['no JSON', '{"format": oops}', /line 1 is not valid JSON/],
     ['something else', '[1, 2]', /not a Junctura piece/],
-    ['another format', '{"format": "x"}', /not a Junctura piece.*“x”/],
+    ['another format', '{"format": "x"}', /not a Junctura piece/],
   ])('that are %s are refused', (_name, bad, expected) => {
     const read = readPiece(bad);
     expect(read.ok ? '' : read.problem).toMatch(expected);
@@ -139,14 +140,14 @@ describe('piece files', () => {
     [
       'a later version',
       (d: Record<string, unknown>) => (d['version'] = PIECE_VERSION + 1),
-      new RegExp(`later Junctura \\(version ${PIECE_VERSION + 1}`),
+      new RegExp(`later version of Junctura \\(file version ${PIECE_VERSION + 1}`),
     ],
-    ['a wrong type', (d) => ((d as unknown as Piece).placement.scale = 'big' as never), /placement\.scale/],
+    ['a wrong type', (d) => ((d as unknown as Piece).placement.scale = 'big' as never), /its place in the hoop.*placement\.scale/],
     ['an unknown field', (d: Record<string, unknown>) => (d['extra'] = 1), /top level.*extra/],
     [
       'an unknown stitch',
       (d) => ((d as unknown as Piece).drawing.parts[0]!.passes![0]!.stitch = 'x' as never),
-      /parts\[0\]\.passes\[0\]\.stitch/,
+      /part 1 of its drawing.*parts\[0\]\.passes\[0\]\.stitch/,
     ],
     [
       'a parameter out of range',
@@ -166,7 +167,7 @@ describe('piece files', () => {
     ],
     ['path data that is none', (d) => ((d as unknown as Piece).drawing.parts[0]!.path = 'M0 0 Lx'), /parts\[0\]\.path/],
     ['NaN in a path', (d) => ((d as unknown as Piece).drawing.parts[0]!.path = 'M0 0L NaN 3'), /not a number/],
-  ])('with %s are refused with the path of the fault', (_name, change, expected) => {
+  ])('with %s are refused with the place of the fault, in words and for developers', (_name, change, expected) => {
     expect(changed(change)).toMatch(expected);
   });
 });
@@ -293,7 +294,7 @@ describe('edits', () => {
       expect(after).not.toEqual(before);
       expect(pieceSchema.safeParse(after).success).toBe(true);
       expect(applied(after, invertEdit(edit))).toEqual(before);
-      expect(make(after) === null || edit.label.startsWith('Move') || edit.label.startsWith('Remove')).toBe(true);
+      expect(make(after) === null || /^(Move|Remove|Bring)/.test(edit.label)).toBe(true);
     },
   );
 

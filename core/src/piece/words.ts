@@ -8,8 +8,6 @@ export const useShade = (shade: string): string => `Use ${shade}`;
 
 export const removeParts = (count: number): string => `Remove ${plural(count, 'part')}`;
 
-export const moveTowards = (towards: string): string => `Bring the part to the ${towards}`;
-
 export const leaveChecks = (count: number): string =>
   byCount(count, { one: 'Leave a check as it is', other: `Leave ${count} checks as they are` });
 
@@ -50,10 +48,10 @@ export const colourOfPalette = (number: number): string => `colour ${number} of 
 export const entryOfRecord = (number: number): string => `entry ${number} of its record`;
 
 export const damagedPiece = (place: string, more: number): string => {
-  if (more === 0) return `This piece file is damaged, so nothing of it was opened. The fault is in ${place}.`;
+  if (more === 0) return `This piece is damaged, so it was not opened. The fault is in ${place}.`;
   return byCount(more, {
-    one: `This piece file is damaged, so nothing of it was opened. The faults are in ${place} and one more place.`,
-    other: `This piece file is damaged, so nothing of it was opened. The faults are in ${place} and ${formatNumber(more)} more places.`,
+    one: `This piece is damaged, so it was not opened. The faults are in ${place} and one more place.`,
+    other: `This piece is damaged, so it was not opened. The faults are in ${place} and ${formatNumber(more)} more places.`,
   });
 };
 
@@ -70,3 +68,7 @@ export const strandsOf = (thread: string, choices: readonly number[], given: num
 export const notInPalette = (colour: string): string => `the palette has no colour “${colour}”`;
 
 export const thereTwice = (part: string): string => `“${part}” is there twice`;
+
+export const LET_PLANNER_ORDER = 'Let the planner find the order';
+
+export const LET_PLANNER_PLACE = 'Let the planner place it';

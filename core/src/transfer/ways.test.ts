@@ -64,14 +64,14 @@ describe('ways of marking', () => {
 
   it('that come out in water are poor for silk, and film is for wool', () => {
     expect(way({ thread: 'stranded-silk' }, 'film').fitness).toBe('poor');
-    expect(way({ thread: 'stranded-silk' }, 'water-pen').cautions.join()).toContain('stranded silk does not take');
-    expect(way({ thread: 'crewel-wool' }, 'film').cautions.join()).toContain('crewel wool does not take');
-    expect(way({ thread: 'crewel-wool' }, 'water-pen').cautions.join()).not.toContain('does not take');
+    expect(way({ thread: 'stranded-silk' }, 'water-pen').cautions.join()).toContain('stranded silk can’t take water');
+    expect(way({ thread: 'crewel-wool' }, 'film').cautions.join()).toContain('crewel wool can’t take water');
+    expect(way({ thread: 'crewel-wool' }, 'water-pen').cautions.join()).not.toContain('can’t take water');
   });
 
   it('name the colours that may run in their water, and only there', () => {
     const strong = { shade: '#7a0f1c' };
-    expect(way(strong, 'film').cautions.join()).toContain('may run in that water');
+    expect(way(strong, 'film').cautions.join()).toContain('In that water these may run');
     expect(way(strong, 'pencil').cautions.join()).not.toContain('may run');
     expect(way({ shade: '#a9c4a0' }, 'film').cautions.join()).not.toContain('may run');
     expect(way(strong, 'film').score).toBeLessThan(way({ shade: '#4a8a5a' }, 'film').score);

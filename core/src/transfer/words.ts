@@ -48,3 +48,5 @@ export function sayWay(reason: WayReason): string {
       return WORDS[reason.code](reason.mark, reason.cloth);
   }
 }
+
+export const NO_NEW_THREAD = 'No new thread: carry on with what is in the needle.';

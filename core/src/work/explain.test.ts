@@ -26,14 +26,14 @@ it.each(STITCHES.map((kind) => [kind.id, kind] as const))('what %s says of its f
   const placed = placedFor(kind.worksOn);
   const pass = planPass(placed, { ...plainPass(id, 'stranded-cotton', 2), angleDeg: 0, reason: '' }, settings);
   const [thread, ...rest] = explained(pass, placed.areaMm2, 'metric');
-  const ways = [...thread!.matchAll(/[\d.]+ c?m (in front|behind|round the needle|through the cloth)/g)].map(([way]) =>
+  const ways = [...thread!.matchAll(/[\d.]+ c?m (on the front|on the back|round the needle|through the cloth)/g)].map(([way]) =>
     lengthOf(way),
   );
-  const slack = Number(/([\d.]+) % more/.exec(thread!)![1]) / 100;
+  const slack = Number(/([\d.]+)% more/.exec(thread!)![1]) / 100;
   const sum = ways.reduce((all, { mm }) => all + mm, 0) * (1 + slack);
   const off = ways.reduce((all, { offMm }) => all + offMm, 1);
   expect(Math.abs(sum - pass.quantities.threadMm)).toBeLessThanOrEqual(off * 1.1);
-  const seconds = Number(/^([\d.]+) s a stitch/.exec(rest.at(-1)!)![1]);
+  const seconds = Number(/^One stitch takes ([\d.]+) s/.exec(rest.at(-1)!)![1]);
   expect(Math.abs(seconds * pass.quantities.stitches - pass.quantities.seconds)).toBeLessThanOrEqual(
     0.051 * pass.quantities.stitches,
   );
@@ -57,10 +57,10 @@ describe('what a stitch says of itself in its own thread', () => {
   it.each([4, 8, 12])('a coil over %i mm: how many wraps cover it, and what other numbers do', (lengthMm) => {
     const full = covers(lengthMm);
     expect(said('bullion', { lengthMm })).toBe(
-      `${full} wraps cover ${lengthMm} mm in this thread; yours, ${full}, lie close and flat.`,
+      `In this thread ${full} wraps cover ${lengthMm} mm; yours, ${full}, sit close and flat.`,
     );
     expect(said('bullion', { lengthMm, wraps: Math.floor(full * 0.7) })).toContain('lie sparse');
-    expect(said('bullion', { lengthMm, wraps: Math.ceil(full * 1.4) })).toContain('stand up in a loop');
+    expect(said('bullion', { lengthMm, wraps: Math.ceil(full * 1.4) })).toContain('arch up into a loop');
   });
 
   it('a knot: its diameter, larger with every wrap and strand', () => {
@@ -73,7 +73,7 @@ describe('what a stitch says of itself in its own thread', () => {
 
   it('an area: how many shades it holds along and across, three millimetres for each', () => {
     // 18 × 9 mm: its middle line is pruned where it only runs into corners, so that it is no longer than the area.
-    const [, along, across] = /room for (\d) shades? along it, (\d) across/.exec(said('long-short', {}))!;
+    const [, along, across] = /room for (\d) shades? along it, and (\d) across/.exec(said('long-short', {}))!;
     expect(Number(across)).toBe(3);
     expect(Number(along)).toBeGreaterThan(3);
     expect(Number(along)).toBeLessThanOrEqual(6);

@@ -83,6 +83,6 @@ describe('a second thread', () => {
     const { piece } = withSecond('whipped-back', { thread: 'pearl-8', strands: 1 });
     const text = writePiece(piece).replace(/("second":\s*\{[^}]*"strands":\s*)1/, '$14');
     const read = readPiece(text);
-    expect(read.ok ? '' : read.problem).toMatch(/strands/);
+    expect(read.ok ? '' : read.detail).toMatch(/strands/);
   });
 });

@@ -171,9 +171,9 @@ describe('what is no backup', () => {
 
   it.each([
     ['no zip file', strToU8('hello'), /not a zip file, or it is damaged/],
-    ['another zip file', zipped({ 'a.txt': 'a' }), /not a backup of a bench/],
-    ['a later version', zipped({ 'bench.json': list({ version: 2 }) }), /later Junctura/],
-    ['a damaged list', zipped({ 'bench.json': list({ pieces: [{ id: 5 }] }) }), /damaged at pieces\.0/],
+    ['another zip file', zipped({ 'a.txt': 'a' }), /not a Junctura backup/],
+    ['a later version', zipped({ 'bench.json': list({ version: 2 }) }), /later version of Junctura/],
+    ['a damaged list', zipped({ 'bench.json': list({ pieces: [{ id: 5 }] }) }), /its list of pieces can’t be read/],
     ['one that is cut short', zipped({ 'bench.json': list({}) }).slice(0, 60), /not a zip file, or it is damaged/],
     [
       'one that would fill the memory',

@@ -67,7 +67,8 @@ export async function packBench(
   };
   for (const [i, { id, name, savedAt: at, piece }] of content.pieces.entries()) {
     const checked = checkPieceFile(piece);
-    const path = `${checked.ok ? 'pieces' : 'unreadable'}/${i + 1}-${fileName(name, PIECE_EXTENSION)}`;
+    const folder = checked.ok ? 'pieces' : 'unreadable';
+    const path = `${folder}/${i + 1}-${fileName(name, PIECE_EXTENSION)}`;
     const text = checked.ok
       ? writePiece(checked.value.piece, mergeRecords(checked.value.record, records.get(id) ?? []))
       : JSON.stringify(piece);
@@ -100,7 +101,7 @@ export async function unpackBench(packed: Uint8Array): Promise<Outcome<Backup>> 
   if (!listed.ok) return failure('This zip file is not a Junctura backup.');
   const version = (listed.value as { version?: unknown } | null)?.version;
   if (typeof version === 'number' && version > VERSION) {
-    return failure('This backup was made by a later version of Junctura. Reload the page to get it.');
+    return failure(say.LATER_BACKUP);
   }
   const checked = listSchema.safeParse(listed.value);
   if (!checked.success) {
@@ -124,7 +125,7 @@ export async function unpackBench(packed: Uint8Array): Promise<Outcome<Backup>> 
   const box = files.value[BOX] ? boxSchema.safeParse(valueOf(parsed(files.value[BOX]))) : null;
   if (box && !box.success) unread.push('The thread box in this backup is damaged.');
   for (const path of Object.keys(files.value)) {
-    if (path.startsWith('unreadable/')) unread.push('One piece could not be read when the backup was made.');
+    if (path.startsWith('unreadable/')) unread.push(say.pieceUnread(path, 'it could not be read when the backup was made.'));
   }
   return success({ savedAt, pieces, records, photographs, box: box?.data ?? null, settings, unread });
 }

@@ -49,7 +49,7 @@ describe('the calendar file', () => {
       expect(event.startDate.toString()).toBe(`${days[i]}T19:30:00`);
       expect(event.duration.toSeconds()).toBe(60 * Math.max(1, Math.round(sittings[i]!.seconds / 60)));
       expect(event.summary).toBe(`${NAME.replace('\n', ' ')}: sitting ${i + 1}`);
-      expect(event.description).toMatch(/^Lay out: .*\nNeedles: /);
+      expect(event.description).toMatch(/^(Cut|No new thread): .*\nNeedles: /);
     });
   });
 

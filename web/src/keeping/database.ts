@@ -1,6 +1,7 @@
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { RecordEntry } from '@junctura/core/piece';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import * as say from './words.ts';
 
 /** A piece as it is stored. */
 export interface StoredPiece {
@@ -154,8 +155,7 @@ function storageProblem(error: unknown): string {
   if (name === 'QuotaExceededError') {
     return 'This browser’s storage is full, so your last change was not saved. Save the piece to a file, then remove pieces you don’t need.';
   }
-  if (name === 'VersionError')
-    return 'The stored pieces were saved by a later version of Junctura. Reload the page to get it.';
+  if (name === 'VersionError') return say.LATER_PIECES;
   if (name === 'BlockedError') {
     return 'Another tab with an earlier version of Junctura holds the storage. Close or reload that tab; saving is tried again until then.';
   }

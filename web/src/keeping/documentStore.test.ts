@@ -74,6 +74,6 @@ describe('DocumentStore', () => {
     // Nothing is left that would be given up later.
     expect(vi.getTimerCount()).toBe(0);
     vi.useRealTimers();
-    expect(JSON.stringify(refused)).toContain('Export the piece');
+    expect(JSON.stringify(refused)).toContain('Save the piece to a file');
   });
 });

@@ -22,7 +22,7 @@ export function fileName(name: string, extension: string): string {
     .replace(/^-+|-+$/g, '')
     .toLowerCase();
   const short = shortened(plain, 60).replace(/-+$/, '') || 'piece';
-  return `${RESERVED.test(short) ? `${short}-piece` : short}${extension}`;
+  return RESERVED.test(short) ? `${short}-piece${extension}` : `${short}${extension}`;
 }
 
 /**

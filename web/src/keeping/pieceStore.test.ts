@@ -98,18 +98,18 @@ describe('PieceStore', () => {
     expect(again.ok && again.value?.record).toEqual(first.value.record);
   });
 
-  it('refuses a stored piece that is damaged, with the path of the fault', async () => {
+  it('refuses a stored piece that is damaged, with the place of the fault', async () => {
     const store = new PieceStore(() => time);
     await store.save({ ...piece('One'), cloth: { kind: 'paper', colour: '#ffffff' } }, 0);
     const loaded = await store.load('p1');
-    expect(loaded.ok ? '' : loaded.problem).toContain('cloth.kind');
+    expect(loaded.ok ? '' : loaded.problem).toContain('its cloth');
   });
 
   it.each([
     ['SecurityError', /private window/],
     ['QuotaExceededError', /is full/],
-    ['VersionError', /later Junctura/],
-    ['UnknownError', /fault \(UnknownError\)/],
+    ['VersionError', /later version of Junctura/],
+    ['UnknownError', /has a fault/],
   ])('says in a sentence of its own that storage answers with a %s', async (name, sentence) => {
     globalThis.indexedDB = {
       open: () => {
@@ -124,14 +124,14 @@ describe('PieceStore', () => {
     const later = await openDB('junctura', 99);
     later.close();
     const refused = await new PieceStore(() => time).save(piece('One'), 0);
-    expect(refused.type === 'refused' && refused.problem).toContain('later Junctura');
+    expect(refused.type === 'refused' && refused.problem).toContain('later version of Junctura');
     globalThis.indexedDB = new IDBFactory();
     const earlier = await openDB('junctura', 1, {
       upgrade: (db) => void db.createObjectStore('pieces', { keyPath: 'id' }),
     });
     const store = new PieceStore(() => time);
     const held = await store.save(piece('One'), 0);
-    expect(held.type === 'refused' && held.problem).toContain('Another tab holds');
+    expect(held.type === 'refused' && held.problem).toContain('Another tab with an earlier version');
     earlier.close();
   });
 

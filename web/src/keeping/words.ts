@@ -1,3 +1,4 @@
+import { NO_NEW_THREAD } from '@junctura/core/transfer';
 import { formatList, formatNumber, plural } from '@junctura/core/measure';
 
 export const notPacked = (why: string): string => `The backup could not be made. ${why}`;
@@ -13,8 +14,7 @@ export const finishes = (parts: readonly string[]): string => `You will finish: 
 
 export const sittingOf = (piece: string, sitting: number): string => `${piece}: sitting ${sitting}`;
 
-export const demoNotLoaded = (demo: string): string =>
-  `“${demo}” could not be loaded. Check that Junctura is still running, then try again.`;
+export const demoNotLoaded = (demo: string): string => `“${demo}” could not be loaded. ${CHECK_RUNNING}`;
 
 export const fileTooLarge = (megabytes: number): string =>
   `the file is too large (${formatNumber(megabytes)} MB); drawings up to 16 MB can be read.`;
@@ -31,17 +31,20 @@ export const pieceUnread = (file: string, why: string): string =>
 /** What to lay out for a sitting, in the calendar. */
 export const layOut = (lengths: readonly { count: number; name: string; strands: number }[]): string =>
   lengths.length === 0
-    ? 'No new thread: carry on with what is in the needle.'
+    ? NO_NEW_THREAD
     : `Cut: ${formatList(lengths.map(({ count, name, strands }) => `${plural(count, 'length')} of ${name} in ${plural(strands, 'strand')}`))}.`;
 
 export const calendarNotMade = (why: string): string => `The calendar file could not be made. ${why}`;
 
 // What simulated stand-ins do not answer.
 
+/** What helps where the application's own server does not answer. */
+export const CHECK_RUNNING = 'Check that Junctura is still running, then try again.';
+
 export const NO_ANSWER = {
-  printer: 'The simulated printer doesn’t answer. Check that Junctura is still running, then try again.',
-  shop: 'The simulated thread shop doesn’t answer. Check that Junctura is still running, then try again.',
-  scale: 'The simulated kitchen scale doesn’t answer. Check that Junctura is still running, then try again.',
+  printer: `The simulated printer doesn’t answer. ${CHECK_RUNNING}`,
+  shop: `The simulated thread shop doesn’t answer. ${CHECK_RUNNING}`,
+  scale: `The simulated kitchen scale doesn’t answer. ${CHECK_RUNNING}`,
 } as const;
 
 export const BAD_ANSWER = {
@@ -49,3 +52,7 @@ export const BAD_ANSWER = {
   shop: 'The simulated thread shop sent an answer that can’t be read.',
   scale: 'The simulated kitchen scale sent an answer that can’t be read.',
 } as const;
+
+export const LATER_BACKUP = 'This backup was made by a later version of Junctura. Reload the page to get it.';
+
+export const LATER_PIECES = 'The stored pieces were saved by a later version of Junctura. Reload the page to get it.';

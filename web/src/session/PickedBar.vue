@@ -11,7 +11,7 @@ const selection = useSelection();
   <div v-if="selection.picked.length > 0" class="bar" role="status" data-test="picked-bar">
     <span>{{ say.partsPicked(selection.picked.length) }}</span>
     <NButton size="small" type="primary" @click="selection.isListing = false">{{
-      selection.picked.length === 1 ? 'Edit it' : 'Edit them'
+      say.editPicked(selection.picked.length)
     }}</NButton>
     <NButton size="small" quaternary @click="selection.pick([])">Clear selection</NButton>
   </div>

@@ -79,15 +79,15 @@ describe('the tally', () => {
       '+1.4 m',
       '−1 stitch',
       '+1 skein',
-      '−3 threadings',
+      '−3 needlefuls',
       '−1.5 m to cut',
-      '2 findings more',
+      '2 more things to check',
     ]);
     expect(differences(tally, tally, 'metric')).toEqual([]);
     // Longer cuts change nothing that is stitched, but how often one threads and what is lost by it.
     const byTheArm = { ...piece, worker: { ...piece.worker, cutMm: 700 } };
     const longer = tallyOf(byTheArm, new Planner().plan(byTheArm, USUAL_FACTORS));
-    expect(differences(tally, longer, 'metric').join()).toMatch(/−\d+ threadings/);
+    expect(differences(tally, longer, 'metric').join()).toMatch(/−\d+ needlefuls/);
   });
 });
 

@@ -19,6 +19,7 @@ import { DocumentStore } from '../keeping/documentStore.ts';
 import { BOX_KEY as KEY } from '../keeping/wholeBench.ts';
 import { Unkept } from '../keeping/unsaved.ts';
 import { goesOn } from './history.ts';
+import { CHECK_RUNNING } from '../keeping/words.ts';
 
 /** A save waits for a pause of this; in steady work no longer than that, ms. */
 const SAVE_AFTER_MS = 150;
@@ -163,7 +164,7 @@ export const useThreadBox = defineStore('threadBox', () => {
         basket: [...mine.basket.filter((item) => !isExample(item)), ...basket],
       });
     } catch {
-      problem.value = 'The examples could not be loaded. Check that Junctura is still running, then try again.';
+      problem.value = `The examples could not be loaded. ${CHECK_RUNNING}`;
     }
   }
 

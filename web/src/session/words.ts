@@ -50,7 +50,7 @@ export function partSize(placed: PlacedShape, units: UnitSystem): string {
   return plural(count, 'dot');
 }
 
-/** Several parts in words: by the name that they share but for its number (“6 petals”), else as parts; one by its own name. */
+/** Several parts in words: by the name that they share but for its number (“6 × Petal”), else as parts; one by its own name. */
 export function partsInWords(names: readonly string[]): string {
   if (names.length === 1) return names[0]!;
   const stems = new Set(names.map((name) => name.replace(/[\s,]*\d+$/, '')));
@@ -86,3 +86,5 @@ export const checksChanged = (by: number): string =>
     : byCount(-by, { one: '1 thing fewer to check', other: `${formatNumber(-by)} things fewer to check` });
 
 export const showPart = (part: string): string => `Show “${part}”`;
+
+export const editPicked = (count: number): string => byCount(count, { one: 'Edit it', other: 'Edit them' });

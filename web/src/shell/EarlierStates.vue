@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatMoment } from '@junctura/core/measure';
 import { checkPiece } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { onMounted, shallowRef } from 'vue';
@@ -23,7 +24,7 @@ function goBackTo(snapshot: Snapshot): void {
   emit('close');
 }
 function when(at: number): string {
-  return new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' }).format(at);
+  return formatMoment(new Date(at));
 }
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import TheDialog from '../ui/TheDialog.vue';
 import { STEPS } from './steps.ts';
+import * as say from './words.ts';
 
 /** The keys for what is done often. */
 defineProps<{ show: boolean }>();
@@ -9,7 +10,7 @@ defineEmits<{ close: [] }>();
 const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
-  [`Alt 1 … Alt ${STEPS.length}`, 'go to a step'],
+  [say.altDigits(STEPS.length), 'go to a step'],
   ['T', 'turn the hoop over'],
   ['0', 'show the whole hoop'],
   ['1', 'true size'],

@@ -18,3 +18,5 @@ export const notSaved = (piece: string, isConflict: boolean): string =>
 export const size = (width: string, height: string): string => `${width} × ${height}`;
 
 export const reading = (file: string): string => `Reading ${file}…`;
+
+export const altDigits = (last: number): string => `Alt 1 … Alt ${last}`;

@@ -267,7 +267,7 @@ export class Application extends Session {
 
   /** Brings a drawing, a picture or a piece onto the bench. */
   async bring(name: string, content: BlobPart): Promise<void> {
-    await this.hand(new File([content], name), () => this.press('Choose a drawing, picture or piece'));
+    await this.hand(new File([content], name), () => this.press('Choose a file'));
   }
 
   /** Lets files fall onto the window. */
@@ -298,7 +298,7 @@ export class Application extends Session {
   }
 
   async kept(): Promise<void> {
-    await this.says(TALLY, 'Kept in this browser');
+    await this.says(TALLY, 'Saved in this browser');
   }
 
   /** What the person did last is answered before she does more. */

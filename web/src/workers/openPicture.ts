@@ -2,6 +2,7 @@ import { MOST_PIXELS } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { blobOfAddress } from '../keeping/files.ts';
 import * as say from './words.ts';
+import { PICTURE_DAMAGED } from './words.ts';
 
 /** Opens a picture in a worker: turned as the camera says; of an animation the first. */
 export async function openPicture(file: Blob): Promise<Outcome<ImageBitmap>> {
@@ -9,7 +10,7 @@ export async function openPicture(file: Blob): Promise<Outcome<ImageBitmap>> {
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    return failure('the picture is damaged, or this browser can’t show it. Save it as PNG, JPEG or WebP.');
+    return failure(PICTURE_DAMAGED);
   }
   const megapixels = Math.round((bitmap.width * bitmap.height) / 1e6);
   if (bitmap.width * bitmap.height > MOST_PIXELS) {

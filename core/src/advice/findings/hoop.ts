@@ -1,5 +1,6 @@
 import {
   freeOrder,
+  LET_PLANNER_ORDER,
   NOTHING_FIXED,
   plainPass,
   type Pass,
@@ -81,13 +82,15 @@ function inAnotherOrder({ piece, plan }: Case<'crushed'>): Offer[] {
   const better = orderPositions(plan.parts, hoop, piece.positions);
   const offers: Offer[] = [];
   if (plan.rules.broken.length > 0 && crushed(piece.positions, NOTHING_FIXED) < now) {
-    offers.push(['Let the planner find the order', freeOrder(piece)]);
+    offers.push([LET_PLANNER_ORDER, freeOrder(piece)]);
   }
   if (crushed(better, piece.order) < now) {
     offers.push(['Move the hoop in another order', setPositions(piece, better, 'Reorder the hoop positions')]);
   }
   return offers;
 }
+
+const FLAT_STITCH = 'Use a flat stitch instead';
 
 /** Wider than this an area is worked flat in long-and-short, mm. */
 const SATIN_UP_TO_MM = 7;
@@ -106,7 +109,7 @@ function workedFlat(of: PartCase): Offer[] {
           : pass,
       );
   };
-  return [['Use a flat stitch instead', changePasses(of, flat, 'Use a flat stitch instead')]];
+  return [[FLAT_STITCH, changePasses(of, flat, FLAT_STITCH)]];
 }
 
 function inPositions({ piece, plan }: Case<'outside-hoop'>): Offer[] {

@@ -1,6 +1,6 @@
 import { clothOf } from '../../materials/index.ts';
 import type { Rule, RuleId, Step } from '../../order/index.ts';
-import { freeOrder, setWorker, type PlanInput } from '../../piece/index.ts';
+import { freeOrder, LET_PLANNER_PLACE, setWorker, type PlanInput } from '../../piece/index.ts';
 import { SITTING_SLACK, sittingsOf, type Plan } from '../../thread/index.ts';
 import { allowedTravelMm } from '../../work/index.ts';
 import {
@@ -84,7 +84,7 @@ export const ORDER_KINDS = {
 } satisfies Partial<FindingKinds>;
 
 function asFound({ piece, finding }: Case<'before-behind'>): Offer[] {
-  return finding.part === null ? [] : [['Let the planner place it', freeOrder(piece, finding.part)]];
+  return finding.part === null ? [] : [[LET_PLANNER_PLACE, freeOrder(piece, finding.part)]];
 }
 
 /** What can be done about each, worked out only when it is asked for. */

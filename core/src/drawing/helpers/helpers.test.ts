@@ -146,7 +146,7 @@ describe('lettering', () => {
 
   it('says which letters an alphabet lacks, and what is no font', () => {
     const lacking = layOutLetters(plain, 'a☃b☂', STRAIGHT);
-    expect(lacking.ok ? '' : lacking.problem).toMatch(/no “☃”, “☂”/);
+    expect(lacking.ok ? '' : lacking.problem).toMatch(/no “☃” and “☂”/);
     expect(layOutLetters(plain, '   ', STRAIGHT).ok).toBe(false);
     expect(outlineFont(new ArrayBuffer(20)).ok).toBe(false);
     expect(lineFont('<svg/>').ok).toBe(false);

@@ -72,7 +72,7 @@ const borderRings: Helper = {
     return range(rings)
       .filter((i) => radiusMm - i * gapMm > 0.5)
       .map((i) => ({
-        name: rings === 1 ? 'Border circle' : say.borderName(i + 1),
+        name: say.borderName(i + 1, rings),
         kind: 'line',
         path: circlePath(radiusMm - i * gapMm),
         strokeMm: 0.6,

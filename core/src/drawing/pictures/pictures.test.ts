@@ -133,7 +133,7 @@ describe('pictures by their colours', () => {
     ['one colour all over', discs(50, [])],
   ])('of %s are refused in a sentence', (_name, raster) => {
     const outcome = readPicture(raster, OPTIONS, null, 'id', 'x');
-    expect(outcome.ok ? '' : outcome.problem).toMatch(/one colour/);
+    expect(outcome.ok ? '' : outcome.problem).toMatch(/a single colour/);
   });
 });
 

@@ -41,7 +41,7 @@ export function readXmlTree(source: string): Outcome<SvgElement> {
 function notXml(error: unknown): string {
   const [, line, fault] = /^(?:\S*?)(\d+):\d+: ([^\n]*)/.exec(error instanceof Error ? error.message : '') ?? [];
   if (line === undefined) return 'The file is not valid XML.';
-  return say.badXml(line, fault!);
+  return say.badXml(line, fault!.endsWith('.') ? fault! : `${fault!}.`);
 }
 
 function parse(source: string): SvgElement {
@@ -57,7 +57,7 @@ function parse(source: string): SvgElement {
   });
   parser.on('doctype', (text) => {
     if (/<!(ENTITY|ATTLIST|ELEMENT)/i.test(text)) {
-      refuse('the drawing defines entities, which can’t be read. Save it as plain SVG.');
+      refuse(say.HAS_ENTITIES);
     }
   });
   parser.on('processinginstruction', ({ target }) => {
@@ -114,13 +114,13 @@ function splitName(name: string): [prefix: string, local: string] {
 }
 
 function actingOrFetching({ name, attributes }: SvgElement): string | null {
-  if (name === 'script') return 'the drawing contains a script. Save it as plain SVG.';
+  if (name === 'script') return say.HAS_SCRIPT;
   for (const [key, value] of Object.entries(attributes)) {
     if (/^on[a-z]+$/i.test(key)) return say.eventAttribute(key);
     if (key === 'href' && !LINKS.has(name) && !/^\s*(#|data:)/i.test(value) && value.trim() !== '') {
       return say.outsideFile(value.slice(0, 60));
     }
-    if (/javascript:/i.test(value)) return 'the drawing contains a script. Save it as plain SVG.';
+    if (/javascript:/i.test(value)) return say.HAS_SCRIPT;
     if (fetchesOutside(value)) return say.outsideFile(value.slice(0, 60));
   }
   return null;

@@ -60,7 +60,7 @@ export function mounted(context: FinishContext): EndPlan {
         text: say.lace(LACE_EVERY_MM),
         amounts: { threads: upright.stitches + across.stitches, everyMm: LACE_EVERY_MM, threadMm },
         seconds: upright.seconds + across.seconds + 60 * MINUTES.lace,
-        caution: 'Take the pins out of the edge and count them.' + CAUTIONS.pins,
+        caution: `Take the pins out of the edge and count them. ${CAUTIONS.pins}`,
       },
     ],
     materials: [

@@ -86,7 +86,7 @@ describe('CSV', () => {
     expect(notes.join(' ')).toMatch(/twice.*row 3/);
     expect(notes.join(' ')).toMatch(/without a code.*row 4/);
     expect(notes.join(' ')).toMatch(/colour that can be read.*row 5/);
-    expect(notes.join(' ')).toMatch(/no number.*row 6/);
+    expect(notes.join(' ')).toMatch(/not a number.*row 6/);
   });
 
   it.each([
@@ -185,7 +185,7 @@ describe('what a list gives', () => {
     const read = readCsv(`name,code,hex,skeins,price\n${rows.join('\n')}\n`, 'list');
     if (!read.ok) throw new Error(read.problem);
     expect(read.value.entries.map(({ shade }) => shade.name)).toEqual(['White']);
-    expect(read.value.notes.join(' ')).toMatch(/rows 2, 4.*rows 3, 5/);
+    expect(read.value.notes.join(' ')).toMatch(/rows 2 and 4.*rows 3 and 5/);
     expect(boxProblem({ ...EMPTY_BOX, entries: [...read.value.entries] }, EMPTY_BOX)).toBeNull();
   });
 
@@ -198,10 +198,10 @@ describe('what a list gives', () => {
     const many = Array.from({ length: MOST_ENTRIES + 1 }, (_, i) => ({ ...entry, id: `e${i}` }));
     expect(boxProblem({ ...EMPTY_BOX, entries: many }, EMPTY_BOX)).toMatch(/up to 20,000/);
     const bad = { ...entry, whole: -1 };
-    expect(boxProblem({ ...EMPTY_BOX, entries: [bad] }, EMPTY_BOX)).toMatch(/“Sea”.*whole/);
+    expect(boxProblem({ ...EMPTY_BOX, entries: [bad] }, EMPTY_BOX)).toMatch(/“Sea”.*amount/);
     const card = { id: 'k', name: 'Card', thread: 'stranded-cotton', shades: [entry.shade] };
     const cards = Array.from({ length: 41 }, (_, i) => ({ ...card, id: `k${i}` }));
-    expect(boxProblem({ ...EMPTY_BOX, cards }, EMPTY_BOX)).toMatch(/up to 40 cards/);
+    expect(boxProblem({ ...EMPTY_BOX, cards }, EMPTY_BOX)).toMatch(/up to 40 shade cards/);
     const wide = { ...card, shades: Array.from({ length: 5001 }, () => entry.shade) };
     expect(boxProblem({ ...EMPTY_BOX, cards: [wide] }, EMPTY_BOX)).toMatch(/up to 5,000 shades/);
     expect(boxProblem({ ...EMPTY_BOX, entries: [bad] }, { ...EMPTY_BOX, entries: [bad] })).toBeNull();

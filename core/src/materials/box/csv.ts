@@ -171,20 +171,18 @@ function numberOf(text: string): number | null | undefined {
 
 /** A thread box as CSV, to be opened by any table and read again. */
 export function writeCsv(entries: readonly BoxEntry[]): string {
-  return `${Papa.unparse(
-    entries.map(({ shade, thread, lot, whole, partM, place, price, handDyed }) => ({
-      name: shade.name,
-      code: shade.code,
-      hex: shade.hex,
-      range: shade.range,
-      kind: threadKind(thread)!.name,
-      lot,
-      skeins: whole,
-      metres: Math.round(partM * 100) / 100,
-      place,
-      price: price ?? '',
-      'hand-dyed': handDyed ? 'yes' : '',
-    })),
-    { escapeFormulae: GUARDED },
-  )}\n`;
+  const rows = entries.map(({ shade, thread, lot, whole, partM, place, price, handDyed }) => ({
+    name: shade.name,
+    code: shade.code,
+    hex: shade.hex,
+    range: shade.range,
+    kind: threadKind(thread)!.name,
+    lot,
+    skeins: whole,
+    metres: Math.round(partM * 100) / 100,
+    place,
+    price: price ?? '',
+    'hand-dyed': handDyed ? 'yes' : '',
+  }));
+  return `${Papa.unparse(rows, { escapeFormulae: GUARDED })}\n`;
 }

@@ -80,7 +80,8 @@ function svgOf(items: readonly PageItem[], widthMm: number, heightMm: number, la
   const drawn = items.map((item) => {
     if (item.type === 'picture') return '';
     if (item.type === 'text') {
-      return `<text x="${item.x.toFixed(2)}" y="${item.y.toFixed(2)}" font-size="${item.sizeMm}" text-anchor="${item.align === 'centre' ? 'middle' : 'start'}" fill="${grey(item.grey)}">${text(item.text)}</text>`;
+      const anchor = item.align === 'centre' ? 'middle' : 'start';
+      return `<text x="${item.x.toFixed(2)}" y="${item.y.toFixed(2)}" font-size="${item.sizeMm}" text-anchor="${anchor}" fill="${grey(item.grey)}">${text(item.text)}</text>`;
     }
     const dash = item.dashMm === null ? '' : ` stroke-dasharray="${item.dashMm}"`;
     return `<path d="${pathData(item, 2)}" fill="none" stroke="${item.hex ?? grey(item.grey)}" stroke-width="${item.widthMm}" stroke-linecap="round" stroke-linejoin="round"${dash}/>`;

@@ -1,4 +1,12 @@
-import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from './texts.ts';
+import {
+  BACK_UNDER_ROWS,
+  CLOTH_SHOWS,
+  EDGE_RAGGED,
+  KNOT_OUTSIDE_CUT_OFF,
+  PULLED_IN,
+  ROW_BY_ROW,
+  TAIL_UNDER_STITCHES,
+} from './texts.ts';
 
 /** The needle must meet a hole or a thread; a loop must be caught, s. */
 const MEETS_HOLE_SECONDS = 2.5;
@@ -38,7 +46,7 @@ export const SOFT_SHADING = {
   canShade: true,
   usualStrands: 1,
   start: 'A line of split stitch along the edge, started with tiny stitches inside.',
-  end: 'Slide the tail under the stitches on the back.',
+  end: TAIL_UNDER_STITCHES,
 } as const;
 
 /** A filling of rows of a line stitch. */
@@ -47,13 +55,13 @@ export const ROW_FILLING = {
   findSeconds: MEETS_HOLE_SECONDS,
   canFollowOutline: true,
   followsCurves: true,
-  start: 'A waste knot outside the shape, cut off once its thread is held.',
-  end: 'Weave back under the rows on the back.',
+  start: KNOT_OUTSIDE_CUT_OFF,
+  end: BACK_UNDER_ROWS,
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
   steps: [
     'Work the first row along the edge or through the middle.',
     'Turn and work the next row close beside it.',
-    'Carry on, row by row, to the far edge.',
+    ROW_BY_ROW,
   ],
 } as const;
 

@@ -34,11 +34,9 @@ const when = (at: string): string => formatMoment(new Date(at));
 const names = computed(() => new Map(work.plan?.order.map((step) => [step.key, step])));
 function stepName(key: string): string {
   const step = names.value.get(key) ?? null;
-  return step
-    ? say.partAndStitch(work.nameOf(step), stitchKind(step.stitch).inSentence)
-    : 'a step that no longer exists';
+  return step ? say.partAndStitch(work.nameOf(step), stitchKind(step.stitch).inSentence) : say.GONE_STEP;
 }
-const partName = (part: string): string => opened.nameOf(part) || 'a part that no longer exists';
+const partName = (part: string): string => opened.nameOf(part) || say.GONE_PART;
 function words(entry: RecordEntry): string {
   switch (entry.type) {
     case 'part-done':
@@ -74,9 +72,7 @@ function words(entry: RecordEntry): string {
     case 'break-taken':
       return 'Break';
     case 'finish-done':
-      return say.finishStepDone(
-        finishing.plan?.steps.find(({ id }) => id === entry.act)?.text ?? 'a step that no longer exists',
-      );
+      return say.finishStepDone(finishing.plan?.steps.find(({ id }) => id === entry.act)?.text ?? say.GONE_STEP);
     case 'piece-ended':
       return say.pieceFinished(entry.text);
     case 'photographed':

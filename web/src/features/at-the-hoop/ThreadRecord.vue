@@ -223,7 +223,7 @@ const isAllDone = computed(() => opened.piece.drawing.parts.every(({ id }) => re
           >{{
             say.usedOn({
               day: formatDay(new Date(use.at)),
-              part: opened.nameOf(use.part) || 'a part that no longer exists',
+              part: opened.nameOf(use.part) || say.GONE_PART,
               stitch: stitchKind(use.stitch).inSentence,
               length: formatThread(use.usedMm, settings.units),
             })

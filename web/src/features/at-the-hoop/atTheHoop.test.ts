@@ -76,7 +76,7 @@ describe('the record', () => {
     const tapped = shown.findAll('[data-test=record] > li').find((row) => textOf(row).includes('Done:'))!;
     await tapped.find('button').trigger('click');
     await expect.poll(() => work.soFar!.done.length).toBe(before - 1);
-    expect(rows().filter((row) => row.includes('(taken back)'))).not.toHaveLength(0);
+    expect(rows().filter((row) => row.includes(' (undone)'))).not.toHaveLength(0);
   });
 
   it('names a part that is gone as such', async () => {
@@ -147,10 +147,10 @@ describe('what was used', () => {
     const shown = session.show(ThreadRecord);
     const { cutMm, start } = session.opened.piece.worker;
     const lost = WORKING_LENGTH.startMm[start] + WORKING_LENGTH.workedInMm;
-    await type(shown, 'Lengths taken', '3');
+    await type(shown, 'Lengths you took', '3');
     await type(shown, 'Left on the needle', '200 mm');
     expect(Math.abs(mmIn(used(shown)) - (3 * (cutMm - lost) - 200))).toBeLessThanOrEqual(50);
-    await button(shown, 'Note it, and the part as worked').trigger('click');
+    await button(shown, 'Record it and mark the part as done').trigger('click');
     const [use] = useRecord(session.pinia).progress.uses;
     const asked = shown.find('[role=alert]');
     if (asked.exists()) await button(shown, 'Yes, it is right').trigger('click');
@@ -161,8 +161,8 @@ describe('what was used', () => {
 
   it('that is far from usual is asked about, and can be corrected', async () => {
     const shown = session.show(ThreadRecord);
-    await type(shown, 'Lengths taken', '90');
-    await button(shown, 'Note it, and the part as worked').trigger('click');
+    await type(shown, 'Lengths you took', '90');
+    await button(shown, 'Record it and mark the part as done').trigger('click');
     expect(textOf(shown.find('[role=alert]'))).toMatch(/That is [\d.]+ times what is usual/);
     await button(shown, 'Correct it').trigger('click');
     expect(useRecord(session.pinia).progress.uses).toHaveLength(0);
@@ -171,7 +171,7 @@ describe('what was used', () => {
   it('that comes to nothing cannot be noted', async () => {
     const shown = session.show(ThreadRecord);
     await type(shown, 'Left on the needle', '3000 mm');
-    expect(button(shown, 'Note it, and the part as worked').attributes('disabled')).toBeDefined();
+    expect(button(shown, 'Record it and mark the part as done').attributes('disabled')).toBeDefined();
   });
 
   it('is learned from in plain words, whether it was as much as usual or not', async () => {
@@ -196,16 +196,16 @@ describe('one’s own hand', () => {
     const thread = (): number => session.workings.current!.plan.totals.threadMm;
     const usual = thread();
     const shown = session.show(ThreadRecord);
-    await type(shown, 'Lengths taken', '2');
+    await type(shown, 'Lengths you took', '2');
     const told = used(shown);
-    await button(shown, 'Note it, and the part as worked').trigger('click');
+    await button(shown, 'Record it and mark the part as done').trigger('click');
     if (shown.find('[role=alert]').exists()) await button(shown, 'Yes, it is right').trigger('click');
     await expect.poll(() => textOf(shown)).toContain('From 1 record');
     await session.planned();
     await expect.poll(thread, { timeout: 10_000 }).not.toBe(usual);
     const isMore = mmIn(told) > mmIn(told.slice(told.indexOf('usual is')));
     expect(thread() > usual).toBe(isMore);
-    await button(shown, 'Forget it and learn anew').trigger('click');
+    await button(shown, 'Forget it and start learning again').trigger('click');
     await expect.poll(thread, { timeout: 10_000 }).toBe(usual);
     expect(textOf(shown)).toContain('Nothing yet');
   });
@@ -235,7 +235,7 @@ describe('what is on the needle', () => {
     selection.onNeedle = { colour, strands: 2, leftMm: 230 };
     const shown = session.show(NeedleQuestion);
     expect((field(shown, 'Left on the needle').element as HTMLInputElement).value).toBe('230 mm');
-    expect((field(shown, 'On the needle').element as HTMLInputElement).value).toBe(colour);
+    expect((field(shown, 'Colour on the needle').element as HTMLInputElement).value).toBe(colour);
   });
 });
 

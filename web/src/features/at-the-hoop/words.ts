@@ -155,3 +155,7 @@ export const threadOf = (colour: string, strands: number, needle: string): strin
   `${colour}, ${plural(strands, 'strand')}, ${needle} needle`;
 
 export const sentences = (first: string, second: string): string => `${first} ${second}`;
+
+export const GONE_PART = 'a part that no longer exists';
+
+export const GONE_STEP = 'a step that no longer exists';

@@ -136,7 +136,7 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
     </div>
     <ChoiceField label="See the piece" :value="selection.seeing" :options="seeingOptions" @change="see" />
     <NButton v-if="unchosen.length > 0" type="primary" size="small" @click="chooseAll">
-      {{ unchosen.length === 1 ? 'Use the nearest shade' : say.nearestFor(unchosen.length) }}
+      {{ say.nearestFor(unchosen.length) }}
     </NButton>
     <ul class="colours">
       <li v-for="entry in entries" :key="entry.colour.id">

@@ -50,7 +50,7 @@ describe('the colours of a piece', () => {
     for (const { id } of session.opened.piece.palette) session.opened.edit(setShade(session.opened.piece, id, null));
     const before = session.opened.piece;
     const shown = session.show(ColoursStep);
-    await button(shown, /^Take the nearest shade/).trigger('click');
+    await button(shown, /^Use the nearest shade/).trigger('click');
     for (const { hex, shade } of session.opened.piece.palette) {
       expect(shade).not.toBeNull();
       // No shade of its own card is nearer.
@@ -80,14 +80,14 @@ describe('some parts from another lot', () => {
 
   it('needs parts, a lot that is another, and one part that stays', async () => {
     const shown = session.show(LotByParts, { colour, parts });
-    await button(shown, 'Some parts from another lot').trigger('click');
+    await button(shown, 'Use another dye lot for some parts').trigger('click');
     const take = (): string | undefined => button(shown, /from this lot$|^From this lot$/).attributes('disabled');
     expect(take()).toBeDefined();
     const boxes = shown.findAll('[role=checkbox]');
     await boxes[0]!.trigger('click');
     const lot = shown.find('input[aria-label="The other dye lot"]');
     await lot.setValue(' 7B ');
-    expect(textOf(shown.find('[role=alert]'))).toBe('That is the lot that is here.');
+    expect(textOf(shown.find('[role=alert]'))).toBe('That is the dye lot it has now.');
     await lot.setValue('9A');
     expect(shown.find('[role=alert]').exists()).toBe(false);
     expect(take()).toBeUndefined();
@@ -103,7 +103,7 @@ describe('some parts from another lot', () => {
     const uses = session.opened.piece.drawing.parts.filter((part) => part.colour === own!.id);
     const shown = session.show(LotByParts, { colour: own!, parts: uses });
     const before = session.opened.piece;
-    await button(shown, 'Some parts from another lot').trigger('click');
+    await button(shown, 'Use another dye lot for some parts').trigger('click');
     await shown.find('[role=checkbox]').trigger('click');
     await shown.find('input[aria-label="The other dye lot"]').setValue('9A');
     await button(shown, '1 part from this lot').trigger('click');

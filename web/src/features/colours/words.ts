@@ -9,7 +9,11 @@ export const awayFromDrawn = (count: string, difference: string): string =>
 export const tooNear = (colours: readonly (string | undefined)[]): string =>
   `too close to ${formatList(colours.filter((name) => name !== undefined))}`;
 
-export const nearestFor = (count: number): string => `Use the nearest shades for ${formatNumber(count)} colours`;
+export const nearestFor = (colours: number): string =>
+  byCount(colours, {
+    one: 'Use the nearest shade',
+    other: `Use the nearest shades for ${formatNumber(colours)} colours`,
+  });
 
 export const colourwayName = (number: number): string => `Colourway ${number}`;
 

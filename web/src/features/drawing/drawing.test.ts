@@ -61,7 +61,7 @@ describe('drawing by rule', () => {
     'adds what is shown, picked and undone: %s',
     async (name, id) => {
       const shown = session.show(HelperPanel);
-      await choose(shown, 'What', id);
+      await choose(shown, 'Shape', id);
       const add = shown.findAll('button').at(-1)!;
       const count = numberIn(textOf(add));
       expect(shown.findAll('.preview g path')).toHaveLength(count);
@@ -82,8 +82,8 @@ describe('drawing by rule', () => {
 
   it('draws where it is told to', async () => {
     const shown = session.show(HelperPanel);
-    await type(shown, 'Right of the middle', '12 mm');
-    await type(shown, 'Below the middle', '-8 mm');
+    await type(shown, 'From centre, right', '12 mm');
+    await type(shown, 'From centre, down', '-8 mm');
     expect(shown.find('.preview g').attributes('transform')).toBe('translate(12 -8)');
   });
 });

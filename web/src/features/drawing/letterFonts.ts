@@ -6,6 +6,7 @@ import loraBold from '@fontsource/lora/files/lora-latin-700-normal.woff?url';
 import allure from './lettering/EMSAllure.svg?url';
 import elfin from './lettering/EMSElfin.svg?url';
 import readability from './lettering/EMSReadability.svg?url';
+import { CHECK_RUNNING } from '../../keeping/words.ts';
 
 /** The alphabets that ship with the application. */
 export const ALPHABETS = [
@@ -34,6 +35,6 @@ async function load(id: AlphabetId): Promise<Outcome<LetterFont>> {
     return kind === 'line' ? lineFont(await response.text()) : outlineFont(await response.arrayBuffer());
   } catch {
     loaded.delete(id);
-    return failure('The alphabet could not be loaded. Check that Junctura is still running, then try again.');
+    return failure(`The alphabet could not be loaded. ${CHECK_RUNNING}`);
   }
 }

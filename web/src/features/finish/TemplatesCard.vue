@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FinishPlan } from '@junctura/core/finish';
-import { SHEETS, templateKey, templatePages, type Sheet } from '@junctura/core/paper';
+import { PRINT_TRUE, SHEETS, templateKey, templatePages, type Sheet } from '@junctura/core/paper';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -54,9 +54,7 @@ const { isSaving, problem, save } = usePdf();
           <strong>{{ template.name }}</strong> <span class="small soft">{{ templateKey(template) }}</span>
         </li>
       </ul>
-      <p class="small soft">
-        At true size, corrected for your printer as measured at Transfer. Print at 100%, then measure the bars.
-      </p>
+      <p class="small soft">At true size, corrected for your printer as measured at Transfer. {{ PRINT_TRUE }}</p>
       <div class="pages">
         <PagePreview
           v-for="(page, i) in pages.slice(0, 12)"

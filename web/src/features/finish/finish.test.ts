@@ -46,12 +46,12 @@ describe('what a piece ends as', () => {
 
   it.each([
     ['board', ['Cloth shown round the design', 'Board, across', 'upright']],
-    ['patch', ['Border', 'Radius of its bays', 'Edge', 'Colour of the edge', 'Sewn onto', 'Backing']],
-    ['ornament', ['Shape', 'Room round the design', 'Seam', 'Opening']],
+    ['patch', ['Border', 'Smallest inward curve', 'Firm edge', 'Colour of the edge', 'Sewn onto', 'Backing']],
+    ['ornament', ['Shape', 'Room round the design', 'Seam allowance', 'Opening']],
     ['card', ['Cloth', 'Card, folded, across', 'upright']],
-    ['cushion', ['Room round the design', 'Seam', 'Panel, as finished, across', 'upright', 'Backing']],
+    ['cushion', ['Room round the design', 'Seam allowance', 'Panel, as finished, across', 'upright', 'Backing']],
     ['garment', ['Backing']],
-    ['framed', ['Disc behind']],
+    ['framed', ['Back disc']],
   ] as const)('asks for what it depends on, and for nothing else: %s', async (end, labels) => {
     const shown = session.show(EndChoice, { plan: await planAs(end) });
     expect(shown.findAll('.pair label').map(textOf).sort()).toEqual([...labels].sort());
@@ -123,7 +123,7 @@ describe('the steps of finishing', () => {
     await expect.poll(() => shown.find('[data-test=ended]').exists()).toBe(true);
     expect(textOf(shown)).toContain('“A thinner needle.”');
     expect(useRecord(session.pinia).entries.at(-1)).toMatchObject({ type: 'piece-ended', text: 'A thinner needle.' });
-    await button(shown, 'It is not finished').trigger('click');
+    await button(shown, 'It is not finished after all').trigger('click');
     await expect.poll(() => shown.find('[data-test=end-piece]').exists()).toBe(true);
   });
 });
@@ -155,7 +155,7 @@ describe('the price', () => {
     await expect.poll(() => rows(shown)[0]).toBeGreaterThanOrEqual(Math.floor((metres / putUpM) * 200) / 100);
     expect(rows(shown)[0]).toBeLessThan((metres / putUpM) * 2 * 1.3);
     useSettings(session.pinia).rate = { perHour: 15, coin: '€' };
-    await type(shown, 'On top, for light, tools, fees', '20');
+    await type(shown, 'Overheads: light, tools, fees', '20');
     await expect.poll(() => rows(shown)[3]).toBeGreaterThan(0);
     const [thread, finishing, work, overhead, all] = rows(shown) as [number, number, number, number, number];
     expect(overhead).toBeCloseTo((thread + finishing + work) * 0.2, 1);
@@ -170,13 +170,13 @@ describe('the price', () => {
     const shown = session.show(PriceCard, { plan });
     await expect.poll(() => rows(shown)[0]).toBeGreaterThan(0);
     expect(shown.find('[data-test=earned]').exists()).toBe(false);
-    await type(shown, 'A price you would name', '90');
+    await type(shown, 'Your asking price', '90');
     await expect.poll(() => shown.find('[data-test=earned]').exists()).toBe(true);
     const [thread, finishing] = rows(shown);
     const hours = session.workings.current!.plan.totals.hours.p50 + plan.seconds / 3600;
     const earned = numberIn(textOf(shown.find('[data-test=earned] .figure')));
     expect(earned).toBeCloseTo((90 - thread! - finishing!) / hours, 1);
-    await button(shown, 'Name no price').trigger('click');
+    await button(shown, 'Clear the price').trigger('click');
     await expect.poll(() => shown.find('[data-test=earned]').exists()).toBe(false);
   });
 
@@ -213,7 +213,7 @@ describe('templates', () => {
     await choose(shown, 'Paper', /A3/);
     expect(pages()).toBeLessThanOrEqual(onA4);
     expect(textOf(session.show(TemplatesCard, { plan: { ...plan, templates: [] } }))).toBe(
-      'This end needs no template.',
+      'This finish needs no template.',
     );
   });
 });

@@ -79,8 +79,8 @@ describe('the size of the design', () => {
 
   it('is moved by numbers, and its middle lies there', async () => {
     const shown = session.show(HoopStep);
-    await type(shown, 'Right of the middle', '7 mm');
-    await type(shown, 'Below the middle', '-4 mm');
+    await type(shown, 'From centre, right', '7 mm');
+    await type(shown, 'From centre, down', '-4 mm');
     await session.planned();
     expect(design().circle!.x).toBeCloseTo(7, 1);
     expect(design().circle!.y).toBeCloseTo(-4, 1);
@@ -110,7 +110,7 @@ describe('the size of the design', () => {
     for (const name of [/^Round, 20 cm/, /^Round, 12\.5 cm/, /^Oval/]) {
       await choose(shown, 'Hoop', name);
       await session.planned();
-      await type(shown, 'Space to the ring', '20 mm');
+      await type(shown, 'Room to the hoop', '20 mm');
       await session.planned();
       expect(session.workings.current!.plan.hoop!.clearMm).toBeCloseTo(20, 0);
       expect(textOf(shown)).toContain('20 mm stay free');
@@ -122,11 +122,11 @@ describe('the size of the design', () => {
     const shown = session.show(HoopStep);
     await choose(shown, 'Hoop', /Another size/);
     await session.planned();
-    await type(shown, 'Hoop, across', '137 mm');
+    await type(shown, 'Hoop width', '137 mm');
     expect(session.opened.piece.hoop).toMatchObject({ nominalMm: 137, shortMm: null });
-    await type(shown, 'Hoop, up and down', '110 mm');
+    await type(shown, 'Hoop height', '110 mm');
     expect(session.opened.piece.hoop).toMatchObject({ nominalMm: 137, shortMm: 110 });
-    await type(shown, 'Hoop, up and down', '137 mm');
+    await type(shown, 'Hoop height', '137 mm');
     expect(session.opened.piece.hoop!.shortMm).toBeNull();
   });
 });
@@ -189,7 +189,7 @@ describe('several positions', () => {
     expect(session.opened.piece.positions).toEqual([[-25, 0], positions[1], positions[2]]);
     await button(shown, 'Remove').trigger('click');
     expect(session.opened.piece.positions).toEqual(positions.slice(1));
-    await button(shown, 'One position').trigger('click');
+    await button(shown, 'Use one position').trigger('click');
     expect(session.opened.piece.positions).toEqual([]);
   });
 

@@ -34,7 +34,7 @@ const NEAR_INCH = 0.13;
 export function hoopSizeText({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>, units: UnitSystem): string {
   const size = units === 'inch' ? inches : (mm: number): string => formatNumber(mm / 10, 1);
   const across = shortMm === null ? size(nominalMm) : `${size(nominalMm)} × ${size(shortMm)}`;
-  return `${across} ${units === 'inch' ? 'in' : 'cm'}`;
+  return units === 'inch' ? `${across} in` : `${across} cm`;
 }
 
 function inches(mm: number): string {

@@ -83,8 +83,8 @@ function html(): void {
 <template>
   <div class="stack">
     <p class="small soft">
-      Picture, materials, a numbered map, every step with its reason, stitch drawings, cutting list, starting, fastening
-      off and finishing: everything someone without Junctura needs.
+      Everything someone without Junctura needs: picture, materials, a numbered map, every step with its reason, stitch
+      drawings, cutting list and finishing.
     </p>
     <p class="small soft">Basic techniques, in drawings: <LessonLinks :lessons="FIRST_LESSONS" />.</p>
     <div class="pair">

@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
-import { layOut } from '@junctura/core/transfer';
+import { NO_NEW_THREAD, layOut } from '@junctura/core/transfer';
 import * as say from './words.ts';
 
 /** What to lay out for a sitting, and what it finishes. */
@@ -25,7 +25,7 @@ const needs = computed(() => layOut(workings.piece, workings.current!.plan, prop
         <i class="swatch" :style="{ background: length.hex }"></i>
         {{ say.lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units)) }}
       </li>
-      <li v-if="needs.lengths.length === 0">No new thread: carry on with what is in the needle.</li>
+      <li v-if="needs.lengths.length === 0">{{ NO_NEW_THREAD }}</li>
       <li>{{ say.needlesToLayOut(needs.needles) }}</li>
       <li v-if="opened.piece.positions.length > 1">
         {{ say.hoopIn(needs.positions) }}

@@ -103,7 +103,7 @@ describe('the days of sittings', () => {
     const shown = session.show(DaysCard);
     await field(shown, 'First sitting from').setValue('2026-12-07');
     await field(shown, 'First sitting from').trigger('change');
-    await type(shown, 'A sitting lasts', '15');
+    await type(shown, 'Length of a sitting', '15');
     await session.planned();
     for (const day of ['Tue', 'Sat']) await button(shown, day).trigger('click');
     const all = days(shown);
@@ -119,7 +119,7 @@ describe('the days of sittings', () => {
 
   it('can be moved one by one and put back; the others stay', async () => {
     const shown = session.show(DaysCard);
-    await type(shown, 'A sitting lasts', '30');
+    await type(shown, 'Length of a sitting', '30');
     await session.planned();
     const before = days(shown);
     const second = shown.findAll('[data-test=days] input')[1]!;
@@ -132,11 +132,11 @@ describe('the days of sittings', () => {
 
   it('are as many as the plan has sittings, and fewer where a sitting is longer', async () => {
     const shown = session.show(DaysCard);
-    await type(shown, 'A sitting lasts', '15');
+    await type(shown, 'Length of a sitting', '15');
     await session.planned();
     const short = days(shown).length;
     expect(short).toBe(sittingsOf(session.workings.piece, plan()).length);
-    await type(shown, 'A sitting lasts', '120');
+    await type(shown, 'Length of a sitting', '120');
     await session.planned();
     expect(days(shown).length).toBeLessThan(short);
     const { calendar, worker } = session.opened.piece;
@@ -148,15 +148,15 @@ describe('the days of sittings', () => {
     await field(shown, 'First sitting from').setValue('2026-12-07');
     await field(shown, 'First sitting from').trigger('change');
     const odds = async (day: string): Promise<number> => {
-      await field(shown, 'Done by (if it must be)').setValue(day);
-      await field(shown, 'Done by (if it must be)').trigger('change');
+      await field(shown, 'Finished by (optional)').setValue(day);
+      await field(shown, 'Finished by (optional)').trigger('change');
       return numberIn(/in (\d+) of 100/.exec(textOf(shown.find('[data-test=done-by]')))![1]!);
     };
     const told = [await odds('2026-12-09'), await odds('2026-12-14'), await odds('2027-03-01')];
     expect(told).toEqual([...told].sort((a, b) => a - b));
     expect(told[2]).toBeGreaterThan(90);
-    await field(shown, 'Done by (if it must be)').setValue('2026-12-01');
-    await field(shown, 'Done by (if it must be)').trigger('change');
+    await field(shown, 'Finished by (optional)').setValue('2026-12-01');
+    await field(shown, 'Finished by (optional)').trigger('change');
     expect(textOf(shown)).toContain('lies before the first sitting');
   });
 
@@ -196,12 +196,12 @@ describe('ways to work', () => {
 
   it('settings are edits: needles in play, how far thread is carried, what comes first', async () => {
     const shown = session.show(WaysCard);
-    await type(shown, 'Needles in play', '1');
+    await type(shown, 'Needles in use', '1');
     expect(session.opened.piece.worker.needles).toBe(1);
-    const usual = numberIn((field(shown, 'Carry thread behind up to').element as HTMLInputElement).value);
-    await type(shown, 'Carry thread behind up to', String(usual + 5));
+    const usual = numberIn((field(shown, 'Carry thread on the back up to').element as HTMLInputElement).value);
+    await type(shown, 'Carry thread on the back up to', String(usual + 5));
     expect(session.opened.piece.worker.carryMm).toBe(usual + 5);
-    await type(shown, 'Carry thread behind up to', String(usual));
+    await type(shown, 'Carry thread on the back up to', String(usual));
     expect(session.opened.piece.worker.carryMm).toBeNull();
     await choose(shown, 'Outlines', 'Last');
     expect(session.opened.piece.worker.outline).toBe('last');

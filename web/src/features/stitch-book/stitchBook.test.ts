@@ -106,7 +106,7 @@ describe('fillings compared', () => {
     const all = stitches();
     await button(shown, `Leave out ${stitchKind(all[1] as 'satin').name}`).trigger('click');
     expect(stitches()).toEqual(all.filter((_, i) => i !== 1));
-    await button(shown, 'One more filling').trigger('click');
+    await button(shown, 'Add a filling').trigger('click');
     expect(new Set(stitches()).size).toBe(6);
     expect(shown.findAll('.add')).toHaveLength(0);
   });
@@ -150,7 +150,7 @@ describe('one’s own hand', () => {
     await session.planned();
     // Wider satin takes fewer stitches, shorter ones along a line take more: both are in the plan.
     expect(session.workings.current!.plan.totals.stitches).not.toBe(usual);
-    await button(shown, 'Back to the usual hand').trigger('click');
+    await button(shown, 'Go back to the usual figures').trigger('click');
     await expect.poll(() => session.workings.current!.plan.totals.stitches, { timeout: 10_000 }).toBe(usual);
     expect(useSettings(session.pinia).own).toMatchObject({ width: 1, stitch: 1 });
   });

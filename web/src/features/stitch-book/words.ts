@@ -38,7 +38,7 @@ export const whatHolds = (
   `Then comes what holds: stitches up to ${formatFine(limitsMm.worn)} on things that are worn and washed, ${formatFine(limitsMm.handled)} on things that are handled, ${formatFine(limitsMm.framed)} in a frame. Satin looks its best up to ${formatFine(bestMm)} and needs at least ${formatFine(leastMm)}. Anything wider is tied in its middle, bricked, woven or worked in rows.`;
 
 export const whatIsBeside = (turnDeg: number): string =>
-  `Last comes what is next to it: like parts are worked alike, mirrored parts as mirror images, petals run to the centre of their flower, and satin beside almost the same colour is turned by ${turnDeg}° or more. The reason on a part’s card gives the figures behind the choice, and what another school would do.`;
+  `Last comes what is next to it. Like parts are worked alike, and mirrored parts as mirror images. Petals run to the centre of their flower. Satin beside almost the same colour is turned by ${turnDeg}° or more. The reason on a part’s card gives the figures behind the choice, and what another school would do.`;
 
 /** What was measured on the sampler against the usual: the width of the thread and the length of a stitch, as shares. */
 export function yourHand(width: number, stitch: number): string {

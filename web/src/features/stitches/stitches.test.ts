@@ -59,7 +59,7 @@ describe('the list of parts', () => {
   it('works the whole piece in another thread by one edit', async () => {
     const shown = session.show(AllParts);
     const before = session.opened.piece;
-    await choose(shown, 'Thread of the whole piece', 'Pearl cotton 8');
+    await choose(shown, 'Thread for the whole piece', 'Pearl cotton 8');
     await session.planned();
     expect(session.workings.kinds).toHaveLength(1);
     expect(textOf(shown)).not.toContain('Of several kinds');
@@ -108,7 +108,7 @@ describe('the card of a part', () => {
     await choose(shown, 'Stitch', 'Satin stitch');
     await settle(shown, part.id);
     const thread = (): number => session.workings.plannedOf(part.id)!.passes.at(-1)!.quantities.threadMm;
-    const label = 'Distance of neighbours';
+    const label = 'Spacing';
     const spacing = Number((field(shown, label).element as HTMLInputElement).value);
     const before = thread();
     await type(shown, label, (spacing * 1.5).toFixed(2));
@@ -122,14 +122,14 @@ describe('the card of a part', () => {
     const shown = await card('Top right panel');
     await choose(shown, 'Stitch', 'Satin stitch');
     await settle(shown, part.id);
-    await choose(shown, 'Stitches lie', 'straight, at an angle');
+    await choose(shown, 'Stitches run', 'straight, at an angle');
     await settle(shown, part.id);
     for (const [typed, angle] of [
       ['30', 30],
       ['-45', 135],
       ['200', 20],
     ] as const) {
-      await type(shown, 'Direction', typed);
+      await type(shown, 'Angle', typed);
       await settle(shown, part.id);
       expect(session.workings.plannedOf(part.id)!.passes.at(-1)!.angleDeg).toBeCloseTo(angle, 6);
     }

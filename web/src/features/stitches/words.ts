@@ -1,3 +1,4 @@
+import { NEEDLES_ARE_SHARP } from '@junctura/core/materials';
 import { byCount, formatNumber, formatPercent, plural } from '@junctura/core/measure';
 import type { PictureFault, PictureJudgement } from '@junctura/core/painting';
 
@@ -53,7 +54,7 @@ export const shadeN = (number: number): string => `Shade ${number}`;
 export const removeShade = (number: number): string => `Remove shade ${number}`;
 
 export const wideAndNeedles = (width: string, needles: string): string =>
-  `${width} wide · ${needles}. Needles are sharp: count them out and back in.`;
+  `${width} wide · ${needles}. ${NEEDLES_ARE_SHARP}`;
 
 export const addLayer = (layer: string): string => `Add: ${layer}`;
 

@@ -10,6 +10,7 @@ import { useThreadBox } from '../../session/threadBox.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import TheDialog from '../../ui/TheDialog.vue';
 import * as say from './words.ts';
+import { CHECK_RUNNING } from '../../keeping/words.ts';
 
 /** Colours read off a photograph of threads beside a grey or white card, which puts the light right. */
 const emit = defineEmits<{ close: [] }>();
@@ -47,8 +48,7 @@ function choose(): void {
 function takeSimulated(): void {
   const picture = new Image();
   picture.onload = () => show(picture);
-  picture.onerror = () =>
-    (problem.value = 'The simulated camera doesn’t answer. Check that Junctura is still running, then try again.');
+  picture.onerror = () => (problem.value = `The simulated camera doesn’t answer. ${CHECK_RUNNING}`);
   picture.src = CAMERA_URL;
 }
 function show(picture: ImageBitmap | HTMLImageElement): void {

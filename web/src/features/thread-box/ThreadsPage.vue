@@ -42,7 +42,7 @@ const pickedEntries = computed(() => threads.box.entries.filter(({ id }) => pick
 function remove(): void {
   const ids = picked.value;
   const entries = threads.box.entries.filter(({ id }) => !ids.has(id));
-  threads.change(ids.size === 1 ? 'Remove an entry' : say.removeEntries(ids.size), { ...threads.box, entries });
+  threads.change(say.removeEntries(ids.size), { ...threads.box, entries });
   picked.value = new Set();
 }
 

@@ -117,13 +117,13 @@ describe('one entry', () => {
     const [first] = box.ranges;
     const shade = first!.shades[7]!;
     for (const word of [shade.code, shade.name.toUpperCase()]) {
-      await shown.find('input[aria-label="Search the card"]').setValue(word);
+      await shown.find('input[aria-label="Search the shade card"]').setValue(word);
       expect(shown.findAll('.shades button').some((one) => textOf(one).includes(shade.name))).toBe(true);
     }
     await shown.find('.shades button').trigger('click');
     expect(box.box.entries[0]).toMatchObject({ shade: refOf(shade), whole: 1, thread: first!.thread });
     expect(shown.emitted('done')).toHaveLength(1);
-    await shown.find('input[aria-label="Search the card"]').setValue('no such shade');
+    await shown.find('input[aria-label="Search the shade card"]').setValue('no such shade');
     expect(textOf(shown)).toContain('No shade is called that');
   });
 
@@ -134,7 +134,7 @@ describe('one entry', () => {
     const { putUp } = threadKind(before.entries[0]!.thread)!;
     const fields = [
       [`Whole ${putUp}s`, '8', { whole: 8 }],
-      ['Begun, left', '2.5', { partM: 2.5, plusMinusM: 0 }],
+      ['Left of the opened one', '2.5', { partM: 2.5, plusMinusM: 0 }],
       ['Price of one', '1.2', { price: 1.2 }],
     ] as const;
     for (const [label, text, change] of fields) {
@@ -171,8 +171,8 @@ describe('one entry', () => {
   it('keeps what was typed apart from what is weighed right after it', async () => {
     box.addEntries('Fill', someEntries(1, 3));
     const shown = session.show(BoxEntryCard, { entry: box.box.entries[0]! });
-    await type(shown, 'Begun, left', '2');
-    await button(shown, 'Take it as what is left').trigger('click');
+    await type(shown, 'Left of the opened one', '2');
+    await button(shown, 'Save as what is left').trigger('click');
     expect(box.box.entries[0]!.partM).not.toBe(2);
     box.undo();
     expect(box.box.entries[0]!.partM).toBe(2);
@@ -182,9 +182,9 @@ describe('one entry', () => {
     box.addEntries('Fill', someEntries(1, 3));
     const shown = session.show(BoxEntryCard, { entry: box.box.entries[0]! });
     const told = async (grams: string, bobbin: string): Promise<[number, number]> => {
-      await type(shown, 'On the scale', grams);
+      await type(shown, 'Weight with bobbin', grams);
       await type(shown, 'Bobbin alone', bobbin);
-      await button(shown, 'Take it as what is left').trigger('click');
+      await button(shown, 'Save as what is left').trigger('click');
       return [box.box.entries[0]!.partM, box.box.entries[0]!.plusMinusM];
     };
     const [one, fine] = await told('2', '0');
@@ -192,12 +192,12 @@ describe('one entry', () => {
     const [less] = await told('4', '2');
     expect(two).toBeCloseTo(one * 2, 1);
     expect(less).toBeCloseTo(one, 1);
-    await choose(shown, 'The scale shows', '1 g');
+    await choose(shown, 'Scale reads in steps of', '1 g');
     const [, coarse] = await told('2', '0');
     expect(coarse).toBeGreaterThan(fine);
     await type(shown, 'Bobbin alone', '9');
     expect(shown.find('[role=alert]').exists()).toBe(true);
-    expect(button(shown, 'Take it as what is left').attributes('disabled')).toBeDefined();
+    expect(button(shown, 'Save as what is left').attributes('disabled')).toBeDefined();
   });
 
   it('says where a simulated scale is silent, and takes what it shows where it answers', async () => {
@@ -208,7 +208,7 @@ describe('one entry', () => {
     session.answers = { scale: { simulated: true, name: 'A stand-in', grams: 3.4, stepGrams: 0.1 } };
     await button(shown, 'Simulated scale').trigger('click');
     await expect.poll(() => textOf(shown)).toContain('A stand-in: 3.4 g');
-    expect(numberIn((field(shown, 'On the scale').element as HTMLInputElement).value)).toBe(3.4);
+    expect(numberIn((field(shown, 'Weight with bobbin').element as HTMLInputElement).value)).toBe(3.4);
     session.answers = { scale: { simulated: true, name: 'A stand-in', grams: 'much' } };
     await button(shown, 'Simulated scale').trigger('click');
     await expect.poll(() => textOf(shown)).toContain('makes no sense');
@@ -251,8 +251,8 @@ describe('the workbasket', () => {
     'takes one of each kind, and gives it back: %s',
     async (kind, i) => {
       const shown = session.show(WorkBasket);
-      expect(textOf(shown)).toContain('Nothing in the basket yet');
-      await choose(shown, 'What', i);
+      expect(textOf(shown)).toContain('Your workbasket is empty');
+      await choose(shown, 'What it is', i);
       await shown.find('[data-test=put-in]').trigger('click');
       expect(box.box.basket.map((item) => item.kind)).toEqual([kind]);
       expect(shown.findAll('[data-test=basket] li')).toHaveLength(1);

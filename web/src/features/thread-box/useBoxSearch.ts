@@ -55,7 +55,7 @@ export function useBoxSearch(): BoxSearch {
     sortBy.value = column;
   }
   const KEYS: Readonly<Record<Column, (entry: BoxEntry) => string | number>> = {
-    name: ({ shade }) => shade.name.toLowerCase(),
+    name: ({ shade: { name } }) => name.toLowerCase(),
     range: ({ shade }) => rangeName.value.get(shade.range) ?? shade.range,
     kind: ({ thread }) => threadKind(thread)!.name,
     lot: ({ lot }) => lot,

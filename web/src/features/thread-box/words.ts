@@ -1,3 +1,4 @@
+import { PICTURE_DAMAGED } from '../../workers/words.ts';
 import { byCount, formatNumber, plural } from '@junctura/core/measure';
 
 export const inAll = (length: string): string => `${length} in total`;
@@ -26,8 +27,7 @@ export const exampleIn = (place: string): string => `example, ${place}`;
 
 export const shadesOnCard = (count: number): string => plural(count, 'shade');
 
-export const pictureDamaged = (file: string): string =>
-  `${file}: the picture is damaged, or this browser can’t show it. Save it as PNG, JPEG or WebP.`;
+export const pictureDamaged = (file: string): string => `${file}: ${PICTURE_DAMAGED}`;
 
 export const threadN = (number: number): string => `Thread ${number}`;
 

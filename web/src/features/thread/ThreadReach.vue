@@ -90,7 +90,6 @@ const reservedM = computed(() =>
   ),
 );
 function percent(odds: number): string {
-  if (odds > 0.995) return odds === 1 ? 'every time' : '99 times out of 100';
   return say.timesIn100(odds);
 }
 </script>

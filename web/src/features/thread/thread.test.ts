@@ -102,14 +102,14 @@ describe('the odds of skeins', () => {
 
 describe('how one works', () => {
   const CHOICES = [
-    ['Working length', 1, { cutMm: 700 }],
-    ['Thread begun with', 1, { start: 'knot' }],
-    ['Thread begun with', 2, { start: 'tiny-stitches' }],
+    ['Length of thread', 1, { cutMm: 700 }],
+    ['Thread started with', 1, { start: 'knot' }],
+    ['Thread started with', 2, { start: 'tiny-stitches' }],
     ['Satin worked', 1, { satinFrom: 'edge' }],
     ['Round knots', 1, { knots: 'colonial' }],
-    ['Strands proposed', 0, { strands: 'fine' }],
-    ['Strands proposed', 2, { strands: 'bold' }],
-    ['Layers proposed', 2, { layers: 'rich' }],
+    ['Strands to suggest', 0, { strands: 'fine' }],
+    ['Strands to suggest', 2, { strands: 'bold' }],
+    ['Layers to suggest', 2, { layers: 'rich' }],
     ['Your hand', 1, { hand: 'left' }],
   ] as const;
 
@@ -125,18 +125,18 @@ describe('how one works', () => {
 
   it('takes slack as a share, and tells what a length loses at its two ends', async () => {
     const shown = session.show(WorkHabits);
-    await type(shown, 'Slack of your hand', '12');
+    await type(shown, 'Slack of your stitching', '12');
     expect(session.opened.piece.worker.slack).toBeCloseTo(0.12, 9);
     expect(textOf(shown)).toMatch(
       /the start is lost \(\d+ mm\) and what must stay to fasten off \(\d+ mm, \d+ mm for knots\)/,
     );
-    await type(shown, 'Slack of your hand', '99');
+    await type(shown, 'Slack of your stitching', '99');
     expect(session.opened.piece.worker.slack).toBeLessThanOrEqual(0.3);
   });
 
   it('longer lengths are fewer, and lose less', async () => {
     const before = needs().map(({ loads, lostMm }) => ({ loads, lostMm }));
-    await choose(session.show(WorkHabits), 'Working length', 1);
+    await choose(session.show(WorkHabits), 'Length of thread', 1);
     await session.planned();
     needs().forEach(({ loads, lostMm }, i) => {
       expect(loads).toBeLessThanOrEqual(before[i]!.loads);
@@ -200,7 +200,7 @@ describe('whether it reaches', () => {
     const record = useRecord(session.pinia);
     const parts = session.opened.piece.drawing.parts.map(({ id }) => id);
     for (const part of parts) await record.setDone(part, true);
-    await expect.poll(() => textOf(shown)).toBe('Everything is worked: no thread is needed any more.');
+    await expect.poll(() => textOf(shown)).toBe('Everything is stitched: no more thread is needed.');
     await record.setDone(parts[0]!, false);
     await expect.poll(() => shown.findAll('[data-test=reach] > li').length).toBe(1);
   });

@@ -37,7 +37,9 @@ export const keptForFineLine = (count: number): string =>
 
 export const reserveFor = (piece: string): string => `Reserve for ${piece}`;
 
-export const timesIn100 = (odds: number): string => `${Math.round(100 * odds)} times out of 100`;
+/** How often something is enough; what is nearly sure is never told as sure. */
+export const timesIn100 = (odds: number): string =>
+  odds >= 1 ? 'every time' : `${Math.min(99, Math.round(100 * odds))} times out of 100`;
 
 export const reserved = (length: string): string => `${length} reserved`;
 

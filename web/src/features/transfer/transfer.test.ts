@@ -62,7 +62,7 @@ describe('a printer that is measured', () => {
 describe('how the drawing comes onto the cloth', () => {
   it('is one of all ways, best first; another is taken and undone', async () => {
     const shown = session.show(TransferStep);
-    await button(shown, 'All ways to mark the cloth').trigger('click');
+    await button(shown, 'Show all transfer methods').trigger('click');
     const ranked = rankWays(session.workings.piece, session.workings.current!.plan);
     expect(shown.findAll('.all .choice').map((row) => textOf(row).startsWith(ranked[0]!.mark.name))[0]).toBe(true);
     expect(shown.findAll('.all .choice')).toHaveLength(MARKS.length);
@@ -97,7 +97,7 @@ describe('how the drawing comes onto the cloth', () => {
         session.opened.edit({ label: 'Mark', mergeKey: null, steps: [{ path: ['mark'], before: mark, after: id }] });
       await session.planned();
       const shown = session.show(TransferStep);
-      await type(shown, 'A sitting lasts', '10');
+      await type(shown, 'Length of a sitting', '10');
       await session.planned();
       const rows = shown.findAll('[data-test=redraws] li').map(textOf);
       let next = 1;
@@ -114,9 +114,9 @@ describe('how the drawing comes onto the cloth', () => {
   it('prints on one page what fits on it, and what is larger on more with a map', async () => {
     const shown = session.show(TransferStep);
     expect(textOf(shown)).toContain('One page');
-    await choose(shown, 'Paper', 'Film, a size of your own');
-    await type(shown, 'Film, width', '100 mm');
-    await type(shown, 'Film, height', '100 mm');
+    await choose(shown, 'Paper', 'Film, your own size');
+    await type(shown, 'Film width', '100 mm');
+    await type(shown, 'Film height', '100 mm');
     expect(textOf(shown)).toMatch(/A map and \d+ pages, joined at their crosses/);
   });
 });

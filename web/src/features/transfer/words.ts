@@ -1,3 +1,4 @@
+import { PRINT_TRUE } from '@junctura/core/paper';
 import { byCount, formatFine, formatList, formatNumber, formatPercent, plural } from '@junctura/core/measure';
 
 export const corrected = (across: number, down: number): string =>
@@ -5,7 +6,7 @@ export const corrected = (across: number, down: number): string =>
 
 export const betterMethod = (method: string): string => `A better method: ${method}.`;
 
-export const comesOut = (how: string): string => `It comes out ${how}. Follow the maker’s instructions first.`;
+export const comesOut = (how: string): string => `It comes out ${how}. The maker’s instructions come first.`;
 
 export const timesMore = (count: number): string =>
   byCount(count, { one: '… and once more.', other: `… and ${formatNumber(count)} more times.` });
@@ -37,5 +38,5 @@ export function partNames(names: readonly string[]): string {
 /** @param lineMm the width of the mark's line, in which the pattern is drawn */
 export const pagesToPrint = (pages: number, lineMm: number): string =>
   pages === 1
-    ? `One page, drawn in lines of ${formatFine(lineMm)} like the mark. Print at 100%, then measure the bars.`
-    : `A map and ${plural(pages - 1, 'page')}, joined at their crosses, drawn in lines of ${formatFine(lineMm)} like the mark. Print at 100%, then measure the bars.`;
+    ? `One page, drawn in lines of ${formatFine(lineMm)} like the mark. ${PRINT_TRUE}`
+    : `A map and ${plural(pages - 1, 'page')}, joined at their crosses, drawn in lines of ${formatFine(lineMm)} like the mark. ${PRINT_TRUE}`;

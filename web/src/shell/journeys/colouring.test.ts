@@ -67,7 +67,7 @@ it('a pair that cannot be told apart is mended by one shade', async () => {
   const apart = '[data-test=told-apart]';
   await app.counts(`${apart} li`, 1);
   await app.press(/equally light/, apart);
-  await app.press('Move one shade', apart);
+  await app.press('Change one shade', apart);
   await app.says(TALLY, 'Choose a shade');
   await app.says(apart, /All \d+ pairs of colours that touch are told apart/);
 });
@@ -75,7 +75,7 @@ it('a pair that cannot be told apart is mended by one shade', async () => {
 it('ladders shade an area; colourways are kept, varied and taken', async () => {
   const app = await Application.at('/piece/demo-kite/colours');
   await app.click(await app.find('.colour', CARD));
-  await app.press('A ladder of shades through it…');
+  await app.press('Make a shade ladder…');
   const ladder = '[data-test=ladder]';
   await app.counts(`${ladder} ol > li`, 3);
   await app.says(ladder, 'highlight');
@@ -84,20 +84,20 @@ it('ladders shade an area; colourways are kept, varied and taken', async () => {
   await app.counts(COLOURS, before + 2);
   await app.press('Colourways…');
   await app.type('Name of this colourway', 'Evening');
-  await app.press('Keep the piece as it is now');
+  await app.press('Save the current colours');
   const ways = '[data-test=colourways] li';
   await app.counts(ways, 2);
-  await app.press('Vary the palette');
+  await app.press('Suggest variations');
   await app.until(() => expect(app.all(ways).length).toBeGreaterThan(4));
-  await app.press('Take it', app.all(ways)[2]);
+  await app.press('Use', app.all(ways)[2]);
   await app.says(TALLY, 'Take the palette');
-  await app.press('Take it', await app.find('li', '[data-test=colourways]', /Evening/));
+  await app.press('Use', await app.find('li', '[data-test=colourways]', /Evening/));
   await app.says(TALLY, 'Take the colourway Evening');
 });
 
 it('shades are gathered before any part uses them, given to a part, or taken out', async () => {
   const app = await Application.at('/piece/demo-kite/colours');
-  await app.press('Gather a shade from the cards…');
+  await app.press('Add a shade from the cards…');
   const gathered = '[data-test=gathered] li';
   for (const code of ['rh-76', 'rh-18']) {
     await app.type('Search the shade card', code);

@@ -32,12 +32,12 @@ it('islands are asked about, then bridged; a card that is too small is refused w
   await app.openDrawing('two.svg', svg('<circle cx="8" cy="30" r="6"/><circle cx="52" cy="30" r="6"/>'), 'Finish');
   await app.click('[data-test=end-patch]');
   await app.says(PROBLEMS, 'lies in 2 islands');
-  await app.press('Join by a bridge', PROBLEMS);
+  await app.press('Join with a bridge', PROBLEMS);
   await app.counts(PROBLEMS, 0);
   await app.click('[data-test=end-card]');
   await app.type('Card, folded, across', '40 mm', CARD);
   await app.says(PROBLEMS, 'smaller than the design');
-  await app.press('Let the size be found', PROBLEMS);
+  await app.press('Use the suggested size', PROBLEMS);
   await app.counts(PROBLEMS, 0);
   await app.click('[data-test=end-framed]');
   await app.says(COST, 'Framed in its hoop');
@@ -49,7 +49,7 @@ it('steps are ticked at the hoop and seen at the desk; the piece is ended, price
   await app.click(first);
   await app.press('Back to the desk');
   await app.settle();
-  await app.says('[data-test=open-hoop]', 'All is stitched: finish it at the hoop');
+  await app.says('[data-test=open-hoop]', 'All stitched: finish it at the hoop');
   await app.goTo('Finish');
   await app.press('Steps', CARD);
   await app.says('[data-test=finish-progress]', /(^|\D)1 of \d+ steps done/);
@@ -59,19 +59,19 @@ it('steps are ticked at the hoop and seen at the desk; the piece is ended, price
   await app.says('[data-test=ended-figures]', 'At the hoop');
   await app.says(CARD, 'Blue next time');
   await app.goTo('At the hoop');
-  await app.says('[data-test=open-hoop]', 'Look at it at the hoop');
+  await app.says('[data-test=open-hoop]', 'Look back over it');
   await app.goTo('Finish');
 
   await app.press('Price and label', CARD);
-  await app.type('An hour', '12', CARD);
-  await app.type('A price you would name', '90', CARD);
+  await app.type('Your hourly rate', '12', CARD);
+  await app.type('Your asking price', '90', CARD);
   await app.says('[data-test=earned]', 'At 90.00');
 
   await app.press('Junctura');
   await app.press(/^Paper boat/, '[data-test=finished-shelf]');
   await app.settle();
   await app.press('Steps', CARD);
-  await app.press('It is not finished', CARD);
+  await app.press('It is not finished after all', CARD);
   await app.find('[data-test=end-piece]');
 });
 
@@ -80,18 +80,18 @@ it('an area becomes a scrap of cloth: worked down by its edge, cut by its templa
   const leaf = '<rect x="10" y="10" width="40" height="30" fill="#7a9a5a"/>';
   await app.openDrawing('leaf.svg', svg(leaf), 'Stitches');
   await app.press(/^Area/, CARD);
-  await app.choose('Filled with', 'A scrap of cloth', CARD);
+  await app.choose('Fill', 'A scrap of cloth', CARD);
   await app.find('[data-test=scrap]');
   await app.says(CARD, 'Whipped down over its turned edge');
   await app.choose('Pattern', 'Checks', CARD);
-  await app.choose('Edge', /^Raw/, CARD);
+  await app.choose('Firm edge', /^Raw/, CARD);
   await app.says(CARD, '2 mm inside its raw edge');
   await app.goTo('Finish');
   await app.says('[data-test=finish-materials]', /Quilting cotton for .*40 × 30 mm/);
   await app.press('Templates', CARD);
   await app.says(`${CARD} li`, 'Scrap:');
   await app.goTo('Stitches');
-  await app.choose('Filled with', /^Printed/, CARD);
+  await app.choose('Fill', /^Printed/, CARD);
   await app.until(() => expect(app.figure('Stitches')).toBe('0'));
   await app.key('z', { ctrlKey: true });
   await app.until(() => expect(app.figure('Stitches')).not.toBe('0'));

@@ -81,7 +81,7 @@ it('a drawing that was changed elsewhere keeps what was chosen', async () => {
   await app.choose('Stitch', 'Split stitch filling', CARD);
   await app.says(TALLY, 'Work in split stitch filling');
   const changed = new File([flower('<circle id="bud" cx="50" cy="10" r="4"/>')], 'flower.svg');
-  await app.hand(changed, () => app.menu('Bring in this drawing, changed elsewhere…'));
+  await app.hand(changed, () => app.menu('Update the drawing from a changed file…'));
   await app.says('body', '2 parts kept what was chosen');
   await app.until(() => expect(app.figure('Parts')).toBe('3'));
   await app.says(CARD, 'Split stitch filling');
@@ -96,7 +96,7 @@ it('what lies behind is cut away or kept; parts are moved, renamed and removed',
     ),
   );
   await app.says(CARD, '200 mm²');
-  await app.press('stitch it all the same');
+  await app.press('Stitch hidden areas too');
   await app.saysNot(CARD, '200 mm²');
   await app.undo();
   await app.press(/^back/, CARD);
@@ -114,7 +114,7 @@ it('what lies behind is cut away or kept; parts are moved, renamed and removed',
 
 it('petals and lettering are drawn by rule on empty cloth', async () => {
   const app = await Application.at('/');
-  await app.press('Begin on empty cloth');
+  await app.press('Start on empty cloth');
   await app.until(() => expect(app.figure('Parts')).toBe('0'));
   await app.press('Petals, letters, borders…');
   await app.type('Petals', '6');
@@ -132,7 +132,7 @@ it('petals and lettering are drawn by rule on empty cloth', async () => {
   await app.says(`${CARD} [role=alert]`, 'cannot draw these letters under');
   await app.type('Height of capitals', '12 mm');
   await app.choose('Alphabet', 'Brush letters', CARD);
-  await app.type('Below the middle', '40 mm');
+  await app.type('From centre, down', '40 mm');
   await app.press('Add 4 parts');
   await app.until(() => expect(app.figure('Parts')).toBe('13'));
 });
@@ -152,7 +152,7 @@ it('parts are left out, locked and put in order; a drawing goes out and comes ba
   await app.press(/All parts/, CARD);
   await app.says(CARD, /Top left panel.*locked/);
 
-  const drawing = await app.savedBy(() => app.menu('Drawing as SVG, parts and stitches kept'));
+  const drawing = await app.savedBy(() => app.menu('Drawing as SVG, with its parts and stitches'));
   expect(drawing.name).toBe('kite.svg');
   await app.press('Junctura');
   await app.openDrawing('kite.svg', await drawing.content.text());
@@ -169,7 +169,7 @@ it('a piece that is taken off the bench can be put back, a changed demo begun ag
   await app.says(bench, 'mine');
   await app.press(/^Remove/, bench);
   await app.saysNot('body', /mine.svg|On your bench/);
-  await app.press('Put it back');
+  await app.press('Restore it');
   await app.says(bench, 'mine');
   await app.press(/^Kite/);
   await app.settle();
@@ -178,6 +178,6 @@ it('a piece that is taken off the bench can be put back, a changed demo begun ag
   await app.kept();
   await app.press('Junctura');
   await app.says('body', 'Changed by you');
-  await app.press('Start again from the original');
+  await app.press('Reset to the original');
   await app.saysNot('body', 'Changed by you');
 });

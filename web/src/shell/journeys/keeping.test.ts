@@ -81,12 +81,12 @@ it('a piece that cannot be read is saved as it is, removed and put back', async 
   database.close();
   await app.go('/');
   await app.says(BENCH, 'wrong at use');
-  const saved = await app.savedBy(() => app.press('Save what is stored', BENCH));
+  const saved = await app.savedBy(() => app.press('Save the stored data to a file', BENCH));
   expect(saved.name).toBe('moth.junctura.json');
   expect(await saved.content.text()).toContain('flown');
   await app.press(/^Remove/, BENCH);
   await app.counts(`${BENCH} li`, 0);
-  await app.press('Put it back');
+  await app.press('Restore it');
   await app.says(BENCH, 'wrong at use');
 });
 
@@ -139,7 +139,7 @@ it('a piece goes into a file and comes back as it was, its name as it was typed 
   await app.type('Name of the piece', 'My kite');
   await app.planned();
   const stitches = app.figure('Stitches');
-  const { name, content } = await app.savedBy(() => app.menu('Export to a file'));
+  const { name, content } = await app.savedBy(() => app.menu('Save to a file'));
   expect(name).toBe('my-kite.junctura.json');
   const other = await Application.at('/');
   await other.openDrawing(name, await content.text());

@@ -13,14 +13,14 @@ it('each step says why it stands there; moved against a rule it is said at once,
   await app.says('[data-test=because]', 'which lies behind it');
   for (let i = 0; i < 6 && app.all(`${CARD} [role=status]`).length === 0; i++) {
     await app.press('Earlier', await spar());
-    await app.says(TALLY, 'Fix what comes before what');
+    await app.says(TALLY, 'Fix the order of two parts');
     await app.planned();
   }
   await app.says(`${CARD} [role=status]`, 'is fixed there');
-  await app.press('Let go of all that is fixed', CARD);
+  await app.press('Unfix everything', CARD);
   await app.planned();
   await app.until(() => expect(app.all(LINES).length).toBeGreaterThan(3));
-  await app.press('Begin with it', await spar());
+  await app.press('Work it first', await spar());
   await app.says(TALLY, 'Begin with it:');
   await app.key('z', { ctrlKey: true });
   await app.planned();
@@ -52,7 +52,7 @@ it('sittings fall on chosen days, can be moved, and go into a calendar', async (
 
 it('a piece with nothing drawn says what comes here', async () => {
   const app = await Application.at('/');
-  await app.press('Begin on empty cloth');
+  await app.press('Start on empty cloth');
   await app.settle();
   await app.goTo('Order');
   await app.says(CARD, 'There is nothing to put in order yet');
@@ -92,10 +92,10 @@ it('the desk sees what was done at the hoop, what is left, and each entry, which
   await app.settle();
   await app.says('[data-test=work-done]', '3 of 20 steps');
   await app.says('[data-test=work-left]', 'thread on the piece');
-  await app.press('What was noted', CARD);
+  await app.press('Record', CARD);
   const record = '[data-test=record]';
   await app.until(() => expect(app.all(`${record} li`).length).toBeGreaterThan(2));
-  await app.press('Take back', await app.find('li', record, /Done:.*Take back/));
-  await app.press('How it stands', CARD);
+  await app.press('Undo', await app.find('li', record, /Done:.*Take back/));
+  await app.press('How far it is', CARD);
   await app.says('[data-test=work-done]', '2 of 20 steps');
 });

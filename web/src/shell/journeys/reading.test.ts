@@ -12,7 +12,7 @@ it('the first visit opens on Rock Pool with three things to try, and on the benc
   await app.saysNot('body', 'Three things to try');
   await app.go('/');
   app = await app.reload();
-  await app.find('h2', 'body', 'To try things on');
+  await app.find('h2', 'body', 'Demo pieces to explore');
 });
 
 it('the stitch book is opened at the stitch of a part, searched, and says what a stitch takes', async () => {

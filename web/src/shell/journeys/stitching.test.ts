@@ -41,7 +41,7 @@ it('a drawing becomes parts that can be worked, given to a group, and undone', a
   expect(saying(app, 'Long-and-short stitch')).toBe(5);
   expect(app.figure('Thread')).toBe(before);
   expect((await app.find('[aria-label=Undo]')).matches(':disabled')).toBe(true);
-  await app.press('Do again');
+  await app.press('Redo');
   await app.until(() => expect(saying(app, 'Split stitch filling')).toBe(5));
 });
 
@@ -82,7 +82,7 @@ it('layers are added where they are worked, moved, coloured and removed, and are
   await app.click(removals[5]!);
   await app.until(() => expect(names()).toHaveLength(5));
   await app.until(() => expect(app.figure('Thread')).not.toBe(thread));
-  await app.click(app.all(`${CARD} [aria-label="Work this layer sooner: down"]`)[1]!);
+  await app.click(app.all(`${CARD} [aria-label="Work this layer earlier"]`)[1]!);
   await app.until(() => expect(names()[2]).toBe('Vein'));
   await app.kept();
   const order = names();
@@ -102,10 +102,10 @@ it('an outline runs on one side and is set in from the edge, each by an edit of 
   await app.planned();
   const count = (): number => Number(app.figure('Stitches').replace(',', ''));
   const whole = count();
-  await app.choose('It goes', 'on the side in the shade', CARD);
+  await app.choose('Outline runs', 'on the shaded side', CARD);
   await app.says(TALLY, 'Change where the outline goes');
   await app.until(() => expect(count()).toBeLessThan(whole));
-  await app.type('Set in from the edge', '3', CARD);
+  await app.type('Inset from the edge', '3', CARD);
   await app.says(TALLY, 'Set the outline in');
 });
 
@@ -151,7 +151,7 @@ it('a line is turned round, or only marked; several parts are worked at once', a
   await app.choose('This line is', 'fold along it', CARD);
   await app.until(() => expect(app.figure('Stitches')).not.toBe(stitches));
   await app.press(/All parts/, CARD);
-  await app.says(CARD, 'folded along');
+  await app.says(CARD, 'folding line');
   await app.key('z', { ctrlKey: true });
   await app.until(() => expect(app.figure('Stitches')).toBe(stitches));
 });
@@ -166,9 +166,9 @@ it('findings say what is wrong, are mended in one action, or accepted with a wor
   await app.says(TALLY, /findings? fewer/);
   const left = count();
   expect(left).toBeLessThan(before);
-  await app.press('It is meant so', CARD);
-  await app.type('Why it is all right', 'it stays on a wall', CARD);
-  await app.press('It is meant so', `${CARD} .row:has(input)`);
+  await app.press('Leave it as it is', CARD);
+  await app.type('Why it is fine', 'it stays on a wall', CARD);
+  await app.press('Leave it as it is', `${CARD} .row:has(input)`);
   await app.until(() => expect(count()).toBe(left - 1));
   await app.kept();
   app = await app.reload();
@@ -183,12 +183,12 @@ it('by keys: what they do, the step, the findings, the back; in inches and by la
   await app.key('5', { altKey: true });
   await app.find('h2', CARD, 'Thread and hours');
   await app.key('f');
-  await app.find('h2', CARD, 'Findings');
+  await app.find('h2', CARD, 'Things to check');
   await app.key('t');
   await app.says('body', 'The back, as it lies');
   await app.press('Settings');
   await app.press('inches');
-  await app.press('Lamp-light');
+  await app.press('Lamplight');
   await app.until(() => expect(app.figure('Thread')).toMatch(/ yd$/));
   expect(document.documentElement.dataset['theme']).toBe('lamp');
 });

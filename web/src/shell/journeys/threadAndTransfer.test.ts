@@ -5,7 +5,7 @@ import { Application, CARD, TALLY } from '../../testing/application.ts';
 /** The application with the examples of a thread box laid in. */
 async function withBox(path: string): Promise<Application> {
   const app = await Application.at('/threads');
-  await app.press('Lay in examples');
+  await app.press('Add examples');
   await app.until(async () => expect(await app.revisionOf('thread-box')).toBeGreaterThan(0));
   await app.go(path);
   return app;
@@ -15,13 +15,13 @@ describe('the thread box', () => {
   it('is begun with examples, searched, changed and undone, and is there after a reload', async () => {
     let app = await Application.at('/');
     await app.press('Thread box');
-    await app.find('h2', 'body', 'Nothing in the box yet');
+    await app.find('h2', 'body', 'Your thread box is empty');
     app = await withBox('/threads');
     const row = '[data-test=box-row]';
     await app.type('Search the thread box', 'am-77 d58');
     await app.counts(row, 1);
     await app.click(await app.find('button', row));
-    await app.type('Begun, left', '2', CARD);
+    await app.type('Left of the opened one', '2', CARD);
     await app.says(row, '2 m');
     // At once: what is not yet stored is there all the same.
     app = await app.reload();
@@ -32,7 +32,7 @@ describe('the thread box', () => {
   it('takes lists and cards in and gives them out; what makes no sense is told', async () => {
     const app = await withBox('/threads');
     const bring = (name: string, text: string): Promise<void> =>
-      app.hand(new File([text], name, { type: 'text/csv' }), () => app.menu('Bring in a list or card (CSV, GPL)…'));
+      app.hand(new File([text], name, { type: 'text/csv' }), () => app.menu('Import a list or shade card (CSV, GPL)…'));
     await bring(
       'mine.csv',
       'name;code;hex;skeins;metres;lot\nSea glass;sg1;#7fb5a8;2;3,5;K4\nOdd;sg1;#000000;1;;K4\nBad;x;plum?;1;;\n',
@@ -52,7 +52,7 @@ describe('the thread box', () => {
 it('what lies in the workbasket is not asked for: its hoop is yours', async () => {
   const app = await Application.at('/threads');
   await app.press('Workbasket');
-  await app.find('h2', 'body', 'Nothing in the basket yet');
+  await app.find('h2', 'body', 'Your workbasket is empty');
   await app.type('Size', '100 mm', CARD);
   await app.click('[data-test=put-in]');
   await app.says('[data-test=basket]', '10 cm, round');
@@ -68,14 +68,14 @@ it('what lies in the workbasket is not asked for: its hoop is yours', async () =
 
 it('a shade that will not reach: what helps, with its effect; lots are not mixed by mistake', async () => {
   const app = await withBox('/piece/demo-rock-pool/thread');
-  await app.press('Will it reach?');
+  await app.press('Will it be enough?');
   const ambers = (): HTMLElement[] =>
     app.all('[data-test=reach] > li').filter(({ textContent }) => textContent.includes('Pale amber'));
   await app.says('[data-test=reach]', '80 cm of lot B21, 70 cm of lot D58');
   await app.press(/What helps/, ambers()[0]);
   await app.says('[data-test=savings]', 'A strand fewer');
   await app.says('[data-test=savings]', /from the other lot; the first then reaches in \d+ of 100/);
-  await app.press('Do it', await app.find('.offer', '[data-test=savings]', /Another lot/));
+  await app.press('Apply', await app.find('.offer', '[data-test=savings]', /Another lot/));
   await app.says(TALLY, 'Another lot from');
   await app.until(() => expect(ambers()).toHaveLength(2));
   await app.press('Reserve it for this piece');
@@ -94,7 +94,7 @@ it('a hoop may be oval: its cloth, and by how much the warp bends a design that 
   await app.says('[data-test=warp]', 'at the top and bottom');
   await app.choose('Hoop', 'Round, 15 cm', CARD);
   await app.press('Fit to the hoop');
-  const right = async (): Promise<string> => (await app.field('Right of the middle', CARD)).value;
+  const right = async (): Promise<string> => (await app.field('From centre, right', CARD)).value;
   await app.until(async () => expect(await right()).toBe('0 mm'));
   (await app.find('.hoop-view')).focus();
   for (let i = 0; i < 2; i++) await app.key('ArrowRight', { shiftKey: true });
@@ -114,12 +114,12 @@ it('what merges at this size is marked on the drawing, and mended in one action'
 it('ways of marking come with reasons; what fades is drawn anew; film is tacked; marks come out in order', async () => {
   const app = await Application.at('/piece/demo-rock-pool/transfer');
   await app.says(CARD, 'light enough to trace through');
-  await app.press('All ways to mark the cloth');
+  await app.press('Show all transfer methods');
   await app.press(/^Water-erasable pen/, CARD);
   await app.says('[data-test=removal]', 'Before anything hot');
   await app.type('Sittings in a week', '1', CARD);
   await app.until(() => expect(app.all('[data-test=redraws] li').length).toBeGreaterThan(3));
-  await app.press(/^Film that dissolves/, CARD);
+  await app.press(/^Water-soluble film/, CARD);
   await app.says('[data-test=tacks]', /\d+ tacks: one in the middle/);
   expect(app.all('.tacks path').length).toBeGreaterThan(0);
   await app.press(/^Transfer pen and iron/, CARD);

@@ -12,10 +12,10 @@ const VIEWS: readonly (readonly [step: string, views: readonly string[]])[] = [
   ['Hoop', []],
   ['Stitches', []],
   ['Colours', []],
-  ['Thread', ['Will it reach?', 'How you work']],
+  ['Thread', ['Will it be enough?', 'How you work']],
   ['Transfer', []],
-  ['Order', ['Ways to work', 'Days', 'Guide']],
-  ['At the hoop', ['On the needle', 'What was used', 'What was noted']],
+  ['Order', ['Ways of working', 'Days', 'Guide']],
+  ['At the hoop', ['Colour on the needle', 'What was used', 'Record']],
   ['Finish', ['Steps', 'Price and label']],
 ];
 
@@ -35,7 +35,7 @@ it('on every step a part and a shade go and come back at once, while the plan of
   const goAndComeBack = async (): Promise<void> => {
     for (const [button, parts] of [
       ['Undo', '2'],
-      ['Do again', '1'],
+      ['Redo', '1'],
     ] as const) {
       // Both at once: the second is undone before the first is planned.
       const pressed = await app.find(`[aria-label="${button}"]`);

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
+import { CORNERS_CUT, KNOT_AHEAD_HELD, PULLED_IN, TAIL_WHIPPED, UP_AHEAD_OF_LAST } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -11,8 +11,8 @@ export const back = describeStitch({
   otherNames: ['point de sable', 'stitched line'],
   purpose: 'Firm, unbroken outlines and letters.',
   params,
-  start: 'A waste knot ahead on the line: the first stitches hold its thread.',
-  end: 'Whip the tail round the long stitches on the back.',
+  start: KNOT_AHEAD_HELD,
+  end: TAIL_WHIPPED,
   faults: [
     CORNERS_CUT,
     PULLED_IN,
@@ -21,7 +21,7 @@ export const back = describeStitch({
   steps: [
     'Come up one stitch ahead of the start of the line.',
     'Go down at the start.',
-    'Come up one stitch ahead of the last.',
+    UP_AHEAD_OF_LAST,
     'Go back down into the end of the last stitch.',
   ],
 });

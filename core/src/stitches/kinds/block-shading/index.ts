@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN } from '../../shared/texts.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN, TAIL_UNDER_STITCHES } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -14,7 +14,7 @@ export const blockShading = describeStitch({
   canShade: true,
 
   start: 'Make two tiny stitches where the first band will cover them.',
-  end: 'Slide the tail under the stitches on the back.',
+  end: TAIL_UNDER_STITCHES,
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
   steps: [
     'Work a band of satin along the edge, all stitches the same length.',

@@ -1,3 +1,4 @@
+import { TINY_UNDER_CENTRE } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { CATCHES_LOOP_SECONDS, RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -14,7 +15,7 @@ export const buttonholeWheel = describeStitch({
   params,
   needle: 'sharp-then-blunt',
   hasDirection: true,
-  start: 'Make two tiny stitches under the centre.',
+  start: TINY_UNDER_CENTRE,
   end: 'Take the thread down at the rim and weave it in behind the spokes.',
   faults: [{ fault: 'The centre tears', cure: 'Use fewer spokes, or let them end on a small circle.' }],
   steps: [

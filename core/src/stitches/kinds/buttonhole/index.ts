@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { PULLED_IN } from '../../shared/texts.ts';
+import { KNOT_BESIDE_LINE, PULLED_IN, TAIL_BACK_UNDER_STITCHES } from '../../shared/texts.ts';
 import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -13,8 +13,8 @@ export const buttonhole = describeStitch({
   purpose: 'Cut edges, scallops, patch borders; long and short stitches in turn make a soft edge.',
   params,
   coverWidths: 2,
-  start: 'A waste knot beside the line.',
-  end: 'Weave the tail back under the stitches on the back.',
+  start: KNOT_BESIDE_LINE,
+  end: TAIL_BACK_UNDER_STITCHES,
   faults: [
     PULLED_IN,
     {

@@ -1,3 +1,4 @@
+import { TO_THE_INSIDE } from '../../shared/texts.ts';
 import { lengthParam, scaledWithThread } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
@@ -29,7 +30,7 @@ export const params = {
     type: 'choice',
     label: 'Arms',
     options: [
-      { value: 'inside', label: 'to the inside; left of an open line' },
+      { value: 'inside', label: TO_THE_INSIDE },
       { value: 'outside', label: 'to the outside; right of an open line' },
     ],
     default: 'inside',

@@ -1,7 +1,7 @@
 import { describeStitch } from '../../kind.ts';
 import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { THREAD_TWISTS } from '../../shared/texts.ts';
+import { KNOT_BESIDE_LINE, THREAD_TWISTS, UP_AT_START } from '../../shared/texts.ts';
 
 export const cableChain = describeStitch({
   ...FLAT_LINE,
@@ -14,7 +14,7 @@ export const cableChain = describeStitch({
   params,
   snags: true,
   coverWidths: 2.2,
-  start: 'A waste knot beside the line.',
+  start: KNOT_BESIDE_LINE,
   end: 'Tie the last link down, then weave the tail in.',
   faults: [
     THREAD_TWISTS,
@@ -25,7 +25,7 @@ export const cableChain = describeStitch({
     },
   ],
   steps: [
-    'Come up at the start of the line.',
+    UP_AT_START,
     'Wind the thread once round the needle.',
     'Go down a little ahead and come up one link further on, the thread under the point.',
     'Pull through: a bar and a link. Wind again for the next.',

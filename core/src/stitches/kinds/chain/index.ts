@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
+import { KNOT_BESIDE_LINE, LOOP_STILL_ROUND, PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
 import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -14,9 +14,9 @@ export const chain = describeStitch({
   params,
   snags: true,
   coverWidths: 2.4,
-  start: 'A waste knot beside the line.',
+  start: KNOT_BESIDE_LINE,
   end: 'Tie the last loop down with a small stitch over it, then weave the tail in.',
-  faults: [PULLED_IN, THREAD_TWISTS, { fault: 'Loops too tight', cure: 'Stop pulling while the loop is still round.' }],
+  faults: [PULLED_IN, THREAD_TWISTS, { fault: 'Loops too tight', cure: LOOP_STILL_ROUND }],
   steps: [
     'Come up at the start of the line and hold the thread in a loop.',
     'Go down where you came up.',

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CLOTH_SHOWS, PULLED_IN } from '../../shared/texts.ts';
+import { CLOTH_SHOWS, KNOT_ON_LOWER_SIDE, LOWER_TO_UPPER, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -13,11 +13,11 @@ export const closedHerringbone = describeStitch({
     'Close bands that look plaited; on sheer cloth, worked from the back, two rows of back stitch with a shadow between.',
   params,
   coverWidths: 8,
-  start: 'A waste knot on the lower side of the band.',
+  start: KNOT_ON_LOWER_SIDE,
   end: 'Weave the tail back under the stitches along one side, on the back.',
   faults: [CLOTH_SHOWS, PULLED_IN],
   steps: [
-    'Come up on the lower side and go down on the upper side, further along.',
+    LOWER_TO_UPPER,
     'Come up in the hole where the last stitch on the upper side ended.',
     'Cross over and go down on the lower side, further along.',
     'Come up in the hole where the last stitch on the lower side ended, and so on, from side to side.',

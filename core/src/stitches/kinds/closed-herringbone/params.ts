@@ -1,3 +1,4 @@
+import { BAND_HEIGHT } from '../../shared/texts.ts';
 import { lengthParam, spacing } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
@@ -7,5 +8,5 @@ export const params = {
     label: 'Step',
     hint: 'Along the band, from one slanting stitch to the next. Stitches of one slant are two steps apart, so that they just touch.',
   },
-  heightMm: lengthParam('Height', 4, [1.5, 25], 'From one side of the band to the other.'),
+  heightMm: lengthParam('Height', 4, [1.5, 25], BAND_HEIGHT),
 } as const satisfies ParamTable;

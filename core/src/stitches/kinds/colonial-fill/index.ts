@@ -1,3 +1,10 @@
+import {
+  KNOTS_ALONG_EDGE,
+  KNOTS_INWARDS,
+  KNOTS_IN_HOLLOWS,
+  TAIL_AMONG_KNOTS,
+  TINY_AT_EDGE,
+} from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -15,12 +22,8 @@ export const colonialFill = describeStitch({
   followsCurves: true,
   isRaised: true,
   snags: true,
-  start: 'Make two tiny stitches at the edge.',
-  end: 'Weave the tail in among the knots on the back.',
+  start: TINY_AT_EDGE,
+  end: TAIL_AMONG_KNOTS,
   faults: [{ fault: 'Cloth shows between knots', cure: 'A French knot of one wrap closes the gap.' }],
-  steps: [
-    'Work a row of knots close together along the edge.',
-    'Work the next row inside it, each knot in a hollow of the last row.',
-    'Carry on inwards; close the last gaps with smaller knots.',
-  ],
+  steps: [KNOTS_ALONG_EDGE, KNOTS_IN_HOLLOWS, KNOTS_INWARDS],
 });

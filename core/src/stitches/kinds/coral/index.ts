@@ -1,3 +1,4 @@
+import { KNOT_BESIDE_LINE, TAIL_BACK_UNDER_STITCHES } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -13,8 +14,8 @@ export const coral = describeStitch({
   isRaised: true,
   snags: true,
   coverWidths: 1.4,
-  start: 'A waste knot beside the line.',
-  end: 'Weave the tail back under the stitches on the back.',
+  start: KNOT_BESIDE_LINE,
+  end: TAIL_BACK_UNDER_STITCHES,
   faults: [
     { fault: 'Uneven knots', cure: 'Pick up the same small amount of cloth each time.' },
     { fault: 'Knots stray from the line', cure: 'Hold the thread along the line with your thumb.' },

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CLOTH_SHOWS } from '../../shared/texts.ts';
+import { CLOTH_SHOWS, KNOT_OUTSIDE_SHAPE, LAY_EDGE_TO_EDGE } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -15,14 +15,14 @@ export const couchedFill = describeStitch({
   loosens: true,
   canFollowOutline: true,
   followsCurves: true,
-  start: 'A waste knot outside the shape.',
+  start: KNOT_OUTSIDE_SHAPE,
   end: 'Weave the tail in along the ties on the back.',
   faults: [
     CLOTH_SHOWS,
     { fault: 'Laid threads spread apart', cure: 'Tie them closer together, and lay them taut, side by side.' },
   ],
   steps: [
-    'Lay threads from edge to edge, coming up beside where you went down.',
+    LAY_EDGE_TO_EDGE,
     'When the area is covered, tie each thread down with small stitches across it.',
     'Place the ties of neighbouring threads halfway between each other.',
   ],

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CORNERS_CUT } from '../../shared/texts.ts';
+import { CORNERS_CUT, KNOT_BESIDE_LINE, TAIL_BACK_UNDER_STITCHES } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -15,8 +15,8 @@ export const couching = describeStitch({
   params,
   loosens: true,
   coverWidths: 1.3,
-  start: 'A waste knot beside the line.',
-  end: 'Weave the tail back under the stitches on the back.',
+  start: KNOT_BESIDE_LINE,
+  end: TAIL_BACK_UNDER_STITCHES,
   faults: [CORNERS_CUT, { fault: 'The laid thread wanders', cure: 'Tie it closer, and hold it taut along the line.' }],
   steps: [
     'Bring the laid thread up at the start and hold it along the line.',

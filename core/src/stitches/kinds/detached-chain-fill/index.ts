@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { PULLED_IN } from '../../shared/texts.ts';
+import { LOOP_STILL_ROUND, PULLED_IN } from '../../shared/texts.ts';
 import { CATCHES_LOOP_SECONDS, FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -19,7 +19,7 @@ export const detachedChainFill = describeStitch({
   coverWidths: 0,
   start: 'Make two tiny stitches under the first loop.',
   end: 'Weave the tail in on the back of the loops.',
-  faults: [{ fault: 'Loops too tight', cure: 'Stop pulling while the loop is still round.' }, PULLED_IN],
+  faults: [{ fault: 'Loops too tight', cure: LOOP_STILL_ROUND }, PULLED_IN],
   steps: [
     'Work a single loop at the end of a row and tie it down.',
     'Work the next one ahead of it.',

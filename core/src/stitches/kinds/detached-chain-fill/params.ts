@@ -1,9 +1,10 @@
+import { LOOP_TIE } from '../../shared/texts.ts';
 import { lengthParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
   lengthMm: lengthParam('Loop', 3, [1.2, 12], 'From the foot of a loop to its end.', 's'),
-  anchorMm: lengthParam('Tie-down stitch', 0.7, [0.4, 4], 'The small stitch over the end of the loop.'),
+  anchorMm: lengthParam('Tie-down stitch', 0.7, [0.4, 4], LOOP_TIE),
   rowMm: {
     type: 'number',
     label: 'Row spacing',

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { PULLED_IN } from '../../shared/texts.ts';
+import { KNOT_BESIDE_LINE, LOOP_STILL_ROUND, PULLED_IN, TAIL_BACK_UNDER_STITCHES } from '../../shared/texts.ts';
 import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -13,9 +13,9 @@ export const feather = describeStitch({
   purpose: 'Growth: weeds, sprigs, light open lines.',
   params,
   snags: true,
-  start: 'A waste knot beside the line.',
-  end: 'Weave the tail back under the stitches on the back.',
-  faults: [PULLED_IN, { fault: 'Loops too tight', cure: 'Stop pulling while the loop is still round.' }],
+  start: KNOT_BESIDE_LINE,
+  end: TAIL_BACK_UNDER_STITCHES,
+  faults: [PULLED_IN, { fault: 'Loops too tight', cure: LOOP_STILL_ROUND }],
   steps: [
     'Come up on the line and hold the thread in a loop.',
     'Go down beside where you came up, to the left.',

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { PULLED_IN } from '../../shared/texts.ts';
+import { KNOT_BESIDE_LINE, PULLED_IN, TAIL_BACK_UNDER_STITCHES, UP_LEFT_DOWN_RIGHT } from '../../shared/texts.ts';
 import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -13,11 +13,11 @@ export const flyColumn = describeStitch({
   purpose: 'Veins, grasses, small trees: a V over a tail, one above the other.',
   params,
   snags: true,
-  start: 'A waste knot beside the line.',
-  end: 'Weave the tail back under the stitches on the back.',
+  start: KNOT_BESIDE_LINE,
+  end: TAIL_BACK_UNDER_STITCHES,
   faults: [PULLED_IN, { fault: 'The arms droop', cure: 'Keep to the steep angle of the first one.' }],
   steps: [
-    'Come up on the left and go down on the right, leaving a loop.',
+    UP_LEFT_DOWN_RIGHT,
     'Come up on the line inside the loop and pull it into a V.',
     'Go down further along the line: the tail holds the V.',
     'Start the next V beside the tail.',

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CLOTH_SHOWS } from '../../shared/texts.ts';
+import { CLOTH_SHOWS, TAIL_UNDER_STITCHES } from '../../shared/texts.ts';
 import { CATCHES_LOOP_SECONDS, FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -16,7 +16,7 @@ export const flyLeaf = describeStitch({
   hasVein: true,
 
   start: 'A waste knot beyond the tip.',
-  end: 'Slide the tail under the stitches on the back.',
+  end: TAIL_UNDER_STITCHES,
   faults: [
     CLOTH_SHOWS,
     { fault: 'One side gapes', cure: 'That side bulges: slip in an extra straight stitch between two arms.' },

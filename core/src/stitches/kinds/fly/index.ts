@@ -1,3 +1,4 @@
+import { FASTEN_OFF_EACH, UP_LEFT_DOWN_RIGHT } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { CATCHES_LOOP_SECONDS, RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -15,10 +16,10 @@ export const fly = describeStitch({
   needle: 'sharp',
   hasDirection: true,
   start: 'Make two tiny stitches where the tail will cover them.',
-  end: 'Fasten off after each stitch that stands alone.',
+  end: FASTEN_OFF_EACH,
   faults: [{ fault: 'The arms sag', cure: 'Pull the loop until both arms are straight, then tie it down.' }],
   steps: [
-    'Come up on the left and go down on the right, leaving a loop.',
+    UP_LEFT_DOWN_RIGHT,
     'Come up below, between the two, inside the loop.',
     'Pull it into a V and go down further below: the tail ties it.',
   ],

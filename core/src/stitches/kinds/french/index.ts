@@ -1,3 +1,4 @@
+import { DOWN_A_THREAD_AWAY } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -11,7 +12,7 @@ export const french = describeStitch({
   purpose: 'Round, raised dots: eyes, berries, seed heads.',
   params,
   faults: [
-    { fault: 'The knot falls through', cure: 'Go down one thread of the cloth away from where you came up.' },
+    { fault: 'The knot falls through', cure: DOWN_A_THREAD_AWAY },
     { fault: 'The knot is loose', cure: 'Hold the thread taut until the needle is almost through.' },
     {
       fault: 'Uneven knots',

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { PULLED_IN } from '../../shared/texts.ts';
+import { KNOT_ON_LOWER_SIDE, LOWER_TO_UPPER, PULLED_IN } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -11,14 +11,14 @@ export const herringbone = describeStitch({
   otherNames: ['open herringbone', 'catch stitch', 'plaited stitch'],
   purpose: 'Open borders, hems and appliqué edges: slanting stitches that cross at both sides.',
   params,
-  start: 'A waste knot on the lower side of the band.',
+  start: KNOT_ON_LOWER_SIDE,
   end: 'Weave the tail back under the small stitches on the back.',
   faults: [
     PULLED_IN,
     { fault: 'The slant changes', cure: 'Mark both sides of the band, and keep the small steps even.' },
   ],
   steps: [
-    'Come up on the lower side and go down on the upper side, further along.',
+    LOWER_TO_UPPER,
     'Come up a little way back on the upper side.',
     'Cross over the last stitch and go down on the lower side, further along.',
     'Come up a little way back on the lower side, and so on, from side to side.',

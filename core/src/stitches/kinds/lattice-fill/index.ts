@@ -1,3 +1,4 @@
+import { KNOT_OUTSIDE_SHAPE, TAIL_ALONG_EDGE } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -14,8 +15,8 @@ export const latticeFill = describeStitch({
   params,
   loosens: true,
   coverWidths: 0,
-  start: 'A waste knot outside the shape.',
-  end: 'Weave the tail in along the edge, on the back.',
+  start: KNOT_OUTSIDE_SHAPE,
+  end: TAIL_ALONG_EDGE,
   faults: [{ fault: 'The squares lean', cure: 'Mark every fourth line on the cloth, and lay those first.' }],
   steps: [
     'Lay threads from edge to edge, evenly spaced.',

@@ -1,7 +1,7 @@
 import { describeStitch } from '../../kind.ts';
 import { CATCHES_LOOP_SECONDS, FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { PULLED_IN } from '../../shared/texts.ts';
+import { KNOT_BESIDE_LINE, PULLED_IN } from '../../shared/texts.ts';
 
 export const longArmFeather = describeStitch({
   ...FLAT_LINE,
@@ -15,7 +15,7 @@ export const longArmFeather = describeStitch({
   loosens: true,
   snags: true,
   coverWidths: 3,
-  start: 'A waste knot beside the line.',
+  start: KNOT_BESIDE_LINE,
   end: 'Tie the last loop down, then weave the tail in.',
   faults: [PULLED_IN, { fault: 'Arms of uneven length', cure: 'Draw a line on either side for the arms to end on.' }],
   steps: [

@@ -1,7 +1,7 @@
 import { describeStitch } from '../../kind.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { CLOTH_SHOWS } from '../../shared/texts.ts';
+import { CLOTH_SHOWS, TAIL_UNDER_STITCHES } from '../../shared/texts.ts';
 
 export const overcast = describeStitch({
   ...FLAT_LINE,
@@ -14,7 +14,7 @@ export const overcast = describeStitch({
   params,
   coverWidths: 5,
   start: 'A waste knot along the line, where it will be covered.',
-  end: 'Slide the tail under the stitches on the back.',
+  end: TAIL_UNDER_STITCHES,
   faults: [CLOTH_SHOWS, { fault: 'The edge rolls', cure: 'Don’t pull: lay each stitch.' }],
   steps: [
     'Come up on one side of the line.',

@@ -1,3 +1,4 @@
+import { TO_THE_INSIDE } from '../../shared/texts.ts';
 import { lengthParam, spacing } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
@@ -9,7 +10,7 @@ export const params = {
     label: 'Position',
     options: [
       { value: 'middle', label: 'over the line' },
-      { value: 'inside', label: 'to the inside; left of an open line' },
+      { value: 'inside', label: TO_THE_INSIDE },
     ],
     default: 'middle',
     hint: 'Over a line or cord, or inwards from an edge.',

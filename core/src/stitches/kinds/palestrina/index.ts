@@ -1,7 +1,7 @@
 import { describeStitch } from '../../kind.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
-import { THREAD_TWISTS } from '../../shared/texts.ts';
+import { KNOT_BESIDE_LINE, THREAD_TWISTS } from '../../shared/texts.ts';
 
 export const palestrina = describeStitch({
   ...FLAT_LINE,
@@ -15,7 +15,7 @@ export const palestrina = describeStitch({
   isRaised: true,
   snags: true,
   coverWidths: 2.6,
-  start: 'A waste knot beside the line.',
+  start: KNOT_BESIDE_LINE,
   end: 'Go down beside the last knot and weave the tail in on the back.',
   faults: [{ fault: 'Uneven knots', cure: 'Pull both loops snug before you go on.' }, THREAD_TWISTS],
   steps: [

@@ -8,7 +8,7 @@ export const romanian = describeStitch({
   id: 'romanian',
   name: 'Romanian stitch',
   inSentence: 'Romanian stitch',
-  otherNames: ['oriental stitch', 'tied span'],
+  otherNames: ['oriental stitch', 'tied stitch'],
   purpose: 'Wide leaves and bands, fast: long stitches, each tied in its middle, with a spine.',
   params,
   loosens: true,

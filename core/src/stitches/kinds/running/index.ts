@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
+import { CORNERS_CUT, PULLED_IN, UP_AT_START } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -16,7 +16,7 @@ export const running = describeStitch({
   end: 'Weave back under three or four stitches on the back.',
   faults: [CORNERS_CUT, PULLED_IN],
   steps: [
-    'Come up at the start of the line.',
+    UP_AT_START,
     'Go down one stitch further on.',
     'Come up again after the gap.',
     'Keep stitches and gaps even; end with a stitch.',

@@ -1,3 +1,4 @@
+import { GAP_BETWEEN } from '../../shared/texts.ts';
 import { stitchLength } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
@@ -12,6 +13,6 @@ export const params = {
     max: 12,
     step: 0.1,
     default: 2,
-    hint: 'The cloth left open between two stitches.',
+    hint: GAP_BETWEEN,
   },
 } as const satisfies ParamTable;

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CLOTH_SHOWS, EDGE_RAGGED } from '../../shared/texts.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, TAIL_UNDER_STITCHES } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -15,7 +15,7 @@ export const satinLeaf = describeStitch({
   hasVein: true,
   snags: true,
   start: 'Make tiny stitches on the vein, where they will be covered.',
-  end: 'Slide the tail under the stitches on the back.',
+  end: TAIL_UNDER_STITCHES,
   faults: [
     CLOTH_SHOWS,
     EDGE_RAGGED,

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN, THREAD_TWISTS } from '../../shared/texts.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN, TAIL_UNDER_STITCHES, THREAD_TWISTS } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -13,7 +13,7 @@ export const satin = describeStitch({
   params,
   snags: true,
   start: 'Make two tiny stitches inside the shape, where the satin will cover them.',
-  end: 'Slide the tail under the stitches on the back.',
+  end: TAIL_UNDER_STITCHES,
   faults: [
     CLOTH_SHOWS,
     EDGE_RAGGED,

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
+import { CORNERS_CUT, KNOT_AHEAD, THREAD_TWISTS } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -11,7 +11,7 @@ export const split = describeStitch({
   otherNames: ['opus anglicanum line', 'Kensington outline'],
   purpose: 'Tight curves, thin branches, and the firm edge under satin.',
   params,
-  start: 'A waste knot ahead on the line.',
+  start: KNOT_AHEAD,
   end: 'Weave back under the short stitches on the back.',
   faults: [
     CORNERS_CUT,

@@ -1,3 +1,4 @@
+import { TINY_UNDER_CENTRE } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -14,7 +15,7 @@ export const star = describeStitch({
   hasDirection: true,
   isRaised: false,
   snags: false,
-  start: 'Make two tiny stitches under the centre.',
+  start: TINY_UNDER_CENTRE,
   end: 'Weave the tail under the arms on the back.',
   faults: [{ fault: 'The centre piles up', cure: 'Use fewer arms or fewer strands.' }],
   steps: [

@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CORNERS_CUT, THREAD_TWISTS } from '../../shared/texts.ts';
+import { CORNERS_CUT, KNOT_AHEAD, THREAD_TWISTS } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -12,7 +12,7 @@ export const stem = describeStitch({
   purpose: 'Curved lines that look like a twisted cord: stalks, strings, waves.',
   params,
   coverWidths: 1.3,
-  start: 'A waste knot ahead on the line.',
+  start: KNOT_AHEAD,
   end: 'Weave back under the stitches on the back.',
   faults: [
     CORNERS_CUT,

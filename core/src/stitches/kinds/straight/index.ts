@@ -1,3 +1,4 @@
+import { FASTEN_OFF_EACH } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -16,7 +17,7 @@ export const straight = describeStitch({
   snags: false,
   coverWidths: 1,
   start: 'Make two tiny stitches where it will be covered.',
-  end: 'Fasten off after each stitch that stands alone.',
+  end: FASTEN_OFF_EACH,
   faults: [{ fault: 'A long stitch gapes', cure: 'Tie it down in the middle, or work it as two.' }],
   steps: ['Come up at one end.', 'Go down at the other.'],
 });

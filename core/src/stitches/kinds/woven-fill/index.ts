@@ -1,5 +1,5 @@
 import { describeStitch } from '../../kind.ts';
-import { CLOTH_SHOWS } from '../../shared/texts.ts';
+import { CLOTH_SHOWS, KNOT_OUTSIDE_SHAPE, LAY_EDGE_TO_EDGE, TAIL_ALONG_EDGE } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
 import { params } from './params.ts';
 
@@ -14,8 +14,8 @@ export const wovenFill = describeStitch({
   params,
   needle: 'sharp-then-blunt',
   loosens: true,
-  start: 'A waste knot outside the shape.',
-  end: 'Weave the tail in along the edge, on the back.',
+  start: KNOT_OUTSIDE_SHAPE,
+  end: TAIL_ALONG_EDGE,
   faults: [
     CLOTH_SHOWS,
     {
@@ -24,7 +24,7 @@ export const wovenFill = describeStitch({
     },
   ],
   steps: [
-    'Lay threads from edge to edge, coming up beside where you went down.',
+    LAY_EDGE_TO_EDGE,
     'Change to a blunt needle; come up at the side.',
     'Weave over and under the laid threads, not through the cloth, and go down at the other side.',
     'Come up beside it, and weave back over whatever the last one went under.',

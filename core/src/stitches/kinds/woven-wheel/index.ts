@@ -1,3 +1,4 @@
+import { TINY_UNDER_CENTRE } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
 import { params } from './params.ts';
@@ -13,7 +14,7 @@ export const wovenWheel = describeStitch({
   params,
   needle: 'sharp-then-blunt',
   hasDirection: true,
-  start: 'Make two tiny stitches under the centre.',
+  start: TINY_UNDER_CENTRE,
   end: 'Take the thread down under the last round and fasten off on the back.',
   faults: [
     { fault: 'Spokes show', cure: 'Weave another round, loosely, until their ends are covered.' },

@@ -171,14 +171,14 @@ test('what is opened on a step does so too: layers, colours, thread, the record'
     await check(page, question);
   }
   await page.getByRole('button', { name: 'Shopping list…' }).click();
-  await expect(page.getByTestId('shop-state')).toContainText('a stand-in');
+  await expect(page.getByTestId('shop-state')).toContainText('simulated thread shop');
   await check(page, 'the shopping list');
   await page.keyboard.press('Escape');
 
   await bench.goTo('At the hoop');
   await expect(page.getByTestId('pace')).toBeVisible();
   await check(page, 'how the work stands');
-  for (const view of ['Colour on the needle', 'What was used', 'Record']) {
+  for (const view of ['Colour on the needle', 'Thread used', 'Record']) {
     await bench.card.getByRole('button', { name: view }).click();
     await check(page, view);
   }

@@ -37,8 +37,8 @@ test('from a picture to a palette, from the palette to a shopping list', async (
   const box = (await dialog.getByTestId('palette-picture').boundingBox())!;
   await page.mouse.click(box.x + (300 / 400) * box.width, box.y + (70 / 300) * box.height);
   await expect(shades).toHaveCount(3);
-  await expect(shades.filter({ hasText: 'pressed' })).toHaveCount(1);
-  const poppy = (await shades.filter({ hasText: 'pressed' }).locator('.figure').textContent())!;
+  await expect(shades.filter({ hasText: 'picked' })).toHaveCount(1);
+  const poppy = (await shades.filter({ hasText: 'picked' }).locator('.figure').textContent())!;
   await dialog.getByRole('button', { name: 'Recolour the piece' }).click();
   await expect(bench.tally).toContainText('Use the palette of a picture');
   await expect(bench.card).toContainText(poppy);
@@ -56,7 +56,7 @@ test('from a picture to a palette, from the palette to a shopping list', async (
   await bench.goTo('Thread');
   await page.getByRole('button', { name: 'Shopping list…' }).click();
   const list = page.getByTestId('shopping');
-  await expect(page.getByTestId('shop-state')).toContainText('a stand-in');
+  await expect(page.getByTestId('shop-state')).toContainText('simulated thread shop');
   await expect(list).toContainText(poppy);
   await expect(list).toContainText('10 cm');
   await expect(page.getByTestId('costs')).toContainText('€');

@@ -44,7 +44,7 @@ test('a piece goes to the phone by a code, its record comes back the same way, a
   const third = await context.newPage();
   await third.goto(`${home}/take/${code.replace(' ', '')}`);
   await third.getByRole('button', { name: 'Use' }).tap();
-  await expect(third.getByRole('alert')).toContainText('Nothing waits under this code');
+  await expect(third.getByRole('alert')).toContainText('There is no piece under this code');
   await third.getByLabel('The code').fill('none');
   await third.getByRole('button', { name: 'Use' }).tap();
   await expect(third.getByRole('alert')).toContainText('eight letters and digits');

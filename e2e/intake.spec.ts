@@ -119,7 +119,7 @@ test('a picture that is kept below is drawn over: led along its edges or not, an
   };
   /** The list is front to back: the width of what was drawn last stands first. The disc is a quarter of the picture across, 37.5 mm. */
   expect(Math.abs((await drawDisc()) - 37.5)).toBeLessThan(1);
-  await page.getByText('What I draw keeps to the edges').click();
+  await page.getByText('Snap my strokes to edges').click();
   expect(await drawDisc()).toBeLessThan(36);
 
   await expect(picture).toHaveAttribute('opacity', '0.5');
@@ -139,7 +139,7 @@ test('a picture that is kept below is drawn over: led along its edges or not, an
 test('pictures that cannot be read are refused in a sentence, and nothing is lost', async ({ bench, page }) => {
   const cases: [name: string, bytes: Buffer, said: RegExp][] = [
     ['torn.jpg', Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 4]), /damaged/],
-    ['dot.png', png(1, 1, () => [200, 20, 20]), /one colour all over/],
+    ['dot.png', png(1, 1, () => [200, 20, 20]), /a single colour/],
     ['words.webp', Buffer.from('hello'), /damaged/],
   ];
   await bench.open();

@@ -51,11 +51,11 @@ test('a piece that another tab took off the bench is put back, or let be gone', 
   const takeOff = async (): Promise<void> => {
     await other.goto('/');
     await other.getByRole('listitem').filter({ hasText: 'Moth' }).getByRole('button', { name: 'Remove' }).click();
-    await expect(other.getByText('is off the bench')).toBeVisible();
+    await expect(other.getByText('was removed.')).toBeVisible();
   };
   await takeOff();
   await rename(page, 'Moth again');
-  await expect(page.getByText('taken off the bench in another tab')).toBeVisible();
+  await expect(page.getByText('removed in another tab')).toBeVisible();
   await page.getByRole('button', { name: 'Restore it from this tab' }).click();
   await bench.saved();
   await takeOff();

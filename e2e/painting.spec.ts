@@ -38,7 +38,7 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
   await expect(ways.getByRole('listitem')).toHaveCount(3);
   await expect(ways.getByRole('listitem').nth(0)).toContainText('Painted in 4 shades');
   await expect(ways.getByRole('listitem').nth(1)).toContainText(/Painted in 6 shades.*h.* m .*ΔE/);
-  await expect(ways.getByRole('listitem').nth(2)).toContainText('Flat regions');
+  await expect(ways.getByRole('listitem').nth(2)).toContainText('Flat areas');
   await ways.getByRole('listitem').nth(1).getByRole('button', { name: 'Use this' }).click();
   await expect(ways).toHaveCount(0);
   await expect(paint.getByRole('list', { name: 'Its shades' }).getByRole('listitem')).toHaveCount(6);
@@ -86,7 +86,7 @@ test('a picture is painted: shades are grown and counted, the stitches beside it
   await page.keyboard.press('Escape');
   // By colour each shade goes all over it; by area one goes on from patch to patch.
   await paint.getByRole('button', { name: 'Go zone by zone, from back to front' }).click();
-  await expect(paint.getByRole('button', { name: /^Go patch by patch/ })).toHaveCount(0);
+  await expect(paint.getByRole('button', { name: /^Go zone by zone/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   // The pattern marks its shades; the order has a step for each that is in use.
   await bench.goTo('Transfer');
@@ -132,7 +132,7 @@ test('a painting whose picture is taken away says so, and has it back', async ({
   await bench.pick('Picture');
   await expect(bench.card).toContainText('Its picture is gone');
   await page.keyboard.press('f');
-  await expect(bench.card).toContainText('there is no such picture');
+  await expect(bench.card).toContainText('there is no picture any more');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(bench.card).not.toContainText('there is no such picture');
+  await expect(bench.card).not.toContainText('there is no picture any more');
 });

@@ -67,7 +67,7 @@ test('the pen is led by keys, and what is typed wrongly says so until it is mend
   await width.fill('wide');
   await width.press('Enter');
   const message = bench.card.getByRole('alert');
-  await expect(message).toContainText('A length such as');
+  await expect(message).toContainText('Enter a length such as');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(bench.figure('Parts')).toHaveText(String(parts));
   await expect(message).toBeVisible();
@@ -164,7 +164,7 @@ test('the hoop is moved and enlarged by pointer and keys, and parts are picked i
   const paintings = async (): Promise<number> => Number(await canvas.getAttribute('data-painted'));
   const before = await paintings();
   await page.getByRole('button', { name: 'Turn over' }).click();
-  await expect(page.getByText('The back, as it lies')).toBeVisible();
+  await expect(page.getByText('The back, as you see it')).toBeVisible();
   await expect.poll(paintings).toBeGreaterThan(before);
 });
 

@@ -153,7 +153,7 @@ async function takeThreads(page: Page, shot: (name: string) => Promise<Buffer>):
 async function takeIntake(page: Page, shot: (name: string) => Promise<Buffer>): Promise<void> {
   await page.goto(base);
   const chooser = page.waitForEvent('filechooser');
-  await page.getByRole('button', { name: /^Choose a drawing, picture/ }).click();
+  await page.getByRole('button', { name: /^Choose a file/ }).click();
   await (await chooser).setFiles(await photograph(page));
   await page.getByRole('button', { name: /^Use (this|these)/, disabled: false }).waitFor();
   await page.getByText(/parts in \d+ colours/).waitFor();

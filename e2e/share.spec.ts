@@ -24,7 +24,7 @@ test('a piece is shown to others: cards, the picture alone, and a film that can 
   await dialog.getByText('Card, wide').click();
   expect(sizeOf((await save()).bytes)).toEqual([1200, 630]);
   await dialog.getByText('Picture', { exact: true }).click();
-  await dialog.getByText('With its cloth').click();
+  await dialog.getByText(/^Include the cloth/).click();
   const alone = await save();
   // Four channels: what is not stitched is transparent; dots to the metre are told.
   expect(alone.bytes[25]).toBe(6);

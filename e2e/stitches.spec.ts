@@ -5,7 +5,7 @@ test('strokes drawn in the hoop turn the stitches, and can be undone', async ({ 
   await bench.openPart('demo-kite', 'Lower right panel');
   const straight = await bench.figure('Stitches').textContent();
   await bench.choose('Stitches run', 'along strokes I draw');
-  await expect(page.getByText('Draw strokes along which')).toBeVisible();
+  await expect(page.getByText('Draw strokes in the direction')).toBeVisible();
   await bench.drawOver('lower-right-panel', [
     [0.2, 0.1],
     [0.45, 0.3],

@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test';
 async function bringList(page: Page, name: string, text: string): Promise<void> {
   await page.getByRole('button', { name: 'File' }).click();
   const chooser = page.waitForEvent('filechooser');
-  await page.getByText('Bring in a list or card').click();
+  await page.getByText('Import a list or shade card').click();
   await (await chooser).setFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
 }
 

@@ -31,7 +31,7 @@ export async function benchThreadBox(): Promise<string[]> {
     );
     await page.getByRole('button', { name: 'File' }).click();
     const chooser = page.waitForEvent('filechooser');
-    await page.getByText('Bring in a list or card').click();
+    await page.getByText('Import a list or shade card').click();
     await (
       await chooser
     ).setFiles({
@@ -39,7 +39,7 @@ export async function benchThreadBox(): Promise<string[]> {
       mimeType: 'text/csv',
       buffer: Buffer.from(`name,code,hex,skeins,place\n${rows.join('\n')}\n`),
     });
-    await page.getByText(/entries are in your box/).waitFor();
+    await page.getByText(/entries added to your box/).waitFor();
     await page.waitForTimeout(1500);
     await page.evaluate(WATCH_FRAMES);
     await page.locator('[data-test=box-rows]').hover();

@@ -26,7 +26,7 @@ export const pdfNotMade = (why: string): string => `The PDF could not be made. $
 
 /** @param file of a piece within a backup, named for the piece */
 export const pieceUnread = (file: string, why: string): string =>
-  `${file.replace(/^.*\//, '').replace(/\.junctura\.json$/, '')}: ${why}`;
+  `${file.replace(/^.*\/(\d+-)?/, '').replace(/\.junctura\.json$/, '')}: ${why}`;
 
 /** What to lay out for a sitting, in the calendar. */
 export const layOut = (lengths: readonly { count: number; name: string; strands: number }[]): string =>

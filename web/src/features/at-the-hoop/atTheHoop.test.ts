@@ -55,10 +55,10 @@ describe('before and after a sitting', () => {
   });
 
   it('asks for the ring to be taken off where there is one', () => {
-    expect(textOf(session.show(EndSheet))).toContain('Take the ring off');
+    expect(textOf(session.show(EndSheet))).toContain('Take the hoop off');
     const { piece } = session.opened;
     session.opened.edit(setHoop(piece, null, piece.placement, 'In hand'));
-    expect(textOf(session.show(EndSheet))).not.toContain('Take the ring off');
+    expect(textOf(session.show(EndSheet))).not.toContain('Take the hoop off');
   });
 });
 
@@ -184,7 +184,7 @@ describe('what was used', () => {
     for (let i = 0; i < 6; i++) await record.noteUse({ ...use, part: two!.id, usedMm: 1400 });
     await expect
       .poll(() => textOf(shown.find('[data-test=learned]')))
-      .toMatch(/in general \d+ % more thread than usual,/);
+      .toMatch(/overall you use \d+% more thread than usual,/);
   });
 });
 
@@ -203,7 +203,7 @@ describe('one’s own hand', () => {
     await expect.poll(() => textOf(shown)).toContain('From 1 record');
     await session.planned();
     await expect.poll(thread, { timeout: 10_000 }).not.toBe(usual);
-    const isMore = mmIn(told) > mmIn(told.slice(told.indexOf('usual is')));
+    const isMore = mmIn(told) > mmIn(told.slice(told.indexOf('fastening off; ')));
     expect(thread() > usual).toBe(isMore);
     await button(shown, 'Forget it and start learning again').trigger('click');
     await expect.poll(thread, { timeout: 10_000 }).toBe(usual);

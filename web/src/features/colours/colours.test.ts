@@ -41,7 +41,7 @@ describe('the colours of a piece', () => {
     const far = { ...colour!.shade!, hex: '#2fbf2f', code: 'own-1', name: 'Loud green' };
     session.opened.edit(setShade(session.opened.piece, colour!.id, far));
     const shown = session.show(ColoursStep);
-    expect(textOf(shown.find('.colour'))).toContain('to what was drawn');
+    expect(textOf(shown.find('.colour'))).toContain('compared with the drawing');
     session.opened.undo();
     await expect.poll(() => textOf(shown.find('.colour'))).not.toContain('Loud green');
   });
@@ -81,7 +81,7 @@ describe('some parts from another lot', () => {
   it('needs parts, a lot that is another, and one part that stays', async () => {
     const shown = session.show(LotByParts, { colour, parts });
     await button(shown, 'Use another dye lot for some parts').trigger('click');
-    const take = (): string | undefined => button(shown, /from this lot$|^From this lot$/).attributes('disabled');
+    const take = (): string | undefined => button(shown, /^Use this dye lot/).attributes('disabled');
     expect(take()).toBeDefined();
     const boxes = shown.findAll('[role=checkbox]');
     await boxes[0]!.trigger('click');
@@ -93,9 +93,9 @@ describe('some parts from another lot', () => {
     expect(take()).toBeUndefined();
     await boxes[1]!.trigger('click');
     await boxes[2]!.trigger('click');
-    expect(textOf(shown.find('[role=alert]'))).toContain('Leave a part in the lot that is here');
+    expect(textOf(shown.find('[role=alert]'))).toContain('Leave a part in this dye lot');
     await boxes[2]!.trigger('click');
-    expect(textOf(button(shown, /from this lot/))).toBe('2 parts from this lot');
+    expect(textOf(button(shown, /^Use this dye lot/))).toBe('Use this dye lot for 2 parts');
   });
 
   it('makes a row of its own for them, which can be undone', async () => {

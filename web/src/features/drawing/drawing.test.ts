@@ -66,7 +66,7 @@ describe('drawing by rule', () => {
       const count = numberIn(textOf(add));
       expect(shown.findAll('.preview g path')).toHaveLength(count);
       if (count === 0) {
-        expect(textOf(shown)).toContain('Nothing finds room');
+        expect(textOf(shown)).toContain('There is no room for anything');
         return;
       }
       const before = session.opened.piece;

@@ -194,7 +194,7 @@ describe('what a finished piece took', () => {
     const part = session.opened.piece.drawing.parts[0]!;
     const use = { part: part.id, colour: part.colour, stitch: 'satin', strands: 2, usualMm: 2000, sure: true } as const;
     const shown = session.show(EndedFigures, { plan });
-    expect(textOf(shown)).not.toContain('where it was noted');
+    expect(textOf(shown)).not.toContain('as recorded');
     await record.noteUse({ ...use, usedMm: 2500 });
     await expect.poll(() => textOf(shown)).toContain('2.5 m, 25 % more than planned');
     await record.noteUse({ ...use, part: session.opened.piece.drawing.parts[1]!.id, usedMm: 1500 });

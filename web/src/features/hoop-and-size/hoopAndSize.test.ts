@@ -120,7 +120,7 @@ describe('the size of the design', () => {
 
   it('in a hoop of any size: it is typed, up and down as well', async () => {
     const shown = session.show(HoopStep);
-    await choose(shown, 'Hoop', /Another size/);
+    await choose(shown, 'Hoop', /Other size/);
     await session.planned();
     await type(shown, 'Hoop width', '137 mm');
     expect(session.opened.piece.hoop).toMatchObject({ nominalMm: 137, shortMm: null });

@@ -157,7 +157,7 @@ describe('the days of sittings', () => {
     expect(told[2]).toBeGreaterThan(90);
     await field(shown, 'Finished by (optional)').setValue('2026-12-01');
     await field(shown, 'Finished by (optional)').trigger('change');
-    expect(textOf(shown)).toContain('lies before the first sitting');
+    expect(textOf(shown)).toContain('is before the first sitting');
   });
 
   it('a time that is no time changes nothing', async () => {

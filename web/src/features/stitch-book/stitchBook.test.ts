@@ -26,7 +26,7 @@ describe('the stitch book', () => {
       }
     }
     await search.setValue('there is no such stitch');
-    expect(textOf(shown)).toContain('No stitch is called that');
+    expect(textOf(shown)).toContain('No stitch has that name');
   });
 
   it('finds by words in any order: what it is called and what it is for', async () => {

@@ -124,7 +124,7 @@ describe('one entry', () => {
     expect(box.box.entries[0]).toMatchObject({ shade: refOf(shade), whole: 1, thread: first!.thread });
     expect(shown.emitted('done')).toHaveLength(1);
     await shown.find('input[aria-label="Search the shade card"]').setValue('no such shade');
-    expect(textOf(shown)).toContain('No shade is called that');
+    expect(textOf(shown)).toContain('No shade on this card has that name');
   });
 
   it('is changed field by field, each an edit that can be undone', async () => {
@@ -211,7 +211,7 @@ describe('one entry', () => {
     expect(numberIn((field(shown, 'Weight with bobbin').element as HTMLInputElement).value)).toBe(3.4);
     session.answers = { scale: { simulated: true, name: 'A stand-in', grams: 'much' } };
     await button(shown, 'Simulated scale').trigger('click');
-    await expect.poll(() => textOf(shown)).toContain('makes no sense');
+    await expect.poll(() => textOf(shown)).toContain('can’t be read');
   });
 });
 

@@ -27,7 +27,7 @@ describe('what each colour takes', () => {
       expect(rows[i]).toContain(name);
       expect(rows[i]).toContain(threadKind(thread)!.name);
       expect(rows[i]).toContain(
-        `${skeins.p90} ${skeins.p90 === 1 ? 'skein is' : 'skeins are'} enough nine times in ten`,
+        `${skeins.p90} ${skeins.p90 === 1 ? 'skein is' : 'skeins are'} enough nine times out of ten`,
       );
     });
   });
@@ -37,7 +37,7 @@ describe('what each colour takes', () => {
     for (const [i, need] of needs().entries()) {
       await shown.findAll('.need .name')[i]!.trigger('click');
       const cuts = shown.findAll('[data-test=cutting-list] > li').map(textOf);
-      const loads = cuts.flatMap((cut) => [...cut.matchAll(/(?:(\d+) loads of )?\d strands? for/g)]);
+      const loads = cuts.flatMap((cut) => [...cut.matchAll(/(\d+) needlefuls? of \d+ strands? for/g)]);
       expect(cuts).toHaveLength(need.cuts);
       expect(loads.reduce((sum, [, count]) => sum + Number(count ?? 1), 0)).toBe(need.loads);
       expect((cuts.length * numberIn(/(\d+) cm/.exec(cuts[0]!)![0])) / 100).toBeCloseTo(need.wholeM, 1);
@@ -96,7 +96,7 @@ describe('the odds of skeins', () => {
       if (i > 0) expect(percent).toBeGreaterThanOrEqual(told[i - 1]![1]!);
     }
     expect(told.at(-1)![1]).toBeGreaterThan(90);
-    expect(shown.find('svg').attributes('aria-label')).toContain(`in ${told[0]![1]} of 100 cases`);
+    expect(shown.find('svg').attributes('aria-label')).toContain(`${told[0]![1]} times out of 100`);
   });
 });
 
@@ -161,7 +161,7 @@ describe('whether it reaches', () => {
   it('says what is to buy of what is not owned', () => {
     const rows = session.show(ThreadReach).findAll('[data-test=reach] > li').map(textOf);
     expect(rows).toHaveLength(needs().length);
-    for (const row of rows) expect(row).toMatch(/None owned; \d+ skeins? to buy/);
+    for (const row of rows) expect(row).toMatch(/You have none; \d+ skeins? to buy/);
   });
 
   it('reaches in every case with plenty, and offers what helps with too little', async () => {
@@ -171,10 +171,10 @@ describe('whether it reaches', () => {
     await expect.poll(last).toContain('reaches in every case');
     useThreadBox(session.pinia).changeEntries('Less', new Set(['e1']), (entry) => ({ ...entry, whole: 0, partM: 1 }));
     // What is begun and will not reach comes first.
-    await expect.poll(() => textOf(shown.find('[data-test=reach] > li'))).toContain('short of nine in ten');
+    await expect.poll(() => textOf(shown.find('[data-test=reach] > li'))).toContain('more makes it nine times in ten');
     await button(shown, 'What helps').trigger('click');
-    await expect.poll(() => textOf(shown.find('[data-test=savings]')), { timeout: 20_000 }).not.toContain('Trying');
-    expect(textOf(shown.find('[data-test=savings]'))).toMatch(/saves|Nothing saves enough|other lot/);
+    await expect.poll(() => textOf(shown.find('[data-test=savings]')), { timeout: 20_000 }).not.toContain('Looking for ways');
+    expect(textOf(shown.find('[data-test=savings]'))).toMatch(/saves|Nothing saves enough|other dye lot/);
   });
 
   it('reserves from what is begun first, never more than there is, and it can be undone', async () => {

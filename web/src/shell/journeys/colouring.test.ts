@@ -37,7 +37,7 @@ it('a shade that is out of stock is told, and another takes its place with its e
   const first = `${CARD} .colours > :first-child`;
   await app.says(first, 'Out of stock');
   await app.until(() => expect(app.all('[data-test=stand-ins] button')).toHaveLength(4));
-  expect(app.all('[data-test=stand-ins] button')[0]!.textContent).toMatch(/stays apart|too near|lost/);
+  expect(app.all('[data-test=stand-ins] button')[0]!.textContent).toMatch(/distinct|too close/);
   await app.click(app.all('[data-test=stand-ins] button')[0]!);
   await app.saysNot(first, 'Out of stock');
   expect(app.text(first)).not.toContain(out.code);
@@ -49,17 +49,17 @@ it('without an answer the shop’s last word stands with its date, and it is ask
   const state = '[data-test=shop-state]';
   await app.go('/piece/demo-kite/thread');
   await app.press('Shopping list…');
-  await app.says(state, 'a stand-in');
+  await app.says(state, 'simulated thread shop');
   await app.until(async () => expect(await app.revisionOf('shop')).toBeGreaterThan(0));
   // An answer that makes no sense is as good as none, and is no error in the page.
   app = await app.reload({ answers: { shop: { simulated: true, threads: 'none' } } });
   await app.press('Shopping list…');
-  await app.says(state, 'makes no sense');
-  await app.says(state, 'Shown is what it said on');
+  await app.says(state, 'can’t be read');
+  await app.says(state, 'These prices are from');
   await app.says('[data-test=costs]', '€');
   app.answers = { shop: simulatedShop() };
   await app.press('Ask again');
-  await app.says(state, 'a stand-in');
+  await app.says(state, 'simulated thread shop');
 });
 
 it('a pair that cannot be told apart is mended by one shade', async () => {
@@ -90,7 +90,7 @@ it('ladders shade an area; colourways are kept, varied and taken', async () => {
   await app.press('Suggest variations');
   await app.until(() => expect(app.all(ways).length).toBeGreaterThan(4));
   await app.press('Use', app.all(ways)[2]);
-  await app.says(TALLY, 'Take the palette');
+  await app.says(TALLY, 'Use the palette');
   await app.press('Use', await app.find('li', '[data-test=colourways]', /Evening/));
   await app.says(TALLY, 'Take the colourway Evening');
 });
@@ -105,7 +105,7 @@ it('shades are gathered before any part uses them, given to a part, or taken out
   }
   await app.counts(gathered, 2);
   const [kept] = app.all(`${gathered} span:nth-child(2)`).map(({ textContent }) => textContent.trim());
-  await app.press(/^Take out.*\(rh-18\)/);
+  await app.press(/^Remove.*\(rh-18\)/);
   await app.counts(gathered, 1);
   await app.goTo('Stitches');
   await app.pick('Tail');

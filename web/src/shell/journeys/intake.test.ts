@@ -7,20 +7,20 @@ const rect = '<rect width="5" height="5"/>';
 
 const BAD: [name: string, file: string, text: string, message: RegExp][] = [
   ['empty', 'a.svg', '', /empty/],
-  ['malformed', 'a.svg', svg('<g>'), /Line 1 is not sound XML/],
+  ['malformed', 'a.svg', svg('<g>'), /Line 1 is not valid XML/],
   ['of 50 MB', 'a.svg', svg(many(1, ' '.repeat(50_000_000))), /too large \(50 MB\)/],
   ['of 200,000 nodes', 'a.svg', svg(many(200_000, '<g/>')), /more than 60000 elements/],
   ['nested 10,000 deep', 'a.svg', svg(many(10_000, '<g>') + many(10_000, '</g>')), /nested more than 200 deep/],
   ['with entities', 'a.svg', `<!DOCTYPE svg [<!ENTITY a "b">]>${svg(rect)}`, /defines entities/],
-  ['with a script', 'a.svg', svg('<script>document.title="gone"</script>'), /holds a script/],
+  ['with a script', 'a.svg', svg('<script>document.title="gone"</script>'), /contains a script/],
   ['with an event', 'a.svg', svg('<rect onload="x()" width="5" height="5"/>'), /event attribute/],
-  ['that fetches', 'a.svg', svg('<image href="http://example.invalid/a.png"/>'), /refers outside the file/],
+  ['that fetches', 'a.svg', svg('<image href="http://example.invalid/a.png"/>'), /refers to something outside the file/],
   ['with NaN', 'a.svg', svg('<path d="M0 0LNaN 4L4 4Z"/>'), /not a number/],
-  ['with huge coordinates', 'a.svg', svg('<path d="M0 0L1e20 4L4 4Z"/>'), /far out of bounds/],
+  ['with huge coordinates', 'a.svg', svg('<path d="M0 0L1e20 4L4 4Z"/>'), /more than a kilometre away/],
   ['without a size', 'a.svg', svg(rect, 'viewBox="0 0 0 0"'), /no size/],
   ['cut short', 'a.junctura.json', '{"format": "junctura-piece", "ver', /breaks off at line 1/],
-  ['of a later version', 'a.junctura.json', '{"format": "junctura-piece", "version": 99}', /later Junctura/],
-  ['with a wrong type', 'a.junctura.json', '{"format": "junctura-piece", "version": 1, "id": 5}', /wrong at id/],
+  ['of a later version', 'a.junctura.json', '{"format": "junctura-piece", "version": 99}', /later version of Junctura/],
+  ['with a wrong type', 'a.junctura.json', '{"format": "junctura-piece", "version": 1, "id": 5}', /damaged, so it was not opened/],
   ['of another kind', 'a.gif', '\u0089PNG', /neither an SVG drawing nor a Junctura piece/],
 ];
 
@@ -53,7 +53,7 @@ it('five files at once: each is on the bench, or it is said why not', async () =
   await app.says('[role=status]', '3 pieces put on the bench');
   for (const name of ['moth', 'snail', 'fern']) await app.says('[aria-label="On your bench"]', name);
   const alert = app.text('[role=alert]');
-  expect(alert).toMatch(/torn.svg: .*not sound XML/);
+  expect(alert).toMatch(/torn.svg: .*not valid XML/);
   expect(alert).toContain('list.txt: this is neither an SVG drawing nor a Junctura piece');
 });
 
@@ -129,7 +129,7 @@ it('petals and lettering are drawn by rule on empty cloth', async () => {
   await app.says(`${CARD} [role=alert]`, 'no “☃”');
   await app.type('Text', 'Tide');
   await app.type('Height of capitals', '2.5 mm');
-  await app.says(`${CARD} [role=alert]`, 'cannot draw these letters under');
+  await app.says(`${CARD} [role=alert]`, 'these letters need to be');
   await app.type('Height of capitals', '12 mm');
   await app.choose('Alphabet', 'Brush letters', CARD);
   await app.type('From centre, down', '40 mm');

@@ -58,7 +58,7 @@ describe('storage that does not do its part is told in a sentence of its own, an
     };
     app = await app.reload();
     await app.type('Height', '50 mm');
-    await app.says('body', 'does not let Junctura keep anything');
+    await app.says('body', 'doesn’t let Junctura save anything');
     await app.until(() => expect(app.figure('Size')).toContain('50 mm'));
     const saved = await app.savedBy(() => app.press('Save to a file'));
     expect(saved.name).toBe('kite.junctura.json');
@@ -68,7 +68,7 @@ describe('storage that does not do its part is told in a sentence of its own, an
     const app = await withPiece('moth');
     (await openDB('junctura', 99)).close();
     await app.type('Name of the piece', 'moth later');
-    await app.says('body', 'written by a later Junctura');
+    await app.says('body', 'saved by a later version of Junctura');
   });
 });
 
@@ -80,14 +80,14 @@ it('a piece that cannot be read is saved as it is, removed and put back', async 
   await database.put('pieces', stored);
   database.close();
   await app.go('/');
-  await app.says(BENCH, 'wrong at use');
+  await app.says(BENCH, 'what it is for');
   const saved = await app.savedBy(() => app.press('Save the stored data to a file', BENCH));
   expect(saved.name).toBe('moth.junctura.json');
   expect(await saved.content.text()).toContain('flown');
   await app.press(/^Remove/, BENCH);
   await app.counts(`${BENCH} li`, 0);
   await app.press('Restore it');
-  await app.says(BENCH, 'wrong at use');
+  await app.says(BENCH, 'what it is for');
 });
 
 it('the whole bench goes into one file and comes back: put together, in its place, and undone', async () => {
@@ -113,10 +113,10 @@ it('the whole bench goes into one file and comes back: put together, in its plac
     await app.press(way, '[role=dialog]');
     await app.click('[data-test=restore]');
   };
-  await restore(/^Put it together/);
-  await app.says('[role=status]', 'put together');
+  await restore(/^Merge it/);
+  await app.says('[role=status]', 'was merged');
   await onBench(app, 'fern, larger', 'moth', 'wren');
-  await restore(/^In place of what is here/);
+  await restore(/^Replace what is here/);
   await app.says('[role=status]', '2 pieces');
   await onBench(app, 'fern', 'moth');
   await app.press('Undo');

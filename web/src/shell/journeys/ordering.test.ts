@@ -40,10 +40,10 @@ it('sittings fall on chosen days, can be moved, and go into a calendar', async (
   await app.says(day(2), 'Fri, Mar 5');
   await app.type('Day of sitting 2', '2027-03-06', CARD);
   await app.says(day(2), 'Sat, Mar 6');
-  await app.type(/^Done by/, '2027-04-01', CARD);
+  await app.type(/^Finished by/, '2027-04-01', CARD);
   await app.says('[data-test=done-by]', 'sittings a week');
-  await app.type(/^Done by/, '2027-02-01', CARD);
-  await app.says(CARD, 'That day lies before the first sitting');
+  await app.type(/^Finished by/, '2027-02-01', CARD);
+  await app.says(CARD, 'That day is before the first sitting');
   const { content } = await app.savedBy(() => app.press('Save as a calendar file', CARD));
   const file = await content.text();
   expect(file).toContain('DTSTART:20270302T193000');
@@ -55,7 +55,7 @@ it('a piece with nothing drawn says what comes here', async () => {
   await app.press('Start on empty cloth');
   await app.settle();
   await app.goTo('Order');
-  await app.says(CARD, 'There is nothing to put in order yet');
+  await app.says(CARD, 'There is nothing to order yet');
 });
 
 it('at the hoop what was left for later comes later; needles that do not come back are missed', async () => {
@@ -91,11 +91,11 @@ it('the desk sees what was done at the hoop, what is left, and each entry, which
   await app.press('Back to the desk');
   await app.settle();
   await app.says('[data-test=work-done]', '3 of 20 steps');
-  await app.says('[data-test=work-left]', 'thread on the piece');
+  await app.says('[data-test=work-left]', 'of thread');
   await app.press('Record', CARD);
   const record = '[data-test=record]';
   await app.until(() => expect(app.all(`${record} li`).length).toBeGreaterThan(2));
-  await app.press('Undo', await app.find('li', record, /Done:.*Take back/));
+  await app.press('Undo', await app.find('li', record, /Done:.*Undo/));
   await app.press('How far it is', CARD);
   await app.says('[data-test=work-done]', '2 of 20 steps');
 });

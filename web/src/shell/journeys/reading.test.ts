@@ -28,7 +28,7 @@ it('the stitch book is opened at the stitch of a part, searched, and says what a
   await app.choose('Strands', '3');
   await app.until(() => expect(app.all('.facts dd')[0]!.textContent).not.toBe(one));
   await app.type('Search the stitches', 'whatever');
-  await app.says('body', 'No stitch is called that');
+  await app.says('body', 'No stitch has that name');
   await app.type('Search the stitches', 'long and short');
   await app.says('nav[aria-label=Stitches]', 'Long-and-short stitch');
 });
@@ -41,9 +41,9 @@ it('lessons in handling are found by search, and linked where one needs them', a
   await app.go('/stitches/handling');
   await app.counts('[data-test=lesson]', 16);
   await app.type('Search the lessons', 'waste knot');
-  await app.until(() => expect(app.all('[data-test=lesson]')[0]!.textContent).toContain('cut the knot off'));
+  await app.until(() => expect(app.all('[data-test=lesson]')[0]!.textContent).toContain('snip the knot off'));
   await app.type('Search the lessons', 'zebra');
-  await app.says('[role=status]', 'No lesson is called that');
+  await app.says('[role=status]', 'No lesson has that name');
   await app.go('/hoop/demo-kite');
   await app.find('a', '[data-test=first-lessons]', 'threading');
 });

@@ -22,7 +22,7 @@ it('a drawing becomes parts that can be worked, given to a group, and undone', a
   await app.says(CARD, 'one of 5 alike');
   await app.goTo('Stitches');
   await app.pick('petal-72');
-  await app.says(CARD, 'towards the middle of the flower');
+  await app.says(CARD, 'towards the centre of the flower');
   const before = app.figure('Thread');
 
   await app.choose('Stitch', 'Split stitch filling', CARD);
@@ -49,7 +49,7 @@ it('one of a group differs on purpose, and follows again', async () => {
   const app = await Application.at('/piece/demo-rock-pool/stitches');
   await app.pick('Tentacle 3');
   await app.click('[data-test=differs]');
-  await app.says(CARD, 'Differs from its group on purpose');
+  await app.says(CARD, 'You chose something different for this one');
   await app.press(/All parts/, CARD);
   await app.pick('Tentacle 5');
   await app.choose('Strands', '3', CARD);
@@ -58,7 +58,7 @@ it('one of a group differs on purpose, and follows again', async () => {
   expect(saying(app, 'Bullion knot, 2 strands')).toBe(1);
   await app.pick('Tentacle 3');
   await app.click('[data-test=differs]');
-  await app.saysNot(CARD, 'on purpose');
+  await app.saysNot(CARD, 'something different');
 });
 
 it('layers are added where they are worked, moved, coloured and removed, and are there when the piece is opened again', async () => {
@@ -162,8 +162,8 @@ it('findings say what is wrong, are mended in one action, or accepted with a wor
   const before = count();
   await app.key('f');
   await app.says(CARD, 'Chain stitch stands up and can catch');
-  await app.press('Work in back stitch', CARD);
-  await app.says(TALLY, /findings? fewer/);
+  await app.press('Use back stitch', CARD);
+  await app.says(TALLY, /fewer to check/);
   const left = count();
   expect(left).toBeLessThan(before);
   await app.press('Leave it as it is', CARD);
@@ -185,7 +185,7 @@ it('by keys: what they do, the step, the findings, the back; in inches and by la
   await app.key('f');
   await app.find('h2', CARD, 'Things to check');
   await app.key('t');
-  await app.says('body', 'The back, as it lies');
+  await app.says('body', 'The back, as you see it');
   await app.press('Settings');
   await app.press('inches');
   await app.press('Lamplight');

@@ -37,7 +37,7 @@ describe('the thread box', () => {
       'mine.csv',
       'name;code;hex;skeins;metres;lot\nSea glass;sg1;#7fb5a8;2;3,5;K4\nOdd;sg1;#000000;1;;K4\nBad;x;plum?;1;;\n',
     );
-    await app.says('body', /1 entr(y is|ies are) in your box.*the code stands there twice/);
+    await app.says('body', /1 entry added to your box.*the code is in the list twice/);
     await app.type('Search the thread box', 'sea glass');
     await app.says('[data-test=box-row]', '2 skeins, 3.5 m');
     await bring('harbour.csv', 'code,hex\nh1,#27496d\nh2,#c9d6df\n');
@@ -73,10 +73,10 @@ it('a shade that will not reach: what helps, with its effect; lots are not mixed
     app.all('[data-test=reach] > li').filter(({ textContent }) => textContent.includes('Pale amber'));
   await app.says('[data-test=reach]', '80 cm of lot B21, 70 cm of lot D58');
   await app.press(/What helps/, ambers()[0]);
-  await app.says('[data-test=savings]', 'A strand fewer');
+  await app.says('[data-test=savings]', 'Use one strand fewer');
   await app.says('[data-test=savings]', /from the other lot; the first then reaches in \d+ of 100/);
-  await app.press('Apply', await app.find('.offer', '[data-test=savings]', /Another lot/));
-  await app.says(TALLY, 'Another lot from');
+  await app.press('Apply', await app.find('.offer', '[data-test=savings]', /another dye lot/));
+  await app.says(TALLY, 'Use another dye lot');
   await app.until(() => expect(ambers()).toHaveLength(2));
   await app.press('Reserve it for this piece');
   await app.says(CARD, 'reserved');
@@ -116,7 +116,7 @@ it('ways of marking come with reasons; what fades is drawn anew; film is tacked;
   await app.says(CARD, 'light enough to trace through');
   await app.press('Show all transfer methods');
   await app.press(/^Water-erasable pen/, CARD);
-  await app.says('[data-test=removal]', 'Before anything hot');
+  await app.says('[data-test=removal]', 'Do this before anything hot');
   await app.type('Sittings in a week', '1', CARD);
   await app.until(() => expect(app.all('[data-test=redraws] li').length).toBeGreaterThan(3));
   await app.press(/^Water-soluble film/, CARD);

@@ -15,7 +15,7 @@ const VIEWS: readonly (readonly [step: string, views: readonly string[]])[] = [
   ['Thread', ['Will it be enough?', 'How you work']],
   ['Transfer', []],
   ['Order', ['Ways of working', 'Days', 'Guide']],
-  ['At the hoop', ['Colour on the needle', 'What was used', 'Record']],
+  ['At the hoop', ['Colour on the needle', 'Thread used', 'Record']],
   ['Finish', ['Steps', 'Price and label']],
 ];
 

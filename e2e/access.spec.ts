@@ -178,7 +178,7 @@ test('what is opened on a step does so too: layers, colours, thread, the record'
   await bench.goTo('At the hoop');
   await expect(page.getByTestId('pace')).toBeVisible();
   await check(page, 'how the work stands');
-  for (const view of ['Colour on the needle', 'Thread used', 'Record']) {
+  for (const view of ['On the needle', 'Thread used', 'Record']) {
     await bench.card.getByRole('button', { name: view }).click();
     await check(page, view);
   }

@@ -346,7 +346,11 @@ describe('drawings that are refused, with what is wrong and where', () => {
     ['a viewBox without a size', wrap('<rect width="5" height="5"/>', 'viewBox="0 0 0 100"'), /viewBox.*no size/],
     ['a drawing without a size', wrap('<rect width="5" height="5"/>', 'width="0" height="10"'), /width is 0/],
     ['use within itself', wrap('<g id="a"><use href="#a"/></g>'), /reused within themselves/],
-    ['more parts than can be kept', wrap('<path d="M0 0H5V5Z" stroke="#000"/>'.repeat(4000)), /8,000 parts; up to 6,000/],
+    [
+      'more parts than can be kept',
+      wrap('<path d="M0 0H5V5Z" stroke="#000"/>'.repeat(4000)),
+      /8,000 parts; up to 6,000/,
+    ],
     ['use that multiplies', wrap(useBomb()), /more than 5,000 shapes/],
     ['too deep', wrap('<g>'.repeat(10_000) + '</g>'.repeat(10_000)), /nested more than/],
     ['too many elements', wrap('<g/>'.repeat(200_000)), /more than 60,000 elements/],

@@ -96,8 +96,7 @@ export const farAway = (line: number, element: string): string =>
 export const tooManyCharacters = (millions: number, most: number): string =>
   `The drawing is too large: ${formatNumber(millions)} million characters; up to ${formatNumber(most)} million can be read.`;
 
-export const badXml = (line: string, fault: string): string =>
-  `Line ${line} is not valid XML: ${fault}`;
+export const badXml = (line: string, fault: string): string => `Line ${line} is not valid XML: ${fault}`;
 
 export const atLine = (line: number, problem: string): string => `Line ${line}: ${problem}`;
 

@@ -1,4 +1,5 @@
-import type { Rule, RuleId } from './rules.ts';
+import type { RuleId } from './ruleIds.ts';
+import type { Rule } from './rules.ts';
 import type { Step } from './steps.ts';
 import * as say from './words.ts';
 

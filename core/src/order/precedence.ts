@@ -1,4 +1,5 @@
-import { RULE_IDS, type Rule } from './rules.ts';
+import { RULE_IDS } from './ruleIds.ts';
+import type { Rule } from './rules.ts';
 
 /** Rules that can all be kept, and those that gave way so that they can. */
 export interface Precedence {

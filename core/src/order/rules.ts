@@ -4,11 +4,8 @@ import { isPainting, type LayerRef, type PlanInput } from '../piece/index.ts';
 import type { PlannedPart } from '../work/index.ts';
 import { boundsShare, gapBetween } from './meeting.ts';
 import { raisedParts } from './positions/crushing.ts';
+import type { RuleId } from './ruleIds.ts';
 import type { Step } from './steps.ts';
-
-/** Why one step comes before another; the strongest first. */
-export const RULE_IDS = ['own', 'layers', 'ground', 'fur', 'raised-last', 'features', 'behind', 'outline'] as const;
-export type RuleId = (typeof RULE_IDS)[number];
 
 /** One step before another: both by their number among the steps. */
 export interface Rule {

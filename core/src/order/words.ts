@@ -1,10 +1,10 @@
 import { formatNumber } from '../measure/index.ts';
-import type { RuleId } from './rules.ts';
-import type { Step } from './steps.ts';
+import type { PassRole } from '../piece/index.ts';
+import type { RuleId } from './ruleIds.ts';
 
 export const partAndZone = (partName: string, zone: number): string => `${partName}, zone ${zone}`;
 
-const ROLE_NAMES: Readonly<Record<Step['role'], string>> = {
+const ROLE_NAMES: Readonly<Record<PassRole, string>> = {
   padding: 'padding',
   edge: 'firm edge',
   filling: 'filling',
@@ -13,11 +13,18 @@ const ROLE_NAMES: Readonly<Record<Step['role'], string>> = {
   accent: 'highlights',
 };
 
+/** A step, as far as its rules speak of it. */
+interface RuledStep {
+  readonly part: string;
+  readonly layer: number;
+  readonly role: PassRole;
+}
+
 /**
  * Why a step stands after or before another, said of that step.
  * @param isAfter whether it stands after the other
  */
-export function ruleWords(id: RuleId, own: Step, other: Step, otherName: string, isAfter: boolean): string {
+export function ruleWords(id: RuleId, own: RuledStep, other: RuledStep, otherName: string, isAfter: boolean): string {
   const isOwnPart = own.part === other.part;
   if (isOwnPart && own.layer === other.layer && id === 'layers') {
     return isAfter

@@ -142,7 +142,11 @@ describe('piece files', () => {
       (d: Record<string, unknown>) => (d['version'] = PIECE_VERSION + 1),
       new RegExp(`later version of Junctura \\(file version ${PIECE_VERSION + 1}`),
     ],
-    ['a wrong type', (d) => ((d as unknown as Piece).placement.scale = 'big' as never), /its place in the hoop.*placement\.scale/],
+    [
+      'a wrong type',
+      (d) => ((d as unknown as Piece).placement.scale = 'big' as never),
+      /its place in the hoop.*placement\.scale/,
+    ],
     ['an unknown field', (d: Record<string, unknown>) => (d['extra'] = 1), /top level.*extra/],
     [
       'an unknown stitch',

@@ -26,8 +26,8 @@ it.each(STITCHES.map((kind) => [kind.id, kind] as const))('what %s says of its f
   const placed = placedFor(kind.worksOn);
   const pass = planPass(placed, { ...plainPass(id, 'stranded-cotton', 2), angleDeg: 0, reason: '' }, settings);
   const [thread, ...rest] = explained(pass, placed.areaMm2, 'metric');
-  const ways = [...thread!.matchAll(/[\d.]+ c?m (on the front|on the back|round the needle|through the cloth)/g)].map(([way]) =>
-    lengthOf(way),
+  const ways = [...thread!.matchAll(/[\d.]+ c?m (on the front|on the back|round the needle|through the cloth)/g)].map(
+    ([way]) => lengthOf(way),
   );
   const slack = Number(/([\d.]+)% more/.exec(thread!)![1]) / 100;
   const sum = ways.reduce((all, { mm }) => all + mm, 0) * (1 + slack);

@@ -125,7 +125,8 @@ export async function unpackBench(packed: Uint8Array): Promise<Outcome<Backup>> 
   const box = files.value[BOX] ? boxSchema.safeParse(valueOf(parsed(files.value[BOX]))) : null;
   if (box && !box.success) unread.push('The thread box in this backup is damaged.');
   for (const path of Object.keys(files.value)) {
-    if (path.startsWith('unreadable/')) unread.push(say.pieceUnread(path, 'it could not be read when the backup was made.'));
+    if (path.startsWith('unreadable/'))
+      unread.push(say.pieceUnread(path, 'it could not be read when the backup was made.'));
   }
   return success({ savedAt, pieces, records, photographs, box: box?.data ?? null, settings, unread });
 }

@@ -49,7 +49,7 @@ describe('before and after a sitting', () => {
     const shown = session.show(EndSheet);
     expect(shown.find('[role=alert]').exists()).toBe(false);
     await button(shown, 'One fewer').trigger('click');
-    expect(textOf(shown.find('[role=alert]'))).toContain('4 went out');
+    expect(textOf(shown.find('[role=alert]'))).toContain('You took out 4');
     await shown.find('[data-test=close-sitting]').trigger('click');
     expect(shown.emitted('end')).toEqual([[3, false]]);
   });
@@ -86,7 +86,7 @@ describe('the record', () => {
     session.opened.edit(removeParts(session.opened.piece, [part!.id]));
     await session.planned();
     const rows = session.show(RecordList).findAll('[data-test=record] > li').map(textOf);
-    expect(rows[0]).toContain('Worked: a part that is gone');
+    expect(rows[0]).toContain('Part done: a part that no longer exists');
   });
 
   it('shows thirty entries, and all of them when that is asked', async () => {
@@ -94,7 +94,7 @@ describe('the record', () => {
     for (let i = 0; i < 34; i++) await record.note({ type: 'note', text: `note ${i}` });
     const shown = session.show(RecordList);
     expect(shown.findAll('[data-test=record] > li')).toHaveLength(30);
-    await button(shown, 'All 34 entries').trigger('click');
+    await button(shown, 'Show all 34 entries').trigger('click');
     expect(shown.findAll('[data-test=record] > li')).toHaveLength(34);
   });
 
@@ -180,7 +180,9 @@ describe('what was used', () => {
     const use = { colour: one!.colour, stitch: 'satin', strands: 2, usualMm: 1000, sure: true } as const;
     const shown = session.show(ThreadRecord);
     await record.noteUse({ ...use, part: one!.id, usedMm: 1000 });
-    await expect.poll(() => textOf(shown.find('[data-test=learned]'))).toContain('in general as much thread as usual,');
+    await expect
+      .poll(() => textOf(shown.find('[data-test=learned]')))
+      .toContain('overall you use as much thread as usual,');
     for (let i = 0; i < 6; i++) await record.noteUse({ ...use, part: two!.id, usedMm: 1400 });
     await expect
       .poll(() => textOf(shown.find('[data-test=learned]')))
@@ -278,7 +280,7 @@ describe('the pace by stitch', () => {
     const stitches = new Map(kinds.map((id, i) => [id, { factor: i % 2 === 0 ? 1.5 : 0.7, records: 20 - i }]));
     const shown = session.show(PaceList, { pace: { hand: 1, doubt: 0.2, stitches } as never });
     expect(shown.findAll('tbody tr')).toHaveLength(8);
-    await button(shown, 'All 10 stitches').trigger('click');
+    await button(shown, 'Show all 10 stitches').trigger('click');
     const rows = shown.findAll('tbody tr');
     expect(rows.map((row) => numberIn(textOf(row.find('.soft'))))).toEqual(kinds.map((_, i) => 20 - i));
     for (const [i, row] of rows.entries()) {

@@ -25,7 +25,8 @@ export const stepOf = (step: number, count: number, time: string): string =>
 export const stepsDone = (done: number, count: number, share: number): string =>
   `${formatNumber(done)} of ${plural(count, 'step')}, ${formatPercent(share)} of the time`;
 
-export const hoursOnDays = (hours: string, days: number): string => `${hours} on ${plural(days, 'day')}`;
+export const hoursOnDays = (hours: string, days: number): string =>
+  days === 0 ? 'nothing yet' : `${hours} on ${plural(days, 'day')}`;
 
 export const hoursAndThread = (hours: string, thread: string): string => `${hours}, ${thread} of thread`;
 
@@ -114,7 +115,7 @@ export const partAndStitch = (part: string, stitch: string): string => `${part},
 
 export const spokenStep = (part: string, stitch: string, colour: string): string => `${part}, ${stitch}, ${colour}`;
 
-export const partDone = (part: string): string => `Done: ${part}`;
+export const partDone = (part: string): string => `Part done: ${part}`;
 
 export const stepDone = (step: string): string => `Done: ${step}`;
 

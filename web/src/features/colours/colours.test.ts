@@ -106,7 +106,7 @@ describe('some parts from another lot', () => {
     await button(shown, 'Use another dye lot for some parts').trigger('click');
     await shown.find('[role=checkbox]').trigger('click');
     await shown.find('input[aria-label="The other dye lot"]').setValue('9A');
-    await button(shown, '1 part from this lot').trigger('click');
+    await button(shown, 'Use this dye lot for 1 part').trigger('click');
     const added = session.opened.piece.palette.find(({ lot }) => lot === '9A')!;
     expect(session.opened.partOf(uses[0]!.id)!.colour).toBe(added.id);
     expect(added.shade).toEqual(own!.shade);
@@ -135,7 +135,7 @@ describe('a ladder of shades', () => {
     else expect(rungs).toHaveLength(count);
     for (const [i, rung] of rungs.entries()) {
       if (i === 0) continue;
-      expect(numberIn(/ΔE (\d+)/.exec(textOf(rung))![1]!)).toBe(
+      expect(numberIn(/difference (\d+)/.exec(textOf(rung))![1]!)).toBe(
         Math.round(deltaE(labOf(hexes[i - 1]!), labOf(hexes[i]!))),
       );
     }
@@ -156,8 +156,8 @@ describe('colours that touch', () => {
     const short = pairs.filter((pair) => pair.short.length > 0);
     const shown = session.show(ToldApart);
     expect(shown.findAll('li')).toHaveLength(short.length);
-    if (pairs.length > short.length) await button(shown, `All ${pairs.length} pairs`).trigger('click');
-    expect(shown.findAll('.both').map((row) => numberIn(/ΔE (\d+)/.exec(textOf(row))![1]!))).toEqual(
+    if (pairs.length > short.length) await button(shown, /^Show (the pair|all \d+ pairs)$/).trigger('click');
+    expect(shown.findAll('.both').map((row) => numberIn(/difference (\d+)/.exec(textOf(row))![1]!))).toEqual(
       pairs.map((pair) => Math.round(pair.separation.daylight)),
     );
   });
@@ -193,7 +193,8 @@ describe('a pair that is unfolded', () => {
     const shown = session.show(ToldApart);
     const pairs = judgePairs(session.workings.piece, session.workings.current!.plan);
     const added = session.opened.piece.palette.find(({ shade }) => shade?.name === 'Gone shade')!;
-    if (pairs.some(({ short }) => short.length === 0)) await button(shown, /^All \d+ pairs$/).trigger('click');
+    if (pairs.some(({ short }) => short.length === 0))
+      await button(shown, /^Show (the pair|all \d+ pairs)$/).trigger('click');
     const row = pairs.findIndex(({ a, b }) => [a, b].includes(added.id));
     await shown.findAll('.both')[row]!.trigger('click');
     expect(textOf(shown.find('.detail'))).toContain('Gone shade');

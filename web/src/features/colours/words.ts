@@ -25,7 +25,8 @@ export const pictureUnreadable = (why: string): string => `The picture can’t b
 
 export const fromPicture = (count: number): string => `From a picture, ${plural(count, 'shade')}`;
 
-export const allPairs = (count: number): string => `Show all ${formatNumber(count)} pairs`;
+export const allPairs = (count: number): string =>
+  byCount(count, { one: 'Show the pair', other: `Show all ${formatNumber(count)} pairs` });
 
 export const difference = (difference: number): string => `difference ${formatNumber(difference)}`;
 

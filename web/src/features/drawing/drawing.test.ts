@@ -73,7 +73,7 @@ describe('drawing by rule', () => {
       await add.trigger('click');
       expect(ids()).toHaveLength(before.drawing.parts.length + count);
       expect(useSelection(session.pinia).picked).toHaveLength(count);
-      expect(session.opened.undoLabel).toContain(name.toLowerCase());
+      expect(session.opened.undoLabel).toContain(name);
       session.opened.undo();
       expect(session.opened.piece).toEqual(before);
       expect(session.warnings).toEqual([]);

@@ -215,7 +215,7 @@ const size = computed<readonly [number, number] | null>(() => {
     >
     <p v-if="finish.sizeMm && SIZED[plan.end]" class="small">
       You set this size.
-      <button type="button" class="plain link" @click="change({ sizeMm: null })">Let it be found</button>
+      <button type="button" class="plain link" @click="change({ sizeMm: null })">Use the suggested size</button>
     </p>
 
     <template v-if="plan.materials.length > 0">

@@ -45,11 +45,11 @@ describe('what a piece ends as', () => {
   });
 
   it.each([
-    ['board', ['Cloth shown round the design', 'Board, across', 'upright']],
-    ['patch', ['Border', 'Smallest inward curve', 'Firm edge', 'Colour of the edge', 'Sewn onto', 'Backing']],
+    ['board', ['Cloth shown round the design', 'Board, width', 'Height']],
+    ['patch', ['Border', 'Smallest inward curve', 'Edge', 'Colour of the edge', 'Sewn onto', 'Backing']],
     ['ornament', ['Shape', 'Room round the design', 'Seam allowance', 'Opening']],
-    ['card', ['Cloth', 'Card, folded, across', 'upright']],
-    ['cushion', ['Room round the design', 'Seam allowance', 'Panel, as finished, across', 'upright', 'Backing']],
+    ['card', ['Cloth', 'Card, folded, width', 'Height']],
+    ['cushion', ['Room round the design', 'Seam allowance', 'Panel, finished size, width', 'Height', 'Backing']],
     ['garment', ['Backing']],
     ['framed', ['Back disc']],
   ] as const)('asks for what it depends on, and for nothing else: %s', async (end, labels) => {
@@ -61,20 +61,20 @@ describe('what a piece ends as', () => {
   it('grows with the room that is left round the design, by exactly as much on each side', async () => {
     const before = await planAs('board');
     const shown = session.show(EndChoice, { plan: before });
-    const across = numberIn((field(shown, 'Board, across').element as HTMLInputElement).value);
+    const across = numberIn((field(shown, 'Board, width').element as HTMLInputElement).value);
     const margin = numberIn((field(shown, 'Cloth shown round the design').element as HTMLInputElement).value);
     await type(shown, 'Cloth shown round the design', `${margin + 10} mm`);
     const finishing = useFinishing(session.pinia);
     await vi.waitFor(() => expect(finishing.plan).not.toBe(before), { timeout: 20_000 });
     const wider = session.show(EndChoice, { plan: finishing.plan! });
-    expect(numberIn((field(wider, 'Board, across').element as HTMLInputElement).value)).toBeCloseTo(across + 20, 0);
+    expect(numberIn((field(wider, 'Board, width').element as HTMLInputElement).value)).toBeCloseTo(across + 20, 0);
   });
 
   it('keeps a size that was set, until it is to be found again', async () => {
     const shown = session.show(EndChoice, { plan: await planAs('card') });
-    await type(shown, 'Card, folded, across', '150');
+    await type(shown, 'Card, folded, width', '150');
     expect(session.opened.piece.finish.sizeMm?.[0]).toBe(150);
-    await button(shown, 'Let it be found').trigger('click');
+    await button(shown, 'Use the suggested size').trigger('click');
     expect(session.opened.piece.finish.sizeMm).toBeNull();
   });
 });
@@ -174,7 +174,7 @@ describe('the price', () => {
     await expect.poll(() => shown.find('[data-test=earned]').exists()).toBe(true);
     const [thread, finishing] = rows(shown);
     const hours = session.workings.current!.plan.totals.hours.p50 + plan.seconds / 3600;
-    const earned = numberIn(textOf(shown.find('[data-test=earned] .figure')));
+    const earned = numberIn(/earns (.+)/.exec(textOf(shown.find('[data-test=earned]')))![1]!);
     expect(earned).toBeCloseTo((90 - thread! - finishing!) / hours, 1);
     await button(shown, 'Clear the price').trigger('click');
     await expect.poll(() => shown.find('[data-test=earned]').exists()).toBe(false);
@@ -182,7 +182,7 @@ describe('the price', () => {
 
   it('says which prices nobody names, and that the shop is silent where it is', async () => {
     const shown = session.show(PriceCard, { plan: await planAs('framed') });
-    await expect.poll(() => textOf(shown), { timeout: 10_000 }).toContain('does not answer');
+    await expect.poll(() => textOf(shown), { timeout: 10_000 }).toContain('doesn’t answer');
     expect(rows(shown)[0]).toBe(0);
   });
 });
@@ -196,7 +196,7 @@ describe('what a finished piece took', () => {
     const shown = session.show(EndedFigures, { plan });
     expect(textOf(shown)).not.toContain('as recorded');
     await record.noteUse({ ...use, usedMm: 2500 });
-    await expect.poll(() => textOf(shown)).toContain('2.5 m, 25 % more than planned');
+    await expect.poll(() => textOf(shown)).toContain('2.5 m, 25% more than planned');
     await record.noteUse({ ...use, part: session.opened.piece.drawing.parts[1]!.id, usedMm: 1500 });
     await expect.poll(() => textOf(shown)).toContain('4 m, as planned');
   });

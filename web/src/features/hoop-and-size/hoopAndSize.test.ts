@@ -113,7 +113,7 @@ describe('the size of the design', () => {
       await type(shown, 'Room to the hoop', '20 mm');
       await session.planned();
       expect(session.workings.current!.plan.hoop!.clearMm).toBeCloseTo(20, 0);
-      expect(textOf(shown)).toContain('20 mm stay free');
+      expect(textOf(shown)).toContain('20 mm free');
       expect(shown.find('[data-test=fitting]').exists()).toBe(false);
     }
   });
@@ -157,7 +157,7 @@ describe('the cloth for a hoop', () => {
     await shown.find('[role=checkbox]').trigger('click');
     expect(shown.emitted('bound')).toEqual([[false]]);
     await shown.setProps({ hoop: { ...hoop, bound: false } });
-    expect(textOf(shown.find('.binding'))).toContain('bare');
+    expect(textOf(shown.find('.binding'))).toContain('not bound');
   });
 
   it('is told in inches where they are set', async () => {

@@ -104,7 +104,7 @@ describe('fillings compared', () => {
     const stitches = (): string[] =>
       shown.findAll('[data-test=compared]').map((card) => (card.find('select').element as HTMLSelectElement).value);
     const all = stitches();
-    await button(shown, `Leave out ${stitchKind(all[1] as 'satin').name}`).trigger('click');
+    await button(shown, `Remove ${stitchKind(all[1] as 'satin').inSentence}`).trigger('click');
     expect(stitches()).toEqual(all.filter((_, i) => i !== 1));
     await button(shown, 'Add a filling').trigger('click');
     expect(new Set(stitches()).size).toBe(6);
@@ -139,10 +139,12 @@ describe('one’s own hand', () => {
     const [count, width] = shown.findAll('form input');
     await width!.setValue((targets.satinMm * 1.2).toFixed(1));
     await width!.trigger('blur');
-    expect(textOf(shown.find('[role=status]'))).toMatch(/(19|20|21) % wider; your stitches are as usual/);
+    expect(textOf(shown.find('[role=status]'))).toMatch(
+      /(19|20|21)% wider than usual; your stitches are as long as usual/,
+    );
     await count!.setValue(String(targets.stitches * 2));
     await count!.trigger('blur');
-    expect(textOf(shown.find('[role=status]'))).toContain('50 % shorter');
+    expect(textOf(shown.find('[role=status]'))).toContain('50% shorter');
     await shown.find('form').trigger('submit');
     const { own } = useSettings(session.pinia);
     expect(own.width).toBeCloseTo(1.2, 1);

@@ -51,7 +51,7 @@ function setRun(next: Run): void {
     :max="INSET_MM.most"
     :step="0.5"
     unit="mm"
-    @change="(insetMm) => emit('change', { insetMm }, 'Set the outline in', 'inset')"
+    @change="(insetMm) => emit('change', { insetMm }, 'Inset the outline', 'inset')"
   />
   <div v-if="run === 'between'" class="wide row">
     <NButton size="small" data-test="outline-ends" @click="setRun('between')">{{

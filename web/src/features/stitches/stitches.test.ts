@@ -77,11 +77,11 @@ describe('the layers of a part', () => {
     expect(shown.findAll('li')).toHaveLength(2);
     const [upper, lower] = shown.findAll('li');
     await upper!.find('button').trigger('click');
-    await upper!.find('[aria-label$=down]').trigger('click');
+    await upper!.find('[aria-label="Work this layer earlier"]').trigger('click');
     await lower!.find('[aria-label="Remove this layer"]').trigger('click');
     expect(shown.emitted()).toMatchObject({ open: [[1]], move: [[1, -1]], remove: [[0]] });
-    expect(upper!.find('[aria-label$=up]').attributes('disabled')).toBeDefined();
-    expect(lower!.find('[aria-label$=down]').attributes('disabled')).toBeDefined();
+    expect(upper!.find('[aria-label="Work this layer later"]').attributes('disabled')).toBeDefined();
+    expect(lower!.find('[aria-label="Work this layer earlier"]').attributes('disabled')).toBeDefined();
   });
 });
 

@@ -204,7 +204,7 @@ describe('one entry', () => {
     box.addEntries('Fill', someEntries(1, 3));
     const shown = session.show(BoxEntryCard, { entry: box.box.entries[0]! });
     await button(shown, 'Simulated scale').trigger('click');
-    await expect.poll(() => textOf(shown), { timeout: 9000 }).toContain('does not answer');
+    await expect.poll(() => textOf(shown), { timeout: 9000 }).toContain('doesn’t answer');
     session.answers = { scale: { simulated: true, name: 'A stand-in', grams: 3.4, stepGrams: 0.1 } };
     await button(shown, 'Simulated scale').trigger('click');
     await expect.poll(() => textOf(shown)).toContain('A stand-in: 3.4 g');

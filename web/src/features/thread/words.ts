@@ -69,8 +69,12 @@ export const ownedAndNeeded = (owned: string, needed: string, odds: string, shor
 
 /** @param half the skeins that are enough every other time */
 export const enoughNineInTen = (skeins: number, half: number): string => {
-  const enough = byCount(skeins, { one: 'is enough nine times out of ten', other: 'are enough nine times out of ten' });
-  return half === skeins ? `${enough}.` : `${enough}; ${formatNumber(half)} half the time.`;
+  const enough = 'Enough nine times out of ten.';
+  if (half === skeins) return enough;
+  return byCount(half, {
+    one: `${enough} Half the time, one is enough.`,
+    other: `${enough} Half the time, ${formatNumber(half)} are enough.`,
+  });
 };
 
 /** How the thread of a colour is cut. @param cut.spare strands left of lengths, in words; null: none */

@@ -3,7 +3,7 @@ import { printerScale } from '@junctura/core/paper';
 import { rankWays } from '@junctura/core/transfer';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useSettings } from '../../session/settings.ts';
-import { button, choose, numberIn, Session, textOf, type } from '../../testing/session.ts';
+import { button, choose, Session, textOf, type } from '../../testing/session.ts';
 import PrinterCheck from './PrinterCheck.vue';
 import TransferStep from './TransferStep.vue';
 
@@ -25,14 +25,15 @@ describe('a printer that is measured', () => {
     session.answers = { printer: { simulated: true, name: 'A stand-in', across: 0.97, down: 1.02 } };
     const shown = session.show(PrinterCheck, { scale: scaleNow() });
     await button(shown, 'Try it on the simulated printer').trigger('click');
-    const bars = (): number[] => shown.findAll('figcaption strong').map((bar) => numberIn(textOf(bar)));
+    const bars = (): number[] =>
+      [...textOf(shown.find('figcaption')).matchAll(/([\d.]+) mm/g)].map(([, mm]) => Number(mm));
     await expect.poll(bars).toEqual([97, 51]);
     await shown.find('#bar-across').setValue('97');
     await shown.find('#bar-down').setValue('51 mm');
     await shown.find('#bar-down').trigger('change');
     await shown.setProps({ scale: scaleNow() });
     expect(bars()).toEqual([100, 50]);
-    expect(textOf(shown.find('[role=status]'))).toContain('3.1 % wider and -2.0 % higher');
+    expect(textOf(shown.find('[role=status]'))).toContain('103.1% of their width and 98% of their height');
     await button(shown, 'No correction').trigger('click');
     await shown.setProps({ scale: scaleNow() });
     expect(bars()).toEqual([97, 51]);

@@ -1,8 +1,9 @@
 import { PRINT_TRUE } from '@junctura/core/paper';
 import { byCount, formatFine, formatList, formatNumber, formatPercent, plural } from '@junctura/core/measure';
 
+/** @param across by how much more pages are drawn in width, as a share @param down the same in height */
 export const corrected = (across: number, down: number): string =>
-  `Corrected: pages are drawn ${formatPercent(across, 1)} wider and ${formatPercent(down, 1)} higher.`;
+  `Corrected: pages are drawn at ${formatPercent(1 + across, 1)} of their width and ${formatPercent(1 + down, 1)} of their height.`;
 
 export const betterMethod = (method: string): string => `A better method: ${method}.`;
 

@@ -12,7 +12,7 @@ it('the nearest shades are given to a whole drawing, and a shade of its own to o
     svg('<rect width="9" height="9" fill="#b12f44"/><rect x="20" width="9" height="9" fill="#305676"/>'),
     'Colours',
   );
-  await app.press('Take the nearest shade for 2 colours');
+  await app.press('Use the nearest shades for 2 colours');
   await app.says(CARD, 'Wet rosehip (rh-41)');
   await app.says(CARD, 'Wet slate (sl-35)');
   await app.goTo('Stitches');
@@ -20,7 +20,7 @@ it('the nearest shades are given to a whole drawing, and a shade of its own to o
   await app.press('Another shade…');
   await app.type('Search the shade card', 'gorse');
   await app.press('Plain gorse go-55');
-  await app.says(TALLY, 'Work in plain gorse');
+  await app.says(TALLY, 'Use Plain gorse');
   await app.goTo('Thread');
   await app.says(CARD, 'Plain gorse (go-55)');
 });
@@ -69,7 +69,7 @@ it('a pair that cannot be told apart is mended by one shade', async () => {
   await app.press(/equally light/, apart);
   await app.press('Change one shade', apart);
   await app.says(TALLY, 'Choose a shade');
-  await app.says(apart, /All \d+ pairs of colours that touch are told apart/);
+  await app.says(apart, /All \d+ pairs of colours that touch are easy to tell apart/);
 });
 
 it('ladders shade an area; colourways are kept, varied and taken', async () => {
@@ -92,7 +92,7 @@ it('ladders shade an area; colourways are kept, varied and taken', async () => {
   await app.press('Use', app.all(ways)[2]);
   await app.says(TALLY, 'Use the palette');
   await app.press('Use', await app.find('li', '[data-test=colourways]', /Evening/));
-  await app.says(TALLY, 'Take the colourway Evening');
+  await app.says(TALLY, 'Use the colourway Evening');
 });
 
 it('shades are gathered before any part uses them, given to a part, or taken out', async () => {

@@ -9,18 +9,28 @@ const BAD: [name: string, file: string, text: string, message: RegExp][] = [
   ['empty', 'a.svg', '', /empty/],
   ['malformed', 'a.svg', svg('<g>'), /Line 1 is not valid XML/],
   ['of 50 MB', 'a.svg', svg(many(1, ' '.repeat(50_000_000))), /too large \(50 MB\)/],
-  ['of 200,000 nodes', 'a.svg', svg(many(200_000, '<g/>')), /more than 60000 elements/],
+  ['of 200,000 nodes', 'a.svg', svg(many(200_000, '<g/>')), /more than 60,000 elements/],
   ['nested 10,000 deep', 'a.svg', svg(many(10_000, '<g>') + many(10_000, '</g>')), /nested more than 200 deep/],
   ['with entities', 'a.svg', `<!DOCTYPE svg [<!ENTITY a "b">]>${svg(rect)}`, /defines entities/],
   ['with a script', 'a.svg', svg('<script>document.title="gone"</script>'), /contains a script/],
   ['with an event', 'a.svg', svg('<rect onload="x()" width="5" height="5"/>'), /event attribute/],
-  ['that fetches', 'a.svg', svg('<image href="http://example.invalid/a.png"/>'), /refers to something outside the file/],
+  [
+    'that fetches',
+    'a.svg',
+    svg('<image href="http://example.invalid/a.png"/>'),
+    /refers to something outside the file/,
+  ],
   ['with NaN', 'a.svg', svg('<path d="M0 0LNaN 4L4 4Z"/>'), /not a number/],
   ['with huge coordinates', 'a.svg', svg('<path d="M0 0L1e20 4L4 4Z"/>'), /more than a kilometre away/],
   ['without a size', 'a.svg', svg(rect, 'viewBox="0 0 0 0"'), /no size/],
-  ['cut short', 'a.junctura.json', '{"format": "junctura-piece", "ver', /breaks off at line 1/],
+  ['cut short', 'a.junctura.json', '{"format": "junctura-piece", "ver', /stops at line 1/],
   ['of a later version', 'a.junctura.json', '{"format": "junctura-piece", "version": 99}', /later version of Junctura/],
-  ['with a wrong type', 'a.junctura.json', '{"format": "junctura-piece", "version": 1, "id": 5}', /damaged, so it was not opened/],
+  [
+    'with a wrong type',
+    'a.junctura.json',
+    '{"format": "junctura-piece", "version": 1, "id": 5}',
+    /damaged, so it was not opened/,
+  ],
   ['of another kind', 'a.gif', '\u0089PNG', /neither an SVG drawing nor a Junctura piece/],
 ];
 
@@ -50,7 +60,7 @@ it('five files at once: each is on the bench, or it is said why not', async () =
     new File(['to do'], 'list.txt'),
     new File([svg('<path d="M5 5L30 40" stroke="#040" fill="none"/>')], 'fern.svg'),
   ]);
-  await app.says('[role=status]', '3 pieces put on the bench');
+  await app.says('[role=status]', '3 pieces added to your bench');
   for (const name of ['moth', 'snail', 'fern']) await app.says('[aria-label="On your bench"]', name);
   const alert = app.text('[role=alert]');
   expect(alert).toMatch(/torn.svg: .*not valid XML/);
@@ -79,10 +89,10 @@ it('a drawing that was changed elsewhere keeps what was chosen', async () => {
   await app.openDrawing('flower.svg', flower(''), 'Stitches');
   await app.pick('heart');
   await app.choose('Stitch', 'Split stitch filling', CARD);
-  await app.says(TALLY, 'Work in split stitch filling');
+  await app.says(TALLY, 'Use split stitch filling');
   const changed = new File([flower('<circle id="bud" cx="50" cy="10" r="4"/>')], 'flower.svg');
   await app.hand(changed, () => app.menu('Update the drawing from a changed file…'));
-  await app.says('body', '2 parts kept what was chosen');
+  await app.says('body', '2 parts kept their stitches');
   await app.until(() => expect(app.figure('Parts')).toBe('3'));
   await app.says(CARD, 'Split stitch filling');
 });
@@ -107,7 +117,7 @@ it('what lies behind is cut away or kept; parts are moved, renamed and removed',
   await app.press(/All parts/, CARD);
   await app.says(CARD, 'Near square');
   await app.press(/^front/, CARD, { shiftKey: true });
-  await app.press('Work on it', CARD);
+  await app.press('Edit it', CARD);
   await app.press('Remove', CARD);
   await app.until(() => expect(app.figure('Parts')).toBe('1'));
 });
@@ -121,10 +131,10 @@ it('petals and lettering are drawn by rule on empty cloth', async () => {
   await app.press('Add 9 parts');
   await app.until(() => expect(app.figure('Parts')).toBe('9'));
   await app.press(/All parts/, CARD);
-  await app.says(CARD, 'one of 6 alike');
+  await app.says(CARD, 'one of 6 in a group');
 
   await app.press('Petals, letters, borders…');
-  await app.choose('What', 'Lettering', CARD);
+  await app.choose('Shape', 'Lettering', CARD);
   await app.type('Text', 'Tide ☃');
   await app.says(`${CARD} [role=alert]`, 'no “☃”');
   await app.type('Text', 'Tide');

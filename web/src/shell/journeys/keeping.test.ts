@@ -109,7 +109,7 @@ it('the whole bench goes into one file and comes back: put together, in its plac
   const restore = async (way: RegExp): Promise<void> => {
     await app.press(/^Back up or restore/);
     await app.hand(new File([saved.content], saved.name), () => app.press('Choose a backup…'));
-    await app.says('[aria-label="Pieces in the backup"]', 'fern differs from here');
+    await app.says('[aria-label="Pieces in the backup"]', 'fern different here');
     await app.press(way, '[role=dialog]');
     await app.click('[data-test=restore]');
   };

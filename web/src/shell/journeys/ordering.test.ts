@@ -21,7 +21,7 @@ it('each step says why it stands there; moved against a rule it is said at once,
   await app.planned();
   await app.until(() => expect(app.all(LINES).length).toBeGreaterThan(3));
   await app.press('Work it first', await spar());
-  await app.says(TALLY, 'Begin with it:');
+  await app.says(TALLY, 'Work it first:');
   await app.key('z', { ctrlKey: true });
   await app.planned();
   await app.until(() => expect(app.all(LINES)).toHaveLength(before));
@@ -73,7 +73,7 @@ it('at the hoop what was left for later comes later; needles that do not come ba
   await app.says('[role=alert]', 'before you get up');
   await press('taken-off');
   await press('close-sitting');
-  await app.says('[role=alert]', '1 needle from last time not yet found');
+  await app.says('[role=alert]', 'One needle from last time has not been found yet');
 });
 
 it('the desk sees what was done at the hoop, what is left, and each entry, which can be taken back', async () => {

@@ -50,7 +50,7 @@ it('lessons in handling are found by search, and linked where one needs them', a
 
 it('the working drawing goes step by step, says what the needle does, and mirrors for the left hand', async () => {
   const app = await Application.at('/stitches/whipped-back');
-  const drawing = '[aria-label^="Working drawing"]';
+  const drawing = '[aria-label^="Stitch drawing"]';
   (await app.find(drawing)).focus();
   const seen = new Set<string>();
   for (let i = 0; i < 60; i++) {
@@ -75,7 +75,7 @@ it('the working drawing goes step by step, says what the needle does, and mirror
 
 it('a working drawing says what a knot needs, and plays to its end', async () => {
   const app = await Application.at('/stitches/french');
-  const drawing = await app.find('[aria-label^="Working drawing"]');
+  const drawing = await app.find('[aria-label^="Stitch drawing"]');
   drawing.focus();
   await app.key('ArrowRight');
   await app.says('.drawing', 'The needle comes up.');

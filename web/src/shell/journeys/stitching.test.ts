@@ -19,14 +19,14 @@ it('a drawing becomes parts that can be worked, given to a group, and undone', a
   const app = await Application.at('/');
   await app.openDrawing('flower.svg', FLOWER);
   expect(app.figure('Parts')).toBe('7');
-  await app.says(CARD, 'one of 5 alike');
+  await app.says(CARD, 'one of 5 in a group');
   await app.goTo('Stitches');
   await app.pick('petal-72');
   await app.says(CARD, 'towards the centre of the flower');
   const before = app.figure('Thread');
 
   await app.choose('Stitch', 'Split stitch filling', CARD);
-  await app.says(TALLY, /Work in split stitch filling: .*[+−]\d/);
+  await app.says(TALLY, /Use split stitch filling: .*[+−]\d/);
   await app.press(/All parts/, CARD);
   await app.until(() => expect(saying(app, 'Split stitch filling')).toBe(5));
 
@@ -69,7 +69,7 @@ it('layers are added where they are worked, moved, coloured and removed, and are
   for (const layer of ['Padding underneath', 'Firm edge', 'Outline', 'Vein', 'Single highlights']) {
     await app.click('[data-test=add-layer]');
     await app.press(new RegExp(`^${layer}`));
-    await app.says(TALLY, `Add: ${layer.toLowerCase()}`);
+    await app.says(TALLY, `Add: ${layer}`);
   }
   await app.until(() => expect(names()).toEqual(['Highlights', 'Vein', 'Outline', 'Filling', 'Firm edge', 'Padding']));
 
@@ -97,7 +97,7 @@ it('an outline runs on one side and is set in from the edge, each by an edit of 
   await app.pick('Disc');
   await app.click('[data-test=add-layer]');
   await app.press(/^Outline, over the edge/);
-  await app.says(TALLY, 'Add: outline');
+  await app.says(TALLY, 'Add: Outline');
   await app.click('[data-test=layer-outline]');
   await app.planned();
   const count = (): number => Number(app.figure('Stitches').replace(',', ''));
@@ -106,7 +106,7 @@ it('an outline runs on one side and is set in from the edge, each by an edit of 
   await app.says(TALLY, 'Change where the outline goes');
   await app.until(() => expect(count()).toBeLessThan(whole));
   await app.type('Inset from the edge', '3', CARD);
-  await app.says(TALLY, 'Set the outline in');
+  await app.says(TALLY, 'Inset the outline');
 });
 
 it('an area is worked in several shades of one family, each with a thread of its own', async () => {
@@ -136,7 +136,7 @@ it('a line is turned round, or only marked; several parts are worked at once', a
   const app = await Application.at('/piece/demo-kite/stitches');
   await app.press(/^Crossbar/, CARD, { ctrlKey: true });
   await app.press(/^Spar/, CARD, { ctrlKey: true });
-  await app.press('Work on them');
+  await app.press('Edit them');
   await app.find('h2', CARD, '2 parts');
   await app.choose('Stitch', 'Couching', CARD);
   await app.press(/All parts/, CARD);
@@ -145,7 +145,7 @@ it('a line is turned round, or only marked; several parts are worked at once', a
   const line = (): string => JSON.stringify(app.opened.piece.drawing.parts.find(({ name }) => name === 'Tail')!);
   const before = line();
   await app.click('[data-test=turn-round]');
-  await app.says(TALLY, 'Turn');
+  await app.says(TALLY, 'Reverse');
   expect(line()).not.toBe(before);
   const stitches = app.figure('Stitches');
   await app.choose('This line is', 'fold along it', CARD);
@@ -161,7 +161,7 @@ it('findings say what is wrong, are mended in one action, or accepted with a wor
   const count = (): number => Number(/\d+/.exec(app.text(`${TALLY} .findings`))![0]);
   const before = count();
   await app.key('f');
-  await app.says(CARD, 'Chain stitch stands up and can catch');
+  await app.says(CARD, 'chain stitch is raised and can catch');
   await app.press('Use back stitch', CARD);
   await app.says(TALLY, /fewer to check/);
   const left = count();

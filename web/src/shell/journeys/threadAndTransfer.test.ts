@@ -44,7 +44,7 @@ describe('the thread box', () => {
     await app.type('Search the thread box', '');
     await app.says(CARD, 'harbour');
     await bring('photo.csv', 'just words');
-    await app.says('body', /photo\.csv: there is no row/);
+    await app.says('body', /photo\.csv: there are no rows/);
     expect((await app.savedBy(() => app.menu('Export as CSV'))).name).toBe('thread-box.csv');
   });
 });
@@ -63,7 +63,9 @@ it('what lies in the workbasket is not asked for: its hoop is yours', async () =
   expect(app.text('[data-test=shopping]')).not.toContain('Hoop');
   await app.press('Close', '[role=dialog]');
   await app.goTo('Hoop');
-  expect(((await app.field('Hoop', CARD)) as unknown as HTMLSelectElement).options[1]!.text).toMatch(/10 cm, yours/);
+  expect(((await app.field('Hoop', CARD)) as unknown as HTMLSelectElement).options[1]!.text).toMatch(
+    /10 cm \(you own this\)/,
+  );
 });
 
 it('a shade that will not reach: what helps, with its effect; lots are not mixed by mistake', async () => {
@@ -71,10 +73,10 @@ it('a shade that will not reach: what helps, with its effect; lots are not mixed
   await app.press('Will it be enough?');
   const ambers = (): HTMLElement[] =>
     app.all('[data-test=reach] > li').filter(({ textContent }) => textContent.includes('Pale amber'));
-  await app.says('[data-test=reach]', '80 cm of lot B21, 70 cm of lot D58');
+  await app.says('[data-test=reach]', '80 cm of dye lot B21, 70 cm of dye lot D58');
   await app.press(/What helps/, ambers()[0]);
   await app.says('[data-test=savings]', 'Use one strand fewer');
-  await app.says('[data-test=savings]', /from the other lot; the first then reaches in \d+ of 100/);
+  await app.says('[data-test=savings]', /from the other dye lot; then the first is enough \d+ times out of 100/);
   await app.press('Apply', await app.find('.offer', '[data-test=savings]', /another dye lot/));
   await app.says(TALLY, 'Use another dye lot');
   await app.until(() => expect(ambers()).toHaveLength(2));
@@ -88,9 +90,9 @@ it('a hoop may be oval: its cloth, and by how much the warp bends a design that 
   await app.choose('Hoop', 'Oval, 20', CARD);
   await app.says('[data-test=cloth-cut]', '30.8 cm × 23.8 cm');
   await app.press('Fit to the hoop');
-  await app.says(CARD, '10 mm stay free');
+  await app.says(CARD, '10 mm free');
   await app.type('Up and down', '52 mm', CARD);
-  await app.says('[data-test=warp]', '4.0 % out of true');
+  await app.says('[data-test=warp]', '4% out of round');
   await app.says('[data-test=warp]', 'at the top and bottom');
   await app.choose('Hoop', 'Round, 15 cm', CARD);
   await app.press('Fit to the hoop');
@@ -123,7 +125,7 @@ it('ways of marking come with reasons; what fades is drawn anew; film is tacked;
   await app.says('[data-test=tacks]', /\d+ tacks: one in the middle/);
   expect(app.all('.tacks path').length).toBeGreaterThan(0);
   await app.press(/^Transfer pen and iron/, CARD);
-  await app.says(CARD, 'Mirrored, as this way needs it');
+  await app.says(CARD, 'Mirrored, as this method needs it');
 });
 
 it('the pattern is saved as a PDF at true size, tiled when it is larger than a page', async () => {
@@ -140,7 +142,7 @@ it('the pattern is saved as a PDF at true size, tiled when it is larger than a p
   await app.type('Height', '60 cm');
   await app.goTo('Transfer');
   await app.choose('Paper', 'Letter', CARD);
-  await app.press(/^Mirrored, for tracing from behind/);
+  await app.press(/^Mirrored, for tracing from the back/);
   await app.says(CARD, 'pages, joined at their crosses');
   const many = await save();
   expect(many.getPageCount()).toBeGreaterThan(3);

@@ -15,7 +15,7 @@ const VIEWS: readonly (readonly [step: string, views: readonly string[]])[] = [
   ['Thread', ['Will it be enough?', 'How you work']],
   ['Transfer', []],
   ['Order', ['Ways of working', 'Days', 'Guide']],
-  ['At the hoop', ['Colour on the needle', 'Thread used', 'Record']],
+  ['At the hoop', ['On the needle', 'Thread used', 'Record']],
   ['Finish', ['Steps', 'Price and label']],
 ];
 
@@ -26,7 +26,7 @@ it('on every step a part and a shade go and come back at once, while the plan of
   await app.press('Another shade…');
   await app.type('Search the shade card', 'gorse');
   await app.press('Plain gorse go-55');
-  await app.says(TALLY, 'Work in plain gorse');
+  await app.says(TALLY, 'Use Plain gorse');
   await app.press(/All parts/, CARD);
   await app.goTo('Drawing');
   await app.press(/^second/, CARD);

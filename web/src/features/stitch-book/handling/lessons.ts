@@ -124,7 +124,7 @@ export const LESSONS: readonly Lesson[] = [
         arrow('M66 10C84 12 96 24 98 38'),
       ),
       drawing(
-        'Cut the tape where it meets its start; turn the end in and sew it on the inside. Bind the other ring the same way.',
+        'Cut the tape where it meets its start, turn the end in and sew it inside. Bind the other ring the same way.',
         ring(60, 44, 32, 26),
         needle(88, 24, 120, 26),
         thread('M88 24C96 14 104 12 110 14'),

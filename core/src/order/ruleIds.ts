@@ -1,0 +1,3 @@
+/** Why one step comes before another; the strongest first. */
+export const RULE_IDS = ['own', 'layers', 'ground', 'fur', 'raised-last', 'features', 'behind', 'outline'] as const;
+export type RuleId = (typeof RULE_IDS)[number];

@@ -25,6 +25,9 @@ const CHAPTERS = ['Compare fillings', 'Knots at true size', 'Techniques', 'Pract
 /** Runs the checker on the whole of the page in the light that it is in, and on its colours in the other, in which it stays. */
 async function check(page: Page, where: string): Promise<void> {
   await bringChecker(page);
+  // Nothing that a program would say: no value that is missing, no field that asks for “input”.
+  expect(await page.locator('body').innerText(), where).not.toMatch(/undefined|\bNaN\b|\[object|\{\{|\}\}/);
+  await expect(page.getByPlaceholder(/^Please/), where).toHaveCount(0);
   const isByDay = (await page.locator('html').getAttribute('data-theme')) === 'light';
   await checkBy(page, ALL, where);
   await switchTo(page, isByDay ? 'lamp' : 'light');
@@ -116,7 +119,7 @@ test('the bench, the stitch book, the thread box and the ways in meet WCAG 2.2 A
   await expect(bench.tally).toContainText('Fit to the 20 × 13 cm');
   await bench.goTo('Drawing');
   await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
-  await bench.choose('What', 'Lettering');
+  await bench.choose('Shape', 'Lettering');
   await check(page, 'drawing by rule');
 });
 
@@ -179,7 +182,7 @@ test('what is opened on a step does so too: layers, colours, thread, the record'
   await expect(page.getByTestId('pace')).toBeVisible();
   await check(page, 'how the work stands');
   for (const view of ['On the needle', 'Thread used', 'Record']) {
-    await bench.card.getByRole('button', { name: view }).click();
+    await bench.card.getByRole('button', { name: view, exact: true }).click();
     await check(page, view);
   }
 });

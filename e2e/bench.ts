@@ -99,8 +99,8 @@ export const test = base.extend<Fixtures, { profiles: Profiles }>({
     },
     { scope: 'worker' },
   ],
-  context: async ({ profiles, isUnused, viewport, hasTouch, bypassCSP, serviceWorkers }, use) => {
-    const profile = await profiles.take({ viewport, hasTouch, bypassCSP, serviceWorkers });
+  context: async ({ profiles, isUnused, viewport, hasTouch, bypassCSP, serviceWorkers, locale }, use) => {
+    const profile = await profiles.take({ viewport, hasTouch, bypassCSP, serviceWorkers, locale: locale ?? 'en-US' });
     await use(profile.context);
     await (isUnused ? profile.close() : profile.clear());
   },

@@ -33,7 +33,7 @@ test('a piece goes to the phone by a code, its record comes back the same way, a
   });
   const phone = new Bench(await context.newPage());
   await phone.page.goto(`${home}/take/${code.replace(' ', '')}`);
-  await phone.page.getByRole('button', { name: 'Use' }).tap();
+  await phone.page.getByRole('button', { name: 'Receive piece' }).tap();
   await phone.page.getByTestId('begin').tap();
   await phone.page.getByTestId('done').tap();
   await phone.page.getByTestId('done').tap();
@@ -43,17 +43,17 @@ test('a piece goes to the phone by a code, its record comes back the same way, a
   // A code is good once.
   const third = await context.newPage();
   await third.goto(`${home}/take/${code.replace(' ', '')}`);
-  await third.getByRole('button', { name: 'Use' }).tap();
+  await third.getByRole('button', { name: 'Receive piece' }).tap();
   await expect(third.getByRole('alert')).toContainText('There is no piece under this code');
   await third.getByLabel('The code').fill('none');
-  await third.getByRole('button', { name: 'Use' }).tap();
+  await third.getByRole('button', { name: 'Receive piece' }).tap();
   await expect(third.getByRole('alert')).toContainText('eight letters and digits');
 
   for (let time = 0; time < 2; time++) {
     const back = await codeFrom(phone);
     await page.goto(`${home}/take`);
     await page.getByLabel('The code').fill(back.toLowerCase());
-    await page.getByRole('button', { name: 'Use' }).click();
+    await page.getByRole('button', { name: 'Receive piece' }).click();
     await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20');
     await expect(page).toHaveURL(/demo-kite/);
   }

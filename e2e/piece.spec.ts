@@ -193,3 +193,21 @@ test('Back lets go of the part that is picked, then leaves the piece; a name tha
   await page.reload();
   await expect(name).toHaveValue('Kite reloaded');
 });
+
+test.describe('in Germany', () => {
+  test.use({ locale: 'de-DE' });
+
+  test('figures and days are written as there, the words stay English, and a comma can be typed', async ({
+    bench,
+    page,
+  }) => {
+    await bench.openKite('Hoop');
+    await expect(bench.figure('Thread')).toHaveText(/^\d+,\d m$/);
+    const height = page.getByLabel('Height');
+    await height.fill('50,5 mm');
+    await page.keyboard.press('Enter');
+    await expect(height).toHaveValue(/^50,5/);
+    await bench.goTo('At the hoop');
+    await expect(bench.card).toContainText(/about \d{1,2} (Dec|Jan) 20\d\d/);
+  });
+});

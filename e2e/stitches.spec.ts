@@ -12,7 +12,7 @@ test('strokes drawn in the hoop turn the stitches, and can be undone', async ({ 
     [0.4, 0.7],
   ]);
   await expect(bench.tally).toContainText('Draw a direction stroke: ');
-  await expect(bench.card).toContainText('1 drawn.');
+  await expect(bench.card).toContainText('One stroke drawn.');
   await page.getByRole('button', { name: 'Done' }).click();
   const drawn = await bench.figure('Stitches').textContent();
   expect(drawn).not.toBe(straight);
@@ -38,7 +38,7 @@ test('a vein, a border of shades, the ends of an outline and single places are d
   const add = async (layer: string): Promise<void> => {
     await page.getByTestId('add-layer').click();
     await page.getByText(layer, { exact: false }).last().click();
-    await expect(bench.tally).toContainText(`Add: ${layer.toLowerCase()}`);
+    await expect(bench.tally).toContainText(`Add: ${layer}`);
   };
   await bench.choose('Stitch', 'Long-and-short stitch');
   await page.getByTestId('add-shade').click();

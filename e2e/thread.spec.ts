@@ -18,7 +18,7 @@ test('of five thousand entries only those in view are in the page, wherever one 
     (_, i) => `Shade ${i},n${i},#${((i * 3343) % 16777215).toString(16).padStart(6, '0')},1,tin ${i % 40}`,
   );
   await bringList(page, 'many.csv', `name,code,hex,skeins,place\n${many.join('\n')}\n`);
-  await expect(page.getByText(/^5,?000 entries are in your box/)).toBeVisible();
+  await expect(page.getByText(/^5,?000 entries added to your box/)).toBeVisible();
   const rows = page.getByTestId('box-rows');
   const inPage = (): Promise<number> => rows.locator('*').count();
   await rows.hover();
@@ -48,6 +48,6 @@ test('colours are read off the simulated camera’s photograph and become a card
   const colours = page.getByTestId('photo-colours').getByRole('listitem');
   await expect(colours).toHaveCount(2);
   await expect(colours.first()).toContainText('the same to the eye');
-  await page.getByRole('button', { name: 'Keep as a card of 2' }).click();
+  await page.getByRole('button', { name: 'Save as a card with 2 shades' }).click();
   await expect(page.getByRole('complementary')).toContainText('From a photograph');
 });

@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { CLOTHS, HOOP_RANGE_MM, strandChoices, THREAD_KINDS, threadKind } from '@junctura/core/materials';
+import { CLOTHS, HOOP_RANGE_MM, THREAD_KINDS } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { ENDS, MOST_NEEDLES, type End } from '@junctura/core/piece';
 import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
@@ -265,11 +265,4 @@ export function paramsFor(
     params[key] = value;
   }
   return success(params);
-}
-
-/** Whether a strand count can be drawn from a thread. */
-export function strandProblem(thread: string, strands: number): string | null {
-  const kind = threadKind(thread)!;
-  const choices = strandChoices(kind);
-  return choices.includes(strands) ? null : say.strandsOf(kind.name, choices, strands);
 }

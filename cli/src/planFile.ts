@@ -11,12 +11,12 @@ import {
   type Raster,
 } from '@junctura/core/drawing';
 import { boxOf, flattenPath } from '@junctura/core/geometry';
-import { AIR_MM } from '@junctura/core/materials';
+import { AIR_MM, strandFault, threadKind } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import { paramKey, stitchKind } from '@junctura/core/stitches';
 import { pageOf, painted, pieceOfPicture, withPictureBelow, type Page } from './paint.ts';
-import { paramsFor, strandProblem, type PlanOptions } from './options.ts';
+import { paramsFor, type PlanOptions } from './options.ts';
 import * as say from './words.ts';
 
 const USUAL_HOOP_MM = 150;
@@ -142,7 +142,7 @@ function withAskedPasses(piece: Piece, { plan }: Workings, options: PlanOptions)
         params: { ...pass.params, ...asked.value },
       };
       if (thread !== null && strands === null) changed.strands = fewerStrands(changed);
-      const problem = strandProblem(changed.thread, changed.strands);
+      const problem = strandFault(threadKind(changed.thread)!, changed.strands);
       if (problem) return failure(problem);
       passes.push(changed);
     }
@@ -157,7 +157,7 @@ function withAskedPasses(piece: Piece, { plan }: Workings, options: PlanOptions)
 /** Without a word about strands, as many as the thread can give. */
 function fewerStrands(pass: Pass): number {
   let { strands } = pass;
-  while (strands > 1 && strandProblem(pass.thread, strands)) strands--;
+  while (strands > 1 && strandFault(threadKind(pass.thread)!, strands)) strands--;
   return strands;
 }
 

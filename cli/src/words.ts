@@ -1,4 +1,3 @@
-import { formatChoice } from '@junctura/core/measure';
 export const noPicture = (file: string): string => `picture not found: ${file}`;
 
 export const badPicture = (name: string): string => `can’t read the picture ${name}: use PNG, JPEG or WebP`;
@@ -21,9 +20,6 @@ export const notARecord = (file: string, at: string, why: string): string =>
   `${file} is not a list of record entries: ${at}: ${why}`;
 
 export const notJson = (file: string): string => `${file} is not valid JSON`;
-
-export const strandsOf = (thread: string, choices: readonly number[], given: number): string =>
-  `${thread} is worked with ${formatChoice(choices.map(String))} strands, not ${given}`;
 
 export const noFile = (usage: string): string => `no file given; usage: ${usage}`;
 

@@ -33,6 +33,13 @@ describe('words that a person reads', () => {
     expect(astray.filter(({ file }) => !FIGURES_ELSEWHERE.has(file)).map(at)).toEqual([]);
   });
 
+  it('are sentences, not the code that makes them', () => {
+    const code = words.filter(
+      ({ file, text }) => file.endsWith('.vue') && /=>|===|\?\?| \? ['\w]|\bsay\.|\w\(/.test(filled(text)),
+    );
+    expect(code.map(at)).toEqual([]);
+  });
+
   it('are sentences of at most 160 characters', () => {
     const long = words.filter(({ text }) => sentences(text).some((sentence) => sentence.length > 160));
     expect(long.map(at)).toEqual([]);

@@ -94,6 +94,7 @@ export {
   FOLDED_STRANDS,
   laidWidthMm,
   strandChoices,
+  strandFault,
   strandsLike,
   strandWidthMm,
   THREAD_KINDS,

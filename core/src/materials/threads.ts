@@ -1,4 +1,5 @@
 import type { Washing } from './cloths.ts';
+import * as say from './words.ts';
 
 export type ThreadTwist = 'floss' | 'plied' | 'wool';
 
@@ -174,6 +175,12 @@ export function threadKind(id: string): ThreadKind | undefined {
 export function strandChoices(kind: ThreadKind): number[] {
   const counts = Array.from({ length: kind.strands }, (_, i) => i + 1);
   return kind.strands === 6 ? [...counts, FOLDED_STRANDS] : counts;
+}
+
+/** What is wrong with a number of strands of a thread, in a sentence; null: it can be worked so. */
+export function strandFault(kind: ThreadKind, strands: number): string | null {
+  const choices = strandChoices(kind);
+  return choices.includes(strands) ? null : say.strandsOf(kind.name, choices, strands);
 }
 
 /**

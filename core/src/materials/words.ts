@@ -1,4 +1,7 @@
-import { byCount, formatList, formatNumber } from '../measure/index.ts';
+import { byCount, formatChoice, formatList, formatNumber } from '../measure/index.ts';
+
+export const strandsOf = (thread: string, choices: readonly number[], given: number): string =>
+  `${thread} is worked with ${formatChoice(choices.map(String))} strands, not ${given}`;
 
 export const lessThanBobbin = (grams: number, bareGrams: number): string =>
   `${formatNumber(grams, 1)} g is less than the bobbin alone (${formatNumber(bareGrams, 1)} g): weigh it with its thread, or correct the weight of the bobbin.`;

@@ -16,9 +16,10 @@ export function formatNumber(value: number, decimals: 0 | 1 | 2 | 3 = 0): string
   return NUMBERS[decimals].format(Math.round(value * scale) / scale + 0);
 }
 
-/** A share of one as `24%`. */
+/** A share of one as `24%`. No zero is negative. */
 export function formatPercent(share: number, decimals: 0 | 1 = 0): string {
-  return PERCENTS[decimals]!.format(share);
+  const scale = 10 ** (decimals + 2);
+  return PERCENTS[decimals]!.format(Math.round(share * scale) / scale + 0);
 }
 
 /** An amount of money with its currency, as the person calls it: `12.50 crowns`. */

@@ -10,7 +10,7 @@ import {
   HOOP_RANGE_MM,
   markOf,
   shadeSchema,
-  strandChoices,
+  strandFault,
   threadKind,
   WORKING_LENGTH,
 } from '../materials/index.ts';
@@ -85,9 +85,8 @@ const point = z.tuple([finite, finite]);
 /** Strands that a kind of thread can be worked in. */
 function checkStrands(given: { readonly thread: string; readonly strands: number }, context: z.RefinementCtx): void {
   const kind = threadKind(given.thread);
-  if (!kind || strandChoices(kind).includes(given.strands)) return;
-  const message = say.strandsOf(kind.name, strandChoices(kind), given.strands);
-  context.addIssue({ code: 'custom', path: ['strands'], message });
+  const message = kind && strandFault(kind, given.strands);
+  if (message) context.addIssue({ code: 'custom', path: ['strands'], message });
 }
 
 const threadKindId = z.string().refine((kind) => threadKind(kind) !== undefined, 'no such kind of thread');

@@ -1,4 +1,4 @@
-import { byCount, formatChoice, formatNumber, plural } from '../measure/index.ts';
+import { byCount, formatNumber, plural } from '../measure/index.ts';
 
 export const keepColourway = (name: string): string => `Save the colourway ${name}`;
 
@@ -61,9 +61,6 @@ export const notJson = (line: number): string => `The file is damaged: line ${fo
 
 export const noLongerFits = (edit: string): string =>
   `“${edit}” can no longer be done: something it changes has been changed again since.`;
-
-export const strandsOf = (thread: string, choices: readonly number[], given: number): string =>
-  `${thread} is worked with ${formatChoice(choices.map(String))} strands, not ${given}`;
 
 export const notInPalette = (colour: string): string => `the palette has no colour “${colour}”`;
 

@@ -9,6 +9,7 @@ import { useKeeper } from '../session/keeper.ts';
 import { useIntake } from '../session/intake.ts';
 import { UNITS } from '../ui/units.ts';
 import { useSettings } from '../session/settings.ts';
+import { controlWords } from './controls.ts';
 import { themeOverrides } from './theme.ts';
 import * as say from './words.ts';
 
@@ -44,6 +45,7 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
   <NConfigProvider
     :theme="settings.theme === 'lamp' ? lamp : null"
     :theme-overrides="overrides"
+    :locale="controlWords"
     class="whole"
     :data-components="settings.theme === 'lamp' && lamp ? 'lamp' : 'light'"
   >

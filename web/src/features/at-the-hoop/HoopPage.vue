@@ -233,7 +233,7 @@ const isSetting = ref(false);
           @contextmenu.prevent
           @click="tap"
         >
-          <strong>work.next ? 'Done, next' : 'Done'</strong>
+          <strong>{{ work.next ? 'Done, next' : 'Done' }}</strong>
           <span v-if="work.next">{{
             say.partAndStitch(work.nameOf(work.next), stitchKind(work.next.stitch).inSentence)
           }}</span>

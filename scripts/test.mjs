@@ -51,7 +51,10 @@ async function npmRunAll(scripts) {
 await npmRunAll(['types:web', 'lint', 'types:core', 'types:node']);
 
 const unitFile = join(folder, 'unit.json');
-const unitsGood = npmRun('unit', ['--reporter=default', '--reporter=json', `--outputFile.json=${unitFile}`]);
+// Figures are written by the locale of the machine; the tests read them as in this one.
+const unitsGood = npmRun('unit', ['--reporter=default', '--reporter=json', `--outputFile.json=${unitFile}`], {
+  LC_ALL: 'en_US.UTF-8',
+});
 count(unitsGood, () => {
   const { numPassedTests, numTotalTests } = JSON.parse(readFileSync(unitFile, 'utf8'));
   return [numPassedTests, numTotalTests - numPassedTests];

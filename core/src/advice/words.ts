@@ -283,8 +283,14 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
 
   // Thread, transfer, order, record.
   'runs-out': {
-    say: ({ colour, ownedM, needM, percent }) =>
-      `You own ${formatNumber(ownedM, 1)} m of ${colour} and need about ${formatNumber(needM, 1)} m: enough ${percent} times out of 100.`,
+    say: ({ colour, ownedM, needM, percent }) => {
+      const figures = `You own ${formatNumber(ownedM, 1)} m of ${colour} and need about ${formatNumber(needM, 1)} m`;
+      if (percent === 0) return `${figures}: not enough.`;
+      return byCount(percent, {
+        one: `${figures}: enough once in 100 times.`,
+        other: `${figures}: enough ${percent} times out of 100.`,
+      });
+    },
     why: 'The next dye lot may differ. Buy it together, or save thread where it doesn’t show.',
   },
   'line-not-covered': {

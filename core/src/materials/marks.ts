@@ -55,7 +55,7 @@ export const MARKS: readonly Mark[] = [
     ink: '#6d6c70',
     inkOnDark: '#8f8e93',
     comesOutBy: 'nothing',
-    comesOut: 'hardly at all: cover it with stitches',
+    comesOut: 'only in part: cover it with stitches',
     beware: 'Soils pale thread when soft or heavy.',
     soils: true,
   },

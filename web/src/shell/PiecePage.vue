@@ -161,6 +161,7 @@ function letBeGone(): void {
         <input
           class="name"
           :value="opened.piece.name"
+          :title="opened.piece.name"
           maxlength="200"
           aria-label="Name of the piece"
           @input="opened.edit(renamePiece(opened.piece, ($event.target as HTMLInputElement).value))"
@@ -291,6 +292,7 @@ function letBeGone(): void {
   padding: 3px 2px;
   width: 150px;
   min-width: 70px;
+  text-overflow: ellipsis;
 }
 .actions {
   display: flex;

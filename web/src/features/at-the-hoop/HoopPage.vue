@@ -165,7 +165,7 @@ const isSetting = ref(false);
             aria-label="Back to the desk"
             ><ArrowLeft :size="22"
           /></RouterLink>
-          <h1>{{ opened.piece.name }}</h1>
+          <h1 :title="opened.piece.name">{{ opened.piece.name }}</h1>
           <span v-if="work.isOpen && minutesOpen > 0" class="figure soft" role="timer">{{
             formatDuration(minutesOpen / 60)
           }}</span>

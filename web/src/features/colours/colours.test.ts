@@ -41,7 +41,7 @@ describe('the colours of a piece', () => {
     const far = { ...colour!.shade!, hex: '#2fbf2f', code: 'own-1', name: 'Loud green' };
     session.opened.edit(setShade(session.opened.piece, colour!.id, far));
     const shown = session.show(ColoursStep);
-    expect(textOf(shown.find('.colour'))).toContain('compared with the drawing');
+    expect(textOf(shown.find('.colour'))).toContain('Compared with the drawing');
     session.opened.undo();
     await expect.poll(() => textOf(shown.find('.colour'))).not.toContain('Loud green');
   });

@@ -4,7 +4,7 @@ import { byCount, formatFine, formatList, formatNumber, plural } from '@junctura
 export const asDrawn = (count: string): string => `${count}; matches the drawing`;
 
 export const awayFromDrawn = (count: string, difference: string): string =>
-  `${count}; ${difference} compared with the drawing`;
+  `${count}. Compared with the drawing: ${difference}`;
 
 export const tooNear = (colours: readonly (string | undefined)[]): string =>
   `too close to ${formatList(colours.filter((name) => name !== undefined))}`;

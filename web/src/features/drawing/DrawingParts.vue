@@ -79,7 +79,7 @@ function key(event: KeyboardEvent, id: string): void {
       >
         <PartShape :planned="row" :hex="shownColour(workings.piece, row.part.colour).hex" />
         <span class="words" :class="{ out: !row.part.shown }">
-          <span class="name">{{ row.part.name }}</span>
+          <span class="name" :title="row.part.name">{{ row.part.name }}</span>
           <span class="small soft">{{ about(row) }}{{ like(row.part.group) }}</span>
         </span>
       </button>

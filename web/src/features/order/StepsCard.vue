@@ -158,7 +158,7 @@ function threadWords(step: number): string {
               <span class="figure number">{{ row.line.from + 1 }}</span>
               <i class="swatch" :style="{ background: list.hexOf(row.line.first) }"></i>
               <span class="what">
-                <span class="title"
+                <span class="title" :title="list.nameOf(row.line.first.part)"
                   >{{ nameOfStep(list.nameOf(row.line.first.part), row.line.first)
                   }}<template v-if="row.line.to - row.line.from > 1">
                     {{ say.andLike(row.line.to - row.line.from - 1) }}</template

@@ -91,7 +91,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
       ><SkipBack :size="16"
     /></NButton>
     <div class="track">
-      <span class="words" role="status">{{ words }}</span>
+      <span class="words" role="status" :title="words">{{ words }}</span>
       <input
         type="range"
         min="0"

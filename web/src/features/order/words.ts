@@ -1,8 +1,16 @@
 import { byCount, formatFine, formatList, formatNumber, plural } from '@junctura/core/measure';
 import type { RuleId } from '@junctura/core/order';
 
-export const doneBy = (odds: number, even: number, sure: number): string =>
-  `At your pace it will be finished by then ${Math.round(100 * odds)} times out of 100. ${plural(even, 'sitting')} a week ${byCount(even, { one: 'makes', other: 'make' })} it an even chance, ${formatNumber(sure, 2)} make it nine in ten.`;
+export function doneBy(odds: number, even: number, sure: number): string {
+  const percent = Math.round(100 * odds);
+  const sittings = `${plural(even, 'sitting')} a week ${byCount(even, { one: 'makes', other: 'make' })} it an even chance, ${formatNumber(sure, 2)} make it nine in ten.`;
+  if (percent === 0) return `At your pace it will not be finished by then. ${sittings}`;
+  if (percent === 100) return `At your pace it will be finished by then. ${sittings}`;
+  return byCount(percent, {
+    one: `At your pace it will be finished by then once in 100 times. ${sittings}`,
+    other: `At your pace it will be finished by then ${percent} times out of 100. ${sittings}`,
+  });
+}
 
 export const dayOfSitting = (sitting: number): string => `Day of sitting ${sitting}`;
 

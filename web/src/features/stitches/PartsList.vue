@@ -56,7 +56,7 @@ const { pick, pickAll } = usePickInList(() => entries.value.map(({ part }) => pa
       >
         <PartShape :planned="entry.planned" :hex="entry.hex" />
         <span class="words">
-          <span class="name">{{ entry.part.name }}</span>
+          <span class="name" :title="entry.part.name">{{ entry.part.name }}</span>
           <span class="small soft">{{ entry.stitch }}</span>
         </span>
         <span v-if="entry.like > 1" class="small soft like">{{ say.oneInGroup(entry.like) }}</span>

@@ -96,7 +96,9 @@ const isEmpty = computed(() => threads.isLoaded && threads.box.entries.length ==
           <span class="cut figure" :class="{ warning: isShort(entry) }">{{
             reservedM(entry) > 0 ? formatThread(freeM(entry) * 1000, settings.units) : ''
           }}</span>
-          <span class="cut soft">{{ threads.isExample(entry) ? say.exampleIn(entry.place) : entry.place }}</span>
+          <span class="cut soft" :title="entry.place">{{
+            threads.isExample(entry) ? say.exampleIn(entry.place) : entry.place
+          }}</span>
         </div>
       </div>
     </div>

@@ -15,7 +15,7 @@ export const COLUMNS = [
   { id: 'name', label: 'Shade' },
   { id: 'range', label: 'Card' },
   { id: 'kind', label: 'Kind' },
-  { id: 'lot', label: 'Lot' },
+  { id: 'lot', label: 'Dye lot' },
   { id: 'amount', label: 'Amount' },
   { id: 'free', label: 'Not reserved' },
   { id: 'place', label: 'Stored in' },

@@ -56,7 +56,9 @@ async function whatHelps(reach: Reach): Promise<void> {
   else if (answer) problem.value = answer.problem;
 }
 function effect({ type, savedM, odds }: Saving): string {
-  return type === 'saves' ? say.saves(metres(savedM), percent(odds)) : say.fromOtherLot(metres(savedM), percent(odds));
+  return type === 'saves'
+    ? say.saves(metres(savedM), say.enoughTimes(odds))
+    : say.fromOtherLot(metres(savedM), say.enoughTimes(odds));
 }
 function take(saving: Saving): void {
   asked.value = null;
@@ -89,9 +91,6 @@ const reservedM = computed(() =>
     0,
   ),
 );
-function percent(odds: number): string {
-  return say.timesIn100(odds);
-}
 </script>
 
 <template>
@@ -120,7 +119,7 @@ function percent(odds: number): string {
             say.ownedAndNeeded(
               metres(reach.ownedM),
               metres(reach.need.wholeM),
-              percent(reach.odds),
+              say.enoughTimes(reach.odds),
               reach.shortM > 0.005 ? metres(reach.shortM) : null,
             )
           }}

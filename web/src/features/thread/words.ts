@@ -38,8 +38,12 @@ export const keptForFineLine = (count: number): string =>
 export const reserveFor = (piece: string): string => `Reserve for ${piece}`;
 
 /** How often something is enough; what is nearly sure is never told as sure. */
-export const timesIn100 = (odds: number): string =>
-  odds >= 1 ? 'every time' : `${Math.min(99, Math.round(100 * odds))} times out of 100`;
+export function enoughTimes(odds: number): string {
+  if (odds >= 1) return 'enough every time';
+  const percent = Math.min(99, Math.round(100 * odds));
+  if (percent === 0) return 'not enough';
+  return byCount(percent, { one: 'enough once in 100 times', other: `enough ${percent} times out of 100` });
+}
 
 export const reserved = (length: string): string => `${length} reserved`;
 
@@ -56,16 +60,16 @@ export const stitchesTake = (thread: string, hours: string): string =>
 
 export const kindAndLot = (kind: string, lot: string | null): string => (lot ? `${kind}, dye lot ${lot}` : kind);
 
-export const saves = (length: string, odds: string): string => `saves ${length}; then it is enough ${odds}`;
+export const saves = (length: string, enough: string): string => `saves ${length}; then it is ${enough}`;
 
-export const fromOtherLot = (length: string, odds: string): string =>
-  `${length} from the other dye lot; then the first is enough ${odds}`;
+export const fromOtherLot = (length: string, enough: string): string =>
+  `${length} from the other dye lot; then the first is ${enough}`;
 
 /** @param short what is missing for nine times in ten; null: nothing */
-export const ownedAndNeeded = (owned: string, needed: string, odds: string, short: string | null): string =>
+export const ownedAndNeeded = (owned: string, needed: string, enough: string, short: string | null): string =>
   short === null
-    ? `You have ${owned} and need about ${needed}: enough ${odds}.`
-    : `You have ${owned} and need about ${needed}: enough ${odds}. ${short} more makes it nine times in ten.`;
+    ? `You have ${owned} and need about ${needed}: ${enough}.`
+    : `You have ${owned} and need about ${needed}: ${enough}. ${short} more makes it nine times in ten.`;
 
 /** @param half the skeins that are enough every other time */
 export const enoughNineInTen = (skeins: number, half: number): string => {

@@ -259,11 +259,19 @@ test('every page does so too in a narrow window, and none is wider than its wind
     await look(chapter);
   }
   await bench.open('/piece/demo-rock-pool/drawing');
+  // A name of any length and script, without a space to break it at.
+  await page.getByLabel('Name of the piece').fill(`Παλίρροια ${'langerTeichname'.repeat(8)}`);
   for (const step of STEPS) {
     await bench.goTo(step);
     await look(step);
     // How the work stands is read on a phone.
     if (step === 'At the hoop') await expect(bench.card.getByTestId('work-done')).toBeInViewport();
   }
+  await bench.saved();
+  await bench.open('/hoop/demo-rock-pool');
+  await look('at the hoop');
+  await bench.open();
+  await expect(page.getByText('langerTeichname', { exact: false }).first()).toBeVisible();
+  await look('the bench with a long name');
   expect(wide).toEqual([]);
 });

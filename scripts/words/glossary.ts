@@ -50,7 +50,7 @@ export const AVOIDED: readonly Avoided[] = [
     say: 'can’t, don’t, doesn’t with a curly apostrophe',
     in: /^(web|core)/,
   },
-  { word: /\d %/, say: '24%, without a space' },
+  { word: /(\d|x{5}) %/, say: '24%, without a space' },
   { word: /\bcolor\b|\bcenter\b|\bgray\b/i, say: 'colour, centre, grey', in: /^(web|core\/src\/(?!materials\/box))/ },
   { word: /Please (input|select)/i, say: 'what is to be typed' },
 ];

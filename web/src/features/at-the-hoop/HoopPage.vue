@@ -254,7 +254,7 @@ const isSetting = ref(false);
 .page {
   height: 100dvh;
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template: auto minmax(0, 1fr) / minmax(0, 1fr);
   background: var(--linen);
   font-size: 18px;
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatPercent } from '@junctura/core/measure';
 import { workingDrawing } from '@junctura/core/paper';
 import { stitchKind } from '@junctura/core/stitches';
 import { NButton, NInput } from 'naive-ui';
@@ -55,7 +56,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
             :key="share"
             size="large"
             @click="note({ type: 'portion-done', step: step.key, share })"
-            >{{ share * 100 }} %</NButton
+            >{{ formatPercent(share) }}</NButton
           >
         </div>
         <div class="row">

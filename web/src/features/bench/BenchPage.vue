@@ -93,8 +93,9 @@ async function refresh(): Promise<void> {
       const piece = changed.ok ? changed.value : asItCame;
       const picture = changed.ok ? null : ready;
       const told = changed.ok ? 'Changed by you' : about;
+      const called = changed.ok ? changed.value.name : name;
       const ended = isEnded(id, original.ok ? original.value.record : []);
-      return { id, name, about: told, piece, stored: null, isChanged: changed.ok, picture, isEnded: ended };
+      return { id, name: called, about: told, piece, stored: null, isChanged: changed.ok, picture, isEnded: ended };
     }),
   );
 }
@@ -283,6 +284,8 @@ h1 {
   background: var(--linen-deep);
 }
 .piece strong {
+  min-width: 0;
+  overflow-wrap: anywhere;
   font-family: var(--serif);
   font-size: 19px;
   font-weight: 560;

@@ -74,6 +74,8 @@ describe('storage that does not do its part is told in a sentence of its own, an
 
 it('a piece that cannot be read is saved as it is, removed and put back', async () => {
   const app = await withPiece('moth');
+  // Nobody has it open any more who could save it as it was.
+  await app.go('/stitches');
   const database = await openDB('junctura');
   const [stored] = (await database.getAll('pieces')) as { piece: { use: string } }[];
   stored!.piece.use = 'flown';

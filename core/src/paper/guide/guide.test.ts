@@ -67,6 +67,19 @@ describe('the guide', () => {
     for (const { number } of pool.rows) expect(onMap).toContain(String(number));
   });
 
+  it('names hoop positions where there is more than one', () => {
+    const kite = demoPiece('kite');
+    expect(guideOf(kite).intro).toContain('Work it in a 10 cm hoop.');
+    const twice: Piece = {
+      ...kite,
+      positions: [
+        [-10, 0],
+        [10, 0],
+      ],
+    };
+    expect(guideOf(twice).intro).toContain('Work it in a 10 cm hoop, in 2 positions.');
+  });
+
   it('tells of each thread how much, and cuts that add up to what is planned', () => {
     const cuts = pool.cutting.flatMap((line) => /^ +(\d+) lengths? of /.exec(line)?.[1] ?? []).map(Number);
     const planned = pool.plan.colours.reduce((sum, need) => sum + need.cuts, 0);

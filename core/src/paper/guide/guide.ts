@@ -1,4 +1,4 @@
-import { spreadOfPositions } from '../../drawing/index.ts';
+import { positionsOf, spreadOfPositions } from '../../drawing/index.ts';
 import { stepsAfterStitching } from '../../finish/index.ts';
 import { clothOf, hoopNeeds, innerHalvesMm, markOf, RANGES, threadKind, type ShadeRef } from '../../materials/index.ts';
 import {
@@ -156,7 +156,7 @@ function introOf(piece: Piece, plan: Plan, { units, hand }: GuideOptions): strin
   return [
     say.designMeasures(mm(widthMm), mm(heightMm)),
     piece.hoop
-      ? say.workedInHoop(mm(piece.hoop.nominalMm), piece.positions.length)
+      ? say.workedInHoop(mm(piece.hoop.nominalMm), positionsOf(piece).length)
       : 'Work it without a hoop, or in a padded one.',
     say.takesTime(formatDurationRange(p10, p90), sittings, piece.worker.sittingMin),
     say.forHand(hand),

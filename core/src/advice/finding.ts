@@ -78,7 +78,12 @@ export interface FiguresOf {
   };
   'blend-strands': { readonly colour: string; readonly a: string; readonly strands: number };
   'may-run': { readonly colours: string };
-  confusable: { readonly a: string; readonly b: string; readonly kind: 'red' | 'blue'; readonly pairs: number };
+  confusable: {
+    readonly a: string;
+    readonly b: string;
+    readonly kind: 'red and green' | 'blue and yellow';
+    readonly pairs: number;
+  };
   'runs-out': {
     readonly colour: string;
     readonly ownedM: number;

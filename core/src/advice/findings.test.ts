@@ -451,6 +451,23 @@ describe('findings', () => {
     const changed = new Planner().plan(larger, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
     expect(isAccepted(larger, changed)).toBe(false);
   });
+
+  it.each([
+    [
+      'snags',
+      worked(pieceOf('<path d="M0 0H30" stroke="#a33" />', { use: 'worn' }), pass('chain')),
+      '{"stitch":"Chain stitch"}',
+      'chain stitch is raised',
+    ],
+    ['water-spoils', pieceOf(square, { mark: 'film', cloth: { kind: 'silk', colour: '#ffffff' } }), null, 'silk'],
+  ] as const)('are known again by facts, however they are worded: %s', (id, piece, kept, said) => {
+    const finding = new Planner().plan(piece, USUAL_FACTORS).findings.find((one) => one.id === id)!;
+    if (kept !== null) expect(figuresKey(finding)).toBe(kept);
+    expect(sayFinding(finding, 'Part')).toContain(said);
+    const names = Object.values(finding.figures).filter((figure) => typeof figure === 'string');
+    expect(names.length).toBeGreaterThan(0);
+    for (const name of names) expect(name).toMatch(/^[A-Z]/);
+  });
 });
 
 /** What is proposed for the first part of a piece. */

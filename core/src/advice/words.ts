@@ -1,9 +1,20 @@
 import { byCount, formatDay, formatFine, formatNumber, formatPercent, noonOf, plural } from '../measure/index.ts';
+import { CLOTHS, THREAD_KINDS } from '../materials/index.ts';
 import type { RuleId } from '../order/index.ts';
+import { STITCHES } from '../stitches/index.ts';
 import { OWN, type FiguresOf, type FindingId } from './finding.ts';
 import { THRESHOLDS } from './thresholds.ts';
 
 const mm = formatFine;
+
+/**
+ * How names stand within a sentence. Figures hold the names themselves: by its figures an accepted finding is known again,
+ * whatever the words and the reader's locale.
+ */
+const IN_SENTENCE: ReadonlyMap<string, string> = new Map(
+  [...CLOTHS, ...THREAD_KINDS, ...Object.values(STITCHES)].map(({ name, inSentence }) => [name, inSentence]),
+);
+const within = (name: string): string => IN_SENTENCE.get(name) ?? name;
 
 /**
  * What is said of a kind of finding: what is wrong, with its figures, and why it matters.
@@ -127,7 +138,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
   },
   'span-too-long': {
     say: ({ stitch, spanMm, limitMm }, part) =>
-      `${part}: ${stitch} reaches ${mm(spanMm)}; for this use, ${mm(limitMm)} holds.`,
+      `${part}: ${within(stitch)} reaches ${mm(spanMm)}; for this use, ${mm(limitMm)} holds.`,
     why: 'Longer stitches gape, snag and buckle.',
   },
   'span-too-short': {
@@ -165,11 +176,12 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
     why: 'Thread can’t show what is finer than itself. Use fewer strands.',
   },
   snags: {
-    say: ({ stitch }, part) => `${part}: ${stitch} is raised and can catch when the piece is used.`,
+    say: ({ stitch }, part) => `${part}: ${within(stitch)} is raised and can catch when the piece is used.`,
     why: 'Loops and knots pull out when they catch.',
   },
   'needle-hole': {
-    say: ({ shaftMm, cloth }, part) => `${part}: the needle is ${mm(shaftMm)} thick, so it leaves holes in ${cloth}.`,
+    say: ({ shaftMm, cloth }, part) =>
+      `${part}: the needle is ${mm(shaftMm)} thick, so it leaves holes in ${within(cloth)}.`,
     why: 'Holes in fine cloth don’t close again. Fewer strands need a finer needle.',
   },
   'needle-eye': {
@@ -183,7 +195,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
     why: 'One knot has to fill its dot: a smaller one leaves cloth bare, a larger one covers its neighbours.',
   },
   pull: {
-    say: ({ stitch, cloth }, part) => `${part}: ${stitch} is dense for ${cloth}, which will draw in.`,
+    say: ({ stitch, cloth }, part) => `${part}: ${within(stitch)} is dense for ${within(cloth)}, which will draw in.`,
     why: 'A backing keeps its shape. Follow the backing’s own instructions for heat and time.',
   },
   'coils-meet': {
@@ -220,7 +232,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
     why: 'Stitch it instead, or make it larger.',
   },
   'scrap-stretches': {
-    say: ({ cloth }, part) => `${part}: ${cloth} stretches, so back it before you cut it, or it will bubble.`,
+    say: ({ cloth }, part) => `${part}: ${within(cloth)} stretches, so back it before you cut it, or it will bubble.`,
     why: 'The cloth below does not stretch with it.',
   },
   'scrap-layers': {
@@ -269,14 +281,15 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
   },
   confusable: {
     say: ({ a, b, pairs, kind }) => {
-      const eyes = kind === 'blue' ? 'people who can’t tell blue from yellow' : 'people who can’t tell red from green';
+      const eyes =
+        kind === 'blue and yellow' ? 'people who can’t tell blue from yellow' : 'people who can’t tell red from green';
       return byCount(pairs, {
         one: `${a} and ${b} look alike to ${eyes}.`,
         other: `${a} and ${b}, and ${plural(pairs - 1, 'more pair')}, look alike to ${eyes}.`,
       });
     },
     why: ({ kind }) =>
-      kind === 'blue'
+      kind === 'blue and yellow'
         ? 'That is very few people. For a guide that others work from, name the shades as well.'
         : 'That is about one person in twenty. For a guide that others work from, name the shades as well, or choose others.',
   },
@@ -304,7 +317,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
   "can't-trace": {
     say: (figures) =>
       figures.lost === undefined
-        ? `${figures.mark}: the drawing doesn’t show well enough on ${figures.cloth} (${formatNumber(figures.grams)} g/m²) in this colour.`
+        ? `${figures.mark}: the drawing doesn’t show well enough on ${within(figures.cloth)} (${formatNumber(figures.grams)} g/m²) in this colour.`
         : byCount(figures.lost, {
             one: `${figures.mark}: one part, ${mm(figures.narrowestMm)} wide, is lost in its line of ${mm(figures.lineMm)}.`,
             other: `${figures.mark}: ${figures.lost} parts are lost in its line of ${mm(figures.lineMm)}; the narrowest is ${mm(figures.narrowestMm)} wide.`,
@@ -317,11 +330,11 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
     why: 'Draw only what you will stitch in the next sittings, or use a mark that stays.',
   },
   'heat-sets': {
-    say: ({ mark, cloth }) => `${mark}: rinse it out before ironing; but ${cloth} can’t be rinsed.`,
+    say: ({ mark, cloth }) => `${mark}: rinse it out before ironing; but ${within(cloth)} can’t be rinsed.`,
     why: 'Ironing sets the mark for good. Use another transfer method, or don’t press the piece.',
   },
   'water-spoils': {
-    say: ({ mark, spoilt }) => `${mark}: it comes out in water, and ${spoilt} can’t take water.`,
+    say: ({ mark, spoilt }) => `${mark}: it comes out in water, and ${within(spoilt)} can’t take water.`,
     why: 'Water spots or shrinks such cloth, felts wool, and takes colour and shine from silk. Use a method that needs no water.',
   },
   'before-behind': {
@@ -342,7 +355,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
   },
   carried: {
     say: ({ longestMm, allowedMm, cloth }, part) =>
-      `${part}: thread is carried ${mm(longestMm)} across the back; on ${cloth} the most is ${mm(allowedMm)}.`,
+      `${part}: thread is carried ${mm(longestMm)} across the back; on ${within(cloth)} the most is ${mm(allowedMm)}.`,
     why: 'A long thread on the back shows through, catches the needle and puckers the cloth.',
   },
   'needle-count': {
@@ -355,7 +368,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
   },
   'hoop-left': {
     say: ({ since, mostDays, cloth }) =>
-      `You last stitched on ${formatDay(noonOf(since))}. If the piece is still in its hoop, take it out: after about ${plural(mostDays, 'day')}, ${cloth} keeps the hoop’s mark.`,
+      `You last stitched on ${formatDay(noonOf(since))}. If the piece is still in its hoop, take it out: after about ${plural(mostDays, 'day')}, ${within(cloth)} keeps the hoop’s mark.`,
     why: 'Cloth left in the hoop stretches, collects dust along the edge and keeps a crease that may never press out.',
   },
 };
@@ -379,5 +392,5 @@ export const moveAway = (distanceMm: number): string => `Move it ${mm(distanceMm
 /** Names of parts that share one finding: the first few, and how many more there are. */
 export function partNames(names: readonly string[], rest: number): string {
   const list = names.map((name) => `“${name}”`).join(', ');
-  return rest > 0 ? `${list} and ${formatNumber(rest)} more` : list;
+  return rest > 0 ? `${list} and ${rest} more` : list;
 }

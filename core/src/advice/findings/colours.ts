@@ -4,7 +4,7 @@ import { usesColour, groundBelow, laidScraps, passesAsWorked } from '../../work/
 import { type Plan } from '../../thread/index.ts';
 import { deltaE, labOf, separation } from '../../colour/index.ts';
 import { isSameShade, RANGES, strandChoices, threadKind, type Shade } from '../../materials/index.ts';
-import { formatList, roundTo } from '../../measure/index.ts';
+import { roundTo } from '../../measure/index.ts';
 import {
   setColour,
   setPasses,
@@ -23,6 +23,7 @@ import {
   type Offer,
   type FindingKinds,
   type FindingRemedies,
+  type FiguresOf,
 } from '../finding.ts';
 import { mendPair } from '../recolour.ts';
 import { THRESHOLDS } from '../thresholds.ts';
@@ -36,7 +37,7 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
   const name = (id: string): string => colourName(colourOf(piece, id)).name;
   const found: Finding[] = [];
   const pairs = colourPairs(plan);
-  let confusable: { a: string; b: string; kind: 'red' | 'blue' } | null = null;
+  let confusable: { a: string; b: string; kind: FiguresOf['confusable']['kind'] } | null = null;
   let confusions = 0;
   for (const { a, b, wanted, where, widthsMm } of pairs) {
     const [labA, labB] = [labs.get(a)!, labs.get(b)!];
@@ -65,7 +66,7 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
       const apart = separation(worn.get(a)!, worn.get(b)!, widthsMm);
       if (isConfusable(apart)) {
         confusions++;
-        const kind = apart.tritan < Math.min(apart.protan, apart.deutan) ? 'blue' : 'red';
+        const kind = apart.tritan < Math.min(apart.protan, apart.deutan) ? 'blue and yellow' : 'red and green';
         confusable ??= { a: name(a), b: name(b), kind };
       }
     }
@@ -159,7 +160,7 @@ function runningFindings(piece: PlanInput, plan: Plan): Finding[] {
   if (!WORN_USES.has(piece.use)) return [];
   const running = runningColours(piece, plan);
   if (running.length === 0) return [];
-  const colours = formatList(running.map(({ name }) => name));
+  const colours = running.map(({ name }) => name).join(', ');
   return [{ id: 'may-run', part: running[0]!.part, figures: { colours } }];
 }
 

@@ -132,7 +132,7 @@ function spanFindings(piece: PlanInput, placed: PlacedShape, pass: PlannedPass):
   if (pass.role === 'padding' || pass.role === 'edge') return found;
   const limitMm = SPAN_LIMIT_MM[piece.use];
   const spanMm = hundredths(longestFrontRunMm(pass) * (TIED[pass.stitch] ?? 1));
-  if (spanMm > limitMm) found.push(['span-too-long', { stitch: stitchKind(pass.stitch).inSentence, spanMm, limitMm }]);
+  if (spanMm > limitMm) found.push(['span-too-long', { stitch: stitchKind(pass.stitch).name, spanMm, limitMm }]);
   const isShort = spanMm < TREATMENT.shortestSatinMm && placed.areaMm2 > 0;
   if (SATIN_LIKE.has(pass.stitch) && isShort) {
     found.push(['span-too-short', { spanMm, leastMm: TREATMENT.shortestSatinMm }]);
@@ -160,17 +160,17 @@ function useFindings(piece: PlanInput, pass: PlannedPass): Found[] {
   const cloth = clothOf(piece.cloth.kind)!;
   const found: Found[] = [];
   if (WORN_USES.has(piece.use) && kind.snags && !SATIN_LIKE.has(pass.stitch)) {
-    found.push(['snags', { stitch: kind.inSentence }]);
+    found.push(['snags', { stitch: kind.name }]);
   }
   if (leavesHole(cloth, pass.needle.shaftMm, WORN_USES.has(piece.use))) {
-    found.push(['needle-hole', { shaftMm: pass.needle.shaftMm, cloth: cloth.inSentence }]);
+    found.push(['needle-hole', { shaftMm: pass.needle.shaftMm, cloth: cloth.name }]);
   }
   if (kind.needle === 'wrapping' && pass.bundleMm > pass.needle.shaftMm) {
     const needle = needleName(pass.needle);
     found.push(['needle-eye', { needle, bundleMm: hundredths(pass.bundleMm) }]);
   }
   const isDense = kind.worksOn === 'area' && kind.coverWidths > 0;
-  if (isDense && isPulled(cloth)) found.push(['pull', { stitch: kind.inSentence, cloth: cloth.inSentence }]);
+  if (isDense && isPulled(cloth)) found.push(['pull', { stitch: kind.name, cloth: cloth.name }]);
   return found;
 }
 

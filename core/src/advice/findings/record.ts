@@ -22,7 +22,7 @@ export function recordFindings({ hoop, cloth }: PlanInput, record: PieceRecord, 
   const kind = clothOf(cloth.kind)!;
   const mostDays = STAYS_DAYS[kind.iron];
   if (hoop && !last.isTakenOff && Date.parse(now) - Date.parse(last.ended) > mostDays * DAY_MS) {
-    const figures = { since: localDay(new Date(last.ended)), mostDays, cloth: kind.inSentence };
+    const figures = { since: localDay(new Date(last.ended)), mostDays, cloth: kind.name };
     found.push({ id: 'hoop-left', part: null, figures });
   }
   return found;

@@ -31,7 +31,7 @@ export function scrapFindings(piece: PlanInput, plan: Plan): Finding[] {
       found.push({ id: 'scrap-small', part: part.id, figures: { acrossMm: hundredths(acrossMm), leastMm: LEAST_MM } });
     }
     const cloth = clothOf(scrap.cloth)!;
-    if (cloth.stretches) found.push({ id: 'scrap-stretches', part: part.id, figures: { cloth: cloth.inSentence } });
+    if (cloth.stretches) found.push({ id: 'scrap-stretches', part: part.id, figures: { cloth: cloth.name } });
     const under = scraps.filter((other) => other.depth < depth && meets(other.region, region));
     const layersMm = hundredths(ground.thicknessMm + under.reduce((sum, one) => sum + one.thicknessMm, thicknessMm));
     if (layersMm > MOST_LAYERS_MM) {

@@ -24,7 +24,7 @@ export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
     found.push({
       id: "can't-trace",
       part: null,
-      figures: { mark: mark.name, cloth: cloth.inSentence, grams: cloth.weightGsm },
+      figures: { mark: mark.name, cloth: cloth.name, grams: cloth.weightGsm },
     });
   } else {
     const widths = widthsLostIn(mark, plan);
@@ -51,9 +51,9 @@ export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
     });
   }
   const spoilt = spoiltByWater(mark, [cloth, ...threadsOf(plan)]);
-  if (spoilt) found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, spoilt: spoilt.inSentence } });
+  if (spoilt) found.push({ id: 'water-spoils', part: null, figures: { mark: mark.name, spoilt: spoilt.name } });
   if (mark.heatSets && cloth.wash === 'no' && cloth.iron !== 'no') {
-    found.push({ id: 'heat-sets', part: null, figures: { mark: mark.name, cloth: cloth.inSentence } });
+    found.push({ id: 'heat-sets', part: null, figures: { mark: mark.name, cloth: cloth.name } });
   }
   return found;
 }

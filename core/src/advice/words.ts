@@ -2,6 +2,7 @@ import { byCount, formatDay, formatFine, formatNumber, formatPercent, noonOf, pl
 import { CLOTHS, THREAD_KINDS } from '../materials/index.ts';
 import type { RuleId } from '../order/index.ts';
 import { STITCHES } from '../stitches/index.ts';
+import { enoughTimes } from '../thread/index.ts';
 import { OWN, type FiguresOf, type FindingId } from './finding.ts';
 import { THRESHOLDS } from './thresholds.ts';
 
@@ -296,14 +297,8 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
 
   // Thread, transfer, order, record.
   'runs-out': {
-    say: ({ colour, ownedM, needM, percent }) => {
-      const figures = `You own ${formatNumber(ownedM, 1)} m of ${colour} and need about ${formatNumber(needM, 1)} m`;
-      if (percent === 0) return `${figures}: not enough.`;
-      return byCount(percent, {
-        one: `${figures}: enough once in 100 times.`,
-        other: `${figures}: enough ${percent} times out of 100.`,
-      });
-    },
+    say: ({ colour, ownedM, needM, percent }) =>
+      `You own ${formatNumber(ownedM, 1)} m of ${colour} and need about ${formatNumber(needM, 1)} m: ${enoughTimes(percent / 100)}.`,
     why: 'The next dye lot may differ. Buy it together, or save thread where it doesn’t show.',
   },
   'line-not-covered': {

@@ -20,7 +20,7 @@ describe('the locale of figures', () => {
 });
 
 describe('figures in words', () => {
-  it('are the number to so many places, and no zero is negative', () => {
+  it('are rounded to the given decimal places, and zero has no sign', () => {
     const value = fc.double({ min: -1e6, max: 1e6, noNaN: true });
     fc.assert(
       fc.property(value, fc.constantFrom(0, 1, 2, 3), (number, decimals) => {

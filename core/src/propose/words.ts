@@ -140,7 +140,7 @@ export const stemCurves = (radiusMm: number): string => `${bendText(radiusMm)}: 
 /**
  * Why a line is worked as it is.
  * @param count how many lines of one colour and width are worked alike
- * @param width what the stitch covers in so many strands
+ * @param width what the stitch covers with that many strands
  */
 export function lineReason(why: string, strands: number, width: string, count: number): string {
   const covers = byCount(strands, {

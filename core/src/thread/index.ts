@@ -20,4 +20,5 @@ export { orderBound, orderTotals, type OrderBound, type OrderTotals } from './or
 export { firstSittings, SITTING_SLACK, sittingsOf, type Sitting, type SittingStep } from './sittings.ts';
 export { doneBy, sittingDays, type DoneBy } from './calendar.ts';
 export { parkedDuring, stepNeedle, type StepNeedle } from './stepNeedle.ts';
+export { enoughTimes } from './words.ts';
 export { dayOf, timetable, type Timed } from './timetable.ts';

@@ -2,6 +2,7 @@ import {
   byCount,
   formatFine,
   formatLength,
+  formatList,
   formatNumber,
   formatPercent,
   plural,
@@ -49,6 +50,19 @@ export function partSize(placed: PlacedShape, units: UnitSystem): string {
   const count = placed.shape.spots.length / 2;
   return plural(count, 'dot');
 }
+
+// Said in more than one feature.
+
+export const pageOf = (page: number, pages: number): string => `Page ${page} of ${pages}`;
+
+export const lengthsToLayOut = (colour: string, count: number, strands: number, length: string): string =>
+  `${colour}: ${plural(count, 'length')} of ${plural(strands, 'strand')}, ${length}`;
+
+export const redrawFirst = (parts: readonly string[]): string => `Redraw first: ${formatList(parts)}`;
+
+export const useStitch = (stitch: string): string => `Use ${stitch}`;
+
+export const stitchAndStrands = (stitch: string, strands: number): string => `${stitch}, ${plural(strands, 'strand')}`;
 
 /** Several parts in words: by the name that they share but for its number (“6 × Petal”), else as parts; one by its own name. */
 export function partsInWords(names: readonly string[]): string {

@@ -1,12 +1,4 @@
-import {
-  BACK_UNDER_ROWS,
-  CLOTH_SHOWS,
-  EDGE_RAGGED,
-  KNOT_OUTSIDE_CUT_OFF,
-  PULLED_IN,
-  ROW_BY_ROW,
-  TAIL_UNDER_STITCHES,
-} from './texts.ts';
+import { CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN, ROW_BY_ROW, TAIL_UNDER_STITCHES } from './texts.ts';
 
 /** The needle must meet a hole or a thread; a loop must be caught, s. */
 const MEETS_HOLE_SECONDS = 2.5;
@@ -49,19 +41,41 @@ export const SOFT_SHADING = {
   end: TAIL_UNDER_STITCHES,
 } as const;
 
+/** A filling of rows, each beside the last. */
+export const ROWS = {
+  ...FLAT_FILLING,
+  canFollowOutline: true,
+  start: 'A waste knot outside the shape, cut off once its thread is held.',
+  end: 'Weave back under the rows on the back.',
+  faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
+} as const;
+
 /** A filling of rows of a line stitch. */
 export const ROW_FILLING = {
-  ...FLAT_FILLING,
+  ...ROWS,
   findSeconds: MEETS_HOLE_SECONDS,
-  canFollowOutline: true,
   followsCurves: true,
-  start: KNOT_OUTSIDE_CUT_OFF,
-  end: BACK_UNDER_ROWS,
-  faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],
   steps: [
     'Work the first row along the edge or through the middle.',
     'Turn and work the next row close beside it.',
     ROW_BY_ROW,
+  ],
+} as const;
+
+/** A filling of knots, packed from the edge inwards. */
+export const KNOT_FILLING = {
+  ...FLAT_FILLING,
+  needle: 'wrapping',
+  hasDirection: false,
+  followsCurves: true,
+  isRaised: true,
+  snags: true,
+  start: 'Make two tiny stitches at the edge.',
+  end: 'Weave the tail in among the knots on the back.',
+  steps: [
+    'Work a row of knots close together along the edge.',
+    'Work the next row inside it, each knot in a hollow of the last row.',
+    'Carry on inwards; close the last gaps with smaller knots.',
   ],
 } as const;
 

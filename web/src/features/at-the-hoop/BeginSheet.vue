@@ -9,6 +9,7 @@ import { FIRST_LESSONS } from '../../ui/lessonNames.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import * as say from './words.ts';
+import { redrawFirst, lengthsToLayOut } from '../../session/words.ts';
 
 /** Before a sitting: what to lay out, how to sit, needles and pins counted out. */
 const emit = defineEmits<{ begin: [needles: number]; handOver: [] }>();
@@ -29,12 +30,10 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
     <ul v-if="work.needs" class="needs">
       <li v-for="length in work.needs.lengths" :key="length.key">
         <i :style="{ background: length.hex }"></i
-        >{{
-          say.lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units))
-        }}
+        >{{ lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units)) }}
       </li>
       <li>{{ say.needles(work.needs.needles) }}</li>
-      <li v-if="work.needs.drawn.length > 0">{{ say.redrawFirst(work.needs.drawn) }}</li>
+      <li v-if="work.needs.drawn.length > 0">{{ redrawFirst(work.needs.drawn) }}</li>
       <li v-if="opened.piece.hoop">
         {{
           say.clothInHoop(

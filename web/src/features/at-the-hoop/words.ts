@@ -6,12 +6,7 @@ export const needlesMissing = (count: number): string =>
     other: `${count} needles from last time have not been found yet.`,
   });
 
-export const lengthsToLayOut = (colour: string, count: number, strands: number, length: string): string =>
-  `${colour}: ${plural(count, 'length')} of ${plural(strands, 'strand')}, ${length}`;
-
 export const needles = (needles: readonly string[]): string => `Needles: ${formatList(needles)}`;
-
-export const redrawFirst = (parts: readonly string[]): string => `Redraw first: ${formatList(parts)}`;
 
 export const leftAtPace = (hours: string): string => `${hours} left at your pace.`;
 

@@ -8,7 +8,7 @@ import { usePdf } from '../../session/usePdf.ts';
 import { usePrinter } from '../../session/printer.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import PagePreview from '../../ui/PagePreview.vue';
-import * as say from './words.ts';
+import { pageOf } from '../../session/words.ts';
 
 /** Shapes to cut and draw by, at true size, as one document. */
 const props = defineProps<{ plan: FinishPlan }>();
@@ -60,7 +60,7 @@ const { isSaving, problem, save } = usePdf();
           v-for="(page, i) in pages.slice(0, 12)"
           :key="i"
           :page="page"
-          :label="say.pageOf(i + 1, pages.length)"
+          :label="pageOf(i + 1, pages.length)"
         />
       </div>
     </template>

@@ -32,8 +32,6 @@ export const madeOf = (cloth: string, threads: readonly string[]): string =>
 
 export const hoursOfWork = (time: string): string => `${time} of work`;
 
-export const pageOf = (page: number, pages: number): string => `Page ${page} of ${pages}`;
-
 export const END_NAMES: Readonly<Record<End, { readonly name: string; readonly says: string }>> = {
   framed: { name: 'Framed in its hoop', says: 'cloth gathered at the back, with a disc over it' },
   board: { name: 'On a board', says: 'padded, laced at the back, ready to frame' },

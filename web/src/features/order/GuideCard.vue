@@ -13,6 +13,7 @@ import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { guidePicture } from '../../picture/pictureToPng.ts';
 import * as say from './words.ts';
+import { pageOf } from '../../session/words.ts';
 
 /** The booklet that a pupil can follow, to print or to read on a phone. */
 const opened = useOpenedPiece();
@@ -118,7 +119,7 @@ function html(): void {
         :key="i"
         :page="page"
         :pictures="picture ? { piece: picture.address } : {}"
-        :label="say.pageOf(i + 1, pages.length)"
+        :label="pageOf(i + 1, pages.length)"
       />
     </div>
     <p v-if="pages.length > 24" class="small soft">{{ say.morePages(pages.length - 24) }}</p>

@@ -7,6 +7,7 @@ import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { NO_NEW_THREAD, layOut } from '@junctura/core/transfer';
 import * as say from './words.ts';
+import { redrawFirst, lengthsToLayOut } from '../../session/words.ts';
 
 /** What to lay out for a sitting, and what it finishes. */
 const props = defineProps<{ sitting: Sitting }>();
@@ -23,14 +24,14 @@ const needs = computed(() => layOut(workings.piece, workings.current!.plan, prop
     <ul>
       <li v-for="length in needs.lengths" :key="length.key">
         <i class="swatch" :style="{ background: length.hex }"></i>
-        {{ say.lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units)) }}
+        {{ lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units)) }}
       </li>
       <li v-if="needs.lengths.length === 0">{{ NO_NEW_THREAD }}</li>
       <li>{{ say.needlesToLayOut(needs.needles) }}</li>
       <li v-if="opened.piece.positions.length > 1">
         {{ say.hoopIn(needs.positions) }}
       </li>
-      <li v-if="needs.drawn.length > 0">{{ say.redrawFirst(needs.drawn) }}</li>
+      <li v-if="needs.drawn.length > 0">{{ redrawFirst(needs.drawn) }}</li>
     </ul>
     <p>
       {{ say.finishes(needs.finishes) }}

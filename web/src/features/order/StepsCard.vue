@@ -15,6 +15,7 @@ import { useWorkings } from '../../session/workings.ts';
 import SittingNeeds from './SittingNeeds.vue';
 import { useOrderList, type OrderLine, type SittingLines } from './useOrderList.ts';
 import * as say from './words.ts';
+import { stitchAndStrands } from '../../session/words.ts';
 
 /** The steps in their sittings: why each stands where it does, and how to move it. */
 const opened = useOpenedPiece();
@@ -165,7 +166,7 @@ function threadWords(step: number): string {
                   ></span
                 >
                 <span class="small soft">{{
-                  say.stitchAndStrands(stitchKind(row.line.first.stitch).name, row.line.first.strands)
+                  stitchAndStrands(stitchKind(row.line.first.stitch).name, row.line.first.strands)
                 }}</span>
               </span>
               <span class="figure small minutes">{{ formatDuration(row.line.seconds / 3600) }}</span>

@@ -20,18 +20,11 @@ export const calendarEvents = (count: number): string =>
     other: `${formatNumber(count)} events. If you import them again, they are updated.`,
   });
 
-export const pageOf = (page: number, pages: number): string => `Page ${page} of ${pages}`;
-
 export const morePages = (count: number): string =>
   byCount(count, { one: '… and one more page.', other: `… and ${count} more pages.` });
 
 export const hoopMoved = (times: number): string =>
   byCount(times, { one: ' · the hoop moved once', other: ` · the hoop moved ${times} times` });
-
-export const lengthsToLayOut = (colour: string, count: number, strands: number, length: string): string =>
-  `${colour}: ${plural(count, 'length')} of ${plural(strands, 'strand')}, ${length} each`;
-
-export const redrawFirst = (parts: readonly string[]): string => `Redraw first: ${formatList(parts)}`;
 
 export const lengthsStarted = (count: number): string =>
   byCount(count, {
@@ -49,8 +42,6 @@ export const comparing = (done: number, all: number): string => `Comparing: ${do
 
 export const stepOf = (step: number, count: number, part: string, stitch: string): string =>
   `Step ${step} of ${count}: ${part}, ${stitch}`;
-
-export const stitchAndStrands = (stitch: string, strands: number): string => `${stitch}, ${plural(strands, 'strand')}`;
 
 /** With what a step is worked. @param step.position of the hoop, where there are several */
 export function howThreaded(step: { colour: string; needle: string; position: number | null; thread: string }): string {

@@ -17,6 +17,7 @@ import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 import * as say from './words.ts';
+import { useStitch } from '../../session/words.ts';
 
 /** One shape worked in up to six fillings, side by side: front, back, figures and what they are made of. */
 const opened = useOpenedPiece();
@@ -94,7 +95,7 @@ function workItSo({ stitch, strands }: Filling): Promise<unknown> {
   const kept = passesAsWorked(planned).filter(({ role }) => role !== 'filling' && role !== 'padding');
   const before = passesAsWorked(planned).find(({ role }) => role === 'filling');
   const filling = { ...plainPass(stitch, before?.thread ?? 'stranded-cotton', strands), angleDeg: angleDeg.value };
-  const label = say.useStitch(stitchKind(stitch).inSentence);
+  const label = useStitch(stitchKind(stitch).inSentence);
   opened.edit(setPasses(opened.piece, new Map([[planned.part.id, inWorkingOrder([...kept, filling])]]), label));
   return backToPart();
 }

@@ -8,8 +8,6 @@ export const lineUpTo = (width: string): string => `a drawn line up to ${width} 
 
 export const strandsWide = (strands: number, width: string): string => `${plural(strands, 'strand')}, ${width} wide`;
 
-export const useStitch = (stitch: string): string => `Use ${stitch}`;
-
 export const fillingN = (number: number): string => `Filling ${number}`;
 
 export const leaveOut = (stitch: string): string => `Remove ${stitch}`;

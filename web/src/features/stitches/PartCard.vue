@@ -32,7 +32,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
-import { partSize, partsInWords, ROLE_WORDS } from '../../session/words.ts';
+import { partSize, partsInWords, ROLE_WORDS, useStitch } from '../../session/words.ts';
 import * as say from './words.ts';
 
 /** Its needle paths are loaded when there is something to compare. */
@@ -194,7 +194,7 @@ async function choose(offer: Offer): Promise<void> {
       member.passes === null ? [] : passesOf(member.id).filter(({ role }) => !layers.some((l) => l.role === role));
     return [member.id, inWorkingOrder([...kept.filter(({ role }) => role !== 'filling'), ...layers])];
   });
-  opened.edit(setPasses(piece, new Map(chosen), named(say.useStitch(stitchKind(stitch).inSentence))));
+  opened.edit(setPasses(piece, new Map(chosen), named(useStitch(stitchKind(stitch).inSentence))));
 }
 
 function isNow({ layers }: Offer): boolean {

@@ -9,6 +9,7 @@ import { usePickInList } from '../../session/pickInList.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
 import * as say from './words.ts';
+import { stitchAndStrands } from '../../session/words.ts';
 
 /** The parts from front to back, each with its shape, its name and what it is worked in. */
 const opened = useOpenedPiece();
@@ -26,7 +27,7 @@ function workedIn({ part, passes }: PlannedPart): string {
   if (part.marking) return MARKED_WORDS[part.marking];
   if (passes.length === 0) return 'not stitched';
   const layers = [...passes].reverse();
-  return layers.map((pass) => say.stitchAndStrands(stitchKind(pass.stitch).name, pass.strands)).join(' · ');
+  return layers.map((pass) => stitchAndStrands(stitchKind(pass.stitch).name, pass.strands)).join(' · ');
 }
 
 const entries = computed(() =>

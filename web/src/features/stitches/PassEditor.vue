@@ -37,6 +37,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { PassChange } from './passChange.ts';
 import * as say from './words.ts';
+import { useStitch } from '../../session/words.ts';
 
 const OutlineRun = defineAsyncComponent(() => import('./OutlineRun.vue'));
 
@@ -69,12 +70,7 @@ const params = computed(() =>
 );
 
 function setStitch(stitch: StitchId): void {
-  emit(
-    'change',
-    { stitch, params: {}, angleDeg: null, second: null },
-    say.useStitch(stitchKind(stitch).inSentence),
-    null,
-  );
+  emit('change', { stitch, params: {}, angleDeg: null, second: null }, useStitch(stitchKind(stitch).inSentence), null);
 }
 function setThread(thread: string): void {
   const choices = strandChoices(threadKind(thread)!);

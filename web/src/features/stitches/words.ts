@@ -30,8 +30,6 @@ export const paintedIn = (shades: number): string => `Painted in ${plural(shades
 export const wayFigures = (stitches: number, difference: number, least: number): string =>
   `${plural(stitches, 'stitch', 'stitches')}; difference ${formatNumber(difference, 1)} from the picture at arm’s length. The shades alone allow ${formatNumber(least, 1)} at best.`;
 
-export const useStitch = (stitch: string): string => `Use ${stitch}`;
-
 export const allInGroup = (size: number): string => `All ${size} in the group`;
 
 export const onlyThisOfGroup = (size: number): string => `Only this one of ${size} in the group`;
@@ -64,8 +62,6 @@ export const layerTakes = (thread: string, stitches: number, time: string): stri
 export const useStrands = (strands: number): string => `Use ${plural(strands, 'strand')}`;
 
 export const changeParam = (label: string): string => `Change “${label}”`;
-
-export const stitchAndStrands = (stitch: string, strands: number): string => `${stitch}, ${plural(strands, 'strand')}`;
 
 export const judged = (difference: number, least: number, shades: number, lonelyShare: number): string =>
   `From arm’s length the difference from the picture is ${formatNumber(difference, 1)} on average; these shades allow ${formatNumber(least, 1)} at best. ${plural(shades, 'shade')} in use; ${formatPercent(lonelyShare, 1)} of the stitches stand in patches of fewer than four.`;

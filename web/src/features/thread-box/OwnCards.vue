@@ -2,7 +2,7 @@
 import type { OwnCard } from '@junctura/core/materials';
 import { NButton } from 'naive-ui';
 import { useThreadBox } from '../../session/threadBox.ts';
-import * as say from './words.ts';
+import { shades } from '../../ui/words.ts';
 
 /** The shade cards that a person brought in. */
 const emit = defineEmits<{ write: [card: OwnCard] }>();
@@ -22,7 +22,7 @@ function remove(card: OwnCard): void {
           ><span v-for="shade in card.shades.slice(0, 24)" :key="shade.code" :style="{ background: shade.hex }"></span
         ></span>
         <span
-          >{{ card.name }} <span class="soft small">{{ say.shadesOnCard(card.shades.length) }}</span></span
+          >{{ card.name }} <span class="soft small">{{ shades(card.shades.length) }}</span></span
         >
         <span class="row">
           <NButton size="tiny" @click="emit('write', card)">Export as GPL</NButton>

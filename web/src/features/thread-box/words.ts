@@ -25,8 +25,6 @@ export const select = (shade: string): string => `Select ${shade}`;
 
 export const exampleIn = (place: string): string => `example, ${place}`;
 
-export const shadesOnCard = (count: number): string => plural(count, 'shade');
-
 export const pictureDamaged = (file: string): string => `${file}: ${PICTURE_DAMAGED}`;
 
 export const threadN = (number: number): string => `Thread ${number}`;

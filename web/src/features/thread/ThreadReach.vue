@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ENOUGH, willReach, type Reach, type Saving } from '@junctura/core/thread';
+import { ENOUGH, willReach, type Reach, type Saving, enoughTimes } from '@junctura/core/thread';
 import { entriesOf, freeM, threadKind, type BoxEntry } from '@junctura/core/materials';
 import { formatThread, plural } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
@@ -57,8 +57,8 @@ async function whatHelps(reach: Reach): Promise<void> {
 }
 function effect({ type, savedM, odds }: Saving): string {
   return type === 'saves'
-    ? say.saves(metres(savedM), say.enoughTimes(odds))
-    : say.fromOtherLot(metres(savedM), say.enoughTimes(odds));
+    ? say.saves(metres(savedM), enoughTimes(odds))
+    : say.fromOtherLot(metres(savedM), enoughTimes(odds));
 }
 function take(saving: Saving): void {
   asked.value = null;
@@ -119,7 +119,7 @@ const reservedM = computed(() =>
             say.ownedAndNeeded(
               metres(reach.ownedM),
               metres(reach.need.wholeM),
-              say.enoughTimes(reach.odds),
+              enoughTimes(reach.odds),
               reach.shortM > 0.005 ? metres(reach.shortM) : null,
             )
           }}

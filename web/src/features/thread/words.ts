@@ -37,14 +37,6 @@ export const keptForFineLine = (count: number): string =>
 
 export const reserveFor = (piece: string): string => `Reserve for ${piece}`;
 
-/** How often something is enough; what is nearly sure is never told as sure. */
-export function enoughTimes(odds: number): string {
-  if (odds >= 1) return 'enough every time';
-  const percent = Math.min(99, Math.round(100 * odds));
-  if (percent === 0) return 'not enough';
-  return byCount(percent, { one: 'enough once in 100 times', other: `enough ${percent} times out of 100` });
-}
-
 export const reserved = (length: string): string => `${length} reserved`;
 
 export const noneOwned = (putUps: string): string => `You have none; ${putUps} to buy.`;

@@ -18,6 +18,7 @@ import { usePdf } from '../../session/usePdf.ts';
 import { usePrinter } from '../../session/printer.ts';
 import { useSettings } from '../../session/settings.ts';
 import * as say from './words.ts';
+import { pageOf } from '../../session/words.ts';
 
 const opened = useOpenedPiece();
 
@@ -225,12 +226,7 @@ const { isSaving, problem, save } = usePdf();
       {{ say.pagesToPrint(pages.length, mark.lineMm) }}
     </p>
     <div class="pages">
-      <PagePreview
-        v-for="(page, i) in pages.slice(0, 12)"
-        :key="i"
-        :page="page"
-        :label="say.pageOf(i + 1, pages.length)"
-      />
+      <PagePreview v-for="(page, i) in pages.slice(0, 12)" :key="i" :page="page" :label="pageOf(i + 1, pages.length)" />
     </div>
 
     <hr class="rule" />

@@ -15,8 +15,6 @@ export const timesMore = (count: number): string =>
 export const tacks = (count: number, round: number): string =>
   `${plural(count, 'tack')}: one in the middle and ${formatNumber(round)} round the design, where the hoop shows red stitches. Count ${formatNumber(count)} back out before you rinse. Stitch through the film; it adds about 0.1 mm.`;
 
-export const pageOf = (page: number, pages: number): string => `Page ${page} of ${pages}`;
-
 export const markLasts = (days: number, sittings: number): string =>
   `This mark lasts ${plural(days, 'day')}. At your pace the piece takes ${plural(sittings, 'sitting')}.`;
 

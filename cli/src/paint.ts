@@ -1,7 +1,7 @@
 import { Planner } from '@junctura/core/advice';
 import type { Raster } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { learnPicture } from '@junctura/core/painting';
+import type { Pictures } from '@junctura/core/painting';
 import { applyEdit, emptyPiece, newColour, newPart, type Piece, type Underlay } from '@junctura/core/piece';
 import { paintInCotton, USUAL_FACTORS } from '@junctura/core/work';
 import type { PaintOptions } from './options.ts';
@@ -60,10 +60,19 @@ export function pageOf(svg: string, unitMm: number): Page | null {
   return { xMm: 0, yMm: 0, widthMm: width! * unitMm, heightMm: height! * unitMm };
 }
 
+/** A picture that was laid below a drawing, by its address in the piece. */
+export function laidPictures(picture: Raster): Pictures {
+  return new Map([[ADDRESS, picture]]);
+}
+
 /** A part of a piece painted from the picture below it, in shades of stranded cotton that suit it best. */
-export function painted(piece: Piece, picture: Raster, { shades, part }: PaintOptions, seed: number): Outcome<Piece> {
-  learnPicture(ADDRESS, picture);
-  const { plan } = new Planner().plan(piece, USUAL_FACTORS, seed);
+export function painted(
+  piece: Piece,
+  pictures: Pictures,
+  { shades, part }: PaintOptions,
+  seed: number,
+): Outcome<Piece> {
+  const { plan } = new Planner().plan(piece, USUAL_FACTORS, { seed });
   const areas = plan.parts.filter(({ placed }) => placed.kind === 'area');
   const wanted =
     part === null
@@ -72,7 +81,7 @@ export function painted(piece: Piece, picture: Raster, { shades, part }: PaintOp
   if (!wanted) {
     return failure(part === null ? 'The drawing has no area to paint.' : say.noSuchArea(part));
   }
-  const edit = paintInCotton(piece, wanted, shades);
+  const edit = paintInCotton(piece, wanted, shades, pictures);
   const outcome = edit && applyEdit(piece, edit);
   if (!outcome) return failure('No part of the picture lies under this part.');
   return outcome.ok ? success(outcome.value) : outcome;

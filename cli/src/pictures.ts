@@ -4,7 +4,7 @@ import type { Workings } from '@junctura/core/advice';
 import { MOST_PIXELS, shrunk, type Raster } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { pictureCircle } from '@junctura/core/paper';
-import { learnPicture } from '@junctura/core/painting';
+import { NO_PICTURES, type Pictures } from '@junctura/core/painting';
 import { isPainted, type Piece } from '@junctura/core/piece';
 import type { Brush } from '../../web/src/picture/brush.ts';
 import { paintPicture } from '../../web/src/picture/paintPicture.ts';
@@ -45,15 +45,13 @@ export async function decodePicture(file: string): Promise<Outcome<Raster>> {
   }
 }
 
-/** Decodes the picture below a piece, where something is painted from it: the planner cannot. */
-export async function learnOwnPicture(piece: Piece): Promise<Outcome<null>> {
+/** The picture below a piece, decoded, where something is painted from it: the planner cannot. */
+export async function ownPictures(piece: Piece): Promise<Outcome<Pictures>> {
   const { underlay } = piece.drawing;
-  if (!underlay || !isPainted(piece.drawing)) return success(null);
+  if (!underlay || !isPainted(piece.drawing)) return success(NO_PICTURES);
   const bytes = Buffer.from(underlay.picture.slice(underlay.picture.indexOf(',') + 1), 'base64');
   const picture = await decoded(bytes, 'the picture below the drawing');
-  if (!picture.ok) return picture;
-  learnPicture(underlay.picture, picture.value);
-  return success(null);
+  return picture.ok ? success(new Map([[underlay.picture, picture.value]])) : picture;
 }
 
 async function decoded(bytes: Buffer, name: string): Promise<Outcome<Raster>> {

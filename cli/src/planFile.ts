@@ -13,11 +13,19 @@ import {
 import { boxOf, flattenPath } from '@junctura/core/geometry';
 import { AIR_MM, strandFault, threadKind } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
+import { NO_PICTURES, type Pictures } from '@junctura/core/painting';
 import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
 import { paramKey, stitchKind } from '@junctura/core/stitches';
-import { pageOf, painted, pieceOfPicture, withPictureBelow, type Page } from './paint.ts';
+import { laidPictures, pageOf, painted, pieceOfPicture, withPictureBelow, type Page } from './paint.ts';
 import { paramsFor, type PlanOptions } from './options.ts';
 import * as say from './words.ts';
+
+/** A piece as it was planned, and the pictures that it is painted from. */
+export interface Planned {
+  readonly piece: Piece;
+  readonly workings: Workings;
+  readonly pictures: Pictures;
+}
 
 const USUAL_HOOP_MM = 150;
 const FLAT_MM = 0.2;
@@ -25,12 +33,14 @@ const FLAT_MM = 0.2;
 /**
  * Plans the text of an SVG drawing or of a piece file as asked.
  * @param picture what a part is painted from, where that was asked for
+ * @param own the pictures that the piece itself brings
  */
 export function planText(
   text: string,
   options: PlanOptions,
   picture: Raster | null = null,
-): Outcome<{ piece: Piece; workings: Workings }> {
+  own: Pictures = NO_PICTURES,
+): Outcome<Planned> {
   const read = readAsked(text, options, picture);
   if (!read.ok) return read;
   if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
@@ -41,12 +51,15 @@ export function planText(
     return failure(say.tooLarge(LARGEST_PART_MM / 1000));
   }
   const roomy = options.fit ? withRoomForRaised(piece, planner, options.seed) : piece;
-  const proposed = planner.plan(roomy, USUAL_FACTORS, options.seed);
+  const proposed = planner.plan(roomy, USUAL_FACTORS, { seed: options.seed, pictures: own });
   const asked = withAskedPasses(roomy, proposed, options);
   if (!asked.ok) return asked;
-  const chosen = picture && options.paint ? painted(asked.value, picture, options.paint, options.seed) : asked;
+  const pictures = picture ? laidPictures(picture) : own;
+  const { paint, seed } = options;
+  const chosen = picture && paint ? painted(asked.value, pictures, paint, seed) : asked;
   if (!chosen.ok) return chosen;
-  return success({ piece: chosen.value, workings: planner.plan(chosen.value, USUAL_FACTORS, options.seed) });
+  const workings = planner.plan(chosen.value, USUAL_FACTORS, { seed, pictures });
+  return success({ piece: chosen.value, workings, pictures });
 }
 
 /** The piece that a file holds; a picture alone is a piece of one part. */
@@ -109,7 +122,7 @@ function withRoomForRaised(piece: Piece, planner: Planner, seed: number): Piece 
   let fitted = piece;
   let airMm = piece.hoop?.airMm ?? 0;
   for (let i = 0; i < MOST_FITS; i++) {
-    const { findings } = planner.plan(fitted, USUAL_FACTORS, seed);
+    const { findings } = planner.plan(fitted, USUAL_FACTORS, { seed });
     const near = findings.find((finding) => finding.id === 'near-ring');
     if (!piece.hoop || near?.id !== 'near-ring' || !near.figures.raised) return fitted;
     airMm += near.figures.wantedMm - near.figures.clearMm;

@@ -1,3 +1,4 @@
+import type { Planned } from './planFile.ts';
 import { judgePainted, type PlannedPass } from '@junctura/core/work';
 import { isAccepted, sayFinding, severityOf, type Workings } from '@junctura/core/advice';
 import { roundTo } from '@junctura/core/measure';
@@ -55,9 +56,9 @@ export function report(piece: Piece, { plan, findings }: Workings): object {
 }
 
 /** How near the painted part comes to its picture; nothing where none is painted. */
-export function paintingReport(piece: Piece, { plan }: Workings): object {
-  for (const planned of plan.parts) {
-    const judged = judgePainted(piece, planned);
+export function paintingReport({ piece, workings, pictures }: Planned): object {
+  for (const planned of workings.plan.parts) {
+    const judged = judgePainted(piece, planned, pictures);
     if (!judged) continue;
     const { shades, stitches, deltaE, floor, lonelyShare } = judged;
     return {

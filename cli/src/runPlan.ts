@@ -1,14 +1,14 @@
 import { readFileSync, statSync } from 'node:fs';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { recordReport } from '@junctura/core/log';
-import { readPiece, recordSchema, type Piece, type PieceRecord } from '@junctura/core/piece';
-import type { Workings } from '@junctura/core/advice';
+import { NO_PICTURES, type Pictures } from '@junctura/core/painting';
+import { readPiece, recordSchema, type PieceRecord } from '@junctura/core/piece';
 import { readOptions, type PlanOptions } from './options.ts';
-import { planText } from './planFile.ts';
+import { planText, type Planned } from './planFile.ts';
 import { finishReport } from './finishReport.ts';
 import { orderReport } from './orderReport.ts';
 import { paintingReport, report } from './report.ts';
-import { decodePicture, learnOwnPicture, writePicture } from './pictures.ts';
+import { decodePicture, ownPictures, writePicture } from './pictures.ts';
 import * as say from './words.ts';
 
 /** Nothing that can be planned is larger. */
@@ -48,9 +48,9 @@ export async function runPlanWithPictures(args: readonly string[]): Promise<Outc
   if (picture && !picture.ok) return picture;
   const text = textAsked(options.value);
   if (!text.ok) return text;
-  const learnt = await learnPictureOf(text.value);
-  if (!learnt.ok) return learnt;
-  const planned = planText(text.value, options.value, picture?.value ?? null);
+  const own = await picturesOf(text.value);
+  if (!own.ok) return own;
+  const planned = planText(text.value, options.value, picture?.value ?? null, own.value);
   if (!planned.ok) return planned;
   const written = out && (await writePicture(out, planned.value.piece, planned.value.workings));
   return written && !written.ok ? written : reportAsked(options.value, planned.value);
@@ -72,15 +72,16 @@ function textAsked(options: PlanOptions): Outcome<string> {
 }
 
 /** A piece that is painted brings its picture with it. */
-async function learnPictureOf(text: string): Promise<Outcome<null>> {
+async function picturesOf(text: string): Promise<Outcome<Pictures>> {
   const read = text.includes('"needle-painting"') ? readPiece(text) : null;
-  return read?.ok ? learnOwnPicture(read.value) : success(null);
+  return read?.ok ? ownPictures(read.value) : success(NO_PICTURES);
 }
 
-function reportAsked(asked: PlanOptions, { piece, workings }: { piece: Piece; workings: Workings }): Outcome<object> {
+function reportAsked(asked: PlanOptions, planned: Planned): Outcome<object> {
+  const { piece, workings } = planned;
   const { finish: end } = asked;
   const further = {
-    ...paintingReport(piece, workings),
+    ...paintingReport(planned),
     ...(asked.order && { order: orderReport(piece, workings.plan) }),
     ...(end && { finish: finishReport({ ...piece, finish: { ...piece.finish, end } }, workings.plan) }),
   };

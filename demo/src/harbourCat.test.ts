@@ -1,7 +1,7 @@
 import { Planner, tryFlat } from '@junctura/core/advice';
 import type { Raster } from '@junctura/core/drawing';
 import { readPiece, type Piece } from '@junctura/core/piece';
-import { learnPicture, pictureBelow, type PaintingReport } from '@junctura/core/painting';
+import { pictureBelow, type PaintingReport, type Pictures } from '@junctura/core/painting';
 import { judgePainted, USUAL_FACTORS, type PlannedPart } from '@junctura/core/work';
 import { Move } from '@junctura/core/stitches';
 import { readFileSync } from 'node:fs';
@@ -22,15 +22,16 @@ describe('Harbour cat', () => {
   let piece: Piece;
   let cat: PlannedPart;
   let picture: Raster;
+  let pictures: Pictures;
   let painted: PaintingReport;
   beforeAll(async () => {
     const read = readPiece(readFileSync(new URL('../pieces/harbour-cat.junctura.json', import.meta.url), 'utf8'));
     if (!read.ok) throw new Error(read.problem);
     piece = read.value;
     picture = await decoded(piece.drawing.underlay!.picture);
-    learnPicture(piece.drawing.underlay!.picture, picture);
-    cat = new Planner().plan(piece, USUAL_FACTORS).plan.parts[0]!;
-    painted = judgePainted(piece, cat)!;
+    pictures = new Map([[piece.drawing.underlay!.picture, picture]]);
+    cat = new Planner().plan(piece, USUAL_FACTORS, { pictures }).plan.parts[0]!;
+    painted = judgePainted(piece, cat, pictures)!;
   }, 120_000);
 
   it('comes as near to its picture as its shades allow, in patches that a person would work', () => {
@@ -42,7 +43,7 @@ describe('Harbour cat', () => {
 
   it('lies along the fur where the fur was drawn along a line', () => {
     const { path } = cat.passes[0]!;
-    const { toPicture } = pictureBelow(piece)!;
+    const { toPicture } = pictureBelow(piece, pictures)!;
     const [a, b, c, d, e, f] = toPicture;
     let [sum, count] = [0, 0];
     path.starts.forEach((start) => {
@@ -60,7 +61,7 @@ describe('Harbour cat', () => {
   });
 
   it('is nearer to its picture than flat regions in as many shades are', () => {
-    const flat = tryFlat(piece, cat, cat.passes[0]!.shades.length, USUAL_FACTORS)!.way.report;
+    const flat = tryFlat(piece, cat, cat.passes[0]!.shades.length, USUAL_FACTORS, pictures)!.way.report;
     expect(flat.bareShare).toBeLessThan(0.05);
     // The floor of these shades alone is at 0.68: seven tenths would leave next to nothing for stitches.
     expect(painted.deltaE.mean).toBeLessThanOrEqual(0.9 * flat.deltaE.mean);

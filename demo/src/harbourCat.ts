@@ -1,6 +1,5 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { Planner } from '@junctura/core/advice';
-import { learnPicture } from '@junctura/core/painting';
 import { applyEdit, plainHoop, type Piece } from '@junctura/core/piece';
 import { paintInCotton, USUAL_FACTORS } from '@junctura/core/work';
 import { catOutline, catPicture, WHISKERS } from './catPicture.ts';
@@ -45,9 +44,8 @@ export function harbourCatPiece(): Piece {
     strength: 0.5,
   };
   const piece: Piece = { ...drawn, drawing: { ...drawn.drawing, underlay } };
-  learnPicture(address, picture);
   const [cat] = new Planner().plan(piece, USUAL_FACTORS).plan.parts;
-  const edit = paintInCotton(piece, cat!, SHADES);
+  const edit = paintInCotton(piece, cat!, SHADES, new Map([[address, picture]]));
   const outcome = edit && applyEdit(piece, edit);
   if (!outcome?.ok) throw new Error('harbourCatPiece: the cat could not be painted');
   // As painters work: patch by patch from the back, with the needles of its shades parked.

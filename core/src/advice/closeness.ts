@@ -4,7 +4,7 @@ import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, mapPoints, narrowestGap, type Gap } from '../geometry/index.ts';
-import { remembered } from '../measure/index.ts';
+import { stage, type Memory } from '../measure/index.ts';
 
 /** Parts nearer than this were drawn to meet, mm. */
 const MEETING_MM = 0.06;
@@ -17,17 +17,18 @@ export interface TooClose {
   readonly laidMm: number;
 }
 
-const gaps = new WeakMap<PlacedShape, WeakMap<PlacedShape, { within: number; gap: Gap | null }>>();
+interface TwoShapes {
+  readonly a: PlacedShape;
+  readonly b: PlacedShape;
+  readonly withinMm: number;
+}
 
-/** Shapes never change, so how near two of them come is found once. */
-function gapBetween(a: PlacedShape, b: PlacedShape, within: number): Gap | null {
-  const known = gaps.get(a) ?? new WeakMap<PlacedShape, { within: number; gap: Gap | null }>();
-  gaps.set(a, known);
-  const before = known.get(b);
-  if (before && before.within >= within) return before.gap;
-  const gap = narrowestGap(edgesOf(a.shape), edgesOf(b.shape), within);
-  known.set(b, { within, gap });
-  return gap;
+export const NARROWEST_GAP = stage<TwoShapes>()('narrowest gap', ['a', 'b', 'withinMm'], ({ a, b, withinMm }) =>
+  narrowestGap(edgesOf(a.shape), edgesOf(b.shape), withinMm),
+);
+
+function gapBetween(a: PlacedShape, b: PlacedShape, withinMm: number, memory: Memory): Gap | null {
+  return memory.made(NARROWEST_GAP, [a.partId, b.partId], { a, b, withinMm });
 }
 
 /** How wide a part’s edge is worked: the widest thread of it, or a line with the thread that whips or laces it, mm. */
@@ -40,22 +41,20 @@ function laidMm({ passes }: PlannedPart): number {
   return Math.max(0, ...widths);
 }
 
-const found = new WeakMap<Plan, readonly TooClose[]>();
+export const TOO_CLOSE = stage<Plan>()('too close', ['parts'], findTooClose);
 
 /**
  * Pairs of lines and areas that do not meet, but come nearer to each other than their thread is wide. An area that lies within another
  * and parts that are drawn to touch are as they are wanted.
  */
-export function tooClose(plan: Plan): readonly TooClose[] {
-  const known = found.get(plan) ?? findTooClose(plan);
-  found.set(plan, known);
-  return known;
+export function tooClose(plan: Plan, memory: Memory): readonly TooClose[] {
+  return memory.made(TOO_CLOSE, [], plan);
 }
 
 /** Lines of one part are looked at two by two as long as there are no more than this. */
 const MOST_LINES = 40;
 
-const ownGaps = remembered(({ shape }: PlacedShape): Gap | null => {
+export const OWN_GAP = stage<PlacedShape>()('own gap', ['shape'], ({ shape }): Gap | null => {
   const { lines } = shape;
   if (lines.length < 2 || lines.length > MOST_LINES) return null;
   let least: Gap | null = null;
@@ -71,13 +70,13 @@ const ownGaps = remembered(({ shape }: PlacedShape): Gap | null => {
 const WIDEST_LAID_MM = 3;
 
 /** Lines of one and the same part that come nearer to each other than their thread is wide. */
-function closeWithin(part: PlannedPart): TooClose[] {
+function closeWithin(part: PlannedPart, memory: Memory): TooClose[] {
   const wanted = laidMm(part);
-  const gap = part.placed.kind === 'line' && wanted > 0 ? ownGaps(part.placed) : null;
+  const gap = part.placed.kind === 'line' && wanted > 0 ? memory.made(OWN_GAP, [part.part.id], part.placed) : null;
   return gap && gap.mm < wanted ? [{ a: part, b: part, gap, laidMm: wanted }] : [];
 }
 
-function findTooClose({ parts }: Plan): TooClose[] {
+function findTooClose({ parts }: Pick<Plan, 'parts'>, memory: Memory): TooClose[] {
   const widest = widestOf(parts);
   const earlier = earlierMeeting(
     // What is printed or only marked has no thread that could merge.
@@ -85,12 +84,12 @@ function findTooClose({ parts }: Plan): TooClose[] {
     widest,
   );
   return parts.flatMap((a, i) => [
-    ...closeWithin(a),
+    ...closeWithin(a, memory),
     ...earlier[i]!.flatMap((j): TooClose[] => {
       const b = parts[j]!;
       const wanted = (laidMm(a) + laidMm(b)) / 2;
       if (wanted === 0 || !boxesMeet(a.placed.box!, b.placed.box!, wanted)) return [];
-      const gap = gapBetween(a.placed, b.placed, wanted);
+      const gap = gapBetween(a.placed, b.placed, wanted, memory);
       return gap && gap.mm > MEETING_MM && gap.mm < wanted ? [{ a, b, gap, laidMm: wanted }] : [];
     }),
   ]);
@@ -103,8 +102,8 @@ export interface NarrowPlace {
   readonly y: number;
 }
 
-export function narrowPlaces(plan: Plan): NarrowPlace[] {
-  return tooClose(plan).map(({ a, gap: { from, to } }) => ({
+export function narrowPlaces(plan: Plan, memory: Memory): NarrowPlace[] {
+  return tooClose(plan, memory).map(({ a, gap: { from, to } }) => ({
     part: a.part.id,
     x: (from[0] + to[0]) / 2,
     y: (from[1] + to[1]) / 2,
@@ -121,7 +120,11 @@ const FURTHER = [1, 1.5, 2.5] as const;
  * How the first of two parts is moved, mm on the cloth, so that they no longer merge and it comes too near to no other; null where it
  * has no such room.
  */
-export function wayOut({ parts }: Plan, { a, b, gap, laidMm: wanted }: TooClose): [dx: number, dy: number] | null {
+export function wayOut(
+  { parts }: Plan,
+  { a, b, gap, laidMm: wanted }: TooClose,
+  memory: Memory,
+): [dx: number, dy: number] | null {
   const heading = Math.atan2(gap.from[1] - gap.to[1], gap.from[0] - gap.to[0]);
   const own = edgesOf(a.placed.shape);
   const others = parts.flatMap((other) => {
@@ -129,7 +132,7 @@ export function wayOut({ parts }: Plan, { a, b, gap, laidMm: wanted }: TooClose)
     if (placed.kind === 'spot' || placed === a.placed || !placed.box) return [];
     const room = (laidMm(a) + laidMm(other)) / 2;
     // What it lay upon or touched before it may go on touching.
-    const touches = other !== b && (gapBetween(a.placed, placed, room)?.mm ?? Infinity) <= MEETING_MM;
+    const touches = other !== b && (gapBetween(a.placed, placed, room, memory)?.mm ?? Infinity) <= MEETING_MM;
     return [{ box: placed.box, edges: edgesOf(placed.shape), room, touches }];
   });
   for (const further of FURTHER) {

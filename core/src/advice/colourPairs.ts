@@ -4,7 +4,7 @@ import type { Plan } from '../thread/index.ts';
 import { deltaE, labOf, separation, type Lab, type Separation } from '../colour/index.ts';
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, isInside, narrowestGap } from '../geometry/index.ts';
-import { RememberedPair } from '../measure/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 import { colourName, type PlanInput } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { THRESHOLDS } from './thresholds.ts';
@@ -44,20 +44,19 @@ function seenColours({ part, placed, passes }: PlannedPart): SeenColour[] {
   return [...colours].map((colour) => ({ colour, widthMm: widthMm / colours.size }));
 }
 
-const meetings = new RememberedPair<PlacedShape, boolean>();
-
-/** Whether two parts touch, or one lies upon the other. Shapes never change, so it is found once. */
-function meet(a: PlacedShape, b: PlacedShape): boolean {
-  return meetings.get(a, b, findMeeting);
+interface TwoShapes {
+  readonly a: PlacedShape;
+  readonly b: PlacedShape;
 }
 
-function findMeeting(a: PlacedShape, b: PlacedShape): boolean {
-  if (a.kind === 'area' && b.kind === 'area') return touch(a, b);
+/** Whether two parts touch, or one lies upon the other. */
+export const MEETING = stage<TwoShapes>()('meeting', ['a', 'b'], ({ a, b }, memory): boolean => {
+  if (a.kind === 'area' && b.kind === 'area') return touch(a, b, memory);
   if (a.kind === 'area' && liesUpon(b, a)) return true;
   if (b.kind === 'area' && liesUpon(a, b)) return true;
   if (a.kind === 'spot' || b.kind === 'spot') return false;
   return narrowestGap(edgesOf(a.shape), edgesOf(b.shape), TREATMENT.touchingMm) !== null;
-}
+});
 
 function liesUpon({ shape }: PlacedShape, { shape: area }: PlacedShape): boolean {
   const points = [...shape.lines.map((line) => line.points), shape.spots];
@@ -71,7 +70,11 @@ function liesUpon({ shape }: PlacedShape, { shape: area }: PlacedShape): boolean
  * The pairs of colours that meet in a piece.
  * @param isWorth passes over pairs of colours that are not asked about, before anything is measured
  */
-export function colourPairs({ parts }: Plan, isWorth: (a: string, b: string) => boolean = () => true): ColourPair[] {
+export function colourPairs(
+  { parts }: Plan,
+  memory = new Memory(),
+  isWorth: (a: string, b: string) => boolean = () => true,
+): ColourPair[] {
   const found = new Map<string, { pair: ColourPair; where: (readonly [string, string])[] }>();
   const note = (one: SeenColour, other: SeenColour, wanted: ColourPair['wanted'], where: [string, string]): void => {
     const isTurned = one.colour > other.colour;
@@ -111,7 +114,9 @@ export function colourPairs({ parts }: Plan, isWorth: (a: string, b: string) => 
         for (const two of seen[j]!) {
           if (one.colour === two.colour || isOneLadder(part, other, one.colour, two.colour)) continue;
           if (!isWorth(one.colour, two.colour) || !isNear(part.placed, other.placed)) continue;
-          if (meet(part.placed, other.placed)) note(one, two, 'apart', [part.part.id, other.part.id]);
+          const pair = { a: part.placed, b: other.placed };
+          if (memory.made(MEETING, [part.part.id, other.part.id], pair))
+            note(one, two, 'apart', [part.part.id, other.part.id]);
         }
       }
     }

@@ -1,4 +1,4 @@
-import { roundTo } from '../measure/index.ts';
+import { roundTo, type Memory } from '../measure/index.ts';
 import type { Edit, Piece } from '../piece/index.ts';
 import type { RuleId } from '../order/index.ts';
 import type { Plan } from '../thread/index.ts';
@@ -133,6 +133,7 @@ export interface Case<Id extends FindingId = FindingId> {
   readonly piece: Piece;
   readonly plan: Plan;
   readonly finding: Finding<Id>;
+  readonly memory: Memory;
 }
 
 /** A case that is about one part. */

@@ -2,10 +2,9 @@ import { USUAL_FACTORS } from '../work/index.ts';
 import { proposalsFor, type Proposal } from '../propose/index.ts';
 import { describe, expect, it } from 'vitest';
 import { REMEDIES } from './remedies.ts';
-import { readSvg } from '../drawing/index.ts';
+import { readSvg, type Raster } from '../drawing/index.ts';
 import { nearestShade, refOf } from '../materials/index.ts';
 import { findPositions } from '../order/index.ts';
-import { learnPicture } from '../painting/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { sittingRecord } from '../testing/pieces.ts';
 import {
@@ -49,7 +48,9 @@ function after(piece: Piece, edit: Edit | null): Piece {
   if (!outcome.ok) throw new Error(outcome.problem);
   return outcome.value;
 }
-const found = (piece: Piece): FindingId[] => new Planner().plan(piece, USUAL_FACTORS).findings.map(({ id }) => id);
+const pictures = new Map<string, Raster>();
+const found = (piece: Piece): FindingId[] =>
+  new Planner().plan(piece, USUAL_FACTORS, { pictures }).findings.map(({ id }) => id);
 const pass = (
   stitch: 'satin' | 'back' | 'chain' | 'french',
   strands = 2,
@@ -94,7 +95,7 @@ function painted(fromMm: number | null): Piece {
   const piece = worked(pieceOf(square), { passes: [plainPass('needle-painting', 'stranded-cotton', 1)] });
   const picture = `data:image/png;base64,${Math.abs(fromMm ?? 0)}A`;
   const rgba = new Uint8ClampedArray(4 * 60 * 60).fill(90);
-  if (fromMm !== null) learnPicture(picture, { width: 60, height: 60, rgba });
+  if (fromMm !== null) pictures.set(picture, { width: 60, height: 60, rgba });
   const at = { widthPx: 60, heightPx: 60, mmPerPx: 1, xMm: fromMm ?? 0, yMm: -30, strength: 1 };
   return { ...piece, drawing: { ...piece.drawing, underlay: fromMm === null ? null : { picture, ...at } } };
 }
@@ -111,7 +112,7 @@ function blended(): Piece {
 }
 /** The findings of a plan, and those about what is owned: a little of the first colour. */
 function planned(piece: Piece, id: FindingId): Pick<Workings, 'plan' | 'findings'> {
-  const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
+  const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS, { pictures });
   const owned = ownedFindings(plan, { c1: 0.4 });
   const left = recordFindings(piece, sittingRecord(5, 4), '2026-11-29T10:00:00.000Z');
   const own: Partial<Record<FindingId, Finding[]>> = { 'runs-out': owned, 'needle-count': left, 'hoop-left': left };
@@ -245,11 +246,11 @@ describe('findings', () => {
     const raised = worked(pieceOf(border, { hoop: plainHoop(120, 8) }), {
       passes: [plainPass('palestrina', 'stranded-cotton', 2)],
     });
-    const { plan } = new Planner().plan(raised, USUAL_FACTORS);
+    const { plan } = new Planner().plan(raised, USUAL_FACTORS, { pictures });
     const positions = findPositions(plan.parts, raised.hoop!)!;
     const piece = { ...raised, positions };
     expect(positions.length).toBeGreaterThan(2);
-    const { plan: inPositions, findings } = new Planner().plan(piece, USUAL_FACTORS);
+    const { plan: inPositions, findings } = new Planner().plan(piece, USUAL_FACTORS, { pictures });
     const crushed = findings.find(({ id }) => id === 'crushed')!;
     const flat = remediesFor(piece, inPositions, crushed).find(({ label }) => label === 'Use a flat stitch instead')!;
     expect(found(after(piece, flat.edit))).not.toContain('crushed');
@@ -257,7 +258,8 @@ describe('findings', () => {
 
   it('coils that cross are told from those that lie into one another; ends that lie together are neither', () => {
     const figuresOf = (...args: Parameters<typeof coils>): unknown =>
-      new Planner().plan(coils(...args), USUAL_FACTORS).findings.find(({ id }) => id === 'coils-meet')?.figures;
+      new Planner().plan(coils(...args), USUAL_FACTORS, { pictures }).findings.find(({ id }) => id === 'coils-meet')
+        ?.figures;
     // Side by side, a little nearer than each is thick; a hand's breadth apart; end to end.
     expect(figuresOf([0, 0], [0, 0.5])).toMatchObject({ crossings: 0, pressed: 1 });
     expect(figuresOf([0, 0], [0, 8])).toBeUndefined();
@@ -272,7 +274,9 @@ describe('findings', () => {
       passes: upright!.passes!.map((own) => ({ ...own, angleDeg: 90 })),
     };
     const crossed = { ...across, drawing: { ...across.drawing, parts: [...across.drawing.parts, turned] } };
-    const found = new Planner().plan(crossed, USUAL_FACTORS).findings.filter(({ id }) => id === 'coils-meet');
+    const found = new Planner()
+      .plan(crossed, USUAL_FACTORS, { pictures })
+      .findings.filter(({ id }) => id === 'coils-meet');
     expect(found.map(({ part, figures }) => [part, figures])).toEqual([
       ['x', expect.objectContaining({ crossings: 1, pressed: 0 })],
     ]);
@@ -314,7 +318,9 @@ describe('findings', () => {
     ['pencil', 'stranded-silk', 0],
   ])('ask of thread, too, what water does to it: %s and %s', (mark, thread, count) => {
     const piece = worked(pieceOf(square, { mark }), pass('satin', 1, {}, thread));
-    const found = new Planner().plan(piece, USUAL_FACTORS).findings.filter(({ id }) => id === 'water-spoils');
+    const found = new Planner()
+      .plan(piece, USUAL_FACTORS, { pictures })
+      .findings.filter(({ id }) => id === 'water-spoils');
     expect(found).toHaveLength(count);
   });
 
@@ -340,7 +346,7 @@ describe('findings', () => {
     expect(remedies.length).toBeGreaterThan(0);
     for (const { edit } of remedies) {
       const mended = after(piece, edit);
-      const left = new Planner().plan(mended, USUAL_FACTORS).findings.find((entry) => entry.id === id);
+      const left = new Planner().plan(mended, USUAL_FACTORS, { pictures }).findings.find((entry) => entry.id === id);
       // A strand more or less may have to be given several times, but each time it helps.
       if (left) expect(shortBy(left), edit.label).toBeLessThan(shortBy(finding));
     }
@@ -356,7 +362,7 @@ describe('findings', () => {
         return `<path d="M${x} ${y}l${(3 * Math.cos(turn)).toFixed(2)} ${(3 * Math.sin(turn)).toFixed(2)}" stroke="#a33"/>`;
       });
       const piece = pieceOf(sticks.join(''));
-      const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
+      const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS, { pictures });
       const merging = (entries: readonly Finding[], part: string | null): string[] =>
         entries
           .filter(({ id, part: one, figures }) => id === 'line-too-close' && [one, otherOf(figures)].includes(part))
@@ -365,7 +371,7 @@ describe('findings', () => {
         const away = remediesFor(piece, plan, finding).find(({ label }) => /away$/.test(label));
         if (!away) continue;
         offered++;
-        const again = new Planner().plan(after(piece, away.edit), USUAL_FACTORS);
+        const again = new Planner().plan(after(piece, away.edit), USUAL_FACTORS, { pictures });
         expect(merging(again.findings, finding.part)).toEqual([]);
       }
     }
@@ -378,7 +384,7 @@ describe('findings', () => {
     const piece = worked(pieceOf(square, { use: 'worn' }), {
       passes: [edge, plainPass('satin', 'stranded-cotton'), outline],
     });
-    const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
+    const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS, { pictures });
     const [remedy] = remediesFor(
       piece,
       plan,
@@ -401,7 +407,7 @@ describe('findings', () => {
       const body =
         stitch === 'back' ? '<path d="M0 0H30" stroke="#a33"/>' : '<rect width="0.4" height="9" fill="#a33"/>';
       const piece = worked(pieceOf(body, { mark: 'water-pen' }), { passes: [plainPass(stitch, thread, strands)] });
-      const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS);
+      const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS, { pictures });
       const remedies = findings.flatMap((finding) => remediesFor(piece, plan, finding));
       for (const { edit } of remedies) expect(pieceSchema.safeParse(after(piece, edit)).error?.message).toBeUndefined();
     }
@@ -422,7 +428,7 @@ describe('findings', () => {
         'x',
       ),
     );
-    const { plan, findings } = new Planner().plan(satin, USUAL_FACTORS);
+    const { plan, findings } = new Planner().plan(satin, USUAL_FACTORS, { pictures });
     const shows = findings.find(({ id }) => id === 'cloth-shows')!;
     const closed = after(satin, remediesFor(satin, plan, shows)[0]!.edit);
     expect(closed.drawing.parts.map((part) => [part.passes![0]!.angleDeg, part.passes![0]!.params])).toEqual([
@@ -433,7 +439,9 @@ describe('findings', () => {
 
   it('stay accepted until their figures change', () => {
     const piece = worked(pieceOf(square, { use: 'worn' }), pass('satin'));
-    const finding = new Planner().plan(piece, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
+    const finding = new Planner()
+      .plan(piece, USUAL_FACTORS, { pictures })
+      .findings.find(({ id }) => id === 'span-too-long')!;
     const accepted = after(
       piece,
       acceptFindings(piece, [
@@ -445,10 +453,14 @@ describe('findings', () => {
         },
       ]),
     );
-    const still = new Planner().plan(accepted, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
+    const still = new Planner()
+      .plan(accepted, USUAL_FACTORS, { pictures })
+      .findings.find(({ id }) => id === 'span-too-long')!;
     expect(isAccepted(accepted, still)).toBe(true);
     const larger = { ...accepted, placement: { ...accepted.placement, scale: 1.5 } };
-    const changed = new Planner().plan(larger, USUAL_FACTORS).findings.find(({ id }) => id === 'span-too-long')!;
+    const changed = new Planner()
+      .plan(larger, USUAL_FACTORS, { pictures })
+      .findings.find(({ id }) => id === 'span-too-long')!;
     expect(isAccepted(larger, changed)).toBe(false);
   });
 
@@ -461,7 +473,7 @@ describe('findings', () => {
     ],
     ['water-spoils', pieceOf(square, { mark: 'film', cloth: { kind: 'silk', colour: '#ffffff' } }), null, 'silk'],
   ] as const)('are known again by facts, however they are worded: %s', (id, piece, kept, said) => {
-    const finding = new Planner().plan(piece, USUAL_FACTORS).findings.find((one) => one.id === id)!;
+    const finding = new Planner().plan(piece, USUAL_FACTORS, { pictures }).findings.find((one) => one.id === id)!;
     if (kept !== null) expect(figuresKey(finding)).toBe(kept);
     expect(sayFinding(finding, 'Part')).toContain(said);
     const names = Object.values(finding.figures).filter((figure) => typeof figure === 'string');
@@ -472,7 +484,7 @@ describe('findings', () => {
 
 /** What is proposed for the first part of a piece. */
 function offersFor(piece: Piece): readonly Proposal[] {
-  return proposalsFor(piece, new Planner().plan(piece, USUAL_FACTORS).plan.parts, ['part-1'])[0]!;
+  return proposalsFor(piece, new Planner().plan(piece, USUAL_FACTORS, { pictures }).plan.parts, ['part-1'])[0]!;
 }
 
 describe('proposals', () => {
@@ -540,7 +552,7 @@ describe('proposals', () => {
       stitch: 'satin',
       direction: 'across',
     });
-    const { plan } = new Planner().plan(pieceOf(twins), USUAL_FACTORS);
+    const { plan } = new Planner().plan(pieceOf(twins), USUAL_FACTORS, { pictures });
     const [one, other] = plan.parts.map(({ passes }) => passes.find(({ role }) => role === 'filling')!.angleDeg);
     expect(Math.abs(one! - other!) % 180).toBeGreaterThanOrEqual(20);
     expect(found(pieceOf(twins))).not.toContain('direction-vanishes');
@@ -564,8 +576,10 @@ describe('proposals', () => {
   it('are taken back by choosing, and come again with null', () => {
     const piece = pieceOf(square);
     const chosen = after(piece, setPasses(piece, new Map([['part-1', [plainPass('satin', 'stranded-cotton')]]]), 'x'));
-    expect(new Planner().plan(chosen, USUAL_FACTORS).plan.parts[0]!.passes[0]!.stitch).toBe('satin');
+    expect(new Planner().plan(chosen, USUAL_FACTORS, { pictures }).plan.parts[0]!.passes[0]!.stitch).toBe('satin');
     const again = after(chosen, setPasses(chosen, new Map([['part-1', null]]), 'x'));
-    expect(new Planner().plan(again, USUAL_FACTORS).plan).toEqual(new Planner().plan(piece, USUAL_FACTORS).plan);
+    expect(new Planner().plan(again, USUAL_FACTORS, { pictures }).plan).toEqual(
+      new Planner().plan(piece, USUAL_FACTORS, { pictures }).plan,
+    );
   });
 });

@@ -1,4 +1,5 @@
 import type { OwnFactors } from '../work/index.ts';
+import { NO_PICTURES, type Pictures } from '../painting/index.ts';
 import { fitToHoop } from '../drawing/index.ts';
 import type { Hoop, Piece } from '../piece/index.ts';
 import type { FindingId } from './finding.ts';
@@ -33,9 +34,10 @@ export function tryHoop(
   hoop: Hoop,
   planner: Planner,
   own: OwnFactors,
+  pictures: Pictures = NO_PICTURES,
 ): { trial: HoopTrial; piece: Piece; workings: Workings } {
   const tried = inHoop(piece, hoop);
-  const workings = planner.planSize(tried, own);
+  const workings = planner.planSize(tried, own, pictures);
   const { design, totals } = workings.plan;
   const partsWith = (id: FindingId): string[] => [
     ...new Set(

@@ -2,7 +2,7 @@ import { channelsOf } from '../colour/index.ts';
 import { pictureOnCloth, readPicture, ShapePlacer, shrunk, WHOLE } from '../drawing/index.ts';
 import { intersect, pathData, regionArea } from '../geometry/index.ts';
 import { nearestShade, refOf, type ShadeRef } from '../materials/index.ts';
-import { groundBelow, judgePainting, pictureBelow, type PaintingReport } from '../painting/index.ts';
+import { groundBelow, judgePainting, pictureBelow, type PaintingReport, type Pictures } from '../painting/index.ts';
 import { applyEdit, colourName, newColour, newPart, plainPass, planInput, type Piece } from '../piece/index.ts';
 import { MoveRecorder } from '../stitches/index.ts';
 import { judgePainted, paintPart, type OwnFactors, type PlannedPart } from '../work/index.ts';
@@ -32,13 +32,15 @@ export function tryPainted(
   planned: PlannedPart,
   shades: readonly ShadeRef[],
   own: OwnFactors,
+  pictures: Pictures,
 ): TriedPaintWay | null {
   const alone = { ...piece, drawing: { ...piece.drawing, parts: [planned.part] } };
   const edit = paintPart(alone, planned, shades);
   const outcome = edit && applyEdit(alone, edit);
   if (!outcome?.ok) return null;
-  const workings = new Planner().plan(planInput(outcome.value), own);
-  const report = judgePainted(outcome.value, workings.plan.parts[0]!);
+  const planner = new Planner();
+  const workings = planner.plan(planInput(outcome.value), own, { pictures });
+  const report = judgePainted(outcome.value, workings.plan.parts[0]!, pictures, planner.memory);
   return report && { way: wayOf('painted', shades.length, report, workings), piece: outcome.value, workings };
 }
 
@@ -49,9 +51,15 @@ const FLAT_PX = 480;
 const COTTON = 'stranded-cotton';
 
 /** A part cut up into regions, each filled in one flat colour of so many, in one strand; null where it can't be. */
-export function tryFlat(piece: Piece, planned: PlannedPart, colours: number, own: OwnFactors): TriedPaintWay | null {
+export function tryFlat(
+  piece: Piece,
+  planned: PlannedPart,
+  colours: number,
+  own: OwnFactors,
+  pictures: Pictures,
+): TriedPaintWay | null {
   const { underlay } = piece.drawing;
-  const below = pictureBelow(piece);
+  const below = pictureBelow(piece, pictures);
   const { region } = planned.placed.shape;
   if (!underlay || !below) return null;
   const options = {

@@ -1,6 +1,6 @@
-import { Orderer } from '../order/index.ts';
-import type { Faults } from '../measure/index.ts';
-import { pictureBelow } from '../painting/index.ts';
+import { orderOfWork } from '../order/index.ts';
+import { Memory, type Faults } from '../measure/index.ts';
+import { NO_PICTURES, pictureBelow, type Pictures } from '../painting/index.ts';
 import { colourName, colourOf, isPainted, type PlanInput } from '../piece/index.ts';
 import { Neighbours, Proposer } from '../propose/index.ts';
 import { sumUp, type Plan } from '../thread/index.ts';
@@ -26,67 +26,82 @@ export interface Workings {
   readonly narrow: readonly NarrowPlace[];
 }
 
+/** What a plan is made by, beside the piece and the person's own factors. */
+export interface PlanWays {
+  /** Settles whatever is left to chance: the same piece and seed give the same plan. */
+  readonly seed?: number;
+  /** The pictures below drawings, decoded. */
+  readonly pictures?: Pictures;
+  /** Hears how much of the paths is worked, 0–1. */
+  readonly tell?: (share: number) => void;
+}
+
 /** What parts are painted from; null where none is, or the picture is not there. */
-function paintedFrom(piece: PlanInput): PaintedFrom | null {
-  const below = isPainted(piece.drawing) ? pictureBelow(piece) : null;
+function paintedFrom(piece: PlanInput, pictures: Pictures): PaintedFrom | null {
+  const below = isPainted(piece.drawing) ? pictureBelow(piece, pictures) : null;
   return below && { below, hexOf: (id) => colourName(colourOf(piece, id)).hex };
 }
 
 /**
- * Puts the stages together: shapes on the cloth, treatments, needle paths, the order of work, the thread, and what is found. Every
- * stage remembers: a part is laid, advised on and worked again only when an edit touches it. One planner serves one piece at a time.
+ * Puts the stages together: shapes on the cloth, treatments, needle paths, the order of work, the thread, and what is found. It owns all that
+ * stages remember: a part is laid, advised on and worked again only when an edit touches it. One planner serves one piece at a time.
  */
 export class Planner {
-  private readonly placer = new ShapePlacer();
-  private readonly proposer = new Proposer();
-  private readonly worker = new PassWorker();
-  private readonly orderer = new Orderer();
-  private readonly coarse = new CoarseFirst();
+  private readonly placer: ShapePlacer;
+  private readonly proposer: Proposer;
+  private readonly worker: PassWorker;
+  private readonly coarse: CoarseFirst;
 
-  /**
-   * @param own how the person works, where the piece does not say
-   * @param seed settles whatever is left to chance: the same piece and seed give the same plan
-   * @param tell hears how much of the paths is worked, 0–1
-   */
-  plan(piece: PlanInput, own: OwnFactors, seed = 1, tell?: (share: number) => void): Workings {
-    const { plan, neighbours } = this.work(piece, own, seed, tell);
-    return { plan, findings: findAll(piece, plan, neighbours), narrow: narrowPlaces(plan) };
+  constructor(readonly memory = new Memory()) {
+    this.placer = new ShapePlacer(memory);
+    this.proposer = new Proposer(memory);
+    this.worker = new PassWorker(memory);
+    this.coarse = new CoarseFirst(memory);
+  }
+
+  /** @param own how the person works, where the piece does not say */
+  plan(piece: PlanInput, own: OwnFactors, ways: PlanWays = {}): Workings {
+    const { memory } = this;
+    const { pictures = NO_PICTURES } = ways;
+    const { plan, neighbours } = this.work(piece, own, ways);
+    return {
+      plan,
+      findings: findAll(piece, plan, { neighbours, pictures, memory }),
+      narrow: narrowPlaces(plan, memory),
+    };
   }
 
   /** What is painted from a picture and must be painted anew, as it will about come out: at once, before the plan is made. */
-  paintCoarsely(piece: PlanInput, own: OwnFactors): CoarsePart[] {
-    const from = paintedFrom(piece);
+  paintCoarsely(piece: PlanInput, own: OwnFactors, pictures: Pictures): CoarsePart[] {
+    const from = paintedFrom(piece, pictures);
     if (!from) return [];
     return this.coarse.paint(piece.drawing.parts, this.placer.place(piece), from, own.width);
   }
 
   /** Plans a piece as it would be at another size: of findings, only those of its size. */
-  planSize(piece: PlanInput, own: OwnFactors): Workings {
-    const { plan } = this.work(piece, own, 1);
-    return { plan, findings: findOfSize(piece, plan), narrow: narrowPlaces(plan) };
+  planSize(piece: PlanInput, own: OwnFactors, pictures: Pictures): Workings {
+    const { memory } = this;
+    const { plan } = this.work(piece, own, { pictures });
+    return { plan, findings: findOfSize(piece, plan, memory), narrow: narrowPlaces(plan, memory) };
   }
 
   private work(
     piece: PlanInput,
     own: OwnFactors,
-    seed: number,
-    tell?: (share: number) => void,
+    { seed = 1, pictures = NO_PICTURES, tell = () => undefined }: PlanWays,
   ): { plan: Plan; neighbours: Neighbours } {
+    const { memory, placer } = this;
+    const { parts } = piece.drawing;
     const faults: Faults = new Map();
-    const shapes = this.placer.place(piece, faults);
-    const neighbours = new Neighbours(piece, shapes);
-    const treatments = this.proposer.settle(piece, shapes, neighbours, faults);
+    const shapes = placer.place(piece, faults);
+    memory.forgetAllBut(new Set(parts.map(({ id }) => id)));
+    const neighbours = new Neighbours(piece, shapes, memory);
+    const { middleOf } = placer;
+    const treatments = this.proposer.settle(piece, shapes, neighbours, faults, middleOf);
     const settings = workSettings(piece, seed, own);
-    const parts = this.worker.workAll(
-      piece.drawing.parts,
-      shapes,
-      treatments,
-      settings,
-      faults,
-      tell,
-      paintedFrom(piece),
-    );
-    const order = this.orderer.find(piece, parts, { seed });
-    return { plan: sumUp(piece, parts, order, spreadOf(own)), neighbours };
+    const ways = { settings, middleOf, picture: paintedFrom(piece, pictures), tell };
+    const worked = this.worker.workAll(parts, shapes, treatments, ways, faults);
+    const order = orderOfWork(piece, worked, { seed }, memory);
+    return { plan: sumUp(piece, worked, order, spreadOf(own), memory), neighbours };
   }
 }

@@ -1,4 +1,5 @@
 import type { Edit, Piece } from '../piece/index.ts';
+import { Memory } from '../measure/index.ts';
 import type { Plan } from '../thread/index.ts';
 import type { Case, Finding, FindingRemedies, Offer } from './finding.ts';
 import { COILS_REMEDIES } from './findings/coils.ts';
@@ -31,8 +32,8 @@ export interface Remedy {
 }
 
 /** What can be done about a finding, computed for the piece as it is. */
-export function remediesFor(piece: Piece, plan: Plan, finding: Finding): Remedy[] {
+export function remediesFor(piece: Piece, plan: Plan, finding: Finding, memory = new Memory()): Remedy[] {
   const remedies = REMEDIES[finding.id] as ((of: Case) => Offer[]) | undefined;
-  const offers = remedies?.({ piece, plan, finding } as Case) ?? [];
+  const offers = remedies?.({ piece, plan, finding, memory } as Case) ?? [];
   return offers.flatMap(([label, edit]) => (edit ? [{ label, edit }] : []));
 }

@@ -29,17 +29,10 @@ export type Lab = Lab65;
 
 /** @throws RangeError where the text is not a six-digit hex colour */
 export function labOf(hex: string): Lab {
-  const known = labs.get(hex);
-  if (known) return known;
   const lab = toLab65(hex);
   if (!lab) throw new RangeError(`labOf: expected a colour such as #2b3a67, got '${hex}'`);
-  if (labs.size >= MOST_READ) labs.clear();
-  labs.set(hex, Object.freeze(lab));
   return lab;
 }
-const labs = new Map<string, Lab>();
-/** So many colours are kept as they were read. */
-const MOST_READ = 2000;
 
 /** The colour of red, green and blue in sRGB, each 0–1. */
 export function labOfRgb(r: number, g: number, b: number): Lab {
@@ -56,25 +49,16 @@ export function deltaE(a: Lab, b: Lab): number {
  * @returns null where the text is no colour
  */
 export function readCssColour(text: string): CssColour | null {
-  const known = readColours.get(text);
-  if (known !== undefined) return known;
   const colour = parse(text.trim());
-  let read: CssColour | null = null;
-  if (colour) {
-    const rgb = toRgb(colour);
-    read = { hex: hexOf(rgb.r, rgb.g, rgb.b), alpha: colour.alpha ?? 1 };
-  }
-  if (readColours.size >= MOST_READ) readColours.clear();
-  readColours.set(text, read);
-  return read;
+  if (!colour) return null;
+  const { r, g, b } = toRgb(colour);
+  return { hex: hexOf(r, g, b), alpha: colour.alpha ?? 1 };
 }
 
 interface CssColour {
   readonly hex: string;
   readonly alpha: number;
 }
-/** A drawing writes the same few colours over and over: each is read once. */
-const readColours = new Map<string, CssColour | null>();
 
 /** @param r red, green and blue in 0–1; out of range is clamped */
 export function hexOf(r: number, g: number, b: number): string {

@@ -6,6 +6,12 @@ export interface Match<T> {
   readonly difference: number;
 }
 
+/**
+ * The weight S_L by which CIEDE2000 divides a difference of lightness is greatest at black and white: no colour is nearer than its lightness
+ * alone divided by this (Sharma, Wu and Dalal 2005, equation 15).
+ */
+const MOST_LIGHTNESS_WEIGHT = 1 + (0.015 * 50 ** 2) / Math.sqrt(20 + 50 ** 2);
+
 /** The items nearest to a colour, nearest first. */
 export function nearestColours<T extends { readonly lab: Lab }>(
   wanted: Lab,
@@ -14,8 +20,10 @@ export function nearestColours<T extends { readonly lab: Lab }>(
 ): Match<T>[] {
   const best: Match<T>[] = [];
   for (const item of items) {
+    const isFull = best.length === count;
+    if (isFull && Math.abs(wanted.l - item.lab.l) >= MOST_LIGHTNESS_WEIGHT * best[count - 1]!.difference) continue;
     const difference = deltaE(wanted, item.lab);
-    if (best.length === count && difference >= best[count - 1]!.difference) continue;
+    if (isFull && difference >= best[count - 1]!.difference) continue;
     let at = best.length;
     while (at > 0 && best[at - 1]!.difference > difference) at--;
     best.splice(at, 0, { item, difference });

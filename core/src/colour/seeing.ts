@@ -75,18 +75,6 @@ function inGrey(hex: string): string {
  */
 export function seenAs(hex: string, seeing: Seeing): string {
   if (seeing === 'daylight') return hex;
-  const key = `${seeing} ${hex}`;
-  const known = seen.get(key) ?? findSeen(hex, seeing);
-  if (seen.size >= MOST_SEEN) seen.clear();
-  seen.set(key, known);
-  return known;
-}
-
-/** A piece has few colours, and they are looked at again after every change. */
-const seen = new Map<string, string>();
-const MOST_SEEN = 5000;
-
-function findSeen(hex: string, seeing: Exclude<Seeing, 'daylight'>): string {
   if (seeing === 'lamp') return byLamp(hex);
   if (seeing === 'grey') return inGrey(hex);
   const rgb = toRgb(DEFICIENCY[seeing](toRgb(hex)!))!;

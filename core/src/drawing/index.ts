@@ -11,7 +11,7 @@ export {
   turned,
   type Room,
 } from './fit.ts';
-export { isTooLarge, LARGEST_PART_MM } from './shapeCutter.ts';
+export { CUT_SHAPE, isTooLarge, LARGEST_PART_MM, PATH_REACH, WHOLE_SHAPE } from './shapeCutter.ts';
 export { clearInHoopMm, hoopAboutAll, insideEllipseMm, positionsOf, spreadOfPositions } from './hoopRoom.ts';
 export { groupLikeParts } from './likeParts.ts';
 export { circleAround, designCircle, designPoints } from './designCircle.ts';
@@ -24,7 +24,16 @@ export {
   pointsOf,
   type PlacedShape,
 } from './placedShape.ts';
-export { middleOf, ShapePlacer, axisOf, veinLineOf } from './shapePlacer.ts';
+export {
+  axisOf,
+  MIDDLE_AS_CUT,
+  MIDDLE_ON_CLOTH,
+  middleFound,
+  SHAPE_ON_CLOTH,
+  ShapePlacer,
+  veinLineOf,
+  type MiddleOf,
+} from './shapePlacer.ts';
 export { readSvg } from './readSvg.ts';
 export {
   isConvex,

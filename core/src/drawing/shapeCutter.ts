@@ -16,7 +16,7 @@ import {
   type Polyline,
   type Region,
 } from '../geometry/index.ts';
-import { attempt, type Faults } from '../measure/index.ts';
+import { attempt, stage, type Faults, type Memory } from '../measure/index.ts';
 import type { Part, Placement, PlanInput } from '../piece/index.ts';
 import type { StitchShape } from '../stitches/index.ts';
 import { boxOfShape, lengthOf, looseShape, measuredShape, type PlacedShape } from './placedShape.ts';
@@ -42,83 +42,63 @@ function chordsWithin(matrix: Matrix): number {
   return FLATTEN_MM / matrix[3];
 }
 
-interface Kept<T> {
-  readonly key: string;
-  readonly value: T;
+/** A part whole: of what its own shape is made. */
+interface WholePart extends Pick<Part, 'kind' | 'fillRule' | 'path'> {
+  readonly matrix: Matrix;
+  readonly isLeftOut: boolean;
 }
 
+export const WHOLE_SHAPE = stage<WholePart>()(
+  'whole shape',
+  ['kind', 'fillRule', 'path', 'matrix', 'isLeftOut'],
+  wholeShape,
+);
+
+export const PATH_REACH = stage<Part>()('path reach', ['path'], ({ path }) => pathReach(path));
+
+/** A part and what lies in front of it. */
+interface CoveredPart extends Pick<Part, 'id' | 'kind' | 'guides' | 'vein' | 'borders'> {
+  readonly matrix: Matrix;
+  readonly whole: StitchShape;
+  readonly covers: readonly Cover[];
+}
+
+export const CUT_SHAPE = stage<CoveredPart>()(
+  'cut shape',
+  ['id', 'kind', 'guides', 'vein', 'borders', 'matrix', 'whole', 'covers'],
+  measured,
+);
+
 /**
- * Cuts the parts of a piece where others hide them, about the middle of the drawing and a little larger than they will be, and
- * keeps what it made: a part that did not change, and that nothing else came to hide, is the same object as before.
+ * The parts of a piece from back to front, cut where others hide them, about the middle of the drawing and a little larger than they will
+ * be: a part that did not change, and that nothing else came to hide, is the same object as before.
+ * @param faults what goes wrong with a part is added: of that, nothing is laid, and it is tried again next time
  */
-export class ShapeCutter {
-  private whole = new Map<string, Kept<StitchShape>>();
-  private seen = new Map<string, Kept<PlacedShape>>();
-
-  /**
-   * The parts from back to front.
-   * @param faults what goes wrong with a part is added: of that, nothing is laid
-   */
-  cut(piece: PlanInput, faults: Faults): PlacedShape[] {
-    const matrix = cuttingMatrix(piece.placement);
-    const whole = new Map<string, Kept<StitchShape>>();
-    for (const part of piece.drawing.parts) {
-      const isLeftOut = !part.shown || isTooLarge(part, piece.placement);
-      const lines = [...part.guides, '', part.vein, '', ...part.borders].join('|');
-      const key = `${matrix.join()}|${part.kind}|${part.fillRule}|${part.path}|${lines}|${isLeftOut}`;
-      const before = this.whole.get(part.id);
-      const cutOut = (): StitchShape =>
-        attempt(
-          faults,
-          part.id,
-          () => wholeShape(part, matrix, isLeftOut),
-          () => NOTHING,
-        );
-      whole.set(part.id, before?.key === key ? before : { key, value: cutOut() });
-    }
-    const shapes = this.cutHidden(piece, matrix, whole, faults);
-    // What failed is tried again next time, so that it is told again.
-    for (const id of faults.keys()) {
-      whole.delete(id);
-      this.seen.delete(id);
-    }
-    this.whole = whole;
-    return shapes;
+export function cutShapes(piece: PlanInput, faults: Faults, memory: Memory): PlacedShape[] {
+  const matrix = cuttingMatrix(piece.placement);
+  const inFront: (Cover & { readonly box: Box })[] = [];
+  const shapes: PlacedShape[] = [];
+  for (const part of [...piece.drawing.parts].reverse()) {
+    const { id, kind } = part;
+    const isLeftOut = !part.shown || memory.made(PATH_REACH, [id], part) * piece.placement.scale > LARGEST_PART_MM;
+    const nothing = (): StitchShape => NOTHING;
+    const whole = attempt(faults, id, () => memory.made(WHOLE_SHAPE, [id], { ...part, matrix, isLeftOut }), nothing);
+    const box = boxOfShape(whole);
+    const covers = box
+      ? inFront.filter((other) => boxesMeet(other.box, box)).map(({ id: front, region }) => ({ id: front, region }))
+      : [];
+    shapes.push(
+      attempt(
+        faults,
+        id,
+        () => memory.made(CUT_SHAPE, [id], { ...part, matrix, whole, covers }),
+        () => ({ ...looseShape(id, kind, NOTHING), toCloth: matrix }),
+      ),
+    );
+    const isCover = kind === 'area' && part.opaque && !liesOnTop(whole, piece.placement);
+    if (piece.drawing.hidden === 'cut' && isCover && box) inFront.push({ id, region: whole.region, box });
   }
-
-  private cutHidden(
-    piece: PlanInput,
-    matrix: Matrix,
-    whole: ReadonlyMap<string, Kept<StitchShape>>,
-    faults: Faults,
-  ): PlacedShape[] {
-    const seen = new Map<string, Kept<PlacedShape>>();
-    const inFront: (Cover & { key: string; box: Box })[] = [];
-    const shapes: PlacedShape[] = [];
-    for (const part of [...piece.drawing.parts].reverse()) {
-      const { key: ownKey, value: shape } = whole.get(part.id)!;
-      const box = boxOfShape(shape);
-      const covers = box ? inFront.filter((other) => boxesMeet(other.box, box)) : [];
-      const key = [ownKey, ...covers.map((cover) => cover.key)].join('\n');
-      const before = this.seen.get(part.id);
-      const cut = (): PlacedShape =>
-        attempt(
-          faults,
-          part.id,
-          () => measured(part, matrix, shape, covers),
-          () => ({ ...looseShape(part.id, part.kind, NOTHING), toCloth: matrix }),
-        );
-      const kept = before?.key === key ? before : { key, value: cut() };
-      seen.set(part.id, kept);
-      shapes.push(kept.value);
-      const isCover = part.kind === 'area' && part.opaque && !liesOnTop(shape, piece.placement);
-      if (piece.drawing.hidden === 'cut' && isCover && box) {
-        inFront.push({ id: part.id, key: ownKey, region: shape.region, box });
-      }
-    }
-    this.seen = seen;
-    return shapes.reverse();
-  }
+  return shapes.reverse();
 }
 
 /** A round area up to this wide is worked as one spot stitch, mm on the cloth. */
@@ -142,12 +122,12 @@ const NOTHING: StitchShape = { region: [], lines: [], spots: NO_SPOTS };
 export const LARGEST_PART_MM = 3000;
 
 /** Whether a part is larger than any that could be worked: it is left out, as what it takes would be beyond measure. */
-export function isTooLarge({ path }: Part, { scale }: Placement): boolean {
+export function isTooLarge({ path }: Pick<Part, 'path'>, { scale }: Placement): boolean {
   return pathReach(path) * scale > LARGEST_PART_MM;
 }
 
 /** A part as it is before anything is cut from it. */
-function wholeShape(part: Part, matrix: Matrix, isLeftOut: boolean): StitchShape {
+function wholeShape({ matrix, isLeftOut, ...part }: WholePart): StitchShape {
   if (isLeftOut) return NOTHING;
   const runs = flattenPath(part.path, chordsWithin(matrix));
   const points = (run: FlatRun): Float64Array => mapPoints(matrix, run.points);
@@ -169,7 +149,7 @@ interface Cover {
   readonly region: Region;
 }
 
-function measured(part: Part, matrix: Matrix, whole: StitchShape, covers: readonly Cover[]): PlacedShape {
+function measured({ matrix, whole, covers, ...part }: CoveredPart): PlacedShape {
   const shape = cutBehind(whole, covers);
   const laid = (path: string): Polyline[] =>
     flattenPath(path, chordsWithin(matrix)).map((run) => ({

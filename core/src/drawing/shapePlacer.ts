@@ -1,45 +1,65 @@
 import { mapPoints, middleLine, type Circle, type Matrix, type MiddleLine, type Polyline } from '../geometry/index.ts';
-import type { Faults } from '../measure/index.ts';
+import { Memory, stage, type Faults } from '../measure/index.ts';
 import type { Placement, PlanInput } from '../piece/index.ts';
 import { boxOfShape, placementMatrix, type PlacedShape } from './placedShape.ts';
-import { cuttingScale, ShapeCutter } from './shapeCutter.ts';
+import { cuttingScale, cutShapes } from './shapeCutter.ts';
+
+/** The middle line of an area, with its local width; null where there is none. */
+export type MiddleOf = (placed: PlacedShape) => MiddleLine | null;
+
+interface LaidPart {
+  readonly cut: PlacedShape;
+  readonly placement: Placement;
+}
+
+export const SHAPE_ON_CLOTH = stage<LaidPart>()('shape on the cloth', ['cut', 'placement'], laidOnCloth);
+export const MIDDLE_AS_CUT = stage<LaidPart>()('middle as cut', ['cut'], ({ cut }) => middleLine(cut.shape.region));
+export const MIDDLE_ON_CLOTH = stage<LaidPart>()('middle on the cloth', ['cut', 'placement'], (laid, memory) => {
+  const { matrix, factor } = moveOf(laid.placement);
+  return movedMiddle(memory.made(MIDDLE_AS_CUT, [laid.cut.partId], laid), matrix, factor);
+});
 
 /**
- * Lays the parts of a piece on the cloth, and keeps what it made: a part that did not change, and that nothing else came
- * to hide, is the same object as before; a design that is only moved, turned or a little enlarged is not cut anew.
+ * Lays the parts of a piece on the cloth: a part that did not change, and that nothing else came to hide, is the same object as before; a
+ * design that is only moved, turned or a little enlarged is not cut anew.
  */
 export class ShapePlacer {
-  private readonly cutter = new ShapeCutter();
-  private seen = new Map<string, { cut: PlacedShape; frame: string; placed: PlacedShape }>();
+  private laid = new Map<string, LaidPart>();
+
+  constructor(private readonly memory = new Memory()) {}
 
   /**
    * The parts from back to front.
    * @param faults what goes wrong with a part is added: of that, nothing is laid
    */
   place(piece: PlanInput, faults: Faults = new Map()): PlacedShape[] {
-    const frame = JSON.stringify(piece.placement);
-    const seen: typeof this.seen = new Map();
-    for (const cut of this.cutter.cut(piece, faults)) {
-      const before = this.seen.get(cut.partId);
-      const isSame = before?.cut === cut && before.frame === frame;
-      seen.set(cut.partId, isSame ? before : { cut, frame, placed: laidOnCloth(cut, piece.placement) });
-    }
-    this.seen = seen;
-    return [...seen.values()].map(({ placed }) => placed);
+    const { memory } = this;
+    const { placement } = piece;
+    this.laid = new Map(cutShapes(piece, faults, memory).map((cut) => [cut.partId, { cut, placement }]));
+    return [...this.laid].map(([id, laid]) => memory.made(SHAPE_ON_CLOTH, [id], laid));
   }
+
+  /** The middle line of a shape that was laid last: found as it was cut, so that a design which is moved keeps its middle lines. */
+  readonly middleOf: MiddleOf = ({ partId }) => {
+    const laid = this.laid.get(partId);
+    if (!laid) throw new RangeError(`middleOf: no part '${partId}' was laid`);
+    return this.memory.made(MIDDLE_ON_CLOTH, [partId], laid);
+  };
 }
 
-/** Where a shape on the cloth was moved from. */
-const cutFrom = new WeakMap<PlacedShape, { cut: PlacedShape; matrix: Matrix; factor: number }>();
-
-function laidOnCloth(cut: PlacedShape, placement: Placement): PlacedShape {
+/** How a shape is moved from where it was cut to where it lies, and by how much it grows. */
+function moveOf(placement: Placement): { readonly matrix: Matrix; readonly factor: number } {
   const factor = placement.scale / cuttingScale(placement);
-  const matrix = placementMatrix({ ...placement, scale: factor, mirrored: false });
+  return { matrix: placementMatrix({ ...placement, scale: factor, mirrored: false }), factor };
+}
+
+function laidOnCloth({ cut, placement }: LaidPart): PlacedShape {
+  const { matrix, factor } = moveOf(placement);
   const moved = (points: Float64Array): Float64Array => mapPoints(matrix, points);
   const movedLine = ({ points, closed }: Polyline): Polyline => ({ points: moved(points), closed });
   const { region, lines, spots } = cut.shape;
   const shape = { region: region.map(moved), lines: lines.map(movedLine), spots: moved(spots) };
-  const placed: PlacedShape = {
+  return {
     ...cut,
     shape,
     areaMm2: cut.areaMm2 * factor ** 2,
@@ -52,25 +72,11 @@ function laidOnCloth(cut: PlacedShape, placement: Placement): PlacedShape {
     borders: cut.borders.map(movedLine),
     toCloth: placementMatrix(placement),
   };
-  cutFrom.set(placed, { cut, matrix, factor });
-  return placed;
 }
 
 function movedCircle({ x, y, r }: Circle, matrix: Matrix, factor: number): Circle {
   const [movedX, movedY] = mapPoints(matrix, Float64Array.of(x, y));
   return { x: movedX!, y: movedY!, r: r * factor };
-}
-
-const middles = new WeakMap<PlacedShape, MiddleLine | null>();
-
-/** The middle line of an area as it is found, with its local width; null where there is none. Found once for each shape. */
-export function middleOf(placed: PlacedShape): MiddleLine | null {
-  const known = middles.get(placed);
-  if (known !== undefined) return known;
-  const from = cutFrom.get(placed);
-  const found = from ? movedMiddle(middleOf(from.cut), from.matrix, from.factor) : middleLine(placed.shape.region);
-  middles.set(placed, found);
-  return found;
 }
 
 function movedMiddle(middle: MiddleLine | null, matrix: Matrix, factor: number): MiddleLine | null {
@@ -84,13 +90,16 @@ function movedMiddle(middle: MiddleLine | null, matrix: Matrix, factor: number):
   };
 }
 
+/** The middle line of a shape by itself, found anew. */
+export const middleFound: MiddleOf = ({ shape }) => middleLine(shape.region);
+
 /** The line along the middle of an area: as the person laid it, or as it is found. */
-export function veinLineOf(placed: PlacedShape): Polyline | null {
+export function veinLineOf(placed: PlacedShape, middleOf: MiddleOf = middleFound): Polyline | null {
   return placed.vein ?? middleOf(placed);
 }
 
 /** The lines along the middle of all strokes and rings of an area; one alone where it is one strip, or where the person laid it. */
-export function axisOf(placed: PlacedShape): readonly Polyline[] {
+export function axisOf(placed: PlacedShape, middleOf: MiddleOf = middleFound): readonly Polyline[] {
   if (placed.vein) return [placed.vein];
   const middle = middleOf(placed);
   if (!middle) return [];

@@ -15,13 +15,15 @@ import type {
   TemplateLine,
   TemplateLineKind,
 } from './kinds.ts';
-import { workedArea } from './outlines.ts';
+import { WORKED_AREA } from './outlines.ts';
+import type { Memory } from '../measure/index.ts';
 import * as say from './words.ts';
 
 /** What every end is planned from. */
 export interface FinishContext {
   readonly piece: Piece;
   readonly plan: Plan;
+  readonly memory: Memory;
   readonly finish: Finish;
   readonly end: End;
   readonly cloth: Cloth;
@@ -61,8 +63,8 @@ export function endOf(piece: Pick<Piece, 'use' | 'finish'>): End {
 }
 
 /** null where nothing is stitched yet. */
-export function contextOf(piece: Piece, plan: Plan, own: OwnFactors): FinishContext | null {
-  const worked = workedArea(plan);
+export function contextOf(piece: Piece, plan: Plan, own: OwnFactors, memory: Memory): FinishContext | null {
+  const worked = memory.made(WORKED_AREA, [], plan);
   const box = boxOf(worked);
   const { circle } = plan.design;
   // What is only printed or laid on has no thread in which an edge could be worked.
@@ -73,6 +75,7 @@ export function contextOf(piece: Piece, plan: Plan, own: OwnFactors): FinishCont
   return {
     piece,
     plan,
+    memory,
     finish: piece.finish,
     end: endOf(piece),
     cloth: clothOf(piece.cloth.kind)!,

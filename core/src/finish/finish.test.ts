@@ -15,7 +15,8 @@ import { seededRandom } from '../measure/index.ts';
 import { ENDS, type End, plainHoop, plainPass, USUAL_FINISH, type Finish, type Piece } from '../piece/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
-import { circleRing, ornamentOutline, patchOutline, rectangleRing } from './outlines.ts';
+import { Memory } from '../measure/index.ts';
+import { circleRing, ornamentOutline, patchOutline, rectangleRing, type WorkedPiece } from './outlines.ts';
 import { brokenFinishRules, finishPlan, priceOf, type FinishPlan } from './index.ts';
 import { puffedHeights, puffedVolumeMm3 } from './puffed.ts';
 import { scallopsAround } from './scallops.ts';
@@ -42,6 +43,8 @@ function planned(piece: Piece): FinishPlan {
 const disc = (mm: number): string => `<circle cx="0" cy="0" r="${mm / 2}" fill="#a33"/>`;
 const step = (plan: FinishPlan, id: string): FinishPlan['steps'][number] => plan.steps.find((one) => one.id === id)!;
 const amounts = (plan: FinishPlan, id: string): Record<string, number> => step(plan, id).amounts;
+
+const asWorked = (worked: Region): WorkedPiece => ({ worked, memory: new Memory() });
 
 describe('a patch', () => {
   it('of a 70 mm disc with a border of 6 mm is edged round π · 82 mm, thread by thread through all layers', () => {
@@ -72,7 +75,7 @@ describe('a patch', () => {
       ],
       'evenodd',
     );
-    const { form } = patchOutline(star, 6, false);
+    const { form } = patchOutline(asWorked(star), 6, false);
     expect(form).toHaveLength(1);
     // Opened and closed by a disc of nearly 3 mm it stays as it is.
     for (const r of [2.9, -2.9]) {
@@ -83,7 +86,7 @@ describe('a patch', () => {
 
   it('follows the design less closely by a wider radius, and never cuts into its border', () => {
     const notched: Region = [Float64Array.of(0, 0, 60, 0, 60, 60, 40, 60, 40, 20, 20, 20, 20, 60, 0, 60)];
-    const areas = [3, 8, 20].map((corner) => regionArea(patchOutline(notched, 5, false, corner).form));
+    const areas = [3, 8, 20].map((corner) => regionArea(patchOutline(asWorked(notched), 5, false, corner).form));
     expect(areas[1]).toBeGreaterThan(areas[0]! + 10);
     expect(areas[2]).toBeGreaterThan(areas[1]! + 10);
     // The bay is 20 mm wide, 10 between its borders: a disc of 20 mm fills it but for its mouth.
@@ -93,8 +96,8 @@ describe('a patch', () => {
   it('keeps a hole that is wider than 15 mm after its border', () => {
     const ring = (hole: number): Region =>
       unite([circleRing({ x: 0, y: 0, r: 50 }), circleRing({ x: 0, y: 0, r: hole })], 'evenodd');
-    expect(patchOutline(ring(14), 6, false).form).toHaveLength(2);
-    expect(patchOutline(ring(13), 6, false).form).toHaveLength(1);
+    expect(patchOutline(asWorked(ring(14)), 6, false).form).toHaveLength(2);
+    expect(patchOutline(asWorked(ring(13)), 6, false).form).toHaveLength(1);
   });
 
   it('of two islands 40 mm apart is asked about, then bridged or made two', () => {
@@ -190,7 +193,7 @@ describe('a stuffed shape', () => {
     'in the shape of a %s holds the design with its margin',
     (shape) => {
       const worked: Region = [circleRing({ x: 10, y: 5, r: 30 })];
-      const [ring] = ornamentOutline(shape, worked, { x: 10, y: 5, r: 30 }, 8);
+      const [ring] = ornamentOutline(shape, asWorked(worked), { x: 10, y: 5, r: 30 }, 8);
       for (const [x, y] of [
         [10, 5 - 37.5],
         [10 + 37.5, 5],

@@ -1,3 +1,4 @@
+import { Memory } from '../measure/index.ts';
 import type { End, Piece } from '../piece/index.ts';
 import type { Plan } from '../thread/index.ts';
 import type { OwnFactors } from '../work/index.ts';
@@ -29,8 +30,8 @@ const PLANS: Readonly<Record<End, (context: FinishContext) => EndPlan>> = {
  * thread; edges are worked as needle paths.
  * @param own how the person works, where the piece does not say
  */
-export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors): FinishPlan {
-  const context = contextOf(piece, plan, own);
+export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors, memory = new Memory()): FinishPlan {
+  const context = contextOf(piece, plan, own, memory);
   if (!context) {
     return {
       end: endOf(piece),

@@ -17,7 +17,7 @@ import {
   type Region,
   type Ring,
 } from '../geometry/index.ts';
-import { remembered } from '../measure/index.ts';
+import { stage, type Memory } from '../measure/index.ts';
 import type { Plan } from '../thread/index.ts';
 
 /** Steps in which round shapes are drawn. */
@@ -28,15 +28,24 @@ const EDGE_WOBBLE_MM = 0.05;
 
 /** What is grown first, and remembered: borders are all wider. Grown twice is as grown at once by both, and what lies near is one by then. */
 const FIRST_MM = 2;
-const grownAtFirst = remembered((worked: Region) => simplifyRegion(offset(worked, FIRST_MM), EDGE_WOBBLE_MM / 2));
+export const GROWN_AT_FIRST = stage<WorkedPiece>()('grown at first', ['worked'], ({ worked }) =>
+  simplifyRegion(offset(worked, FIRST_MM), EDGE_WOBBLE_MM / 2),
+);
 
-/** What is worked, grown by a border of at least 2 mm. */
-export function grown(worked: Region, mm: number): Region {
-  return simplifyRegion(offset(grownAtFirst(worked), mm - FIRST_MM), EDGE_WOBBLE_MM / 4);
+/** What is worked of a piece, and what remembers how it was grown. */
+export interface WorkedPiece {
+  readonly worked: Region;
+  readonly memory: Memory;
 }
 
-/** All that is stitched, laid on or printed of a piece: areas, lines and knots as wide as their thread lies. Remembered, as a plan outlives many changes of its end. */
-export const workedArea = remembered(({ parts }: Plan): Region => {
+/** What is worked, grown by a border of at least 2 mm. */
+export function grown(piece: WorkedPiece, mm: number): Region {
+  const first = piece.memory.made(GROWN_AT_FIRST, [], piece);
+  return simplifyRegion(offset(first, mm - FIRST_MM), EDGE_WOBBLE_MM / 4);
+}
+
+/** All that is stitched, laid on or printed of a piece: areas, lines and knots as wide as their thread lies. A plan outlives many changes of its end. */
+export const WORKED_AREA = stage<Plan>()('worked area', ['parts'], ({ parts }): Region => {
   const shapes = parts.flatMap(({ part, placed: { shape }, passes }) => {
     if (passes.length === 0 && !part.scrap && !part.printed) return [];
     const half = Math.max(0, ...passes.map(({ laidMm }) => laidMm)) / 2;
@@ -109,13 +118,13 @@ export interface PatchOutline {
  * @param bridged islands are joined by a bridge as wide as two borders
  */
 export function patchOutline(
-  worked: Region,
+  piece: WorkedPiece,
   borderMm: number,
   bridged: boolean,
   cornerMm: number = LEAST_CORNER_MM,
 ): PatchOutline {
-  let form = offset(grown(worked, borderMm + cornerMm), -cornerMm);
-  const bays = subtract(outerRings(form), outerRings(grown(worked, borderMm))).filter(
+  let form = offset(grown(piece, borderMm + cornerMm), -cornerMm);
+  const bays = subtract(outerRings(form), outerRings(grown(piece, borderMm))).filter(
     (ring) => Math.abs(ringArea(ring)) > PATCH.bayMm2,
   ).length;
   let islands = outerRings(form).length;
@@ -204,12 +213,12 @@ const ORNAMENT_CORNER_MM = 4;
  */
 export function ornamentOutline(
   shape: 'disc' | 'heart' | 'drop' | 'outline',
-  worked: Region,
+  piece: WorkedPiece,
   circle: Circle,
   marginMm: number,
 ): Region {
   if (shape === 'outline') {
-    const wide = grown(worked, marginMm + 3 * ORNAMENT_CORNER_MM);
+    const wide = grown(piece, marginMm + 3 * ORNAMENT_CORNER_MM);
     return outerRings(bridge(offset(wide, -3 * ORNAMENT_CORNER_MM), marginMm));
   }
   const unit = Float64Array.from({ length: 2 * ROUND_STEPS }, (_, i) => {

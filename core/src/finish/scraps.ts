@@ -9,10 +9,10 @@ import { sizeOf } from './outlines.ts';
 const TURNED_MM = 5;
 
 /** The scraps of a piece as they are cut: with what is turned under, where their edge is. */
-export function scrapsOf({ plan }: FinishContext): { templates: Template[]; materials: FinishMaterial[] } {
+export function scrapsOf({ plan, memory }: FinishContext): { templates: Template[]; materials: FinishMaterial[] } {
   const scraps = plan.parts.flatMap(({ part, placed }) => {
     if (!part.scrap) return [];
-    const outline = wholeRegion(part, placed);
+    const outline = wholeRegion(part, placed, memory);
     const cut = part.scrap.edge === 'turned' ? offset(outline, TURNED_MM) : outline;
     return [{ part, scrap: part.scrap, outline, cut }];
   });

@@ -6,27 +6,35 @@ export const Op = { move: 0, line: 1, cubic: 2, close: 3 } as const;
 /** How many numbers follow each of them. */
 export const ARGUMENTS = [2, 2, 6, 0] as const;
 
-/** Paths that were read are kept up to so many characters, as each is flattened at several tolerances. */
-const KEPT_CHARACTERS = 4_000_000;
-let kept = new Map<string, Float64Array>();
-let keptCharacters = 0;
-
 /**
  * A path as commands with their numbers: `move x y`, `line x y`, `cubic x1 y1 x2 y2 x y`, `close`. Not to be written into.
  * @throws Error where the text is not path data
  */
 export function readPath(data: string): Float64Array {
-  return kept.get(data) ?? keep(data, parsePath(data));
+  return readAsWritten(data) ?? parsePath(data);
 }
 
-function keep(data: string, path: Float64Array): Float64Array {
-  if (keptCharacters > KEPT_CHARACTERS) {
-    kept = new Map();
-    keptCharacters = 0;
+const PLAIN: Readonly<Record<string, (typeof Op)[keyof typeof Op]>> = {
+  M: Op.move,
+  L: Op.line,
+  C: Op.cubic,
+  Z: Op.close,
+};
+/** A command and its numbers, one space between them. */
+const PLAIN_COMMAND = /([MLCZ])([^MLCZ]*)/g;
+
+/** A path as {@link movedPath} writes it, read in a tenth of the time that a parser of all path data takes; null where it is anything else. */
+function readAsWritten(data: string): Float64Array | null {
+  const out: number[] = [];
+  let read = 0;
+  for (const [whole, letter, numbers] of data.matchAll(PLAIN_COMMAND)) {
+    const op = PLAIN[letter!]!;
+    const before = out.push(op);
+    if (numbers !== '') for (const number of numbers!.split(' ')) out.push(number === '' ? NaN : Number(number));
+    if (out.length - before !== ARGUMENTS[op] || (read === 0 && op !== Op.move)) return null;
+    read += whole.length;
   }
-  kept.set(data, path);
-  keptCharacters += data.length;
-  return path;
+  return read === 0 || read !== data.length || out.some(Number.isNaN) ? null : Float64Array.from(out);
 }
 
 function parsePath(data: string): Float64Array {
@@ -87,7 +95,6 @@ export function movedPath(data: string, matrix: Matrix, decimals: number): strin
   const stays = matrix.every((value, i) => value === IDENTITY[i]);
   if (stays && !/[a-df-z]/.test(data) && !new RegExp(`\\.\\d{${decimals + 1}}`).test(data)) return data;
   const factor = 10 ** decimals;
-  const moved = path.slice();
   let out = '';
   for (let i = 0; i < path.length; i += 1 + ARGUMENTS[path[i]!]!) {
     const op = path[i]!;
@@ -98,13 +105,9 @@ export function movedPath(data: string, matrix: Matrix, decimals: number): strin
       // Adding nought makes a nought of a negative one.
       const nx = Math.round((a * x + c * y + e) * factor) / factor + 0;
       const ny = Math.round((b * x + d * y + f) * factor) / factor + 0;
-      moved[i + k] = nx;
-      moved[i + k + 1] = ny;
       out += k > 1 ? ` ${nx} ${ny}` : `${nx} ${ny}`;
     }
   }
-  // What is written here need not be read again: the shortest text of a number gives that number back.
-  keep(out, moved);
   return out;
 }
 const LETTERS = ['M', 'L', 'C', 'Z'] as const;

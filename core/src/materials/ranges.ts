@@ -70,11 +70,7 @@ export function nearestShades(hex: string, count: number): Match<Shade>[] {
   return nearestColours(labOf(hex), THRUMWICK.shades, count);
 }
 
-const nearestByHex = new Map<string, Match<Shade>>();
-
-/** The one nearest shade; asked for at every plan, so what was found is kept. */
+/** The one nearest shade. */
 export function nearestShade(hex: string): Match<Shade> {
-  const known = nearestByHex.get(hex) ?? nearestShades(hex, 1)[0]!;
-  nearestByHex.set(hex, known);
-  return known;
+  return nearestShades(hex, 1)[0]!;
 }

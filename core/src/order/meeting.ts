@@ -1,19 +1,23 @@
 import { edgesOf, type PlacedShape } from '../drawing/index.ts';
 import { boxesMeet, distanceToLines, isInside, narrowestGap, type Polyline } from '../geometry/index.ts';
-import { RememberedPair } from '../measure/index.ts';
+import { stage, type Memory } from '../measure/index.ts';
 
 /** Shapes further apart than this have nothing to do with each other, mm. */
 export const FARTHEST_MEETING_MM = 2;
 
-const gaps = new RememberedPair<PlacedShape, number>();
-const bounding = new RememberedPair<PlacedShape, { nearMm: number; share: number }>();
-
-/** How far two shapes lie apart, mm: 0 where one lies on the other, Infinity beyond {@link FARTHEST_MEETING_MM}. */
-export function gapBetween(a: PlacedShape, b: PlacedShape): number {
-  return gaps.get(a, b, findGap);
+interface TwoShapes {
+  readonly a: PlacedShape;
+  readonly b: PlacedShape;
 }
 
-function findGap(a: PlacedShape, b: PlacedShape): number {
+export const GAP_BETWEEN = stage<TwoShapes>()('gap between', ['a', 'b'], findGap);
+
+/** How far two shapes lie apart, mm: 0 where one lies on the other, Infinity beyond {@link FARTHEST_MEETING_MM}. */
+export function gapBetween(a: PlacedShape, b: PlacedShape, memory: Memory): number {
+  return memory.made(GAP_BETWEEN, [a.partId, b.partId], { a, b });
+}
+
+function findGap({ a, b }: TwoShapes): number {
   if (!a.box || !b.box || !boxesMeet(a.box, b.box, FARTHEST_MEETING_MM)) return Infinity;
   if (liesOn(a, b) || liesOn(b, a)) return 0;
   const [edgesA, edgesB] = [edgesOf(a.shape), edgesOf(b.shape)];
@@ -44,13 +48,19 @@ function gapOfSpots(spots: ArrayLike<number>, edges: readonly Polyline[], others
 const LOOK_MM = 0.5;
 
 /** The share of a line that runs along the outline of an area, no further off than `nearMm`, 0–1. */
-export function boundsShare(line: PlacedShape, area: PlacedShape, nearMm: number): number {
-  const known = bounding.get(line, area, () => ({ nearMm: NaN, share: 0 }));
-  if (known.nearMm !== nearMm) Object.assign(known, { nearMm, share: shareAlong(line, area, nearMm) });
-  return known.share;
+export function boundsShare(line: PlacedShape, area: PlacedShape, nearMm: number, memory: Memory): number {
+  return memory.made(BOUNDS_SHARE, [line.partId, area.partId], { line, area, nearMm });
 }
 
-function shareAlong(line: PlacedShape, area: PlacedShape, nearMm: number): number {
+interface LineByArea {
+  readonly line: PlacedShape;
+  readonly area: PlacedShape;
+  readonly nearMm: number;
+}
+
+export const BOUNDS_SHARE = stage<LineByArea>()('share along an outline', ['line', 'area', 'nearMm'], shareAlong);
+
+function shareAlong({ line, area, nearMm }: LineByArea): number {
   const outline = edgesOf(area.shape);
   let [along, all] = [0, 0];
   for (const { points } of line.shape.lines) {

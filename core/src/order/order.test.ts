@@ -2,7 +2,7 @@ import { fewestCovering } from './positions/covering.ts';
 import { describe, expect, it } from 'vitest';
 import { fitToHoop, roomHalvesMm } from '../drawing/index.ts';
 import { seededRandom } from '../measure/index.ts';
-import { crushedParts, drawingOrder, findPositions, Orderer, orderPositions, worksOf } from './index.ts';
+import { crushedParts, drawingOrder, findPositions, orderOfWork, orderPositions, worksOf } from './index.ts';
 import { plainHoop, type Hoop } from '../piece/index.ts';
 import { strewnDiscs, svgPiece } from '../testing/pieces.ts';
 import { planOf } from '../testing/plans.ts';
@@ -87,7 +87,7 @@ describe('hoop positions', () => {
       const positions = [...middles.slice(turn), ...middles.slice(0, turn)];
       const inPlaces = { ...piece, hoop, positions };
       const asDrawn = drawingOrder(inPlaces, plan.parts).steps;
-      const { steps, gaveWay } = new Orderer().find(inPlaces, plan.parts);
+      const { steps, gaveWay } = orderOfWork(inPlaces, plan.parts);
       const crushed = crushedParts(steps, plan.parts, hoop, positions);
       // Only what lies under each other's rings can't be helped.
       if (!gaveWay.some(({ id }) => id === 'raised-last')) expect(crushed).toEqual([]);

@@ -1,6 +1,7 @@
 import type { PlanInput } from '../piece/index.ts';
 import { stopMm, travelMm, type PlannedPart } from '../work/index.ts';
 import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 import { LOST_MM, type Problem } from './cost.ts';
 import { withoutCircles } from './precedence.ts';
 import { findRules, type Rule } from './rules.ts';
@@ -22,33 +23,27 @@ export interface OrderWishes extends Pick<SolveOptions, 'seed' | 'tries'> {
   readonly done?: readonly string[];
 }
 
-/** Finds the order of work of pieces, and keeps the last: what changes no step, threading or rule changes no order. */
-export class Orderer {
-  private last: { readonly problem: Problem; readonly wishes: string; readonly order: readonly number[] } | null = null;
-
-  find(piece: PlanInput, parts: readonly PlannedPart[], wishes: OrderWishes = {}): OrderOfWork {
-    const steps = stepsOf(piece, parts);
-    const { problem, kept, gaveWay, broken } = problemOf(piece, parts, steps, wishes.done ?? []);
-    const wished = JSON.stringify(wishes);
-    const isSame = this.last?.wishes === wished && isSameProblem(this.last.problem, problem);
-    const known = [steps.map((_, i) => i)];
-    const order = isSame ? this.last!.order : solve(problem, { ...wishes, known });
-    this.last = { problem, wishes: wished, order };
-    return inOrder(steps, order, { kept, gaveWay, broken });
-  }
+interface AskedOrder {
+  readonly problem: Problem;
+  readonly wishes: OrderWishes;
 }
 
-function isSameProblem(a: Problem, b: Problem): boolean {
-  return (Object.keys(a) as (keyof Problem)[]).every((key) => isSame(a[key], b[key]));
-}
+/** What changes no step, threading or rule changes no order. */
+export const SOLVED_ORDER = stage<AskedOrder>()('solved order', ['problem', 'wishes'], ({ problem, wishes }) =>
+  solve(problem, { ...wishes, known: [Array.from({ length: problem.count }, (_, i) => i)] }),
+);
 
-/** Whether numbers, or lists of them however deep, are the same. */
-function isSame(a: unknown, b: unknown): boolean {
-  if (typeof a === 'number') return a === b;
-  const [one, other] = [a as ArrayLike<unknown>, b as ArrayLike<unknown>];
-  if (one.length !== other.length) return false;
-  for (let i = 0; i < one.length; i++) if (!isSame(one[i], other[i])) return false;
-  return true;
+/** Finds the order of work of a piece. */
+export function orderOfWork(
+  piece: PlanInput,
+  parts: readonly PlannedPart[],
+  wishes: OrderWishes = {},
+  memory = new Memory(),
+): OrderOfWork {
+  const steps = stepsOf(piece, parts, memory);
+  const { problem, kept, gaveWay, broken } = problemOf(piece, parts, steps, wishes.done ?? [], memory);
+  const order = memory.made(SOLVED_ORDER, [], { problem, wishes });
+  return inOrder(steps, order, { kept, gaveWay, broken });
 }
 
 /** The drawing's own order, from back to front, whatever stands against it. */
@@ -84,12 +79,13 @@ export function problemOf(
   parts: readonly PlannedPart[],
   steps: readonly Step[],
   done: readonly string[],
+  memory = new Memory(),
 ): Rules & { readonly problem: Problem } {
   const doneAt = new Map(done.map((key, at) => [key, at]));
   const isDone = ({ before, after }: Rule): boolean =>
     doneAt.has(steps[after]!.key) || (doneAt.has(steps[before]!.key) && !doneAt.has(steps[after]!.key));
   // What is done needs no rule, and is done whatever the rules say.
-  const rules = findRules(piece, parts, steps).filter((rule) => !isDone(rule));
+  const rules = findRules(piece, parts, steps, memory).filter((rule) => !isDone(rule));
   const all = withoutCircles(rules, steps.length);
   const hasOwn = rules.some(({ id }) => id === 'own');
   const unforced = hasOwn

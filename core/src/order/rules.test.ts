@@ -5,7 +5,7 @@ import { plainHoop, plainPass, type LayerRef, type Pass, type Piece } from '../p
 import { svgPiece } from '../testing/pieces.ts';
 import type { Plan } from '../thread/index.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
-import { keepsRules, Orderer, problemOf, RULE_IDS, stepsOf, type Rule } from './index.ts';
+import { keepsRules, orderOfWork, problemOf, RULE_IDS, stepsOf, type Rule } from './index.ts';
 import { withoutCircles } from './precedence.ts';
 
 const planOf = (piece: Piece): Plan => new Planner().plan(piece, USUAL_FACTORS).plan;
@@ -110,7 +110,7 @@ describe('what must come before what', () => {
     const piece = svgPiece(sail + across + round);
     const { order, parts } = planOf(piece);
     const done = [order.at(-1)!.key, order[1]!.key];
-    const again = new Orderer().find(piece, parts, { done });
+    const again = orderOfWork(piece, parts, { done });
     expect(again.steps.slice(0, 2).map(({ key }) => key)).toEqual(done);
     expect(again.steps).toHaveLength(order.length);
   });

@@ -1,5 +1,6 @@
 import { earlierMeeting } from '../geometry/index.ts';
 import { markOf } from '../materials/index.ts';
+import type { Memory } from '../measure/index.ts';
 import { isPainting, type LayerRef, type PlanInput } from '../piece/index.ts';
 import type { PlannedPart } from '../work/index.ts';
 import { boundsShare, gapBetween } from './meeting.ts';
@@ -27,13 +28,18 @@ export function outlinesFirst({ worker, mark, use }: PlanInput): boolean {
 type Chain = readonly (readonly number[])[];
 
 /** Everything that must come before something else. */
-export function findRules(piece: PlanInput, parts: readonly PlannedPart[], steps: readonly Step[]): Rule[] {
+export function findRules(
+  piece: PlanInput,
+  parts: readonly PlannedPart[],
+  steps: readonly Step[],
+  memory: Memory,
+): Rule[] {
   const chains = chainsOf(steps, outlinesFirst(piece));
   return [
     ...ownRules(piece, steps, chains),
     ...layerRules(steps, chains),
-    ...raisedRules(piece, parts, steps),
-    ...drawingRules(piece, parts, chains),
+    ...raisedRules(piece, parts, steps, memory),
+    ...drawingRules(piece, parts, chains, memory),
   ];
 }
 
@@ -138,9 +144,16 @@ function ownRules(
 }
 
 /** Raised work after whatever is worked in a position whose ring would lie on it. */
-function raisedRules({ hoop, positions }: PlanInput, parts: readonly PlannedPart[], steps: readonly Step[]): Rule[] {
+function raisedRules(
+  { hoop, positions }: PlanInput,
+  parts: readonly PlannedPart[],
+  steps: readonly Step[],
+  memory: Memory,
+): Rule[] {
   if (!hoop || positions.length < 2) return [];
-  const rings = new Map(raisedParts(parts, hoop, positions).map(({ partId, underRingOf }) => [partId, underRingOf]));
+  const rings = new Map(
+    raisedParts(parts, hoop, positions, memory).map(({ partId, underRingOf }) => [partId, underRingOf]),
+  );
   const byPosition = positions.map((_, k) => steps.flatMap(({ position }, i) => (position === k ? [i] : [])));
   return steps.flatMap(({ part, position }, after) =>
     (rings.get(part) ?? [])
@@ -160,6 +173,7 @@ function drawingRules(
   piece: PlanInput,
   parts: readonly PlannedPart[],
   chains: ReadonlyMap<string, ReadonlyMap<number, Chain>>,
+  memory: Memory,
 ): Rule[] {
   const isFirst = outlinesFirst(piece);
   const boxes = parts.map(({ part, placed }) => (chains.has(part.id) ? placed.box : null));
@@ -167,8 +181,8 @@ function drawingRules(
   return earlierMeeting(boxes, Math.min(widest, 2)).flatMap((earlier, i) =>
     earlier.flatMap((j): Rule[] => {
       const [back, front] = [parts[j]!, parts[i]!];
-      const bounds = boundOf(back, front);
-      if (!bounds && gapBetween(back.placed, front.placed) > (laidOf(back) + laidOf(front)) / 2) return [];
+      const bounds = boundOf(back, front, memory);
+      if (!bounds && gapBetween(back.placed, front.placed, memory) > (laidOf(back) + laidOf(front)) / 2) return [];
       const isFeature = !bounds && isFeatureOf(front, back);
       const isTurned = bounds ? (bounds === back) !== isFirst : isFeature;
       const [before, after] = isTurned ? [front, back] : [back, front];
@@ -195,14 +209,14 @@ function isFeatureOf({ placed, passes }: PlannedPart, painted: PlannedPart): boo
 }
 
 /** Which of two parts is a line that bounds the other; null where neither does. */
-function boundOf(a: PlannedPart, b: PlannedPart): PlannedPart | null {
+function boundOf(a: PlannedPart, b: PlannedPart, memory: Memory): PlannedPart | null {
   for (const [line, area] of [
     [a, b],
     [b, a],
   ] as const) {
     if (line.placed.kind !== 'line' || area.placed.kind !== 'area') continue;
-    if (gapBetween(line.placed, area.placed) > laidOf(line)) continue;
-    if (boundsShare(line.placed, area.placed, laidOf(line)) >= BOUNDS_SHARE) return line;
+    if (gapBetween(line.placed, area.placed, memory) > laidOf(line)) continue;
+    if (boundsShare(line.placed, area.placed, laidOf(line), memory) >= BOUNDS_SHARE) return line;
   }
   return null;
 }

@@ -1,3 +1,4 @@
+import { Memory } from '../measure/index.ts';
 import { NEEDLE_NAMES, type Needle } from '../materials/index.ts';
 import type { PassRole, PlanInput } from '../piece/index.ts';
 import { firstPlace, lastPlace, type StitchId } from '../stitches/index.ts';
@@ -33,18 +34,24 @@ export interface Step extends WorkStep {
 }
 
 /** All steps of a piece in the order of its drawing, from back to front; layers without a stitch take none. */
-export function stepsOf({ hoop, positions, worker }: PlanInput, parts: readonly PlannedPart[]): Step[] {
+export function stepsOf(
+  { hoop, positions, worker }: PlanInput,
+  parts: readonly PlannedPart[],
+  memory = new Memory(),
+): Step[] {
   const steps: Step[] = [];
   parts.forEach((planned, depth) => {
     const { part, placed, passes } = planned;
-    const held = hoop && positions.length > 1 ? holdingOf(placed, hoop, positions) : null;
+    const held = hoop && positions.length > 1 ? holdingOf(placed, hoop, positions, memory) : null;
     const isPortion = held !== null && !held.isWhole && held.positions.length > 1;
     passes.forEach((pass, layer) => {
-      const zones = !isPortion && worker.byArea > ZONED_FROM ? zonesOf(pass) : null;
+      const zones = !isPortion && worker.byArea > ZONED_FROM ? zonesOf(planned, layer, memory) : null;
       pass.threads.forEach((thread, shade) => {
         if (thread.path.starts.length === 0) return;
         const whole = { position: held?.positions[0] ?? 0, zone: 0, thread };
-        const pieces = isPortion ? portionsOf(thread, hoop!, positions) : (zones?.[shade] ?? [whole]);
+        const pieces = isPortion
+          ? portionsOf(planned, { layer, shade }, hoop!, positions, memory)
+          : (zones?.[shade] ?? [whole]);
         for (const piece of pieces) {
           const { position, zone, thread: own } = { ...whole, ...piece };
           steps.push(stepOf(planned, depth, { part: part.id, layer, shade, position, isPortion, zone }, own));
@@ -58,32 +65,17 @@ export function stepsOf({ hoop, positions, worker }: PlanInput, parts: readonly 
 /** Worked by area rather than by colour, what is painted is worked zone by zone. */
 const ZONED_FROM = 0.5;
 
-/** An edit changes few threads: the steps of all others are as they were. */
-const known = new WeakMap<WorkedThread, Step>();
-
 function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: WorkedThread): Step {
   const { part, passes } = planned;
   const { layer, shade } = step;
-  const key = stepKey(step);
   const colour = thread.colour ?? part.colour;
-  const motif = part.group ?? part.id;
-  const raised = isRaised(planned);
-  const before = known.get(thread);
-  const isSame =
-    before?.key === key &&
-    before.depth === depth &&
-    before.isPortion === step.isPortion &&
-    before.colour === colour &&
-    before.motif === motif &&
-    before.isRaised === raised;
-  if (isSame) return before;
   const pass = passes[layer]!;
   const { thread: kind, strands } = workedIn(pass, thread);
   const needle = needleOfStep(pass, { shade });
   const { path, quantities } = thread;
-  const made: Step = {
+  return {
     ...step,
-    key,
+    key: stepKey(step),
     role: pass.role,
     stitch: pass.stitch,
     depth,
@@ -96,12 +88,10 @@ function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: Wor
     stitches: quantities.stitches,
     from: firstPlace(path, 0),
     to: lastPlace(path, path.starts.length),
-    motif,
+    motif: part.group ?? part.id,
     setUp: `${colour} ${kind} ${strands} ${needleName(needle)}`,
-    isRaised: raised,
+    isRaised: isRaised(planned),
   };
-  known.set(thread, made);
-  return made;
 }
 
 /** A second thread is worked with the needle that comes after the first. */

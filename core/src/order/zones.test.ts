@@ -1,7 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
 import type { Raster } from '../drawing/index.ts';
-import { learnPicture } from '../painting/index.ts';
 import { applyEdit, plainPass, type Piece } from '../piece/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
 import type { Plan } from '../thread/index.ts';
@@ -19,7 +18,8 @@ const PICTURE: Raster = {
   }),
 };
 const ADDRESS = 'data:image/png;base64,AAAA';
-const planOf = (piece: Piece): Plan => new Planner().plan(piece, USUAL_FACTORS).plan;
+const pictures = new Map([[ADDRESS, PICTURE]]);
+const planOf = (piece: Piece): Plan => new Planner().plan(piece, USUAL_FACTORS, { pictures }).plan;
 const byArea = (piece: Piece, share: number): Piece => ({ ...piece, worker: { ...piece.worker, byArea: share } });
 
 /** A square of fur with an eye and a mane on it: `fur`, `eye`, a large patch in front, and a hair that lies on all. */
@@ -54,8 +54,7 @@ describe('a painted part worked by area', () => {
   const named = (name: string): string => piece.drawing.parts.find((part) => part.name === name)!.id;
   beforeAll(() => {
     const bare = furPiece();
-    learnPicture(ADDRESS, PICTURE);
-    const outcome = applyEdit(bare, paintInCotton(bare, planOf(bare).parts[0]!, 5)!);
+    const outcome = applyEdit(bare, paintInCotton(bare, planOf(bare).parts[0]!, 5, pictures)!);
     if (!outcome.ok) throw new Error(outcome.problem);
     piece = byArea(outcome.value, 1);
     plan = planOf(piece);

@@ -1,6 +1,7 @@
+import { Memory, stage } from '../measure/index.ts';
 import { isPainting } from '../piece/index.ts';
 import { Move } from '../stitches/index.ts';
-import type { PlannedPass, WorkedThread } from '../work/index.ts';
+import type { PlannedPart, PlannedPass, WorkedThread } from '../work/index.ts';
 import { threadWhere } from './threadWhere.ts';
 
 /** Painted by area, one goes on from zone to zone of about this size with the needles of its shades parked, mm. */
@@ -14,21 +15,22 @@ export interface Zone {
   readonly thread: WorkedThread;
 }
 
-const known = new WeakMap<PlannedPass, readonly (readonly Zone[])[] | null>();
-
 /**
  * The zones of a pass that is painted in several shades, shade by shade; null for any other, and where one zone holds all of it. Hair lies
  * like tiles: the tips at the back are worked first, each zone over the ends of those before.
  */
-export function zonesOf(pass: PlannedPass): readonly (readonly Zone[])[] | null {
-  const before = known.get(pass);
-  if (before !== undefined) return before;
-  const found = isPainting(pass) && pass.threads.length > 1 ? divided(pass) : null;
-  known.set(pass, found);
-  return found;
+export function zonesOf(
+  { part, passes }: PlannedPart,
+  layer: number,
+  memory = new Memory(),
+): readonly (readonly Zone[])[] | null {
+  const pass = passes[layer]!;
+  return isPainting(pass) && pass.threads.length > 1 ? memory.made(ZONES, [part.id], pass, layer) : null;
 }
 
-function divided({ path, threads }: PlannedPass): readonly (readonly Zone[])[] | null {
+export const ZONES = stage<PlannedPass>()('zones', ['path', 'threads'], divided);
+
+function divided({ path, threads }: Pick<PlannedPass, 'path' | 'threads'>): readonly (readonly Zone[])[] | null {
   const [ux, uy] = senseOf(path);
   const tileOf = (x: number, y: number): [band: number, tile: number] => [
     Math.floor((x * ux + y * uy) / ZONE_MM),

@@ -1,8 +1,8 @@
 import { boxOf, InsideGrid, type Direction, type Polyline, type Region } from '../geometry/index.ts';
-import { seededRandom } from '../measure/index.ts';
+import { Memory, seededRandom } from '../measure/index.ts';
 import { nearestLab, type Lab } from '../colour/index.ts';
 import type { PictureBelow } from '../drawing/index.ts';
-import { cellAt, groundBelow, keyAt, labOfKey } from './ground.ts';
+import { cellAt, colourTable, groundBelow, keyAt, labOfKey } from './ground.ts';
 import { pictureField } from './pictureField.ts';
 
 /** What a painting will come to, in few broad strokes. */
@@ -39,11 +39,13 @@ export function coarsePainting(
   lines: readonly Polyline[],
   shades: readonly Lab[],
   laidMm: number,
+  memory = new Memory(),
 ): CoarsePainting | null {
-  const ground = groundBelow(region, below, laidMm);
+  const ground = groundBelow(region, below, laidMm, memory);
   const box = boxOf(region);
   if (!ground || !box || shades.length === 0) return null;
-  const field = pictureField(ground, region, lines, COARSENESS);
+  const field = pictureField(ground, region, lines, COARSENESS, memory);
+  const labs = colourTable(memory);
   const widthMm = WIDTHS * laidMm;
   const stepMm = Math.sqrt(FREE.along * LENGTH_MM * FREE.across * widthMm);
   const inside = new InsideGrid(region, box, widthMm);
@@ -62,7 +64,7 @@ export function coarsePainting(
       let [l, a, b] = [0, 0, 0];
       for (let k = 0; k < LOOKS; k++) {
         const mm = back + ((on - back) * (k + 0.5)) / LOOKS;
-        labOfKey(keyAt(ground.rgb, cellAt(ground, cx + mm * along.dx, cy + mm * along.dy)), lab);
+        labOfKey(keyAt(ground.rgb, cellAt(ground, cx + mm * along.dx, cy + mm * along.dy)), lab, labs);
         l += lab[0]! / LOOKS;
         a += lab[1]! / LOOKS;
         b += lab[2]! / LOOKS;

@@ -1,6 +1,7 @@
 import { labOfRgb } from '../colour/index.ts';
 import type { PictureBelow } from '../drawing/index.ts';
-import { boxOf, isSameRegion, type Region } from '../geometry/index.ts';
+import { boxOf, type Region } from '../geometry/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 
 /** So many samples of the picture to the width of a thread: more it cannot show. */
 const SAMPLES_A_WIDTH = 4;
@@ -22,15 +23,18 @@ export interface Ground {
   readonly rgb: Uint8Array;
 }
 
-let last: { region: Region; below: PictureBelow; laidMm: number; ground: Ground | null } | null = null;
+interface PictureUnderRegion {
+  readonly region: Region;
+  readonly below: PictureBelow;
+  readonly laidMm: number;
+}
 
-/** The picture below a region, as {@link laidBelow} lays it. What was asked for last is most often asked for next: in other shades, for its colours, to be judged. */
-export function groundBelow(region: Region, below: PictureBelow, laidMm: number): Ground | null {
-  // A stroke that leads a part makes another region of it, with the same outline.
-  if (last?.below !== below || last.laidMm !== laidMm || !isSameRegion(last.region, region)) {
-    last = { region, below, laidMm, ground: laidBelow(region, below, laidMm) };
-  }
-  return last.ground;
+/** One ground at a time: what was asked for last is most often asked for next, in other shades, for its colours, or to be judged. */
+export const GROUND_BELOW = stage<PictureUnderRegion>()('ground below', ['region', 'below', 'laidMm'], laidBelow);
+
+/** The picture below a region, as {@link laidBelow} lays it. */
+export function groundBelow(region: Region, below: PictureBelow, laidMm: number, memory = new Memory()): Ground | null {
+  return memory.made(GROUND_BELOW, [], { region, below, laidMm });
 }
 
 /** To a side of a box so many places are looked at, whether they lie beside the picture. */
@@ -54,7 +58,7 @@ export function shareBeside(region: Region, { picture, toPicture: [a, b, c, d, e
  * Lays a picture below a region. Where the picture is finer than the thread, each cell is the mean of what falls on it; where it is coarser,
  * colours run smoothly from pixel to pixel. Transparent places are white; beside the picture its edge goes on.
  */
-function laidBelow(region: Region, { picture, toPicture }: PictureBelow, laidMm: number): Ground | null {
+function laidBelow({ region, below: { picture, toPicture }, laidMm }: PictureUnderRegion): Ground | null {
   const box = boxOf(region);
   if (!box) return null;
   const [width, height] = [box.maxX - box.minX + 2 * AROUND_MM, box.maxY - box.minY + 2 * AROUND_MM];
@@ -143,12 +147,19 @@ export function keyAt(rgb: Uint8Array, cell: number): number {
   return ((rgb[at]! >> SHIFT) << (2 * BITS)) | ((rgb[at + 1]! >> SHIFT) << BITS) | (rgb[at + 2]! >> SHIFT);
 }
 
-/** By key, filled as colours are met; made when the first is. */
-let labs: Float32Array | null = null;
+/** CIELAB by key, filled as colours are met. */
+export type ColourTable = Float32Array;
+
+export const COLOUR_TABLE = stage<object>()('colour table', [], (): ColourTable => {
+  return new Float32Array(3 << (3 * BITS)).fill(NaN);
+});
+
+export function colourTable(memory: Memory): ColourTable {
+  return memory.made(COLOUR_TABLE, [], {});
+}
 
 /** CIELAB of a key, in the middle of what it stands for. */
-export function labOfKey(key: number, out: Float64Array): void {
-  labs ??= new Float32Array(3 << (3 * BITS)).fill(NaN);
+export function labOfKey(key: number, out: Float64Array, labs: ColourTable): void {
   const at = 3 * key;
   if (Number.isNaN(labs[at]!)) {
     const channel = (shift: number): number =>

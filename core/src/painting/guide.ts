@@ -2,7 +2,8 @@ import type { Lab } from '../colour/index.ts';
 import type { PictureBelow } from '../drawing/index.ts';
 import type { Polyline, Region } from '../geometry/index.ts';
 import type { PictureGuide } from '../stitches/index.ts';
-import { cellAt, groundBelow, keyAt, labOfKey, type Ground } from './ground.ts';
+import { Memory, stage } from '../measure/index.ts';
+import { cellAt, colourTable, groundBelow, keyAt, labOfKey, type Ground } from './ground.ts';
 import { pictureField, type PictureField } from './pictureField.ts';
 import { shadeStitches } from './shadeStitches.ts';
 
@@ -26,26 +27,30 @@ export function paintingOf(
   strokes: readonly Polyline[],
   shades: readonly Lab[],
   laidMm: number,
+  memory = new Memory(),
 ): Painting | null {
-  const ground = groundBelow(region, below, laidMm);
+  const ground = groundBelow(region, below, laidMm, memory);
   if (!ground) return null;
+  const labs = colourTable(memory);
   return {
     ground,
-    field: fieldOf(ground, region, strokes),
+    field: memory.made(PICTURE_FIELD, [], { ground, region, strokes }),
     guide: {
-      colourAt: (x, y, out) => labOfKey(keyAt(ground.rgb, cellAt(ground, x, y)), out),
-      shadesOf: (stitches) => shadeStitches(stitches, ground, shades, laidMm),
+      colourAt: (x, y, out) => labOfKey(keyAt(ground.rgb, cellAt(ground, x, y)), out, labs),
+      shadesOf: (stitches) => shadeStitches(stitches, ground, shades, laidMm, labs),
     },
   };
 }
 
-let lastField: { ground: Ground; strokes: string; field: PictureField } | null = null;
+interface GroundAndStrokes {
+  readonly ground: Ground;
+  readonly region: Region;
+  readonly strokes: readonly Polyline[];
+}
 
 /** A stroke bends the field; other shades do not. */
-function fieldOf(ground: Ground, region: Region, drawn: readonly Polyline[]): PictureField {
-  const strokes = drawn.map(({ points }) => points.join(' ')).join('|');
-  if (lastField?.ground !== ground || lastField.strokes !== strokes) {
-    lastField = { ground, strokes, field: pictureField(ground, region, drawn) };
-  }
-  return lastField.field;
-}
+export const PICTURE_FIELD = stage<GroundAndStrokes>()(
+  'picture field',
+  ['ground', 'region', 'strokes'],
+  ({ ground, region, strokes }, memory) => pictureField(ground, region, strokes, 1, memory),
+);

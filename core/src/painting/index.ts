@@ -1,11 +1,11 @@
 export { coarsePainting, type CoarsePainting } from './coarsePainting.ts';
-export { isLearnt, learnPicture, pictureBelow } from './decoded.ts';
-export { groundBelow, shareBeside, type Ground } from './ground.ts';
-export { paintingOf, type Painting } from './guide.ts';
+export { NO_PICTURES, pictureBelow, type Pictures } from './decoded.ts';
+export { COLOUR_TABLE, GROUND_BELOW, groundBelow, shareBeside, type Ground } from './ground.ts';
+export { paintingOf, PICTURE_FIELD, type Painting } from './guide.ts';
 export { judgePainting, type PaintingReport, type Worked } from './judge.ts';
 export { coloursPainted, growShades, type Eye } from './paintShades.ts';
 export { judgePicture, type PictureFault, type PictureJudgement } from './judgePicture.ts';
-export { pictureField, type PictureField } from './pictureField.ts';
+export { LIE_OF_PICTURE, pictureField, type PictureField } from './pictureField.ts';
 export { findRidges, type Ridge } from './ridges.ts';
 export { shadePatches, type ShadePatch } from './shadePatches.ts';
 export { shadeStitches } from './shadeStitches.ts';

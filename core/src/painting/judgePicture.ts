@@ -1,6 +1,7 @@
 import { coloursOfPicture, deltaE, labOf, type Lab, type PictureColour } from '../colour/index.ts';
 import { shrunk, type PictureBelow } from '../drawing/index.ts';
 import type { Region } from '../geometry/index.ts';
+import { Memory } from '../measure/index.ts';
 import { blur } from './blur.ts';
 import { groundBelow, shareBeside } from './ground.ts';
 import { lightnessOfCells } from './light.ts';
@@ -52,8 +53,9 @@ export function judgePicture(
   laidMm: number,
   colours: readonly PictureColour[],
   shades: readonly { readonly lab: Lab }[],
+  memory = new Memory(),
 ): PictureJudgement | null {
-  const ground = groundBelow(region, below, laidMm);
+  const ground = groundBelow(region, below, laidMm, memory);
   if (!ground) return null;
   const [a, b, c, d] = below.toPicture;
   const pxPerMm = Math.sqrt(Math.abs(a * d - b * c));

@@ -1,6 +1,7 @@
 import { bestShades, coloursOfPicture, type Lab, type PictureColour, type ShadeChoice } from '../colour/index.ts';
 import type { PictureBelow } from '../drawing/index.ts';
 import { isInside, type Region } from '../geometry/index.ts';
+import { Memory } from '../measure/index.ts';
 import { groundBelow, type Ground } from './ground.ts';
 
 /** So many colours stand for what is painted. */
@@ -23,8 +24,9 @@ export function coloursPainted(
   below: PictureBelow,
   laidMm: number,
   eyes: readonly Eye[] = [],
+  memory = new Memory(),
 ): PictureColour[] {
-  const ground = groundBelow(region, below, laidMm);
+  const ground = groundBelow(region, below, laidMm, memory);
   return ground ? coloursOfPicture(pixelsWithin(ground, region, eyes), COLOURS) : [];
 }
 

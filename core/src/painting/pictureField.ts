@@ -7,6 +7,7 @@ import {
   type Polyline,
   type Region,
 } from '../geometry/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 import { blur } from './blur.ts';
 import type { Ground } from './ground.ts';
 import { luminanceAt } from './light.ts';
@@ -44,8 +45,9 @@ export function pictureField(
   region: Region,
   strokes: readonly Polyline[],
   coarseness = 1,
+  memory = new Memory(),
 ): PictureField {
-  const lie = lieOf(ground);
+  const lie = memory.made(LIE_OF_PICTURE, [], { ground });
   const grid = strokes.length > 0 ? ledByStrokes(coarser(lie, coarseness), strokes, region) : lie;
   const [senseX, senseY] = senseOf(grid);
   const field = gridField(grid, (x, y) => nearestSense(strokes, x, y) ?? [senseX, senseY]);
@@ -60,16 +62,10 @@ export function pictureField(
   };
 }
 
-/** What a picture shows does not hang on strokes: it is looked for once. */
-const known = new WeakMap<Ground, Lie>();
+/** What a picture shows does not depend on strokes. */
+export const LIE_OF_PICTURE = stage<{ readonly ground: Ground }>()('lie of a picture', ['ground'], lookForLie);
 
-function lieOf(ground: Ground): Lie {
-  const found = known.get(ground) ?? lookForLie(ground);
-  known.set(ground, found);
-  return found;
-}
-
-function lookForLie(ground: Ground): Lie {
+function lookForLie({ ground }: { readonly ground: Ground }): Lie {
   const { x0, y0, values, columns, rows, stepMm } = lightnessOf(ground);
   blur(values, columns, rows, FINE_MM / stepMm);
   const count = columns * rows;

@@ -1,6 +1,7 @@
 import { deltaE, type Lab } from '../colour/index.ts';
 import { neighbourhood, patchesOf, type Neighbourhood } from '../stitches/index.ts';
-import { cellAt, keyAt, labOfKey, type Ground } from './ground.ts';
+import { Memory } from '../measure/index.ts';
+import { cellAt, colourTable, keyAt, labOfKey, type ColourTable, type Ground } from './ground.ts';
 
 /** What it costs a stitch to be of another shade than all its neighbours, ΔE2000. */
 const ALONE = 0.6;
@@ -18,7 +19,10 @@ class ShadeTable {
   private table = new Float32Array(1024);
   private readonly lab = new Float64Array(3);
 
-  constructor(private readonly shades: readonly Lab[]) {}
+  constructor(
+    private readonly shades: readonly Lab[],
+    private readonly labs: ColourTable,
+  ) {}
 
   /** Adds the differences of a colour from each shade to a row of sums. */
   addTo(sums: Float32Array, from: number, key: number): void {
@@ -32,7 +36,7 @@ class ShadeTable {
         grown.set(this.table);
         this.table = grown;
       }
-      labOfKey(key, this.lab);
+      labOfKey(key, this.lab, this.labs);
       const lab: Lab = { mode: 'lab65', l: this.lab[0]!, a: this.lab[1]!, b: this.lab[2]! };
       for (let k = 0; k < count; k++) this.table[row * count + k] = deltaE(lab, this.shades[k]!);
     }
@@ -52,12 +56,13 @@ export function shadeStitches(
   ground: Ground,
   shades: readonly Lab[],
   laidMm: number,
+  labs = colourTable(new Memory()),
 ): Uint8Array {
   const count = stitches.length / 4;
   const size = shades.length;
   const chosen = new Uint8Array(count);
   if (size < 2) return chosen;
-  const costs = costsOf(stitches, ground, shades, laidMm);
+  const costs = costsOf(stitches, ground, new ShadeTable(shades, labs), size, laidMm);
   for (let i = 0; i < count; i++) chosen[i] = leastOf(costs, i * size, size);
   const near = neighbourhood(stitches, 1.5 * laidMm);
   const votes = new Float32Array(size);
@@ -83,10 +88,14 @@ export function shadeStitches(
 }
 
 /** The mean difference of each shade from the picture along each stitch. */
-function costsOf(stitches: Float32Array, ground: Ground, shades: readonly Lab[], laidMm: number): Float32Array {
-  const size = shades.length;
+function costsOf(
+  stitches: Float32Array,
+  ground: Ground,
+  table: ShadeTable,
+  size: number,
+  laidMm: number,
+): Float32Array {
   const count = stitches.length / 4;
-  const table = new ShadeTable(shades);
   const costs = new Float32Array(count * size);
   for (let i = 0; i < count; i++) {
     const [x0, y0, x1, y1] = [stitches[4 * i]!, stitches[4 * i + 1]!, stitches[4 * i + 2]!, stitches[4 * i + 3]!];

@@ -55,19 +55,7 @@ const ROOM_MM = 3;
 const piece = emptyPiece('book', 'Stitch book');
 const THREAD = 'stranded-cotton';
 
-/** Samples depend on nothing else and are kept: the list of stitches is shown anew at every letter that is searched for. */
-const kept = new Map<string, Sample>();
-const MOST_KEPT = 400;
-
 export function sampleOf(id: StitchId, strands = stitchKind(id).usualStrands, thread: string = THREAD): Sample {
-  const key = `${id}|${strands}|${thread}`;
-  const sample = kept.get(key) ?? makeSample(id, strands, thread);
-  if (kept.size >= MOST_KEPT) kept.clear();
-  kept.set(key, sample);
-  return sample;
-}
-
-function makeSample(id: StitchId, strands: number, thread: string): Sample {
   const shape = shapeFor(id);
   const arrays = [
     ...shape.region,

@@ -22,7 +22,15 @@ import {
   type Needle,
 } from '../materials/index.ts';
 import { materialInWords, type FinishMaterial } from '../finish/index.ts';
-import { formatLength, formatMoney, formatNumber, formatThread, plural, type UnitSystem } from '../measure/index.ts';
+import {
+  Memory,
+  formatLength,
+  formatMoney,
+  formatNumber,
+  formatThread,
+  plural,
+  type UnitSystem,
+} from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { textPages } from './textPages.ts';
 import type { Page } from './sheets.ts';
@@ -61,10 +69,10 @@ export interface Besides {
 }
 
 /** The fewest skeins that, with what is owned, do in nine cases of ten. */
-export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread): number {
+export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread, memory = new Memory()): number {
   if (odds >= ENOUGH) return 0;
   const { putUpM } = threadKind(need.thread)!;
-  const factors = risingFactors(need.loads, spread);
+  const factors = risingFactors(need.loads, spread, memory);
   let skeins = 1;
   while (skeins < MOST_SKEINS && shareWithin(factors, (ownedM + skeins * putUpM) / need.wholeM) < ENOUGH) skeins++;
   return skeins;
@@ -84,9 +92,10 @@ export function shoppingList(
   units: UnitSystem,
   { finishing = [], basket = [] }: Besides = {},
 ): ShoppingRow[] {
-  const threads = withEdges(reaches, finishing, plan.spread).map((reach): ShoppingRow => {
+  const memory = new Memory();
+  const threads = withEdges(reaches, finishing, plan.spread, memory).map((reach): ShoppingRow => {
     const { need, ownedM } = reach;
-    const toBuy = skeinsToBuy(reach, plan.spread);
+    const toBuy = skeinsToBuy(reach, plan.spread, memory);
     const sold = shop?.threads.find(({ range, code }) => range === need.shade.range && code === need.shade.code);
     return {
       kind: 'thread',
@@ -112,14 +121,19 @@ const isOf = ({ need }: Reach, thread: NonNullable<FinishMaterial['thread']>): b
   need.thread === thread.kind && need.colours.includes(thread.colour);
 
 /** What is needed of each shade with what edges take of it. */
-function withEdges(reaches: readonly Reach[], finishing: readonly FinishMaterial[], spread: ThreadSpread): Reach[] {
+function withEdges(
+  reaches: readonly Reach[],
+  finishing: readonly FinishMaterial[],
+  spread: ThreadSpread,
+  memory: Memory,
+): Reach[] {
   return reaches.map((reach) => {
     const edges = finishing.filter(({ thread }) => thread && isOf(reach, thread));
     if (edges.length === 0) return reach;
     const { need, ownedM } = reach;
     const wholeM = need.wholeM + edges.reduce((sum, { quantity }) => sum + quantity / 1000, 0);
     const loads = need.loads + edges.reduce((sum, { thread }) => sum + thread!.loads, 0);
-    const odds = shareWithin(risingFactors(loads, spread), ownedM / wholeM);
+    const odds = shareWithin(risingFactors(loads, spread, memory), ownedM / wholeM);
     return { ...reach, need: { ...need, wholeM, loads }, odds };
   });
 }

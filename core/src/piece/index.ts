@@ -104,6 +104,6 @@ export {
   type Placement,
 } from './schema.ts';
 export { isSamePlanInput, planInput, type PlanInput } from './planInput.ts';
-export { colourName, colourOf, shadesOf, shownColour } from './workedColours.ts';
+export { COLOUR_NAME, colourName, colourOf, shadesOf, shownColour } from './workedColours.ts';
 export { freeColourId, freeId } from './ids.ts';
 export { LET_PLANNER_ORDER, LET_PLANNER_PLACE } from './words.ts';

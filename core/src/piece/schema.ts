@@ -397,7 +397,7 @@ export function isPainted({ parts }: { readonly parts: readonly Part[] }): boole
 }
 
 /** Whether a part is on the cloth without thread: printed, or a line that is only marked. */
-export function isUnstitched({ printed, marking }: Part): boolean {
+export function isUnstitched({ printed, marking }: Pick<Part, 'printed' | 'marking'>): boolean {
   return printed || marking !== null;
 }
 

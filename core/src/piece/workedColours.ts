@@ -1,5 +1,5 @@
 import { mixed } from '../colour/index.ts';
-import { remembered } from '../measure/index.ts';
+import { stage } from '../measure/index.ts';
 import { nearestShade, type ShadeRef } from '../materials/index.ts';
 import type { PaletteColour } from './schema.ts';
 import * as say from './words.ts';
@@ -10,14 +10,19 @@ export function shadesOf({ hex, shade, second }: PaletteColour): { first: ShadeR
 }
 
 /** A colour by its shade, or by the shade that it is nearest to. */
-export const colourName = remembered(({ hex, shade, second }: PaletteColour): { name: string; hex: string } => {
+export function colourName({ hex, shade, second }: Pick<PaletteColour, 'hex' | 'shade' | 'second'>): {
+  readonly name: string;
+  readonly hex: string;
+} {
   if (shade && second) {
     return { name: `${shade.name} with ${second.name}`, hex: mixed(shade.hex, second.hex) };
   }
   if (shade) return { name: `${shade.name} (${shade.code})`, hex: shade.hex };
   const { item } = nearestShade(hex);
   return { name: say.nearShade(item.name, item.code), hex };
-});
+}
+
+export const COLOUR_NAME = stage<PaletteColour>()('colour name', ['hex', 'shade', 'second'], colourName);
 
 /** A colour of a piece by its id. @throws where the palette has none of it: parts and passes name only colours that are there */
 export function colourOf({ palette }: { readonly palette: readonly PaletteColour[] }, id: string): PaletteColour {

@@ -1,4 +1,4 @@
-import type { PlacedShape } from '../drawing/index.ts';
+import type { MiddleOf, PlacedShape } from '../drawing/index.ts';
 import { equalCircleMm } from '../geometry/index.ts';
 import { bundleDiameterMm, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine, formatNumber } from '../measure/index.ts';
@@ -38,8 +38,13 @@ interface Case {
 }
 
 /** The ways to work an area, best first. */
-export function areaProposals(placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
-  const form = formOf(placed);
+export function areaProposals(
+  placed: PlacedShape,
+  sense: Sense,
+  settings: ProposalSettings,
+  middleOf: MiddleOf,
+): Proposal[] {
+  const form = formOf(placed, middleOf);
   const direction = satinDirection(placed);
   const usual = placed.meanWidthMm < TREATMENT.narrowMm ? 1 : placed.areaMm2 > TREATMENT.largeMm2 ? 3 : 2;
   const given: Case = {

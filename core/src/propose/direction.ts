@@ -1,6 +1,6 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import { cellRows, scanCells, scanFrame, simplifyRegion, type Region } from '../geometry/index.ts';
-import { remembered } from '../measure/index.ts';
+import { stage } from '../measure/index.ts';
 
 const STEP_DEG = 15;
 /** Outlines are looked at this coarsely, and in this many rows. */
@@ -24,8 +24,12 @@ function shortestSpans(region: Region): Direction {
   return best;
 }
 
-/** The direction that satin takes on an area when none is set. Shapes never change, so it is found once. */
-export const satinDirection = remembered(({ shape }: PlacedShape): Direction => shortestSpans(shape.region));
+/** The direction that satin takes on an area when none is set. */
+export function satinDirection({ shape }: Pick<PlacedShape, 'shape'>): Direction {
+  return shortestSpans(shape.region);
+}
+
+export const SATIN_DIRECTION = stage<PlacedShape>()('satin direction', ['shape'], satinDirection);
 
 /** The longest stretch of a region along a direction, mm. */
 export function longestSpan(region: Region, angleDeg: number): number {

@@ -1,9 +1,9 @@
-import { axisOf, onDrawing, type PlacedShape } from '../drawing/index.ts';
+import { axisOf, onDrawing, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
 import { polylineLength } from '../geometry/index.ts';
-import { remembered } from '../measure/index.ts';
+import { stage, type Memory } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 import { tightestBendMm } from './bends.ts';
-import { touch, type Neighbours } from './neighbours.ts';
+import type { Neighbours } from './neighbours.ts';
 import { TREATMENT } from './thresholds.ts';
 
 /** What a part's treatment depends on besides its own shape: what of the drawing it belongs to. */
@@ -36,13 +36,17 @@ export function senseOf(
   shapes: readonly PlacedShape[],
   scale: number,
   neighbours: Neighbours,
+  middleOf: MiddleOf,
+  memory: Memory,
 ): Sense[] {
-  const centres = flowerCentres(parts, shapes);
-  const lines = lineFamilies(parts, shapes, scale);
+  const centres = flowerCentres(parts, shapes, middleOf);
+  const lines = lineFamilies(parts, shapes, scale, memory);
   const ground = groundOf(parts, shapes);
   return parts.map((part, i) => ({
     centre: (part.group !== null && centres.get(part.group)) || null,
-    standsBefore: neighbours.meetingBefore(i).some((j) => standsBefore(shapes[i]!, shapes[j]!)),
+    standsBefore: neighbours
+      .meetingBefore(i)
+      .some((j) => shapes[j]!.behind.includes(shapes[i]!.partId) || neighbours.touch(j, i)),
     isGround: i === ground,
     lines: lines.get(lineKey(part)) ?? null,
   }));
@@ -55,7 +59,11 @@ const UNEVEN = 0.3;
 const ASKEW_RAD = (30 * Math.PI) / 180;
 
 /** The middles to which groups of like areas point, by group. */
-function flowerCentres(parts: readonly Part[], shapes: readonly PlacedShape[]): Map<string, readonly [number, number]> {
+function flowerCentres(
+  parts: readonly Part[],
+  shapes: readonly PlacedShape[],
+  middleOf: MiddleOf,
+): Map<string, readonly [number, number]> {
   const groups = new Map<string, PlacedShape[]>();
   parts.forEach((part, i) => {
     const placed = shapes[i]!;
@@ -64,13 +72,13 @@ function flowerCentres(parts: readonly Part[], shapes: readonly PlacedShape[]): 
   });
   const centres = new Map<string, readonly [number, number]>();
   for (const [group, members] of groups) {
-    const centre = members.length >= FEWEST_PETALS ? commonCentre(members) : null;
+    const centre = members.length >= FEWEST_PETALS ? commonCentre(members, middleOf) : null;
     if (centre) centres.set(group, onDrawing(members[0]!.toCloth, ...centre));
   }
   return centres;
 }
 
-function commonCentre(members: readonly PlacedShape[]): readonly [number, number] | null {
+function commonCentre(members: readonly PlacedShape[], middleOf: MiddleOf): readonly [number, number] | null {
   const middles = members.map(({ box }) => [(box!.minX + box!.maxX) / 2, (box!.minY + box!.maxY) / 2] as const);
   const cx = middles.reduce((sum, [x]) => sum + x, 0) / middles.length;
   const cy = middles.reduce((sum, [, y]) => sum + y, 0) / middles.length;
@@ -79,17 +87,13 @@ function commonCentre(members: readonly PlacedShape[]): readonly [number, number
   const isRound = mean > 1 && distances.every((mm) => Math.abs(mm - mean) <= UNEVEN * mean);
   if (!isRound) return null;
   const pointing = members.filter((placed, i) => {
-    const axis = axisOf(placed)[0];
+    const axis = axisOf(placed, middleOf)[0];
     if (!axis) return false;
     const [x, y] = middles[i]!;
     const way = Math.atan2(axis.points.at(-1)! - axis.points[1]!, axis.points.at(-2)! - axis.points[0]!);
     return Math.abs(Math.sin(way - Math.atan2(cy - y, cx - x))) < Math.sin(ASKEW_RAD);
   });
   return pointing.length >= 0.7 * members.length ? [cx, cy] : null;
-}
-
-function standsBefore(placed: PlacedShape, other: PlacedShape): boolean {
-  return other.behind.includes(placed.partId) || touch(other, placed);
 }
 
 /** The rearmost area, where it is the largest by far and lies round others. */
@@ -125,19 +129,25 @@ interface Bend {
   readonly lengthMm: number;
 }
 
-const bendsOf = remembered((placed: PlacedShape): Bend => ({
+export const LINE_BENDS = stage<PlacedShape>()('line bends', ['shape'], (placed): Bend => ({
   radiusMm: tightestBendMm(placed),
   lengthMm: placed.shape.lines.reduce((sum, line) => sum + polylineLength(line), 0),
 }));
 
-function lineFamilies(parts: readonly Part[], shapes: readonly PlacedShape[], scale: number): Map<string, LineSense> {
+function lineFamilies(
+  parts: readonly Part[],
+  shapes: readonly PlacedShape[],
+  scale: number,
+  memory: Memory,
+): Map<string, LineSense> {
   const families = new Map<string, { bends: Bend[]; drawn: number[] }>();
   parts.forEach((part, i) => {
     const key = lineKey(part);
-    if (key === '' || !shapes[i]!.box) return;
+    const placed = shapes[i]!;
+    if (key === '' || !placed.box) return;
     const family = families.get(key) ?? { bends: [], drawn: [] };
     families.set(key, family);
-    family.bends.push(bendsOf(shapes[i]!));
+    family.bends.push(memory.made(LINE_BENDS, [part.id], placed));
     family.drawn.push((part.strokeMm ?? 0) * scale);
   });
   return new Map(

@@ -1,4 +1,4 @@
-import { middleOf, type PlacedShape } from '../drawing/index.ts';
+import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
 import {
   boxOf,
   lengthsOf,
@@ -10,7 +10,6 @@ import {
   type MiddleLine,
   type Polyline,
 } from '../geometry/index.ts';
-import { remembered } from '../measure/index.ts';
 import { TREATMENT } from './thresholds.ts';
 
 /**
@@ -33,12 +32,16 @@ export interface Form {
 
 const NONE: Form = { kind: 'plain', widthMm: 0, lengthMm: 0, turnDeg: 0, branches: false };
 
-/** What kind of form an area has. Shapes never change, so it is found once. */
-export const formOf = remembered((placed: PlacedShape): Form => {
+/** Whether an area is as round as a coin: that has no middle line to speak of. */
+export function isDisc({ widest, areaMm2 }: PlacedShape): boolean {
+  return widest !== null && Math.PI * widest.r ** 2 >= TREATMENT.discFullness * areaMm2;
+}
+
+/** What kind of form an area has. */
+export function formOf(placed: PlacedShape, middleOf: MiddleOf = middleFound): Form {
   if (placed.kind !== 'area' || !placed.widest) return NONE;
   const widthMm = 2 * placed.widest.r;
-  // What is as round as a coin has no middle line to speak of.
-  if ((Math.PI * widthMm ** 2) / 4 >= TREATMENT.discFullness * placed.areaMm2) {
+  if (isDisc(placed)) {
     return { kind: 'disc', widthMm, lengthMm: widthMm, turnDeg: 0, branches: false };
   }
   const middle = middleOf(placed);
@@ -51,7 +54,7 @@ export const formOf = remembered((placed: PlacedShape): Form => {
     branches: middle.branches.length > 0,
   };
   return { kind: kindOf(placed, middle, measures), ...measures };
-});
+}
 
 function kindOf(placed: PlacedShape, middle: MiddleLine, form: Omit<Form, 'kind'>): FormKind {
   const { widthMm, lengthMm, turnDeg, branches } = form;

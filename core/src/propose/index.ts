@@ -1,10 +1,12 @@
 export { tightestBendMm } from './bends.ts';
-export { longestSpan } from './direction.ts';
+export { longestSpan, SATIN_DIRECTION } from './direction.ts';
+export { LINE_BENDS } from './drawingSense.ts';
+export { MIRROR_LINE } from './mirrored.ts';
 export { canWork, isShortLine, isSmallRound, rolesOn } from './roles.ts';
-export { degreesApart, Neighbours, straightFilling, touch } from './neighbours.ts';
+export { degreesApart, Neighbours, straightFilling, touch, TOUCHING } from './neighbours.ts';
 export { asPass, inWorkingOrder, withNewPass } from './newPass.ts';
 export { formOf, type FormKind } from './forms.ts';
-export { proposalsFor } from './proposals.ts';
+export { PROPOSALS, proposalsFor } from './proposals.ts';
 export { proposalInWords, type Offer } from './schools.ts';
 export { coveringStrands, type Proposal } from './treatment.ts';
 export { Proposer } from './settle.ts';

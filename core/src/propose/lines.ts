@@ -21,7 +21,7 @@ import * as say from './words.ts';
  * it does not change the whole line.
  */
 export function lineProposals(
-  part: Part,
+  part: Pick<Part, 'dashed'>,
   placed: PlacedShape,
   family: LineSense,
   settings: ProposalSettings,
@@ -30,7 +30,11 @@ export function lineProposals(
   return [...(single ? [single] : []), ...along(part, family, settings)].slice(0, 3);
 }
 
-function along(part: Part, { drawnMm, radiusMm, count }: LineSense, settings: ProposalSettings): Proposal[] {
+function along(
+  part: Pick<Part, 'dashed'>,
+  { drawnMm, radiusMm, count }: LineSense,
+  settings: ProposalSettings,
+): Proposal[] {
   const { markMm, use, strands: school } = settings;
   const usual = drawnMm < TREATMENT.fineLineMm ? 1 : drawnMm < TREATMENT.bodyLineMm ? 2 : 3;
   const make = (stitch: StitchId, why: string, atLeast = usual): Proposal => {

@@ -1,6 +1,6 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import { reachInside, ringArea, type Region } from '../geometry/index.ts';
-import { remembered, RememberedPair } from '../measure/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 
 /** Looked at from its middle in so many directions, an outline lies this near to its image's, as a share of its size. */
@@ -11,6 +11,8 @@ const AREA_STEP = Math.log(1.03);
 /** So many earlier parts of a colour and size are looked at, no more. */
 const MOST_LOOKED_AT = 8;
 
+type Measured = Pick<PlacedShape, 'shape' | 'areaMm2'>;
+
 interface Outline {
   readonly x: number;
   readonly y: number;
@@ -19,7 +21,7 @@ interface Outline {
   readonly sizeMm: number;
 }
 
-const outlineOf = remembered(({ shape, areaMm2 }: PlacedShape): Outline => {
+function outlineOf({ shape, areaMm2 }: Measured): Outline {
   const [x, y] = middleOfArea(shape.region);
   return {
     x,
@@ -27,7 +29,7 @@ const outlineOf = remembered(({ shape, areaMm2 }: PlacedShape): Outline => {
     reach: (angle) => reachInside(shape.region, x, y, Math.cos(angle), -Math.sin(angle)),
     sizeMm: Math.sqrt(areaMm2),
   };
-});
+}
 
 /** The centre of gravity of a region; rings that are holes run the other way round and take away. */
 function middleOfArea(region: Region): [x: number, y: number] {
@@ -48,10 +50,8 @@ function middleOfArea(region: Region): [x: number, y: number] {
   return all === 0 ? [0, 0] : [sumX / all, sumY / all];
 }
 
-const images = new RememberedPair<PlacedShape, number | null>();
-
 /** The direction of the line in which two areas are images of each other, radians as seen; null where they are not, or are mere copies. */
-function mirrorOf(a: PlacedShape, b: PlacedShape): number | null {
+function mirrorOf({ a, b }: { readonly a: Measured; readonly b: Measured }): number | null {
   const [first, second] = [outlineOf(a), outlineOf(b)];
   const [dx, dy] = [second.x - first.x, second.y - first.y];
   if (Math.hypot(dx, dy) < ALIKE * first.sizeMm) return null;
@@ -64,6 +64,12 @@ function mirrorOf(a: PlacedShape, b: PlacedShape): number | null {
   return isAlike((angle) => 2 * axis - angle) ? axis : null;
 }
 
+export const MIRROR_LINE = stage<{ readonly a: PlacedShape; readonly b: PlacedShape }>()(
+  'mirror line',
+  ['a', 'b'],
+  mirrorOf,
+);
+
 /** Of which earlier part a part is the mirror image, and in which line. */
 export interface Mirrored {
   readonly of: number;
@@ -72,7 +78,11 @@ export interface Mirrored {
 }
 
 /** For each part the first before it of which it is the mirror image; null where there is none, and for what was chosen. */
-export function mirrorImages(parts: readonly Part[], shapes: readonly PlacedShape[]): (Mirrored | null)[] {
+export function mirrorImages(
+  parts: readonly Part[],
+  shapes: readonly PlacedShape[],
+  memory = new Memory(),
+): (Mirrored | null)[] {
   const bySize = new Map<string, number[]>();
   return parts.map((part, i) => {
     const placed = shapes[i]!;
@@ -83,7 +93,8 @@ export function mirrorImages(parts: readonly Part[], shapes: readonly PlacedShap
     bySize.set(key, [...(bySize.get(key) ?? []), i]);
     if (part.passes !== null || part.differs) return null;
     for (const of of alike.sort((a, b) => a - b).slice(0, MOST_LOOKED_AT)) {
-      const axis = images.get(shapes[of]!, placed, mirrorOf);
+      const earlier = shapes[of]!;
+      const axis = memory.made(MIRROR_LINE, [earlier.partId, placed.partId], { a: earlier, b: placed });
       if (axis !== null) return { of, axis };
     }
     return null;

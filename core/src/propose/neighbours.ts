@@ -3,7 +3,7 @@ import { TREATMENT } from './thresholds.ts';
 import { deltaE, labOf, type Lab } from '../colour/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { distanceBeyond, earlierMeeting } from '../geometry/index.ts';
-import { RememberedPair } from '../measure/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { longestSpan } from './direction.ts';
@@ -47,11 +47,15 @@ function touchAlong(a: PlacedShape, b: PlacedShape): boolean {
   return false;
 }
 
-const touching = new RememberedPair<PlacedShape, boolean>();
+export const TOUCHING = stage<{ readonly a: PlacedShape; readonly b: PlacedShape }>()(
+  'touching',
+  ['a', 'b'],
+  ({ a, b }) => touchAlong(a, b),
+);
 
-/** Whether two areas whose boxes meet touch. Shapes never change, so it is found once. */
-export function touch(a: PlacedShape, b: PlacedShape): boolean {
-  return touching.get(a, b, touchAlong);
+/** Whether two areas whose boxes meet touch. */
+export function touch(a: PlacedShape, b: PlacedShape, memory: Memory): boolean {
+  return memory.made(TOUCHING, [a.partId, b.partId], { a, b });
 }
 
 /** Which areas of a piece touch and are worked in colours that are hardly told apart. */
@@ -64,6 +68,7 @@ export class Neighbours {
   constructor(
     private readonly piece: PlanInput,
     private readonly shapes: readonly PlacedShape[],
+    private readonly memory = new Memory(),
   ) {
     const areas = shapes.map(({ kind, box }) => (kind === 'area' ? box : null));
     this.earlier = earlierMeeting(areas, TREATMENT.touchingMm);
@@ -77,9 +82,12 @@ export class Neighbours {
   /** The parts before part i that touch it in a near-equal colour. */
   alikeBefore(i: number): number[] {
     const { parts } = this.piece.drawing;
-    return this.earlier[i]!.filter(
-      (j) => this.areNearEqual(parts[i]!.colour, parts[j]!.colour) && touch(this.shapes[i]!, this.shapes[j]!),
-    );
+    return this.earlier[i]!.filter((j) => this.areNearEqual(parts[i]!.colour, parts[j]!.colour) && this.touch(i, j));
+  }
+
+  /** Whether two areas whose boxes meet touch. */
+  touch(i: number, j: number): boolean {
+    return touch(this.shapes[i]!, this.shapes[j]!, this.memory);
   }
 
   private areNearEqual(a: string, b: string): boolean {

@@ -1,10 +1,13 @@
-import type { PlacedShape } from '../drawing/index.ts';
+import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
+import type { MiddleLine } from '../geometry/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 import { laidWidthMm, strandsLike, threadKind } from '../materials/index.ts';
 import { isUnstitched, type Part, type PlanInput } from '../piece/index.ts';
 import { areaProposals } from './areas.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
 import { scrapProposals } from './scraps.ts';
 import { lineProposals } from './lines.ts';
+import { isDisc } from './forms.ts';
 import { Neighbours } from './neighbours.ts';
 import { withOtherSchools, type Offer } from './schools.ts';
 import type { SettledPass } from './settled.ts';
@@ -23,9 +26,38 @@ import {
 } from './treatment.ts';
 import * as say from './words.ts';
 
+/** What the treatments of a part are chosen by. */
+interface ProposedPart extends Pick<Part, 'printed' | 'marking' | 'scrap' | 'dashed'> {
+  readonly placed: PlacedShape;
+  /** The middle line of an area that has one. */
+  readonly middle: MiddleLine | null;
+  readonly sense: Sense;
+  readonly settings: ProposalSettings;
+}
+
+export const PROPOSALS = stage<ProposedPart>()(
+  'proposals',
+  ['printed', 'marking', 'scrap', 'dashed', 'placed', 'middle', 'sense', 'settings'],
+  propose,
+);
+
+/** A part as the stage of its proposals is given it. */
+export function asProposed(
+  part: Part,
+  placed: PlacedShape,
+  sense: Sense,
+  settings: ProposalSettings,
+  middleOf: MiddleOf,
+): ProposedPart {
+  const { printed, marking, scrap, dashed } = part;
+  const middle = placed.kind === 'area' && !isDisc(placed) ? middleOf(placed) : null;
+  return { printed, marking, scrap, dashed, placed, middle, sense, settings };
+}
+
 /** The best treatments of a part, best first. */
-export function propose(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
-  const offers = inCotton(part, placed, sense, settings);
+function propose(proposed: ProposedPart): Proposal[] {
+  const { settings } = proposed;
+  const offers = inCotton(proposed);
   return settings.use === 'whitework' ? offers.map(inWhiteworkThread) : offers;
 }
 
@@ -45,10 +77,10 @@ function inWhiteworkThread({ layers, pass, reason }: Proposal): Proposal {
   return { layers: layers.map(inThread), pass: inThread(pass), reason };
 }
 
-function inCotton(part: Part, placed: PlacedShape, sense: Sense, settings: ProposalSettings): Proposal[] {
+function inCotton({ placed, middle, sense, settings, ...part }: ProposedPart): Proposal[] {
   if (isUnstitched(part)) return [];
   if (part.scrap) return scrapProposals(part.scrap, settings);
-  if (placed.kind === 'area') return areaProposals(placed, sense, settings);
+  if (placed.kind === 'area') return areaProposals(placed, sense, settings, () => middle);
   if (placed.kind === 'line' && sense.lines) return lineProposals(part, placed, sense.lines, settings);
   return spotProposals(settings);
 }
@@ -64,13 +96,22 @@ export function proposalsFor(
 ): (readonly Offer[])[] {
   const shapes = all.map(({ placed }) => placed);
   const parts = all.map(({ part }) => part);
-  const senses = senseOf(parts, shapes, piece.placement.scale, new Neighbours(piece, shapes));
+  const senses = senseOf(
+    parts,
+    shapes,
+    piece.placement.scale,
+    new Neighbours(piece, shapes),
+    middleFound,
+    new Memory(),
+  );
   const settings = proposalSettings(piece);
   return partIds.map((id) => {
     const at = parts.findIndex((part) => part.id === id);
     const placed = shapes[at];
     if (!placed?.box) return [];
-    return withOtherSchools(settings, (school) => propose(parts[at]!, placed, senses[at]!, school));
+    return withOtherSchools(settings, (school) =>
+      propose(asProposed(parts[at]!, placed, senses[at]!, school, middleFound)),
+    );
   });
 }
 

@@ -1,48 +1,41 @@
 import type { Settled, SettledPass } from './settled.ts';
 import type { Neighbours } from './neighbours.ts';
-import { attempt, type Faults } from '../measure/index.ts';
+import { attempt, Memory, type Faults } from '../measure/index.ts';
 import { turnedFromNeighbours } from './neighbours.ts';
 import { stitchKind } from '../stitches/index.ts';
-import { satinDirection } from './direction.ts';
+import { SATIN_DIRECTION } from './direction.ts';
 import { mirroredAngle, mirrorImages, type Mirrored } from './mirrored.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
-import { propose } from './proposals.ts';
+import { asProposed, PROPOSALS } from './proposals.ts';
 import { proposalSettings, type Proposal, type ProposalSettings } from './treatment.ts';
-import type { PlacedShape } from '../drawing/index.ts';
+import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
 import type { Pass, Part, PlanInput } from '../piece/index.ts';
 import * as say from './words.ts';
 
 const CHOSEN = 'Your choice.';
 
 /** @param offered asked only where something is left open: proposals take time to find */
-function settledPasses(part: Part, placed: PlacedShape, offered: () => readonly Proposal[]): readonly SettledPass[] {
+function settledPasses(part: Part, offered: () => readonly Proposal[], satinDeg: () => number): readonly SettledPass[] {
   if (part.passes === null) return offered()[0]?.layers ?? [];
   return part.passes.map((pass) => ({
     ...pass,
-    angleDeg: pass.angleDeg ?? usualAngle(pass, placed, offered),
+    angleDeg: pass.angleDeg ?? usualAngle(pass, offered, satinDeg),
     reason: CHOSEN,
   }));
 }
 
 /** The direction of a pass that was given none: as proposed for its stitch, else as satin lies, else level. */
-function usualAngle(pass: Pass, placed: PlacedShape, offered: () => readonly Proposal[]): number {
+function usualAngle(pass: Pass, offered: () => readonly Proposal[], satinDeg: () => number): number {
   if (!stitchKind(pass.stitch).hasDirection) return 0;
   const proposed = offered().find(
     ({ pass: offer }) => offer.stitch === pass.stitch && offer.direction === pass.direction,
   );
-  return proposed?.pass.angleDeg ?? satinDirection(placed).angleDeg;
-}
-
-interface Advice {
-  readonly placed: PlacedShape;
-  readonly key: string;
-  readonly proposals: readonly Proposal[];
+  return proposed?.pass.angleDeg ?? satinDeg();
 }
 
 /** Settles what is left open in the passes of parts, and remembers what it proposed: a part is advised on again only when it is touched. */
 export class Proposer {
-  private advised = new Map<string, Advice>();
-  private next: typeof this.advised = new Map();
+  constructor(private readonly memory = new Memory()) {}
 
   /**
    * The passes of all parts of a piece, in their order from back to front.
@@ -54,23 +47,22 @@ export class Proposer {
     shapes: readonly PlacedShape[],
     neighbours: Neighbours,
     faults: Faults = new Map(),
+    middleOf: MiddleOf = middleFound,
   ): (readonly SettledPass[])[] {
     const settings = proposalSettings(piece);
-    const shared = JSON.stringify(settings);
     const { parts } = piece.drawing;
-    this.next = new Map();
-    const senses = senseOf(parts, shapes, piece.placement.scale, neighbours);
+    const senses = senseOf(parts, shapes, piece.placement.scale, neighbours, middleOf, this.memory);
     const settled: Settled[] = [];
     const leaders = new Map<string, readonly SettledPass[]>();
-    const mirrored = mirrorImages(parts, shapes);
+    const mirrored = mirrorImages(parts, shapes, this.memory);
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
       const offeredFor = (j: number): readonly Proposal[] =>
-        this.advise(parts[j]!, shapes[j]!, senses[j]!, settings, shared);
+        this.advise(parts[j]!, shapes[j]!, senses[j]!, settings, middleOf);
       const offered = (): readonly Proposal[] => offeredFor(i);
       const settle = (): readonly SettledPass[] => {
         if (!placed.box || part.marking !== null) return [];
-        const own = settledPasses(part, placed, offered);
+        const own = settledPasses(part, offered, () => this.memory.made(SATIN_DIRECTION, [part.id], placed).angleDeg);
         if (part.passes !== null) return own;
         const image = mirrored[i];
         const alone = asItsGroup(part, own, offered, leaders);
@@ -83,7 +75,6 @@ export class Proposer {
       };
       settled.push({ part, placed, passes: attempt(faults, part.id, settle, () => []) });
     });
-    this.advised = this.next;
     return settled.map(({ passes }) => passes);
   }
 
@@ -92,15 +83,10 @@ export class Proposer {
     placed: PlacedShape,
     sense: Sense,
     settings: ProposalSettings,
-    shared: string,
+    middleOf: MiddleOf,
   ): readonly Proposal[] {
-    const filled = part.printed ? 'print' : JSON.stringify(part.scrap);
-    const key = `${shared} ${part.strokeMm} ${part.dashed} ${filled} ${JSON.stringify(sense)}`;
-    const before = this.advised.get(part.id);
-    const isSame = before?.placed === placed && before.key === key;
-    const proposals = isSame ? before.proposals : placed.box ? propose(part, placed, sense, settings) : [];
-    this.next.set(part.id, isSame ? before : { placed, key, proposals });
-    return proposals;
+    if (!placed.box) return [];
+    return this.memory.made(PROPOSALS, [part.id], asProposed(part, placed, sense, settings, middleOf));
   }
 }
 

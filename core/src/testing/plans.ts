@@ -1,5 +1,5 @@
 import { ShapePlacer } from '../drawing/index.ts';
-import { Orderer } from '../order/index.ts';
+import { orderOfWork } from '../order/index.ts';
 import { plainPass, type Piece } from '../piece/index.ts';
 import { sumUp, type Plan } from '../thread/index.ts';
 import { PassWorker, spreadOf, USUAL_FACTORS, workSettings } from '../work/index.ts';
@@ -12,6 +12,6 @@ export function planOf(piece: Piece): Plan {
     return [{ ...pass, angleDeg: 0, reason: '' }];
   });
   const settings = workSettings(piece, 1, USUAL_FACTORS);
-  const parts = new PassWorker().workAll(piece.drawing.parts, shapes, treatments, settings);
-  return sumUp(piece, parts, new Orderer().find(piece, parts), spreadOf(USUAL_FACTORS));
+  const parts = new PassWorker().workAll(piece.drawing.parts, shapes, treatments, { settings });
+  return sumUp(piece, parts, orderOfWork(piece, parts), spreadOf(USUAL_FACTORS));
 }

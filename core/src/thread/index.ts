@@ -2,6 +2,7 @@ export { shareCuts, type Cut } from './cuts.ts';
 export { countLoads, secondsAlone, type Loads } from './loads.ts';
 export {
   colourNeeds,
+  COUNTED_LOADS,
   needleRuns,
   stepSeconds,
   threadWork,
@@ -9,10 +10,10 @@ export {
   type NeedleLoad,
   type StepWork,
 } from './needs.ts';
-export { drawNeeds, needOdds, quantile, risingFactors, shareWithin, Z90, type Odds } from './odds.ts';
+export { drawNeeds, needOdds, quantile, RISING_FACTORS, risingFactors, shareWithin, Z90, type Odds } from './odds.ts';
 export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';
 export { inOrder, ORDER_WAYS, orderWays, type OrderWay, type OrderWayId } from './orderWays.ts';
-export { hoopMoves, sumUp, type Plan } from './plan.ts';
+export { CLEAR_IN_HOOP, EXTENT, hoopMoves, sumUp, type Plan } from './plan.ts';
 export { ENOUGH, ownedFor, partsToDo, willReach, type Owned, type Reach } from './reach.ts';
 export { savings, type Saving } from './savings.ts';
 export { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';

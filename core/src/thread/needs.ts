@@ -15,11 +15,10 @@ import {
   WORKING_LENGTH,
   type ThreadKind,
 } from '../materials/index.ts';
-import { Remembered } from '../measure/index.ts';
-import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
-import type { StitchPath } from '../stitches/index.ts';
+import { Memory, stage } from '../measure/index.ts';
+import { COLOUR_NAME, type PlanInput, colourOf } from '../piece/index.ts';
 import { shareCuts, type Cut } from './cuts.ts';
-import { countLoads, type Loads, type LoadSettings, type RunWay } from './loads.ts';
+import { countLoads, type LoadedRun, type LoadSettings, type RunWay } from './loads.ts';
 import { needOdds, type Odds } from './odds.ts';
 
 /** One threading of the needle. */
@@ -83,12 +82,13 @@ export function needleRuns(
   { hoop, positions, worker }: PlanInput,
   parts: readonly PlannedPart[],
   order: WorkOrder,
+  memory = new Memory(),
 ): { colour: string; run: NeedleRun }[] {
   const byId = new Map(parts.map((planned) => [planned.part.id, planned]));
   const runs = order.flatMap((step, at) => {
     const planned = byId.get(step.part);
     const pass = planned?.passes[step.layer];
-    const thread = threadOfStep(planned, step, hoop, positions);
+    const thread = threadOfStep(planned, step, hoop, positions, memory);
     if (!planned || !pass || !thread) return [];
     const colour = thread.colour ?? planned.part.colour;
     return [{ colour, at, part: step.part, thread, pass: workedIn(pass, thread), needle: needleOfStep(pass, step) }];
@@ -147,8 +147,9 @@ export function colourNeeds(
   parts: readonly PlannedPart[],
   order: WorkOrder,
   spread: ThreadSpread,
+  memory = new Memory(),
 ): ColourNeed[] {
-  return threadWork(piece, parts, order, spread).colours;
+  return threadWork(piece, parts, order, spread, memory).colours;
 }
 
 /** What each step of an order takes beside its stitches. */
@@ -185,8 +186,9 @@ export function threadWork(
   parts: readonly PlannedPart[],
   order: WorkOrder,
   spread: ThreadSpread,
+  memory: Memory,
 ): ThreadWork & { readonly colours: ColourNeed[] } {
-  const all = needleRuns(piece, parts, order);
+  const all = needleRuns(piece, parts, order, memory);
   const changesColour = new Set(
     all.flatMap(({ colour, run }, i) => (run.isThreaded && colour !== all[i - 1]?.colour ? [run.order] : [])),
   );
@@ -194,8 +196,8 @@ export function threadWork(
   const steps = new Array<StepWork | null>(order.length).fill(null);
   const colours = groups.map((group) => {
     const isOnlyThread = groups.every((other) => other === group || other.colourId !== group.colourId);
-    const counted = threadings(group, loadSettings(piece));
-    const need = colourNeed(piece, group, counted, isOnlyThread, spread);
+    const counted = threadings(group, loadSettings(piece), memory);
+    const need = colourNeed(piece, group, counted, isOnlyThread, spread, memory);
     let aroundSeconds = 0;
     for (const { run, way, portions } of counted.byRun) {
       const begun = portions.filter(({ isBegun }) => isBegun).length;
@@ -227,8 +229,15 @@ interface Threading extends NeedleLoad {
   readonly order: number;
 }
 
+interface RunsOnNeedle {
+  readonly runs: readonly LoadedRun[];
+  readonly settings: LoadSettings;
+}
+
 /** An edit changes few paths: the loads of all others were counted before. */
-const loadsOf = new Remembered<StitchPath, Loads>();
+export const COUNTED_LOADS = stage<RunsOnNeedle>()('counted loads', ['runs', 'settings'], ({ runs, settings }) =>
+  countLoads(runs, settings),
+);
 
 interface RunPortion {
   load: number;
@@ -248,16 +257,20 @@ interface Threadings {
 }
 
 /** Every threading of the needle in the order of working, and what is lost on the way. */
-function threadings({ byNeedle }: NeedleGroup, settings: LoadSettings): Threadings {
+function threadings({ colourId, thread, byNeedle }: NeedleGroup, settings: LoadSettings, memory: Memory): Threadings {
   const list: (Threading & { readonly portions: RunPortion[] })[] = [];
   const byRun: { run: NeedleRun; way: RunWay; portions: RunPortion[] }[] = [];
   let lostMm = 0;
-  for (const runs of byNeedle.values()) {
-    const counted = loadsOf.get(
-      runs.map(({ path }) => path),
-      JSON.stringify([settings, runs.map(({ isThreaded }) => Number(isThreaded)).join('')]),
-      () => countLoads(runs, settings),
-    );
+  for (const [needle, runs] of byNeedle) {
+    const loaded = runs.map(({ path, usedMm, breaks, pass: { stitch, strands }, isThreaded }): LoadedRun => ({
+      path,
+      usedMm,
+      breaks,
+      pass: { stitch, strands },
+      isThreaded,
+    }));
+    const source = { runs: loaded, settings };
+    const counted = memory.made(COUNTED_LOADS, [], source, `${colourId}|${thread}|${needle}`);
     lostMm += counted.lostMm;
     const own = runs.map((run, i) => ({ run, way: counted.ways[i]!, portions: [] as RunPortion[] }));
     byRun.push(...own);
@@ -305,6 +318,7 @@ function colourNeed(
   { list, lostMm, byRun }: Threadings,
   isOnlyThread: boolean,
   spread: ThreadSpread,
+  memory: Memory,
 ): Omit<ColourNeed, 'aroundSeconds'> {
   const kind = threadKind(group.thread)!;
   const settings = loadSettings(piece);
@@ -315,16 +329,18 @@ function colourNeed(
     list[loads[0]!]!.strands === FOLDED_STRANDS ? WORKING_LENGTH.foldedCutMm : settings.cutMm;
   const putUpMm = kind.putUpM * 1000;
   const wholeSkeins = cutList.reduce((total, cut) => total + 1 / Math.max(1, Math.floor(putUpMm / lengthOf(cut))), 0);
-  const odds = needOdds(wholeSkeins, list.length, spread);
+  const odds = needOdds(wholeSkeins, list.length, spread, memory);
   const skeins = (share: number): number => (cutList.length === 0 ? 0 : Math.max(1, Math.ceil(share - 1e-9)));
   const colour = colourOf(piece, group.colourId);
   const threadMm = sum((p) => p.quantities.threadMm);
   const bareMm = sum(({ quantities: q }) => q.frontMm + q.backMm + q.wrapMm + q.throughMm);
   const loads = list.length;
+  const { name, hex } = memory.made(COLOUR_NAME, [], colour, colour.id);
   return {
     id: isOnlyThread ? colour.id : `${colour.id}-${group.thread}`,
     colour: colour.id,
-    ...colourName(colour),
+    name,
+    hex,
     thread: group.thread,
     stitches: sum((p) => p.quantities.stitches),
     frontMm: sum((p) => p.quantities.frontMm),

@@ -1,6 +1,6 @@
 import { bisectRight } from 'd3-array';
 import type { ThreadSpread } from '../work/index.ts';
-import { seededRandom } from '../measure/index.ts';
+import { Memory, seededRandom, stage } from '../measure/index.ts';
 
 /** The standard normal distribution lies below this in nine cases of ten. */
 export const Z90 = 1.2816;
@@ -46,17 +46,19 @@ export function drawNeeds(loads: readonly number[], runs: number, spread: Thread
 
 /** So many runs settle the skeins to buy. */
 const RUNS = 4000;
-/** So many counts of loads are remembered; beyond that the one that was drawn first is forgotten. */
-const MOST_REMEMBERED = 200;
-const drawn = new Map<string, Float64Array>();
 
-/** The factors of a colour of so many loads, rising: entry k of n is what does in k of n cases. Drawn once for each count. */
-export function risingFactors(loads: number, spread: ThreadSpread): Float64Array {
-  const key = `${loads} ${spread.hand} ${spread.load} ${spread.unpicked}`;
-  const known = drawn.get(key) ?? drawNeeds([loads], RUNS, spread)[0]!.sort();
-  drawn.set(key, known);
-  if (drawn.size > MOST_REMEMBERED) drawn.delete(drawn.keys().next().value!);
-  return known;
+interface SpreadOfLoads {
+  readonly loads: number;
+  readonly spread: ThreadSpread;
+}
+
+export const RISING_FACTORS = stage<SpreadOfLoads>()('rising factors', ['loads', 'spread'], ({ loads, spread }) =>
+  drawNeeds([loads], RUNS, spread)[0]!.sort(),
+);
+
+/** The factors of a colour of so many loads, rising: entry k of n is what does in k of n cases. */
+export function risingFactors(loads: number, spread: ThreadSpread, memory = new Memory()): Float64Array {
+  return memory.made(RISING_FACTORS, [], { loads, spread }, loads);
 }
 
 /** The value below which a share of rising numbers lies. */
@@ -70,8 +72,8 @@ export function shareWithin(rising: Float64Array, limit: number): number {
 }
 
 /** How much of something (cuts, metres, skeins) will do in 50, 90 and 95 of 100 cases. */
-export function needOdds(planned: number, loads: number, spread: ThreadSpread): Odds {
-  const factors = risingFactors(loads, spread);
+export function needOdds(planned: number, loads: number, spread: ThreadSpread, memory = new Memory()): Odds {
+  const factors = risingFactors(loads, spread, memory);
   return {
     p50: planned * quantile(factors, 0.5),
     p90: planned * quantile(factors, 0.9),

@@ -1,5 +1,6 @@
 import { stopMm } from '../work/index.ts';
 import { LOST_MM, needleName, threadOfStep, type Step } from '../order/index.ts';
+import { Memory } from '../measure/index.ts';
 import type { PlanInput } from '../piece/index.ts';
 import { hoopMoves, type Plan } from './plan.ts';
 import { sittingsOf } from './sittings.ts';
@@ -67,6 +68,7 @@ export interface OrderBound {
  * each gap that is too wide to carry the thread over costs a fastening off, or a new length.
  */
 export function orderBound(piece: PlanInput, { order, parts }: Plan): OrderBound {
+  const memory = new Memory();
   const byId = new Map(parts.map((planned) => [planned.part.id, planned]));
   const bySetUp = new Map<string, Step[]>();
   for (const step of order) bySetUp.set(step.setUp, [...(bySetUp.get(step.setUp) ?? []), step]);
@@ -79,7 +81,7 @@ export function orderBound(piece: PlanInput, { order, parts }: Plan): OrderBound
     const ends: Stretch[] = [];
     let usedMm = 0;
     for (const step of steps) {
-      const thread = threadOfStep(byId.get(step.part), step, piece.hoop, piece.positions)!;
+      const thread = threadOfStep(byId.get(step.part), step, piece.hoop, piece.positions, memory)!;
       usedMm += thread.usedMm.at(-1) ?? 0;
       const bounds = [0, ...thread.breaks, thread.usedMm.length];
       for (let i = 0; i + 1 < bounds.length; i++) {

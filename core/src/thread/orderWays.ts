@@ -1,4 +1,4 @@
-import { drawingOrder, Orderer, type OrderOfWork } from '../order/index.ts';
+import { drawingOrder, orderOfWork, type OrderOfWork } from '../order/index.ts';
 import type { Piece, PlanInput } from '../piece/index.ts';
 import { sumUp, type Plan } from './plan.ts';
 import { orderTotals, type OrderTotals } from './orderTotals.ts';
@@ -39,7 +39,7 @@ export function orderWays(piece: PlanInput, plan: Plan, tell: (way: OrderWay) =>
 }
 
 function orderOf(id: OrderWayId, piece: PlanInput, { parts }: Plan): OrderOfWork {
-  return id === 'drawing' ? drawingOrder(piece, parts) : new Orderer().find(piece, parts);
+  return id === 'drawing' ? drawingOrder(piece, parts) : orderOfWork(piece, parts);
 }
 
 /** The same work in another order. */

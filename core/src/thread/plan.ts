@@ -1,6 +1,6 @@
-import type { PlanInput } from '../piece/index.ts';
+import type { Hoop, PlanInput } from '../piece/index.ts';
 import { innerDiameterMm, SECONDS, UNPICKED_TIME } from '../materials/index.ts';
-import { Remembered } from '../measure/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 import { hourOdds } from './odds.ts';
 import { pointsOf, circleAround, type PlacedShape, positionsOf, clearInHoopMm } from '../drawing/index.ts';
 import { type ColourNeed, type StepWork, threadWork } from './needs.ts';
@@ -39,13 +39,11 @@ export function sumUp(
   parts: readonly PlannedPart[],
   { steps: order, ...rules }: OrderOfWork,
   spread: ThreadSpread,
+  memory = new Memory(),
 ): Plan {
   const shapes = parts.map((planned) => planned.placed);
-  const { box, circle } = extents.get(shapes, '', () => ({
-    box: boxOf(shapes.flatMap((placed) => [...pointsOf(placed.shape)])),
-    circle: circleAround(shapes),
-  }));
-  const { colours, steps: work } = threadWork(piece, parts, order, spread);
+  const { box, circle } = memory.made(EXTENT, [], { shapes });
+  const { colours, steps: work } = threadWork(piece, parts, order, spread, memory);
   const passes = parts.flatMap((planned) => planned.passes);
   const sum = (pick: (pass: PlannedPass) => number): number => passes.reduce((total, pass) => total + pick(pass), 0);
   return {
@@ -56,7 +54,7 @@ export function sumUp(
       circle,
       box,
     },
-    hoop: hoopRoom(piece, shapes),
+    hoop: hoopRoom(piece, shapes, memory),
     parts,
     order,
     work,
@@ -90,20 +88,40 @@ export function secondsAtWork(stitching: number, around: number, moves: number):
   return stitching * (1 + UNPICKED_TIME) + around + mounting;
 }
 
-/** Where nothing was moved, how far a design reaches was found before. */
-const extents = new Remembered<PlacedShape, { box: Box | null; circle: Circle | null }>();
-const rooms = new Remembered<PlacedShape, number>();
+interface LaidDesign {
+  readonly shapes: readonly PlacedShape[];
+}
 
-function hoopRoom(piece: PlanInput, shapes: readonly PlacedShape[]): Plan['hoop'] {
-  const { hoop } = piece;
-  if (!hoop) return null;
-  const positions = positionsOf(piece);
-  const clearMm = rooms.get(shapes, JSON.stringify([hoop, positions]), () =>
+/** How far a design reaches. */
+export const EXTENT = stage<LaidDesign>()(
+  'extent',
+  ['shapes'],
+  ({ shapes }): Pick<Plan['design'], 'box' | 'circle'> => ({
+    box: boxOf(shapes.flatMap((placed) => [...pointsOf(placed.shape)])),
+    circle: circleAround(shapes),
+  }),
+);
+
+interface DesignInHoop extends LaidDesign {
+  readonly hoop: Hoop;
+  readonly positions: readonly (readonly [number, number])[];
+}
+
+/** How far a design stays clear of the ring. */
+export const CLEAR_IN_HOOP = stage<DesignInHoop>()(
+  'clear in the hoop',
+  ['shapes', 'hoop', 'positions'],
+  ({ shapes, hoop, positions }) =>
     clearInHoopMm(
       shapes.flatMap(({ shape }) => [...pointsOf(shape)]),
       hoop,
       positions,
     ),
-  );
+);
+
+function hoopRoom(piece: PlanInput, shapes: readonly PlacedShape[], memory: Memory): Plan['hoop'] {
+  const { hoop } = piece;
+  if (!hoop) return null;
+  const clearMm = memory.made(CLEAR_IN_HOOP, [], { shapes, hoop, positions: positionsOf(piece) });
   return { nominalMm: hoop.nominalMm, innerMm: innerDiameterMm(hoop.nominalMm), clearMm };
 }

@@ -3,6 +3,7 @@ import { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
 import { risingFactors, shareWithin, quantile } from './odds.ts';
 import { type PlannedPart } from '../work/index.ts';
 import { colourNeeds } from './needs.ts';
+import { Memory } from '../measure/index.ts';
 import { entriesOf, freeM, type ThreadBox } from '../materials/index.ts';
 import { type PlanInput } from '../piece/index.ts';
 
@@ -33,16 +34,22 @@ export function partsToDo(plan: Plan, done: ReadonlySet<string>): PlannedPart[] 
  * For each shade of a piece, what is left of it against what is left to do.
  * @param done ids of the parts that are worked
  */
-export function willReach(piece: PlanInput, plan: Plan, done: ReadonlySet<string>, box: ThreadBox): Reach[] {
+export function willReach(
+  piece: PlanInput,
+  plan: Plan,
+  done: ReadonlySet<string>,
+  box: ThreadBox,
+  memory = new Memory(),
+): Reach[] {
   const { order, spread } = plan;
-  const needs = shadeNeeds(piece, colourNeeds(piece, partsToDo(plan, done), order, spread), spread);
+  const needs = shadeNeeds(piece, colourNeeds(piece, partsToDo(plan, done), order, spread, memory), spread, memory);
   return needs.map((need): Reach => {
     const entries = entriesOf(box, need.shade, need.thread).filter(({ lot }) => need.lot === null || lot === need.lot);
     const byLot = new Map<string, number>();
     for (const entry of entries) byLot.set(entry.lot, (byLot.get(entry.lot) ?? 0) + freeM(entry, piece.id));
     const lots = [...byLot].map(([lot, metres]) => ({ lot, metres })).sort((a, b) => b.metres - a.metres);
     const ownedM = lots.reduce((sum, { metres }) => sum + metres, 0);
-    const factors = risingFactors(need.loads, spread);
+    const factors = risingFactors(need.loads, spread, memory);
     const enough = quantile(factors, ENOUGH);
     return {
       need,
@@ -58,9 +65,9 @@ export function willReach(piece: PlanInput, plan: Plan, done: ReadonlySet<string
 const NOTHING_DONE: ReadonlySet<string> = new Set();
 
 /** Metres that are owned for each need of a plan, where any are: what its findings are made from. */
-export function ownedFor(piece: PlanInput, plan: Plan, box: ThreadBox): Owned {
+export function ownedFor(piece: PlanInput, plan: Plan, box: ThreadBox, memory = new Memory()): Owned {
   const owned: Record<string, number> = {};
-  for (const { need, ownedM } of willReach(piece, plan, NOTHING_DONE, box)) {
+  for (const { need, ownedM } of willReach(piece, plan, NOTHING_DONE, box, memory)) {
     if (ownedM === 0) continue;
     const mine = plan.colours.filter(({ colour, thread }) => thread === need.thread && need.colours.includes(colour));
     const all = mine.reduce((sum, { wholeM }) => sum + wholeM, 0);

@@ -4,6 +4,7 @@ import { shadeNeeds } from './shadeNeeds.ts';
 import { risingFactors, shareWithin } from './odds.ts';
 import { passesAsWorked, usesColour, type PlannedPart } from '../work/index.ts';
 import { colourNeeds } from './needs.ts';
+import { Memory } from '../measure/index.ts';
 import { boxesMeet } from '../geometry/index.ts';
 import { strandChoices, threadKind, type ThreadBox } from '../materials/index.ts';
 import { editOf, freeColourId, setPasses, type Edit, type Pass, type Piece, colourOf } from '../piece/index.ts';
@@ -42,6 +43,7 @@ export function savings(
   replan: (edit: Edit) => { piece: Piece; plan: Plan },
 ): Saving[] {
   const { need } = reach;
+  const memory = new Memory();
   const parts = partsToDo(plan, done).filter((planned) => need.colours.some((colour) => usesColour(planned, colour)));
   const change = (label: string, isMeant: (pass: Pass) => boolean, to: (pass: Pass) => Pass): [string, Edit | null] => {
     const changed = parts.flatMap((planned) => {
@@ -76,7 +78,7 @@ export function savings(
   const found = offers.flatMap(([label, edit]): Saving[] => {
     if (!edit) return [];
     const after = replan(edit);
-    const left = willReach(after.piece, after.plan, done, box).find(
+    const left = willReach(after.piece, after.plan, done, box, memory).find(
       (entry) =>
         entry.need.shade.code === need.shade.code &&
         entry.need.shade.range === need.shade.range &&
@@ -85,7 +87,7 @@ export function savings(
     const savedM = need.wholeM - (left?.need.wholeM ?? 0);
     return savedM > LEAST_SAVED_M ? [{ type: 'saves', label, edit, savedM, odds: left?.odds ?? 1 }] : [];
   });
-  const border = changeLotAtBorder(piece, plan, parts, reach);
+  const border = changeLotAtBorder(piece, plan, parts, reach, memory);
   return [...found.sort((a, b) => b.odds - a.odds || b.savedM - a.savedM), ...(border ? [border] : [])];
 }
 
@@ -95,6 +97,7 @@ function changeLotAtBorder(
   { order, spread }: Plan,
   parts: readonly PlannedPart[],
   { need, lots, ownedM }: Reach,
+  memory: Memory,
 ): Saving | null {
   const colourId = need.colours[0]!;
   const plainParts = parts.filter(
@@ -104,8 +107,13 @@ function changeLotAtBorder(
   const inHand = lots[0]?.metres ?? ownedM;
   let best = 0;
   for (let k = 1; k < plainParts.length; k++) {
-    const [first] = shadeNeeds(piece, colourNeeds(piece, plainParts.slice(0, k), order, spread), spread);
-    if (!first || shareWithin(risingFactors(first.loads, spread), inHand / first.wholeM) < ENOUGH) break;
+    const [first] = shadeNeeds(
+      piece,
+      colourNeeds(piece, plainParts.slice(0, k), order, spread, memory),
+      spread,
+      memory,
+    );
+    if (!first || shareWithin(risingFactors(first.loads, spread, memory), inHand / first.wholeM) < ENOUGH) break;
     if (!plainParts.slice(k).some((later) => plainParts.slice(0, k).some((earlier) => isBeside(earlier, later))))
       best = k;
   }
@@ -128,8 +136,13 @@ function changeLotAtBorder(
     ],
   ]);
   if (!edit) return null;
-  const [first] = shadeNeeds(piece, colourNeeds(piece, plainParts.slice(0, best), order, spread), spread);
-  const odds = shareWithin(risingFactors(first!.loads, spread), inHand / first!.wholeM);
+  const [first] = shadeNeeds(
+    piece,
+    colourNeeds(piece, plainParts.slice(0, best), order, spread, memory),
+    spread,
+    memory,
+  );
+  const odds = shareWithin(risingFactors(first!.loads, spread, memory), inHand / first!.wholeM);
   const savedM = need.wholeM - first!.wholeM;
   return savedM > LEAST_SAVED_M ? { type: 'divides', label, edit, savedM, odds } : null;
 }

@@ -1,6 +1,7 @@
 import type { ThreadSpread } from '../work/index.ts';
 import { isSameShade, threadKind, type ShadeRef } from '../materials/index.ts';
 import { shadesOf, type PlanInput } from '../piece/index.ts';
+import { Memory } from '../measure/index.ts';
 import type { ColourNeed } from './needs.ts';
 import { needOdds, type Odds } from './odds.ts';
 
@@ -19,7 +20,12 @@ export interface ShadeNeed {
 }
 
 /** Needs by the shade that is bought: two strands of different shades take half of either. */
-export function shadeNeeds(piece: PlanInput, needs: readonly ColourNeed[], spread: ThreadSpread): ShadeNeed[] {
+export function shadeNeeds(
+  piece: PlanInput,
+  needs: readonly ColourNeed[],
+  spread: ThreadSpread,
+  memory = new Memory(),
+): ShadeNeed[] {
   const found: ShadeNeed[] = [];
   for (const need of needs) {
     const colour = piece.palette.find(({ id }) => id === need.colour);
@@ -45,11 +51,11 @@ export function shadeNeeds(piece: PlanInput, needs: readonly ColourNeed[], sprea
       else found[at] = merged;
     }
   }
-  return found.map((need) => ({ ...need, skeins: wholeSkeins(need, spread) }));
+  return found.map((need) => ({ ...need, skeins: wholeSkeins(need, spread, memory) }));
 }
 
-function wholeSkeins({ wholeM, loads, thread }: ShadeNeed, spread: ThreadSpread): Odds {
-  const { p50, p90, p95 } = needOdds(wholeM / threadKind(thread)!.putUpM, loads, spread);
+function wholeSkeins({ wholeM, loads, thread }: ShadeNeed, spread: ThreadSpread, memory: Memory): Odds {
+  const { p50, p90, p95 } = needOdds(wholeM / threadKind(thread)!.putUpM, loads, spread, memory);
   const up = (share: number): number => Math.max(1, Math.ceil(share - 1e-9));
   return { p50: up(p50), p90: up(p90), p95: up(p95) };
 }

@@ -1,6 +1,8 @@
 import { labOf } from '../colour/index.ts';
 import type { PictureBelow, PlacedShape } from '../drawing/index.ts';
+import type { Polyline, Region } from '../geometry/index.ts';
 import { laidWidthMm, threadKind } from '../materials/index.ts';
+import { stage, type Memory } from '../measure/index.ts';
 import { coarsePainting, type CoarsePainting } from '../painting/index.ts';
 import { isPainting, type Part } from '../piece/index.ts';
 import type { PaintedFrom } from './planPass.ts';
@@ -12,9 +14,26 @@ export interface CoarsePart extends CoarsePainting {
   readonly hexes: readonly string[];
 }
 
+interface PaintedRegion {
+  readonly region: Region;
+  readonly guides: readonly Polyline[];
+  readonly below: PictureBelow;
+  readonly hexes: readonly string[];
+  readonly laidMm: number;
+}
+
+export const COARSE_PAINTING = stage<PaintedRegion>()(
+  'coarse painting',
+  ['region', 'guides', 'below', 'hexes', 'laidMm'],
+  ({ region, guides, below, hexes, laidMm }, memory) =>
+    coarsePainting(region, below, guides, hexes.map(labOf), laidMm, memory),
+);
+
 /** Paints coarsely, at once, what will take its time: each part that is painted from a picture, when something of it changed. */
 export class CoarseFirst {
-  private seen = new Map<string, { placed: PlacedShape; below: PictureBelow; key: string }>();
+  private shown = new Map<string, CoarsePainting>();
+
+  constructor(private readonly memory: Memory) {}
 
   /**
    * @param shapes the parts as they lie on the cloth
@@ -26,22 +45,22 @@ export class CoarseFirst {
     { below, hexOf }: PaintedFrom,
     widthFactor: number,
   ): CoarsePart[] {
-    const seen: typeof this.seen = new Map();
-    const painted = parts.flatMap((part, i): CoarsePart[] => {
+    const shown: typeof this.shown = new Map();
+    const fresh = parts.flatMap((part, i): CoarsePart[] => {
       const placed = shapes[i]!;
       const pass = part.passes?.find(isPainting);
       const kind = pass && threadKind(pass.thread);
       if (!kind || placed.kind !== 'area') return [];
       const hexes = pass.shades.map(hexOf);
-      const key = JSON.stringify([pass, hexes, widthFactor]);
-      const before = this.seen.get(part.id);
-      seen.set(part.id, { placed, below, key });
-      if (before?.placed === placed && before.below === below && before.key === key) return [];
       const laidMm = laidWidthMm(kind, pass.strands) * widthFactor;
-      const found = coarsePainting(placed.shape.region, below, placed.guides, hexes.map(labOf), laidMm);
-      return found ? [{ ...found, part: part.id, hexes }] : [];
+      const { guides, shape } = placed;
+      const source = { region: shape.region, guides, below, hexes, laidMm };
+      const painting = this.memory.made(COARSE_PAINTING, [part.id], source);
+      if (!painting) return [];
+      shown.set(part.id, painting);
+      return this.shown.get(part.id) === painting ? [] : [{ ...painting, part: part.id, hexes }];
     });
-    this.seen = seen;
-    return painted;
+    this.shown = shown;
+    return fresh;
   }
 }

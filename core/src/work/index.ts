@@ -6,10 +6,10 @@ export {
   type OwnFactors,
   type ThreadSpread,
 } from './ownFactors.ts';
-export { CoarseFirst, type CoarsePart } from './coarseFirst.ts';
+export { COARSE_PAINTING, CoarseFirst, type CoarsePart } from './coarseFirst.ts';
 export { explained } from './explain.ts';
 export { stitchSays } from './stitchSays.ts';
-export { planPass, type PaintedFrom, type WorkSettings } from './planPass.ts';
+export { planPass, WORKED_PASS, type PaintedFrom, type WorkSettings } from './planPass.ts';
 export {
   passesAsWorked,
   workedIn,
@@ -27,6 +27,6 @@ export { workAllIn } from './workAllIn.ts';
 export { judgePainted } from './judgePainted.ts';
 export { paintInCotton, paintPart } from './paintPart.ts';
 export { shadeParts } from './shadeParts.ts';
-export { longestFrontRunMm } from './spans.ts';
+export { LONGEST_FRONT_RUN } from './spans.ts';
 export { usesColour } from './usesColour.ts';
-export { groundBelow, laidScraps, wholeRegion, type LaidScrap } from './scraps.ts';
+export { groundBelow, laidScraps, WHOLE_REGION, wholeRegion, type LaidScrap } from './scraps.ts';

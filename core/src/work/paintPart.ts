@@ -1,5 +1,5 @@
 import { laidWidthMm, RANGES, refOf, threadKind, type ShadeRef } from '../materials/index.ts';
-import { coloursPainted, growShades, pictureBelow } from '../painting/index.ts';
+import { coloursPainted, growShades, pictureBelow, type Pictures } from '../painting/index.ts';
 import {
   colourInShade,
   editOf,
@@ -55,8 +55,8 @@ export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly S
  * Paints an area from the picture below it in the shades of stranded cotton that suit it best.
  * @returns null where there is no area, or no picture below it
  */
-export function paintInCotton(piece: Piece, planned: PlannedPart, count: number): Edit | null {
-  const below = pictureBelow(piece);
+export function paintInCotton(piece: Piece, planned: PlannedPart, count: number, pictures: Pictures): Edit | null {
+  const below = pictureBelow(piece, pictures);
   if (!below) return null;
   const colours = coloursPainted(planned.placed.shape.region, below, laidWidthMm(threadKind(COTTON)!, 1));
   const cotton = RANGES.filter(({ thread }) => thread === COTTON).flatMap(({ shades }) => [...shades]);

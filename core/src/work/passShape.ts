@@ -1,6 +1,15 @@
 import { isShortLine, isSmallRound } from '../propose/index.ts';
 import { axisOf, veinLineOf, type PlacedShape } from '../drawing/index.ts';
-import { ringArea, guidedField, lengthsOf, mapPoints, placeOn, radialField, type Polyline } from '../geometry/index.ts';
+import {
+  ringArea,
+  guidedField,
+  lengthsOf,
+  mapPoints,
+  placeOn,
+  radialField,
+  type MiddleLine,
+  type Polyline,
+} from '../geometry/index.ts';
 import type { Pass, PassRole } from '../piece/index.ts';
 import { outlineRun, outlinesOfRegion, roundTheOtherWay, setIn } from './outlineRun.ts';
 import {
@@ -41,7 +50,13 @@ const NO_SPOTS = new Float64Array(0);
 const EDGE_INSIDE = 0.6;
 
 /** What of a part a pass is worked on. */
-export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, below: Below): StitchShape {
+export function shapeOfPass(
+  placed: PlacedShape,
+  pass: Pass,
+  laidMm: number,
+  below: Below,
+  middle: MiddleLine | null,
+): StitchShape {
   const { shape } = placed;
   const lines = (drawn: readonly Polyline[]): StitchShape => ({ region: [], lines: drawn, spots: NO_SPOTS });
   switch (pass.role) {
@@ -56,7 +71,7 @@ export function shapeOfPass(placed: PlacedShape, pass: Pass, laidMm: number, bel
     case 'outline':
       return lines(outlineRun(placed, pass));
     case 'vein': {
-      const vein = veinLineOf(placed);
+      const vein = veinLineOf(placed, () => middle);
       return lines(vein ? [{ points: vein.points, closed: false }] : []);
     }
     case 'filling': {
@@ -81,22 +96,36 @@ function spotOn({ points }: Polyline, stitch: StitchId): StitchShape {
   return { region: [], lines: [], spots: Float64Array.from(placeOn(points, lengthsOf(points), at)) };
 }
 
+/** Whether the stitches of a pass turn from place to place. */
+function hasField({ kind, areaMm2 }: PlacedShape, { role, direction }: Pass): boolean {
+  const isArea = kind === 'area' && (role === 'filling' || role === 'padding');
+  return isArea && direction !== 'straight' && areaMm2 <= WIDEST_FIELD_MM2;
+}
+
+/** Whether a pass follows the middle line of its area as it is found. */
+export function needsMiddle(placed: PlacedShape, pass: Pass): boolean {
+  if (placed.vein) return false;
+  return (
+    pass.role === 'vein' || (hasField(placed, pass) && (pass.direction === 'along' || pass.direction === 'across'))
+  );
+}
+
 /** Which way the stitches of a pass lie, from place to place. */
 export function directionOf(
   placed: PlacedShape,
   pass: Pass,
   angleDeg: number,
+  middle: MiddleLine | null,
 ): Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline'> {
   const angleRad = (angleDeg * Math.PI) / 180;
-  const isArea = placed.kind === 'area' && (pass.role === 'filling' || pass.role === 'padding');
-  if (!isArea || pass.direction === 'straight' || placed.areaMm2 > WIDEST_FIELD_MM2) return { angleRad };
+  if (!hasField(placed, pass)) return { angleRad };
   const { region } = placed.shape;
   if (pass.direction === 'outline') return { angleRad, followsOutline: true };
   if (pass.direction === 'radial') {
     const [x, y] = centreOf(placed, pass);
     return { angleRad, field: radialField(x, y) };
   }
-  const guides = pass.direction === 'guides' ? placed.guides : axisOf(placed);
+  const guides = pass.direction === 'guides' ? placed.guides : axisOf(placed, () => middle);
   if (guides.length === 0) return { angleRad };
   return { angleRad, field: guidedField(guides, region, pass.direction === 'across' ? Math.PI / 2 : 0) };
 }

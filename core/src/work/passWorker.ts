@@ -1,43 +1,44 @@
 import type { PlannedPart, PlannedPass } from './plannedPart.ts';
 import { labOf } from '../colour/index.ts';
-import { attempt, type Faults } from '../measure/index.ts';
+import { attempt, Memory, type Faults } from '../measure/index.ts';
 import type { SettledPass } from '../propose/index.ts';
 import { type OwnFactors } from './ownFactors.ts';
 import { NOTHING_BELOW, type Below } from './passShape.ts';
 import { edgeInsetOf, laidScraps, layersBelow } from './scraps.ts';
-import { type PictureBelow, type PlacedShape } from '../drawing/index.ts';
+import type { MiddleOf, PlacedShape } from '../drawing/index.ts';
 import { clothOf, travelBehindMm } from '../materials/index.ts';
 import { isPainting, type Part, type PlanInput } from '../piece/index.ts';
 import { beyondBudget } from './stitchBudget.ts';
-import { planPass, withPass, type PaintedFrom, type WorkSettings } from './planPass.ts';
+import { passToWork, withPass, WORKED_PASS, type PaintedFrom, type WorkSettings } from './planPass.ts';
 
-/** Works the passes of a piece, and keeps them: only what an edit touches is worked again. */
+/** What passes of a piece are worked by, beside the parts themselves. */
+export interface WorkWays {
+  readonly settings: WorkSettings;
+  readonly middleOf?: MiddleOf;
+  /** What parts are painted from. */
+  readonly picture?: PaintedFrom | null;
+  /** Hears how much is done, 0–1. */
+  readonly tell?: (share: number) => void;
+}
+
+/** Works the passes of a piece: only what an edit touches is worked again. */
 export class PassWorker {
-  private kept = new Map<
-    string,
-    { placed: PlacedShape; key: string; below: PictureBelow | null; planned: PlannedPass }
-  >();
+  constructor(private readonly memory = new Memory()) {}
 
   /**
-   * All parts of a piece with their passes; what was kept of parts that are gone is forgotten.
+   * All parts of a piece with their passes.
    * @param faults what went wrong with parts before; what goes wrong here is added
-   * @param tell hears how much is done, 0–1
-   * @param picture what parts are painted from
    */
   workAll(
     parts: readonly Part[],
     shapes: readonly PlacedShape[],
     treatments: readonly (readonly SettledPass[])[],
-    settings: WorkSettings,
+    { settings, middleOf, picture = null, tell = () => undefined }: WorkWays,
     faults: Faults = new Map(),
-    tell: (share: number) => void = () => undefined,
-    picture: PaintedFrom | null = null,
   ): PlannedPart[] {
-    const shared = JSON.stringify(settings);
-    const before = this.kept;
-    this.kept = new Map();
+    const { memory } = this;
     const beyond = beyondBudget(shapes);
-    const scraps = laidScraps(parts, shapes);
+    const scraps = laidScraps(parts, shapes, memory);
     const loads = loadsOf(parts, shapes);
     let done = 0;
     return parts.map((part, i): PlannedPart => {
@@ -51,20 +52,10 @@ export class PassWorker {
       const own = mm > 0 ? { ...settings, clothMm: settings.clothMm + mm, cloth: heaviest } : settings;
       let below: Below = { ...NOTHING_BELOW, edgeInsetMm: edgeInsetOf(part) };
       const work = (pass: SettledPass, layer: number): PlannedPass => {
-        const slot = `${part.id}#${layer}`;
-        // What is painted hangs on the picture and on how its shades look, too.
-        const painted = isPainting(pass) ? picture : null;
-        const hexes = painted && pass.shades.map((id) => painted.hexOf(id));
-        const key = shared + JSON.stringify([pass, below, mm, heaviest, hexes]);
-        const known = before.get(slot);
-        const from = painted?.below ?? null;
-        const isSame = known?.placed === placed && known.key === key && known.below === from;
-        const entry = isSame
-          ? known
-          : { placed, key, below: from, planned: planPass(placed, pass, own, below, painted, tellOf) };
-        this.kept.set(slot, entry);
-        below = withPass(below, placed, entry.planned);
-        return entry.planned;
+        const toWork = passToWork(placed, pass, own, below, picture, middleOf);
+        const planned = memory.made(WORKED_PASS, [part.id], toWork, layer, tellOf);
+        below = withPass(below, placed, planned);
+        return planned;
       };
       const passes = attempt(
         faults,

@@ -21,7 +21,7 @@ const work = (region: Region, ...passes: SettledPass[]): readonly PlannedPass[] 
 /** The passes of one shape, worked. */
 function workOn(placed: PlacedShape, passes: readonly SettledPass[], settings = SETTINGS): readonly PlannedPass[] {
   const part = newPart({ id: placed.partId, name: '', kind: placed.kind, path: 'M0 0', colour: 'c1' });
-  return new PassWorker().workAll([part], [placed], [passes], settings)[0]!.passes;
+  return new PassWorker().workAll([part], [placed], [passes], { settings })[0]!.passes;
 }
 /** How far inside the outline the ends of stitches come at the least, mm; negative outside. */
 function leastInside(region: Region, { path }: PlannedPass): number {

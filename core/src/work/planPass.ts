@@ -1,12 +1,21 @@
 import type { OwnThread, PlannedPass, WorkedThread } from './plannedPart.ts';
 import { type OwnFactors, threadFactor } from './ownFactors.ts';
-import { directionOf, liftOf, NOTHING_BELOW, paddingInsetMm, shapeOfPass, type Below } from './passShape.ts';
+import {
+  directionOf,
+  liftOf,
+  needsMiddle,
+  NOTHING_BELOW,
+  paddingInsetMm,
+  shapeOfPass,
+  type Below,
+} from './passShape.ts';
 import { labOf } from '../colour/index.ts';
 import { paintingOf } from '../painting/index.ts';
 import { canWork, type SettledPass } from '../propose/index.ts';
-import type { PictureBelow, PlacedShape } from '../drawing/index.ts';
+import { middleFound, type MiddleOf, type PictureBelow, type PlacedShape } from '../drawing/index.ts';
+import type { MiddleLine } from '../geometry/index.ts';
 import { bundleDiameterMm, clothOf, laidWidthMm, needlesFor, threadKind, type Needle } from '../materials/index.ts';
-import { seedFrom } from '../measure/index.ts';
+import { Memory, seedFrom, stage } from '../measure/index.ts';
 import { isPainting, type Pass } from '../piece/index.ts';
 import {
   measurePath,
@@ -40,18 +49,53 @@ export interface WorkSettings {
   readonly own: OwnFactors;
 }
 
-/**
- * Works one pass of a part. Pure; the seed and the part's id settle whatever is left to chance.
- * @param below what of the same part is worked before it and lies under it
- * @param picture what it is painted from, where its stitch shows a picture
- * @param tell hears how much of it is worked, 0–1, where that takes long
- */
-export function planPass(
+/** The picture that a pass shows, and how its shades look. */
+interface PictureInShades {
+  readonly below: PictureBelow;
+  readonly hexes: readonly string[];
+}
+
+/** All that decides how a pass is worked. */
+export interface PassToWork {
+  readonly placed: PlacedShape;
+  /** The middle line of its area, where it follows that. */
+  readonly middle: MiddleLine | null;
+  readonly pass: SettledPass;
+  readonly settings: WorkSettings;
+  /** What of the same part is worked before it and lies under it. */
+  readonly below: Below;
+  /** What it is painted from, where its stitch shows a picture. */
+  readonly picture: PictureInShades | null;
+}
+
+export const WORKED_PASS = stage<PassToWork>()(
+  'worked pass',
+  ['placed', 'middle', 'pass', 'settings', 'below', 'picture'],
+  worked,
+);
+
+/** A pass with all that decides how it is worked. */
+export function passToWork(
   placed: PlacedShape,
   pass: SettledPass,
   settings: WorkSettings,
   below = NOTHING_BELOW,
-  picture: PaintedFrom | null = null,
+  from: PaintedFrom | null = null,
+  middleOf: MiddleOf = middleFound,
+): PassToWork {
+  const picture = from && isPainting(pass) ? { below: from.below, hexes: pass.shades.map(from.hexOf) } : null;
+  const middle = needsMiddle(placed, pass) ? middleOf(placed) : null;
+  return { placed, middle, pass, settings, below, picture };
+}
+
+/** Works one pass of a part by itself. Pure; the seed and the part's id settle whatever is left to chance. */
+export function planPass(placed: PlacedShape, pass: SettledPass, settings: WorkSettings): PlannedPass {
+  return worked(passToWork(placed, pass, settings), new Memory());
+}
+
+function worked(
+  { placed, middle, pass, settings, below, picture }: PassToWork,
+  memory: Memory,
   tell?: (share: number) => void,
 ): PlannedPass {
   const kind = threadKind(pass.thread);
@@ -78,14 +122,14 @@ export function planPass(
     seed: seedFrom(settings.seed, placed.partId),
     vein: placed.vein ?? undefined,
     shades: pass.shades.length > 1 ? { count: pass.shades.length, borders: placed.borders } : undefined,
-    ...directionOf(placed, pass, pass.angleDeg),
-    ...paintedBy(placed, pass, laidMm, picture),
+    ...directionOf(placed, pass, pass.angleDeg, middle),
+    ...paintedBy(placed, laidMm, picture, memory),
     tell,
   };
   const recorder = new MoveRecorder();
   if (liftMm > 0) recorder.lift(liftMm);
   // A layer that its part can no longer be worked in stays in its place, bare: layers are known by their order.
-  const shape = canWork(pass.stitch, placed, pass.role) ? shapeOfPass(placed, pass, laidMm, below) : NOTHING;
+  const shape = canWork(pass.stitch, placed, pass.role) ? shapeOfPass(placed, pass, laidMm, below, middle) : NOTHING;
   const path = workStitch(pass.stitch, shape, given, context, recorder);
   const slack = (1 + settings.slack) * threadFactor(settings.own, pass.stitch) - 1;
   const pace = paceOf(stitch, pass.shades.length);
@@ -117,13 +161,13 @@ export interface PaintedFrom {
 /** The lie and the shades of a pass that shows a picture. */
 function paintedBy(
   placed: PlacedShape,
-  pass: SettledPass,
   laidMm: number,
-  picture: PaintedFrom | null,
+  picture: PictureInShades | null,
+  memory: Memory,
 ): Pick<StitchContext, 'field' | 'picture'> {
-  if (!picture || !isPainting(pass) || placed.kind !== 'area') return {};
-  const shades = pass.shades.map((id) => labOf(picture.hexOf(id)));
-  const painting = paintingOf(placed.shape.region, picture.below, placed.guides, shades, laidMm);
+  if (!picture || placed.kind !== 'area') return {};
+  const shades = picture.hexes.map(labOf);
+  const painting = paintingOf(placed.shape.region, picture.below, placed.guides, shades, laidMm, memory);
   return painting ? { field: painting.field, picture: painting.guide } : {};
 }
 

@@ -7,9 +7,11 @@ import {
   mapPoints,
   regionArea,
   unite,
+  type Matrix,
   type Region,
 } from '../geometry/index.ts';
 import { clothOf } from '../materials/index.ts';
+import { Memory, stage } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 
 /** Running stitches lie so far inside a raw edge, mm. */
@@ -29,25 +31,33 @@ export interface LaidScrap {
 
 /** Curves are drawn as straight pieces no further from them than this on the drawing, mm. */
 const FLAT_MM = 0.02;
-const wholes = new WeakMap<PlacedShape, { readonly path: string; readonly region: Region }>();
+
+interface DrawnOnCloth extends Pick<Part, 'path' | 'fillRule'> {
+  readonly toCloth: Matrix;
+}
+
+export const WHOLE_REGION = stage<DrawnOnCloth>()(
+  'whole region',
+  ['path', 'fillRule', 'toCloth'],
+  ({ path, fillRule, toCloth }) =>
+    unite(
+      flattenPath(path, FLAT_MM).map(({ points }) => mapPoints(toCloth, points)),
+      fillRule,
+    ),
+);
 
 /** The whole outline of a part as it lies on the cloth, whatever hides it. */
-export function wholeRegion({ path, fillRule }: Part, placed: PlacedShape): Region {
-  const known = wholes.get(placed);
-  if (known?.path === path) return known.region;
-  const rings = flattenPath(path, FLAT_MM).map(({ points }) => mapPoints(placed.toCloth, points));
-  const region = unite(rings, fillRule);
-  wholes.set(placed, { path, region });
-  return region;
+export function wholeRegion({ id, path, fillRule }: Part, { toCloth }: PlacedShape, memory: Memory): Region {
+  return memory.made(WHOLE_REGION, [id], { path, fillRule, toCloth });
 }
 
 /** The scraps and printed areas of a piece, from back to front; print has no thickness. */
-export function laidScraps(parts: readonly Part[], shapes: readonly PlacedShape[]): LaidScrap[] {
+export function laidScraps(parts: readonly Part[], shapes: readonly PlacedShape[], memory = new Memory()): LaidScrap[] {
   return parts.flatMap((part, depth) => {
     const placed = shapes[depth];
     if ((!part.scrap && !part.printed) || !part.shown || !placed) return [];
     const thicknessMm = part.scrap ? clothOf(part.scrap.cloth)!.thicknessMm : 0;
-    return [{ depth, region: wholeRegion(part, placed), thicknessMm, cloth: part.scrap?.cloth ?? null }];
+    return [{ depth, region: wholeRegion(part, placed, memory), thicknessMm, cloth: part.scrap?.cloth ?? null }];
   });
 }
 

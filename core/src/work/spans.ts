@@ -1,9 +1,9 @@
 import type { PlannedPass } from './plannedPart.ts';
 import { Move } from '../stitches/index.ts';
-import { remembered } from '../measure/index.ts';
+import { stage } from '../measure/index.ts';
 
 /** The longest straight stretch of thread on top, mm. */
-export const longestFrontRunMm = remembered(({ path }: PlannedPass): number => {
+export const LONGEST_FRONT_RUN = stage<PlannedPass>()('longest run on the front', ['path'], ({ path }): number => {
   let longest = 0;
   for (let i = 1; i < path.codes.length; i++) {
     if (path.codes[i] !== Move.down || path.codes[i - 1] !== Move.up) continue;

@@ -1,7 +1,7 @@
 import { workedIn, type PlannedPass, type WorkedThread } from '@junctura/core/work';
 import type { Workings } from '@junctura/core/advice';
 import { clothOf, type Cloth } from '@junctura/core/materials';
-import { remembered } from '@junctura/core/measure';
+import { Memory } from '@junctura/core/measure';
 import { threadOfStep, type Step } from '@junctura/core/order';
 import type { Plan } from '@junctura/core/thread';
 import type { Region } from '@junctura/core/geometry';
@@ -53,14 +53,19 @@ export interface Scene {
 }
 
 /** The last step that each length works: where it is fastened off. */
-const lastSteps = remembered((work: Plan['work']) => {
+function lastStepsOf({ work }: Plan): ReadonlyMap<string, number> {
   const last = new Map<string, number>();
   work.forEach((own, step) => own?.portions.forEach(({ need, load }) => last.set(`${need} ${load}`, step)));
   return last;
-});
+}
 
 /** What each length works of a step: where lengths change, and where one is fastened off to go on elsewhere. */
-function lengthsOf({ work }: Plan, step: number, { usedMm, breaks }: WorkedThread): LengthStretch[] {
+function lengthsOf(
+  { work }: Plan,
+  step: number,
+  { usedMm, breaks }: WorkedThread,
+  lastSteps: ReadonlyMap<string, number>,
+): LengthStretch[] {
   const own = work[step];
   if (!own || usedMm.length === 0) return [];
   const stretches: LengthStretch[] = [];
@@ -76,7 +81,7 @@ function lengthsOf({ work }: Plan, step: number, { usedMm, breaks }: WorkedThrea
     for (let k = 0; k + 1 < inner.length; k++) {
       const isFirst = k === 0;
       const begins = !isFirst || i >= before || own.rethreadings > 0;
-      const ends = k + 2 < inner.length || !isLast || lastSteps(work).get(`${need} ${load}`) === step;
+      const ends = k + 2 < inner.length || !isLast || lastSteps.get(`${need} ${load}`) === step;
       stretches.push({ from: inner[k]!, to: inner[k + 1]!, begins, ends });
     }
     from = to;
@@ -93,25 +98,28 @@ export interface SeenBy {
 }
 const BY_DAY: SeenBy = { seen: asItIs, light: DAYLIGHT };
 
-/** A step as it is painted: its thread, or the portion of it that lies in one position of the hoop. */
-function paintedStep(
+/** Steps as they are painted, by their number: each its thread, or the portion of it that lies in one position of the hoop. */
+function stepPainter(
   piece: Piece,
   plan: Plan,
-  step: number,
   looks: ThreadLooks,
-  light: Light = DAYLIGHT,
-): PaintedThread {
-  const own = plan.order[step]!;
-  const planned = plan.parts[own.depth]!;
-  const thread = threadOfStep(planned, own, piece.hoop, piece.positions)!;
-  const pass = workedIn(planned.passes[own.layer]!, thread);
-  return {
-    pass,
-    thread,
-    tones: looks.of(own.colour, pass.thread),
-    lengths: lengthsOf(plan, step, thread),
-    light,
-    caster: casterOf(planned, planned.passes[own.layer]!, own),
+  light: Light,
+  memory: Memory,
+): (step: number) => PaintedThread {
+  const lastSteps = lastStepsOf(plan);
+  return (step) => {
+    const own = plan.order[step]!;
+    const planned = plan.parts[own.depth]!;
+    const thread = threadOfStep(planned, own, piece.hoop, piece.positions, memory)!;
+    const pass = workedIn(planned.passes[own.layer]!, thread);
+    return {
+      pass,
+      thread,
+      tones: looks.of(own.colour, pass.thread),
+      lengths: lengthsOf(plan, step, thread, lastSteps),
+      light,
+      caster: casterOf(planned, planned.passes[own.layer]!, own),
+    };
   };
 }
 
@@ -119,6 +127,7 @@ function paintedStep(
  * @param only paint just these parts; null for all
  * @param onlyColour paint just what is worked in this colour; null for all
  * @param by how it is seen: by day, by a lamp …
+ * @param memory keeps threads that are cut up for positions of the hoop, so that they are the same in the next scene
  */
 export function sceneOf(
   piece: Piece,
@@ -126,6 +135,7 @@ export function sceneOf(
   only: ReadonlySet<string> | null = null,
   onlyColour: string | null = null,
   { seen, light }: SeenBy = BY_DAY,
+  memory = new Memory(),
 ): Scene {
   const looks = new ThreadLooks(piece, seen);
   const { order } = plan;
@@ -144,7 +154,7 @@ export function sceneOf(
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: seen(piece.cloth.colour),
     light,
-    threads: shown.map((step) => paintedStep(piece, plan, step, looks, light)),
+    threads: shown.map(stepPainter(piece, plan, looks, light, memory)),
     scraps: scrapsOf(piece, plan, seen, (depth) => shown.filter((step) => order[step]!.depth < depth).length),
     otherwise: null,
   };
@@ -153,12 +163,13 @@ export function sceneOf(
 /** What a picture of the piece shows as it is worked: its threads are steps, in the order in which they are worked. */
 export function growingScene(piece: Piece, { plan }: Workings, steps: readonly Step[]): Scene {
   const looks = new ThreadLooks(piece, asItIs);
+  const painted = stepPainter(piece, plan, looks, DAYLIGHT, new Memory());
   const numbers = new Map(plan.order.map(({ key }, i) => [key, i]));
   return {
     cloth: clothOf(piece.cloth.kind)!,
     clothColour: piece.cloth.colour,
     light: DAYLIGHT,
-    threads: steps.map(({ key }) => paintedStep(piece, plan, numbers.get(key)!, looks)),
+    threads: steps.map(({ key }) => painted(numbers.get(key)!)),
     // Scraps are laid before anything is stitched.
     scraps: scrapsOf(piece, plan, asItIs, () => 0),
     otherwise: null,

@@ -4,11 +4,12 @@ import { usesColour, groundBelow, laidScraps, passesAsWorked } from '../../work/
 import { type Plan } from '../../thread/index.ts';
 import { deltaE, labOf, separation } from '../../colour/index.ts';
 import { isSameShade, RANGES, strandChoices, threadKind, type Shade } from '../../materials/index.ts';
-import { roundTo } from '../../measure/index.ts';
+import { roundTo, type Memory } from '../../measure/index.ts';
 import {
   setColour,
   setPasses,
   setShade,
+  COLOUR_NAME,
   colourName,
   type Part,
   type Pass,
@@ -30,13 +31,13 @@ import { THRESHOLDS } from '../thresholds.ts';
 import * as say from '../words.ts';
 
 /** Colours that meet and cannot be told apart, lots that are mixed, dyes that may run. */
-export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
+export function colourFindings(piece: PlanInput, plan: Plan, memory: Memory): Finding[] {
   if (piece.use === 'whitework') return [];
   const worn = wornColours(piece);
   const labs = new Map([...worn].map(([id, hex]) => [id, labOf(hex)]));
-  const name = (id: string): string => colourName(colourOf(piece, id)).name;
+  const name = (id: string): string => memory.made(COLOUR_NAME, [], colourOf(piece, id), id).name;
   const found: Finding[] = [];
-  const pairs = colourPairs(plan);
+  const pairs = colourPairs(plan, memory);
   let confusable: { a: string; b: string; kind: FiguresOf['confusable']['kind'] } | null = null;
   let confusions = 0;
   for (const { a, b, wanted, where, widthsMm } of pairs) {
@@ -76,12 +77,12 @@ export function colourFindings(piece: PlanInput, plan: Plan): Finding[] {
 }
 
 /** Colours that vanish into the cloth. */
-export function clothColourFindings(piece: PlanInput, plan: Plan): Finding[] {
+export function clothColourFindings(piece: PlanInput, plan: Plan, memory: Memory): Finding[] {
   if (piece.use === 'whitework') return [];
-  const grounds = groundsOf(piece, plan);
+  const grounds = groundsOf(piece, plan, memory);
   const hexes = [...new Set([piece.cloth.colour, ...grounds.values()])];
   return piece.palette.flatMap((colour): Finding[] => {
-    const { name, hex } = colourName(colour);
+    const { name, hex } = memory.made(COLOUR_NAME, [], colour, colour.id);
     const lab = labOf(hex);
     const differences = new Map(hexes.map((ground) => [ground, hundredths(deltaE(labOf(ground), lab))]));
     const difference = (depth: number): number => differences.get(grounds.get(depth) ?? piece.cloth.colour)!;
@@ -100,10 +101,11 @@ export function clothColourFindings(piece: PlanInput, plan: Plan): Finding[] {
 }
 
 /** The colour of the scrap or print that a part lies upon, by its place from back to front; none where it lies on the cloth. */
-function groundsOf(piece: PlanInput, { parts }: Plan): ReadonlyMap<number, string> {
+function groundsOf(piece: PlanInput, { parts }: Plan, memory: Memory): ReadonlyMap<number, string> {
   const scraps = laidScraps(
     parts.map(({ part }) => part),
     parts.map(({ placed }) => placed),
+    memory,
   );
   if (scraps.length === 0) return new Map();
   return new Map(
@@ -170,9 +172,9 @@ function fromOneLot({ piece, finding }: Case<'lots-mixed'>): Offer[] {
 }
 
 /** One of two colours that meet in another shade, where one tells them apart. */
-function toldApart({ piece, plan, finding }: Case<'too-alike'>): Offer[] {
+function toldApart({ piece, plan, finding, memory }: Case<'too-alike'>): Offer[] {
   const { a, b, ladder, lightness } = finding.figures;
-  const pairs = colourPairs(plan);
+  const pairs = colourPairs(plan, memory);
   const pair = pairs.find((entry) => entry.a === a && entry.b === b);
   const wantsLightness = !ladder && lightness < THRESHOLDS.tooAlikeLightness;
   const change = pair ? mendPair(piece, pairs, pair, shadesFor(plan, a, b), { wantsLightness }) : null;

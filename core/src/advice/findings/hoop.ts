@@ -14,7 +14,8 @@ import { stitchKind } from '../../stitches/index.ts';
 import { isRaised, passesAsWorked, type PlannedPart } from '../../work/index.ts';
 import { clearInHoopMm, hoopAboutAll, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
 import { AIR_MM, WARP_LIMIT, warpOf } from '../../materials/index.ts';
-import { crushedParts, findPositions, Orderer, orderPositions } from '../../order/index.ts';
+import type { Memory } from '../../measure/index.ts';
+import { crushedParts, findPositions, orderOfWork, orderPositions } from '../../order/index.ts';
 import {
   hundredths,
   type Finding,
@@ -29,7 +30,7 @@ import { changePasses, onPart } from './onParts.ts';
 import * as say from '../words.ts';
 
 /** How the design lies on the grain and in the hoop, and what the ring does to it. */
-export function hoopFindings(piece: PlanInput, plan: Plan): Finding[] {
+export function hoopFindings(piece: PlanInput, plan: Plan, memory: Memory): Finding[] {
   const { hoop, design } = plan;
   const found: Finding[] = [];
   const offDeg = hundredths(Math.abs(((piece.placement.turnDeg + 45) % 90) - 45));
@@ -43,7 +44,13 @@ export function hoopFindings(piece: PlanInput, plan: Plan): Finding[] {
     if (Math.abs(share) > 100 * WARP_LIMIT)
       found.push({ id: 'warp', part: null, figures: { share, uprightMm, acrossMm } });
   }
-  for (const { partId, workedIn, crushedBy } of crushedParts(plan.order, plan.parts, piece.hoop, piece.positions)) {
+  for (const { partId, workedIn, crushedBy } of crushedParts(
+    plan.order,
+    plan.parts,
+    piece.hoop,
+    piece.positions,
+    memory,
+  )) {
     found.push({ id: 'crushed', part: partId, figures: { workedIn, crushedBy } });
   }
   const clearMm = hundredths(hoop.clearMm);
@@ -75,7 +82,7 @@ function inAnotherOrder({ piece, plan }: Case<'crushed'>): Offer[] {
   const { hoop } = piece;
   if (!hoop) return [];
   const crushed = (positions: Piece['positions'], order: Piece['order']): number => {
-    const { steps } = new Orderer().find({ ...piece, positions, order }, plan.parts);
+    const { steps } = orderOfWork({ ...piece, positions, order }, plan.parts);
     return crushedParts(steps, plan.parts, hoop, positions).length;
   };
   const now = crushedParts(plan.order, plan.parts, hoop, piece.positions).length;

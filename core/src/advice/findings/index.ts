@@ -1,4 +1,6 @@
 import type { PlanInput } from '../../piece/index.ts';
+import type { Memory } from '../../measure/index.ts';
+import type { Pictures } from '../../painting/index.ts';
 import type { Neighbours } from '../../propose/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import type { Finding, FindingId, FindingKinds } from '../finding.ts';
@@ -31,21 +33,28 @@ export const FINDINGS: FindingKinds = {
   ...COILS_KINDS,
 };
 
+/** What findings are made from, beside the piece and its plan. */
+interface FoundBy {
+  readonly neighbours: Neighbours;
+  readonly pictures: Pictures;
+  readonly memory: Memory;
+}
+
 /** Everything that a plan gives cause to say, worst first within a part. */
-export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): Finding[] {
+export function findAll(piece: PlanInput, plan: Plan, { neighbours, pictures, memory }: FoundBy): Finding[] {
   return [
-    ...hoopFindings(piece, plan),
-    ...partFindings(piece, plan),
+    ...hoopFindings(piece, plan, memory),
+    ...partFindings(piece, plan, memory),
     ...neighbourFindings(plan, neighbours),
-    ...closeFindings(plan),
-    ...twiceFindings(plan),
+    ...closeFindings(plan, memory),
+    ...twiceFindings(plan, memory),
     ...coilFindings(plan),
-    ...scrapFindings(piece, plan),
-    ...paintingFindings(piece, plan),
+    ...scrapFindings(piece, plan, memory),
+    ...paintingFindings(piece, plan, pictures),
     ...transferFindings(piece, plan),
     ...orderFindings(piece, plan),
-    ...clothColourFindings(piece, plan),
-    ...colourFindings(piece, plan),
+    ...clothColourFindings(piece, plan, memory),
+    ...colourFindings(piece, plan, memory),
     ...drawingFindings(piece, plan),
   ];
 }
@@ -54,6 +63,6 @@ export function findAll(piece: PlanInput, plan: Plan, neighbours: Neighbours): F
 const OF_SIZE: ReadonlySet<FindingId> = new Set(['part-too-small', 'span-too-long', 'line-too-close']);
 
 /** What there is to say of the size of a piece, and nothing else. */
-export function findOfSize(piece: PlanInput, plan: Plan): Finding[] {
-  return [...partFindings(piece, plan), ...closeFindings(plan)].filter(({ id }) => OF_SIZE.has(id));
+export function findOfSize(piece: PlanInput, plan: Plan, memory: Memory): Finding[] {
+  return [...partFindings(piece, plan, memory), ...closeFindings(plan, memory)].filter(({ id }) => OF_SIZE.has(id));
 }

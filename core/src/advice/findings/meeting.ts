@@ -1,7 +1,7 @@
 import { OWN } from '../finding.ts';
 import { type Pass, setPasses, setShown } from '../../piece/index.ts';
 import { onPart, leftOut, withStrands } from './onParts.ts';
-import { RememberedPair } from '../../measure/index.ts';
+import { stage, type Memory } from '../../measure/index.ts';
 import {
   boxesMeet,
   distanceToLines,
@@ -28,8 +28,8 @@ import {
 import * as say from '../words.ts';
 
 /** Lines and edges that come nearer to each other than their thread is wide. */
-export function closeFindings(plan: Plan): Finding[] {
-  return tooClose(plan).map(({ a, b, gap, laidMm }) => ({
+export function closeFindings(plan: Plan, memory: Memory): Finding[] {
+  return tooClose(plan, memory).map(({ a, b, gap, laidMm }) => ({
     id: 'line-too-close',
     part: a.part.id,
     figures: {
@@ -71,7 +71,7 @@ const LOOK_MM = 0.5;
 const TWICE = 0.6;
 
 /** Lines that lie on another line for most of their length: worked, they would be stitched twice. */
-export function twiceFindings({ parts }: Plan): Finding[] {
+export function twiceFindings({ parts }: Plan, memory: Memory): Finding[] {
   const lines = parts.map(({ placed }) => (placed.kind === 'line' ? placed.box : null));
   return earlierMeeting(lines, UPON_MM).flatMap((earlier, i): Finding[] => {
     const one = parts[i]!;
@@ -79,7 +79,7 @@ export function twiceFindings({ parts }: Plan): Finding[] {
       const other = parts[j]!;
       // The shorter may lie on the longer.
       const [short, long] = one.placed.lengthMm <= other.placed.lengthMm ? [one, other] : [other, one];
-      const share = sharedShare(short.placed, long.placed);
+      const share = memory.made(SHARED_LINE, [short.part.id, long.part.id], { short: short.placed, long: long.placed });
       if (share <= TWICE) continue;
       const figures = { other: long.part.name, otherId: long.part.id, percent: Math.round(100 * share) };
       return [{ id: 'drawn-twice', part: short.part.id, figures }];
@@ -88,16 +88,17 @@ export function twiceFindings({ parts }: Plan): Finding[] {
   });
 }
 
-const shared = new RememberedPair<PlacedShape, number>();
+interface TwoLines {
+  readonly short: PlacedShape;
+  readonly long: PlacedShape;
+}
 
 /** Which share of a line lies on another. */
-function sharedShare(a: PlacedShape, b: PlacedShape): number {
-  return shared.get(a, b, () => {
-    const places = placesAlong(a.shape.lines, LOOK_MM);
-    const upon = places.filter(([x, y]) => distanceToLines(b.shape.lines, x, y) < UPON_MM).length;
-    return places.length > 0 ? upon / places.length : 0;
-  });
-}
+export const SHARED_LINE = stage<TwoLines>()('shared line', ['short', 'long'], ({ short, long }) => {
+  const places = placesAlong(short.shape.lines, LOOK_MM);
+  const upon = places.filter(([x, y]) => distanceToLines(long.shape.lines, x, y) < UPON_MM).length;
+  return places.length > 0 ? upon / places.length : 0;
+});
 
 /** Whether a line runs along where two areas touch, for most of that stretch. */
 function runsBetween(line: PlacedShape, a: PlacedShape, b: PlacedShape): boolean {
@@ -121,11 +122,11 @@ function placesAlong(lines: readonly Polyline[], stepMm: number): [x: number, y:
 /** Turned by this much, stitches stand out from any neighbour that they lie like, degrees. */
 const STANDS_OUT_DEG = 50;
 
-function movedAway({ finding }: Case<'line-too-close'>, { piece, plan, planned }: PartCase): Offer[] {
-  const close = tooClose(plan).find(
+function movedAway({ finding, memory }: Case<'line-too-close'>, { piece, plan, planned }: PartCase): Offer[] {
+  const close = tooClose(plan, memory).find(
     ({ a, b }) => a.part.id === planned.part.id && b.part.id === finding.figures.otherId,
   );
-  const way = close && wayOut(plan, close);
+  const way = close && wayOut(plan, close, memory);
   if (!way) return [];
   const edit = nudgeParts(piece, [planned.part.id], ...way);
   return [[say.moveAway(Math.ceil(Math.hypot(...way) * 10) / 10), edit]];

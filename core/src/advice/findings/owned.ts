@@ -1,14 +1,14 @@
 import { usesColour } from '../../work/index.ts';
 import { risingFactors, shareWithin, type Plan, type Owned, ENOUGH } from '../../thread/index.ts';
-import { roundTo } from '../../measure/index.ts';
+import { Memory, roundTo } from '../../measure/index.ts';
 import type { Finding, FindingKinds } from '../finding.ts';
 
 /** Thread that is owned, but does not cover the need with good odds. */
-export function ownedFindings({ colours, parts, spread }: Plan, owned: Owned): Finding[] {
+export function ownedFindings({ colours, parts, spread }: Plan, owned: Owned, memory = new Memory()): Finding[] {
   return colours.flatMap((need): Finding[] => {
     const metres = owned[need.id];
     if (metres === undefined || need.wholeM === 0) return [];
-    const odds = shareWithin(risingFactors(need.loads, spread), metres / need.wholeM);
+    const odds = shareWithin(risingFactors(need.loads, spread, memory), metres / need.wholeM);
     if (odds >= ENOUGH) return [];
     const part = parts.find((planned) => usesColour(planned, need.colour))?.part.id ?? null;
     const figures = {

@@ -1,7 +1,7 @@
 import { needleName } from '../../order/index.ts';
 import { onPart, withStrands, leftOut, switchTo, without, changeFilling } from './onParts.ts';
 import { equalCircleMm } from '../../geometry/index.ts';
-import { roundTo } from '../../measure/index.ts';
+import { roundTo, type Memory } from '../../measure/index.ts';
 import { type Part, type PlanInput, type Pass, setGuides, setStrokeWidth } from '../../piece/index.ts';
 import {
   longestSpan,
@@ -11,7 +11,7 @@ import {
   WORN_USES,
   TREATMENT,
 } from '../../propose/index.ts';
-import { type PlannedPart, type PlannedPass, longestFrontRunMm } from '../../work/index.ts';
+import { type PlannedPart, type PlannedPass, LONGEST_FRONT_RUN } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { lineToArea, type PlacedShape, outlineToLine } from '../../drawing/index.ts';
 import { clothOf, isPulled, leavesHole, markOf } from '../../materials/index.ts';
@@ -40,8 +40,8 @@ const LEAST_DRAWN = 0.6;
 const LEAST_PART_MM = 0.5;
 
 /** What there is to say of each part by itself: its size, its stitches, its directions, its use. */
-export function partFindings(piece: PlanInput, { parts }: Plan): Finding[] {
-  return [...parts.flatMap((planned) => findingsOf(piece, planned)), ...hiddenFindings(parts)];
+export function partFindings(piece: PlanInput, { parts }: Plan, memory: Memory): Finding[] {
+  return [...parts.flatMap((planned) => findingsOf(piece, planned, memory)), ...hiddenFindings(parts)];
 }
 
 /** What lies wholly behind other parts, all together. */
@@ -56,7 +56,7 @@ function hiddenFindings(parts: Plan['parts']): Finding[] {
 /** So many hidden parts are named. */
 const MOST_NAMED = 3;
 
-function findingsOf(piece: PlanInput, planned: PlannedPart): Finding[] {
+function findingsOf(piece: PlanInput, planned: PlannedPart, memory: Memory): Finding[] {
   const { part, placed, passes } = planned;
   const at = ([id, figures]: Found): Finding => ({ id, part: part.id, figures }) as Finding;
   if (!part.shown) return [];
@@ -64,11 +64,11 @@ function findingsOf(piece: PlanInput, planned: PlannedPart): Finding[] {
     return placed.behind.length > 0 ? [] : [at(['part-too-small', { widestMm: 0, wantedMm: LEAST_PART_MM }])];
   }
   return passes
-    .flatMap((pass): Found[] => [
+    .flatMap((pass, layer): Found[] => [
       ...(pass.quantities.stitches === 0 ? [['no-stitches', { stitch: pass.stitch }] as const] : []),
       ...sizeFindings(placed, pass),
       ...coverFindings(piece, part, placed, pass),
-      ...spanFindings(piece, placed, pass),
+      ...spanFindings(piece, placed, pass, memory.made(LONGEST_FRONT_RUN, [part.id], pass, layer)),
       ...knotFindings(placed, pass),
       ...fieldFindings(placed, pass),
       ...useFindings(piece, pass),
@@ -126,12 +126,12 @@ function coverFindings(piece: PlanInput, part: Part, placed: PlacedShape, pass: 
 }
 
 /** Spans that lie free, of whatever stitch. */
-function spanFindings(piece: PlanInput, placed: PlacedShape, pass: PlannedPass): Found[] {
+function spanFindings(piece: PlanInput, placed: PlacedShape, pass: PlannedPass, longestRunMm: number): Found[] {
   const found: Found[] = [];
   // Padding and firm edges are covered by what lies over them.
   if (pass.role === 'padding' || pass.role === 'edge') return found;
   const limitMm = SPAN_LIMIT_MM[piece.use];
-  const spanMm = hundredths(longestFrontRunMm(pass) * (TIED[pass.stitch] ?? 1));
+  const spanMm = hundredths(longestRunMm * (TIED[pass.stitch] ?? 1));
   if (spanMm > limitMm) found.push(['span-too-long', { stitch: stitchKind(pass.stitch).name, spanMm, limitMm }]);
   const isShort = spanMm < TREATMENT.shortestSatinMm && placed.areaMm2 > 0;
   if (SATIN_LIKE.has(pass.stitch) && isShort) {

@@ -1,5 +1,6 @@
 import { clothOf } from '../../materials/index.ts';
 import { setFilledWith, type PlanInput } from '../../piece/index.ts';
+import type { Memory } from '../../measure/index.ts';
 import { WORN_USES } from '../../propose/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { inscribedCircle, intersect, regionArea, type Region } from '../../geometry/index.ts';
@@ -11,17 +12,17 @@ const LEAST_MM = 10;
 const MOST_LAYERS_MM = 2.2;
 
 /** What speaks against cloth that is laid on cloth. */
-export function scrapFindings(piece: PlanInput, plan: Plan): Finding[] {
+export function scrapFindings(piece: PlanInput, plan: Plan, memory: Memory): Finding[] {
   const parts = plan.parts.map(({ part }) => part);
   const shapes = plan.parts.map(({ placed }) => placed);
-  const scraps = laidScraps(parts, shapes).filter(({ depth }) => parts[depth]!.scrap);
+  const scraps = laidScraps(parts, shapes, memory).filter(({ depth }) => parts[depth]!.scrap);
   if (scraps.length === 0) return [];
   const ground = clothOf(piece.cloth.kind)!;
   return scraps.flatMap(({ depth, region, thicknessMm }): Finding[] => {
     const { part, placed } = plan.parts[depth]!;
     const scrap = part.scrap!;
     const found: Finding[] = [];
-    const whole = wholeRegion(part, placed);
+    const whole = wholeRegion(part, placed, memory);
     const acrossMm = 2 * (inscribedCircle(whole)?.r ?? 0);
     if (!placed.box) found.push({ id: 'scrap-hidden', part: part.id, figures: { whole: true } });
     if (scrap.edge === 'raw' && (WORN_USES.has(piece.use) || piece.use === 'handled')) {

@@ -29,9 +29,9 @@ const SECONDS_A_GRAM = 40;
 
 /** A stuffed ornament: two pieces sewn right sides together, turned, stuffed and closed, with a cord to hang it by. */
 export function ornament(context: FinishContext): EndPlan {
-  const { finish, worked, circle, cloth } = context;
+  const { finish, circle, cloth } = context;
   const seamMm = finish.seamMm ?? SEAM_MM;
-  const form = ornamentOutline(finish.shape, worked, circle, marginOf(context, MARGIN_MM));
+  const form = ornamentOutline(finish.shape, context, circle, marginOf(context, MARGIN_MM));
   const seam = form[0]!;
   const cut = outerRings(offset([seam], seamMm));
   const { opening, rest } = openingOn(seam, finish.openingMm);

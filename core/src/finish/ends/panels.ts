@@ -30,8 +30,8 @@ const SECONDS_A_KNOT = 12;
 
 /** A backing behind what is stitched, so that nothing scratches and nothing pulls. */
 function backing(context: FinishContext): { steps: FinishStep[]; template: Template; materials: EndPlan['materials'] } {
-  const { worked, cloth, plan } = context;
-  const shape = outerRings(offset(grown(worked, BACKING.beyondMm + BACKING.roundMm), -BACKING.roundMm));
+  const { cloth, plan } = context;
+  const shape = outerRings(offset(grown(context, BACKING.beyondMm + BACKING.roundMm), -BACKING.roundMm));
   const lines = shape.map((ring): Polyline => ({ points: ring, closed: true }));
   const areaMm2 = regionArea(shape);
   const isFusible = isFused(context);

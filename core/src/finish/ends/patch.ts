@@ -27,9 +27,9 @@ const LEAST_PITCH_MM = 0.3;
 
 /** A patch: backed, edged through all its layers by the piece's own thread, cut close, sewn on. */
 export function patch(context: FinishContext): EndPlan {
-  const { finish, worked, cloth } = context;
+  const { finish, cloth } = context;
   const { form, islands, closedBays } = patchOutline(
-    worked,
+    context,
     finish.borderMm,
     finish.islands === 'bridge',
     finish.cornerMm,

@@ -1,5 +1,6 @@
 import { innerHalvesMm, outerHalvesMm } from '../../materials/index.ts';
 import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
+import { Memory } from '../../measure/index.ts';
 import { holdingOf } from './units.ts';
 import type { Hoop } from '../../piece/index.ts';
 import { type PlannedPart, isRaised } from '../../work/index.ts';
@@ -27,11 +28,12 @@ export function raisedParts(
   parts: readonly PlannedPart[],
   hoop: Hoop,
   middles: readonly (readonly [number, number])[],
+  memory: Memory,
 ): RaisedPart[] {
   const numbers = middles.map((_, k) => k);
   return parts.filter(isRaised).map(({ placed }) => ({
     partId: placed.partId,
-    heldBy: holdingOf(placed, hoop, middles).positions,
+    heldBy: holdingOf(placed, hoop, middles, memory).positions,
     underRingOf: numbers.filter((k) => isUnderRing(placed, hoop, middles[k]!)),
   }));
 }
@@ -51,6 +53,7 @@ export function crushedParts(
   parts: readonly PlannedPart[],
   hoop: Hoop,
   middles: readonly (readonly [number, number])[],
+  memory = new Memory(),
 ): Crushed[] {
   if (middles.length < 2) return [];
   const worked = new Map<string, number>();
@@ -61,7 +64,7 @@ export function crushedParts(
   });
   const byId = new Map(parts.map((planned) => [planned.part.id, planned]));
   const isLater = (k: number, position: number, at: number): boolean => k !== position && (lastWith.get(k) ?? -1) > at;
-  return raisedParts(parts, hoop, middles).flatMap(({ partId, underRingOf }): Crushed[] => {
+  return raisedParts(parts, hoop, middles, memory).flatMap(({ partId, underRingOf }): Crushed[] => {
     const at = worked.get(partId);
     if (at === undefined) return [];
     const { position } = order[at]!;
@@ -70,7 +73,7 @@ export function crushedParts(
     // What is larger than the hoop: a portion that was worked, and the ring of a later one.
     for (const [place, step] of order.entries()) {
       if (step.part !== partId || !step.isPortion) continue;
-      const { path } = threadOfStep(byId.get(partId), step, hoop, middles)!;
+      const { path } = threadOfStep(byId.get(partId), step, hoop, middles, memory)!;
       const ring = underRingOf.find(
         (k) => isLater(k, step.position, place) && liesUnderRing([needlePlaces(path)], hoop, middles[k]!),
       );

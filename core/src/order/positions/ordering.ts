@@ -1,3 +1,4 @@
+import { Memory } from '../../measure/index.ts';
 import { raisedParts, crushedIn } from './crushing.ts';
 import type { Hoop } from '../../piece/index.ts';
 import type { PlannedPart } from '../../work/index.ts';
@@ -14,7 +15,7 @@ export function orderPositions(
   middles: readonly (readonly [number, number])[],
 ): [number, number][] {
   const reading = [...middles].sort((p, q) => p[1] - q[1] || p[0] - q[0]);
-  const raised = raisedParts(parts, hoop, reading);
+  const raised = raisedParts(parts, hoop, reading, new Memory());
   const cost = (order: readonly number[]): number => {
     const apart = (p: number, q: number): number =>
       Math.hypot(reading[p]![0] - reading[q]![0], reading[p]![1] - reading[q]![1]);

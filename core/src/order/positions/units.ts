@@ -1,6 +1,7 @@
-import { Remembered } from '../../measure/index.ts';
+import { stage, type Memory } from '../../measure/index.ts';
 import { innerHalvesMm } from '../../materials/index.ts';
 import type { Hoop } from '../../piece/index.ts';
+import type { StitchShape } from '../../stitches/index.ts';
 import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
 import { type Circle, smallestCircle } from '../../geometry/index.ts';
 
@@ -9,7 +10,7 @@ export interface Unit extends Circle {
   readonly points: readonly Float64Array[];
 }
 
-export function unitsOf({ shape }: PlacedShape, room: readonly [number, number]): Unit[] {
+export function unitsOf({ shape }: Pick<PlacedShape, 'shape'>, room: readonly [number, number]): Unit[] {
   const points = [...pointsOf(shape)].filter((array) => array.length > 0);
   const circle = smallestCircle(points);
   if (!circle) return [];
@@ -67,18 +68,29 @@ export interface Holding {
   readonly isWhole: boolean;
 }
 
-const holdings = new Remembered<PlacedShape, Holding>();
-
 /** The positions that hold all of a shape; where none does, those that hold some of it. */
-export function holdingOf(placed: PlacedShape, hoop: Hoop, middles: readonly (readonly [number, number])[]): Holding {
-  return holdings.get([placed], JSON.stringify([hoop.nominalMm, hoop.shortMm, middles]), () => {
-    const room = innerHalvesMm(hoop);
-    const units = unitsOf(placed, room);
-    const numbers = middles.map((_, k) => k);
-    const isHeld = (k: number) => (unit: Unit) => holds(unit, ...middles[k]!, room);
-    const whole = units.length > 0 ? numbers.filter((k) => units.every(isHeld(k))) : [];
-    return whole.length > 0
-      ? { positions: whole, isWhole: true }
-      : { positions: numbers.filter((k) => units.some(isHeld(k))), isWhole: false };
-  });
+export function holdingOf(
+  { partId, shape }: PlacedShape,
+  hoop: Hoop,
+  middles: readonly (readonly [number, number])[],
+  memory: Memory,
+): Holding {
+  return memory.made(HOLDING, [partId], { shape, room: innerHalvesMm(hoop), middles });
 }
+
+interface ShapeInPositions {
+  readonly shape: StitchShape;
+  readonly room: readonly [a: number, b: number];
+  readonly middles: readonly (readonly [number, number])[];
+}
+
+export const HOLDING = stage<ShapeInPositions>()('holding', ['shape', 'room', 'middles'], (given): Holding => {
+  const { room, middles } = given;
+  const units = unitsOf(given, room);
+  const numbers = middles.map((_, k) => k);
+  const isHeld = (k: number) => (unit: Unit) => holds(unit, ...middles[k]!, room);
+  const whole = units.length > 0 ? numbers.filter((k) => units.every(isHeld(k))) : [];
+  return whole.length > 0
+    ? { positions: whole, isWhole: true }
+    : { positions: numbers.filter((k) => units.some(isHeld(k))), isWhole: false };
+});

@@ -2,14 +2,14 @@
 import { laidWidthMm, NEEDLE_NAMES, strandChoices, THREAD_KINDS, threadKind } from '@junctura/core/materials';
 import { formatDuration, formatFine, formatThread } from '@junctura/core/measure';
 import { isStitchId, STITCHES, stitchKind, type StitchId, type WorkedOn } from '@junctura/core/stitches';
-import { useElementSize } from '@vueuse/core';
+import { useElementSize, useMemoize } from '@vueuse/core';
 import { NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import LessonLinks from '../../ui/LessonLinks.vue';
 import { findLessons } from './handling/lessons.ts';
 import SampleCanvas from './SampleCanvas.vue';
-import { sampleOf, threadFor } from '@junctura/core/paper';
+import { sampleOf as workSample, threadFor } from '@junctura/core/paper';
 import WorkingDrawing from './WorkingDrawing.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import BookHeader from './BookHeader.vue';
@@ -18,6 +18,8 @@ import * as say from './words.ts';
 
 const props = defineProps<{ id?: string }>();
 const settings = useSettings();
+/** The list of stitches is shown anew at every letter that is searched for. */
+const sampleOf = useMemoize(workSample);
 const search = ref('');
 const HEX = '#9c3a3f';
 const FAMILIES: readonly { readonly on: WorkedOn; readonly name: string }[] = [

@@ -1,4 +1,4 @@
-import { colourBelow, subjectOf } from '@junctura/core/drawing';
+import { colourBelow, subjectOf, type PictureBelow } from '@junctura/core/drawing';
 import { inverse, isInside, movedPath } from '@junctura/core/geometry';
 import {
   judgePicture,
@@ -8,49 +8,56 @@ import {
   growShades,
   paintingOf,
   pictureBelow,
+  type Pictures,
 } from '@junctura/core/painting';
 import { tryFlat, tryPainted, type TriedPaintWay } from '@junctura/core/advice';
 import { laidWidthMm, refOf, threadKind } from '@junctura/core/materials';
 import { judgePainted, type PlannedPart } from '@junctura/core/work';
 import type { JobInput, JobOutput, JobProgress } from '../jobs.ts';
-import { learnPictureOf } from './learning.ts';
+import { picturesOf } from './learning.ts';
 import { pictureOf, reachOf } from './pieces.ts';
-import { workingsOf } from './planning.ts';
+import { planner, workingsOf } from './planning.ts';
 
 const THREAD = 'stranded-cotton';
 
-async function partOf(input: JobInput<'judgePainting'>): Promise<PlannedPart | null> {
-  await learnPictureOf(input.piece);
+interface AskedPart {
+  readonly planned: PlannedPart | null;
+  readonly pictures: Pictures;
+  readonly below: PictureBelow | null;
+}
+
+async function partOf(input: JobInput<'judgePainting'>): Promise<AskedPart> {
+  const pictures = await picturesOf(input.piece);
   const { plan } = await workingsOf(input);
-  return plan.parts.find(({ part }) => part.id === input.part) ?? null;
+  const planned = plan.parts.find(({ part }) => part.id === input.part) ?? null;
+  return { planned, pictures, below: pictureBelow(input.piece, pictures) };
 }
 
 export async function paintShades(input: JobInput<'paintShades'>): Promise<JobOutput<'paintShades'>> {
-  const planned = await partOf(input);
-  const below = pictureBelow(input.piece);
+  const { planned, below } = await partOf(input);
   if (!planned || !below) return null;
   const { region } = planned.placed.shape;
   const laidMm = laidWidthMm(threadKind(THREAD)!, 1);
-  const colours = coloursPainted(region, below, laidMm, input.eyes);
+  const colours = coloursPainted(region, below, laidMm, input.eyes, planner.memory);
   const shades = [...input.owned, ...input.toBuy];
   const owned = new Set(input.owned);
   const { shades: chosen, errors } = growShades(colours, shades, input.count, {
     pinned: input.pinned,
     isOwned: (shade) => owned.has(shade),
   });
-  return { shades: chosen, errors, picture: judgePicture(region, below, laidMm, colours, shades) };
+  return { shades: chosen, errors, picture: judgePicture(region, below, laidMm, colours, shades, planner.memory) };
 }
 
 export async function judge(input: JobInput<'judgePainting'>): Promise<JobOutput<'judgePainting'>> {
-  const planned = await partOf(input);
-  return planned && judgePainted(input.piece, planned);
+  const { planned, pictures } = await partOf(input);
+  return planned && judgePainted(input.piece, planned, pictures, planner.memory);
 }
 
 export async function ways(
   { shades, counts, pixels, ...input }: JobInput<'paintWays'>,
   tell: (progress: JobProgress<'paintWays'>) => void,
 ): Promise<null> {
-  const planned = await partOf(input);
+  const { planned, pictures } = await partOf(input);
   if (!planned) return null;
   const show = (tried: TriedPaintWay | null): void => {
     if (!tried) return;
@@ -60,8 +67,9 @@ export async function ways(
       picture: pictureOf(piece, workings, reachOf({ ...piece, hoop: null }, workings.plan.design.circle), pixels),
     });
   };
-  for (const count of counts) show(tryPainted(input.piece, planned, shades.slice(0, count).map(refOf), input.factors));
-  show(tryFlat(input.piece, planned, Math.max(...counts), input.factors));
+  for (const count of counts)
+    show(tryPainted(input.piece, planned, shades.slice(0, count).map(refOf), input.factors, pictures));
+  show(tryFlat(input.piece, planned, Math.max(...counts), input.factors, pictures));
   return null;
 }
 
@@ -70,12 +78,18 @@ const CHALK_EVERY_MM = 3.4;
 const CHALK_MM = 2.6;
 
 export async function lie(input: JobInput<'lie'>): Promise<JobOutput<'lie'>> {
-  const planned = await partOf(input);
-  const below = pictureBelow(input.piece);
+  const { planned, below } = await partOf(input);
   const box = planned?.placed.box;
   if (!planned || !below || !box) return null;
   const { region } = planned.placed.shape;
-  const painting = paintingOf(region, below, planned.placed.guides, [], laidWidthMm(threadKind(THREAD)!, 1));
+  const painting = paintingOf(
+    region,
+    below,
+    planned.placed.guides,
+    [],
+    laidWidthMm(threadKind(THREAD)!, 1),
+    planner.memory,
+  );
   if (!painting) return null;
   const lines: number[] = [];
   const { field } = painting;
@@ -92,18 +106,16 @@ export async function lie(input: JobInput<'lie'>): Promise<JobOutput<'lie'>> {
 }
 
 export async function onTop(input: JobInput<'onTop'>): Promise<JobOutput<'onTop'>> {
-  const planned = await partOf(input);
-  const below = pictureBelow(input.piece);
+  const { planned, below } = await partOf(input);
   const laidMm = laidWidthMm(threadKind(THREAD)!, 1);
-  const ground = planned && below && groundBelow(planned.placed.shape.region, below, laidMm);
+  const ground = planned && below && groundBelow(planned.placed.shape.region, below, laidMm, planner.memory);
   return ground ? findRidges(ground, planned.placed.shape.region, laidMm) : [];
 }
 
 const DECIMALS = 2;
 
 export async function subject({ piece }: JobInput<'subject'>): Promise<JobOutput<'subject'>> {
-  await learnPictureOf(piece);
-  const below = pictureBelow(piece);
+  const below = pictureBelow(piece, await picturesOf(piece));
   const outline = below && subjectOf(below.picture);
   if (!below || !outline) return null;
   const path = movedPath(outline, inverse(below.toPicture), DECIMALS);

@@ -8,7 +8,7 @@ import { hoopInSightMm } from '../../picture/ringShape.ts';
 import { sceneOf } from '../../picture/scene.ts';
 import { viewOf } from '../../picture/view.ts';
 import type { JobInput, JobOutput } from '../jobs.ts';
-import { learnWhatIsPainted } from './learning.ts';
+import { paintedPicturesOf } from './learning.ts';
 
 const TRIAL_PX = 300;
 
@@ -16,8 +16,8 @@ const TRIAL_PX = 300;
 const planner = new Planner();
 
 export async function hoopTrial({ piece, hoop, factors }: JobInput<'tryHoop'>): Promise<JobOutput<'tryHoop'>> {
-  await learnWhatIsPainted(piece);
-  const { trial, piece: tried, workings } = tryHoop(piece, hoop, planner, factors);
+  const pictures = await paintedPicturesOf(piece);
+  const { trial, piece: tried, workings } = tryHoop(piece, hoop, planner, factors, pictures);
   return { trial, picture: pictureOf(tried, workings, Math.max(...outerHalvesMm(hoop)), TRIAL_PX) };
 }
 
@@ -25,8 +25,8 @@ export async function hoopTrial({ piece, hoop, factors }: JobInput<'tryHoop'>): 
 const ROOM = { freeMm: 12, emptyMm: 60 } as const;
 
 export async function thumbnail({ piece, factors, pixels }: JobInput<'thumbnail'>): Promise<JobOutput<'thumbnail'>> {
-  await learnWhatIsPainted(piece);
-  const workings = planner.plan(planInput(piece), factors);
+  const pictures = await paintedPicturesOf(piece);
+  const workings = planner.plan(planInput(piece), factors, { pictures });
   const reachMm = reachOf(piece, workings.plan.design.circle);
   return { picture: pictureOf(piece, workings, reachMm, pixels), reachMm };
 }

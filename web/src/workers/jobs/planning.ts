@@ -6,10 +6,11 @@ import { proposalsFor } from '@junctura/core/propose';
 import { drawNeeds, orderWays, savings, willReach, type OrderWay, type Reach } from '@junctura/core/thread';
 import { spreadOf, type OwnFactors } from '@junctura/core/work';
 import type { JobInput, JobOutput, JobProgress, PlanProgress } from '../jobs.ts';
-import { learnWhatIsPainted } from './learning.ts';
+import { paintedPicturesOf } from './learning.ts';
 import { NewsWriter, type PlanNews } from '../planNews.ts';
 
-const planner = new Planner();
+/** The planner of the piece that is open: what it remembers serves all that is asked about that. */
+export const planner = new Planner();
 const writer = new NewsWriter();
 
 /** How far it is is told no more often than this, ms. */
@@ -19,8 +20,8 @@ export async function plan(
   { piece, factors }: JobInput<'plan'>,
   tell: (progress: PlanProgress) => void,
 ): Promise<PlanNews> {
-  await learnWhatIsPainted(piece);
-  const coarse = planner.paintCoarsely(piece, factors);
+  const pictures = await paintedPicturesOf(piece);
+  const coarse = planner.paintCoarsely(piece, factors, pictures);
   if (coarse.length > 0) tell({ coarse });
   let told = performance.now();
   const tellNow = (share: number): void => {
@@ -29,13 +30,12 @@ export async function plan(
     told = now;
     tell({ share });
   };
-  return writer.write(planner.plan(piece, factors, 1, tellNow));
+  return writer.write(planner.plan(piece, factors, { pictures, tell: tellNow }));
 }
 
 /** The workings of a piece; what was planned of it before is not planned anew. */
 export async function workingsOf({ piece, factors }: { piece: Piece; factors: OwnFactors }): Promise<Workings> {
-  await learnWhatIsPainted(piece);
-  return planner.plan(planInput(piece), factors);
+  return planner.plan(planInput(piece), factors, { pictures: await paintedPicturesOf(piece) });
 }
 
 export async function remedies(
@@ -43,7 +43,9 @@ export async function remedies(
   tell: (progress: JobProgress<'remedies'>) => void,
 ): Promise<null> {
   const { plan: planned } = await workingsOf(input);
-  input.findings.forEach((finding, index) => tell({ index, remedies: remediesFor(input.piece, planned, finding) }));
+  input.findings.forEach((finding, index) =>
+    tell({ index, remedies: remediesFor(input.piece, planned, finding, planner.memory) }),
+  );
   return null;
 }
 
@@ -68,15 +70,17 @@ export async function mend({
   wantsLightness,
   ...input
 }: JobInput<'mendPair'>): Promise<JobOutput<'mendPair'>> {
-  return mendPair(input.piece, colourPairs((await workingsOf(input)).plan), pair, shades, { wantsLightness });
+  return mendPair(input.piece, colourPairs((await workingsOf(input)).plan, planner.memory), pair, shades, {
+    wantsLightness,
+  });
 }
 
 export async function vary({ shades, ...input }: JobInput<'varyPalette'>): Promise<JobOutput<'varyPalette'>> {
-  return varyPalette(input.piece, colourPairs((await workingsOf(input)).plan), shades);
+  return varyPalette(input.piece, colourPairs((await workingsOf(input)).plan, planner.memory), shades);
 }
 
 export async function finish(input: JobInput<'finish'>): Promise<JobOutput<'finish'>> {
-  return finishPlan(input.piece, (await workingsOf(input)).plan, input.factors);
+  return finishPlan(input.piece, (await workingsOf(input)).plan, input.factors, planner.memory);
 }
 
 export function odds({ needs, runs, factors }: JobInput<'odds'>): number {
@@ -93,15 +97,15 @@ const keyOf = ({ need }: Reach): string => `${need.shade.range} ${need.shade.cod
 
 export async function thriftier({ done, box, shade, ...input }: JobInput<'savings'>): Promise<JobOutput<'savings'>> {
   const { piece, factors } = input;
-  await learnWhatIsPainted(piece);
+  const pictures = await paintedPicturesOf(piece);
   // A planner of its own: what is tried here is not what the page has.
   const trials = new Planner();
-  const planned = trials.plan(planInput(piece), factors).plan;
+  const planned = trials.plan(planInput(piece), factors, { pictures }).plan;
   const reach = willReach(piece, planned, done, box).find((entry) => keyOf(entry) === shade);
   if (!reach) return [];
   return savings(piece, planned, done, reach, box, (edit) => {
     const outcome = applyEdit(piece, edit);
     if (!outcome.ok) throw new Error(outcome.problem);
-    return { piece: outcome.value, plan: trials.plan(planInput(outcome.value), factors).plan };
+    return { piece: outcome.value, plan: trials.plan(planInput(outcome.value), factors, { pictures }).plan };
   });
 }

@@ -14,27 +14,51 @@ export function readPath(data: string): Float64Array {
   return readAsWritten(data) ?? parsePath(data);
 }
 
-const PLAIN: Readonly<Record<string, (typeof Op)[keyof typeof Op]>> = {
-  M: Op.move,
-  L: Op.line,
-  C: Op.cubic,
-  Z: Op.close,
-};
-/** A command and its numbers, one space between them. */
-const PLAIN_COMMAND = /([MLCZ])([^MLCZ]*)/g;
+function opOf(letter: number): (typeof Op)[keyof typeof Op] | null {
+  if (letter === 77) return Op.move;
+  if (letter === 76) return Op.line;
+  if (letter === 67) return Op.cubic;
+  return letter === 90 ? Op.close : null;
+}
 
-/** A path as {@link movedPath} writes it, read in a tenth of the time that a parser of all path data takes; null where it is anything else. */
+const [MINUS, DOT, ZERO, NINE, SPACE] = [45, 46, 48, 57, 32];
+/** Below this whole numbers and, up to this many decimals, powers of ten are exact: their quotient is the nearest number there is. */
+const MOST_EXACT = 2 ** 53;
+const MOST_DECIMALS = 22;
+
+/**
+ * A path as {@link movedPath} writes it, commands with one space between their numbers, read in a tenth of the time that a parser of all path
+ * data takes; null where it is anything else. Numbers are read as in W. D. Clinger, How to read floating point numbers accurately (1990).
+ */
 function readAsWritten(data: string): Float64Array | null {
-  const out: number[] = [];
-  let read = 0;
-  for (const [whole, letter, numbers] of data.matchAll(PLAIN_COMMAND)) {
-    const op = PLAIN[letter!]!;
-    const before = out.push(op);
-    if (numbers !== '') for (const number of numbers!.split(' ')) out.push(number === '' ? NaN : Number(number));
-    if (out.length - before !== ARGUMENTS[op] || (read === 0 && op !== Op.move)) return null;
-    read += whole.length;
+  const { length } = data;
+  // Each command and each number takes at least a character.
+  const out = new Float64Array(length);
+  let count = 0;
+  for (let at = 0; at < length;) {
+    const op = opOf(data.charCodeAt(at++));
+    if (op === null || (count === 0 && op !== Op.move)) return null;
+    out[count++] = op;
+    for (let k = 0; k < ARGUMENTS[op]; k++) {
+      if (k > 0 && data.charCodeAt(at++) !== SPACE) return null;
+      const isNegative = data.charCodeAt(at) === MINUS;
+      if (isNegative) at++;
+      let [digits, dotAt, value] = [0, -1, 0];
+      for (; at < length; at++) {
+        const code = data.charCodeAt(at);
+        if (code === DOT && dotAt < 0) dotAt = digits;
+        else if (code >= ZERO && code <= NINE) {
+          value = 10 * value + code - ZERO;
+          digits++;
+        } else break;
+      }
+      const decimals = dotAt < 0 ? 0 : digits - dotAt;
+      if (digits === 0 || value >= MOST_EXACT || decimals > MOST_DECIMALS) return null;
+      const size = decimals === 0 ? value : value / 10 ** decimals;
+      out[count++] = isNegative ? -size : size;
+    }
   }
-  return read === 0 || read !== data.length || out.some(Number.isNaN) ? null : Float64Array.from(out);
+  return count === 0 ? null : out.slice(0, count);
 }
 
 function parsePath(data: string): Float64Array {

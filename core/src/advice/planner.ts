@@ -52,6 +52,8 @@ export class Planner {
   private readonly worker: PassWorker;
   private readonly coarse: CoarseFirst;
 
+  private known: ReadonlySet<string> = new Set();
+
   constructor(readonly memory = new Memory()) {
     this.placer = new ShapePlacer(memory);
     this.proposer = new Proposer(memory);
@@ -85,6 +87,13 @@ export class Planner {
     return { plan, findings: findOfSize(piece, plan, memory), narrow: narrowPlaces(plan, memory) };
   }
 
+  /** Forgets what is about parts that are gone. */
+  private forgetAllBut(parts: PlanInput['drawing']['parts']): void {
+    const ids = new Set(parts.map(({ id }) => id));
+    if ([...this.known].some((id) => !ids.has(id))) this.memory.forgetAllBut(ids);
+    this.known = ids;
+  }
+
   private work(
     piece: PlanInput,
     own: OwnFactors,
@@ -94,7 +103,7 @@ export class Planner {
     const { parts } = piece.drawing;
     const faults: Faults = new Map();
     const shapes = placer.place(piece, faults);
-    memory.forgetAllBut(new Set(parts.map(({ id }) => id)));
+    this.forgetAllBut(parts);
     const neighbours = new Neighbours(piece, shapes, memory);
     const { middleOf } = placer;
     const treatments = this.proposer.settle(piece, shapes, neighbours, faults, middleOf);

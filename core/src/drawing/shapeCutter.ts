@@ -16,7 +16,7 @@ import {
   type Polyline,
   type Region,
 } from '../geometry/index.ts';
-import { attempt, stage, type Faults, type Memory } from '../measure/index.ts';
+import { attempt, Memory, stage, type Faults } from '../measure/index.ts';
 import type { Part, Placement, PlanInput } from '../piece/index.ts';
 import type { StitchShape } from '../stitches/index.ts';
 import { boxOfShape, lengthOf, looseShape, measuredShape, type PlacedShape } from './placedShape.ts';
@@ -79,10 +79,15 @@ export function cutShapes(piece: PlanInput, faults: Faults, memory: Memory): Pla
   const inFront: (Cover & { readonly box: Box })[] = [];
   const shapes: PlacedShape[] = [];
   for (const part of [...piece.drawing.parts].reverse()) {
-    const { id, kind } = part;
-    const isLeftOut = !part.shown || memory.made(PATH_REACH, [id], part) * piece.placement.scale > LARGEST_PART_MM;
+    const { id, kind, fillRule, path, guides, vein, borders } = part;
+    const isLeftOut = !part.shown || isTooLarge(part, piece.placement, memory);
     const nothing = (): StitchShape => NOTHING;
-    const whole = attempt(faults, id, () => memory.made(WHOLE_SHAPE, [id], { ...part, matrix, isLeftOut }), nothing);
+    const whole = attempt(
+      faults,
+      id,
+      () => memory.made(WHOLE_SHAPE, [id], { kind, fillRule, path, matrix, isLeftOut }),
+      nothing,
+    );
     const box = boxOfShape(whole);
     const covers = box
       ? inFront.filter((other) => boxesMeet(other.box, box)).map(({ id: front, region }) => ({ id: front, region }))
@@ -91,7 +96,7 @@ export function cutShapes(piece: PlanInput, faults: Faults, memory: Memory): Pla
       attempt(
         faults,
         id,
-        () => memory.made(CUT_SHAPE, [id], { ...part, matrix, whole, covers }),
+        () => memory.made(CUT_SHAPE, [id], { id, kind, guides, vein, borders, matrix, whole, covers }),
         () => ({ ...looseShape(id, kind, NOTHING), toCloth: matrix }),
       ),
     );
@@ -122,8 +127,8 @@ const NOTHING: StitchShape = { region: [], lines: [], spots: NO_SPOTS };
 export const LARGEST_PART_MM = 3000;
 
 /** Whether a part is larger than any that could be worked: it is left out, as what it takes would be beyond measure. */
-export function isTooLarge({ path }: Pick<Part, 'path'>, { scale }: Placement): boolean {
-  return pathReach(path) * scale > LARGEST_PART_MM;
+export function isTooLarge(part: Part, { scale }: Placement, memory = new Memory()): boolean {
+  return memory.made(PATH_REACH, [part.id], part) * scale > LARGEST_PART_MM;
 }
 
 /** A part as it is before anything is cut from it. */

@@ -25,7 +25,8 @@ export function stage<Source extends object>() {
   ): Stage<Source, Field, Made> => ({ name, madeOf, make });
 }
 
-interface Entry {
+/** What a stage made, and the fields that it was made of. */
+export interface Remembered {
   readonly parts: readonly string[];
   readonly given: Readonly<Record<string, unknown>>;
   readonly made: unknown;
@@ -39,7 +40,7 @@ const MOST_OF_A_STAGE = 50_000;
  * made there last; values are compared by what they hold, so an object that was made again with the same values is the same.
  */
 export class Memory {
-  private readonly stages = new Map<string, Map<string, Entry>>();
+  private readonly stages = new Map<string, Map<string, Remembered>>();
 
   /**
    * What a stage makes of a source: what it made before, where no field of it has changed.
@@ -53,19 +54,31 @@ export class Memory {
     which: string | number = '',
     tell?: Tell,
   ): Made {
-    const entries = this.stages.get(name) ?? new Map<string, Entry>();
+    const entries = this.stages.get(name) ?? new Map<string, Remembered>();
     this.stages.set(name, entries);
     const place = `${parts.join('\n')}\n${which}`;
     const before = entries.get(place);
-    const changed = before && madeOf.filter((field) => !this.isSame(name, field, before.given[field], source[field]));
-    if (changed?.length === 0) return before!.made as Made;
+    if (before && this.isOf(before.given, name, madeOf, source)) return before.made as Made;
     const given = Object.fromEntries(madeOf.map((field) => [field, source[field]])) as Pick<Source, Field>;
     const made = make(given, this, tell);
-    if (before) this.madeAgain(name, changed!, before.made, made);
+    if (before) this.madeAgain(name, before, { parts, given, made });
     entries.delete(place);
     entries.set(place, { parts, given, made });
     if (entries.size > MOST_OF_A_STAGE) entries.delete(entries.keys().next().value!);
     return made;
+  }
+
+  private isOf<Source, Field extends keyof Source & string>(
+    given: Readonly<Record<string, unknown>>,
+    stageName: string,
+    madeOf: readonly Field[],
+    source: Pick<Source, Field>,
+  ): boolean {
+    for (const field of madeOf) {
+      const now = source[field];
+      if (given[field] !== now && !this.isSame(stageName, field, given[field], now)) return false;
+    }
+    return true;
   }
 
   /** Forgets all that is about parts that are gone. */
@@ -88,11 +101,11 @@ export class Memory {
   }
 
   protected isSame(_stage: string, _field: string, before: unknown, now: unknown): boolean {
-    return before === now || dequal(before, now);
+    return dequal(before, now);
   }
 
-  /** Hears what was made again, for tests. */
-  protected madeAgain(_stage: string, _changed: readonly string[], _before: unknown, _made: unknown): void {
+  /** Hears what was made again, and of what: for tests of what stages are made of. */
+  protected madeAgain(_stage: string, _before: Remembered, _after: Remembered): void {
     // Nothing is done with it here.
   }
 }

@@ -88,11 +88,16 @@ export function mirrorImages(
     const placed = shapes[i]!;
     if (part.kind !== 'area' || !placed.box) return null;
     const step = Math.round(Math.log(placed.areaMm2) / AREA_STEP);
-    const alike = [step - 1, step, step + 1].flatMap((near) => bySize.get(`${part.colour} ${near}`) ?? []);
     const key = `${part.colour} ${step}`;
-    bySize.set(key, [...(bySize.get(key) ?? []), i]);
-    if (part.passes !== null || part.differs) return null;
-    for (const of of alike.sort((a, b) => a - b).slice(0, MOST_LOOKED_AT)) {
+    const before = bySize.get(key);
+    const alike = (): number[] =>
+      [step - 1, step, step + 1].flatMap(
+        (near) => bySize.get(`${part.colour} ${near}`)?.slice(0, MOST_LOOKED_AT) ?? [],
+      );
+    const candidates = part.passes !== null || part.differs ? [] : alike().sort((a, b) => a - b);
+    if (before) before.push(i);
+    else bySize.set(key, [i]);
+    for (const of of candidates.slice(0, MOST_LOOKED_AT)) {
       const earlier = shapes[of]!;
       const axis = memory.made(MIRROR_LINE, [earlier.partId, placed.partId], { a: earlier, b: placed });
       if (axis !== null) return { of, axis };

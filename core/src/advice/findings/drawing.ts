@@ -1,3 +1,4 @@
+import type { Memory } from '../../measure/index.ts';
 import { fitToHoop, isTooLarge, LARGEST_PART_MM } from '../../drawing/index.ts';
 import { plainHoop, setHoop, type Part, type PlanInput } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
@@ -7,9 +8,9 @@ import type { Case, Finding, FindingKinds, FindingRemedies, Offer } from '../fin
 import * as say from '../words.ts';
 
 /** What was in the file of the drawing and could not be read, and what of it is beyond any hoop piece. */
-export function drawingFindings({ drawing, placement }: PlanInput, { parts }: Plan): Finding[] {
+export function drawingFindings({ drawing, placement }: PlanInput, { parts }: Plan, memory: Memory): Finding[] {
   const found: Finding[] = drawing.notes.map((note) => ({ id: 'not-read', part: null, figures: { note } }));
-  const large = drawing.parts.filter((part) => part.shown && isTooLarge(part, placement));
+  const large = drawing.parts.filter((part) => part.shown && isTooLarge(part, placement, memory));
   if (large.length > 0) {
     const figures = { names: named(large), count: large.length, mostMm: LARGEST_PART_MM };
     found.push({ id: 'too-large', part: large.length === 1 ? large[0]!.id : null, figures });

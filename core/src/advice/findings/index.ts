@@ -55,7 +55,7 @@ export function findAll(piece: PlanInput, plan: Plan, { neighbours, pictures, me
     ...orderFindings(piece, plan),
     ...clothColourFindings(piece, plan, memory),
     ...colourFindings(piece, plan, memory),
-    ...drawingFindings(piece, plan),
+    ...drawingFindings(piece, plan, memory),
   ];
 }
 

@@ -37,6 +37,20 @@ const ABOUT_WORDS = [
     message: "Figures are written by the reader's locale, never by a fixed one.",
   },
 ];
+/** Nothing of the core outlives a call: what is remembered belongs to whoever plans (measure/memory.ts). Tables that are made once at load are no state. */
+const ABOUT_STATE = [
+  { selector: 'Program > VariableDeclaration[kind=let]', message: 'No module keeps state: remember it in a stage.' },
+  {
+    selector:
+      ':matches(Program > VariableDeclaration, Program > ExportNamedDeclaration > VariableDeclaration) > VariableDeclarator > NewExpression[callee.name=/^(Map|Set|WeakMap|WeakSet|WeakRef|Memory)$/][arguments.length=0]',
+    message: 'No module keeps state: what is filled later is remembered in a stage.',
+  },
+  {
+    selector:
+      ':matches(Program > VariableDeclaration, Program > ExportNamedDeclaration > VariableDeclaration) > VariableDeclarator > :matches(ArrayExpression[elements.length=0], ObjectExpression[properties.length=0])',
+    message: 'No module keeps state: what is filled later is remembered in a stage.',
+  },
+];
 const ONLY_IN_WORDS = {
   selector: "CallExpression[callee.property.name='toFixed']",
   message: "What a person reads is written by the reader's locale: formatNumber.",
@@ -70,6 +84,15 @@ export default ts.config(
       'no-restricted-syntax': ['error', ...ABOUT_WORDS],
       'vue/no-restricted-syntax': ['error', ...ABOUT_WORDS],
     },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/testing/**', '**/words.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...ABOUT_WORDS, ...ABOUT_STATE] },
+  },
+  {
+    files: ['core/src/measure/**/*.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...ABOUT_STATE] },
   },
   {
     files: ['{core,web,server,cli}/src/**/words.ts', 'web/src/features/**/*.vue'],

@@ -15,5 +15,6 @@ export type {
 } from './kinds.ts';
 export { priceOf, type Price, type PriceOptions } from './price.ts';
 export type { Heights } from './puffed.ts';
+export { GROWN_AT_FIRST, WORKED_AREA } from './outlines.ts';
 export { materialInWords } from './materialWords.ts';
 export { brokenFinishRules } from './orderRules.ts';

@@ -8,7 +8,7 @@ import type { PlanInput } from '../piece/index.ts';
  */
 export type Pictures = ReadonlyMap<string, Raster>;
 
-export const NO_PICTURES: Pictures = new Map();
+export const NO_PICTURES: Pictures = new Map([]);
 
 /** The picture below a drawing and how it lies; null where there is none, or it was not decoded. */
 export function pictureBelow(

@@ -12,7 +12,6 @@ import {
   invertEdit,
   keepColourway,
   mergeEdits,
-  movePart,
   type Piece,
   PIECE_VERSION,
   pieceSchema,
@@ -20,42 +19,17 @@ import {
   readPiece,
   readPieceFile,
   type RecordEntry,
-  removeParts,
-  renamePart,
   setCloth,
   setColour,
-  setGroup,
   setGuides,
-  setHidden,
-  setPainting,
   setPasses,
   setShade,
-  setUse,
   takeColourway,
-  renamePiece,
-  setWorker,
-  setMark,
   setHoop,
-  setPartColour,
-  setShades,
-  setVein,
-  setBorders,
-  setShown,
-  setLocked,
-  setPositions,
-  setUnderlay,
-  placePart,
-  acceptFindings,
-  setStrokeWidth,
   plainHoop,
-  setDiffers,
-  setFilledWith,
-  setMarking,
-  plainScrap,
-  setFinish,
-  workInShade,
   writePiece,
 } from './index.ts';
+import { COMMANDS } from '../testing/commands.ts';
 import { refOf, shadeOf } from '../materials/index.ts';
 import { MIGRATIONS } from './migrations.ts';
 
@@ -213,73 +187,12 @@ describe('the lot', () => {
   });
 });
 
-const UNDERLAY = {
-  picture: 'data:image/png;base64,AAAA',
-  widthPx: 10,
-  heightPx: 10,
-  mmPerPx: 1,
-  xMm: 0,
-  yMm: 0,
-  strength: 1,
-};
-const ACCEPTED = { finding: 'grain', part: null, figures: '{}', why: 'so' };
-
 describe('edits', () => {
-  const [first, second] = kite().drawing.parts;
-  const all: [string, (piece: Piece) => Edit | null][] = [
-    ['rename', (p) => renamePart(p, first!.id, 'A new name')],
-    ['use', (p) => setUse(p, 'patch')],
-    ['cloth', (p) => setCloth(p, { kind: 'denim' })],
-    ['hidden', (p) => setHidden(p, 'keep')],
-    ['own shade', (p) => workInShade(p, [first!.id], refOf(shadeOf('sl-61')!))],
-    ['shade, known', (p) => workInShade(p, [first!.id], p.palette[1]!.shade!)],
-    ['shade, for all', (p) => setShade(p, p.palette[0]!.id, refOf(shadeOf('sl-61')!))],
-    ['group', (p) => setGroup(p, [first!.id, second!.id], 'g9')],
-    ['passes', (p) => setPasses(p, new Map([[first!.id, [plainPass('chain', 'stranded-cotton')]]]), 'x')],
-    ['order', (p) => movePart(p, first!.id, 'front')],
-    ['two in one needle', (p) => setShade(p, p.palette[0]!.id, refOf(shadeOf('sl-61')!), refOf(shadeOf('rh-41')!))],
-    ['role and lot', (p) => setColour(p, p.palette[1]!.id, { role: 'sky', lot: 'A7' })],
-    ['colourway', (p) => (p.colourways.length > 0 ? null : keepColourway(p, 'w1', 'Evening'))],
-    ['name', (p) => renamePiece(p, 'Another')],
-    ['worker', (p) => setWorker(p, { slack: 0.07 })],
-    ['mark', (p) => setMark(p, 'film')],
-    ['hoop', (p) => setHoop(p, plainHoop(200, 9), { ...p.placement, xMm: 4 })],
-    ['part colour', (p) => setPartColour(p, [first!.id], p.palette.at(-1)!.id)],
-    ['shades', (p) => setShades(p, new Map(p.palette.map(({ id }) => [id, { shade: null, second: null }])))],
-    ['differs', (p) => setDiffers(p, [first!.id], true)],
-    ['guides', (p) => setGuides(p, [first!.id], ['M0 0L4 4'], 'x')],
-    ['painting', (p) => setPainting(p, first!.id, { eyes: [[1, 2, 3]] }, 'x')],
-    ['vein', (p) => setVein(p, [first!.id], 'M0 0L5 5')],
-    ['borders', (p) => setBorders(p, [first!.id], ['M1 0L5 5'], 'x')],
-    ['shown', (p) => setShown(p, [second!.id], false)],
-    ['locked', (p) => setLocked(p, [first!.id], true)],
-    [
-      'positions',
-      (p) =>
-        setPositions(p, [
-          [1, 2],
-          [40, 2],
-        ]),
-    ],
-    ['underlay', (p) => (p.drawing.underlay ? null : setUnderlay(p, UNDERLAY, 'x'))],
-    ['placed', (p) => placePart(p, first!.id, 9)],
-    ['colourway taken', (p) => (p.colourways[0] ? takeColourway(p, p.colourways[0].id) : null)],
-    ['colourway dropped', (p) => (p.colourways[0] ? dropColourway(p, p.colourways[0].id) : null)],
-    ['accepted', (p) => (p.accepted.length > 0 ? null : acceptFindings(p, [ACCEPTED]))],
-    [
-      'accepted together',
-      (p) => (p.accepted.length > 0 ? null : acceptFindings(p, [ACCEPTED, { ...ACCEPTED, part: null }])),
-    ],
-    ['marked', (p) => setMarking(p, [p.drawing.parts.find(({ kind }) => kind === 'line')!.id], 'fold')],
-    ['filled', (p) => setFilledWith(p, [first!.id], plainScrap('#aa8855'))],
-    ['finish', (p) => setFinish(p, { end: 'patch', borderMm: 5 })],
-    ['width', (p) => setStrokeWidth(p, [first!.id], 1.5)],
-    ['remove', (p) => removeParts(p, [first!.id, second!.id])],
-  ];
+  const all = COMMANDS;
 
   it('are tried here, every command that there is', () => {
     const commands = readFileSync(new URL('./commands.ts', import.meta.url), 'utf8');
-    const tried = readFileSync(new URL('./piece.test.ts', import.meta.url), 'utf8');
+    const tried = readFileSync(new URL('../testing/commands.ts', import.meta.url), 'utf8');
     const names = commands
       .split(/^export function /m)
       .filter((text) => text.slice(0, text.indexOf(' {\n')).includes('): Edit | null'))

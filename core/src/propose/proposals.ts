@@ -27,7 +27,7 @@ import {
 import * as say from './words.ts';
 
 /** What the treatments of a part are chosen by. */
-interface ProposedPart extends Pick<Part, 'printed' | 'marking' | 'scrap' | 'dashed'> {
+interface ProposedPart extends Pick<Part, 'printed' | 'scrap' | 'dashed'> {
   readonly placed: PlacedShape;
   /** The middle line of an area that has one. */
   readonly middle: MiddleLine | null;
@@ -37,7 +37,7 @@ interface ProposedPart extends Pick<Part, 'printed' | 'marking' | 'scrap' | 'das
 
 export const PROPOSALS = stage<ProposedPart>()(
   'proposals',
-  ['printed', 'marking', 'scrap', 'dashed', 'placed', 'middle', 'sense', 'settings'],
+  ['printed', 'scrap', 'dashed', 'placed', 'middle', 'sense', 'settings'],
   propose,
 );
 
@@ -49,9 +49,9 @@ export function asProposed(
   settings: ProposalSettings,
   middleOf: MiddleOf,
 ): ProposedPart {
-  const { printed, marking, scrap, dashed } = part;
+  const { printed, scrap, dashed } = part;
   const middle = placed.kind === 'area' && !isDisc(placed) ? middleOf(placed) : null;
-  return { printed, marking, scrap, dashed, placed, middle, sense, settings };
+  return { printed, scrap, dashed, placed, middle, sense, settings };
 }
 
 /** The best treatments of a part, best first. */
@@ -78,7 +78,7 @@ function inWhiteworkThread({ layers, pass, reason }: Proposal): Proposal {
 }
 
 function inCotton({ placed, middle, sense, settings, ...part }: ProposedPart): Proposal[] {
-  if (isUnstitched(part)) return [];
+  if (part.printed) return [];
   if (part.scrap) return scrapProposals(part.scrap, settings);
   if (placed.kind === 'area') return areaProposals(placed, sense, settings, () => middle);
   if (placed.kind === 'line' && sense.lines) return lineProposals(part, placed, sense.lines, settings);
@@ -108,7 +108,7 @@ export function proposalsFor(
   return partIds.map((id) => {
     const at = parts.findIndex((part) => part.id === id);
     const placed = shapes[at];
-    if (!placed?.box) return [];
+    if (!placed?.box || isUnstitched(parts[at]!)) return [];
     return withOtherSchools(settings, (school) =>
       propose(asProposed(parts[at]!, placed, senses[at]!, school, middleFound)),
     );

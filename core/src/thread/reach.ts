@@ -62,7 +62,7 @@ export function willReach(
   });
 }
 
-const NOTHING_DONE: ReadonlySet<string> = new Set();
+const NOTHING_DONE: ReadonlySet<string> = new Set([]);
 
 /** Metres that are owned for each need of a plan, where any are: what its findings are made from. */
 export function ownedFor(piece: PlanInput, plan: Plan, box: ThreadBox, memory = new Memory()): Owned {

@@ -1,4 +1,5 @@
 import type { Outcome } from '@junctura/core/measure';
+import { newId } from './newId.ts';
 
 /** What a page could not save before it was closed or reloaded, and the revision that it builds on. */
 export interface Unsaved<T> {
@@ -6,11 +7,19 @@ export interface Unsaved<T> {
   readonly basedOn: number;
 }
 
+/** Between the name of a thing and the page that put it aside. */
+const OF_PAGE = '#';
+
 /**
  * Where a page puts what it can't save any more before it is closed or reloaded: the browser's database answers too late for that, while
- * `localStorage` takes it at once. It is taken up again when the same is opened next.
+ * `localStorage` takes it at once. It is taken up again when the same is opened next. Each page has a place of its own: none takes what another
+ * put there for its own, or forgets it.
  */
 export class Unkept<T> {
+  private readonly page = newId();
+  /** Where what this page took up lies until it is kept. */
+  private readonly taken = new Map<string, string>();
+
   /**
    * @param prefix of the keys under which it lies
    * @param check whether what lies there can still be read
@@ -23,29 +32,59 @@ export class Unkept<T> {
   /** Puts a state aside. Answers whether there was room for it. */
   put(id: string, { value, basedOn }: Unsaved<T>): boolean {
     try {
-      localStorage.setItem(this.prefix + id, JSON.stringify({ value, basedOn }));
+      localStorage.setItem(this.placeOf(id), JSON.stringify({ value, basedOn }));
       return true;
     } catch {
       return false;
     }
   }
 
-  /** What was put aside; null where nothing was, or it can't be read. */
+  /** What was put aside, of several pages the first; null where nothing was, or it can't be read. It lies there until it is forgotten. */
   take(id: string): Unsaved<T> | null {
+    for (const place of this.placesOf(id)) {
+      const unsaved = this.read(place);
+      if (!unsaved) continue;
+      this.taken.set(id, place);
+      return unsaved;
+    }
+    return null;
+  }
+
+  /** What this page put aside or took up is kept now, or given up. */
+  forget(id: string): void {
     try {
-      const { value, basedOn } = JSON.parse(localStorage.getItem(this.prefix + id) ?? 'null') as Unsaved<unknown>;
+      localStorage.removeItem(this.placeOf(id));
+      const taken = this.taken.get(id);
+      if (taken !== undefined) localStorage.removeItem(taken);
+      this.taken.delete(id);
+    } catch {
+      // Without storage nothing was put aside.
+    }
+  }
+
+  private placeOf(id: string): string {
+    return this.prefix + id + OF_PAGE + this.page;
+  }
+
+  private placesOf(id: string): string[] {
+    try {
+      const places = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '');
+      // Before each page had its own place, there was one for all.
+      return places
+        .filter((place) => place === this.prefix + id || place.startsWith(this.prefix + id + OF_PAGE))
+        .sort();
+    } catch {
+      return [];
+    }
+  }
+
+  private read(place: string): Unsaved<T> | null {
+    try {
+      const { value, basedOn } = JSON.parse(localStorage.getItem(place) ?? 'null') as Unsaved<unknown>;
       const checked = this.check(value);
       return checked.ok && Number.isInteger(basedOn) ? { value: checked.value, basedOn } : null;
     } catch {
       return null;
-    }
-  }
-
-  forget(id: string): void {
-    try {
-      localStorage.removeItem(this.prefix + id);
-    } catch {
-      // Without storage nothing was put aside.
     }
   }
 }

@@ -1,67 +1,56 @@
-import { failure, type Outcome } from '@junctura/core/measure';
-import { applyEdit, editProblem, invertEdit, mergeEdits, type Edit, type Piece } from '@junctura/core/piece';
-import * as say from './words.ts';
-
-/** Edits with the same key within this time are one for undo, ms. */
+/** Changes of the same thing within this time are one for undo, as letters that are typed are, ms. */
 const MERGE_MS = 1200;
 const DEPTH = 500;
 
-/** Whether what is done now is one for undo with what was done last, as letters that are typed are; with the key null it never is. */
-export function goesOn(
-  last: { readonly key: string | null; readonly at: number },
-  key: string | null,
-  now: number,
-): boolean {
-  return key !== null && last.key === key && now - last.at < MERGE_MS;
+/** How changes are told apart and put together. */
+interface HistoryOf<Change> {
+  /** What a change changes; null: it is never put together with another. */
+  readonly keyOf: (change: Change) => string | null;
+  /** Two changes, the later made of what the earlier left, as one. */
+  readonly merged: (earlier: Change, later: Change) => Change;
 }
 
-/** What can be undone and done again. */
-export class History {
-  private done: { edit: Edit; at: number }[] = [];
-  private undone: Edit[] = [];
+/** What can be undone and done again, of whatever changes. */
+export class History<Change extends { readonly label: string }> {
+  private done: { readonly change: Change; readonly at: number }[] = [];
+  private undone: Change[] = [];
+
+  constructor(private readonly of: HistoryOf<Change>) {}
 
   get undoLabel(): string | null {
-    return this.done.at(-1)?.edit.label ?? null;
+    return this.done.at(-1)?.change.label ?? null;
   }
 
   get redoLabel(): string | null {
     return this.undone.at(-1)?.label ?? null;
   }
 
-  /** The piece after an edit, which is remembered; refused where the edit does not fit, or would make what can't be kept. */
-  do(piece: Piece, edit: Edit, now: number): Outcome<Piece> {
-    const outcome = applyEdit(piece, edit);
-    if (!outcome.ok) return outcome;
-    const wrong = editProblem(piece, outcome.value);
-    if (wrong !== null) return failure(say.beyondLimits(edit.label, wrong));
+  /** A change was made. */
+  put(change: Change, now: number): void {
     const last = this.done.at(-1);
-    if (last && goesOn({ key: last.edit.mergeKey, at: last.at }, edit.mergeKey, now)) {
-      this.done[this.done.length - 1] = { edit: mergeEdits(last.edit, edit), at: now };
+    const key = this.of.keyOf(change);
+    if (last && key !== null && this.of.keyOf(last.change) === key && now - last.at < MERGE_MS) {
+      this.done[this.done.length - 1] = { change: this.of.merged(last.change, change), at: now };
     } else {
-      this.done.push({ edit, at: now });
+      this.done.push({ change, at: now });
       if (this.done.length > DEPTH) this.done.shift();
     }
     this.undone = [];
-    return outcome;
   }
 
-  undo(piece: Piece): Piece {
-    const entry = this.done.pop();
-    if (!entry) return piece;
-    this.undone.push(entry.edit);
-    return applied(piece, invertEdit(entry.edit));
+  /** The change that is to be taken back now; null where there is none. */
+  undo(): Change | null {
+    const last = this.done.pop();
+    if (!last) return null;
+    this.undone.push(last.change);
+    return last.change;
   }
 
-  redo(piece: Piece): Piece {
-    const edit = this.undone.pop();
-    if (!edit) return piece;
-    this.done.push({ edit, at: 0 });
-    return applied(piece, edit);
+  /** The change that is to be made again now; null where there is none. */
+  redo(): Change | null {
+    const change = this.undone.pop() ?? null;
+    // What is done next is not put together with it.
+    if (change) this.done.push({ change, at: -Infinity });
+    return change;
   }
-}
-
-function applied(piece: Piece, edit: Edit): Piece {
-  const outcome = applyEdit(piece, edit);
-  if (!outcome.ok) throw new Error(outcome.problem);
-  return outcome.value;
 }

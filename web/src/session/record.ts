@@ -1,13 +1,17 @@
 import { newId } from '../keeping/newId.ts';
 import { mergeRecords, progressOf, toWorkAgain } from '@junctura/core/log';
+import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { PieceRecord, RecordEntry, ThreadUse } from '@junctura/core/piece';
 import { useBroadcastChannel } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { PieceStore, readableEntries } from '../keeping/pieceStore.ts';
+import { Unkept } from '../keeping/unsaved.ts';
+import { retryPauseMs, whenPageGoes } from './kept.ts';
 
-/** What could not be kept is tried again after this, ms. */
-const RETRY_MS = 5000;
+function checkRecord(value: unknown): Outcome<PieceRecord> {
+  return Array.isArray(value) ? success(readableEntries(value)) : failure('no entries');
+}
 
 /** What another tab noted. */
 interface News {
@@ -25,7 +29,11 @@ export const useRecord = defineStore('record', () => {
   let pieceId = '';
   /** What is noted and not kept yet, by the piece that it is of. */
   const waiting = new Map<string, PieceRecord>();
+  /** Where a page that goes puts what it could not keep. */
+  const aside = new Unkept<PieceRecord>('junctura-unsaved-record-', checkRecord);
   let timer: ReturnType<typeof setTimeout> | undefined;
+  /** How often in a row keeping was refused. */
+  let refusals = 0;
   /** Tabs that are on the same sitting tell each other. */
   const { data: told, post } = useBroadcastChannel<News, News>({ name: 'junctura-record' });
   const progress = computed(() => progressOf(entries.value));
@@ -33,6 +41,12 @@ export const useRecord = defineStore('record', () => {
   function take(id: string, record: PieceRecord): void {
     pieceId = id;
     entries.value = markRaw([...record]);
+    const left: RecordEntry[] = [];
+    for (let unsaved = aside.take(id); unsaved; unsaved = aside.take(id)) {
+      left.push(...unsaved.value);
+      aside.forget(id);
+    }
+    void add(left);
   }
 
   /** Adds entries; each is kept at once, or tried again until it is. */
@@ -44,6 +58,12 @@ export const useRecord = defineStore('record', () => {
     await keep();
   }
 
+  /** Entries are kept by their ids: it does no harm where one is kept already. */
+  function putAside(): void {
+    for (const [id, own] of waiting) aside.put(id, { value: own, basedOn: 0 });
+  }
+  whenPageGoes(putAside, () => refusals > 0 && waiting.size > 0);
+
   async function keep(): Promise<void> {
     clearTimeout(timer);
     for (const [id, own] of [...waiting]) {
@@ -51,13 +71,17 @@ export const useRecord = defineStore('record', () => {
       problem.value = kept.ok ? null : kept.problem;
       if (!kept.ok) {
         clearTimeout(timer);
-        timer = setTimeout(() => void keep(), RETRY_MS);
+        timer = setTimeout(() => void keep(), retryPauseMs(refusals++));
         return;
       }
+      refusals = 0;
       // What was noted meanwhile still waits.
       const left = (waiting.get(id) ?? []).filter((entry) => !own.includes(entry));
       if (left.length > 0) waiting.set(id, left);
-      else waiting.delete(id);
+      else {
+        waiting.delete(id);
+        aside.forget(id);
+      }
     }
   }
 

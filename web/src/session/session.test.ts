@@ -20,6 +20,7 @@ import { seededRandom, type Random } from '@junctura/core/measure';
 import { makeGuide, pictureSvg } from '@junctura/core/paper';
 import { needleRuns, orderTotals, sittingsOf, willReach } from '@junctura/core/thread';
 import { layOut, rankWays, redrawPlan } from '@junctura/core/transfer';
+import { failure } from '@junctura/core/measure';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { PieceStore } from '../keeping/pieceStore.ts';
@@ -530,5 +531,27 @@ describe('what is noted', () => {
     await record.setDone('a', false);
     expect(record.progress.done.size).toBe(0);
     expect(record.entries).toHaveLength(2);
+  });
+
+  it('and refused is put aside when the page goes, and kept when the piece is opened again', async () => {
+    const { window } = openPage();
+    const [keeper, record] = [useKeeper(), useRecord()];
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.open('x');
+    const refused = vi.spyOn(PieceStore.prototype, 'addEntries').mockResolvedValue(failure('There is no room.'));
+    await record.setDone('a', true);
+    const asks = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(asks);
+    expect([record.problem, asks.defaultPrevented]).toEqual(['There is no room.', true]);
+    window.dispatchEvent(new Event('pagehide'));
+    refused.mockRestore();
+    openPage();
+    await useKeeper().open('x');
+    expect([...useRecord().progress.done]).toEqual(['a']);
+    await vi.waitFor(async () => {
+      const kept = await new PieceStore(() => 0).load('x');
+      expect(kept.ok && kept.value?.record.map(({ type }) => type)).toEqual(['part-done']);
+    });
+    expect(localStorage).toHaveLength(0);
   });
 });

@@ -2,10 +2,12 @@ import { USUAL_FACTORS } from '@junctura/core/work';
 import { Planner } from '@junctura/core/advice';
 import { readPiece, renamePiece, setUse, type Piece, type Edit } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
-import { describe, expect, it } from 'vitest';
+import { createPinia, setActivePinia } from 'pinia';
+import { describe, expect, it, vi } from 'vitest';
 import { panned, viewOf, zoomed } from '../picture/view.ts';
 import { NewsReader, NewsWriter } from '../workers/planNews.ts';
 import { History } from './history.ts';
+import { useOpenedPiece } from './openedPiece.ts';
 import { differences, tallyOf } from './tally.ts';
 
 function kite(): Piece {
@@ -16,32 +18,51 @@ function kite(): Piece {
 
 describe('History', () => {
   it('undoes and does again, and typing in a row is one step', () => {
-    const history = new History();
-    let piece = kite();
-    const edit = (change: Edit | null, at: number): void => {
-      const done = history.do(piece, change!, at);
-      if (!done.ok) throw new Error(done.problem);
-      piece = done.value;
+    setActivePinia(createPinia());
+    vi.useFakeTimers({ now: 0 });
+    const opened = useOpenedPiece();
+    const change = (edit: Edit | null, at: number): void => {
+      vi.setSystemTime(at);
+      opened.edit(edit);
     };
-    edit(setUse(piece, 'patch'), 0);
-    for (const [i, name] of ['K', 'Ki', 'Kit'].entries()) edit(renamePiece(piece, name), 5000 + i * 200);
-    piece = history.undo(piece);
-    expect([piece.name, piece.use]).toEqual(['Kite', 'patch']);
-    piece = history.undo(piece);
-    expect(piece).toEqual(kite());
-    expect(history.undo(piece)).toBe(piece);
-    piece = history.redo(history.redo(piece));
-    expect([piece.name, piece.use]).toEqual(['Kit', 'patch']);
-    piece = history.undo(piece);
-    edit(setUse(piece, 'worn'), 9000);
-    expect(history.redoLabel).toBeNull();
+    const seen = (): unknown[] => [opened.piece.name, opened.piece.use];
+    opened.take(kite());
+    change(setUse(opened.piece, 'patch'), 0);
+    for (const [i, name] of ['K', 'Ki', 'Kit'].entries()) change(renamePiece(opened.piece, name), 5000 + i * 200);
+    opened.undo();
+    expect(seen()).toEqual(['Kite', 'patch']);
+    opened.undo();
+    expect(opened.piece).toEqual(kite());
+    opened.undo();
+    expect([opened.piece, opened.undoLabel]).toEqual([kite(), null]);
+    opened.redo();
+    opened.redo();
+    expect(seen()).toEqual(['Kit', 'patch']);
+    // What is typed after doing again is a step of its own.
+    change(renamePiece(opened.piece, 'Kite'), 5600);
+    opened.undo();
+    expect(seen()).toEqual(['Kit', 'patch']);
+    opened.undo();
+    change(setUse(opened.piece, 'worn'), 9000);
+    expect(opened.redoLabel).toBeNull();
+    vi.useRealTimers();
+  });
+
+  it('keeps the last five hundred changes', () => {
+    const history = new History<{ label: string }>({ keyOf: () => null, merged: (_, later) => later });
+    for (let i = 0; i < 510; i++) history.put({ label: String(i) }, i);
+    const undone: string[] = [];
+    for (let change = history.undo(); change; change = history.undo()) undone.push(change.label);
+    expect([undone.length, undone[0], undone.at(-1)]).toEqual([500, '509', '10']);
   });
 
   it('refuses what could not be kept and read again, and stays as it was', () => {
-    const history = new History();
-    const long = history.do(kite(), renamePiece(kite(), 'x'.repeat(306))!, 0);
-    expect(!long.ok && long.problem).toMatch(/Rename the piece.*name/);
-    expect(history.undoLabel).toBeNull();
+    setActivePinia(createPinia());
+    const opened = useOpenedPiece();
+    opened.take(kite());
+    opened.edit(renamePiece(kite(), 'x'.repeat(306)));
+    expect(opened.refused).toMatch(/Rename the piece.*name/);
+    expect([opened.piece, opened.undoLabel]).toEqual([kite(), null]);
   });
 });
 

@@ -61,6 +61,6 @@ describe('the thread box of a page that goes', () => {
     expect([idsOf(threads), threads.undoLabel]).toEqual([['b'], null]);
     threads.addEntries('Add', [entryOf('c')]);
     await threads.flush();
-    expect([threads.conflict, idsOf((await openedBox()).threads)]).toEqual([false, ['c', 'b']]);
+    expect([threads.conflict, idsOf((await openedBox()).threads)]).toEqual([null, ['c', 'b']]);
   });
 });

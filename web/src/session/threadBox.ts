@@ -12,28 +12,25 @@ import {
 } from '@junctura/core/materials';
 import demoBox from '@junctura/demo/box/thread-box.json?url';
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { useDebounceFn, useEventListener } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef } from 'vue';
 import { DocumentStore } from '../keeping/documentStore.ts';
 import { BOX_KEY as KEY } from '../keeping/wholeBench.ts';
 import { Unkept } from '../keeping/unsaved.ts';
-import { goesOn } from './history.ts';
+import { History } from './history.ts';
+import { useKept } from './kept.ts';
 import { CHECK_RUNNING } from '../keeping/words.ts';
 
-/** A save waits for a pause of this; in steady work no longer than that, ms. */
-const SAVE_AFTER_MS = 150;
-const LONGEST_WAIT_MS = 800;
-const DEPTH = 200;
-
-interface Step {
+/** One change of the box. */
+interface BoxChange {
   readonly label: string;
-  /** What it changes; null: it is never put together with another. */
   readonly key: string | null;
-  readonly at: number;
   readonly before: ThreadBox;
   readonly after: ThreadBox;
 }
+
+const newHistory = (): History<BoxChange> =>
+  new History<BoxChange>({ keyOf: ({ key }) => key, merged: ({ before }, later) => ({ ...later, before }) });
 
 function checkBox(value: unknown): Outcome<ThreadBox> {
   const checked = boxSchema.safeParse(value);
@@ -45,20 +42,22 @@ export const useThreadBox = defineStore('threadBox', () => {
   const store = markRaw(new DocumentStore(KEY, () => Date.now()));
   const box = shallowRef<ThreadBox>(EMPTY_BOX);
   const isLoaded = ref(false);
-  const problem = ref<string | null>(null);
-  const conflict = ref(false);
+  const unkept = new Unkept('junctura-unsaved-', checkBox);
+  const kept = useKept<ThreadBox>({
+    current: () => box.value,
+    save: (value, basedOn) => store.save(value, basedOn),
+    aside: unkept,
+    nameOf: () => KEY,
+  });
+  /** What went wrong here, before anything was to be kept. */
+  const refused = ref<string | null>(null);
+  const problem = computed(() => refused.value ?? kept.problem.value);
   /** A kept box that could not be read, as it was found. */
   const damaged = shallowRef<{ readonly value: unknown } | null>(null);
-  const done = shallowRef<readonly Step[]>([]);
-  const undone = shallowRef<readonly Step[]>([]);
-  let revision = 0;
-  const unkept = new Unkept('junctura-unsaved-', checkBox);
-  /** Whether what is shown is still to be kept. */
-  let isWaiting = false;
+  let history = newHistory();
+  const undoLabel = ref<string | null>(null);
+  const redoLabel = ref<string | null>(null);
   let loading: Promise<void> | null = null;
-
-  const undoLabel = computed(() => done.value.at(-1)?.label ?? null);
-  const redoLabel = computed(() => undone.value.at(-1)?.label ?? null);
 
   /** Every range of shades that can be chosen from: those that ship with Junctura and the person's own cards. */
   const ranges = computed((): readonly ThreadRange[] => [
@@ -104,27 +103,37 @@ export const useThreadBox = defineStore('threadBox', () => {
 
   async function read(): Promise<void> {
     const found = await store.load();
-    if (!found.ok) problem.value = found.problem;
+    if (!found.ok) refused.value = found.problem;
     else if (found.value) {
       const checked = boxSchema.safeParse(found.value.value);
-      revision = found.value.revision;
-      if (checked.success) box.value = markRaw(checked.data);
-      else await putAside(found.value.value);
+      if (checked.success) take(checked.data, found.value.revision);
+      else {
+        take(EMPTY_BOX, found.value.revision);
+        await putAside(found.value.value);
+      }
     }
-    takeUpUnsaved();
+    await takeUpUnsaved();
     isLoaded.value = true;
   }
 
-  /** Saves at once what still waits to be saved. */
-  async function flush(): Promise<void> {
-    if (isWaiting) await save();
+  /** A box that is stored stands there now; what was done before can't be undone any more. */
+  function take(stored: ThreadBox, revision: number): void {
+    history = newHistory();
+    const value = markRaw(stored);
+    kept.take(value, revision);
+    show(value);
+  }
+
+  function show(next: ThreadBox): void {
+    undoLabel.value = history.undoLabel;
+    redoLabel.value = history.redoLabel;
+    box.value = markRaw(next);
   }
 
   /** What is kept was changed under the box that is shown: it is read anew. */
   async function reload(): Promise<void> {
-    done.value = undone.value = [];
-    conflict.value = false;
-    problem.value = null;
+    refused.value = null;
+    kept.problem.value = null;
     loading = null;
     await load();
   }
@@ -132,19 +141,24 @@ export const useThreadBox = defineStore('threadBox', () => {
   /** A box that can't be read is kept under a name of its own, to be exported; nothing is written over it. */
   async function putAside(value: unknown): Promise<void> {
     const aside = new DocumentStore(`thread-box-damaged-${new Date().toISOString()}`, () => Date.now());
-    const kept = await aside.save(value, 0);
+    const stored = await aside.save(value, 0);
     damaged.value = markRaw({ value });
-    problem.value =
-      kept.type === 'saved'
+    refused.value =
+      stored.type === 'saved'
         ? 'Your saved thread box can’t be read. It was set aside unchanged and a new, empty box was started: save the old one to a file to keep it.'
         : 'Your saved thread box can’t be read, and there is no room to set it aside: save it to a file before you change anything.';
   }
 
-  /** What could not be kept when the page was closed; where another tab kept something newer since, that stands. */
-  function takeUpUnsaved(): void {
+  /** What could not be kept when the page was closed; where another tab kept something newer since, the person is asked which stands. */
+  async function takeUpUnsaved(): Promise<void> {
     const unsaved = unkept.take(KEY);
-    unkept.forget(KEY);
-    if (unsaved?.basedOn === revision) set(unsaved.value);
+    if (!unsaved) return;
+    if (JSON.stringify(unsaved.value) === JSON.stringify(box.value)) return unkept.forget(KEY);
+    const isNewer = unsaved.basedOn !== kept.revision();
+    kept.takeUnsaved(unsaved.basedOn);
+    show(unsaved.value);
+    if (isNewer) kept.conflict.value = 'changed';
+    else await kept.save();
   }
 
   /** Examples are known by their ids. */
@@ -164,7 +178,7 @@ export const useThreadBox = defineStore('threadBox', () => {
         basket: [...mine.basket.filter((item) => !isExample(item)), ...basket],
       });
     } catch {
-      problem.value = `The examples could not be loaded. ${CHECK_RUNNING}`;
+      refused.value = `The examples could not be loaded. ${CHECK_RUNNING}`;
     }
   }
 
@@ -178,16 +192,9 @@ export const useThreadBox = defineStore('threadBox', () => {
     if (next === box.value) return;
     // Nothing is kept that could not be read again.
     const wrong = boxProblem(next, box.value);
-    if (wrong !== null) {
-      problem.value = wrong;
-      return;
-    }
-    const last = done.value.at(-1);
-    const at = Date.now();
-    const earlier = last && goesOn(last, mergeKey, at) ? last : null;
-    const step = { label, key: mergeKey, at, before: earlier?.before ?? box.value, after: next };
-    done.value = [...(earlier ? done.value.slice(0, -1) : done.value.slice(1 - DEPTH)), step];
-    undone.value = [];
+    refused.value = wrong;
+    if (wrong !== null) return;
+    history.put({ label, key: mergeKey, before: box.value, after: next }, Date.now());
     set(next);
   }
 
@@ -207,72 +214,46 @@ export const useThreadBox = defineStore('threadBox', () => {
   }
 
   function undo(): void {
-    const step = done.value.at(-1);
-    if (!step) return;
-    done.value = done.value.slice(0, -1);
-    undone.value = [...undone.value, step];
-    set(step.before);
+    const change = history.undo();
+    if (change) set(change.before);
   }
 
   function redo(): void {
-    const step = undone.value.at(-1);
-    if (!step) return;
-    undone.value = undone.value.slice(0, -1);
-    done.value = [...done.value, { ...step, at: 0 }];
-    set(step.after);
+    const change = history.redo();
+    if (change) set(change.after);
   }
 
   function set(next: ThreadBox): void {
-    box.value = markRaw(next);
-    isWaiting = true;
-    void saveSoon();
-  }
-
-  const saveSoon = useDebounceFn(save, SAVE_AFTER_MS, { maxWait: LONGEST_WAIT_MS });
-
-  async function save(): Promise<void> {
-    const saved = box.value;
-    const result = await store.save(saved, revision);
-    if (result.type === 'saved') {
-      isWaiting = box.value !== saved;
-      revision = result.revision;
-      problem.value = null;
-      unkept.forget(KEY);
-    } else if (result.type === 'conflict') conflict.value = true;
-    else problem.value = result.problem;
+    show(next);
+    kept.changed();
   }
 
   /** After a conflict: take what the other tab kept, or keep this tab's box over it. */
   async function settleConflict(keepMine: boolean): Promise<void> {
-    conflict.value = false;
     const found = await store.load();
-    if (!found.ok || !found.value) return;
-    revision = found.value.revision;
-    if (keepMine) return save();
-    const checked = boxSchema.safeParse(found.value.value);
-    if (!checked.success) return;
-    box.value = markRaw(checked.data);
-    done.value = [];
-    undone.value = [];
+    if (!found.ok) return;
+    const checked = boxSchema.safeParse(found.value?.value ?? EMPTY_BOX);
+    const revision = found.value?.revision ?? 0;
+    if (keepMine || !checked.success) {
+      kept.takeUnsaved(revision);
+      return kept.save();
+    }
+    take(checked.data, revision);
+    unkept.forget(KEY);
   }
-
-  /** The page may not come back: what is not kept is put aside at once. */
-  useEventListener(window, 'pagehide', () => {
-    if (isWaiting) unkept.put(KEY, { value: box.value, basedOn: revision });
-  });
 
   return {
     box,
     isLoaded,
     problem,
-    conflict,
+    conflict: kept.conflict,
     damaged,
     ranges,
     offersIn,
     undoLabel,
     redoLabel,
     load,
-    flush,
+    flush: kept.flush,
     reload,
     change,
     changeEntries,

@@ -1,4 +1,4 @@
-import { useEventListener } from '@vueuse/core';
+import { tryOnScopeDispose, useEventListener } from '@vueuse/core';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
 import type { SaveResult } from '../keeping/pieceStore.ts';
 import type { Unkept } from '../keeping/unsaved.ts';
@@ -110,8 +110,16 @@ export function useKept<T extends object>(by: KeptBy<T>): Kept<T> {
     refusals = 0;
   }
 
+  /** Nobody is there any more who could change or see it. */
+  let isOver = false;
+  tryOnScopeDispose(() => {
+    isOver = true;
+    stopWaiting();
+  });
+
   function saveAfter(pauseMs: number): void {
     clearTimeout(timer);
+    if (isOver) return;
     timer = setTimeout(() => void save(), pauseMs);
   }
 

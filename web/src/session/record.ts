@@ -2,7 +2,7 @@ import { newId } from '../keeping/newId.ts';
 import { mergeRecords, progressOf, toWorkAgain } from '@junctura/core/log';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { PieceRecord, RecordEntry, ThreadUse } from '@junctura/core/piece';
-import { useBroadcastChannel } from '@vueuse/core';
+import { tryOnScopeDispose, useBroadcastChannel } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { PieceStore, readableEntries } from '../keeping/pieceStore.ts';
@@ -34,6 +34,11 @@ export const useRecord = defineStore('record', () => {
   let timer: ReturnType<typeof setTimeout> | undefined;
   /** How often in a row keeping was refused. */
   let refusals = 0;
+  let isOver = false;
+  tryOnScopeDispose(() => {
+    isOver = true;
+    clearTimeout(timer);
+  });
   /** Tabs that are on the same sitting tell each other. */
   const { data: told, post } = useBroadcastChannel<News, News>({ name: 'junctura-record' });
   const progress = computed(() => progressOf(entries.value));
@@ -71,7 +76,7 @@ export const useRecord = defineStore('record', () => {
       problem.value = kept.ok ? null : kept.problem;
       if (!kept.ok) {
         clearTimeout(timer);
-        timer = setTimeout(() => void keep(), retryPauseMs(refusals++));
+        if (!isOver) timer = setTimeout(() => void keep(), retryPauseMs(refusals++));
         return;
       }
       refusals = 0;

@@ -17,6 +17,7 @@ import type { Side } from '../picture/paintPicture.ts';
 import { hoopInSightMm } from '../picture/ringShape.ts';
 import { sceneOf, type Scene } from '../picture/scene.ts';
 import { paintedPiece } from './paintedPiece.ts';
+import { useReadyPicture } from './useReadyPicture.ts';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import type { finishedScene } from '../picture/paintFinished.ts';
 import { useFinishing } from '../session/finishing.ts';
@@ -132,7 +133,8 @@ const blur = computed(() =>
   selection.seeing === 'armsLength' ? `blur(${(ARMS_LENGTH_BLUR_MM * view.value.pxPerMm).toFixed(2)}px)` : undefined,
 );
 const paintedSide = computed<Side>(() => (props.show === 'stitches' ? side.value : 'front'));
-usePainting({ canvas, scene, view, side: paintedSide, size });
+const ready = useReadyPicture(() => workings.current === null && props.show === 'stitches');
+usePainting({ canvas, scene, view, side: paintedSide, size, ready });
 
 const isBack = computed(() => paintedSide.value === 'back');
 /** The picture to draw over, where the drawing is looked at. */

@@ -13,8 +13,14 @@ export class ThumbnailStore {
 
   /** The picture of a piece; null where there is none of just this state. */
   async find(pieceId: string, stamp: string): Promise<KeptThumbnail | null> {
+    const last = await this.last(pieceId);
+    return last?.stamp === stamp ? last : null;
+  }
+
+  /** The picture of a piece as it was painted last, whatever was changed since; null where there is none. */
+  async last(pieceId: string): Promise<KeptThumbnail | null> {
     const found = await this.database.attempt((db) => db.get('thumbnails', pieceId));
-    return found.ok && found.value?.stamp === stamp ? found.value : null;
+    return found.ok ? (found.value ?? null) : null;
   }
 
   async keep(thumbnail: KeptThumbnail): Promise<void> {

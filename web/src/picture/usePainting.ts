@@ -10,6 +10,12 @@ const COARSE = 0.25;
 const COARSE_MS = 60;
 const SHOW_EVERY_MS = 120;
 
+/** A picture that is had ready, small: what it shows from its middle to its edge, mm. */
+export interface ReadyPicture {
+  readonly picture: ImageBitmap;
+  readonly reachMm: number;
+}
+
 export interface Painting {
   readonly canvas: Ref<HTMLCanvasElement | null>;
   readonly scene: Ref<Scene | null>;
@@ -17,15 +23,19 @@ export interface Painting {
   readonly side: Ref<Side>;
   /** Size in CSS pixels. */
   readonly size: Ref<{ width: number; height: number }>;
+  /** Stands there until the first picture is painted. */
+  readonly ready?: Readonly<Ref<ReadyPicture | null>>;
 }
 
 /**
  * Keeps a canvas painted. While the view moves, the last picture moves with it; the sharp one is painted behind in
  * slices and put in its place when it is done.
  */
-export function usePainting({ canvas, scene, view, side, size }: Painting): void {
+export function usePainting({ canvas, scene, view, side, size, ready }: Painting): void {
   let paintedView: View | null = null;
   let isFirst = true;
+  /** Whether a picture that was had ready stands there. */
+  let isReady = false;
   let frame = 0;
   let spare: HTMLCanvasElement | null = null;
 
@@ -45,7 +55,7 @@ export function usePainting({ canvas, scene, view, side, size }: Painting): void
     const wanted = view.value;
     const brush = spare.getContext('2d')!;
     const strokes = paintPicture(brush, now, { ...wanted, pxPerMm: wanted.pxPerMm * ratio }, pixels, side.value);
-    if (isFirst) paintCoarse(shown, now, wanted, pixels);
+    if (isFirst && !isReady) paintCoarse(shown, now, wanted, pixels);
     let shownAt = performance.now();
     const paintOn = (): void => {
       const until = performance.now() + BUDGET_MS;
@@ -53,13 +63,29 @@ export function usePainting({ canvas, scene, view, side, size }: Painting): void
         if (strokes.next().done) return finish(shown, spare!, wanted);
       }
       // The first picture is seen growing.
-      if (isFirst && performance.now() - shownAt > SHOW_EVERY_MS) {
+      if (isFirst && !isReady && performance.now() - shownAt > SHOW_EVERY_MS) {
         shown.getContext('2d')!.drawImage(spare!, 0, 0);
         shownAt = performance.now();
       }
       frame = requestAnimationFrame(paintOn);
     };
     paintOn();
+  }
+
+  function showReady(): void {
+    const [shown, had] = [canvas.value, ready?.value];
+    const { width, height } = size.value;
+    if (!isFirst || !shown || !had || width < 1 || height < 1) return;
+    const ratio = window.devicePixelRatio || 1;
+    Object.assign(shown, { width: Math.round(width * ratio), height: Math.round(height * ratio) });
+    const { centreX, centreY, pxPerMm } = view.value;
+    const [left, top] = [width / 2 - (had.reachMm + centreX) * pxPerMm, height / 2 - (had.reachMm + centreY) * pxPerMm];
+    const across = 2 * had.reachMm * pxPerMm;
+    const places = [left, top, across, across].map((value) => value * ratio) as [number, number, number, number];
+    shown.getContext('2d')!.drawImage(had.picture, ...places);
+    isReady = true;
+    paintedView = view.value;
+    follow();
   }
 
   /** At once, at a quarter of the size: enough to see what comes. */
@@ -88,5 +114,6 @@ export function usePainting({ canvas, scene, view, side, size }: Painting): void
 
   watch(view, follow, { flush: 'sync' });
   watch([canvas, scene, view, side, size], start, { flush: 'post', immediate: true });
+  if (ready) watch([canvas, ready, size], showReady, { flush: 'post', immediate: true });
   onScopeDispose(() => cancelAnimationFrame(frame));
 }

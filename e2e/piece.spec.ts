@@ -75,6 +75,21 @@ test('the pen is led by keys, and what is typed wrongly says so until it is mend
   await expect(message).toBeHidden();
 });
 
+test('a piece is seen in its hoop before anything of it is planned', async ({ page }) => {
+  // Nothing is ever planned: what is seen then was painted before.
+  await page.route('**/core.worker*', (route) => route.abort());
+  await page.goto('/piece/demo-kite/stitches');
+  const isSeen = (): Promise<boolean> =>
+    page.locator('.picture').evaluate((element) => {
+      const canvas = element as HTMLCanvasElement;
+      const { width, height } = canvas;
+      const { data } = canvas.getContext('2d')!.getImageData(width >> 2, height >> 2, width >> 1, height >> 1);
+      return new Set(new Uint32Array(data.buffer)).size > 200;
+    });
+  await expect.poll(isSeen).toBe(true);
+  await expect(page.locator('.picture[data-painted]')).toHaveCount(0);
+});
+
 test.describe('with fingers', () => {
   test.use({ hasTouch: true });
 

@@ -9,6 +9,7 @@ import {
   modeXyz65,
   useMode,
 } from 'culori/fn';
+import { normalShareWithin } from '../measure/index.ts';
 import { deltaE, hexOf, labOf } from './colours.ts';
 
 const toLinear = useMode(modeLrgb);
@@ -106,14 +107,7 @@ export const ARMS_LENGTH_BLUR_MM = 0.95 / 2 / Math.SQRT2;
 
 /** How much of its own colour a stripe of a width keeps at arm's length, 0–1; the rest is what lies beside it. */
 export function keptAtArmsLength(widthMm: number): number {
-  return erf(widthMm / (2 * Math.SQRT2 * ARMS_LENGTH_BLUR_MM));
-}
-
-/** The error function to 1.5e-7 (Abramowitz and Stegun 1964, 7.1.26), for x ≥ 0. */
-function erf(x: number): number {
-  const t = 1 / (1 + 0.3275911 * x);
-  const series = ((((1.061405429 * t - 1.453152027) * t + 1.421413741) * t - 0.284496736) * t + 0.254829592) * t;
-  return 1 - series * Math.exp(-x * x);
+  return normalShareWithin(widthMm / (2 * ARMS_LENGTH_BLUR_MM));
 }
 
 /** How far two colours that touch lie apart, CIEDE2000, in each way of seeing and at arm's length. */

@@ -13,7 +13,7 @@ import { isInside, polylineLength, regionArea, ringArea } from './shapes.ts';
 import { scanRows } from './scanRows.ts';
 import { simplifyRegion, WOBBLE_MM } from './simplify.ts';
 import { convexHull, smallestCircle } from './smallestCircle.ts';
-import { farthestCoordinate, movedPath, pathPoints, reversedPath } from './pathOps.ts';
+import { farthestCoordinate, movedPath, pathPoints, readPath, reversedPath } from './pathOps.ts';
 import { runsOf, RunWalker, stationsAlong, tightestRadiusMm } from './stations.ts';
 
 const SEEDS = Array.from({ length: 40 }, (_, i) => i + 1);
@@ -258,6 +258,37 @@ describe('paths', () => {
     // A space more makes it another text, which is read from the beginning.
     expect(flattenPath(moved, 0.01)).toEqual(flattenPath(`${moved} `, 0.01));
     expect(pathPoints(moved)).toEqual(pathPoints(`${moved} `));
+  });
+
+  it('written here are read to the same bits as any path data is, and nothing else is taken for them', () => {
+    const asAny = (data: string): number[] => {
+      const out: number[] = [];
+      svgpath(data)
+        .abs()
+        .iterate(([command, ...numbers]) => {
+          out.push({ M: 0, L: 1, C: 2, Z: 3 }[command as string]!, ...(numbers as unknown as number[]));
+        });
+      return out;
+    };
+    let read = 0;
+    for (let seed = 1; seed <= 40; seed++) {
+      const data = movedPath(someCurve(seed), [0.371, 0.2, -0.3, 0.41, 1 / seed, -7], 1 + (seed % 9));
+      expect([...readPath(data)], data).toEqual(asAny(data));
+      read += data.length;
+    }
+    expect(read).toBeGreaterThan(2000);
+    // What only looks so goes to the parser: more numbers than one command takes, exponents, too many digits, no move first.
+    for (const data of [
+      'M1 2 3 4',
+      'M1 2L3 4 5 6',
+      'M1e2 3L4 5',
+      'M1 2L0.12345678901234567 4',
+      'M1  2L3 4',
+      'M.5 -.25L3. 4',
+    ]) {
+      expect([...readPath(data)], data).toEqual(asAny(data.replace(/M1 2 3 4/, 'M1 2L3 4')));
+    }
+    for (const data of ['L1 2', 'M1', 'M1 2L3', 'M- 2', 'Z', 'M1 2X']) expect(() => readPath(data), data).toThrow();
   });
 
   it('stay to the letter where nothing is to be done', () => {

@@ -37,7 +37,6 @@ export {
   boxesMeet,
   boxOf,
   isInside,
-  isSameRegion,
   polylineLength,
   regionArea,
   equalCircleMm,

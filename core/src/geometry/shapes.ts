@@ -93,13 +93,6 @@ export function boxesMeet(a: Box, b: Box, withinMm = 0): boolean {
   );
 }
 
-/** Whether two regions have the same outlines, point by point. */
-export function isSameRegion(a: Region, b: Region): boolean {
-  const isSame = (ring: Ring, other: Ring | undefined): boolean =>
-    ring.length === other?.length && ring.every((value, i) => value === other[i]);
-  return a === b || (a.length === b.length && a.every((ring, k) => isSame(ring, b[k])));
-}
-
 /** Whether a point lies inside a region (even-odd ray cast). */
 export function isInside(region: Region, x: number, y: number): boolean {
   let inside = false;

@@ -7,6 +7,7 @@ export { englishLocale, LOCALE } from './locale.ts';
 export { formatChoice, formatList, formatMoney, formatNumber, formatPercent } from './numbers.ts';
 export { byCount, plural, type Forms } from './plural.ts';
 export { mean } from './mean.ts';
+export { normalQuantile, normalShare, normalShareWithin } from './normal.ts';
 export { Memory, stage, type AnyStage, type Remembered, type Stage } from './memory.ts';
 export { failure, success, type Outcome } from './outcome.ts';
 export { shortened, soundText } from './text.ts';

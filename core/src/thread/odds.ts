@@ -1,6 +1,6 @@
 import { bisectRight } from 'd3-array';
 import type { ThreadSpread } from '../work/index.ts';
-import { Memory, seededRandom, stage } from '../measure/index.ts';
+import { Memory, normalQuantile, normalShare, seededRandom, stage } from '../measure/index.ts';
 
 /** The standard normal distribution lies below this in nine cases of ten. */
 export const Z90 = 1.2816;
@@ -90,25 +90,6 @@ export function hoursNeeded(hours: number, share: number): number {
 export function chanceWithin(hours: number, most: number): number {
   if (hours <= 0) return 1;
   return most <= 0 ? 0 : normalShare(Math.log(most / hours) / HOURS_SPREAD);
-}
-
-/** The share of a standard normal distribution that lies below. Source: M. Abramowitz and I. Stegun (1964), 26.2.17; good to 1e-7. */
-function normalShare(z: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(z));
-  const series = t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  const above = (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * series;
-  return z >= 0 ? 1 - above : above;
-}
-
-/** The inverse of {@link normalShare}, by halving. */
-function normalQuantile(share: number): number {
-  let [low, high] = [-8, 8];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (normalShare(middle) < share) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
 }
 
 /** Hours as a range around the reckoned ones. */

@@ -15,5 +15,3 @@ export const PAGES = {
   practice: '/stitches/practice',
   book: '/stitches/:id?',
 } as const satisfies Record<string, `/${string}`>;
-
-export type PageName = keyof typeof PAGES;

@@ -1,7 +1,7 @@
 // Changes single tokens of the core at random places and says which of the changes no test notices: `npm run mutate -- --n 60 --seed 1`.
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -94,33 +94,37 @@ function copyOf(root: string): string {
   for (const part of ['core', 'demo', 'package.json', 'vitest.config.ts', 'tsconfig.base.json']) {
     cpSync(join(root, part), join(copy, part), { recursive: true, filter: (path) => !path.includes('node_modules') });
   }
-  symlinkSync(join(root, 'node_modules'), join(copy, 'node_modules'));
+  for (const packages of ['node_modules', 'core/node_modules', 'demo/node_modules']) {
+    if (existsSync(join(root, packages))) symlinkSync(join(root, packages), join(copy, packages));
+  }
   return copy;
 }
 
-/** Runs the tests that a file bears on, those beside it first, until one fails. @returns whether one did */
+/** Runs tests of a copy, until one fails. @returns whether one did */
+async function fails(copy: string, args: readonly string[]): Promise<boolean> {
+  const child = spawn(
+    'npx',
+    ['vitest', ...args, '--run', '--bail=1', '--project=units', '--maxWorkers=1', '--reporter=dot'],
+    {
+      cwd: copy,
+      stdio: 'ignore',
+      env: { ...process.env, LC_ALL: 'en_US.UTF-8' },
+      detached: true,
+    },
+  );
+  const timer = setTimeout(() => process.kill(-child.pid!, 'SIGKILL'), LONGEST_MS);
+  const [code] = await once(child, 'close');
+  clearTimeout(timer);
+  return code !== 0;
+}
+
+/** Runs the tests that a file bears on, those beside it first. @returns whether one fails */
 async function isNoticed(copy: string, file: string): Promise<boolean> {
   const folder = dirname(file);
   const beside = readdirSync(join(copy, folder))
     .filter((name) => name.endsWith('.test.ts'))
     .map((name) => join(folder, name));
-  const run = async (args: readonly string[]): Promise<boolean> => {
-    const child = spawn(
-      'npx',
-      ['vitest', ...args, '--run', '--bail=1', '--project=units', '--maxWorkers=1', '--reporter=dot'],
-      {
-        cwd: copy,
-        stdio: 'ignore',
-        env: { ...process.env, LC_ALL: 'en_US.UTF-8' },
-        detached: true,
-      },
-    );
-    const timer = setTimeout(() => process.kill(-child.pid!, 'SIGKILL'), LONGEST_MS);
-    const [code] = await once(child, 'close');
-    clearTimeout(timer);
-    return code !== 0;
-  };
-  return (beside.length > 0 && (await run(beside))) || run(['related', file]);
+  return (beside.length > 0 && (await fails(copy, beside))) || fails(copy, ['related', file]);
 }
 
 const root = process.cwd();
@@ -131,6 +135,7 @@ let tried = 0;
 async function work(): Promise<void> {
   const copy = copyOf(root);
   try {
+    if (await fails(copy, [])) throw new Error('a test fails before anything is changed');
     for (const [, { file, from, to, text }] of waiting) {
       const source = readFileSync(join(root, file), 'utf8');
       writeFileSync(join(copy, file), source.slice(0, from) + text + source.slice(to));

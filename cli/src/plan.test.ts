@@ -97,7 +97,7 @@ const contract = z.strictObject({
   ),
 });
 
-/** A picture of grey bands that run up and down, so many pixels to a side. */
+/** A square picture of grey bands that run up and down, by the pixels to its side. */
 function bandsPicture(name: string, size: number): string {
   const canvas = createCanvas(size, size);
   const brush = canvas.getContext('2d');

@@ -4,11 +4,11 @@ import express, { Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { readPieceFile } from '@junctura/core/piece';
 
-/** A piece waits so long for the other device, ms; so many wait at once; each is at most so large. */
+/** How long a piece waits for the other device, ms, how many wait at once, and how large each is at most. */
 export const HAND_OVER_MS = 10 * 60_000;
 export const MOST_WAITING = 20;
 const MOST_BYTES = '10mb';
-/** So many wrong codes are tried from one device in that time, and so many pieces handed over. */
+/** How many wrong codes are tried from one device in that time, and how many pieces are handed over. */
 const MOST_TRIES = 30;
 
 /** Signs that no one takes for another. */

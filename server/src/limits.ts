@@ -4,7 +4,7 @@ import { createServer, type RequestListener, type Server } from 'node:http';
 const HEADERS_MS = 10_000;
 const REQUEST_MS = 30_000;
 const LOOK_EVERY_MS = 2000;
-/** So many connections at once are more than a home has. */
+/** More connections at once than a home has. */
 const MOST_CONNECTIONS = 200;
 
 /** A server that no slow or half-sent requests keep busy. It does not listen by itself. */

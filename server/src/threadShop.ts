@@ -11,7 +11,7 @@ import {
 import { seededRandom, seedFrom } from '@junctura/core/measure';
 
 const SEED = 1712;
-/** Of a hundred shades so many are out of stock. */
+/** How many of a hundred shades are out of stock. */
 const OUT_OF_STOCK = 0.06;
 /** Of one skein, by the kind of thread. */
 const PRICES: Readonly<Record<string, number>> = {

@@ -112,7 +112,7 @@ export function narrowPlaces(plan: Plan, memory: Memory): NarrowPlace[] {
 
 /** Moved apart, parts leave this much of the cloth to be seen, mm. */
 const APART_MM = 0.1;
-/** Where straight away is no room, a part is moved so much to the side of that, radians, and so many times further. */
+/** Where there is no room straight away, a part is moved to the side of that by these angles, radians, and further by these factors. */
 const ASIDE_RAD = [0, 0.4, -0.4, 0.8, -0.8, 1.2, -1.2] as const;
 const FURTHER = [1, 1.5, 2.5] as const;
 

@@ -28,7 +28,7 @@ interface SeenColour {
   readonly widthMm: number;
 }
 
-/** A knot stands about so many laid widths across. */
+/** How wide a knot stands, about, in laid widths. */
 const KNOT_WIDTHS = 2.2;
 
 function seenColours({ part, placed, passes }: PlannedPart): SeenColour[] {

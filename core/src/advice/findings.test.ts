@@ -134,7 +134,7 @@ function circling(): Piece {
   );
   return { ...piece, worker: { ...piece.worker, outline: 'first' } };
 }
-/** The first of some parts is a scrap of cloth; or so many of them, one on the other. */
+/** The first of some parts is a scrap of cloth; or several of them are, one on the other. */
 function scrapped(body: string, scrap: Partial<Scrap> = {}, change: Partial<Piece> = {}, count = 1): Piece {
   const piece = pieceOf(count > 1 ? body.repeat(count) : body, change);
   const parts = piece.drawing.parts.map((part, i) =>

@@ -44,13 +44,13 @@ export function tryPainted(
   return report && { way: wayOf('painted', shades.length, report, workings), piece: outcome.value, workings };
 }
 
-/** Areas smaller than this are given to their neighbours, mm², and borders may leave the picture by so much, mm. */
+/** Areas smaller than this are given to their neighbours, mm², and borders may leave the picture this far, mm. */
 const FLAT = { leastMm2: 6, smoothMm: 0.4 } as const;
 /** Flat regions hold no more than this shows, px. */
 const FLAT_PX = 480;
 const COTTON = 'stranded-cotton';
 
-/** A part cut up into regions, each filled in one flat colour of so many, in one strand; null where it can't be. */
+/** A part cut up into regions, each filled in one of some flat colours, in one strand; null where it can't be. */
 export function tryFlat(
   piece: Piece,
   planned: PlannedPart,

@@ -12,7 +12,7 @@ export interface Recolouring {
   readonly moved: number;
 }
 
-/** A shade that does any harm elsewhere is as bad as one that lies so much further off, and ten times what it falls short by, ΔE. */
+/** A shade that does any harm elsewhere is as bad as one that lies further off by this and by ten times what it falls short by, ΔE. */
 const HARM = { any: 40, each: 10 } as const;
 
 /**

@@ -1,6 +1,6 @@
 import { deltaE, type Lab } from './colours.ts';
 
-/** What a ladder weighs: a step off its lightness counts as much as so many of ΔE off its hue. */
+/** What a ladder weighs: how many of ΔE off its hue a step off its lightness counts for. */
 const HUE_WEIGHT = 0.35;
 /** Steps of lightness that are tried between rungs. */
 const STEPS = { least: 4, most: 30, by: 1 } as const;
@@ -8,7 +8,7 @@ const STEPS = { least: 4, most: 30, by: 1 } as const;
 /**
  * Shades from dark to light through a chosen one, as even in lightness as the shades allow, near its hue.
  * Every place of the chosen one and every step is tried; each rung takes the shade that fits it best.
- * @returns fewer than `count` where there are not so many shades; the chosen one is always among them
+ * @returns fewer than `count` where there are fewer shades; the chosen one is always among them
  */
 export function ladder<T extends { readonly lab: Lab }>(through: T, shades: readonly T[], count: number): T[] {
   const others = shades.filter((shade) => shade !== through);
@@ -58,7 +58,7 @@ function fitting<T extends { readonly lab: Lab }>(
   return found;
 }
 
-/** The next rung is about so much lighter or darker, and no less than the least, L*. */
+/** How much lighter or darker the next rung is, about and at the least, L*. */
 const NEXT = { step: 10, least: 3 } as const;
 
 /**

@@ -15,7 +15,7 @@ export interface ThreadTones {
 export const TONE_STEPS = 8;
 /** From the darkest body tone to the lightest, in OKLab lightness, around the thread's own. */
 const SHEEN = { below: 0.055, above: 0.075 } as const;
-/** What does not shine has so much of that range: its turned sides are darker all the same. */
+/** The share of that range that is left to what does not shine: its turned sides are darker all the same. */
 const MATT = 0.45;
 
 /**

@@ -9,7 +9,7 @@ export interface Room extends HoopSize {
   readonly airMm: number;
 }
 
-/** Where more air is wanted than there is, so much room is left all the same, mm. */
+/** The room that is left where more air is wanted than there is, mm. */
 const LEAST_ROOM_MM = 0.5;
 
 /** Half the room that is left inside the air, across and up and down, mm; no less than a hair. */

@@ -190,7 +190,7 @@ export function sheet(
   return { id, name, quantity, unit: 'pieces', sizeMm: [Math.ceil(width), Math.ceil(height)], goods, thread: null };
 }
 
-/** Something of which so much is needed. */
+/** Something that is needed in some quantity. */
 export function amount(id: string, name: string, quantity: number, unit: FinishMaterial['unit']): FinishMaterial {
   return { id, name, quantity, unit, sizeMm: null, goods: null, thread: null };
 }

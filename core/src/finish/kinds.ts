@@ -65,7 +65,7 @@ export interface FinishMaterial {
   readonly sizeMm: readonly [number, number] | null;
   /** The id of a shop's goods that it is, where shops have it. */
   readonly goods: string | null;
-  /** Thread of the piece: its colour in the palette, its kind, in so many needle loads; null: something else. */
+  /** Thread of the piece: its colour in the palette, its kind, and its needle loads; null: something else. */
   readonly thread: { readonly colour: string; readonly kind: string; readonly loads: number } | null;
 }
 

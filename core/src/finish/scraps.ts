@@ -5,7 +5,7 @@ import { ringLine, sheet, type FinishContext } from './context.ts';
 import type { FinishMaterial, Template } from './kinds.ts';
 import { sizeOf } from './outlines.ts';
 
-/** So much of a turned edge lies under the scrap, mm. */
+/** How much of a turned edge lies under the scrap, mm. */
 const TURNED_MM = 5;
 
 /** The scraps of a piece as they are cut: with what is turned under, where their edge is. */

@@ -6,7 +6,7 @@ const SEWING = { bundleMm: 0.25, slack: 0.03 } as const;
 /** What a length of sewing thread loses where it is knotted and fastened off, mm. */
 export const SEWN_ENDS_MM = 200;
 
-/** What hand sewing through so much cloth takes. */
+/** What hand sewing through cloth of some thickness takes. */
 export function sewn(path: StitchPath, throughMm: number, findSeconds = 1): Quantities {
   return measurePath(path, {
     clothMm: throughMm,

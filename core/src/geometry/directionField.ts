@@ -18,7 +18,7 @@ export interface DirectionField {
 
 /** Samples of all guides together, at the most. */
 const MOST_SAMPLES = 160;
-/** A field is worked out on a grid of so many cells to a side, and read off between them. */
+/** The cells to a side of the grid on which a field is worked out; it is read off between them. */
 const GRID = 40;
 /** A field over less than this is as wide, so that places in it have a share of it, mm. */
 const LEAST_MM = 1e-6;

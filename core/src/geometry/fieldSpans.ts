@@ -29,14 +29,14 @@ const EVEN = 0.03;
 const MOST_TRIES = 4;
 /** A step is never changed by more than this at a time. */
 const MOST_CHANGE = 3;
-/** So many spans beside a span are its neighbours, not others that it runs into. */
+/** The spans on either side of a span that are its neighbours, not others that it runs into. */
 const NEIGHBOURS = 12;
-/** Where so many spans lie beside a place, no further one goes on through it. */
+/** Where this many spans lie beside a place, no further one goes on through it. */
 const MOST_DEEP = 2;
 /** Places along a span from which the next can be reached, as shares of its length: the middle, then nearer to the ends. */
 const FROM = [0.5, 0.25, 0.75, 0.06, 0.94] as const;
 const MOST_CELLS = 4e6;
-/** The grid of places in which the widest is looked for has so many to a side. */
+/** The places to a side of the grid in which the widest is looked for. */
 const LOOK_FOR_WIDEST = 20;
 
 /**

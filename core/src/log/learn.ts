@@ -11,7 +11,7 @@ const BEFORE = {
   record: 0.12,
 } as const;
 
-/** What was used is asked about where it is so many times more or less than usual. */
+/** What was used is asked about where it differs from the usual by this factor, either way. */
 const DOUBTFUL_FACTOR = 2.5;
 
 /** What has been learned of a stitch. */

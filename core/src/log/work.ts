@@ -44,7 +44,7 @@ export interface WorkSoFar {
   readonly toLookAt: readonly Extract<RecordEntry, { type: 'look-again' }>[];
 }
 
-/** A step that takes so many times as long as planned, and at least so much longer, s, was hardly stitched all the time. */
+/** A step that takes this many times as long as planned, and at least this much longer, s, was hardly stitched all the time. */
 const LONG_GAP = { times: 3, seconds: 900 } as const;
 
 /**
@@ -138,9 +138,9 @@ function leftOver({ order, rules }: Plan, done: ReadonlyMap<string, unknown>, la
 
 /** How far paces lie apart, as standard deviations of the logarithm: people, one person in different stitches, single steps noted by two taps. */
 const PACE = { hand: 0.3, stitch: 0.15, step: 0.28 } as const;
-/** A step that took so many times more or less than is usual for her was noted late or early: it tells nothing of its stitch. */
+/** A step that took this many times more or less than is usual for her was noted late or early: it tells nothing of its stitch. */
 const MISTAPPED = 3;
-/** No one is so many times quicker or slower than usual. */
+/** No one is quicker or slower than usual by more than this factor. */
 const FARTHEST = 3;
 /** How far what is still to come lies from the pace, beside what is not known of the pace: days are good and bad. */
 const FROM_DAY_TO_DAY = 0.05;

@@ -44,7 +44,7 @@ export const LONG_SPAN_MM = 10;
 /** What everything takes more than the movements alone: turning the hoop, untangling and looking. */
 export const LOOKING = 1.15;
 
-/** So much is unpicked, and takes its time twice more: out, and in again. */
+/** The share of stitches that is unpicked, and takes its time twice more: out, and in again. */
 export const UNPICKED_TIME = 2 * WORKING_LENGTH.unpicked;
 
 /** Slack of thread on the cloth, until the person's own figure is known. */

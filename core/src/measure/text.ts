@@ -1,4 +1,4 @@
-/** The beginning of a text, of at most so many UTF-16 units; no letter is cut in two. */
+/** The beginning of a text, cut to a length in UTF-16 units; no letter is cut in two. */
 export function shortened(text: string, most: number): string {
   if (text.length <= most) return text;
   const cut = text.slice(0, most);

@@ -14,7 +14,7 @@ export const ORDER_WEIGHTS = {
   eye: { byColour: 0.02, byArea: 0.5 },
   /** Leaving a motif for another, worked by area, s. */
   otherMotif: 90,
-  /** Worked by area, threading counts only so much. */
+  /** What threading counts where work goes by area, as a share. */
   threadingByArea: 0.25,
   /** Taste: what shall come early counts this at the very end, s. */
   taste: 40,

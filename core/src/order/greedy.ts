@@ -4,7 +4,7 @@ import type { Problem } from './cost.ts';
 type Choice = 'most' | 'whole' | 'behind';
 const CHOICES: readonly Choice[] = ['whole', 'most', 'behind'];
 
-/** Only so many of one threading are looked at for the nearest. */
+/** The most steps of one threading that are looked at for the nearest. */
 const MOST_LOOKED_AT = 200;
 
 /** Orders that keep the rules: by colour, each chosen in its own way, and by area. */

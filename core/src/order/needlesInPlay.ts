@@ -15,8 +15,8 @@ export class Needles {
 
   /**
    * @param count steps of the order
-   * @param kinds so many kinds of threading there are
-   * @param needles so many stay threaded at once
+   * @param kinds the number of kinds of threading
+   * @param needles the number that stay threaded at once
    */
   constructor(count: number, kinds: number, needles: number) {
     this.nextUse = new Int32Array(count);

@@ -4,7 +4,7 @@ import { greedyOrders } from './greedy.ts';
 
 export interface SolveOptions {
   readonly seed?: number;
-  /** So many orders are weighed; for large pieces fewer, so that the time grows with the piece and no faster. */
+  /** The number of orders that are weighed; for large pieces fewer, so that the time grows with the piece and no faster. */
   readonly tries?: number;
   /** Orders to begin from, too, where they keep the rules. */
   readonly known?: readonly (readonly number[])[];
@@ -17,9 +17,9 @@ const MOST_TRIES = 14_000;
 const TRIES_A_STEP = 300;
 /** At first a move may make an order dearer by this, s; the search cools down to nothing several times, each time from the best that was found. */
 const WARMTHS = [180, 60, 25] as const;
-/** So many of the moves turn a run of steps round, instead of putting it elsewhere. */
+/** The share of the moves that turn a run of steps round, instead of putting it elsewhere. */
 const TURNED = 0.2;
-/** So many in a row may be moved at once. */
+/** The most steps in a row that are moved at once. */
 const LONGEST_MOVED = 12;
 
 /**

@@ -14,15 +14,15 @@ export interface CoarsePainting {
   readonly widthMm: number;
 }
 
-/** A stroke is so many threads wide … */
+/** The width of a stroke, in threads … */
 const WIDTHS = 5;
 /** … and so long, mm. */
 const LENGTH_MM = 6;
-/** So much of a stroke lies free of the next, along and across it. */
+/** The share of a stroke that lies free of the next, along and across it. */
 const FREE = { along: 0.5, across: 0.62 } as const;
-/** The picture is looked at in so many places along a stroke. */
+/** The number of places along a stroke at which the picture is looked at. */
 const LOOKS = 3;
-/** Of so many cells of the lie to a side one is led by strokes. */
+/** One cell in this many to a side is led by strokes. */
 const COARSENESS = 6;
 
 /**

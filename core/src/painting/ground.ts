@@ -3,10 +3,10 @@ import type { PictureBelow } from '../drawing/index.ts';
 import { boxOf, type Region } from '../geometry/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 
-/** So many samples of the picture to the width of a thread: more it cannot show. */
+/** Samples of the picture to the width of a thread: it cannot show more. */
 const SAMPLES_A_WIDTH = 4;
 const MOST_CELLS = 4e6;
-/** Beyond the region so much of the picture is looked at, mm: its edges lead the stitches inside. */
+/** How far beyond the region the picture is looked at, mm: its edges lead the stitches inside. */
 const AROUND_MM = 2;
 /** Bits of each channel by which colours are looked up. */
 const BITS = 6;
@@ -37,7 +37,7 @@ export function groundBelow(region: Region, below: PictureBelow, laidMm: number,
   return memory.made(GROUND_BELOW, [], { region, below, laidMm });
 }
 
-/** To a side of a box so many places are looked at, whether they lie beside the picture. */
+/** Places to a side of a box that are looked at, whether they lie beside the picture. */
 const LOOKS = 200;
 
 /** The share of a region's box that lies beside the picture, 0–1. */
@@ -81,7 +81,7 @@ function laidBelow({ region, below: { picture, toPicture }, laidMm }: PictureUnd
 
 type Take = (picture: PictureBelow['picture'], u: number, v: number, out: Uint8Array, at: number) => void;
 
-/** The mean of so many places to a side of a cell. */
+/** The mean of a number of places to a side of a cell. */
 function meanOf(places: number, [a, b, c, d]: PictureBelow['toPicture'], stepMm: number): Take {
   return ({ width, height, rgba }, u, v, out, at) => {
     let red = 0;

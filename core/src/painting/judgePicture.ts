@@ -10,15 +10,15 @@ import { lightnessOfCells } from './light.ts';
 export type PictureFault =
   /** A thread is finer than a pixel. */
   | { readonly id: 'coarse'; readonly pxPerMm: number; readonly wantedPxPerMm: number }
-  /** Its edges are no sharper than so many mm on the cloth. */
+  /** How wide its sharpest edges are on the cloth, mm. */
   | { readonly id: 'blurred'; readonly edgeMm: number }
-  /** So much of it is too dark, or too bright, to tell anything. */
+  /** The share of it that is too dark, or too bright, to tell anything. */
   | { readonly id: 'dark' | 'bright'; readonly share: number }
-  /** So much of it is further from every thread than ten ΔE. */
+  /** The share of it that is further from every thread than ten ΔE. */
   | { readonly id: 'out-of-reach'; readonly share: number; readonly hex: string }
   /** What should be white or grey is not. */
   | { readonly id: 'cast'; readonly hex: string }
-  /** So much of the part lies beside the picture. */
+  /** The share of the part that lies beside the picture. */
   | { readonly id: 'beside'; readonly share: number }
   /** Everything in it is of one colour. */
   | { readonly id: 'plain' };

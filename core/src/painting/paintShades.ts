@@ -4,15 +4,15 @@ import { isInside, type Region } from '../geometry/index.ts';
 import { Memory } from '../measure/index.ts';
 import { groundBelow, type Ground } from './ground.ts';
 
-/** So many colours stand for what is painted. */
+/** The number of colours that stand for what is painted. */
 const COLOURS = 160;
 /** A colour counts by this power of its share: an eye is small, but it is what one looks at. */
 const TELLING = 0.8;
-/** What lies in an eye counts as if there were so many of it. */
+/** What lies in an eye counts this many times. */
 const EYE_COUNTS = 8;
-/** A shade to be bought must lessen the error by so much more than one that is owned. */
+/** A shade to be bought must lessen the error by this factor more than one that is owned. */
 const TO_BUY = 1.04;
-/** The picture is looked at in about so many places. */
+/** About how many places of the picture are looked at. */
 const PLACES = 250_000;
 
 /** What matters most in a picture: a place on the cloth and how far it reaches, mm. */

@@ -25,7 +25,7 @@ const PX_PER_MM = 6;
 
 type Rgb = readonly [number, number, number];
 
-/** A picture of so many mm to a side about the middle of the cloth, each pixel by where it lies in mm. */
+/** A square picture about the middle of the cloth, by the length of its side in mm; each pixel by where it lies in mm. */
 function pictureOf(sizeMm: number, colourAt: (x: number, y: number) => Rgb, pxPerMm = PX_PER_MM): PictureBelow {
   const size = Math.round(sizeMm * pxPerMm);
   const rgba = new Uint8ClampedArray(4 * size * size);

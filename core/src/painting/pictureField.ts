@@ -17,7 +17,7 @@ const STEP_MM = 0.3;
 const MOST_TO_A_SIDE = 500;
 /** What is finer than a thread has no lie, mm. */
 const FINE_MM = 0.3;
-/** The lie is looked for over so much at once, mm: from far, where nothing near is sure, to near. */
+/** The distances over which the lie is looked for at once, mm: from far, where nothing near is sure, to near. */
 const SCALES_MM = [16, 8, 4, 2] as const;
 /** An edge this share as strong as the mean of all is as good as none. */
 const FAINT = 0.03;
@@ -38,7 +38,7 @@ interface Lie extends DoubledGrid {
 /**
  * The lie of what a picture shows: across its steepest change of lightness, by the structure tensor (Bigün and Granlund 1987; coherence
  * after Weickert 1998). Where a near look is not sure, what is seen from further away fills in. Strokes that were drawn win near them.
- * @param coarseness of so many cells to a side only one is led by the strokes: enough for a first look
+ * @param coarseness one cell in this many to a side is led by the strokes: enough for a first look
  */
 export function pictureField(
   ground: Ground,
@@ -103,7 +103,7 @@ function lookForLie({ ground }: { readonly ground: Ground }): Lie {
   return { x0, y0, stepMm, columns, rows, cosines, sines, sure };
 }
 
-/** One cell of so many to a side. */
+/** One cell of every few to a side. */
 function coarser(grid: DoubledGrid, every: number): DoubledGrid {
   if (every === 1) return grid;
   const [columns, rows] = [Math.ceil(grid.columns / every) + 1, Math.ceil(grid.rows / every) + 1];

@@ -17,7 +17,7 @@ export interface Ridge {
 
 /** Anything thicker than this many threads is worked as all else is. */
 const THICKEST_WIDTHS = 3;
-/** What tells: so much lighter, or darker, than both sides. */
+/** The least difference in lightness from both sides that tells. */
 const TELLS = { light: 20, hair: 24 } as const;
 /** A ridge is followed as long as it is this share as strong as where it was found. */
 const GOES_ON = 0.5;
@@ -26,7 +26,7 @@ const LONGEST_MM = 60;
 /** A ridge turns by no more than this from one step to the next. */
 const MOST_TURN = Math.cos(0.5);
 const TURNS = [-0.35, 0, 0.35] as const;
-/** No two lie nearer than so many threads. */
+/** The least distance between two of them, in threads. */
 const APART_WIDTHS = 2.5;
 const MOST_RIDGES = 60;
 

@@ -14,7 +14,7 @@ export interface ShadePatch {
   readonly areaMm2: number;
 }
 
-/** Borders are looked for on cells of so many threads, and drawn as smoothly as that. */
+/** The size of the cells on which borders are looked for, in threads; they are drawn as smoothly as that. */
 const CELL_WIDTHS = 2.5;
 const SMOOTH_CELLS = 0.8;
 /** Smaller patches are not marked: they are worked as the picture is seen, mm². */

@@ -8,7 +8,7 @@ const ALONE = 0.6;
 const ROUNDS = 6;
 /** Fewer stitches of one shade together than this nobody changes the needle for … */
 const LEAST_PATCH = 4;
-/** … unless any other shade would be so much further off: a telling light, ΔE2000. */
+/** … unless any other shade would be further off by this: a telling light, ΔE2000. */
 const TELLING = 14;
 /** The picture along a stitch is looked at in steps of this share of a thread. */
 const LOOK = 0.75;

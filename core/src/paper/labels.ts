@@ -15,7 +15,7 @@ const [WIDTH_MM, HEIGHT_MM] = [210, 297];
 const CARE = { x: 20, y: 24, width: 70, height: 44 } as const;
 const CARD = { x: 20, y: 84, width: 85, height: 55 } as const;
 const TEXT_MM = 3;
-/** A letter of the printed face is about so many of its sizes wide. */
+/** The width of a letter of the printed face, about, as a share of its size. */
 const LETTER_WIDTHS = 0.5;
 
 /** A care label to sew or tie on, and a price card, on one sheet; their edges are dashed, to be cut. */

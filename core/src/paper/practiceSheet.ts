@@ -5,10 +5,10 @@ import * as say from './words.ts';
 
 /** What is practised on each line of the sampler, with its target. */
 export const PRACTICE = {
-  /** A line of back stitch; so many stitches are wanted in 20 mm. */
+  /** A line of back stitch, and the number of stitches that is wanted in 20 mm. */
   lineMm: 20,
   stitchMm: 2.5,
-  /** So many satin stitches side by side are measured. */
+  /** The number of satin stitches side by side that are measured. */
   satinStitches: 10,
   strands: 2,
 } as const;

@@ -196,7 +196,7 @@ function detailOf({ range, code }: ShadeRef, thread: string): string {
   return say.shadeDetail(known?.name ?? null, code, threadKind(thread)!.inSentence);
 }
 
-/** Price, lot and days of so many skeins: all from one lot where one has enough. */
+/** Price, lot and days of a number of skeins: all from one lot where one has enough. */
 function terms(
   skeins: number,
   sold: ShopThread | undefined,

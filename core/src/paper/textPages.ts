@@ -5,7 +5,7 @@ const [WIDTH_MM, HEIGHT_MM] = [210, 297];
 const MARGIN_MM = 16;
 const LINE_MM = 7;
 const TEXT_MM = 3.4;
-/** A letter of the printed face is about so many of its sizes wide. */
+/** The width of a letter of the printed face, about, as a share of its size. */
 const LETTER_WIDTHS = 0.52;
 
 /**

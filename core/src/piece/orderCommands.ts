@@ -44,7 +44,7 @@ export function freeOrder(piece: Piece, partId?: string): Edit | null {
   });
 }
 
-/** Changes when the person sits at it; with days of the week, so many sittings a week are meant. */
+/** Changes when the person sits at it; with days of the week, as many sittings a week are meant. */
 export function setCalendar(piece: Piece, change: Partial<SittingCalendar>): Edit | null {
   const calendar = { ...piece.calendar, ...change };
   const changesPace = change.days && change.days.length > 0;

@@ -33,12 +33,12 @@ const share = z.number().min(0).max(1);
 const count = z.number().int().min(0).max(1000);
 const text = z.string().max(2000);
 
-/** A sitting begins, with so many needles and pins laid out; null: not counted. */
+/** A sitting begins, with the needles and pins that are laid out; null: not counted. */
 const sittingBegun = z.strictObject({ ...noted, type: z.literal('sitting-begun'), needles: count.nullable() });
-/** It ends, with so many counted in again. */
+/** It ends, with those that are counted in again. */
 const sittingEnded = z.strictObject({ ...noted, type: z.literal('sitting-ended'), needles: count.nullable() });
 const stepDone = z.strictObject({ ...noted, type: z.literal('step-done'), step: stepKey });
-/** So much of a step is worked in all. */
+/** How much of a step is worked in all. */
 const portionDone = z.strictObject({ ...noted, type: z.literal('portion-done'), step: stepKey, share });
 /** A step is left for later. */
 const stepLater = z.strictObject({ ...noted, type: z.literal('step-later'), step: stepKey });

@@ -24,7 +24,7 @@ export const PIECE_VERSION = 12;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
-/** mm on the cloth for one of the drawing: so little and so much at the most. */
+/** mm on the cloth for one of the drawing: the least and the most. */
 export const SCALES = { least: 1e-4, most: 1e4 } as const;
 /** No piece that a person works has more parts than this. */
 export const MAX_PARTS = 6000;
@@ -66,9 +66,9 @@ export const MOST_POINTS = 400;
 export const MOST_POSITIONS = 60;
 /** The picture below a drawing, as text; about 4.5 MB of picture. */
 const MOST_UNDERLAY_CHARACTERS = 6_000_000;
-/** An area can be worked in so many shades. */
+/** The most shades in which an area can be worked. */
 export const MOST_SHADES = 8;
-/** An area that is painted from a picture in so many. */
+/** The most in which an area that is painted from a picture can. */
 export const MOST_PAINTED_SHADES = 60;
 
 /** Needles that a person would keep threaded at one time. */
@@ -225,7 +225,7 @@ const layerRefSchema = z.strictObject({
   shade: z.number().int().min(0).max(MOST_PAINTED_SHADES).nullable(),
 });
 
-/** So much about the order of work can be fixed. */
+/** The most that can be fixed about the order of work. */
 export const MOST_FIXED = 2000;
 
 /** What the person fixed of the order of work. The order itself is computed. */

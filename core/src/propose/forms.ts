@@ -141,7 +141,7 @@ function lengthOf({ points, closed }: Polyline): number {
 /** How far a line turns, degrees; wobble of a degree or two at each point is none. */
 function turnOf({ points, closed }: Polyline): number {
   const count = points.length / 2;
-  // Over so many points at a time, so that small steps to and fro do not add up.
+  // Over several points at a time, so that small steps to and fro do not add up.
   const stride = Math.max(1, Math.round(count / 16));
   const headings: number[] = [];
   const last = closed ? count : count - stride;

@@ -3,12 +3,12 @@ import { reachInside, ringArea, type Region } from '../geometry/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 
-/** Looked at from its middle in so many directions, an outline lies this near to its image's, as a share of its size. */
+/** The directions in which an outline is looked at from its middle, and how near to its image's it lies, as a share of its size. */
 const DIRECTIONS = 24;
 const ALIKE = 0.03;
 /** Areas that differ by more than this share are no images of each other. */
 const AREA_STEP = Math.log(1.03);
-/** So many earlier parts of a colour and size are looked at, no more. */
+/** The most earlier parts of a colour and size that are looked at. */
 const MOST_LOOKED_AT = 8;
 
 type Measured = Pick<PlacedShape, 'shape' | 'areaMm2'>;

@@ -20,7 +20,7 @@ export function degreesApart(a: number, b: number): number {
   return Math.min(apart, 180 - apart);
 }
 
-/** So much of what counts as touching is near enough not to look for a nearer edge. */
+/** Nearer than this share of what counts as touching, no nearer edge is looked for. */
 const CLOSE = 0.999;
 /** Outlines are looked at in steps of this, mm. */
 const LOOK_MM = 0.5;

@@ -41,7 +41,7 @@ export const TREATMENT = {
   discFullness: 0.86,
   /** Discs up to this width are packed with knots: larger ones would take evenings, mm. */
   knottedDiscMm: 16,
-  /** A leaf is so many times longer than wide, this narrow near its tip and at its foot, and fills so much of its length and width (an oval fills 0.79). */
+  /** How many times longer than wide a leaf is at the least, how narrow near its tip and at its foot, and what it fills of its length and width (an oval fills 0.79). */
   leafSlenderness: 1.6,
   leafTip: 0.56,
   leafFoot: 0.75,
@@ -50,7 +50,7 @@ export const TREATMENT = {
   leafFullness: { least: 0.45, most: 0.76 },
   /** The two sides of a leaf or petal differ by no more than this share of its area. */
   uneven: 0.3,
-  /** A leaf so many times longer than wide and no wider than this is slender, mm. */
+  /** How many times longer than wide a slender leaf is at the least, and how wide at the most, mm. */
   slenderLeaf: 2.4,
   slenderLeafMm: 7,
   /** Leaves up to this width take fly stitches, mm. */
@@ -61,19 +61,19 @@ export const TREATMENT = {
   petalSlenderness: 1.1,
   petalFoot: 0.8,
   petalFullness: 0.82,
-  /** A strip is so many times longer than wide and fills so much of that; from this turn on its satin turns with it, degrees. */
+  /** How many times longer than wide a strip is and what it fills of that, at the least; from this turn on its satin turns with it, degrees. */
   stripSlenderness: 3,
   stripFullness: 0.5,
   stripTurnDeg: 40,
-  /** A straight band so many times wider than satin likes is tied in its middle; wider, it is worked in bricks. */
+  /** Up to this many times wider than satin likes a straight band is tied in its middle; wider, it is worked in bricks. */
   tiedBand: 1.5,
-  /** A block fills so much of its box. */
+  /** The least share of its box that a block fills. */
   blockFullness: 0.88,
-  /** The outline of what is jagged is so many times as long as it need be, squared. */
+  /** How many times longer than it need be the outline of what is jagged is at the least, squared. */
   jagged: 3,
-  /** A form so many times longer than wide has a way along it. */
+  /** From this many times longer than wide a form has a way along it. */
   longForm: 1.6,
-  /** A knot must fill so much of a spot's width. */
+  /** The least share of a spot's width that a knot must fill. */
   knotFills: 0.72,
   /** Satin on less than this, or narrower, has no room for a line below its edge, mm² and mm. */
   leastEdgedMm2: 20,

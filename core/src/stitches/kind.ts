@@ -118,7 +118,7 @@ export function pathBy<Table extends ParamTable>(
   return work as unknown as StitchWork;
 }
 
-/** How a stitch is paced in so many shades. */
+/** How a stitch is paced by the number of its shades. */
 export function paceOf({ findSeconds, care }: StitchKind, shades: number): Pace {
   return { findSeconds, care: shades > 1 ? care.shaded : care.oneShade };
 }

@@ -2,7 +2,7 @@ import { seededRandom } from '../measure/index.ts';
 import { ORDER_WEIGHTS, LOST_MM, type Problem } from '../order/index.ts';
 import { SECONDS, WORKING_LENGTH } from '../materials/index.ts';
 
-/** A piece of so many steps that no one drew: threadings, places, rules, ranks by chance. */
+/** A piece that no one drew, of a number of steps: threadings, places, rules, ranks by chance. */
 export function randomProblem(seed: number, count: number): Problem {
   const random = seededRandom(seed);
   const whole = (below: number): number => Math.floor(random.next() * below);

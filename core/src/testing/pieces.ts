@@ -44,7 +44,7 @@ export function boxFor(needs: readonly ShadeNeed[], skeins: number): ThreadBox {
   };
 }
 
-/** A sitting on the first of November, with so many needles out and in again. */
+/** A sitting on the first of November, with the needles that were laid out and came in again. */
 export function sittingRecord(out: number | null, back: number | null): PieceRecord {
   return [
     { id: 'a', at: '2026-11-01T19:00:00.000Z', type: 'sitting-begun', needles: out },

@@ -13,7 +13,7 @@ export interface Odds {
   readonly p95: number;
 }
 
-/** Beyond so many loads their sum is drawn as one normal number (central limit). */
+/** Of more loads than this the sum is drawn as one normal number (central limit). */
 const DRAWN_SINGLY = 40;
 const SEED = 20;
 
@@ -44,7 +44,7 @@ export function drawNeeds(loads: readonly number[], runs: number, spread: Thread
   return factors;
 }
 
-/** So many runs settle the skeins to buy. */
+/** The number of runs that settles the skeins to buy. */
 const RUNS = 4000;
 
 interface SpreadOfLoads {
@@ -56,7 +56,7 @@ export const RISING_FACTORS = stage<SpreadOfLoads>()('rising factors', ['loads',
   drawNeeds([loads], RUNS, spread)[0]!.sort(),
 );
 
-/** The factors of a colour of so many loads, rising: entry k of n is what does in k of n cases. */
+/** The factors of a colour by the number of its loads, rising: entry k of n is what does in k of n cases. */
 export function risingFactors(loads: number, spread: ThreadSpread, memory = new Memory()): Float64Array {
   return memory.made(RISING_FACTORS, [], { loads, spread }, loads);
 }
@@ -86,7 +86,7 @@ export function hoursNeeded(hours: number, share: number): number {
   return hours * Math.exp(HOURS_SPREAD * normalQuantile(share));
 }
 
-/** In which share of all cases a piece takes no more than so many hours. */
+/** In which share of all cases a piece takes no more than a number of hours. */
 export function chanceWithin(hours: number, most: number): number {
   if (hours <= 0) return 1;
   return most <= 0 ? 0 : normalShare(Math.log(most / hours) / HOURS_SPREAD);

@@ -7,7 +7,7 @@ export interface StepNeedle {
   readonly begins: 'new' | 'rest' | 'parked' | 'same';
   /** How much of its length is left for this step and what follows, 0–1. */
   readonly share: number;
-  /** After about so many stitches it is used up; null: it lasts for all of the step. */
+  /** The number of stitches after which it is about used up; null: it lasts for all of the step. */
   readonly stitches: number | null;
 }
 

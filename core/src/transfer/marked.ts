@@ -4,10 +4,10 @@ import type { PlanInput } from '../piece/index.ts';
 import { dayOf, sittingsOf, type Plan } from '../thread/index.ts';
 import { redrawPlan } from './redraw.ts';
 
-/** Of a mark that fades so much is left when it can no longer be trusted; it goes on at the same pace until nothing is. A craft figure. */
+/** What is left of a mark that fades when it can no longer be trusted, as a share; it goes on at the same pace until nothing is. A craft figure. */
 const LEFT_AT_LAST = 1 / 3;
 
-/** How much of a mark is still seen so many days after it was drawn, 0 to 1; one that does not fade by itself stays. */
+/** How much of a mark is still seen a number of days after it was drawn, 0 to 1; one that does not fade by itself stays. */
 export function markStrength({ staysDays }: Mark, days: number): number {
   return staysDays === null ? 1 : Math.max(0, Math.min(1, 1 - ((1 - LEFT_AT_LAST) * days) / staysDays));
 }

@@ -36,7 +36,7 @@ const SCORE = { start: 50, good: 60, fair: 35 } as const;
 const PALE_THREAD = 80;
 /** Parts smaller than this many line widths are lost in the line. */
 const FINE_DETAIL_WIDTHS = 6;
-/** What is reached late counts so much, each part by one, up to the most. */
+/** What each part that is reached late counts against a way, and the most that all of them count. */
 const LATE = { least: 6, most: 25 } as const;
 
 /** Whether a mark, drawn or traced, can be seen on a cloth. */
@@ -65,12 +65,12 @@ interface Facts {
   readonly isWashed: boolean;
   readonly through: 'window' | 'light-box' | 'no';
   readonly hasPaleThread: boolean;
-  /** The narrowest line stitch covers so much, mm; Infinity where there is none. */
+  /** What the narrowest line stitch covers, mm; Infinity where there is none. */
   readonly leastCoverMm: number;
   readonly finestMm: number;
   /** Names of colours that may run in water. */
   readonly running: readonly string[];
-  /** How many parts are reached after a mark that stays for so many days. */
+  /** How many parts are reached only after a mark is gone, by the days that it stays. */
   readonly late: (staysDays: number) => number;
 }
 

@@ -68,7 +68,7 @@ export class PassWorker {
   }
 }
 
-/** A painted part takes as long as so many others for each square millimetre. */
+/** How many other parts a square millimetre of a painted part takes as long as. */
 const PAINTED_LOAD = 0.1;
 
 /** Which share of the work each part is, of 1 altogether. */

@@ -3,7 +3,7 @@ import type { PlacedShape } from '../drawing/index.ts';
 /** No one works more stitches into a hoop piece. */
 export const MOST_STITCHES = 300_000;
 
-/** A stitch fills so much of an area, mm², and so much of a line, mm, at the least that is usual. */
+/** What a stitch fills of an area, mm², and of a line, mm, at the least that is usual. */
 const STITCH_MM2 = 1;
 const STITCH_MM = 2;
 

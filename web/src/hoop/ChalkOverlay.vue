@@ -15,7 +15,7 @@ const props = defineProps<{ steps: readonly Step[]; place: number }>();
 const opened = useOpenedPiece();
 const workings = useWorkings();
 
-/** So many of the next steps are told apart from the rest. */
+/** How many of the next steps are told apart from the rest. */
 const NEXT = 3;
 /** Running stitches through tissue: so long, and so far apart, mm. */
 const TACKS = '3 2';

@@ -13,7 +13,7 @@ export interface LooseCloth {
   readonly folds: readonly FoldSide[];
 }
 
-/** Folds stand so far apart along the ring, and open to so much on either side, mm. */
+/** How far apart folds stand along the ring, and how far they open on either side, mm. */
 const FOLD = { apartMm: 15, wideMm: 3.2 } as const;
 /** The cut edge is never quite straight, mm. */
 const UNEVEN_MM = 0.8;

@@ -15,7 +15,7 @@ const VERSION = 1;
 export const BACKUP_EXTENSION = '.junctura.zip';
 const LIST = 'bench.json';
 const BOX = 'thread-box.json';
-/** No bench is larger, packed or unpacked, bytes; nor has one so many files. */
+/** No bench is larger, packed or unpacked, bytes, or has more files. */
 const MOST_BYTES = 1_500_000_000;
 const MOST_TEXT_BYTES = 60_000_000;
 const MOST_FILES = 20_000;

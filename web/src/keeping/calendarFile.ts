@@ -43,7 +43,7 @@ export function calendarFile(piece: Piece, plan: Plan, days: readonly string[]):
   return value ? success(folded(value)) : failure(say.calendarNotMade(error?.message ?? ''));
 }
 
-/** Lines hold at most so many octets (RFC 5545, 3.1); the package counts letters. */
+/** The most octets that a line holds (RFC 5545, 3.1); the package counts letters. */
 const MOST_OCTETS = 75;
 const octets = new TextEncoder();
 

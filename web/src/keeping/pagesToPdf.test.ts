@@ -44,7 +44,7 @@ async function print(bytes: Uint8Array, number = 1): Promise<Printed> {
   return { width, height, isDark: (x, y) => data[(y * width + x) * 4]! < 160 && data[(y * width + x) * 4 + 3]! > 128 };
 }
 
-/** Bars are hairlines with round ends: so much is theirs, mm. */
+/** Bars are hairlines with round ends: what these add, mm. */
 const HAIR_MM = 0.15;
 
 /** The longest dark run in a row or column, mm. */

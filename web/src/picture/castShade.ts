@@ -43,7 +43,7 @@ function castWhole(brush: Brush, region: Region, lens: Lens, highMm: number): vo
   brush.fill('evenodd');
 }
 
-/** So many runs throw one shade: enough that what lies over itself is darkened once, few enough to be quick. */
+/** The number of runs that throw one shade: enough that what lies over itself is darkened once, few enough to be quick. */
 const MOST_TOGETHER = 24;
 
 function castByRuns(brush: Brush, { pass, thread, light }: PaintedThread, lens: Lens, highMm: number): void {

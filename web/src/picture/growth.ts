@@ -13,7 +13,7 @@ export interface Sheet extends Size {
   readonly image: CanvasImageSource;
 }
 
-/** So many earlier states are kept at most, to go back to, and so much of memory is given to them: fewer where the picture is large. */
+/** The most earlier states that are kept to go back to, and the memory that is given to them: fewer where the picture is large. */
 const KEPT = { most: 8, least: 2, bytes: 100_000_000 } as const;
 const BYTES_A_PIXEL = 4;
 
@@ -29,7 +29,7 @@ export class Growth {
   private readonly kept = new Map<number, Sheet>();
   private readonly keepEvery: number;
   private readonly lens;
-  /** How many steps are painted whole; and of the next so many stitches. */
+  /** How many steps are painted whole, and how many stitches of the next. */
   private steps = 0;
   private stitches = 0;
   /** Whether what is painted whole is on the sheet that is seen. */

@@ -72,7 +72,7 @@ function profile(pixels: Uint8ClampedArray): number[] {
   });
 }
 
-/** How much a profile is like itself so many pixels on, −1 to 1. */
+/** How much a profile is like itself a number of pixels on, −1 to 1. */
 function likeness(values: readonly number[], shift: number): number {
   const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
   const at = (i: number): number => values[i]! - mean;
@@ -167,7 +167,7 @@ describe('cloth', () => {
     );
     const threadPx = 16;
     const pixelsOf = (cloth: Cloth): Uint8ClampedArray => shown(cloth, (threadPx * (cloth.threadsPerCm || 14)) / 10);
-    /** How like the picture is to itself, moved by so many threads across and down. */
+    /** How like the picture is to itself, moved by a number of threads across and down. */
     const alike = (pixels: Uint8ClampedArray, across: number, down: number): number => {
       const light = (x: number, y: number): number => pixels[4 * (y * SIZE.width + x)]!;
       const pairs: [number, number][] = [];

@@ -3,7 +3,7 @@ import { seededRandom } from '@junctura/core/measure';
 import type { Cloth } from '@junctura/core/materials';
 import type { Brush, Lens } from './brush.ts';
 
-/** Threads of the weave in one tile, fewer where they are drawn large: so many that over and under join at its edges, however it is woven. */
+/** Threads of the weave in one tile, fewer where they are drawn large: over and under join at its edges, however it is woven. */
 const TILE_THREADS: Readonly<Record<Cloth['weave'], { readonly close: number; readonly far: number }>> = {
   plain: { close: 12, far: 32 },
   twill: { close: 12, far: 36 },
@@ -13,9 +13,9 @@ const TILE_THREADS: Readonly<Record<Cloth['weave'], { readonly close: number; re
 };
 const tileThreads = ({ weave }: Cloth, threadPx: number): number =>
   TILE_THREADS[weave][threadPx > 14 ? 'close' : 'far'];
-/** Fibres of felt are drawn as if it had so many threads to the centimetre. */
+/** The threads to the centimetre as which fibres of felt are drawn. */
 const FELT_PER_CM = 14;
-/** Tiles are drawn with so many pixels to a thread; the next larger one is scaled down a little, never far. */
+/** The pixels to a thread with which tiles are drawn; the next larger one is scaled down a little, never far. */
 const SIZES_PX = [3, 4, 6, 9, 14, 22, 34, 52] as const;
 /** Between these sizes of a thread in the picture its weave comes into view, px. */
 const COMES_INTO_VIEW = { from: 1.2, to: 7 } as const;
@@ -47,7 +47,7 @@ function keptTile(key: string, make: () => OffscreenCanvas): OffscreenCanvas {
   return tile;
 }
 
-/** Cloth as it is seen at a size of its threads, px: its weave over its colour, so many whole pixels wide. */
+/** Cloth as it is seen at a size of its threads, px: its weave over its colour, a whole number of pixels wide. */
 function clothTile(cloth: Cloth, colour: string, threadPx: number): OffscreenCanvas {
   const tilePx = SIZES_PX.find((px) => px >= threadPx) ?? SIZES_PX.at(-1)!;
   const sizePx = Math.round(tileThreads(cloth, tilePx) * threadPx);

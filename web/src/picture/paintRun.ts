@@ -99,7 +99,7 @@ function paintHalo(brush: Brush, { x0, y0, x1, y1, width }: Run, dx: number, dy:
   brush.globalAlpha = 1;
 }
 
-/** So many hairs stand off a width of length. */
+/** The hairs that stand off a length of one width. */
 const HAIRS = 8;
 const fraction = (value: number): number => value - Math.floor(value);
 

@@ -87,7 +87,7 @@ async function pngOf(
   return withDensity(new Uint8Array(await blob.arrayBuffer()), Math.round(pxPerMm * 1000));
 }
 
-/** Paints slice by slice; false where it was stopped. @param slices about so many there are */
+/** Paints slice by slice; false where it was stopped. @param slices about how many there are */
 export async function paintedToTheEnd(
   strokes: Generator<void>,
   slices: number,

@@ -11,14 +11,14 @@ export interface RingBand {
   readonly width: number;
 }
 
-/** How thick the two rings are together, of the inner half; at least so many mm. */
+/** How thick the two rings are together, as a share of the inner half, and at the least, mm. */
 const THICK = { share: 0.075, leastMm: 3.4 } as const;
 
 export function ringMm(innerHalfMm: number): number {
   return Math.max(THICK.leastMm, innerHalfMm * THICK.share);
 }
 
-/** With so much of its inner half seen the ring and a little of what lies about it are in sight. */
+/** How far out one sees, in inner halves, where the ring and a little of what lies about it are in sight. */
 const ROOM = 1.17;
 
 /** How far from its middle there is something to see of a hoop, mm. */

@@ -4,7 +4,7 @@ import { LIGHT_X, LIGHT_Y } from './light.ts';
 import { paintStrands, ROUND_FROM_PX, STRANDS_FROM_PX, toneOf } from './paintRun.ts';
 import type { ThreadLook } from './threadLook.ts';
 
-/** So many runs of one tone are stroked together: enough to be quick, few enough that the order on top stays true. */
+/** The number of runs of one tone that are stroked together: enough to be quick, few enough that the order on top stays true. */
 const MOST_RUNS = 32;
 /** Widths of the laid thread in pixels from which more of it is drawn. */
 export const DETAIL_PX = { edged: 1.6, sheen: 2.6, round: ROUND_FROM_PX, strands: STRANDS_FROM_PX } as const;

@@ -27,7 +27,7 @@ const PLASTIC: RingTones = { ...WOOD, wood: '#8fb3a8', light: '#d9ebe4', dark: '
 
 export const RING_TONES: Readonly<Record<Hoop['ring'], RingTones>> = { wood: WOOD, plastic: PLASTIC };
 
-/** The view that shows all of a piece in a square of so many pixels to a side. */
+/** The view that shows all of a piece in a square, by the pixels to its side. */
 export function viewOfAll(piece: Piece, { plan }: Workings, pixels: number, showing: Showing): View {
   const { x, y, r } = pictureCircle(piece, plan);
   const hoop = hoopAboutAll(piece);

@@ -1,7 +1,7 @@
 import { Move } from '@junctura/core/stitches';
 import type { PaintedThread } from './scene.ts';
 
-/** Of a tail so much is worked in under stitches behind, mm. */
+/** How much of a tail is worked in under stitches behind, mm. */
 const WORKED_IN_MM = 30;
 /** A tail goes over and under the runs that it is worked in under by this much, in laid widths. */
 const SWING = 0.9;

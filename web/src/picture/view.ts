@@ -33,7 +33,7 @@ export function panned(view: View, dxPx: number, dyPx: number): View {
   return { ...view, centreX: view.centreX - dxPx / view.pxPerMm, centreY: view.centreY - dyPx / view.pxPerMm };
 }
 
-/** CSS pixels that make a millimetre on a screen where a bar of 100 mm measures so much. */
+/** CSS pixels that make a millimetre on a screen, by what a bar of 100 mm measures on it. */
 export function truePxPerMm(screenBarMm: number): number {
   return (96 / 25.4) * (100 / screenBarMm);
 }

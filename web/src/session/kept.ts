@@ -10,7 +10,7 @@ const LONGEST_WAIT_MS = 800;
 const FIRST_RETRY_MS = 1000;
 const LONGEST_RETRY_MS = 30_000;
 
-/** How long to wait before the next try, after so many refusals in a row, ms. */
+/** How long to wait before the next try, by the number of refusals in a row, ms. */
 export function retryPauseMs(refusals: number): number {
   return Math.min(LONGEST_RETRY_MS, FIRST_RETRY_MS * 2 ** refusals);
 }

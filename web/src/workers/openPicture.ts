@@ -19,7 +19,7 @@ export async function openPicture(file: Blob): Promise<Outcome<ImageBitmap>> {
   return success(bitmap);
 }
 
-/** A picture drawn no larger than so many pixels along its longer side. */
+/** A picture drawn no larger than a number of pixels along its longer side. */
 export function drawnSmall(image: ImageBitmap, longestPx: number): OffscreenCanvas {
   const factor = Math.min(1, longestPx / Math.max(image.width, image.height));
   const [width, height] = [image.width, image.height].map((size) => Math.max(1, Math.round(size * factor)));
@@ -38,7 +38,7 @@ export function pixelsOf(canvas: OffscreenCanvas): {
   return { width, height, rgba: canvas.getContext('2d')!.getImageData(0, 0, width, height).data };
 }
 
-/** The pixels of a picture that is kept as a data address, no larger than so many along its longer side; null where it can't be read. */
+/** The pixels of a picture that is kept as a data address, no more than a number of them along its longer side; null where it can't be read. */
 export async function pixelsOfAddress(address: string, longestPx: number): Promise<ReturnType<typeof pixelsOf> | null> {
   const blob = blobOfAddress(address);
   const opened = blob && (await openPicture(blob));

@@ -11,7 +11,7 @@ interface Coil {
   readonly thickMm: number;
 }
 
-/** Ends of coils may lie together, as in the middle of a flower: only so much of each, about its middle, must lie free. */
+/** Ends of coils may lie together, as in the middle of a flower: only this share of each, about its middle, must lie free. */
 const FREE_SHARE = 0.7;
 /** Nearer to each other than this share of their thickness, two coils lie into one another. */
 const PRESSED = 0.75;

@@ -33,7 +33,7 @@ export function drawingFindings({ drawing, placement }: PlanInput, { parts }: Pl
   return found;
 }
 
-/** So many parts are named. */
+/** The most parts that are named. */
 const MOST_NAMED = 3;
 
 function named(parts: readonly Part[]): string {

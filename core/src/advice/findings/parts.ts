@@ -53,7 +53,7 @@ function hiddenFindings(parts: Plan['parts']): Finding[] {
   return [{ id: 'all-hidden', part: hidden.length === 1 ? hidden[0]!.part.id : null, figures }];
 }
 
-/** So many hidden parts are named. */
+/** The most hidden parts that are named. */
 const MOST_NAMED = 3;
 
 function findingsOf(piece: PlanInput, planned: PlannedPart, memory: Memory): Finding[] {
@@ -152,7 +152,7 @@ function knotFindings(placed: PlacedShape, { stitch, params, bundleMm, needle, r
   return isFit ? [] : [['knot-size', { knotMm, acrossMm }]];
 }
 
-/** A knot may be so much of the spot that it stands for. */
+/** The least and the most that a knot may be of the spot that it stands for, as shares. */
 const KNOT_FITS = { least: 0.7, most: 1.4 } as const;
 
 function useFindings(piece: PlanInput, pass: PlannedPass): Found[] {

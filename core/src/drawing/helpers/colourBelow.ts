@@ -3,7 +3,7 @@ import { boxOf, flattenPath, isInside, mapPoints, type Matrix } from '../../geom
 import type { Part } from '../../piece/index.ts';
 import type { Raster } from '../pictures/raster.ts';
 
-/** So many places across the longer side of a shape are looked at. */
+/** The places across the longer side of a shape that are looked at. */
 const PLACES = 32;
 const FLAT_MM = 0.2;
 

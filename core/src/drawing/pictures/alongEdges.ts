@@ -12,7 +12,7 @@ const BESIDE_PX = [1.5, 3] as const;
 const LINE_HALVES_PX = [3, 4.5, 6] as const;
 /** So far to the side of a place is looked. */
 const WIDEST_PX = 6;
-/** Colours are taken this often to a pixel, and as the mean of so many to either side along the stroke. */
+/** Colours are taken this often to a pixel, and as the mean over this number to either side along the stroke. */
 const PER_PX = 2;
 const ALONG_PX = 2;
 /** The middle of a line is as light as these places are together, px. */

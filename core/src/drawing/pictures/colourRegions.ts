@@ -12,7 +12,7 @@ export interface ColourRegions {
 /** Told how far the work has come, from 0 to 1. */
 export type Progress = (share: number) => void;
 
-/** Colours are found among so many pixels, evenly taken: more say nothing new. */
+/** The number of pixels, evenly taken, among which colours are found: more say nothing new. */
 const SAMPLE_PIXELS = 200_000;
 /** Cells of colour from which merging begins, the fullest. */
 const MOST_CELLS = 220;
@@ -107,7 +107,7 @@ function isFlat({ width, height, rgba }: Raster, i: number): boolean {
 /**
  * A picture as connected regions of like colour. Specks are taken into the neighbour with which they share most of their outline.
  * @param leastPixels regions with fewer pixels are specks
- * @param mostRegions specks grow until so many regions are left
+ * @param mostRegions specks grow until no more regions than this are left
  */
 export function colourRegions(
   raster: Raster,

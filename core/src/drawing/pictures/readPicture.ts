@@ -32,7 +32,7 @@ export interface PictureOptions {
   readonly colours: number;
   /** Smaller areas are taken into their neighbours, mm². */
   readonly leastMm2: number;
-  /** Borders may leave the pixels by so much, mm. */
+  /** How far borders may leave the pixels, mm. */
   readonly smoothMm: number;
   /** How faint a line may be, 0 to 1. */
   readonly darkness: number;
@@ -42,7 +42,7 @@ export interface PictureOptions {
 
 /** Enough for the hand, and quick: the longest side of the picture that is worked on. */
 const WORKING_PX = { lines: 1300, ink: 1300, colours: 800, whole: 400, below: 400 } as const;
-/** More regions than this cannot be stitched; specks are merged until so many are left. */
+/** More regions than this cannot be stitched; specks are merged until no more are left. */
 const MOST_REGIONS = 1200;
 
 /**

@@ -7,13 +7,13 @@ import { shrunk, type Raster } from './raster.ts';
 
 /** The picture is looked at so large, px. */
 const WORKING_PX = 320;
-/** Over so much fine detail is blurred before, of the longer side. */
+/** The distance over which fine detail is blurred before, as a share of the longer side. */
 const BLUR_SHARE = 0.012;
-/** Ways from the edge are looked for in so many turns. */
+/** The number of turns in which ways from the edge are looked for. */
 const TURNS = 4;
 /** What differs by less from the edge is background, CIELAB. */
 const LEAST_BARRIER = 12;
-/** A subject takes at least so much of the picture, and at most. */
+/** The least and the most of the picture that a subject takes, as shares. */
 const LEAST_SHARE = 0.02;
 const MOST_SHARE = 0.9;
 /** Smaller islands and gaps are none. */

@@ -3,7 +3,7 @@ import { raisedParts, crushedIn } from './crushing.ts';
 import type { Hoop } from '../../piece/index.ts';
 import type { PlannedPart } from '../../work/index.ts';
 
-/** Up to so many positions every order is tried. */
+/** The most positions of which every order is tried. */
 const MOST_ORDERED = 6;
 
 /**

@@ -24,7 +24,7 @@ const APART_MM = 0.5;
 /** Discs are so large that their text has room. */
 const LEAST_R_MM = 2.3;
 const MORE_FOR_LETTER_MM = 0.55;
-/** Round its place a number is looked for in rings this far apart, at so many places of each, up to so far out. */
+/** A number looks for room in rings round its place: how far apart they are, the places on each, and how far out. */
 const RING_MM = 1.6;
 const ANGLES = 20;
 const FARTHEST_MM = 90;

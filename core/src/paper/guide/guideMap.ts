@@ -14,7 +14,7 @@ export interface GuideMap {
 }
 
 const TEXT_MM = 2.9;
-/** Callouts have so much room round the drawing, mm. */
+/** The room that callouts have round the drawing, mm. */
 const AROUND_MM = 16;
 const LOOK_DOTS_MM = 0.8;
 

@@ -44,7 +44,7 @@ class Flow {
     this.y = MARGIN_MM + 4;
   }
 
-  /** Turns the page where so much no longer goes on it. */
+  /** Turns the page where what comes next no longer goes on it. */
   need(heightMm: number): void {
     if (this.y + heightMm > this.bottom) this.turn();
   }

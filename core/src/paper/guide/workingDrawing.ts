@@ -2,9 +2,9 @@ import { Move, type StitchId } from '../../stitches/index.ts';
 import { sampleOf } from '../samples.ts';
 import type { PageItem } from '../sheets.ts';
 
-/** A drawing shows so many moves of the needle: enough to see the rule, few enough to follow. */
+/** The moves of the needle that a drawing shows: enough to see the rule, few enough to follow. */
 const MOST_MOVES = 14;
-/** So many holes are numbered. */
+/** The number of holes that are numbered. */
 const MOST_NUMBERED = 8;
 const NUMBER_MM = 2.5;
 
@@ -76,7 +76,7 @@ function isPlace(code: number): boolean {
   return code === Move.up || code === Move.down || code === Move.via || code === Move.under;
 }
 
-/** The end of the stitch that is under way after so many moves. */
+/** The end of the stitch that is under way after a number of moves. */
 function lastMove(codes: Uint8Array): number {
   for (let i = Math.min(MOST_MOVES, codes.length); i < codes.length; i++) if (codes[i - 1] === Move.down) return i;
   return codes.length;

@@ -152,7 +152,7 @@ function writeBands(bands: Bands, shade: number, sink: MoveSink): void {
   }
 }
 
-/** A gap between neighbours so many times wider than usual is where a band breaks off and begins again. */
+/** A gap between neighbours that is wider than usual by this factor is where a band breaks off and begins again. */
 const BREAKS_OFF = 2;
 
 /** Every second band is moved over by half a stitch, into the gaps between the ends of the last. */

@@ -71,7 +71,7 @@ function coversAll(blocks: readonly RowBlock[], spacingMm: number, outline: Regi
   return covered > area * (1 - MISSED) || area < FEW_ROWS * spacingMm * spacingMm;
 }
 
-/** Areas smaller than so many squares of the spacing are worked as they come. */
+/** Areas smaller than this many squares of the spacing are worked as they come. */
 const FEW_ROWS = 60;
 
 function blocksOnGrid(outline: Region, frame: ScanFrame, spacingMm: number): RowBlock[] {

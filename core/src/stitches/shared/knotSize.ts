@@ -1,4 +1,4 @@
-/** A coil is so many bundles thick. */
+/** How thick a coil is, in bundles. */
 const COIL_BUNDLES = 2.1;
 /** The share of a knot's volume that is thread. */
 const FILLED = 0.7;

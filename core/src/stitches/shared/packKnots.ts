@@ -52,7 +52,7 @@ interface Knot {
 const ROW_CLOSENESS = 0.92;
 /** Knots that are wanted further apart than this leave their gaps open. */
 const MOST_CLOSED = 1.1;
-/** Beyond so many knots nobody looks for gaps. */
+/** Among more knots than this nobody looks for gaps. */
 const MOST_WITH_GAPS = 20_000;
 /** A gap takes a small knot when the knots around it are pressed aside by no more than this. */
 const PRESSED = 0.8;

@@ -11,7 +11,7 @@ const props = defineProps<{ pace: Pace }>();
 
 /** How wide a bar can be, and what fills it: twice as long as usual, or half. */
 const HALF_PX = 44;
-/** So many are shown first: those that are known best. */
+/** How many are shown first: those that are known best. */
 const FIRST = 8;
 const showsAll = ref(false);
 

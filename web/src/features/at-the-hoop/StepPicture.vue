@@ -30,7 +30,7 @@ const reachMm = computed(() => {
 });
 const { view, viewBox, showAll } = useHoopCamera(frame, size, reachMm);
 
-/** So much of the cloth is seen about a part, mm, however small it is. */
+/** The least of the cloth that is seen about a part, mm, however small it is. */
 const LEAST_MM = 26;
 const isWhole = ref(false);
 /** Two fingers turn the picture; the press that ends a turn shows nothing else. */

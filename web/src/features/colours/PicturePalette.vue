@@ -23,7 +23,7 @@ const opened = useOpenedPiece();
 
 const workings = useWorkings();
 const threads = useThreadBox();
-/** So many colours stand for the picture. */
+/** The number of colours that stand for the picture. */
 const COLOURS = 64;
 const MOST = 24;
 const count = ref(5);
@@ -71,7 +71,7 @@ const candidates = computed((): Shade[] => {
   const all = ownedOnly.value ? offers.owned : offers.all;
   return [...kept.value, ...all.filter((shade) => !kept.value.includes(shade) && !dropped.value.has(shade))];
 });
-/** All shades that could come next, in the order in which they help: the first so many are taken. */
+/** All shades that could come next, in the order in which they help: as many are taken as are wanted. */
 const choice = computed(() => {
   if (!picture.value) return null;
   return bestShades(picture.value.colours, candidates.value, Math.max(MOST, kept.value.length), kept.value);

@@ -18,7 +18,7 @@ function measure(change: Partial<Warp>): void {
   emit('measured', { ...shown.value, ...change });
 }
 
-/** The circle as drawn, and so many times stronger what became of it. */
+/** The circle as drawn, and what became of it, made stronger by a factor. */
 const DRAWN = 22;
 const STRONGER = 3;
 function drawn(diameterMm: number): number {

@@ -7,7 +7,7 @@ import { clothShowing, knotDiameterMm, stitchKind, type StitchId } from '@junctu
 import { cropped } from '../../picture/cropped.ts';
 import type { Sample } from '@junctura/core/paper';
 
-/** So much of a large part is worked to be compared, mm. */
+/** How much of a large part is worked to be compared, mm. */
 const SHOWN_MM = 30;
 const ROOM_MM = 1.5;
 const THREAD = 'stranded-cotton';

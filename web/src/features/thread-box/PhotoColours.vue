@@ -20,7 +20,7 @@ const canvas = ref<HTMLCanvasElement | null>(null);
 const image = shallowRef<ImageBitmap | HTMLImageElement | null>(null);
 const problem = ref<string | null>(null);
 const MOST_PX = 1400;
-/** A press is read over so many pixels round about, so that no single one decides. */
+/** How many pixels round about a press is read over, so that no single one decides. */
 const AROUND_PX = 6;
 
 const REFERENCES = [

@@ -5,7 +5,7 @@ import { pixelsOfAddress } from '../openPicture.ts';
 
 /** More than this along the longer side no hoop piece can show, px. */
 const LONGEST_PX = 2400;
-/** So many pictures are kept decoded, those that were asked for last. */
+/** How many pictures are kept decoded: those that were asked for last. */
 const MOST_KEPT = 2;
 const decoded = new Map<string, Raster>();
 

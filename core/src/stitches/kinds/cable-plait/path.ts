@@ -4,7 +4,7 @@ import { forEachRun } from '../../shared/alongLines.ts';
 
 /** On the edge the needle goes back by this share of the pitch before it comes up. */
 const GOES_BACK = 0.85;
-/** A thread goes below the last one over so much of its way, to either side of where they cross, in laid widths. */
+/** How far to either side of where they cross a thread goes below the last one, in laid widths. */
 const BELOW = 0.7;
 
 /** Slanting stitches from edge to edge by turns; each goes below the one before and over the one before that. */

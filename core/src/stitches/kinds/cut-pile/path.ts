@@ -5,7 +5,7 @@ import { straightRowsOf, type StraightRow } from '../../shared/crossedRows.ts';
 
 /** The two sides of a loop lie so far apart at its end, as a share of the step. */
 const OPEN = 0.3;
-/** No two lie quite alike: by so much of their length to the side, and in length. */
+/** No two lie quite alike: how far they differ to the side and in length, as shares of their length. */
 const ASTRAY = 0.16;
 const UNEVEN = 0.08;
 

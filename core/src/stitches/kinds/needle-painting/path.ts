@@ -14,19 +14,19 @@ interface Lengths {
 
 /** A stitch splits the last one this far from its end, as a share of its length. */
 const SPLITS = 0.14;
-/** A row shorter than so many short stitches is one. */
+/** A row shorter than this many short stitches is one stitch. */
 const SINGLE = 1.5;
 /** The shortest stitch, as a share of a short one. */
 const LEAST_SHARE = 0.75;
 /** The picture along a row is looked at in steps of this, mm. */
 const LOOK_MM = 0.4;
-/** What a stitch costs: as much as so much unlikeness of colour within one, CIELAB squared over mm. */
+/** What a stitch costs, as unlikeness of colour within one, CIELAB squared over mm. */
 const PRICE = 120;
 /** By which share of it that differs from place to place. */
 const UNEVEN = 0.5;
-/** A stitch may leave its curved row by so many laid widths. */
+/** How far a stitch may leave its curved row, in laid widths. */
 const MOST_SAG = 0.3;
-/** Stitches of one shade no further apart than so many distances of rows are worked in one go. */
+/** Stitches of one shade no further apart than this are worked in one go, in distances of rows. */
 const PATCH_ROWS = 1.6;
 
 /** How much of the work is done when its rows are laid, divided, shaded; 0–1. */

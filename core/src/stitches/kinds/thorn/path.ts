@@ -3,7 +3,7 @@ import type { MoveSink } from '../../moves.ts';
 import { forEachRun, type Place } from '../../shared/alongLines.ts';
 import { layAlong } from '../../shared/layAlong.ts';
 
-/** A thorn leans forward by so much of its reach. */
+/** How far a thorn leans forward, as a share of its reach. */
 const LEAN = 0.8;
 /** It goes down so far beyond the stem, in laid widths. */
 const BEYOND = 0.8;

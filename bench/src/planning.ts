@@ -4,39 +4,13 @@ import { plainPass, type Piece } from '@junctura/core/piece';
 import { groundPiece } from './grounds.ts';
 import { medianMs, medianRatio } from './median.ts';
 
-const LOOP_TIMES = 200;
 /** What takes a few milliseconds is measured more often. */
 const MANY_ROUNDS = 61;
 const MB = 1024 * 1024;
 
-/** A bare loop that writes as many points to typed arrays and sums their distances. */
-function bareLoop(points: number, xy: Float32Array): number {
-  let sum = 0;
-  for (let i = 0; i < points; i++) {
-    xy[2 * i] = i * 0.37;
-    xy[2 * i + 1] = i * 0.11;
-    if (i === 0) continue;
-    const dx = xy[2 * i]! - xy[2 * i - 2]!;
-    const dy = xy[2 * i + 1]! - xy[2 * i - 1]!;
-    sum += Math.sqrt(dx * dx + dy * dy);
-  }
-  return sum;
-}
-
-function movesOf(piece: Piece): number {
-  const { plan } = new Planner().plan(piece, USUAL_FACTORS);
-  return plan.parts.flatMap((part) => part.passes).reduce((sum, pass) => sum + pass.path.codes.length, 0);
-}
-
-/** Lines for the bench: planning a piece whole, and again after an edit of one part, against the bare loop. */
+/** Lines for the bench: planning a piece whole, and again after an edit of one part. */
 export function benchPlanning(piece: Piece): string[] {
-  const moves = movesOf(piece);
-  const xy = new Float32Array(moves * 2);
   let sink = 0;
-  const loop =
-    medianMs(() => {
-      for (let i = 0; i < LOOP_TIMES; i++) sink += bareLoop(moves, xy);
-    }) / LOOP_TIMES;
   const whole = medianMs(() => {
     sink += new Planner().plan(piece, USUAL_FACTORS).plan.totals.stitches;
   });
@@ -65,7 +39,6 @@ export function benchPlanning(piece: Piece): string[] {
   if (!Number.isFinite(sink)) throw new Error('benchPlanning: a figure is not a number');
   return [
     `planning ${piece.name} / writing and measuring the paths of its stitches alone: ${ofPaths.toFixed(2)}`,
-    `planning ${piece.name} (${moves} moves) / bare loop of as many points: ${(whole / loop).toFixed(0)}`,
     `planning ${piece.name} again after an edit of one part / planning it whole: ${(again / whole).toFixed(3)}`,
   ];
 }
@@ -78,15 +51,7 @@ export function benchGrowth(): string[] {
     return medianMs(() => new Planner().plan(piece, USUAL_FACTORS), 7);
   });
   const exponent = Math.log(times.at(-1)! / times[0]!) / Math.log(sizes.at(-1)! / sizes[0]!);
-  const piece = groundPiece(100_000, 16);
-  const moves = movesOf(piece);
-  const xy = new Float32Array(moves * 2);
-  const loop = medianMs(() => bareLoop(moves, xy));
-  const whole = medianMs(() => new Planner().plan(piece, USUAL_FACTORS), 7);
-  return [
-    `planning 100,000 stitches (${moves} moves) / bare loop of as many points: ${(whole / loop).toFixed(1)}`,
-    `growth of planning time from 1,000 to 100,000 stitches, exponent: ${exponent.toFixed(2)}`,
-  ];
+  return [`growth of planning time from 1,000 to 100,000 stitches, exponent: ${exponent.toFixed(2)}`];
 }
 
 /** An edit of one among many parts of many colours: nothing may look at every pair of them again. */

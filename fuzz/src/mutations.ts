@@ -1,7 +1,16 @@
 // Changes single tokens of the core at random places and says which of the changes no test notices: `npm run mutate -- --n 60 --seed 1`.
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { cpSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { cpus, tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
 import { parseArgs } from 'node:util';

@@ -20,6 +20,8 @@ export default defineConfig({
       // What is seen, without a browser: components with the stores and the core that they really have, in a page that only thinks it is one.
       { extends: true, plugins: [vue()], test: { name: 'pages', include: [PAGES], environment: 'happy-dom' } },
     ],
+    // A test in which no expectation was met, as where nothing was found to loop over, has not passed.
+    expect: { requireAssertions: true },
     // Whoever tests on a busy machine waits longer: a test that hangs is still ended.
     testTimeout: 90_000,
     hookTimeout: 90_000,

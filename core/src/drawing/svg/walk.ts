@@ -244,8 +244,8 @@ function placePath(element: SvgElement, outline: string, matrix: Matrix): string
     const fault = error instanceof Error ? error.message.replace(/^SvgPath: /, '') : 'unknown';
     throw new DrawingFault(say.badPath(line, name, fault));
   }
-  const far = farthestCoordinate(placed);
-  if (!(far < FARTHEST_MM)) {
+  // Moved by too much, a place is written as no number.
+  if (/nan|infinity/i.test(placed) || !(farthestCoordinate(placed) < FARTHEST_MM)) {
     throw new DrawingFault(say.farAway(line, name));
   }
   return placed;

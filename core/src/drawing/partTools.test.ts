@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { flattenPath, polylineLength, regionArea, unite } from '../geometry/index.ts';
+import { flattenPath, mapPoints, polylineLength, regionArea, unite } from '../geometry/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import {
   newColour,
@@ -12,7 +12,17 @@ import {
   type Part,
   type Piece,
 } from '../piece/index.ts';
-import { cutPart, joinParts, lineToArea, outlineToLine, readSvg, reimport, simplifyParts, writeSvg } from './index.ts';
+import {
+  cutPart,
+  joinParts,
+  lineToArea,
+  outlineToLine,
+  placementMatrix,
+  readSvg,
+  reimport,
+  simplifyParts,
+  writeSvg,
+} from './index.ts';
 
 function piece(...parts: Part[]): Piece {
   const empty = emptyPiece('x', 'x');
@@ -52,9 +62,10 @@ describe('parts', () => {
     };
     for (const whole of [AREA, WAVE]) {
       const before = { ...piece(whole), placement: seed === 1 ? emptyPiece('', '').placement : placement };
-      const edit = cutPart(before, whole.id, line(15 * placement.scale, -90, 16, 0.1, 15 * placement.scale, 90));
-      if (!edit) continue;
-      const now = after(before, edit).drawing.parts;
+      // Down through its middle, wherever it lies on the cloth.
+      const across = mapPoints(placementMatrix(before.placement), Float64Array.of(15, -90, 16, 0.1, 15, 90));
+      const edit = cutPart(before, whole.id, line(...across));
+      const now = after(before, edit!).drawing.parts;
       expect(now).toHaveLength(whole.kind === 'area' ? 2 : now.length);
       expect(now.length).toBeGreaterThan(1);
       const measure = whole.kind === 'area' ? areaOf : lengthOf;

@@ -342,6 +342,11 @@ describe('drawings that are refused, with what is wrong and where', () => {
     ],
     ['NaN', wrap('<path d="M0 0L NaN 5L5 5Z"/>'), /Line 1: <path>.*not a number/],
     ['bad path data', wrap('<path d="M0 0 L 5"/>'), /<path>.*can’t be read/],
+    [
+      'coordinates that transforms make no number at all',
+      wrap('<g transform="scale(1e200)"><path transform="scale(1e200)" d="M0 0L9 5L5 5Z"/></g>'),
+      /more than a kilometre away/,
+    ],
     ['huge coordinates', wrap('<path d="M0 0L1e30 5L5 5Z"/>'), /more than a kilometre away/],
     ['a viewBox without a size', wrap('<rect width="5" height="5"/>', 'viewBox="0 0 0 100"'), /viewBox.*no size/],
     ['a drawing without a size', wrap('<rect width="5" height="5"/>', 'width="0" height="10"'), /width is 0/],

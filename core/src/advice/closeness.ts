@@ -2,7 +2,7 @@ import { stitchKind } from '../stitches/index.ts';
 import { isUnstitched } from '../piece/index.ts';
 import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
-import { edgesOf, type PlacedShape } from '../drawing/index.ts';
+import { edgesOf, type PlacedShape, type ShapePair } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, mapPoints, narrowestGap, type Gap } from '../geometry/index.ts';
 import { stage, type Memory } from '../measure/index.ts';
 
@@ -17,13 +17,11 @@ export interface TooClose {
   readonly laidMm: number;
 }
 
-interface TwoShapes {
-  readonly a: PlacedShape;
-  readonly b: PlacedShape;
+interface NearPair extends ShapePair {
   readonly withinMm: number;
 }
 
-export const NARROWEST_GAP = stage<TwoShapes>()('narrowest gap', ['a', 'b', 'withinMm'], ({ a, b, withinMm }) =>
+export const NARROWEST_GAP = stage<NearPair>()('narrowest gap', ['a', 'b', 'withinMm'], ({ a, b, withinMm }) =>
   narrowestGap(edgesOf(a.shape), edgesOf(b.shape), withinMm),
 );
 

@@ -2,7 +2,7 @@ import { touch, TREATMENT } from '../propose/index.ts';
 import type { PlannedPart, PlannedPass } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { deltaE, labOf, separation, type Lab, type Separation } from '../colour/index.ts';
-import { edgesOf, type PlacedShape } from '../drawing/index.ts';
+import { edgesOf, type PlacedShape, type ShapePair } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, isInside, narrowestGap } from '../geometry/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import { colourName, type PlanInput } from '../piece/index.ts';
@@ -44,13 +44,8 @@ function seenColours({ part, placed, passes }: PlannedPart): SeenColour[] {
   return [...colours].map((colour) => ({ colour, widthMm: widthMm / colours.size }));
 }
 
-interface TwoShapes {
-  readonly a: PlacedShape;
-  readonly b: PlacedShape;
-}
-
 /** Whether two parts touch, or one lies upon the other. */
-export const MEETING = stage<TwoShapes>()('meeting', ['a', 'b'], ({ a, b }, memory): boolean => {
+export const MEETING = stage<ShapePair>()('meeting', ['a', 'b'], ({ a, b }, memory): boolean => {
   if (a.kind === 'area' && b.kind === 'area') return touch(a, b, memory);
   if (a.kind === 'area' && liesUpon(b, a)) return true;
   if (b.kind === 'area' && liesUpon(a, b)) return true;
@@ -161,9 +156,9 @@ export interface JudgedPair extends ColourPair {
 }
 
 /** All pairs of a piece, the nearest first. */
-export function judgePairs(piece: PlanInput, plan: Plan): JudgedPair[] {
+export function judgePairs(piece: PlanInput, plan: Plan, memory = new Memory()): JudgedPair[] {
   const worn = wornColours(piece);
-  return colourPairs(plan)
+  return colourPairs(plan, memory)
     .map((pair): JudgedPair => {
       const apart = separation(worn.get(pair.a)!, worn.get(pair.b)!, pair.widthsMm);
       return { ...pair, separation: apart, short: shortcomings(pair, apart) };

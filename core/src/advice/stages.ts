@@ -18,7 +18,7 @@ import { NARROWEST_GAP, OWN_GAP, TOO_CLOSE } from './closeness.ts';
 import { MEETING } from './colourPairs.ts';
 import { SHARED_LINE } from './findings/meeting.ts';
 
-/** All that a planner remembers, and of which fields each is made. */
+/** Everything that a planner remembers, each with the fields that it is made from. */
 export const STAGES: readonly AnyStage[] = [
   PATH_REACH,
   WHOLE_SHAPE,

@@ -47,7 +47,7 @@ export function nearestLab({ l, a, b }: Pick<Lab, 'l' | 'a' | 'b'>, labs: readon
 const SPECKLED = 28;
 /** Only shades this near to the colour, in plain Lab, can be half of a mixture that meets it. */
 const REACH = 30;
-/** The number of the nearest of which pairs are made. */
+/** How many of the nearest shades are tried in pairs. */
 const MOST = 24;
 
 /** Two shades of different colours that, in one needle, come nearest to a colour. Null where no two mix. */

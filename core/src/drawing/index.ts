@@ -23,6 +23,7 @@ export {
   placementMatrix,
   pointsOf,
   type PlacedShape,
+  type ShapePair,
 } from './placedShape.ts';
 export {
   axisOf,

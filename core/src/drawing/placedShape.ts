@@ -41,6 +41,12 @@ export interface PlacedShape {
   readonly toCloth: Matrix;
 }
 
+/** Two shapes that something is found about. */
+export interface ShapePair {
+  readonly a: PlacedShape;
+  readonly b: PlacedShape;
+}
+
 /** A shape on the cloth that is no part of a drawing: for samples and comparisons. */
 export function looseShape(partId: string, kind: Part['kind'], shape: StitchShape): PlacedShape {
   return measuredShape(partId, kind, shape, {

@@ -20,8 +20,8 @@ export const MIDDLE_ON_CLOTH = stage<LaidPart>()('middle on the cloth', ['cut', 
 });
 
 /**
- * Lays the parts of a piece on the cloth: a part that did not change, and that nothing else came to hide, is the same object as before; a
- * design that is only moved, turned or a little enlarged is not cut anew.
+ * Lays the parts of a piece on the cloth. A part that did not change, and that nothing else came to hide, is the same object as before. A
+ * design that is only moved, turned or slightly enlarged is not cut again.
  */
 export class ShapePlacer {
   private laid = new Map<string, LaidPart>();
@@ -90,7 +90,7 @@ function movedMiddle(middle: MiddleLine | null, matrix: Matrix, factor: number):
   };
 }
 
-/** The middle line of a shape by itself, found anew. */
+/** The middle line of any shape, worked out each time that it is asked for. */
 export const middleFound: MiddleOf = ({ shape }) => middleLine(shape.region);
 
 /** The line along the middle of an area: as the person laid it, or as it is found. */

@@ -90,7 +90,7 @@ export class Memory {
     }
   }
 
-  /** The names of all stages of which anything is kept. */
+  /** The names of the stages that have made something. */
   names(): string[] {
     return [...this.stages.keys()];
   }

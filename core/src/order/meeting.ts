@@ -1,23 +1,18 @@
-import { edgesOf, type PlacedShape } from '../drawing/index.ts';
+import { edgesOf, type PlacedShape, type ShapePair } from '../drawing/index.ts';
 import { boxesMeet, distanceToLines, isInside, narrowestGap, type Polyline } from '../geometry/index.ts';
 import { stage, type Memory } from '../measure/index.ts';
 
 /** Shapes further apart than this have nothing to do with each other, mm. */
 export const FARTHEST_MEETING_MM = 2;
 
-interface TwoShapes {
-  readonly a: PlacedShape;
-  readonly b: PlacedShape;
-}
-
-export const GAP_BETWEEN = stage<TwoShapes>()('gap between', ['a', 'b'], findGap);
+export const GAP_BETWEEN = stage<ShapePair>()('gap between', ['a', 'b'], findGap);
 
 /** How far two shapes lie apart, mm: 0 where one lies on the other, Infinity beyond {@link FARTHEST_MEETING_MM}. */
 export function gapBetween(a: PlacedShape, b: PlacedShape, memory: Memory): number {
   return memory.made(GAP_BETWEEN, [a.partId, b.partId], { a, b });
 }
 
-function findGap({ a, b }: TwoShapes): number {
+function findGap({ a, b }: ShapePair): number {
   if (!a.box || !b.box || !boxesMeet(a.box, b.box, FARTHEST_MEETING_MM)) return Infinity;
   if (liesOn(a, b) || liesOn(b, a)) return 0;
   const [edgesA, edgesB] = [edgesOf(a.shape), edgesOf(b.shape)];

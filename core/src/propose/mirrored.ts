@@ -1,4 +1,4 @@
-import type { PlacedShape } from '../drawing/index.ts';
+import type { PlacedShape, ShapePair } from '../drawing/index.ts';
 import { reachInside, ringArea, type Region } from '../geometry/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
@@ -64,11 +64,7 @@ function mirrorOf({ a, b }: { readonly a: Measured; readonly b: Measured }): num
   return isAlike((angle) => 2 * axis - angle) ? axis : null;
 }
 
-export const MIRROR_LINE = stage<{ readonly a: PlacedShape; readonly b: PlacedShape }>()(
-  'mirror line',
-  ['a', 'b'],
-  mirrorOf,
-);
+export const MIRROR_LINE = stage<ShapePair>()('mirror line', ['a', 'b'], mirrorOf);
 
 /** Of which earlier part a part is the mirror image, and in which line. */
 export interface Mirrored {

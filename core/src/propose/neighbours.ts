@@ -1,7 +1,7 @@
 import type { SettledPass, Settled } from './settled.ts';
 import { TREATMENT } from './thresholds.ts';
 import { deltaE, labOf, type Lab } from '../colour/index.ts';
-import type { PlacedShape } from '../drawing/index.ts';
+import type { PlacedShape, ShapePair } from '../drawing/index.ts';
 import { distanceBeyond, earlierMeeting } from '../geometry/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
@@ -47,11 +47,7 @@ function touchAlong(a: PlacedShape, b: PlacedShape): boolean {
   return false;
 }
 
-export const TOUCHING = stage<{ readonly a: PlacedShape; readonly b: PlacedShape }>()(
-  'touching',
-  ['a', 'b'],
-  ({ a, b }) => touchAlong(a, b),
-);
+export const TOUCHING = stage<ShapePair>()('touching', ['a', 'b'], ({ a, b }) => touchAlong(a, b));
 
 /** Whether two areas whose boxes meet touch. */
 export function touch(a: PlacedShape, b: PlacedShape, memory: Memory): boolean {

@@ -15,7 +15,7 @@ const props = defineProps<{ steps: readonly Step[]; place: number }>();
 const opened = useOpenedPiece();
 const workings = useWorkings();
 
-/** How many of the next steps are told apart from the rest. */
+/** How many of the coming steps are drawn in their own way. */
 const NEXT = 3;
 /** Running stitches through tissue: so long, and so far apart, mm. */
 const TACKS = '3 2';

@@ -11,7 +11,9 @@ const props = defineProps<{ view: View; size: Size; steps: readonly Step[]; plac
 
 const workings = useWorkings();
 const canvas = ref<HTMLCanvasElement | null>(null);
-const scene = computed(() => (workings.current ? growingScene(workings.piece, workings.current, props.steps) : null));
+const scene = computed(() =>
+  workings.current ? growingScene(workings.piece, workings.current, props.steps, workings.memory) : null,
+);
 useGrowing({
   canvas,
   scene,

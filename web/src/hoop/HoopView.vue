@@ -3,7 +3,7 @@ import { hoopAboutAll, pictureOnCloth } from '@junctura/core/drawing';
 import { ARMS_LENGTH_BLUR_MM, seenAs } from '@junctura/core/colour';
 import { outerHalvesMm } from '@junctura/core/materials';
 import { boxOf, pathData } from '@junctura/core/geometry';
-import { formatLength, Memory } from '@junctura/core/measure';
+import { formatLength } from '@junctura/core/measure';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, defineAsyncComponent, markRaw, ref, shallowRef, watch } from 'vue';
@@ -52,8 +52,6 @@ const canvas = ref<HTMLCanvasElement | null>(null);
 const { width, height } = useElementSize(frame);
 const size = computed(() => ({ width: width.value, height: height.value }));
 const side = ref<Side>('front');
-/** Threads that are cut up for positions of the hoop stay the same from one scene to the next. */
-const memory = markRaw(new Memory());
 /** What is seen about the finished thing, mm. */
 const FINISHED_ROOM_MM = 14;
 
@@ -126,7 +124,7 @@ const scene = computed<Scene | null>(() => {
     seeing === 'daylight' || seeing === 'armsLength'
       ? undefined
       : { seen: (hex: string) => seenAs(hex, seeing), light: seeing === 'lamp' ? LAMPLIGHT : DAYLIGHT };
-  return sceneOf(piece.value, workings.current, only, props.only ? selection.colourPicked : null, by, memory);
+  return sceneOf(piece.value, workings.current, only, props.only ? selection.colourPicked : null, by, workings.memory);
 });
 /** At arm’s length the eye blurs what is fine. */
 const blur = computed(() =>

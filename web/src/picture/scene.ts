@@ -161,9 +161,9 @@ export function sceneOf(
 }
 
 /** What a picture of the piece shows as it is worked: its threads are steps, in the order in which they are worked. */
-export function growingScene(piece: Piece, { plan }: Workings, steps: readonly Step[]): Scene {
+export function growingScene(piece: Piece, { plan }: Workings, steps: readonly Step[], memory = new Memory()): Scene {
   const looks = new ThreadLooks(piece, asItIs);
-  const painted = stepPainter(piece, plan, looks, DAYLIGHT, new Memory());
+  const painted = stepPainter(piece, plan, looks, DAYLIGHT, memory);
   const numbers = new Map(plan.order.map(({ key }, i) => [key, i]));
   return {
     cloth: clothOf(piece.cloth.kind)!,

@@ -2,7 +2,7 @@
 const MERGE_MS = 1200;
 const DEPTH = 500;
 
-/** How changes are told apart and put together. */
+/** How changes are compared, and merged into one. */
 interface HistoryOf<Change> {
   /** What a change changes; null: it is never put together with another. */
   readonly keyOf: (change: Change) => string | null;

@@ -1,3 +1,4 @@
+import { Memory } from '@junctura/core/measure';
 import { ownedFindings, recordFindings, type Finding, type Workings } from '@junctura/core/advice';
 import { isSamePlanInput, planInput, type Piece, type PlanInput } from '@junctura/core/piece';
 import { ownedFor } from '@junctura/core/thread';
@@ -26,6 +27,8 @@ export const useWorkings = defineStore('workings', () => {
   const planner = markRaw(new PlannerClient());
   /** The plan, with what is found of the thread that the person owns; null: there is none yet. */
   const current = shallowRef<Workings | null>(null);
+  /** What the page itself works out of one plan after another. */
+  const memory = markRaw(new Memory());
   const isBusy = ref(false);
   /** Whether what is shown is of an earlier state than the piece. */
   const isStale = ref(false);
@@ -109,7 +112,7 @@ export const useWorkings = defineStore('workings', () => {
   /** Findings of what is owned and of what was noted are made here: the planner knows nothing of the thread box and the record. */
   function lookAround(): void {
     if (!planned) return;
-    const owned = ownedFindings(planned.plan, ownedFor(piece.value, planned.plan, threads.box));
+    const owned = ownedFindings(planned.plan, ownedFor(piece.value, planned.plan, threads.box, memory), memory);
     ofRecord = lookAtRecord();
     current.value = markRaw({ ...planned, findings: [...planned.findings, ...owned, ...ofRecord] });
   }
@@ -145,6 +148,7 @@ export const useWorkings = defineStore('workings', () => {
     (now, before) => {
       if (now.id !== before?.id) {
         current.value = planned = asked = plannedAs.value = null;
+        memory.forgetAllBut(new Set());
         tallyBefore.value = null;
         coarse.value = [];
         problem.value = null;
@@ -169,6 +173,7 @@ export const useWorkings = defineStore('workings', () => {
 
   return {
     current,
+    memory,
     piece,
     plannedOf,
     tally,

@@ -44,13 +44,8 @@ export function hoopFindings(piece: PlanInput, plan: Plan, memory: Memory): Find
     if (Math.abs(share) > 100 * WARP_LIMIT)
       found.push({ id: 'warp', part: null, figures: { share, uprightMm, acrossMm } });
   }
-  for (const { partId, workedIn, crushedBy } of crushedParts(
-    plan.order,
-    plan.parts,
-    piece.hoop,
-    piece.positions,
-    memory,
-  )) {
+  const crushed = crushedParts(plan.order, plan.parts, piece.hoop, piece.positions, memory);
+  for (const { partId, workedIn, crushedBy } of crushed) {
     found.push({ id: 'crushed', part: partId, figures: { workedIn, crushedBy } });
   }
   const clearMm = hundredths(hoop.clearMm);

@@ -3,7 +3,7 @@ import { raisedParts, crushedIn } from './crushing.ts';
 import type { Hoop } from '../../piece/index.ts';
 import type { PlannedPart } from '../../work/index.ts';
 
-/** The most positions of which every order is tried. */
+/** With more positions than this, not every order of them is tried. */
 const MOST_ORDERED = 6;
 
 /**

@@ -31,7 +31,9 @@ const record = useRecord();
 
 /** What can be noted: each run of a part in one colour. */
 const runs = computed(() =>
-  workings.current ? needleRuns(workings.piece, workings.current.plan.parts, workings.current.plan.order) : [],
+  workings.current
+    ? needleRuns(workings.piece, workings.current.plan.parts, workings.current.plan.order, workings.memory)
+    : [],
 );
 const chosenKey = ref<string | null>(null);
 const keyed = computed(() => {

@@ -108,7 +108,7 @@ function standIns(id: string) {
   const { owned, toBuy } = threads.offersIn(kindsOf(id));
   const inStock = [...owned, ...toBuy.filter((shade) => !shop.isOut(shade))];
   const names = new Map(entries.value.map(({ colour, name }) => [colour.id, name]));
-  return substitutes(workings.piece, colourPairs(workings.current.plan), id, inStock).map((offer) => ({
+  return substitutes(workings.piece, colourPairs(workings.current.plan, workings.memory), id, inStock).map((offer) => ({
     ...offer,
     effect: offer.isLost
       ? 'too close to the cloth'

@@ -31,7 +31,7 @@ const settings = useSettings();
 const threads = useThreadBox();
 const name = ref('');
 const variations = shallowRef<readonly Variation[] | null>(null);
-const pairs = computed(() => (workings.current ? colourPairs(workings.current.plan) : []));
+const pairs = computed(() => (workings.current ? colourPairs(workings.current.plan, workings.memory) : []));
 
 function keep(): void {
   const called = name.value.trim() || say.colourwayName(opened.piece.colourways.length + 1);

@@ -22,7 +22,9 @@ const threads = useThreadBox();
 const showsAll = ref(false);
 const unfolded = ref<string | null>(null);
 
-const pairs = computed(() => (workings.current ? judgePairs(workings.piece, workings.current.plan) : []));
+const pairs = computed(() =>
+  workings.current ? judgePairs(workings.piece, workings.current.plan, workings.memory) : [],
+);
 const colours = computed(() => new Map(workings.piece.palette.map((colour) => [colour.id, colourName(colour)])));
 const short = computed(() => pairs.value.filter((pair) => pair.short.length > 0));
 const shown = computed(() => (showsAll.value ? pairs.value : short.value));

@@ -34,7 +34,7 @@ export function usePrice(plan: () => FinishPlan): {
   }
   const price = computed(() => {
     const { colours, spread } = workings.current!.plan;
-    return priceOf(shadeNeeds(workings.piece, colours, spread), plan().materials, {
+    return priceOf(shadeNeeds(workings.piece, colours, spread, workings.memory), plan().materials, {
       skeinPrice: (shade) => shop.threadOf(shade)?.price ?? null,
       colourPrice,
       goodsPrice: (id) => shop.stock?.goods.find((goods) => goods.id === id)?.price ?? null,

@@ -18,7 +18,7 @@ import * as say from './words.ts';
 
 const props = defineProps<{ id?: string }>();
 const settings = useSettings();
-/** The list of stitches is shown anew at every letter that is searched for. */
+/** The list is filtered at every letter that is typed: each sample is worked only once. */
 const sampleOf = useMemoize(workSample);
 const search = ref('');
 const HEX = '#9c3a3f';

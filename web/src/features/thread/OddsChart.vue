@@ -6,15 +6,17 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveBasis } from 'd3-shape';
 import { computed } from 'vue';
 import { useSettings } from '../../session/settings.ts';
+import { useWorkings } from '../../session/workings.ts';
 import * as say from './words.ts';
 
 /** How much thread a colour takes, as it falls out in a hundred workings, against whole skeins. */
 const props = defineProps<{ need: ColourNeed }>();
 
 const settings = useSettings();
+const workings = useWorkings();
 const [WIDTH, HEIGHT] = [330, 74];
 const BINS = 36;
-const factors = computed(() => risingFactors(props.need.loads, spreadOf(settings.factors)));
+const factors = computed(() => risingFactors(props.need.loads, spreadOf(settings.factors), workings.memory));
 const putUpM = computed(() => threadKind(props.need.thread)!.putUpM);
 /** From the least to the most that is likely; a skein more than that is always shown. */
 const most = computed(() => {

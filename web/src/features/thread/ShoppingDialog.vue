@@ -38,7 +38,7 @@ const rows = computed(() =>
   shoppingList(
     workings.piece,
     plan.value,
-    willReach(workings.piece, plan.value, record.progress.done, threads.box),
+    willReach(workings.piece, plan.value, record.progress.done, threads.box, workings.memory),
     shop.stock,
     settings.units,
     { finishing: finishing.plan?.materials ?? [], basket: threads.box.basket },

@@ -22,7 +22,7 @@ const record = useRecord();
 const keyOf = ({ need }: Reach): string => `${need.shade.range} ${need.shade.code} ${need.lot ?? ''}`;
 const reaches = computed(() => {
   if (!workings.current) return [];
-  const all = willReach(workings.piece, workings.current.plan, record.progress.done, threads.box);
+  const all = willReach(workings.piece, workings.current.plan, record.progress.done, threads.box, workings.memory);
   // What is begun and will not reach comes first, then what is to buy, then what is enough.
   const urgency = ({ ownedM, odds }: Reach): number => (odds >= ENOUGH ? 2 : ownedM > 0 ? 0 : 1);
   return all.sort((a, b) => urgency(a) - urgency(b) || a.odds - b.odds || b.need.wholeM - a.need.wholeM);

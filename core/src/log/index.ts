@@ -1,4 +1,5 @@
 export { doubtOf, learnHand, trusted, type Doubt, type Learned, type LearnedStitch } from './learn.ts';
+export { aheadMs, inOrder, notedAfter } from './entryOrder.ts';
 export { lastSitting, type LastSitting } from './sittings.ts';
 export {
   countingEntries,

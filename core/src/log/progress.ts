@@ -1,3 +1,4 @@
+import { inOrder } from './entryOrder.ts';
 import type { PieceRecord, RecordEntry, ThreadUse } from '../piece/index.ts';
 
 /** What a record says of a piece. */
@@ -13,7 +14,7 @@ export function progressOf(record: PieceRecord): Progress {
   const counting = countingEntries(record);
   return {
     done: new Set(counting.flatMap((entry) => ('part' in entry ? [entry.part] : []))),
-    uses: counting.filter((entry) => entry.type === 'thread-used').sort(byTime),
+    uses: inOrder(counting.filter((entry) => entry.type === 'thread-used')),
   };
 }
 
@@ -32,26 +33,23 @@ export interface FinishProgress {
 }
 
 export function finishProgress(record: PieceRecord): FinishProgress {
-  const counting = countingEntries(record).sort(byTime);
+  const counting = inOrder(countingEntries(record));
   return {
     done: new Map(counting.flatMap((entry) => (entry.type === 'finish-done' ? [[entry.act, entry.id] as const] : []))),
     ended: counting.findLast((entry) => entry.type === 'piece-ended') ?? null,
   };
 }
 
-/** The entries of two copies of a record together, each once, in the order of their times. Where both have an id, it is the same entry. */
+/** The entries of two copies of a record together, each once, in the order in which they were noted. Where both have an id, it is the same entry. */
 export function mergeRecords(a: PieceRecord, b: PieceRecord): RecordEntry[] {
-  return [...new Map([...a, ...b].map((entry) => [entry.id, entry])).values()].sort(byTime);
+  return inOrder([...new Map([...a, ...b].map((entry) => [entry.id, entry])).values()]);
 }
-
-/** Entries in the order in which they were noted. */
-export const byTime = (a: RecordEntry, b: RecordEntry): number => a.at.localeCompare(b.at) || a.id.localeCompare(b.id);
 
 /** What takes a part back into what is still to work: every entry that says it is done, voided. */
 export function toWorkAgain(
   record: PieceRecord,
   parts: ReadonlySet<string>,
-  newEntry: () => Pick<RecordEntry, 'id' | 'at'>,
+  newEntry: () => Pick<RecordEntry, 'id' | 'at' | 'order'>,
 ): RecordEntry[] {
   return countingEntries(record).flatMap((entry): RecordEntry[] =>
     'part' in entry && parts.has(entry.part) ? [{ ...newEntry(), type: 'voided', entry: entry.id }] : [],

@@ -1,5 +1,6 @@
 import type { PieceRecord, RecordEntry } from '../piece/index.ts';
-import { byTime, countingEntries } from './progress.ts';
+import { inOrder } from './entryOrder.ts';
+import { countingEntries } from './progress.ts';
 
 /** The last sitting of a record: open, or how it was closed. */
 export interface LastSitting {
@@ -17,7 +18,7 @@ export interface LastSitting {
 
 /** Reads off a record its last sitting, whatever the order of its entries; null: there was none. */
 export function lastSitting(record: PieceRecord): LastSitting | null {
-  return countingEntries(record).sort(byTime).reduce(afterEntry, null);
+  return inOrder(countingEntries(record)).reduce(afterEntry, null);
 }
 
 /** The last sitting once one more entry was noted. */

@@ -5,7 +5,8 @@ import type { PieceRecord, RecordEntry } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { hoopMoves, stepSeconds, Z90, type Plan, type StepWork } from '../thread/index.ts';
 import { learnHand, trusted } from './learn.ts';
-import { byTime, countingEntries } from './progress.ts';
+import { inOrder } from './entryOrder.ts';
+import { countingEntries } from './progress.ts';
 import { afterEntry, type LastSitting } from './sittings.ts';
 
 /** A step that was worked, with the time that it took; null: it is not known. */
@@ -52,7 +53,7 @@ const LONG_GAP = { times: 3, seconds: 900 } as const;
  * @param plan the piece as it is planned now: entries about steps that it no longer has tell of time only
  */
 export function workSoFar(record: PieceRecord, plan: Plan): WorkSoFar {
-  const entries = countingEntries(record).sort(byTime);
+  const entries = inOrder(countingEntries(record));
   const numbers = new Map(plan.order.map(({ key }, i) => [key, i]));
   // Who notes what a part took has worked it.
   const partsDone = new Set(entries.flatMap((entry) => ('part' in entry ? [entry.part] : [])));

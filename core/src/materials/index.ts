@@ -18,6 +18,7 @@ export {
   freeM,
   isLow,
   isShort,
+  mergedBoxes,
   metresOf,
   MOST_ENTRIES,
   newEntry,

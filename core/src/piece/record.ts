@@ -6,8 +6,23 @@ import { STITCH_IDS } from '../stitches/index.ts';
 export const MOST_ENTRIES = 50_000;
 
 const id = z.string().min(1).max(120);
-/** What every entry has: an id of its own, and when it was noted, as an ISO time. */
-const noted = { id, at: z.iso.datetime() };
+const count = z.number().int().min(0).max(1000);
+/** The latest instant that JavaScript knows, ms since 1970. */
+const LATEST_MS = 8.64e15;
+/**
+ * What every entry has: an id of its own, and when it was noted, as an ISO time. Where the clock of its device stood before what it follows, `order`
+ * says where it stands: right after the entries of that instant, by a count.
+ */
+const noted = {
+  id,
+  at: z.iso.datetime(),
+  order: z
+    .strictObject({
+      ms: z.number().int().min(-LATEST_MS).max(LATEST_MS),
+      n: z.number().int().min(0).max(Number.MAX_SAFE_INTEGER),
+    })
+    .optional(),
+};
 /** No piece takes more of one thread, mm. */
 const longThread = z.number().positive().max(1e8);
 
@@ -30,7 +45,6 @@ const threadUsed = z.strictObject({
 /** The key of a step in the order of work: part, layer, shade, position. */
 const stepKey = z.string().min(1).max(160);
 const share = z.number().min(0).max(1);
-const count = z.number().int().min(0).max(1000);
 const text = z.string().max(2000);
 
 /** A sitting begins, with the needles and pins that are laid out; null: not counted. */

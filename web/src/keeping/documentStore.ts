@@ -17,6 +17,23 @@ export class DocumentStore {
     return found.ok ? success(found.value ?? null) : found;
   }
 
+  /** The revision that is kept; 0: none is. */
+  async revision(): Promise<Outcome<number>> {
+    const found = await this.load();
+    return found.ok ? success(found.value?.revision ?? 0) : found;
+  }
+
+  /** Saves what a change makes of what is kept (null: nothing is), whoever kept it. */
+  async change(to: (kept: unknown) => unknown): Promise<Outcome<void>> {
+    return this.database.attempt(async (db) => {
+      const transaction = db.transaction('documents', 'readwrite');
+      const before = await transaction.store.get(this.key);
+      const revision = (before?.revision ?? 0) + 1;
+      await transaction.store.put({ key: this.key, savedAt: this.now(), revision, value: to(before?.value ?? null) });
+      await transaction.done;
+    });
+  }
+
   /** Saves, if nobody else saved since `basedOn` (0 where nothing was kept). */
   async save(value: unknown, basedOn: number): Promise<SaveResult> {
     const outcome = await this.database.attempt(async (db): Promise<SaveResult> => {

@@ -69,6 +69,19 @@ export class PieceStore {
     return found.ok ? readable(found.value) : [];
   }
 
+  /** The revision that is stored of a piece; 0: none is. */
+  async revisionOf(id: string): Promise<Outcome<number>> {
+    return this.database.attempt(async (db) => (await db.get('pieces', id))?.revision ?? 0);
+  }
+
+  /** The ids of the entries that are stored of a piece. */
+  async storedEntries(pieceId: string): Promise<Outcome<ReadonlySet<string>>> {
+    return this.database.attempt(async (db) => {
+      const keys = await db.getAllKeysFromIndex('entries', 'pieceId', pieceId);
+      return new Set(keys.map(([, id]) => id));
+    });
+  }
+
   /** Saves in one transaction, if nobody else saved since `basedOn` (0 for a new piece). The record is not touched. */
   async save(piece: Piece, basedOn: number): Promise<SaveResult> {
     const outcome = await this.database.attempt(async (db): Promise<SaveResult> => {

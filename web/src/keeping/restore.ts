@@ -1,4 +1,4 @@
-import { EMPTY_BOX, boxSchema, type ThreadBox } from '@junctura/core/materials';
+import { boxSchema, EMPTY_BOX, mergedBoxes, type ThreadBox } from '@junctura/core/materials';
 import type { Piece } from '@junctura/core/piece';
 import type { Backup } from './backup.ts';
 import type { StoredEntry } from './database.ts';
@@ -61,7 +61,7 @@ export function merging(backup: Backup, here: BenchContent, compared = comparedP
     entries: storedEntries(backup).filter(({ pieceId, id }) => !entries.has(`${pieceId} ${id}`)),
     photographs: backup.photographs.filter(({ id }) => !photographs.has(id)),
     // A box that can't be read is not written over.
-    box: backup.box && isReadable(here.box) ? together(boxOf(here.box), backup.box) : null,
+    box: backup.box && isReadable(here.box) ? mergedBoxes(EMPTY_BOX, backup.box, boxOf(here.box)) : null,
   };
 }
 
@@ -89,22 +89,6 @@ function storedPieces({ pieces }: Backup): BenchContent['pieces'] {
 function storedEntries({ pieces, records }: Backup): StoredEntry[] {
   const all = [...pieces.map(({ piece, record }) => ({ piece: piece.id, entries: record })), ...records];
   return all.flatMap(({ piece, entries }) => entries.map((entry) => ({ pieceId: piece, id: entry.id, entry })));
-}
-
-/** The box here with what only the other has; as it is here where both would be more than a box holds. */
-function together(here: ThreadBox, other: ThreadBox): ThreadBox {
-  const [entries, cards, items] = [idsOf(here.entries), idsOf(here.cards), idsOf(here.basket)];
-  const both = {
-    ...here,
-    entries: [...here.entries, ...other.entries.filter(({ id }) => !entries.has(id))],
-    cards: [...here.cards, ...other.cards.filter(({ id }) => !cards.has(id))],
-    basket: [...here.basket, ...other.basket.filter(({ id }) => !items.has(id))],
-  };
-  return boxSchema.safeParse(both).success ? both : here;
-}
-
-function idsOf(list: readonly { readonly id: string }[]): Set<string> {
-  return new Set(list.map(({ id }) => id));
 }
 
 function isReadable(box: unknown): boolean {

@@ -4,6 +4,7 @@ import { shortened } from '@junctura/core/measure';
 import { checkPiece, emptyPiece, MOST_NAME, type Piece, type PieceFile } from '@junctura/core/piece';
 import { defineStore } from 'pinia';
 import { markRaw, shallowRef, watch } from 'vue';
+import { AsideStore } from '../keeping/asideStore.ts';
 import { loadDemo } from '../keeping/demos.ts';
 import { fullness } from '../keeping/database.ts';
 import { PieceStore, textOf } from '../keeping/pieceStore.ts';
@@ -34,7 +35,7 @@ export const useKeeper = defineStore('keeper', () => {
   const opened = useOpenedPiece();
   const record = useRecord();
   const store = markRaw(new PieceStore(() => Date.now()));
-  const unkept = markRaw(new Unkept('junctura-unsaved-', checkPiece));
+  const unkept = markRaw(new Unkept('junctura-unsaved-', checkPiece, new AsideStore()));
   const kept = useKept<Piece>({
     current: () => opened.piece,
     save: async (piece, basedOn) => {
@@ -46,6 +47,10 @@ export const useKeeper = defineStore('keeper', () => {
     nameOf: ({ id }) => id,
     afterSave: nearlyFull,
     beforeLeaving: finishTyping,
+    storedRevision: async () => {
+      const stored = await store.revisionOf(opened.piece.id);
+      return stored.ok ? stored.value : null;
+    },
   });
   const { conflict, problem: storageProblem, state: saveState, save, flush, giveUp } = kept;
   let ticket = 0;
@@ -126,8 +131,9 @@ export const useKeeper = defineStore('keeper', () => {
   /** What could not be saved when the page was closed; where something newer was saved since, it is kept among the earlier states. */
   async function takeUpUnsaved(): Promise<void> {
     const { piece } = opened;
+    await unkept.bring(piece.id);
     const unsaved = unkept.take(piece.id);
-    if (!unsaved) return;
+    if (!unsaved || opened.piece !== piece) return;
     if (unsaved.basedOn === kept.revision()) {
       opened.take(unsaved.value);
       await save();
@@ -150,7 +156,7 @@ export const useKeeper = defineStore('keeper', () => {
   async function letGo(): Promise<boolean> {
     finishTyping();
     await flush();
-    if (kept.isKept.value) return true;
+    if (kept.isKept.value && record.unkept === 0) return true;
     asked.value?.answer(false);
     const mayGo = await new Promise<boolean>((resolve) => {
       const answer = (mayGo: boolean): void => {
@@ -175,6 +181,7 @@ export const useKeeper = defineStore('keeper', () => {
   /** After a conflict: take what the other tab saved, or keep this state as a piece of its own. */
   async function settleConflict(keepMine: boolean): Promise<string> {
     const { piece } = opened;
+    unkept.forget(piece.id);
     if (keepMine) {
       const name = shortened(piece.name, MOST_NAME - THIS_TAB.length) + THIS_TAB;
       const id = newId();

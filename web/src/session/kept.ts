@@ -28,6 +28,15 @@ export function whenPageGoes(leave: () => void, asks: () => boolean): void {
   });
 }
 
+/** Calls back when the page is looked at again: meanwhile another tab may have saved, or the storage may have been cleared. */
+export function whenPageComes(look: () => void): void {
+  if (typeof window === 'undefined') return;
+  useEventListener(window, 'focus', look);
+  useEventListener(window.document, 'visibilitychange', () => {
+    if (document.visibilityState === 'visible') look();
+  });
+}
+
 export type SaveState = 'saved' | 'saving' | 'unsaved';
 
 /** What stands against keeping something: another tab changed it, or took it away. */
@@ -46,6 +55,12 @@ export interface KeptBy<T extends object> {
   readonly afterSave?: () => Promise<string | null>;
   /** What is still being typed is taken before the page goes. */
   readonly beforeLeaving?: () => void;
+  /** The revision that is stored now; 0: nothing is; null: it can't be said. */
+  readonly storedRevision?: () => Promise<number | null>;
+  /** Shows what another tab kept: asked for only where nothing here waits to be saved. */
+  readonly readAgain?: () => Promise<void>;
+  /** Whether what was cleared away under an open page is written again without asking. */
+  readonly writesAgain?: boolean;
 }
 
 export interface Kept<T extends object> {
@@ -66,6 +81,8 @@ export interface Kept<T extends object> {
   save(): Promise<void>;
   /** Saves at once what still waits to be saved. */
   flush(): Promise<void>;
+  /** Looks whether what is stored is still what was stored from here. */
+  look(): Promise<void>;
   /** What is not kept is not to be: it is neither saved nor asked about any more. */
   giveUp(): void;
 }
@@ -147,7 +164,8 @@ export function useKept<T extends object>(by: KeptBy<T>): Kept<T> {
   async function saveOnce(): Promise<void> {
     const value = by.current();
     // Where another tab saved, the person is asked first.
-    if ((value === kept && isKept.value) || conflict.value !== null) return;
+    if (conflict.value !== null) return putAside();
+    if (value === kept && isKept.value) return;
     const mine = turn;
     isSaving.value = true;
     const result = await by.save(value, revision);
@@ -162,13 +180,35 @@ export function useKept<T extends object>(by: KeptBy<T>): Kept<T> {
       if (isKept.value) by.aside.forget(by.nameOf(value));
       else if (isAside) putAside();
       problem.value = (await by.afterSave?.()) ?? null;
-    } else if (result.type === 'conflict') conflict.value = result.isGone ? 'removed' : 'changed';
-    else {
+    } else if (result.type === 'conflict') {
+      if (result.isGone && by.writesAgain === true) return writeAgain();
+      conflict.value = result.isGone ? 'removed' : 'changed';
+      putAside();
+    } else {
       problem.value = result.problem;
+      putAside();
       // Tried again with growing pauses; every change tries it at once.
       saveAfter(retryPauseMs(refusals++));
     }
   }
+
+  function writeAgain(): Promise<void> {
+    revision = 0;
+    kept = null;
+    isKept.value = false;
+    return saveOnce();
+  }
+
+  async function look(): Promise<void> {
+    if (!by.storedRevision || !isKept.value || isSaving.value || conflict.value !== null) return;
+    const [mine, known] = [turn, revision];
+    const stored = await by.storedRevision();
+    if (mine !== turn || known !== revision || !isKept.value || stored === null || stored === known) return;
+    if (stored > 0) await by.readAgain?.();
+    else if (by.writesAgain === true) await writeAgain();
+    else conflict.value = 'removed';
+  }
+  whenPageComes(() => void look());
 
   async function flush(): Promise<void> {
     if (timer !== undefined) await save();
@@ -189,9 +229,9 @@ export function useKept<T extends object>(by: KeptBy<T>): Kept<T> {
   /** The page may not come back: what is not kept is put aside at once. */
   function leave(): void {
     by.beforeLeaving?.();
-    if (isKept.value || conflict.value !== null) return;
+    if (isKept.value) return;
     putAside();
-    void flush();
+    if (conflict.value === null) void flush();
   }
   whenPageGoes(leave, () => !isKept.value && (conflict.value !== null || refusals > 0 || !isAside));
 
@@ -206,6 +246,7 @@ export function useKept<T extends object>(by: KeptBy<T>): Kept<T> {
     changed,
     save,
     flush,
+    look,
     giveUp,
   };
 }

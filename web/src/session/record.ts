@@ -1,13 +1,14 @@
 import { newId } from '../keeping/newId.ts';
-import { mergeRecords, progressOf, toWorkAgain } from '@junctura/core/log';
+import { mergeRecords, notedAfter, progressOf, toWorkAgain } from '@junctura/core/log';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import type { PieceRecord, RecordEntry, ThreadUse } from '@junctura/core/piece';
 import { tryOnScopeDispose, useBroadcastChannel } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
+import { AsideStore } from '../keeping/asideStore.ts';
 import { PieceStore, readableEntries } from '../keeping/pieceStore.ts';
 import { Unkept } from '../keeping/unsaved.ts';
-import { retryPauseMs, whenPageGoes } from './kept.ts';
+import { retryPauseMs, whenPageComes, whenPageGoes } from './kept.ts';
 
 function checkRecord(value: unknown): Outcome<PieceRecord> {
   return Array.isArray(value) ? success(readableEntries(value)) : failure('no entries');
@@ -30,7 +31,9 @@ export const useRecord = defineStore('record', () => {
   /** What is noted and not kept yet, by the piece that it is of. */
   const waiting = new Map<string, PieceRecord>();
   /** Where a page that goes puts what it could not keep. */
-  const aside = new Unkept<PieceRecord>('junctura-unsaved-record-', checkRecord);
+  const aside = new Unkept<PieceRecord>('junctura-unsaved-record-', checkRecord, new AsideStore());
+  /** How many entries could not be kept yet: said wherever the piece is looked at. */
+  const unkept = ref(0);
   let timer: ReturnType<typeof setTimeout> | undefined;
   /** How often in a row keeping was refused. */
   let refusals = 0;
@@ -45,7 +48,18 @@ export const useRecord = defineStore('record', () => {
 
   function take(id: string, record: PieceRecord): void {
     pieceId = id;
-    entries.value = markRaw([...record]);
+    entries.value = markRaw(mergeRecords(record, waiting.get(id) ?? []));
+    void takeUp(id);
+  }
+
+  /** What another page could not keep before it went. */
+  async function takeUp(id: string): Promise<void> {
+    takeUpNow(id);
+    await aside.bring(id);
+    if (pieceId === id) takeUpNow(id);
+  }
+
+  function takeUpNow(id: string): void {
     const left: RecordEntry[] = [];
     for (let unsaved = aside.take(id); unsaved; unsaved = aside.take(id)) {
       left.push(...unsaved.value);
@@ -67,8 +81,23 @@ export const useRecord = defineStore('record', () => {
   function putAside(): void {
     for (const [id, own] of waiting) aside.put(id, { value: own, basedOn: 0 });
   }
-  whenPageGoes(putAside, () => refusals > 0 && waiting.size > 0);
+  whenPageGoes(putAside, () => unkept.value > 0);
 
+  /** Where the storage was cleared under the open page, what it shows is kept again. */
+  async function keepAgain(): Promise<void> {
+    const id = pieceId;
+    const stored = await store.storedEntries(id);
+    if (!stored.ok || pieceId !== id || waiting.has(id)) return;
+    const gone = entries.value.filter((entry) => !stored.value.has(entry.id));
+    // Of a piece that was removed nothing is written: the person is asked about that.
+    const isThere = await store.revisionOf(id);
+    if (gone.length === 0 || !isThere.ok || isThere.value === 0 || pieceId !== id) return;
+    waiting.set(id, gone);
+    await keep();
+  }
+  whenPageComes(() => void keepAgain());
+
+  /** Keeps what still waits to be. */
   async function keep(): Promise<void> {
     clearTimeout(timer);
     for (const [id, own] of [...waiting]) {
@@ -76,6 +105,8 @@ export const useRecord = defineStore('record', () => {
       problem.value = kept.ok ? null : kept.problem;
       if (!kept.ok) {
         clearTimeout(timer);
+        unkept.value = [...waiting.values()].reduce((sum, { length }) => sum + length, 0);
+        putAside();
         if (!isOver) timer = setTimeout(() => void keep(), retryPauseMs(refusals++));
         return;
       }
@@ -88,6 +119,7 @@ export const useRecord = defineStore('record', () => {
         aside.forget(id);
       }
     }
+    unkept.value = 0;
   }
 
   watch(told, (news) => {
@@ -95,15 +127,20 @@ export const useRecord = defineStore('record', () => {
     entries.value = markRaw(mergeRecords(entries.value, readableEntries(news.entries)));
   });
 
-  /** Records are in the order of their times: of what is noted in one instant each is a little later than what came before. */
-  let lastMs = 0;
-  function newEntry(): Pick<RecordEntry, 'id' | 'at'> {
-    lastMs = Math.max(Date.now(), lastMs + 1);
-    return { id: newId(), at: new Date(lastMs).toISOString() };
+  /** What is noted next follows all that is known here, and each other. */
+  function entriesToCome(): () => Pick<RecordEntry, 'id' | 'at' | 'order'> {
+    const nowMs = Date.now();
+    let last = entries.value.slice(-1);
+    return () => {
+      const entry = { id: newId(), ...notedAfter(last, nowMs) };
+      last = [{ ...entry, type: 'break-taken' }];
+      return entry;
+    };
   }
 
   /** Notes several entries as one: they are there at once, before anything is kept, and are kept together. */
   function noteAll(noted: readonly Noted<RecordEntry>[]): { readonly ids: string[]; readonly kept: Promise<void> } {
+    const newEntry = entriesToCome();
     const added = noted.map((entry) => ({ ...newEntry(), ...entry }) as RecordEntry);
     return { ids: added.map(({ id }) => id), kept: add(added) };
   }
@@ -115,7 +152,7 @@ export const useRecord = defineStore('record', () => {
   /** Notes a part as worked, or as still to work: then every entry that says otherwise is voided. */
   function setDone(part: string, isDone: boolean): Promise<void> {
     if (isDone) return note({ type: 'part-done', part });
-    return add(toWorkAgain(entries.value, new Set([part]), newEntry));
+    return add(toWorkAgain(entries.value, new Set([part]), entriesToCome()));
   }
 
   function noteUse(use: Omit<ThreadUse, 'id' | 'at' | 'type'>): Promise<void> {
@@ -126,5 +163,5 @@ export const useRecord = defineStore('record', () => {
     return noteAll(ids.map((entry) => ({ type: 'voided', entry }))).kept;
   }
 
-  return { entries, progress, problem, take, note, noteAll, setDone, noteUse, takeBack };
+  return { entries, progress, problem, unkept, keep, take, note, noteAll, setDone, noteUse, takeBack };
 });

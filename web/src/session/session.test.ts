@@ -20,7 +20,8 @@ import { seededRandom, type Random } from '@junctura/core/measure';
 import { makeGuide, pictureSvg } from '@junctura/core/paper';
 import { needleRuns, orderTotals, sittingsOf, willReach } from '@junctura/core/thread';
 import { layOut, rankWays, redrawPlan } from '@junctura/core/transfer';
-import { failure } from '@junctura/core/measure';
+import { lastSitting, mergeRecords } from '@junctura/core/log';
+import { failure, success } from '@junctura/core/measure';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
 import { PieceStore } from '../keeping/pieceStore.ts';
@@ -554,4 +555,110 @@ describe('what is noted', () => {
     });
     expect(localStorage).toHaveLength(0);
   });
+
+  it('and refused is said, asked about before the piece is left, and shown when it is opened again in the same page', async () => {
+    openPage();
+    const [keeper, record] = [useKeeper(), useRecord()];
+    for (const id of ['x', 'y']) await keeper.store.save(pieceOf(id), 0);
+    await keeper.open('x');
+    const refused = vi
+      .spyOn(PieceStore.prototype, 'addEntries')
+      .mockImplementation((_, entries) =>
+        Promise.resolve(entries.length === 0 ? success(undefined) : failure('There is no room.')),
+      );
+    for (const part of ['a', 'b', 'c']) void record.setDone(part, true);
+    await vi.waitFor(() => expect(record.unkept).toBe(3));
+    const leaving = keeper.letGo();
+    await vi.waitFor(() => expect(keeper.asked).not.toBeNull());
+    keeper.asked!.answer(false);
+    expect(await leaving).toBe(false);
+    const gone = keeper.letGo();
+    await vi.waitFor(() => expect(keeper.asked).not.toBeNull());
+    keeper.asked!.answer(true);
+    expect(await gone).toBe(true);
+    // Opening reads from a storage that takes nothing; what was noted is still shown.
+    await keeper.open('y');
+    expect(record.entries).toHaveLength(0);
+    refused.mockRestore();
+    await keeper.open('x');
+    expect([...record.progress.done].sort()).toEqual(['a', 'b', 'c']);
+    await record.keep();
+    expect(record.unkept).toBe(0);
+    const kept = await new PieceStore(() => 0).load('x');
+    expect(kept.ok && kept.value?.record).toHaveLength(3);
+  });
+
+  it('is written again where the storage was cleared under the open page, and the piece is asked about', async () => {
+    const { window } = openPage();
+    const [opened, keeper, record] = [useOpenedPiece(), useKeeper(), useRecord()];
+    await keeper.store.save(pieceOf('x'), 0);
+    await keeper.open('x');
+    await record.setDone('a', true);
+    const cleared = async (): Promise<void> => {
+      await new PieceStore(() => 0).remove('x');
+      window.dispatchEvent(new Event('focus'));
+    };
+    await cleared();
+    await vi.waitFor(() => expect(keeper.conflict).toBe('removed'));
+    await keeper.putBack();
+    const kept = await new PieceStore(() => 0).load('x');
+    expect(kept.ok && [kept.value?.piece.name, kept.value?.record.length]).toEqual([opened.piece.name, 1]);
+    // Of entries alone nothing need be asked.
+    const removed = await new PieceStore(() => 0).remove('x');
+    await new PieceStore(() => 0).putBack({ ...(removed.ok ? removed.value : never()), entries: [] });
+    window.dispatchEvent(new Event('focus'));
+    await vi.waitFor(async () => {
+      const again = await new PieceStore(() => 0).load('x');
+      expect(again.ok && again.value?.record.length).toBe(1);
+    });
+    expect(keeper.conflict).toBeNull();
+  });
+
+  it('stands after all that is known here, whatever the clocks of two devices say: no sitting is lost, no page is locked', () => {
+    const HOUR = 3_600_000;
+    let [unlike, sittings] = [0, 0];
+    for (let seed = 1; seed <= 200; seed++) {
+      const random = seededRandom(seed);
+      let trueMs = Date.UTC(2026, 2, 1, 18);
+      vi.useFakeTimers({ now: trueMs, toFake: ['Date'] });
+      const devices = [0, 1].map(() => {
+        vi.stubGlobal('localStorage', new MemoryStorage());
+        openPage();
+        const store = useRecord();
+        store.take(`piece-${seed}`, []);
+        // A clock that is right, minutes out, hours out, or a year ahead.
+        return { store, skewMs: random.normal() * [0, 240_000, 5 * HOUR, 9000 * HOUR][Math.floor(random.next() * 4)]! };
+      });
+      let isOpen = false;
+      let noted = 0;
+      const at = (device: (typeof devices)[number]): void => void vi.setSystemTime(trueMs + device.skewMs);
+      for (let turn = 0; turn < 12; turn++) {
+        const device = devices[Math.floor(random.next() * 2)]!;
+        const other = devices.find((one) => one !== device)!;
+        // Handed over, worked at, its clock set back or ahead meanwhile.
+        device.store.take(`piece-${seed}`, mergeRecords(device.store.entries, other.store.entries));
+        if (random.next() < 0.2) device.skewMs += random.normal() * HOUR;
+        trueMs += random.between(20_000, 2 * HOUR);
+        at(device);
+        void device.store.note(
+          isOpen ? { type: 'sitting-ended', needles: 3 } : { type: 'sitting-begun', needles: 3 },
+        );
+        isOpen = !isOpen;
+        noted++;
+        const sitting = lastSitting(device.store.entries)!;
+        expect(sitting.ended === null, `seed ${seed}, turn ${turn}`).toBe(isOpen);
+        expect(device.store.entries).toHaveLength(noted);
+        sittings++;
+        const inTime = [...device.store.entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+        if (inTime.some((entry, i) => entry !== device.store.entries[i])) unlike++;
+      }
+      vi.useRealTimers();
+    }
+    // Many of them would have stood elsewhere by their clocks alone.
+    expect(unlike).toBeGreaterThan(sittings / 5);
+  });
 });
+
+function never(): never {
+  throw new Error('It could not be removed.');
+}

@@ -1,6 +1,9 @@
+import 'fake-indexeddb/auto';
+import { IDBFactory } from 'fake-indexeddb';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { nextTick } from 'vue';
+import { DocumentStore } from '../keeping/documentStore.ts';
 import { useSettings } from './settings.ts';
 
 /** A page with what an earlier visit left in storage. */
@@ -11,6 +14,7 @@ function settingsWith(stored: string | null): { settings: ReturnType<typeof useS
     setItem: (key: string, value: string) => void storage.set(key, value),
     removeItem: (key: string) => void storage.delete(key),
   };
+  globalThis.indexedDB = new IDBFactory();
   vi.stubGlobal('localStorage', localStorage);
   vi.stubGlobal('window', Object.assign(new EventTarget(), { document: new EventTarget(), localStorage }));
   setActivePinia(createPinia());
@@ -68,6 +72,44 @@ describe('settings', () => {
       screenBarMm: 96,
       keepsToEdges: false,
     });
+  });
+
+  it('survive a browser that is killed before it has written its small storage', async () => {
+    const { settings } = settingsWith(null);
+    settings.maker = 'Hazel';
+    settings.printer = { acrossMm: 98, downMm: 49 };
+    const durable = new DocumentStore('settings', () => 0);
+    await vi.waitFor(async () => {
+      const stored = await durable.load();
+      expect(stored.ok && stored.value?.value).toMatchObject({ printer: { acrossMm: 98 } });
+    });
+    // What the small storage had before either was set.
+    localStorage.removeItem('junctura-settings');
+    setActivePinia(createPinia());
+    const again = useSettings();
+    await again.load();
+    expect([again.maker, again.printer.acrossMm, again.units]).toEqual(['Hazel', 98, 'metric']);
+    // Set since, without a database: that counts, and reaches the database when it is there again.
+    localStorage.setItem('junctura-settings', JSON.stringify({ ...again.all, changes: 9, maker: 'Rowan' }));
+    setActivePinia(createPinia());
+    const newest = useSettings();
+    await newest.load();
+    expect(newest.maker).toBe('Rowan');
+    await vi.waitFor(async () => {
+      const stored = await durable.load();
+      expect(stored.ok && stored.value?.value).toMatchObject({ maker: 'Rowan' });
+    });
+  });
+
+  it('that are cleared away under an open page are written again', async () => {
+    const { settings, kept } = settingsWith(null);
+    settings.maker = 'Hazel';
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    globalThis.indexedDB = new IDBFactory();
+    localStorage.removeItem('junctura-settings');
+    window.dispatchEvent(Object.assign(new Event('storage'), { key: null, newValue: null }));
+    expect(JSON.parse(kept()!)).toMatchObject({ maker: 'Hazel' });
+    expect(settings.maker).toBe('Hazel');
   });
 
   it('that can’t be stored hold until the page is closed', () => {

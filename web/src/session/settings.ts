@@ -1,8 +1,9 @@
 import { z, type UnitSystem } from '@junctura/core/measure';
 import { USUAL_FACTORS, type OwnFactors } from '@junctura/core/work';
-import { useStorage } from '@vueuse/core';
+import { useEventListener, useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, watch, type WritableComputedRef } from 'vue';
+import { computed, markRaw, watch, type WritableComputedRef } from 'vue';
+import { DocumentStore } from '../keeping/documentStore.ts';
 
 const KEY = 'junctura-settings';
 
@@ -30,6 +31,8 @@ const AT_THE_HOOP: HoopSettings = {
 };
 
 const schema = z.object({
+  /** How often anything was set: what was set more often is newer. */
+  changes: z.number().int().min(0).catch(0),
   units: z.enum(['metric', 'inch'] satisfies UnitSystem[]).catch('metric'),
   theme: z.enum(['light', 'lamp']).catch('light'),
   /** Whether the first visit is over: it opens a piece to look at. */
@@ -84,17 +87,24 @@ function keptText(): string | null {
 }
 
 /** Whatever is stored is read as far as it makes sense; the rest is as usual. */
+function readValue(value: unknown): Settings {
+  return schema.parse(typeof value === 'object' && value !== null ? value : {});
+}
+
 function read(text: string): Settings {
   try {
-    const value: unknown = JSON.parse(text);
-    return schema.parse(typeof value === 'object' && value !== null ? value : {});
+    return readValue(JSON.parse(text));
   } catch {
-    return schema.parse({});
+    return readValue({});
   }
 }
 
-/** What the person likes, kept in this browser and the same in all its tabs. */
+/**
+ * What the person likes, kept in this browser and the same in all its tabs: in the database, which survives a browser that is killed, and in
+ * `localStorage`, which is read at once when a page is opened and tells other tabs. What was set last counts.
+ */
 export const useSettings = defineStore('settings', () => {
+  const store = markRaw(new DocumentStore('settings', () => Date.now()));
   let isRefused = false;
   const kept = useStorage<Settings>(KEY, schema.parse({}), storage(), {
     serializer: { read, write: JSON.stringify },
@@ -102,16 +112,46 @@ export const useSettings = defineStore('settings', () => {
     onError: () => (isRefused = true),
     // What is set is stored before the next is set.
     flush: 'sync',
+    listenToStorageChanges: false,
+    // The database takes plain objects only.
+    shallow: true,
   });
+  if (typeof window !== 'undefined') {
+    useEventListener(window, 'storage', ({ key, newValue }: StorageEvent) => {
+      if (key === KEY && newValue !== null) kept.value = read(newValue);
+      // What was cleared away under an open page is written again.
+      else if (key === null || key === KEY) keep(kept.value);
+    });
+  }
   function asKept(): Settings {
     const text = keptText();
     return text === null || isRefused ? kept.value : read(text);
+  }
+  /** Takes a state of the settings; in the database it counts as set after all that is there. */
+  function keep(next: Settings, set: Partial<Settings> = next): void {
+    kept.value = { ...next, changes: next.changes + 1 };
+    void store.change((before) => {
+      const stored = readValue(before);
+      return stored.changes < kept.value.changes ? kept.value : { ...stored, ...set, changes: stored.changes + 1 };
+    });
+  }
+  let loading: Promise<void> | null = null;
+  /** Reads what the database keeps. Where `localStorage` has something newer, or there was nothing yet, that counts. */
+  function load(): Promise<void> {
+    loading ??= (async () => {
+      const found = await store.load();
+      if (!found.ok) return;
+      const stored = found.value ? readValue(found.value.value) : null;
+      if (stored && stored.changes > kept.value.changes) kept.value = stored;
+      else if (keptText() !== null && stored?.changes !== kept.value.changes) keep(kept.value);
+    })();
+    return loading;
   }
   function field<Key extends keyof Settings>(key: Key): WritableComputedRef<Settings[Key]> {
     return computed({
       get: () => kept.value[key],
       // Another tab may have set another field meanwhile: this one alone is set.
-      set: (value) => (kept.value = { ...asKept(), [key]: value }),
+      set: (value) => keep({ ...asKept(), [key]: value }, { [key]: value }),
     });
   }
   const own = field('own');
@@ -127,7 +167,7 @@ export const useSettings = defineStore('settings', () => {
   }
   /** All settings of a backup; what makes no sense of them is as usual. */
   function takeAll(value: unknown): void {
-    kept.value = read(JSON.stringify(value ?? {}));
+    keep({ ...readValue(value), changes: asKept().changes });
   }
   const theme = field('theme');
   watch(
@@ -141,6 +181,7 @@ export const useSettings = defineStore('settings', () => {
     /** All of it, as it is kept. */
     all: computed(() => kept.value),
     takeAll,
+    load,
     own,
     factors,
     setLearned,

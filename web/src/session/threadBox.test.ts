@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { newEntry, RANGES, type BoxEntry } from '@junctura/core/materials';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { AsideStore } from '../keeping/asideStore.ts';
 import { DocumentStore } from '../keeping/documentStore.ts';
 import { BOX_KEY } from '../keeping/wholeBench.ts';
 import { MemoryStorage, openPage } from '../testing/page.ts';
@@ -50,6 +51,83 @@ describe('the thread box of a page that goes', () => {
     await new DocumentStore(BOX_KEY, () => 1).save({ ...threads.box, entries: [entryOf('b')] }, 1);
     const { threads: again } = await openedBox();
     expect(idsOf(again)).toEqual(['b']);
+  });
+
+  it('is put together where two tabs changed it, and what then does not stand comes back with Undo', async () => {
+    const { threads } = await openedBox();
+    threads.addEntries('Add', [entryOf('a'), entryOf('b'), entryOf('c')]);
+    await threads.flush();
+    const { entries } = threads.box;
+    // The other tab adds one, uses one up and puts one away elsewhere.
+    const theirs = [entryOf('d'), ...entries.filter(({ id }) => id !== 'b')].map((entry) =>
+      entry.id === 'c' ? { ...entry, place: 'tin' } : entry,
+    );
+    const conflicting = async (): Promise<void> => {
+      await new DocumentStore(BOX_KEY, () => 1).change(() => ({ ...threads.box, entries: theirs }));
+      threads.changeEntries('Take', new Set(['a']), (entry) => ({ ...entry, whole: entry.whole + 1 }));
+      threads.addEntries('Add', [entryOf('e')]);
+      await threads.flush();
+      expect(threads.conflict).toBe('changed');
+    };
+    await conflicting();
+    await threads.settleConflict('both');
+    const byId = new Map(threads.box.entries.map((entry) => [entry.id, entry]));
+    expect([...byId.keys()].sort()).toEqual(['a', 'c', 'd', 'e']);
+    expect([byId.get('a')?.whole, byId.get('c')?.place]).toEqual([2, 'tin']);
+    threads.undo();
+    expect(idsOf(threads)).toEqual(['d', 'a', 'c']);
+    threads.redo();
+    await threads.flush();
+    expect(idsOf((await openedBox()).threads).sort()).toEqual(['a', 'c', 'd', 'e']);
+  });
+
+  it('keeps this tab’s or the other’s where that is asked for, the one that does not stand a press away', async () => {
+    for (const [way, stands, back] of [
+      ['mine', 'mine', 'theirs'],
+      ['theirs', 'theirs', 'mine'],
+    ] as const) {
+      globalThis.indexedDB = new IDBFactory();
+      const { threads } = await openedBox();
+      threads.addEntries('Add', [entryOf('start')]);
+      await threads.flush();
+      await new DocumentStore(BOX_KEY, () => 1).change(() => ({ ...threads.box, entries: [entryOf('theirs')] }));
+      threads.change('Set', { ...threads.box, entries: [entryOf('mine')] });
+      await threads.flush();
+      await threads.settleConflict(way);
+      expect([idsOf(threads), threads.conflict]).toEqual([[stands], null]);
+      const again = (await openedBox()).threads;
+      expect(idsOf(again)).toEqual([stands]);
+      threads.undo();
+      expect(idsOf(threads)).toEqual([back]);
+    }
+  });
+
+  it('shows what another tab kept when it is looked at again, and is written again where the storage was cleared', async () => {
+    const { threads, window } = await openedBox();
+    threads.addEntries('Add', [entryOf('a')]);
+    await threads.flush();
+    await new DocumentStore(BOX_KEY, () => 1).change(() => ({ ...threads.box, entries: [entryOf('b')] }));
+    window.dispatchEvent(new Event('focus'));
+    await vi.waitFor(() => expect(idsOf(threads)).toEqual(['b']));
+    await new AsideStore().remove(BOX_KEY);
+    window.dispatchEvent(new Event('focus'));
+    await vi.waitFor(async () => expect(idsOf((await openedBox()).threads)).toEqual(['b']));
+  });
+
+  it('says what it could not keep to the next page also where the browser was killed', async () => {
+    const { threads } = await openedBox();
+    threads.addEntries('Add', [entryOf('a')]);
+    await threads.flush();
+    const save = vi.spyOn(DocumentStore.prototype, 'save').mockResolvedValue({ type: 'refused', problem: 'Full.' });
+    threads.addEntries('Add', [entryOf('b')]);
+    await threads.flush();
+    await vi.waitFor(async () => expect((await new AsideStore().all('junctura-unsaved-')).size).toBe(1));
+    save.mockRestore();
+    // Killed: no event told the page, and its small storage was not written yet.
+    vi.stubGlobal('localStorage', new MemoryStorage());
+    const { threads: again } = await openedBox();
+    expect(idsOf(again)).toEqual(['b', 'a']);
+    await vi.waitFor(async () => expect((await new AsideStore().all('junctura-unsaved-')).size).toBe(0));
   });
 
   it('is read anew where what is kept was changed under it', async () => {

@@ -1,6 +1,7 @@
 import {
   boxProblem,
   boxSchema,
+  mergedBoxes,
   EMPTY_BOX,
   isSameShade,
   RANGES,
@@ -12,14 +13,17 @@ import {
 } from '@junctura/core/materials';
 import demoBox from '@junctura/demo/box/thread-box.json?url';
 import { failure, success, type Outcome } from '@junctura/core/measure';
+import { useBroadcastChannel } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, markRaw, ref, shallowRef } from 'vue';
+import { computed, markRaw, ref, shallowRef, watch } from 'vue';
+import { AsideStore } from '../keeping/asideStore.ts';
 import { DocumentStore } from '../keeping/documentStore.ts';
 import { BOX_KEY as KEY } from '../keeping/wholeBench.ts';
 import { Unkept } from '../keeping/unsaved.ts';
 import { History } from './history.ts';
 import { useKept } from './kept.ts';
 import { CHECK_RUNNING } from '../keeping/words.ts';
+import * as say from './words.ts';
 
 /** One change of the box. */
 interface BoxChange {
@@ -42,13 +46,31 @@ export const useThreadBox = defineStore('threadBox', () => {
   const store = markRaw(new DocumentStore(KEY, () => Date.now()));
   const box = shallowRef<ThreadBox>(EMPTY_BOX);
   const isLoaded = ref(false);
-  const unkept = new Unkept('junctura-unsaved-', checkBox);
+  const unkept = new Unkept('junctura-unsaved-', checkBox, new AsideStore());
+  /** Tabs that show the box tell each other that it is another now. */
+  const { data: told, post } = useBroadcastChannel<number, number>({ name: 'junctura-thread-box' });
   const kept = useKept<ThreadBox>({
     current: () => box.value,
-    save: (value, basedOn) => store.save(value, basedOn),
+    save: async (value, basedOn) => {
+      const saved = await store.save(value, basedOn);
+      if (saved.type === 'saved') {
+        last = value;
+        post(saved.revision);
+      }
+      return saved;
+    },
     aside: unkept,
     nameOf: () => KEY,
+    storedRevision: async () => {
+      const stored = await store.revision();
+      return stored.ok ? stored.value : null;
+    },
+    readAgain: reload,
+    writesAgain: true,
   });
+  watch(told, () => void kept.look());
+  /** The box as this tab last read or kept it: what two tabs changed is told apart by it. */
+  let last: ThreadBox = EMPTY_BOX;
   /** What went wrong here, before anything was to be kept. */
   const refused = ref<string | null>(null);
   const problem = computed(() => refused.value ?? kept.problem.value);
@@ -120,6 +142,7 @@ export const useThreadBox = defineStore('threadBox', () => {
   function take(stored: ThreadBox, revision: number): void {
     history = newHistory();
     const value = markRaw(stored);
+    last = value;
     kept.take(value, revision);
     show(value);
   }
@@ -151,6 +174,7 @@ export const useThreadBox = defineStore('threadBox', () => {
 
   /** What could not be kept when the page was closed; where another tab kept something newer since, the person is asked which stands. */
   async function takeUpUnsaved(): Promise<void> {
+    await unkept.bring(KEY);
     const unsaved = unkept.take(KEY);
     if (!unsaved) return;
     if (JSON.stringify(unsaved.value) === JSON.stringify(box.value)) return unkept.forget(KEY);
@@ -194,8 +218,12 @@ export const useThreadBox = defineStore('threadBox', () => {
     const wrong = boxProblem(next, box.value);
     refused.value = wrong;
     if (wrong !== null) return;
-    history.put({ label, key: mergeKey, before: box.value, after: next }, Date.now());
-    set(next);
+    put(label, box.value, next, mergeKey);
+  }
+
+  function put(label: string, before: ThreadBox, after: ThreadBox, key: string | null = null): void {
+    history.put({ label, key, before, after: markRaw(after) }, Date.now());
+    set(after);
   }
 
   /** Changes the entries that a change is given for, and leaves the others alone. */
@@ -228,18 +256,20 @@ export const useThreadBox = defineStore('threadBox', () => {
     kept.changed();
   }
 
-  /** After a conflict: take what the other tab kept, or keep this tab's box over it. */
-  async function settleConflict(keepMine: boolean): Promise<void> {
+  /**
+   * After a conflict: both boxes put together, what the other tab kept, or this tab's box. What then does not stand comes back with Undo.
+   * Of an entry that both tabs changed, this tab's stands.
+   */
+  async function settleConflict(way: 'both' | 'theirs' | 'mine'): Promise<void> {
     const found = await store.load();
     if (!found.ok) return;
     const checked = boxSchema.safeParse(found.value?.value ?? EMPTY_BOX);
-    const revision = found.value?.revision ?? 0;
-    if (keepMine || !checked.success) {
-      kept.takeUnsaved(revision);
-      return kept.save();
-    }
-    take(checked.data, revision);
-    unkept.forget(KEY);
+    const mine = box.value;
+    const theirs = checked.success ? checked.data : EMPTY_BOX;
+    kept.takeUnsaved(found.value?.revision ?? 0);
+    if (way === 'theirs') put(say.USE_OTHER_TAB, mine, theirs);
+    else put(say.KEEP_THIS_TAB, theirs, way === 'mine' ? mine : mergedBoxes(last, theirs, mine));
+    await kept.save();
   }
 
   return {

@@ -11,6 +11,16 @@ import {
 import type { PlacedShape } from '@junctura/core/drawing';
 import type { PassRole } from '@junctura/core/piece';
 
+export const USE_OTHER_TAB = 'Use the other tab’s version';
+
+export const KEEP_THIS_TAB = 'Keep this tab’s version';
+
+export const notedUnkept = (count: number): string =>
+  byCount(count, {
+    one: '1 thing that you noted at the hoop is not saved yet. Junctura tries again while this page is open.',
+    other: `${formatNumber(count)} things that you noted at the hoop are not saved yet. Junctura tries again while this page is open.`,
+  });
+
 export const leaveAll = (count: number): string => `Leave all ${count} like this as they are`;
 
 export const partsPicked = (count: number): string => `${plural(count, 'part')} selected`;

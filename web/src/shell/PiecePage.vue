@@ -23,6 +23,8 @@ import { useOpenedPiece } from '../session/openedPiece.ts';
 import PieceToOpen from '../session/PieceToOpen.vue';
 import { savePiece } from '../session/savePiece.ts';
 import { useKeeper } from '../session/keeper.ts';
+import { useRecord } from '../session/record.ts';
+import { notedUnkept } from '../session/words.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useSelection } from '../session/selection.ts';
 import { useIntake } from '../session/intake.ts';
@@ -39,6 +41,7 @@ const FirstLook = defineAsyncComponent(() => import('./FirstLook.vue'));
 const props = defineProps<{ id: string; step: StepId }>();
 const opened = useOpenedPiece();
 const keeper = useKeeper();
+const record = useRecord();
 const workings = useWorkings();
 const selection = useSelection();
 const intake = useIntake();
@@ -189,6 +192,11 @@ function letBeGone(): void {
         <NAlert v-if="keeper.storageProblem" type="warning" :show-icon="false">
           {{ keeper.storageProblem }} <NButton size="tiny" @click="savePiece">Save to a file</NButton>
           <NButton v-if="keeper.saveState === 'unsaved'" size="tiny" @click="keeper.flush">Try again</NButton>
+        </NAlert>
+        <NAlert v-if="record.unkept > 0" type="warning" :show-icon="false" data-test="unkept">
+          {{ notedUnkept(record.unkept) }} {{ record.problem }}
+          <NButton size="tiny" @click="savePiece">Save to a file</NButton>
+          <NButton size="tiny" @click="record.keep">Try again</NButton>
         </NAlert>
         <NAlert v-if="workings.problem" type="error" :show-icon="false"
           >{{ workings.problem }}

@@ -11,6 +11,7 @@ export {
   type BasketItem,
 } from './basket.ts';
 export { readCsv, writeCsv, type ReadCard } from './csv.ts';
+export { mergedBoxes } from './merged.ts';
 export { readGpl, writeGpl } from './gpl.ts';
 export {
   boxProblem,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { aheadMs } from '@junctura/core/log';
 import { stitchKind } from '@junctura/core/stitches';
 import { formatDuration } from '@junctura/core/measure';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
@@ -14,6 +15,7 @@ import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { savePiece } from '../../session/savePiece.ts';
+import { notedUnkept } from '../../session/words.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import BeginSheet from './BeginSheet.vue';
 import PresentStep from './PresentStep.vue';
@@ -78,6 +80,8 @@ useIntervalFn(() => (now.value = Date.now()), 15_000);
 const minutesOpen = computed(() =>
   work.soFar?.openSince ? Math.max(0, Math.floor((now.value - Date.parse(work.soFar.openSince)) / 60_000)) : 0,
 );
+/** What another device noted by a clock that is ahead counts; it is said, so that nobody wonders at its times. */
+const ahead = computed(() => aheadMs(record.entries, now.value));
 const brokenAt = ref(0);
 const wantsBreak = computed(() => work.isOpen && minutesOpen.value - brokenAt.value >= settings.hoop.breakMin);
 function takeBreak(): void {
@@ -180,9 +184,11 @@ const isSetting = ref(false);
           /></NButton>
           <NButton v-if="work.isOpen" data-test="end" @click="isEnding = true">End</NButton>
         </header>
-        <p v-if="record.problem" class="line warn" role="alert">
-          {{ record.problem }} <NButton size="small" @click="savePiece">Save to a file</NButton>
+        <p v-if="record.unkept > 0" class="line warn" role="alert">
+          {{ notedUnkept(record.unkept) }} {{ record.problem }}
+          <NButton size="small" @click="savePiece">Save to a file</NButton>
         </p>
+        <p v-if="ahead > 0" class="line soft small" role="status">{{ say.datedAhead(ahead) }}</p>
         <p v-if="workings.problem" class="line warn" role="alert">{{ workings.problem }}</p>
       </div>
       <p v-if="!work.plan" class="line" role="status">Working out the stitches…</p>

@@ -24,11 +24,7 @@ const showsAll = ref(false);
 const voided = computed(
   () => new Set(record.entries.flatMap((entry) => (entry.type === 'voided' ? [entry.entry] : []))),
 );
-const rows = computed(() =>
-  [...record.entries]
-    .filter(({ type }) => type !== 'voided')
-    .sort((a, b) => b.at.localeCompare(a.at) || b.id.localeCompare(a.id)),
-);
+const rows = computed(() => record.entries.filter(({ type }) => type !== 'voided').reverse());
 const when = (at: string): string => formatMoment(new Date(at));
 
 const names = computed(() => new Map(work.plan?.order.map((step) => [step.key, step])));

@@ -1,4 +1,4 @@
-import { byCount, formatList, formatNumber, formatPercent, plural } from '@junctura/core/measure';
+import { byCount, formatDuration, formatList, formatNumber, formatPercent, plural } from '@junctura/core/measure';
 
 export const needlesMissing = (count: number): string =>
   byCount(count, {
@@ -151,6 +151,9 @@ export const threadOf = (colour: string, strands: number, needle: string): strin
   `${colour}, ${plural(strands, 'strand')}, ${needle} needle`;
 
 export const sentences = (first: string, second: string): string => `${first} ${second}`;
+
+export const datedAhead = (ms: number): string =>
+  `Some of this record is dated up to ${formatDuration(ms / 3_600_000)} later than now: the clock of one of your devices was ahead. It counts all the same.`;
 
 export const GONE_PART = 'a part that no longer exists';
 

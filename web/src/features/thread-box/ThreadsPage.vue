@@ -112,8 +112,9 @@ function exportDamaged(): void {
       >
       <NAlert v-if="threads.conflict" type="warning" :show-icon="false">
         The box was changed in another tab, so the changes in this tab are not saved yet.
-        <NButton size="tiny" @click="threads.settleConflict(false)">Use the other tab’s version</NButton>
-        <NButton size="tiny" @click="threads.settleConflict(true)">Keep this tab’s version</NButton>
+        <NButton size="tiny" type="primary" @click="threads.settleConflict('both')">Put both together</NButton>
+        <NButton size="tiny" @click="threads.settleConflict('theirs')">Use the other tab’s version</NButton>
+        <NButton size="tiny" @click="threads.settleConflict('mine')">Keep this tab’s version</NButton>
       </NAlert>
       <p v-if="threads.examples > 0" class="examples small" data-test="examples">
         {{ say.examples(threads.examples) }}

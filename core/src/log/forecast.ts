@@ -87,6 +87,24 @@ function mixedQuantile(ways: readonly { weight: number; log: number; spread: num
   return Math.exp((low + high) / 2);
 }
 
+/** A range of hours. */
+interface Hours {
+  readonly p10: number;
+  readonly p50: number;
+  readonly p90: number;
+}
+
+/** The hours that a piece takes in all: before the first step those that are planned, from then on those that were worked and those that are left. */
+export function hoursInAll(
+  soFar: Pick<WorkSoFar, 'done' | 'begun' | 'seconds'>,
+  { seconds }: Forecast,
+  planned: Hours,
+): Hours {
+  if (soFar.done.length === 0 && soFar.begun.size === 0) return planned;
+  const whole = (left: number): number => (soFar.seconds + left) / 3600;
+  return { p10: whole(seconds.p10), p50: whole(seconds.p50), p90: whole(seconds.p90) };
+}
+
 /** What mounting the cloth and moving the hoop still take, s. */
 function atTheHoop({ done, left, begun }: Pick<WorkSoFar, 'done' | 'left' | 'begun'>): number {
   if (left.length === 0) return 0;

@@ -10,6 +10,6 @@ export {
   type FinishProgress,
   type Progress,
 } from './progress.ts';
-export { forecast, type Forecast } from './forecast.ts';
+export { forecast, hoursInAll, type Forecast } from './forecast.ts';
 export { learnPace, paceIn, type Pace } from './pace.ts';
 export { recordReport, workSoFar, type LongGap, type RecordReport, type WorkedStep, type WorkSoFar } from './work.ts';

@@ -640,9 +640,7 @@ describe('what is noted', () => {
         if (random.next() < 0.2) device.skewMs += random.normal() * HOUR;
         trueMs += random.between(20_000, 2 * HOUR);
         at(device);
-        void device.store.note(
-          isOpen ? { type: 'sitting-ended', needles: 3 } : { type: 'sitting-begun', needles: 3 },
-        );
+        void device.store.note(isOpen ? { type: 'sitting-ended', needles: 3 } : { type: 'sitting-begun', needles: 3 });
         isOpen = !isOpen;
         noted++;
         const sitting = lastSitting(device.store.entries)!;

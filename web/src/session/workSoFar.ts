@@ -1,4 +1,4 @@
-import { countingEntries, forecast, learnPace, paceIn, workSoFar } from '@junctura/core/log';
+import { countingEntries, forecast, hoursInAll, learnPace, paceIn, workSoFar } from '@junctura/core/log';
 import { nameOfStep, type Step } from '@junctura/core/order';
 import type { RecordEntry } from '@junctura/core/piece';
 import { shownColour } from '@junctura/core/piece';
@@ -20,6 +20,12 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   const soFar = computed(() => (plan.value ? workSoFar(record.entries, plan.value) : null));
   const pace = computed(() => learnPace(soFar.value?.done ?? []));
   const left = computed(() => (soFar.value && plan.value ? forecast(soFar.value, plan.value, pace.value) : null));
+  /** The hours that the piece takes in all; null: nothing is planned. */
+  const hours = computed(() => {
+    if (!plan.value) return null;
+    const { hours: planned } = plan.value.totals;
+    return soFar.value && left.value ? hoursInAll(soFar.value, left.value, planned) : planned;
+  });
   const present = computed(() => soFar.value?.left[0] ?? null);
   const next = computed(() => soFar.value?.left[1] ?? null);
   const isOpen = computed(() => soFar.value?.openSince != null);
@@ -108,6 +114,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     soFar,
     pace,
     left,
+    hours,
     present,
     next,
     isOpen,

@@ -10,6 +10,7 @@ import {
 import { computed } from 'vue';
 import { useKeeper } from '../session/keeper.ts';
 import { useWorkings } from '../session/workings.ts';
+import { useWorkSoFar } from '../session/workSoFar.ts';
 import { useSettings } from '../session/settings.ts';
 import { differences } from '../session/tally.ts';
 import * as say from './words.ts';
@@ -21,6 +22,9 @@ const keeper = useKeeper();
 
 const workings = useWorkings();
 const settings = useSettings();
+/** Once work has begun, what was worked and what is left: as the card at the hoop says it. */
+const work = useWorkSoFar();
+const hours = computed(() => work.hours ?? workings.tally!.hours);
 const changes = computed(() => {
   const { lastChange, tally } = workings;
   return lastChange && tally ? differences(lastChange.before, tally, settings.units) : [];
@@ -54,7 +58,7 @@ const SAVED = { saved: 'Saved in this browser', saving: 'Saving…', unsaved: 'N
         </div>
         <div>
           <dt>Hours</dt>
-          <dd class="figure">{{ formatDurationRange(workings.tally.hours.p10, workings.tally.hours.p90) }}</dd>
+          <dd class="figure">{{ formatDurationRange(hours.p10, hours.p90) }}</dd>
         </div>
         <div>
           <dt>Thread</dt>

@@ -11,6 +11,7 @@ import { paintShown, viewOfAll } from '../../picture/shownPiece.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
 import TheDialog from '../../ui/TheDialog.vue';
 import * as say from './words.ts';
 
@@ -18,6 +19,7 @@ import * as say from './words.ts';
 const emit = defineEmits<{ close: [] }>();
 const opened = useOpenedPiece();
 const workings = useWorkings();
+const work = useWorkSoFar();
 const settings = useSettings();
 
 type What = CardShape | 'picture' | 'film';
@@ -45,7 +47,7 @@ const words = computed(() => {
         hoop && formatLength(hoop.nominalMm, settings.units),
       ),
       say.stitchesAndThread(tally.stitches, formatThread(tally.threadMm, settings.units)),
-      say.coloursAndHours(workings.current!.plan.colours.length, formatDurationRange(tally.hours.p10, tally.hours.p90)),
+      say.coloursAndHours(workings.current!.plan.colours.length, formatDurationRange(work.hours!.p10, work.hours!.p90)),
     ],
     sign: 'Junctura',
   };

@@ -6,6 +6,7 @@ import { cuttingList, loadWords } from '@junctura/core/paper';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
+import { useWorkSoFar } from '../../session/workSoFar.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 import { WorkerClient } from '../../workers/workerClient.ts';
@@ -18,6 +19,7 @@ const opened = useOpenedPiece();
 const workings = useWorkings();
 const selection = useSelection();
 const settings = useSettings();
+const work = useWorkSoFar();
 const needs = computed(() => workings.current?.plan.colours ?? []);
 const totals = computed(() => workings.current?.plan.totals ?? null);
 const unfolded = ref<string | null>(null);
@@ -63,7 +65,7 @@ function lotOf(colour: string): string | null {
     {{
       say.stitchesTake(
         formatThread(totals.threadMm, settings.units),
-        formatDurationRange(totals.hours.p10, totals.hours.p90),
+        formatDurationRange(work.hours!.p10, work.hours!.p90),
       )
     }}
   </p>

@@ -18,7 +18,7 @@ test('of five thousand entries only those in view are in the page, wherever one 
     (_, i) => `Shade ${i},n${i},#${((i * 3343) % 16777215).toString(16).padStart(6, '0')},1,tin ${i % 40}`,
   );
   await bringList(page, 'many.csv', `name,code,hex,skeins,place\n${many.join('\n')}\n`);
-  await expect(page.getByText(/^5,?000 entries added to your box/)).toBeVisible();
+  await expect(page.getByText(/^5,?000 rows: 5,?000 added to your box/)).toBeVisible();
   const rows = page.getByTestId('box-rows');
   const inPage = (): Promise<number> => rows.locator('*').count();
   await rows.hover();

@@ -76,17 +76,17 @@ function checkPiece(piece: Piece): void {
 }
 
 function checkCsv(text: string): void {
-  const read = readCsv(text, 'card');
+  const read = readCsv(text, { name: 'card' });
   refused(read);
   if (!read.ok) return;
-  const entries = [...read.value.entries];
+  const entries = read.value.rows.map(({ entry }) => entry);
   const wrong = boxProblem({ ...EMPTY_BOX, entries }, EMPTY_BOX);
   if (wrong !== null) throw new Error(`a list was read that can't be kept: ${wrong}`);
-  const again = readCsv(writeCsv(entries), 'card');
+  const again = readCsv(writeCsv(entries), { name: 'card' });
   const rounded = entries.map((entry) => ({ ...entry, partM: Math.round(entry.partM * 100) / 100 }));
   same(
     'a list that was written and read',
-    again.ok && again.value.entries.map(({ id: _, ...rest }) => rest),
+    again.ok && again.value.rows.map(({ entry: { id: _, ...rest } }) => rest),
     rounded.map(({ id: _, ...rest }) => rest),
   );
 }
@@ -95,9 +95,9 @@ function checkGpl(text: string): void {
   const read = readGpl(text, 'card');
   refused(read);
   if (!read.ok) return;
-  const shades = read.value.entries.map(({ shade }) => shade);
+  const { shades } = read.value;
   const again = readGpl(writeGpl('card', shades), 'card');
-  same('a palette that was written and read', again.ok && again.value.entries.length, shades.length);
+  same('a palette that was written and read', again.ok && again.value.shades.length, shades.length);
 }
 
 /** Remedies, one after the other: each can be kept, and undone. */

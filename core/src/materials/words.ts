@@ -1,4 +1,4 @@
-import { byCount, formatChoice, formatList, formatNumber } from '../measure/index.ts';
+import { byCount, formatChoice, formatNumber } from '../measure/index.ts';
 
 export const strandsOf = (thread: string, choices: readonly number[], given: number): string =>
   `${thread} is worked with ${formatChoice(choices.map(String))} strands, not ${given}`;
@@ -11,15 +11,15 @@ export const tooManyRows = (rows: number, most: number): string =>
 
 export const noUsableRow = (fault: string): string => `none of its rows can be used: ${fault}.`;
 
-export const rowsLeftOut = (fault: string, lines: readonly number[]): string => {
-  const first = formatList(lines.slice(0, 3).map(String));
-  if (lines.length > 3)
-    return `Left out, ${fault}: rows ${lines.slice(0, 3).join(', ')} and ${formatNumber(lines.length - 3)} more.`;
-  return byCount(lines.length, {
-    one: `Left out, ${fault}: row ${first}.`,
-    other: `Left out, ${fault}: rows ${first}.`,
-  });
-};
+export const TORN_ROW = 'with more cells than there are headings: check its quotes and separators';
+
+export const TWICE_IN_LIST = 'the code is in the list twice';
+
+export const OTHER_COLOUR = 'its colour in the list is clearly another than on the shade card: the card’s is used';
+
+export const priceLeftOpen = (price: string): string => `the price “${price}” can’t be read and is left open`;
+
+export const amountLeftOpen = (amount: string): string => `the amount “${amount}” can’t be read and is left open`;
 
 export const unknownThread = (kind: string): string => `with an unknown kind of thread (${kind})`;
 

@@ -1,9 +1,14 @@
 import { channelsOf, hexOf } from '../../colour/index.ts';
 import { failure, shortened, soundText, success, type Outcome } from '../../measure/index.ts';
 import type { ShadeRef } from '../ranges.ts';
-import { newEntry } from './schema.ts';
-import type { ReadCard } from './csv.ts';
+import type { OwnCard } from './schema.ts';
 import * as say from '../words.ts';
+
+/** The shades of a card that were read of a file, and what was left out of it. */
+export interface ReadCard {
+  readonly shades: OwnCard['shades'];
+  readonly notes: readonly string[];
+}
 
 const MAGIC = 'GIMP Palette';
 
@@ -38,10 +43,7 @@ export function readGpl(text: string, fileName: string): Outcome<ReadCard> {
   }
   if (shades.size === 0) return failure('there are no colours in this palette.');
   const notes = isLeftOut > 0 ? [say.linesLeftOut(isLeftOut)] : [];
-  const entries = [...shades.values()].map((shade, i) =>
-    newEntry({ id: `read-${i}`, shade, thread: 'stranded-cotton' }),
-  );
-  return success({ entries, hasAmounts: false, notes });
+  return success({ shades: [...shades.values()], notes });
 }
 
 /** A name as it may stand in a line: what is a line of its own by itself would be read as another. */

@@ -10,9 +10,11 @@ export {
   type Basket,
   type BasketItem,
 } from './basket.ts';
-export { readCsv, writeCsv, type ReadCard } from './csv.ts';
+export { readCsv, writeCsv, type LeftOutRow, type ListRow, type ReadList } from './csv.ts';
+export { COLUMNS, type Column, type MatchedColumns } from './list/columns.ts';
+export { joinList, type Joining, type JoiningWays } from './list/joining.ts';
 export { mergedBoxes } from './merged.ts';
-export { readGpl, writeGpl } from './gpl.ts';
+export { readGpl, writeGpl, type ReadCard } from './gpl.ts';
 export {
   boxProblem,
   boxSchema,

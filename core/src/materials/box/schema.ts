@@ -43,6 +43,8 @@ export const entrySchema = z.strictObject({
   place: text(80),
   /** Of one skein, in the person's own coin; null: not known. */
   price: z.number().min(0).max(100_000).nullable(),
+  /** What the person wrote of it. Boxes from before it could be kept have none. */
+  note: text(500).default(''),
   /** Metres kept for pieces. */
   reserved: z
     .array(z.strictObject({ piece: id, name: text(200), metres: z.number().positive().max(100_000) }))
@@ -82,6 +84,7 @@ export function newEntry(entry: Pick<BoxEntry, 'id' | 'shade' | 'thread'> & Part
     handDyed: false,
     place: '',
     price: null,
+    note: '',
     reserved: [],
     ...entry,
   };

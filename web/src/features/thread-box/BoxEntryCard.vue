@@ -157,6 +157,10 @@ const STEPS = [
         @change="(price) => set({ price }, true)"
       />
     </div>
+    <label class="field"
+      ><span class="label">Note</span
+      ><NInput :value="entry.note" size="small" maxlength="500" @update:value="(note) => set({ note }, true)"
+    /></label>
     <NCheckbox :checked="entry.handDyed" @update:checked="(handDyed: boolean) => set({ handDyed })"
       >Dyed by hand: no other dye lot matches it</NCheckbox
     >

@@ -8,6 +8,7 @@ import { computed, defineAsyncComponent, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import BoxBulkCard from './BoxBulkCard.vue';
 import BoxEntryCard from './BoxEntryCard.vue';
+import ImportDialog from './ImportDialog.vue';
 import BoxList from './BoxList.vue';
 import OwnCards from './OwnCards.vue';
 import TabRow from '../../ui/TabRow.vue';
@@ -128,6 +129,20 @@ function exportDamaged(): void {
       }}</NAlert>
     </div>
 
+    <ImportDialog
+      v-if="files.list.value && files.read.value"
+      :name="files.list.value.name"
+      :read="files.read.value"
+      :joining="files.joining.value"
+      :matched="files.matched.value"
+      :owned="files.ways.value.owned"
+      :doubtful="files.ways.value.doubtful"
+      @match="(heading, column) => (files.matched.value = { ...files.matched.value, [heading]: column })"
+      @owned="(owned) => (files.ways.value = { ...files.ways.value, owned })"
+      @doubtful="(doubtful) => (files.ways.value = { ...files.ways.value, doubtful })"
+      @add="files.put"
+      @close="files.list.value = null"
+    />
     <main v-if="shown === 'basket'" class="basket-main"><WorkBasket /></main>
     <main v-else class="work">
       <BoxList :search="search" :picking="picking">

@@ -1,15 +1,19 @@
 import { newId } from '../../keeping/newId.ts';
 import {
+  joinList,
   readCsv,
   readGpl,
   writeCsv,
   writeGpl,
   type BoxEntry,
+  type Joining,
+  type JoiningWays,
+  type MatchedColumns,
   type OwnCard,
-  type ReadCard,
+  type ReadList,
 } from '@junctura/core/materials';
 import { shortened, type Outcome } from '@junctura/core/measure';
-import { ref } from 'vue';
+import { computed, markRaw, ref, shallowRef } from 'vue';
 import { chooseFile, fileName, saveFile } from '../../keeping/files.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import * as say from './words.ts';
@@ -17,11 +21,29 @@ import * as say from './words.ts';
 /** No list of threads is larger. */
 const MOST_BYTES = 12_000_000;
 
+/** A list as it was chosen. */
+interface OpenedList {
+  readonly name: string;
+  readonly text: string;
+}
+
+const isAdded = ({ became }: Joining['rows'][number]): boolean => became === 'added';
+
+/** How many rows of a list became what. */
+export function countRows({ rows }: Joining, leftOut: number): say.RowCounts {
+  const count = (kind: string): number => rows.filter(({ became }) => became === kind).length;
+  return { rows: rows.length + leftOut, added: count('added'), joined: count('joined'), same: count('same'), leftOut };
+}
+
 /** Lists and cards in and out of the thread box. What is brought in is one change, and can be undone. */
 export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
   const threads = useThreadBox();
   const problem = ref<string | null>(null);
   const told = ref<string | null>(null);
+  /** A list that is looked at before it is added, and what was said of it. */
+  const list = shallowRef<OpenedList | null>(null);
+  const matched = shallowRef<MatchedColumns>({});
+  const ways = ref<JoiningWays>({ owned: 'add', doubtful: 'skeins' });
 
   async function take(file: File): Promise<void> {
     problem.value = null;
@@ -31,34 +53,69 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
       return;
     }
     const name = file.name.replace(/\.[a-z]+$/i, '');
-    const read = readAny(await file.text(), name);
-    if (!read.ok) problem.value = say.fileProblem(file.name, read.problem);
-    else put(read.value, name);
+    const text = await file.text();
+    if (/^\uFEFF?\s*GIMP Palette/.test(text)) {
+      const read = readGpl(text, name);
+      if (!read.ok) problem.value = say.fileProblem(file.name, read.problem);
+      else {
+        putCard(name, read.value.shades, 'stranded-cotton');
+        told.value = [say.shadesAdded(read.value.shades.length, name), ...read.value.notes].join(' ');
+      }
+      return;
+    }
+    matched.value = {};
+    const opened = markRaw({ name, text });
+    const read = readList(opened);
+    if (!read.ok) {
+      problem.value = say.fileProblem(file.name, read.problem);
+      return;
+    }
+    list.value = opened;
+    if (isPlain(read.value)) put();
   }
 
-  function readAny(text: string, name: string): Outcome<ReadCard> {
-    return /^\uFEFF?\s*GIMP Palette/.test(text) ? readGpl(text, name) : readCsv(text, name);
+  const readList = ({ name, text }: OpenedList): Outcome<ReadList> =>
+    readCsv(text, { name, ranges: threads.ranges, matched: matched.value });
+
+  /** Nothing is to be asked or told of a list of which every row is a thread of its own, or a shade of a card. */
+  function isPlain({ rows, leftOut, unknown, hasAmounts }: ReadList): boolean {
+    if (leftOut.length > 0 || unknown.length > 0) return false;
+    if (rows.some(({ notes, doubt }) => notes.length > 0 || doubt !== null)) return false;
+    return !hasAmounts || joinList(threads.box.entries, rows, ways.value, newId).rows.every(isAdded);
   }
+
+  /** What stands in the list that is looked at, as its columns are matched; null: none is looked at. */
+  const read = computed((): Outcome<ReadList> | null => list.value && readList(list.value));
+  const joining = computed((): Joining | null =>
+    read.value?.ok && read.value.value.hasAmounts
+      ? joinList(threads.box.entries, read.value.value.rows, ways.value, newId)
+      : null,
+  );
 
   /** A list with amounts goes into the box; shades alone become a card to choose from. */
-  function put({ entries, hasAmounts, notes }: ReadCard, name: string): void {
-    if (hasAmounts) {
-      threads.addEntries(
-        say.importEntries(entries.length),
-        entries.map((entry) => ({ ...entry, id: newId() })),
-      );
+  function put(): void {
+    const name = list.value?.name ?? '';
+    const [found, joined] = [read.value, joining.value];
+    list.value = null;
+    if (!found?.ok) return;
+    const { rows, leftOut } = found.value;
+    if (joined) {
+      threads.change(say.importEntries(rows.length), { ...threads.box, entries: joined.entries });
+      told.value = say.listAdded(countRows(joined, leftOut.length));
     } else {
-      const card: OwnCard = {
-        id: newId('own-'),
-        name: shortened(name, 80) || 'A shade card',
-        thread: entries[0]!.thread,
-        shades: entries.map(({ shade }) => shade),
-      };
-      const whole = { ...card, shades: card.shades.map((shade) => ({ ...shade, range: card.id })) };
-      threads.change(say.importCard(card.name), { ...threads.box, cards: [...threads.box.cards, whole] });
+      putCard(
+        name,
+        rows.map(({ entry }) => entry.shade),
+        rows[0]!.entry.thread,
+      );
+      told.value = [say.shadesAdded(rows.length, name), ...leftOut.slice(0, 3).map(say.rowLeftOut)].join(' ');
     }
-    const done = hasAmounts ? say.entriesAdded(entries.length) : say.shadesAdded(entries.length, name);
-    told.value = [done, ...notes].join(' ');
+  }
+
+  function putCard(name: string, shades: OwnCard['shades'], thread: string): void {
+    const card = { id: newId('own-'), name: shortened(name, 80) || 'A shade card', thread };
+    const whole: OwnCard = { ...card, shades: shades.map((shade) => ({ ...shade, range: card.id })) };
+    threads.change(say.importCard(card.name), { ...threads.box, cards: [...threads.box.cards, whole] });
   }
 
   function choose(): void {
@@ -76,5 +133,5 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
     saveFile(fileName(card.name, '.gpl'), writeGpl(card.name, card.shades), 'text/plain');
   }
 
-  return { problem, told, choose, exportCsv, exportGpl, exportCard };
+  return { problem, told, list, read, joining, matched, ways, put, choose, exportCsv, exportGpl, exportCard };
 }

@@ -1,5 +1,6 @@
 import { PICTURE_DAMAGED } from '../../workers/words.ts';
-import { byCount, formatNumber, plural } from '@junctura/core/measure';
+import type { Column } from '@junctura/core/materials';
+import { byCount, formatList, formatNumber, plural } from '@junctura/core/measure';
 
 export const inAll = (length: string): string => `${length} in total`;
 
@@ -70,8 +71,82 @@ export const entriesAndLength = (entries: number, length: string): string =>
 
 export const fileProblem = (file: string, problem: string): string => `${file}: ${problem}`;
 
-export const entriesAdded = (count: number): string =>
-  byCount(count, { one: '1 entry added to your box.', other: `${formatNumber(count)} entries added to your box.` });
+/** How many rows of a list became what. */
+export interface RowCounts {
+  readonly rows: number;
+  readonly added: number;
+  readonly joined: number;
+  readonly same: number;
+  readonly leftOut: number;
+}
+
+const countOf = (count: number, what: string): string[] => (count > 0 ? [`${formatNumber(count)} ${what}`] : []);
+
+export const listRead = ({ rows, added, joined, same, leftOut }: RowCounts): string => {
+  const all = [
+    ...countOf(added, 'new'),
+    ...countOf(joined, 'more of a thread that is there'),
+    ...countOf(same, 'there just so'),
+    ...countOf(leftOut, 'left out'),
+  ];
+  return `${plural(rows, 'row')}: ${formatList(all)}.`;
+};
+
+export const listAdded = ({ rows, added, joined, same, leftOut }: RowCounts): string => {
+  const all = [
+    ...countOf(added, 'added to your box'),
+    ...countOf(joined, 'joined to what was there'),
+    ...countOf(same, 'there already'),
+    ...countOf(leftOut, 'left out'),
+  ];
+  return `${plural(rows, 'row')}: ${formatList(all)}.`;
+};
+
+export const rowLeftOut = ({ line, why }: { readonly line: number; readonly why: string }): string =>
+  `Line ${line} left out: ${why}.`;
+
+export const shadesRead = (shades: number, leftOut: number): string =>
+  leftOut > 0
+    ? `${plural(shades, 'shade')} for a shade card; ${plural(leftOut, 'row')} left out.`
+    : `${plural(shades, 'shade')} for a shade card.`;
+
+export const moreRows = (count: number): string =>
+  byCount(count, { one: 'And 1 more row.', other: `And ${formatNumber(count)} more rows.` });
+
+export const lineNumber = (line: number): string => `Line ${line}`;
+
+export const columnIs = (heading: string): string => `“${heading}” is`;
+
+export const BECAME = {
+  added: 'new',
+  joined: 'joins what is there',
+  same: 'there just so',
+} as const;
+
+export const skeinsOrMetres = (count: number): string =>
+  byCount(count, {
+    one: 'In 1 row the skeins and the metres can’t both be right. Go by',
+    other: `In ${formatNumber(count)} rows the skeins and the metres can’t both be right. Go by`,
+  });
+
+export const COLUMN_NAMES: Readonly<Record<Column, string>> = {
+  name: 'Name of the shade',
+  code: 'Code',
+  colour: 'Colour (hex)',
+  l: 'Lab L',
+  a: 'Lab a',
+  b: 'Lab b',
+  range: 'Shade card',
+  thread: 'Kind of thread',
+  lot: 'Dye lot',
+  whole: 'Skeins',
+  metres: 'Metres',
+  begun: 'Metres left of the opened one',
+  place: 'Stored in',
+  price: 'Price of one',
+  handDyed: 'Dyed by hand',
+  note: 'Note',
+};
 
 export const shadesAdded = (count: number, card: string): string =>
   byCount(count, {

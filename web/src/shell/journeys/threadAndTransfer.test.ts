@@ -37,12 +37,24 @@ describe('the thread box', () => {
       'mine.csv',
       'name;code;hex;skeins;metres;lot\nSea glass;sg1;#7fb5a8;2;3,5;K4\nOdd;sg1;#000000;1;;K4\nBad;x;plum?;1;;\n',
     );
-    await app.says('body', /1 entry added to your box.*the code is in the list twice/);
+    // Of three rows one is new, one is put to it, and one has no colour: said before anything is added.
+    await app.says('[data-test=import]', '3 rows: 1 new, 1 more of a thread that is there, and 1 left out.');
+    await app.says('[data-test=import]', /Line 4.*without a colour that can be read/);
+    await app.click('[data-test=add-list]');
+    await app.says('body', '3 rows: 1 added to your box, 1 joined to what was there, and 1 left out.');
     await app.type('Search the thread box', 'sea glass');
-    await app.says('[data-test=box-row]', '2 skeins, 3.5 m');
+    await app.says('[data-test=box-row]', '3 skeins, 3.5 m');
     await bring('harbour.csv', 'code,hex\nh1,#27496d\nh2,#c9d6df\n');
     await app.type('Search the thread box', '');
     await app.says(CARD, 'harbour');
+    await bring('hers.csv', 'code,hex,Qty,Bought at\nq1,#7fb5a8,2 1/2,The fair\n');
+    await app.choose('“Qty” is', 'Skeins', '[data-test=import]');
+    await app.choose('“Bought at” is', 'Note', '[data-test=import]');
+    await app.says('[data-test=import]', '1 row: 1 new.');
+    await app.click('[data-test=add-list]');
+    await app.type('Search the thread box', 'q1');
+    await app.says('[data-test=box-row]', '2 skeins, 4 m');
+    await app.type('Search the thread box', '');
     await bring('photo.csv', 'just words');
     await app.says('body', /photo\.csv: there are no rows/);
     expect((await app.savedBy(() => app.menu('Export as CSV'))).name).toBe('thread-box.csv');

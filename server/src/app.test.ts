@@ -1,18 +1,19 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { connect, type AddressInfo } from 'node:net';
-import { networkInterfaces, tmpdir } from 'node:os';
+import { request, type OutgoingHttpHeaders } from 'node:http';
+import { hostname, networkInterfaces, tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { brotliCompressSync } from 'node:zlib';
 import { join } from 'node:path';
-import { afterAll, describe, expect, it } from 'vitest';
+import { afterAll, describe, expect, it, vi } from 'vitest';
 import { deltaE, labOf, whiteBalanced } from '@junctura/core/colour';
 import { RANGES, shopSchema, THRUMWICK } from '@junctura/core/materials';
 import { emptyPiece, writePiece } from '@junctura/core/piece';
 import { PAGES } from '../../web/src/shell/pages.ts';
 import { createApp } from './app.ts';
 import { underLamp } from './camera.ts';
-import { HAND_OVER_MS, HandOvers, MOST_WAITING } from './handOver.ts';
+import { HAND_OVER_MS, HandOvers, MOST_BYTES_WAITING, MOST_WAITING } from './handOver.ts';
 import { limitedServer } from './limits.ts';
 
 const dist = mkdtempSync(join(tmpdir(), 'dist-'));
@@ -117,7 +118,7 @@ describe('the server', () => {
 
   describe('hands pieces over', () => {
     const piece = writePiece(emptyPiece('p', 'Moth'));
-    const open = createApp({ dist, handsOver: true }).listen(0);
+    const open = createApp({ dist, handsOver: true, hosts: ['kitchen.example'] }).listen(0);
     const ask = (path: string, method = 'POST', body?: string): Promise<Response> =>
       fetch(`http://127.0.0.1:${(open.address() as AddressInfo).port}/hand-over${path}`, {
         method,
@@ -146,22 +147,72 @@ describe('the server', () => {
           true,
         ]);
       }
-      expect((await ask('', 'POST', `"${'x'.repeat(11_000_000)}"`)).status).toBe(413);
+      const large = await ask('', 'POST', `"${'x'.repeat(25_000_000)}"`);
+      expect([large.status, ((await large.json()) as { problem: string }).problem]).toEqual([
+        413,
+        expect.stringMatching(/too large to send: up to 24 MB/),
+      ]);
     });
 
-    it('for ten minutes, twenty at a time', () => {
+    it('for ten minutes, twenty at a time, five from one device, and no more in all than lie easily in memory', () => {
       let now = 0;
       const handOvers = new HandOvers(() => now);
-      const codes = Array.from({ length: MOST_WAITING }, (_, i) => handOvers.put(`piece ${i}`)!);
+      const bytes = (text: string): Uint8Array => new TextEncoder().encode(text);
+      const text = (taken: Uint8Array | null): string | null => taken && new TextDecoder().decode(taken);
+      const codes = Array.from({ length: MOST_WAITING }, (_, i) =>
+        handOvers.put(bytes(`piece ${i}`), `device ${i % 4}`)!,
+      );
       expect(new Set(codes).size).toBe(MOST_WAITING);
-      expect(handOvers.put('one more')).toBeNull();
+      expect(handOvers.put(bytes('one more'), 'another')).toBeNull();
       for (const wrong of ['', 'x', codes[0]!.slice(1), `${codes[0]}A`, 'é'.repeat(8)])
         expect(handOvers.take(wrong)).toBeNull();
       now = HAND_OVER_MS - 1;
-      expect(handOvers.take(codes[3]!)).toBe('piece 3');
+      expect(text(handOvers.take(codes[3]!))).toBe('piece 3');
+      // There is room again, but not for who has five waiting.
+      expect(handOvers.put(bytes('one more'), 'device 0')).toBeNull();
+      expect(handOvers.put(bytes('one more'), 'device 3')).not.toBeNull();
       now = HAND_OVER_MS;
       expect(handOvers.take(codes[4]!)).toBeNull();
-      expect(handOvers.put('again')).not.toBeNull();
+      expect(handOvers.put(new Uint8Array(MOST_BYTES_WAITING - 10), 'device 0')).not.toBeNull();
+      expect(handOvers.put(bytes('a little more'), 'device 1')).toBeNull();
+    });
+
+    it('while it answers everybody else: what takes long to read is read elsewhere', async () => {
+      const sent = [
+        '['.repeat(9_900_000),
+        `{"format":"junctura-piece","version":11,"x":"${'y'.repeat(9_000_000)}"}`,
+      ].map((body) => ask('', 'POST', body));
+      // Both are refused, and one that came meanwhile was not kept waiting by either.
+      const first = await Promise.race([
+        get('/healthz').then(() => 'health'),
+        ...sent.map((one) => one.then(() => 'sent')),
+      ]);
+      expect(first).toBe('health');
+      for (const one of sent) expect((await one).status).toBe(400);
+    });
+
+    it('under its own names, whatever a header says of where a request comes from', async () => {
+      const { port } = open.address() as AddressInfo;
+      const asked = (headers: OutgoingHttpHeaders): Promise<{ status: number; text: string }> =>
+        new Promise((resolve, reject) => {
+          const sent = request(
+            { host: '127.0.0.1', port, path: '/hand-over/AAAABBBB', method: 'POST', headers },
+            (response) => {
+              let text = '';
+              response.on('data', (data) => (text += String(data)));
+              response.on('end', () => resolve({ status: response.statusCode ?? 0, text }));
+            },
+          );
+          sent.on('error', reject).end();
+        });
+      const told = vi.spyOn(console, 'error');
+      for (const host of ['localhost', '127.0.0.1', '[::1]', hostname(), `${hostname()}.local`, 'kitchen.example'])
+        expect((await asked({ host: `${host}:${port}`, 'x-forwarded-for': 'x, y' })).status, host).toBe(404);
+      const elsewhere = await asked({ host: `elsewhere.example:${port}` });
+      expect([elsewhere.status, elsewhere.text.trim().split('\n').length]).toEqual([421, 1]);
+      expect(elsewhere.text).toContain('HOSTS');
+      expect(told).not.toHaveBeenCalled();
+      told.mockRestore();
     });
 
     it('but not to who tries one code after the other', async () => {

@@ -5,7 +5,9 @@ import helmet from 'helmet';
 import { join } from 'node:path';
 import { PAGES } from '../../web/src/shell/pages.ts';
 import { handOver } from './handOver.ts';
+import { knownHosts } from './hosts.ts';
 import { standIns } from './standIns.ts';
+import * as say from './words.ts';
 
 /** The addresses that a page of the application has, as the router writes it. */
 function addressesOf(page: string): RegExp {
@@ -27,13 +29,15 @@ export interface AppOptions {
   readonly log?: (line: string) => void;
   /** Whether pieces are handed from one device to another: only where other devices are let in. */
   readonly handsOver?: boolean;
+  /** Further names under which it is asked for. */
+  readonly hosts?: readonly string[];
 }
 
 /**
  * The server of the built application: static files, every other page path answered by the application itself, and
  * health. It does not listen by itself.
  */
-export function createApp({ dist, log = () => undefined, handsOver = false }: AppOptions): Express {
+export function createApp({ dist, log = () => undefined, handsOver = false, hosts = [] }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -61,9 +65,16 @@ export function createApp({ dist, log = () => undefined, handsOver = false }: Ap
       referrerPolicy: { policy: 'no-referrer' },
     }),
   );
-  app.use((request, _response, next) => {
+  const isKnown = knownHosts(handsOver, hosts);
+  app.use((request, response, next) => {
     decodeURIComponent(request.path);
-    next();
+    const host = request.headers.host ?? '';
+    if (isKnown(host)) return next();
+    log(`421 ${request.method} ${JSON.stringify(host.slice(0, 100))}: not an address of this server`);
+    response
+      .status(421)
+      .type('text')
+      .send(`${say.wrongHost(oneLine(host).slice(0, 100))}\n`);
   });
   app.get('/healthz', (_request, response) => {
     response.json({ status: 'ok' });

@@ -28,7 +28,13 @@ const host = process.env['HOST'] || 'localhost';
 /** Other devices are let in only where that was asked for. */
 const isOpen = !['localhost', '127.0.0.1', '::1'].includes(host);
 const log = (line: string): void => void process.stderr.write(`${line}\n`);
-const server = limitedServer(createApp({ dist, log, handsOver: isOpen })).listen(port, host);
+/** Further names under which it may be asked for, as behind another server. */
+const hosts = (process.env['HOSTS'] ?? '')
+  .split(',')
+  .map((name) => name.trim())
+  .filter((name) => name !== '');
+const app = createApp({ dist, log, handsOver: isOpen, hosts: [host, ...hosts] });
+const server = limitedServer(app).listen(port, host);
 server.once('listening', () => process.stdout.write(`${isOpen ? say.readyForAll(port) : say.ready(host, port)}\n`));
 server.once('error', (error) => {
   if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') {

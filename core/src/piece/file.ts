@@ -1,4 +1,4 @@
-import { failure, shortened, success, z, type Outcome } from '../measure/index.ts';
+import { failure, parseJson, shortened, success, z, type Outcome } from '../measure/index.ts';
 import { migrate } from './migrations.ts';
 import { recordSchema, type PieceRecord } from './record.ts';
 import { PIECE_FORMAT, PIECE_VERSION, pieceSchema, type Piece } from './schema.ts';
@@ -33,7 +33,7 @@ export function readPieceFile(text: string): Outcome<PieceFile> {
   if (text.trim() === '') return failure('The file is empty.');
   let data: unknown;
   try {
-    data = JSON.parse(text.replace(/^\uFEFF/, ''));
+    data = parseJson(text.replace(/^\uFEFF/, ''));
   } catch (error) {
     return failure(jsonFault(error, text));
   }
@@ -74,7 +74,8 @@ export function placeInWords([key, inner, index]: readonly PropertyKey[]): strin
   if (key === 'drawing' && inner === 'parts' && typeof index === 'number') return say.partOfDrawing(index + 1);
   if (key === 'palette' && typeof inner === 'number') return say.colourOfPalette(inner + 1);
   if (key === 'record' && typeof inner === 'number') return say.entryOfRecord(inner + 1);
-  return say.PLACES[String(key)] ?? 'its settings';
+  const place = String(key);
+  return Object.hasOwn(say.PLACES, place) ? say.PLACES[place]! : 'its settings';
 }
 
 function pathText(path: readonly PropertyKey[]): string {
@@ -91,7 +92,9 @@ function lowerFirst(text: string): string {
 }
 
 function describe(value: unknown): string {
-  return value === undefined ? 'missing' : `“${shortened(String(value), 40)}”`;
+  if (value === undefined) return 'missing';
+  // Whatever it is, it is not asked for its text: it may have none.
+  return typeof value === 'object' ? 'a list or object' : `“${shortened(String(value), 40)}”`;
 }
 
 /** Where the text stops being JSON. Engines tell it by position, by line, or by quoting the place. */

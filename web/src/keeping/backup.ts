@@ -1,6 +1,6 @@
 import { mergeRecords } from '@junctura/core/log';
 import { boxSchema, type ThreadBox } from '@junctura/core/materials';
-import { failure, success, z, type Outcome } from '@junctura/core/measure';
+import { failure, parseJson, success, z, type Outcome } from '@junctura/core/measure';
 import { checkPieceFile, PIECE_EXTENSION, readPieceFile, recordSchema, writePiece } from '@junctura/core/piece';
 import type { PieceFile, RecordEntry } from '@junctura/core/piece';
 import { unzip, zip, type AsyncZippable } from 'fflate';
@@ -18,7 +18,15 @@ const BOX = 'thread-box.json';
 /** No bench is larger, packed or unpacked, bytes, or has more files. */
 const MOST_BYTES = 1_500_000_000;
 const MOST_TEXT_BYTES = 60_000_000;
+const MOST_PICTURE_BYTES = 60_000_000;
+/** Nothing is packed to less than this share: what claims to be larger is not. Source: RFC 1951, 258 bytes to 2 bits. */
+const MOST_PACKED = 1032;
 const MOST_FILES = 20_000;
+
+/** Of two things with one id, one would stand in the other's place without a word. */
+function isEachOnce(list: readonly { readonly id: string }[]): boolean {
+  return new Set(list.map((thing) => thing.id)).size === list.length;
+}
 
 const id = z.string().min(1).max(200);
 const file = z.string().min(1).max(400);
@@ -26,12 +34,16 @@ const listSchema = z.object({
   format: z.literal(FORMAT),
   version: z.number().int().min(1),
   savedAt: z.iso.datetime(),
-  pieces: z.array(z.object({ id, file, savedAt: z.number() })).max(MOST_FILES),
+  pieces: z
+    .array(z.object({ id, file, savedAt: z.number() }))
+    .max(MOST_FILES)
+    .refine(isEachOnce),
   /** What was noted of pieces that are not among them: demo pieces that were never changed, pieces that can't be read. */
   records: z.array(z.object({ piece: id, entries: recordSchema })).max(MOST_FILES),
   photographs: z
     .array(z.object({ id, piece: id, at: z.string().max(60), file, type: z.string().max(60) }))
-    .max(MOST_FILES),
+    .max(MOST_FILES)
+    .refine(isEachOnce),
   settings: z.unknown(),
 });
 type List = z.infer<typeof listSchema>;
@@ -97,7 +109,7 @@ export async function packBench(
 export async function unpackBench(packed: Uint8Array): Promise<Outcome<Backup>> {
   const files = await unpack(packed);
   if (!files.ok) return files;
-  const listed = parsed(files.value[LIST]);
+  const listed = parsed(files.value.get(LIST));
   if (!listed.ok) return failure('This zip file is not a Junctura backup.');
   const version = (listed.value as { version?: unknown } | null)?.version;
   if (typeof version === 'number' && version > VERSION) {
@@ -110,21 +122,21 @@ export async function unpackBench(packed: Uint8Array): Promise<Outcome<Backup>> 
   const { savedAt, records, settings, ...list } = checked.data;
   const unread: string[] = [];
   const pieces = list.pieces.flatMap(({ id, file: path, savedAt: at }) => {
-    const bytes = files.value[path];
+    const bytes = files.value.get(path);
     const read = bytes ? readPieceFile(textOf(bytes)) : failure('It is missing.');
     if (read.ok) return [{ ...read.value, piece: { ...read.value.piece, id }, savedAt: at }];
     unread.push(say.pieceUnread(path, read.problem));
     return [];
   });
   const photographs = list.photographs.flatMap(({ id, piece, at, file: path, type }): StoredPhoto[] => {
-    const bytes = files.value[path];
+    const bytes = files.value.get(path);
     if (bytes) return [{ id, pieceId: piece, at, picture: new Blob([bytes as Uint8Array<ArrayBuffer>], { type }) }];
     unread.push('A photograph is missing.');
     return [];
   });
-  const box = files.value[BOX] ? boxSchema.safeParse(valueOf(parsed(files.value[BOX]))) : null;
+  const box = files.value.has(BOX) ? boxSchema.safeParse(valueOf(parsed(files.value.get(BOX)))) : null;
   if (box && !box.success) unread.push('The thread box in this backup is damaged.');
-  for (const path of Object.keys(files.value)) {
+  for (const path of files.value.keys()) {
     if (path.startsWith('unreadable/'))
       unread.push(say.pieceUnread(path, 'it could not be read when the backup was made.'));
   }
@@ -132,16 +144,16 @@ export async function unpackBench(packed: Uint8Array): Promise<Outcome<Backup>> 
 }
 
 /** Unpacks what a backup may hold; anything that would fill the memory is refused before it is unpacked. */
-async function unpack(packed: Uint8Array): Promise<Outcome<Record<string, Uint8Array>>> {
+async function unpack(packed: Uint8Array): Promise<Outcome<ReadonlyMap<string, Uint8Array>>> {
   let [bytes, count] = [0, 0];
   const isTooMuch = (): boolean => bytes > MOST_BYTES || count > MOST_FILES;
   return new Promise((resolve) =>
     unzip(
       packed,
       {
-        filter: ({ name, originalSize }) => {
-          const isText = name.endsWith('.json');
-          if (isText && originalSize > MOST_TEXT_BYTES) bytes = Infinity;
+        filter: ({ name, size, originalSize }) => {
+          const most = name.endsWith('.json') ? MOST_TEXT_BYTES : MOST_PICTURE_BYTES;
+          if (originalSize > Math.min(most, size * MOST_PACKED + 1024)) bytes = Infinity;
           bytes += originalSize;
           count++;
           return !isTooMuch();
@@ -150,7 +162,7 @@ async function unpack(packed: Uint8Array): Promise<Outcome<Record<string, Uint8A
       (error, files) => {
         if (isTooMuch()) resolve(failure(say.tooMuch(count)));
         else if (error) resolve(failure('This file is not a zip file, or it is damaged.'));
-        else resolve(success(files));
+        else resolve(success(new Map(Object.entries(files))));
       },
     ),
   );
@@ -166,7 +178,7 @@ function textOf(bytes: Uint8Array): string {
 
 function parsed(bytes: Uint8Array | undefined): Outcome<unknown> {
   try {
-    return bytes ? success(JSON.parse(textOf(bytes)) as unknown) : failure('It is missing.');
+    return bytes ? success(parseJson(textOf(bytes))) : failure('It is missing.');
   } catch {
     return failure('it is damaged');
   }

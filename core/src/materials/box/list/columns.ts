@@ -30,19 +30,21 @@ export interface FoundColumns {
 }
 
 export function findColumns(headings: readonly string[], matched: MatchedColumns): FoundColumns {
+  const saidOf = (heading: string): Column | null | undefined =>
+    Object.hasOwn(matched, heading.trim()) ? matched[heading.trim()] : undefined;
   const plain = headings.map((title) => title.trim().toLowerCase());
   const at: Partial<Record<Column, number>> = {};
   headings.forEach((heading, i) => {
-    const column = matched[heading.trim()];
+    const column = saidOf(heading);
     if (column) at[column] = i;
   });
   for (const [column, words] of Object.entries(COLUMNS) as [Column, readonly string[]][]) {
     const found = words.map((word) => plain.indexOf(word)).find((index) => index >= 0);
-    if (found !== undefined && matched[headings[found]!.trim()] === undefined) at[column] ??= found;
+    if (found !== undefined && saidOf(headings[found]!) === undefined) at[column] ??= found;
   }
   const known = new Set(Object.values(at));
   const unknown = headings
     .map((heading) => heading.trim())
-    .filter((heading, i) => heading !== '' && !known.has(i) && matched[heading] === undefined);
+    .filter((heading, i) => heading !== '' && !known.has(i) && saidOf(heading) === undefined);
   return { at, unknown };
 }

@@ -126,6 +126,14 @@ describe('a piece written as SVG', () => {
     expect(readBack(writeSvg(before))).toEqual({ ...before, id: 'again' });
   });
 
+  it('comes back also where a line is drawn with a stroke of nothing', () => {
+    const { drawing, ...rest } = pool();
+    const parts = drawing.parts.map((part) => (part.kind === 'line' ? { ...part, strokeMm: 0 } : part));
+    expect(parts.filter(({ strokeMm }) => strokeMm === 0).length).toBeGreaterThan(0);
+    const before = { ...rest, drawing: { ...drawing, parts } };
+    expect(readBack(writeSvg(before))).toEqual({ ...before, id: 'again' });
+  });
+
   it('is read by its shapes where what it kept is damaged', () => {
     const damaged = writeSvg(pool()).replace('&quot;use&quot;:&quot;framed&quot;', '&quot;use&quot;:&quot;eaten&quot;');
     expect(readBack(damaged).drawing.parts).toHaveLength(pool().drawing.parts.length);

@@ -46,7 +46,7 @@ function element(part: Part, hex: string): string {
   const paint =
     part.kind === 'area'
       ? `fill="${hex}" fill-rule="${part.fillRule}"`
-      : `fill="none" stroke="${hex}" stroke-width="${part.strokeMm ?? 1}" stroke-linecap="round" stroke-linejoin="round"${part.dashed ? ' stroke-dasharray="2 2"' : ''}`;
+      : `fill="none" stroke="${hex}" stroke-width="${part.strokeMm || 1}" stroke-linecap="round" stroke-linejoin="round"${part.dashed ? ' stroke-dasharray="2 2"' : ''}`;
   const hidden = part.shown ? '' : ' opacity="0.2"';
   return `<path id="${escapedXml(part.id)}" d="${path}" ${paint}${hidden} data-junctura="${escapedXml(JSON.stringify(kept))}"><title>${escapedXml(part.name)}</title></path>`;
 }

@@ -105,6 +105,9 @@ describe('piece files', () => {
     ['no JSON', '{"format": oops}', /line 1 is not valid JSON/],
     ['something else', '[1, 2]', /not a Junctura piece/],
     ['another format', '{"format": "x"}', /not a Junctura piece/],
+    ['a format that has no text', '{"format": {"toString": 1}}', /not a Junctura piece/],
+    ['a version that has no text', '{"format": "junctura-piece", "version": {"toString": 1}}', /which version/],
+    ['brackets without end', '['.repeat(20_000_000), /damaged/],
   ])('that are %s are refused', (_name, bad, expected) => {
     const read = readPiece(bad);
     expect(read.ok ? '' : read.problem).toMatch(expected);

@@ -159,6 +159,15 @@ describe('a backup of the bench', () => {
   });
 });
 
+/** A zip file whose last entry claims to be so large once it is unpacked. Source: APPNOTE.TXT, 4.3.12. */
+function claiming(packed: Uint8Array, bytes: number): Uint8Array {
+  const view = new DataView(packed.buffer, packed.byteOffset, packed.byteLength);
+  let last = 0;
+  for (let i = 0; i + 4 < packed.length; i++) if (view.getUint32(i, true) === 0x02014b50) last = i;
+  view.setUint32(last + 24, bytes, true);
+  return packed;
+}
+
 describe('what is no backup', () => {
   const list = (more: object): string =>
     JSON.stringify({
@@ -176,6 +185,19 @@ describe('what is no backup', () => {
     ['a damaged list', zipped({ 'bench.json': list({ pieces: [{ id: 5 }] }) }), /its list of pieces can’t be read/],
     ['one that is cut short', zipped({ 'bench.json': list({}) }).slice(0, 60), /not a zip file, or it is damaged/],
     [
+      'one that lists a piece twice',
+      zipped({
+        'bench.json': list({ pieces: [1, 2].map((n) => ({ id: 'x', file: `pieces/${n}.json`, savedAt: n })) }),
+      }),
+      /its list of pieces can’t be read. Nothing was changed/,
+    ],
+    ['brackets without end', zipped({ 'bench.json': '['.repeat(24_000_000) }), /not a Junctura backup/],
+    [
+      'an entry that claims more than it packs',
+      claiming(zipped({ 'bench.json': list({}), 'a.jpeg': 'a' }), 1.4e9),
+      /more/,
+    ],
+    [
       'one that would fill the memory',
       zipped({ 'bench.json': list({}), 'a.json': ' '.repeat(61_000_000) }),
       /would unpack to more/,
@@ -183,6 +205,14 @@ describe('what is no backup', () => {
   ])('is refused in a sentence: %s', async (_, bytes, problem) => {
     const read = await unpackBench(bytes);
     expect(read.ok ? '' : read.problem).toMatch(problem);
+  });
+
+  it.each(['constructor', 'toString', '__proto__'])('names no file by what every object has: %s', async (file) => {
+    const pieces = [{ id: 'x', file, savedAt: 1 }];
+    const photographs = [{ id: 'f', piece: 'x', at: AT, file, type: 'image/jpeg' }];
+    const read = await unpackBench(zipped({ 'bench.json': list({ pieces, photographs }) }));
+    expect(read).toMatchObject({ ok: true, value: { pieces: [], photographs: [] } });
+    expect(read.ok && read.value.unread).toHaveLength(2);
   });
 
   it('tells each file that is missing or wrong, and reads the rest', async () => {

@@ -1,3 +1,4 @@
+import { imageSize } from 'image-size';
 import { MOST_PIXELS } from '@junctura/core/drawing';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { blobOfAddress } from '../keeping/files.ts';
@@ -10,13 +11,24 @@ export async function openPicture(file: Blob): Promise<Outcome<ImageBitmap>> {
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
   } catch {
-    return failure(PICTURE_DAMAGED);
+    const pixels = await statedPixels(file);
+    return failure(pixels > MOST_PIXELS ? say.tooManyMegapixels(Math.round(pixels / 1e6)) : PICTURE_DAMAGED);
   }
-  const megapixels = Math.round((bitmap.width * bitmap.height) / 1e6);
-  if (bitmap.width * bitmap.height > MOST_PIXELS) {
-    return failure(say.tooManyMegapixels(megapixels));
+  const pixels = bitmap.width * bitmap.height;
+  return pixels > MOST_PIXELS ? failure(say.tooManyMegapixels(Math.round(pixels / 1e6))) : success(bitmap);
+}
+
+/** As much of a file as holds what a picture says of itself, bytes. */
+const HEAD_BYTES = 512 * 1024;
+
+/** The number of pixels that a picture says it has, also where no browser opens so many; 0: it does not say. */
+export async function statedPixels(file: Blob): Promise<number> {
+  try {
+    const { width, height } = imageSize(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()));
+    return width * height;
+  } catch {
+    return 0;
   }
-  return success(bitmap);
 }
 
 /** A picture drawn no larger than a number of pixels along its longer side. */

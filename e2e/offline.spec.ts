@@ -70,3 +70,23 @@ test('a new version is offered between sittings, and taken when it is wanted', a
   await expect.poll(() => page.evaluate(() => caches.keys())).toEqual(['junctura-later']);
   await expect(page.getByRole('heading', { name: 'Start with a drawing' })).toBeVisible();
 });
+
+test.describe('in the first seconds of a first visit', () => {
+  test.use({ serviceWorkers: 'block', viewport: { width: 1280, height: 800 } });
+
+  test('a card that can’t come says so, and comes when the network does', async ({ page }) => {
+    await page.goto('/piece/demo-kite/stitches');
+    await expect(page.getByRole('contentinfo', { name: 'Tally' })).toContainText('Stitches');
+    await page.route(/FinishStep/, (route) => route.abort('internetdisconnected'));
+    await page
+      .getByRole('navigation', { name: 'Steps' })
+      .getByRole('link', { name: /Finish/ })
+      .click();
+    const missing = page.getByTestId('missing');
+    await expect(missing).toContainText('could not be loaded');
+    await page.unroute(/FinishStep/);
+    await page.evaluate(() => dispatchEvent(new Event('online')));
+    await expect(page.getByRole('complementary').getByText('Templates')).toBeVisible();
+    await expect(missing).toBeHidden();
+  });
+});

@@ -69,7 +69,7 @@ async function takeAll(page: Page): Promise<void> {
   await page.waitForTimeout(1800);
   await shot('stitches-close');
   await page.evaluate(() =>
-    localStorage.setItem('junctura-settings', JSON.stringify({ theme: 'lamp', welcomed: true })),
+    localStorage.setItem('junctura-settings', JSON.stringify({ theme: 'lamp', welcomed: true, changes: 1000 })),
   );
   await page.reload();
   await settled(page);

@@ -6,7 +6,7 @@ import { boxOf, pathData } from '@junctura/core/geometry';
 import { formatLength } from '@junctura/core/measure';
 import { useElementSize } from '@vueuse/core';
 import { NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, markRaw, ref, shallowRef, watch } from 'vue';
+import { computed, markRaw, ref, shallowRef, watch } from 'vue';
 import { useHoopCamera } from './useHoopCamera.ts';
 import { useKeyCross } from './useKeyCross.ts';
 import { useHoopPointer, type HoopShows } from './useHoopPointer.ts';
@@ -27,16 +27,17 @@ import { useSelection } from '../session/selection.ts';
 import { useSettings } from '../session/settings.ts';
 import HoopRing from './HoopRing.vue';
 import PartsOverlay from './PartsOverlay.vue';
+import { comesLater } from '../ui/comesLater.ts';
 
 /** What measures shapes is loaded when it is shown. */
-const TransferOverlay = defineAsyncComponent(() => import('./TransferOverlay.vue'));
-const PictureOver = defineAsyncComponent(() => import('./PictureOver.vue'));
-const CoarsePicture = defineAsyncComponent(() => import('./CoarsePicture.vue'));
-const FitOverlay = defineAsyncComponent(() => import('./FitOverlay.vue'));
-const DetailMarks = defineAsyncComponent(() => import('./DetailMarks.vue'));
-const GrowingPicture = defineAsyncComponent(() => import('./GrowingPicture.vue'));
-const ChalkOverlay = defineAsyncComponent(() => import('./ChalkOverlay.vue'));
-const PenOverlay = defineAsyncComponent(() => import('./PenOverlay.vue'));
+const TransferOverlay = comesLater(() => import('./TransferOverlay.vue'));
+const PictureOver = comesLater(() => import('./PictureOver.vue'));
+const CoarsePicture = comesLater(() => import('./CoarsePicture.vue'));
+const FitOverlay = comesLater(() => import('./FitOverlay.vue'));
+const DetailMarks = comesLater(() => import('./DetailMarks.vue'));
+const GrowingPicture = comesLater(() => import('./GrowingPicture.vue'));
+const ChalkOverlay = comesLater(() => import('./ChalkOverlay.vue'));
+const PenOverlay = comesLater(() => import('./PenOverlay.vue'));
 
 const props = defineProps<{ show: HoopShows; only?: ReadonlySet<string> | null }>();
 

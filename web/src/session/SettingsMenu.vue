@@ -2,11 +2,12 @@
 import { Settings } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NButton } from 'naive-ui';
-import { defineAsyncComponent } from 'vue';
-import { useOpening } from '../ui/useOpening.ts';
 
-const NPopover = defineAsyncComponent(async () => (await import('../ui/opening.ts')).NPopover);
-const SettingsForm = defineAsyncComponent(() => import('./SettingsForm.vue'));
+import { useOpening } from '../ui/useOpening.ts';
+import { comesLater } from '../ui/comesLater.ts';
+
+const NPopover = comesLater(async () => (await import('../ui/opening.ts')).NPopover);
+const SettingsForm = comesLater(() => import('./SettingsForm.vue'));
 const { isOpen, isUsed, place, press, pressedElsewhere } = useOpening('right');
 useEventListener('keydown', ({ key }) => {
   if (key === 'Escape') isOpen.value = false;

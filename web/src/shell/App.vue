@@ -2,7 +2,7 @@
 import { X } from '@lucide/vue';
 import { useDropZone, useEventListener } from '@vueuse/core';
 import { NButton, NConfigProvider, NGlobalStyle, type GlobalTheme } from 'naive-ui';
-import { computed, defineAsyncComponent, provide, ref, shallowRef, watch } from 'vue';
+import { computed, provide, ref, shallowRef, watch } from 'vue';
 import { RouterView, useRoute } from 'vue-router';
 import { newVersion, takeNewVersion } from '../offline/newVersion.ts';
 import { useKeeper } from '../session/keeper.ts';
@@ -12,10 +12,11 @@ import { useSettings } from '../session/settings.ts';
 import { controlWords } from './controls.ts';
 import { themeOverrides } from './theme.ts';
 import * as say from './words.ts';
+import { askAgain, comesLater, missingParts } from '../ui/comesLater.ts';
 
 /** What is asked for now and then is loaded then. */
-const LeavingDialog = defineAsyncComponent(() => import('./LeavingDialog.vue'));
-const PictureIntake = defineAsyncComponent(() => import('../features/drawing/PictureIntake.vue'));
+const LeavingDialog = comesLater(() => import('./LeavingDialog.vue'));
+const PictureIntake = comesLater(() => import('../features/drawing/PictureIntake.vue'));
 
 const settings = useSettings();
 provide(
@@ -63,6 +64,13 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
     <div v-if="newVersion && !isAtHoop" class="notice">
       <span role="status">A new version of Junctura is ready.</span>
       <NButton size="small" @click="takeNewVersion">Update now</NButton>
+    </div>
+    <div v-if="missingParts.size > 0" class="notice problem" data-test="missing">
+      <span role="alert"
+        >Part of this page could not be loaded: Junctura doesn’t answer. What you did is safe, and the rest appears as
+        soon as the connection is back.</span
+      >
+      <NButton size="small" @click="askAgain">Try again</NButton>
     </div>
     <div v-if="isOverDropZone" class="drop" aria-hidden="true">
       Drop a drawing, a picture or a piece to add it to your bench

@@ -5,7 +5,7 @@ import { pictureSvg } from '@junctura/core/paper';
 import { X } from '@lucide/vue';
 import { useEventListener } from '@vueuse/core';
 import { NAlert, NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { RouterLink, useRoute, useRouter } from 'vue-router';
 import HoopView from '../hoop/HoopView.vue';
 import SettingsMenu from '../session/SettingsMenu.vue';
@@ -29,14 +29,15 @@ import { useWorkings } from '../session/workings.ts';
 import { useSelection } from '../session/selection.ts';
 import { useIntake } from '../session/intake.ts';
 import * as say from './words.ts';
+import { comesLater } from '../ui/comesLater.ts';
 
 /** What is asked for now and then is loaded then. */
-const FindingsList = defineAsyncComponent(() => import('../session/FindingsList.vue'));
-const KeysHelp = defineAsyncComponent(() => import('./KeysHelp.vue'));
-const NProgress = defineAsyncComponent(async () => (await import('../ui/progress.ts')).NProgress);
-const EarlierStates = defineAsyncComponent(() => import('./EarlierStates.vue'));
-const ShareDialog = defineAsyncComponent(async () => (await import('../features/share/index.ts')).ShareDialog);
-const FirstLook = defineAsyncComponent(() => import('./FirstLook.vue'));
+const FindingsList = comesLater(() => import('../session/FindingsList.vue'));
+const KeysHelp = comesLater(() => import('./KeysHelp.vue'));
+const NProgress = comesLater(async () => (await import('../ui/progress.ts')).NProgress);
+const EarlierStates = comesLater(() => import('./EarlierStates.vue'));
+const ShareDialog = comesLater(async () => (await import('../features/share/index.ts')).ShareDialog);
+const FirstLook = comesLater(() => import('./FirstLook.vue'));
 
 const props = defineProps<{ id: string; step: StepId }>();
 const opened = useOpenedPiece();

@@ -2,6 +2,7 @@ import { createRouter, type RouteLocationRaw, type Router, type RouterHistory, t
 import { DEMOS } from '../keeping/demos.ts';
 import { useKeeper } from '../session/keeper.ts';
 import { useSettings } from '../session/settings.ts';
+import { loaded } from '../ui/comesLater.ts';
 import { finishTyping } from '../ui/typing.ts';
 import { PAGES } from './pages.ts';
 import { STEPS } from './steps.ts';
@@ -24,33 +25,61 @@ const ROUTES: readonly RouteRecordRaw[] = [
   {
     name: 'bench',
     path: PAGES.bench,
-    component: () => import('../features/bench/BenchPage.vue'),
+    component: () => loaded(() => import('../features/bench/BenchPage.vue')),
     beforeEnter: welcome,
   },
-  { name: 'piece', path: PAGES.piece, component: () => import('./PiecePage.vue'), props: true, beforeEnter: atStep },
+  {
+    name: 'piece',
+    path: PAGES.piece,
+    component: () => loaded(() => import('./PiecePage.vue')),
+    props: true,
+    beforeEnter: atStep,
+  },
   {
     name: 'light-table',
     path: PAGES['light-table'],
-    component: () => import('../features/transfer/LightTablePage.vue'),
+    component: () => loaded(() => import('../features/transfer/LightTablePage.vue')),
     props: true,
   },
   {
     name: 'at-the-hoop',
     path: PAGES['at-the-hoop'],
-    component: () => import('../features/at-the-hoop/HoopPage.vue'),
+    component: () => loaded(() => import('../features/at-the-hoop/HoopPage.vue')),
     props: true,
   },
-  { name: 'take', path: PAGES.take, component: () => import('../features/hand-over/TakePage.vue'), props: true },
-  { name: 'threads', path: PAGES.threads, component: () => import('../features/thread-box/ThreadsPage.vue') },
-  { name: 'compare', path: PAGES.compare, component: () => import('../features/stitch-book/ComparePage.vue') },
-  { name: 'knots', path: PAGES.knots, component: () => import('../features/stitch-book/KnotsPage.vue') },
+  {
+    name: 'take',
+    path: PAGES.take,
+    component: () => loaded(() => import('../features/hand-over/TakePage.vue')),
+    props: true,
+  },
+  {
+    name: 'threads',
+    path: PAGES.threads,
+    component: () => loaded(() => import('../features/thread-box/ThreadsPage.vue')),
+  },
+  {
+    name: 'compare',
+    path: PAGES.compare,
+    component: () => loaded(() => import('../features/stitch-book/ComparePage.vue')),
+  },
+  { name: 'knots', path: PAGES.knots, component: () => loaded(() => import('../features/stitch-book/KnotsPage.vue')) },
   {
     name: 'handling',
     path: PAGES.handling,
-    component: () => import('../features/stitch-book/handling/HandlingPage.vue'),
+    component: () => loaded(() => import('../features/stitch-book/handling/HandlingPage.vue')),
   },
-  { name: 'practice', path: PAGES.practice, component: () => import('../features/stitch-book/PracticePage.vue') },
-  { name: 'book', path: PAGES.book, component: () => import('../features/stitch-book/BookPage.vue'), props: true },
+  {
+    name: 'practice',
+    path: PAGES.practice,
+    component: () => loaded(() => import('../features/stitch-book/PracticePage.vue')),
+  },
+  {
+    name: 'book',
+    path: PAGES.book,
+    component: () => loaded(() => import('../features/stitch-book/BookPage.vue')),
+    props: true,
+  },
   { path: '/:rest(.*)*', redirect: '/' },
 ];
 

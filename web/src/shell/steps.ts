@@ -1,6 +1,7 @@
 import type { FindingStep } from '@junctura/core/advice';
-import { defineAsyncComponent, type Component } from 'vue';
+import { type Component } from 'vue';
 import type { HoopShows } from '../hoop/useHoopPointer.ts';
+import { comesLater } from '../ui/comesLater.ts';
 
 /** A step of the work: a mark on the tape, a card at the side, what the hoop shows meanwhile. */
 export interface Step {
@@ -21,64 +22,64 @@ export const STEPS: readonly Step[] = [
     name: 'Drawing',
     shows: 'drawing',
     isByColour: false,
-    card: defineAsyncComponent(() => import('../features/drawing/DrawingStep.vue')),
+    card: comesLater(() => import('../features/drawing/DrawingStep.vue')),
   },
   {
     id: 'hoop',
     name: 'Hoop',
     shows: 'fit',
     isByColour: false,
-    card: defineAsyncComponent(() => import('../features/hoop-and-size/HoopStep.vue')),
+    card: comesLater(() => import('../features/hoop-and-size/HoopStep.vue')),
   },
   {
     id: 'stitches',
     name: 'Stitches',
     shows: 'stitches',
     isByColour: false,
-    card: defineAsyncComponent(() => import('../features/stitches/StitchesStep.vue')),
+    card: comesLater(() => import('../features/stitches/StitchesStep.vue')),
   },
   {
     id: 'colours',
     name: 'Colours',
     shows: 'stitches',
     isByColour: true,
-    card: defineAsyncComponent(() => import('../features/colours/ColoursStep.vue')),
+    card: comesLater(() => import('../features/colours/ColoursStep.vue')),
   },
   {
     id: 'thread',
     name: 'Thread',
     shows: 'stitches',
     isByColour: true,
-    card: defineAsyncComponent(() => import('../features/thread/ThreadStep.vue')),
+    card: comesLater(() => import('../features/thread/ThreadStep.vue')),
   },
   {
     id: 'transfer',
     name: 'Transfer',
     shows: 'lines',
     isByColour: false,
-    card: defineAsyncComponent(() => import('../features/transfer/TransferStep.vue')),
+    card: comesLater(() => import('../features/transfer/TransferStep.vue')),
   },
   {
     id: 'order',
     name: 'Order',
     shows: 'order',
     isByColour: false,
-    card: defineAsyncComponent(() => import('../features/order/OrderStep.vue')),
-    belowHoop: defineAsyncComponent(() => import('../features/order/WorkPlayer.vue')),
+    card: comesLater(() => import('../features/order/OrderStep.vue')),
+    belowHoop: comesLater(() => import('../features/order/WorkPlayer.vue')),
   },
   {
     id: 'at-the-hoop',
     name: 'At the hoop',
     shows: 'work',
     isByColour: false,
-    card: defineAsyncComponent(() => import('../features/at-the-hoop/HoopStep.vue')),
+    card: comesLater(() => import('../features/at-the-hoop/HoopStep.vue')),
   },
   {
     id: 'finish',
     name: 'Finish',
     shows: 'finished',
     isByColour: false,
-    card: defineAsyncComponent(() => import('../features/finish/FinishStep.vue')),
+    card: comesLater(() => import('../features/finish/FinishStep.vue')),
   },
 ];
 

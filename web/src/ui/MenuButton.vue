@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import { defineAsyncComponent } from 'vue';
+
 import { useOpening } from './useOpening.ts';
+import { comesLater } from './comesLater.ts';
 
 /** A button below which a list of actions opens. */
 defineOptions({ inheritAttrs: false });
 defineProps<{ options: readonly { readonly key: string; readonly label: string }[] }>();
 const emit = defineEmits<{ select: [key: string] }>();
 
-const NDropdown = defineAsyncComponent(async () => (await import('./opening.ts')).NDropdown);
+const NDropdown = comesLater(async () => (await import('./opening.ts')).NDropdown);
 const { isOpen, isUsed, place, press, pressedElsewhere } = useOpening('left');
 function select(key: string): void {
   isOpen.value = false;

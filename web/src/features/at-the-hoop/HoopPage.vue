@@ -5,7 +5,7 @@ import { formatDuration } from '@junctura/core/measure';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
 import { ArrowLeft, Lamp, RotateCw, Settings } from '@lucide/vue';
 import { NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import { RouterLink } from 'vue-router';
 import { isTyping } from '../../ui/useUndoKeys.ts';
 import PieceToOpen from '../../session/PieceToOpen.vue';
@@ -22,14 +22,15 @@ import PresentStep from './PresentStep.vue';
 import StepPicture from './StepPicture.vue';
 import { speak, tick } from './sounds.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
 /** What is done after the last stitch. */
-const FinishSteps = defineAsyncComponent(async () => (await import('../finish/index.ts')).FinishSteps);
-const EndSheet = defineAsyncComponent(() => import('./EndSheet.vue'));
-const HoopSettings = defineAsyncComponent(() => import('./HoopSettings.vue'));
-const MoreDialog = defineAsyncComponent(() => import('./MoreDialog.vue'));
+const FinishSteps = comesLater(async () => (await import('../finish/index.ts')).FinishSteps);
+const EndSheet = comesLater(() => import('./EndSheet.vue'));
+const HoopSettings = comesLater(() => import('./HoopSettings.vue'));
+const MoreDialog = comesLater(() => import('./MoreDialog.vue'));
 
-const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
+const HandOverDialog = comesLater(async () => (await import('../hand-over/index.ts')).HandOverDialog);
 
 /** What is glanced at with a needle in the hand: the present step, and one large target that says it is done. */
 defineProps<{ id: string }>();

@@ -12,7 +12,7 @@ import {
 } from '@junctura/core/measure';
 import { sittingDays, stepSeconds } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
@@ -26,11 +26,12 @@ import RecordList from './RecordList.vue';
 import WorkChart from './WorkChart.vue';
 import WorkedDays from './WorkedDays.vue';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
-const HandOverDialog = defineAsyncComponent(async () => (await import('../hand-over/index.ts')).HandOverDialog);
+const HandOverDialog = comesLater(async () => (await import('../hand-over/index.ts')).HandOverDialog);
 
-const NeedleQuestion = defineAsyncComponent(() => import('./NeedleQuestion.vue'));
-const ThreadRecord = defineAsyncComponent(() => import('./ThreadRecord.vue'));
+const NeedleQuestion = comesLater(() => import('./NeedleQuestion.vue'));
+const ThreadRecord = comesLater(() => import('./ThreadRecord.vue'));
 
 /** How the work stands, seen from the desk; and the way to the page that is used at the hoop. */
 const opened = useOpenedPiece();

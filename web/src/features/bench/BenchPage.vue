@@ -5,7 +5,7 @@ import { AIR_MM } from '@junctura/core/materials';
 import { finishProgress, mergeRecords } from '@junctura/core/log';
 import { checkPiece, emptyPiece, PIECE_EXTENSION, plainHoop, type Piece, type PieceRecord } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
 import PieceThumbnail from '../../hoop/PieceThumbnail.vue';
 import SettingsMenu from '../../session/SettingsMenu.vue';
@@ -17,9 +17,10 @@ import { pieceRoute } from '../../session/pieceRoute.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useIntake } from '../../session/intake.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
 /** What packs and unpacks is loaded when it is asked for. */
-const BackupDialog = defineAsyncComponent(() => import('./BackupDialog.vue'));
+const BackupDialog = comesLater(() => import('./BackupDialog.vue'));
 const keeper = useKeeper();
 const intake = useIntake();
 

@@ -15,7 +15,7 @@ import {
   type PaletteColour,
 } from '@junctura/core/piece';
 import { NButton, NInput } from 'naive-ui';
-import { computed, defineAsyncComponent, onBeforeUnmount, ref } from 'vue';
+import { computed, onBeforeUnmount, ref } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import ShadeLadder from './ShadeLadder.vue';
 import LotByParts from './LotByParts.vue';
@@ -28,9 +28,10 @@ import { useShop } from '../../session/shop.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import { SEEING_WORDS } from './words.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
-const PicturePalette = defineAsyncComponent(() => import('./PicturePalette.vue'));
-const ColourwaysDialog = defineAsyncComponent(() => import('./ColourwaysDialog.vue'));
+const PicturePalette = comesLater(() => import('./PicturePalette.vue'));
+const ColourwaysDialog = comesLater(() => import('./ColourwaysDialog.vue'));
 
 const opened = useOpenedPiece();
 

@@ -11,7 +11,7 @@ import {
   setUnderlay,
 } from '@junctura/core/piece';
 import { NButton, NCheckbox, NInput, NRadio, NRadioGroup } from 'naive-ui';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
 import PickedBar from '../../session/PickedBar.vue';
 import DrawingParts from './DrawingParts.vue';
 import ProposeSubject from './ProposeSubject.vue';
@@ -23,9 +23,10 @@ import { useSelection, type Pen } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 import { KIND_WORDS, partSize } from '../../session/words.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
 /** Loaded when it is asked for: the alphabets’ reader is large. */
-const HelperPanel = defineAsyncComponent(() => import('./HelperPanel.vue'));
+const HelperPanel = comesLater(() => import('./HelperPanel.vue'));
 
 const opened = useOpenedPiece();
 

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { formatDuration, formatThread } from '@junctura/core/measure';
-import { computed, defineAsyncComponent, ref, type Component } from 'vue';
+import { computed, ref, type Component } from 'vue';
 import { useFinishing } from '../../session/finishing.ts';
 import { useSettings } from '../../session/settings.ts';
 import TabRow from '../../ui/TabRow.vue';
 import EndChoice from './EndChoice.vue';
 import { END_NAMES } from './words.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
 /** From the last stitch to the thing itself: how it ends, what is to do and to buy, templates, and the piece's end. */
 const finishing = useFinishing();
@@ -15,9 +16,9 @@ finishing.want();
 
 const VIEWS = [
   { id: 'end', name: 'What it becomes', card: EndChoice },
-  { id: 'steps', name: 'Steps', card: defineAsyncComponent(() => import('./FinishSteps.vue')) },
-  { id: 'templates', name: 'Templates', card: defineAsyncComponent(() => import('./TemplatesCard.vue')) },
-  { id: 'price', name: 'Price and label', card: defineAsyncComponent(() => import('./PriceCard.vue')) },
+  { id: 'steps', name: 'Steps', card: comesLater(() => import('./FinishSteps.vue')) },
+  { id: 'templates', name: 'Templates', card: comesLater(() => import('./TemplatesCard.vue')) },
+  { id: 'price', name: 'Price and label', card: comesLater(() => import('./PriceCard.vue')) },
 ] as const satisfies readonly { id: string; name: string; card: Component }[];
 const shown = ref<(typeof VIEWS)[number]['id']>('end');
 const card = computed(() => VIEWS.find(({ id }) => id === shown.value)!.card);

@@ -3,15 +3,16 @@ import type { FinishPlan, FinishStep } from '@junctura/core/finish';
 import { finishProgress } from '@junctura/core/log';
 import { formatDay, formatDuration } from '@junctura/core/measure';
 import { NButton, NCheckbox, NInput } from 'naive-ui';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
 import { amountsInWords } from './words.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
-const EndedFigures = defineAsyncComponent(() => import('./EndedFigures.vue'));
-const PhotoRow = defineAsyncComponent(async () => (await import('../at-the-hoop/index.ts')).PhotoRow);
+const EndedFigures = comesLater(() => import('./EndedFigures.vue'));
+const PhotoRow = comesLater(async () => (await import('../at-the-hoop/index.ts')).PhotoRow);
 
 /** What is to be done in its order, ticked off as it is done; then the piece is ended. */
 const props = defineProps<{ plan: FinishPlan }>();

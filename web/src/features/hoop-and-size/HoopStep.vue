@@ -15,7 +15,7 @@ import { formatLength, roundTo } from '@junctura/core/measure';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
 import { Lock, LockOpen } from '@lucide/vue';
 import { NButton, NCheckbox } from 'naive-ui';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import ClothNeeds from './ClothNeeds.vue';
 import HoopPositions from './HoopPositions.vue';
@@ -28,8 +28,9 @@ import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import { hoopSizeText } from './words.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
-const HoopComparison = defineAsyncComponent(() => import('./HoopComparison.vue'));
+const HoopComparison = comesLater(() => import('./HoopComparison.vue'));
 
 const opened = useOpenedPiece();
 

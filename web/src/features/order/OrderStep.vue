@@ -2,20 +2,21 @@
 import LessonLinks from '../../ui/LessonLinks.vue';
 import { formatDuration } from '@junctura/core/measure';
 import { orderTotals } from '@junctura/core/thread';
-import { computed, defineAsyncComponent, ref, type Component } from 'vue';
+import { computed, ref, type Component } from 'vue';
 import { useWorkings } from '../../session/workings.ts';
 import TabRow from '../../ui/TabRow.vue';
 import StepsCard from './StepsCard.vue';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
 /** The order of work: its steps in sittings, the ways to order it, the days, and the guide to hand on. */
 const workings = useWorkings();
 
 const VIEWS = [
   { id: 'steps', name: 'Steps', card: StepsCard },
-  { id: 'ways', name: 'Ways of working', card: defineAsyncComponent(() => import('./WaysCard.vue')) },
-  { id: 'days', name: 'Days', card: defineAsyncComponent(() => import('./DaysCard.vue')) },
-  { id: 'guide', name: 'Guide', card: defineAsyncComponent(() => import('./GuideCard.vue')) },
+  { id: 'ways', name: 'Ways of working', card: comesLater(() => import('./WaysCard.vue')) },
+  { id: 'days', name: 'Days', card: comesLater(() => import('./DaysCard.vue')) },
+  { id: 'guide', name: 'Guide', card: comesLater(() => import('./GuideCard.vue')) },
 ] as const satisfies readonly { id: string; name: string; card: Component }[];
 const shown = ref<(typeof VIEWS)[number]['id']>('steps');
 const card = computed(() => VIEWS.find(({ id }) => id === shown.value)!.card);

@@ -4,7 +4,7 @@ import { refOf, type Shade } from '@junctura/core/materials';
 import { setGuides, setPainting, setPasses, setWorker, type Piece } from '@junctura/core/piece';
 import { paintPart, passesAsWorked, type OwnFactors, type PlannedPart } from '@junctura/core/work';
 import { NButton, NCheckbox } from 'naive-ui';
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import ErrorCurve from '../../ui/ErrorCurve.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -17,8 +17,9 @@ import PaintLook from './PaintLook.vue';
 import PaintOnTop from './PaintOnTop.vue';
 import PaintShades from './PaintShades.vue';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
-const PaintWays = defineAsyncComponent(() => import('./PaintWays.vue'));
+const PaintWays = comesLater(() => import('./PaintWays.vue'));
 
 /** A part painted from the picture below: its shades, the lie of its stitches, what matters most, how near it comes. */
 const props = defineProps<{ planned: PlannedPart }>();

@@ -20,7 +20,7 @@ import {
 } from '@junctura/core/piece';
 import { stitchKind, type Quantities } from '@junctura/core/stitches';
 import { NButton, NCheckbox } from 'naive-ui';
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import { RouterLink } from 'vue-router';
 import LayerList from './PassList.vue';
@@ -34,11 +34,12 @@ import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 import { partSize, partsInWords, ROLE_WORDS, useStitch } from '../../session/words.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
 /** Its needle paths are loaded when there is something to compare. */
-const FindingsList = defineAsyncComponent(() => import('../../session/FindingsList.vue'));
-const PaintCard = defineAsyncComponent(() => import('./PaintCard.vue'));
-const PassPreview = defineAsyncComponent(() => import('./PassPreview.vue'));
+const FindingsList = comesLater(() => import('../../session/FindingsList.vue'));
+const PaintCard = comesLater(() => import('./PaintCard.vue'));
+const PassPreview = comesLater(() => import('./PassPreview.vue'));
 const opened = useOpenedPiece();
 
 const workings = useWorkings();

@@ -28,7 +28,7 @@ import type { Pass } from '@junctura/core/piece';
 import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { Trash2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection, type Pen } from '../../session/selection.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
@@ -38,8 +38,9 @@ import NumberField from '../../ui/NumberField.vue';
 import type { PassChange } from './passChange.ts';
 import * as say from './words.ts';
 import { useStitch } from '../../session/words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
-const OutlineRun = defineAsyncComponent(() => import('./OutlineRun.vue'));
+const OutlineRun = comesLater(() => import('./OutlineRun.vue'));
 
 /** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
 const props = defineProps<{ planned: PlannedPart; index: number }>();

@@ -4,7 +4,7 @@ import { formatThread } from '@junctura/core/measure';
 import { useEventListener } from '@vueuse/core';
 import { saveFile } from '../../keeping/files.ts';
 import { NAlert, NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { RouterLink } from 'vue-router';
 import BoxBulkCard from './BoxBulkCard.vue';
 import BoxEntryCard from './BoxEntryCard.vue';
@@ -22,14 +22,15 @@ import { isTyping, useUndoKeys } from '../../ui/useUndoKeys.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import * as say from './words.ts';
+import { comesLater } from '../../ui/comesLater.ts';
 
-const WorkBasket = defineAsyncComponent(() => import('./WorkBasket.vue'));
+const WorkBasket = comesLater(() => import('./WorkBasket.vue'));
 const TABS = [
   { id: 'threads', name: 'Thread' },
   { id: 'basket', name: 'Workbasket' },
 ] as const;
 const shown = ref<(typeof TABS)[number]['id']>('threads');
-const PhotoColours = defineAsyncComponent(() => import('./PhotoColours.vue'));
+const PhotoColours = comesLater(() => import('./PhotoColours.vue'));
 
 /** The thread box: what a person owns, found, sorted, changed one by one or many at once. */
 const threads = useThreadBox();

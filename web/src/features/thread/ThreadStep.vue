@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import { computed, defineAsyncComponent, ref, type Component } from 'vue';
+import { computed, ref, type Component } from 'vue';
 import { RouterLink } from 'vue-router';
 import ThreadNeeds from './ThreadNeeds.vue';
 import ThreadReach from './ThreadReach.vue';
 import TabRow from '../../ui/TabRow.vue';
 import WorkHabits from './WorkHabits.vue';
+import { comesLater } from '../../ui/comesLater.ts';
 
-const ShoppingDialog = defineAsyncComponent(() => import('./ShoppingDialog.vue'));
+const ShoppingDialog = comesLater(() => import('./ShoppingDialog.vue'));
 
 /** The questions of thread, in the order in which they come up. */
 const QUESTIONS = [

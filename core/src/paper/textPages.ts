@@ -1,3 +1,4 @@
+import { fitted } from './fitting.ts';
 import type { Page, PageItem } from './sheets.ts';
 import * as say from './words.ts';
 
@@ -5,8 +6,9 @@ const [WIDTH_MM, HEIGHT_MM] = [210, 297];
 const MARGIN_MM = 16;
 const LINE_MM = 7;
 const TEXT_MM = 3.4;
-/** The width of a letter of the printed face, about, as a share of its size. */
-const LETTER_WIDTHS = 0.52;
+const TITLE_MM = 5.4;
+/** Room for “page 10 of 12” beside a title. */
+const NUMBER_MM = 48;
 
 /**
  * Rows of text in columns, on as many A4 pages as they take.
@@ -25,23 +27,21 @@ export function textPages(
     const items: PageItem[] = [];
     const text = (x: number, y: number, words: string, sizeMm = TEXT_MM): void =>
       void items.push({ type: 'text', x, y, sizeMm, text: words, align: 'left', grey: 0.1 });
-    text(MARGIN_MM, MARGIN_MM + 4, count > 1 ? say.pageTitle(title, page + 1, count) : title, 5.4);
+    // The number of the page stays, however long the title is.
+    const room = WIDTH_MM - 2 * MARGIN_MM - (count > 1 ? NUMBER_MM : 0);
+    const fits = fitted(title, room, TITLE_MM);
+    text(MARGIN_MM, MARGIN_MM + 4, count > 1 ? say.pageTitle(fits, page + 1, count) : fits, TITLE_MM);
     rows.slice(page * perPage, (page + 1) * perPage).forEach((row, i) => {
       const y = MARGIN_MM + 16 + i * LINE_MM;
       const left = boxes ? MARGIN_MM + 7 : MARGIN_MM;
       if (boxes) items.push(box(MARGIN_MM, y - 3.4, 3.6));
       row.forEach((words, k) => {
         const room = (columns[k + 1] ?? WIDTH_MM - 2 * MARGIN_MM) - columns[k]!;
-        text(left + columns[k]!, y, fitted(words, room - 2));
+        text(left + columns[k]!, y, fitted(words, room - 2, TEXT_MM));
       });
     });
     return { widthMm: WIDTH_MM, heightMm: HEIGHT_MM, items };
   });
-}
-
-function fitted(words: string, roomMm: number): string {
-  const letters = Math.floor(roomMm / (TEXT_MM * LETTER_WIDTHS));
-  return words.length <= letters ? words : `${words.slice(0, Math.max(1, letters - 1))}…`;
 }
 
 function box(x: number, y: number, size: number): PageItem {

@@ -1,8 +1,12 @@
 import { boxOf, clipToBox, type Box, type Polyline } from '../geometry/index.ts';
+import { fitted, widthOf } from './fitting.ts';
 import { BAR_MM, type Page, type PageItem, type PrinterScale, type Sheet } from './sheets.ts';
 import * as say from './words.ts';
 
 const MARGIN_MM = 10;
+const FOOT_TEXT_MM = 2.8;
+/** As much of a name is always there. */
+const NAME_MM = 24;
 /** Room at the foot for the bar to measure and the caption. */
 const FOOT_MM = 20;
 /** Neighbouring tiles repeat this much, for glueing. */
@@ -59,10 +63,14 @@ export function tiledPages(
       const tile = tileBox(box, room, column, row, columns, rows);
       tiles.push(tile);
       const place = columns * rows === 1 ? '' : say.tileNote(pages.length + 1, columns * rows, row + 1, column + 1);
-      pages.push(drawPage(true_, tile, inks, labels, { columns, rows, column, row }, `${name} · ${what}${place}`));
+      const caption = say.pageCaption(what + place);
+      // However long the name is, what the page is stays.
+      const fits = fitted(name, Math.max(NAME_MM, room.width - widthOf(caption, FOOT_TEXT_MM)), FOOT_TEXT_MM);
+      pages.push(drawPage(true_, tile, inks, labels, { columns, rows, column, row }, fits + caption));
     }
   }
-  const all = tiles.length > 1 ? [mapPage(true_, tiles, inks, box, name), ...pages] : pages;
+  const all =
+    tiles.length > 1 ? [mapPage(true_, tiles, inks, box, fitted(name, room.width / 2, FOOT_TEXT_MM)), ...pages] : pages;
   return all.map((page) => stretched(page, sheet, printer));
 }
 
@@ -260,5 +268,5 @@ function foot(sheet: Sheet, caption: string): PageItem[] {
 }
 
 function textItem(x: number, y: number, text: string): PageItem {
-  return { type: 'text', x, y, sizeMm: 2.8, text, align: 'left', grey: 0.15 };
+  return { type: 'text', x, y, sizeMm: FOOT_TEXT_MM, text, align: 'left', grey: 0.15 };
 }

@@ -41,6 +41,8 @@ export const toBuyFor = (piece: string): string => `To buy for ${piece}`;
 
 export const templateFooter = (key: string): string => `true size · ${key}`;
 
+export const pageCaption = (what: string): string => ` · ${what}`;
+
 export const pageTitle = (title: string, page: number, count: number): string => `${title} (${page} of ${count})`;
 
 export const tileNote = (page: number, pages: number, row: number, column: number): string =>

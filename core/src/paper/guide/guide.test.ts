@@ -9,7 +9,8 @@ import { calloutsFor, type Callout, type Numbered } from './callouts.ts';
 import { foldedCuts, makeGuide, type Guide } from './guide.ts';
 import { guideHtml } from './guideHtml.ts';
 import { guideMap } from './guideMap.ts';
-import { guidePages, mapBoxOf, wrapped } from './guidePages.ts';
+import { widthOf, wrapped } from '../fitting.ts';
+import { guidePages, mapBoxOf } from './guidePages.ts';
 
 const guideOf = (piece: Piece): Guide =>
   makeGuide(piece, new Planner().plan(piece, USUAL_FACTORS).plan, { hand: 'right', units: 'metric' });
@@ -144,7 +145,7 @@ describe('the guide', () => {
       const words = Array.from({ length: 30 }, () => 'x'.repeat(1 + Math.floor(random.next() ** 3 * 90))).join(' ');
       const lines = wrapped(words, 60, 3);
       expect(lines.join('').replace(/ /g, '')).toBe(words.replace(/ /g, ''));
-      for (const line of lines) expect(line.length).toBeLessThanOrEqual(40);
+      for (const line of lines) expect(widthOf(line, 3)).toBeLessThanOrEqual(60);
     }
   });
 });

@@ -1,4 +1,5 @@
 import type { Box } from '../../geometry/index.ts';
+import { fitted, wrapped } from '../fitting.ts';
 import { BAR_MM, type Page, type PageItem, type Sheet } from '../sheets.ts';
 import type { Guide, GuideRow } from './guide.ts';
 import { guideMap } from './guideMap.ts';
@@ -13,8 +14,6 @@ const FOOT_MM = 10;
 const TEXT_MM = 3.4;
 const SMALL_MM = 2.9;
 const LINE_MM = 4.9;
-/** Letters of the printed face are about so wide, in sizes. */
-const LETTER_WIDTHS = 0.5;
 
 /** Fills pages from top to bottom. */
 class Flow {
@@ -92,25 +91,6 @@ class Flow {
       ],
     }));
   }
-}
-
-/** Words in lines that fit a width. */
-export function wrapped(words: string, widthMm: number, sizeMm: number): string[] {
-  const most = Math.max(8, Math.floor(widthMm / (sizeMm * LETTER_WIDTHS)));
-  const lines: string[] = [];
-  let line = '';
-  for (const word of words.split(/\s+/).flatMap((long) => long.match(new RegExp(`.{1,${most}}`, 'gu')) ?? [])) {
-    if (line && line.length + 1 + word.length > most) {
-      lines.push(line);
-      line = word;
-    } else line = line ? `${line} ${word}` : word;
-  }
-  return line ? [...lines, line] : lines;
-}
-
-function fitted(words: string, widthMm: number, sizeMm: number): string {
-  const most = Math.max(2, Math.floor(widthMm / (sizeMm * LETTER_WIDTHS)));
-  return words.length <= most ? words : `${words.slice(0, most - 1).trimEnd()}…`;
 }
 
 /** The booklet, page by page: picture and materials, the map, the table, working drawings, cutting list, thread, finishing. */

@@ -270,6 +270,8 @@ test('every page does so too in a narrow window, and none is wider than its wind
   await bench.saved();
   await bench.open('/hoop/demo-rock-pool');
   await look('at the hoop');
+  await page.getByTestId('begin').click();
+  await expect(page.getByTestId('end')).toBeInViewport({ ratio: 1 });
   await bench.open();
   await expect(page.getByText('langerTeichname', { exact: false }).first()).toBeVisible();
   await look('the bench with a long name');

@@ -1,9 +1,72 @@
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { seededRandom, type Random } from '@junctura/core/measure';
 import { KilledBrowser } from './killedBrowser.ts';
 import { pick } from './mutate.ts';
 
 const PIECE = 'demo-kite';
+/** What was changed elsewhere than at the hoop is kept within this, ms. */
+const SHOWN_KEPT_MS = 1000;
+
+/** Something that is changed on a page, and how it is read there. */
+interface Shown {
+  readonly name: string;
+  readonly path: string;
+  readonly change: (page: Page, random: Random) => Promise<void>;
+  readonly read: (page: Page) => Promise<string>;
+}
+
+const bar = async (page: Page): Promise<Locator> => {
+  const field = page.getByLabel('This bar measures, against a ruler');
+  if (!(await field.isVisible())) await page.getByRole('button', { name: 'Settings' }).click();
+  return field;
+};
+const SETTINGS: Shown = {
+  name: 'the settings',
+  path: '/threads',
+  change: async (page, random) => {
+    await (await bar(page)).fill(`${80 + Math.floor(random.next() * 60)}`);
+    await (await bar(page)).press('Enter');
+  },
+  read: async (page) => (await bar(page)).inputValue(),
+};
+
+/** The boxes of the steps of finishing, once they are there. */
+async function ticks(page: Page): Promise<Locator> {
+  await page.locator('aside').getByRole('button', { name: 'Steps', exact: true }).click();
+  const all = page.locator('[data-test=finish-steps] [role=checkbox]');
+  await all.first().waitFor();
+  return all;
+}
+
+const FINISH: Shown = {
+  name: 'the steps of finishing',
+  path: '/piece/demo-bramble/finish',
+  change: async (page, random) => {
+    const steps = await ticks(page);
+    await steps.nth(Math.floor(random.next() * (await steps.count()))).click();
+  },
+  read: async (page) => {
+    const checked = await ticks(page);
+    return (await checked.evaluateAll((all) => all.map((one) => one.getAttribute('aria-checked')))).join();
+  },
+};
+
+const BOX: Shown = {
+  name: 'the threads of the box',
+  path: '/threads',
+  change: async (page, random) => {
+    await page.getByRole('button', { name: 'Add thread' }).first().click();
+    const shades = page.locator('.shades button');
+    await shades.first().waitFor();
+    await shades.nth(Math.floor(random.next() * 30)).click();
+  },
+  read: async (page) => {
+    await page.locator('[data-test=box-row]').first().waitFor();
+    return (await page.locator('[data-test=box-row]').allInnerTexts())
+      .map((text) => text.replace(/\s+/g, ' '))
+      .join('; ');
+  },
+};
 /** Between two edits or taps, ms: at once, while one is being saved, after that. */
 const PAUSES = [0, 20, 120, 400, 1100] as const;
 /** What was tapped is on disk within this, ms. */
@@ -11,7 +74,7 @@ const TAP_KEPT_MS = 100;
 
 /**
  * Works in a real browser, kills it in the middle, opens it again, and looks whether everything is there that was shown as kept, as it was then or
- * as it was worked later. By turns it edits at the desk and taps at the hoop.
+ * as it was worked later. By turns it edits at the desk, taps at the hoop, changes settings, ticks off what is finished, and puts thread into the box.
  */
 export class SessionsRun {
   private readonly browser = new KilledBrowser();
@@ -19,7 +82,14 @@ export class SessionsRun {
 
   /** @returns what was lost, in a sentence; null: nothing */
   kill(seed: number): Promise<string | null> {
-    return seed % 2 === 0 ? this.edits(seed) : this.taps(seed);
+    const kinds = [
+      () => this.edits(seed),
+      () => this.taps(seed),
+      () => this.shown(seed, SETTINGS),
+      () => this.shown(seed, FINISH),
+      () => this.shown(seed, BOX),
+    ];
+    return kinds[seed % kinds.length]!();
   }
 
   close(): Promise<void> {
@@ -82,6 +152,25 @@ export class SessionsRun {
     const possible = seen.slice(Math.max(0, kept)).map(({ step }) => step);
     if (possible.includes(found)) return null;
     return `after a kill (${seed}) the work stands at step ${found}, though ${possible.join(', ')} had been tapped`;
+  }
+
+  /** Changes something once or more, and kills the browser a second after it was shown. */
+  private async shown(seed: number, { name, path, change, read }: Shown): Promise<string | null> {
+    const random = seededRandom(seed);
+    const page = await this.browser.open(path);
+    const changes = 1 + Math.floor(random.next() * 4);
+    for (let i = 0; i < changes; i++) {
+      await change(page, random);
+      await page.waitForTimeout(pick(random, PAUSES));
+    }
+    const was = await read(page);
+    await page.waitForTimeout(SHOWN_KEPT_MS);
+    await this.browser.kill();
+    const found = await read(await this.browser.open(path));
+    await this.browser.shut();
+    return found === was
+      ? null
+      : `after a kill (${seed}) ${name} are “${found}”, though “${was}” was shown a second before`;
   }
 
   private async desk(): Promise<Page> {

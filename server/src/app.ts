@@ -70,7 +70,7 @@ export function createApp({ dist, log = () => undefined, handsOver = false, host
     decodeURIComponent(request.path);
     const host = request.headers.host ?? '';
     if (isKnown(host)) return next();
-    log(`421 ${request.method} ${JSON.stringify(host.slice(0, 100))}: not an address of this server`);
+    log(`421 ${request.method} ${JSON.stringify(host.slice(0, 100))}`);
     response
       .status(421)
       .type('text')

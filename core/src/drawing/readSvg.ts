@@ -1,4 +1,4 @@
-import { shortened, failure, success, type Outcome } from '../measure/index.ts';
+import { parseJson, shortened, failure, success, type Outcome } from '../measure/index.ts';
 import { checkPiece, emptyPiece, MAX_PARTS, type Piece } from '../piece/index.ts';
 import { centred } from './fit.ts';
 import { groupLikeParts } from './likeParts.ts';
@@ -83,7 +83,7 @@ function restoredPiece(root: SvgElement, viewport: Viewport, id: string): Piece 
 function keptPiece(text: string | undefined): Piece | null {
   if (text === undefined) return null;
   try {
-    const { piece } = JSON.parse(text) as { piece?: Piece };
+    const { piece } = parseJson(text) as { piece?: Piece };
     const isColour = (colour: unknown): boolean => {
       const { id, hex } = (colour ?? {}) as Record<string, unknown>;
       return typeof id === 'string' && typeof hex === 'string';

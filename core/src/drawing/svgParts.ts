@@ -1,4 +1,4 @@
-import { shortened } from '../measure/index.ts';
+import { parseJson, shortened } from '../measure/index.ts';
 import {
   intersect,
   pathData,
@@ -93,7 +93,7 @@ export function partsOf(
 function keptOf({ kept }: DrawnShape): Partial<Part> | null {
   if (kept === null) return null;
   try {
-    const value: unknown = JSON.parse(kept);
+    const value = parseJson(kept);
     return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Partial<Part>) : null;
   } catch {
     return null;

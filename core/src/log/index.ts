@@ -12,4 +12,5 @@ export {
 } from './progress.ts';
 export { forecast, hoursInAll, type Forecast } from './forecast.ts';
 export { learnPace, paceIn, type Pace } from './pace.ts';
-export { recordReport, workSoFar, type LongGap, type RecordReport, type WorkedStep, type WorkSoFar } from './work.ts';
+export { recordReport, type RecordReport } from './report.ts';
+export { workSoFar, type LongGap, type WorkedStep, type WorkSoFar } from './work.ts';

@@ -2,9 +2,6 @@ import { localDay } from '../measure/index.ts';
 import type { Step } from '../order/index.ts';
 import type { PieceRecord, RecordEntry } from '../piece/index.ts';
 import { stepSeconds, type Plan, type StepWork } from '../thread/index.ts';
-import { forecast, type Forecast } from './forecast.ts';
-import { learnHand, trusted } from './learn.ts';
-import { learnPace } from './pace.ts';
 import { inOrder } from './entryOrder.ts';
 import { countingEntries } from './progress.ts';
 import { afterEntry, type LastSitting } from './sittings.ts';
@@ -137,38 +134,4 @@ function leftOver({ order, rules }: Plan, done: ReadonlyMap<string, unknown>, la
   // Left for later, everything left: then it is time.
   if (left.every((i) => put.has(i))) return left.map((i) => order[i]!);
   return [...left.filter((i) => !put.has(i)), ...left.filter((i) => put.has(i))].map((i) => order[i]!);
-}
-
-/** What a record tells of a plan, as the headless planner says it. */
-export interface RecordReport {
-  readonly doneParts: readonly string[];
-  readonly doneSeconds: number;
-  readonly doneMm: number;
-  readonly left: Forecast;
-  readonly factors: {
-    readonly seconds: Readonly<Record<string, number>>;
-    readonly thread: Readonly<Record<string, number>>;
-  };
-}
-
-export function recordReport(record: PieceRecord, plan: Plan): RecordReport {
-  const soFar = workSoFar(record, plan);
-  const pace = learnPace(soFar.done);
-  const left = new Set(soFar.left.map(({ part }) => part));
-  const uses = countingEntries(record).filter((entry) => entry.type === 'thread-used');
-  const byPart = new Set([...soFar.done.map(({ step }) => step.part), ...uses.map(({ part }) => part)]);
-  const { thread } = learnHand(trusted(uses));
-  return {
-    doneParts: [...byPart].filter((part) => !left.has(part) || uses.some((use) => use.part === part)),
-    doneSeconds: soFar.seconds,
-    doneMm: soFar.done.reduce((sum, { step }) => sum + step.threadMm, 0),
-    left: forecast(soFar, plan, pace),
-    factors: {
-      seconds: {
-        '': pace.hand,
-        ...Object.fromEntries([...pace.stitches].map(([stitch, { factor }]) => [stitch, factor])),
-      },
-      thread,
-    },
-  };
 }

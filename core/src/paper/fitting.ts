@@ -1,12 +1,14 @@
 /** How wide letters of the printed face are, about, as shares of their size: narrow ones, wide ones, capitals, all others. */
 const NARROW = /[iljtf.,:;'’“”"|!()[\]\s-]/;
-const WIDE = /[mwMW@%—…]|[^\u0000-\u024f]/u;
+const WIDE = /[mwMW@%—…]/;
+/** Scripts other than Latin have letters as wide as they are high, or nearly. */
+const LAST_OF_LATIN = 0x24f;
 const CAPITAL = /\p{Lu}/u;
 const SHARES = { narrow: 0.34, wide: 0.92, capital: 0.7, other: 0.56 } as const;
 
 function letterShare(letter: string): number {
   if (NARROW.test(letter)) return SHARES.narrow;
-  if (WIDE.test(letter)) return SHARES.wide;
+  if (WIDE.test(letter) || letter.codePointAt(0)! > LAST_OF_LATIN) return SHARES.wide;
   return CAPITAL.test(letter) ? SHARES.capital : SHARES.other;
 }
 

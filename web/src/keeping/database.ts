@@ -75,6 +75,8 @@ const PATIENCE_MS = 10_000;
 export class Database {
   private opened: Promise<IDBPDatabase<Schema>> | null = null;
 
+  constructor(private readonly thing: say.KeptThing = 'piece') {}
+
   async attempt<T>(action: (db: IDBPDatabase<Schema>) => Promise<T>): Promise<Outcome<T>> {
     for (let isAgain = false; ; isAgain = true) {
       try {
@@ -83,7 +85,7 @@ export class Database {
       } catch (error) {
         this.opened = null;
         // The connection was closed under the action, for an upgrade in another tab or by the browser: a new one does it.
-        if (isAgain || nameOf(error) !== 'InvalidStateError') return failure(storageProblem(error));
+        if (isAgain || nameOf(error) !== 'InvalidStateError') return failure(storageProblem(error, this.thing));
       }
     }
   }
@@ -150,20 +152,16 @@ function nameOf(error: unknown): string {
   return error instanceof Error || error instanceof DOMException ? error.name : '';
 }
 
-function storageProblem(error: unknown): string {
+function storageProblem(error: unknown, thing: say.KeptThing): string {
   const name = nameOf(error);
-  if (name === 'QuotaExceededError') {
-    return 'This browser’s storage is full, so your last change was not saved. Save the piece to a file, then remove pieces you don’t need.';
-  }
+  if (name === 'QuotaExceededError') return say.STORAGE_FULL[thing];
   if (name === 'VersionError') return say.LATER_PIECES;
   if (name === 'BlockedError') {
     return 'Another tab with an earlier version of Junctura holds the storage. Close or reload that tab; saving is tried again until then.';
   }
-  if (name === 'SilentError') {
-    return 'The browser’s storage does not answer. Saving is tried again; if this lasts, save the piece to a file and restart the browser.';
-  }
+  if (name === 'SilentError') return say.STORAGE_SILENT[thing];
   if (name === 'SecurityError' || name === 'ReferenceError' || name === 'TypeError' || name === 'InvalidStateError') {
-    return 'The browser doesn’t let Junctura save anything (a private window, or storage is switched off). Save the piece to a file before you close it.';
+    return say.STORAGE_DENIED[thing];
   }
-  return 'The browser’s storage has a fault. Saving is tried again; save the piece to a file to be safe.';
+  return say.STORAGE_FAULTY[thing];
 }

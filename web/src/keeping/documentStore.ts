@@ -1,15 +1,20 @@
 import { success, type Outcome } from '@junctura/core/measure';
 import { Database } from './database.ts';
 import type { SaveResult } from './pieceStore.ts';
+import type { KeptThing } from './words.ts';
 
 /** Keeps a document of which there is one under a name. Every method answers; none throws. */
 export class DocumentStore {
-  private readonly database = new Database();
+  private readonly database: Database;
 
+  /** @param thing what it is, for the sentence that tells why it could not be kept */
   constructor(
     private readonly key: string,
     private readonly now: () => number,
-  ) {}
+    thing: KeptThing = 'other',
+  ) {
+    this.database = new Database(thing);
+  }
 
   /** What is kept, unchecked; null where nothing is. */
   async load(): Promise<Outcome<{ value: unknown; revision: number; savedAt: number } | null>> {

@@ -3,6 +3,39 @@ import { formatList, formatNumber, plural } from '@junctura/core/measure';
 
 export const notPacked = (why: string): string => `The backup could not be made. ${why}`;
 
+/** What is kept: what can be done when it can't be is another thing for each. */
+export type KeptThing = 'piece' | 'box' | 'other';
+
+/** What is said of a storage that takes nothing, by what was to be kept. */
+type SaidOfThing = Readonly<Record<KeptThing, string>>;
+
+export const STORAGE_FULL: SaidOfThing = {
+  piece:
+    'This browser’s storage is full, so your last change was not saved. Save the piece to a file, then remove pieces you don’t need.',
+  box: 'This browser’s storage is full, so your last change of the box was not saved. Export the box as CSV, then remove pieces you don’t need.',
+  other: 'This browser’s storage is full. Save your pieces to files, then remove those you don’t need.',
+};
+
+export const STORAGE_SILENT: SaidOfThing = {
+  piece:
+    'The browser’s storage does not answer. Saving is tried again; if this lasts, save the piece to a file and restart the browser.',
+  box: 'The browser’s storage does not answer. Saving the box is tried again; if this lasts, export it as CSV and restart the browser.',
+  other: 'The browser’s storage does not answer. If this lasts, restart the browser.',
+};
+
+export const STORAGE_DENIED: SaidOfThing = {
+  piece:
+    'The browser doesn’t let Junctura save anything (a private window, or storage is switched off). Save the piece to a file before you close it.',
+  box: 'The browser doesn’t let Junctura save the box (a private window, or storage is switched off). Export the box as CSV before you close it.',
+  other: 'The browser doesn’t let Junctura save anything (a private window, or storage is switched off).',
+};
+
+export const STORAGE_FAULTY: SaidOfThing = {
+  piece: 'The browser’s storage has a fault. Saving is tried again; save the piece to a file to be safe.',
+  box: 'The browser’s storage has a fault. Saving the box is tried again; export it as CSV to be safe.',
+  other: 'The browser’s storage has a fault.',
+};
+
 export const tooMuch = (files: number): string =>
   `This file would unpack to more than a bench can hold (${plural(files, 'file')}).`;
 

@@ -43,7 +43,7 @@ function checkBox(value: unknown): Outcome<ThreadBox> {
 
 /** The person's thread box: what she owns, and her own shade cards. Kept in the browser, every change can be undone. */
 export const useThreadBox = defineStore('threadBox', () => {
-  const store = markRaw(new DocumentStore(KEY, () => Date.now()));
+  const store = markRaw(new DocumentStore(KEY, () => Date.now(), 'box'));
   const box = shallowRef<ThreadBox>(EMPTY_BOX);
   const isLoaded = ref(false);
   const unkept = new Unkept('junctura-unsaved-', checkBox, new AsideStore());

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { aheadMs } from '@junctura/core/log';
 import { stitchKind } from '@junctura/core/stitches';
 import { formatMoment, formatThread } from '@junctura/core/measure';
 import type { RecordEntry } from '@junctura/core/piece';
@@ -25,6 +26,8 @@ const voided = computed(
   () => new Set(record.entries.flatMap((entry) => (entry.type === 'voided' ? [entry.entry] : []))),
 );
 const rows = computed(() => record.entries.filter(({ type }) => type !== 'voided').reverse());
+/** What was noted by a clock that is ahead counts; it is said, so that nobody wonders at its times. */
+const ahead = computed(() => aheadMs(record.entries, Date.now()));
 const when = (at: string): string => formatMoment(new Date(at));
 
 const names = computed(() => new Map(work.plan?.order.map((step) => [step.key, step])));
@@ -82,6 +85,7 @@ function words(entry: RecordEntry): string {
 </script>
 
 <template>
+  <p v-if="ahead > 0" class="small soft" role="status">{{ say.datedAhead(ahead) }}</p>
   <ul class="record small" data-test="record">
     <li v-for="entry in showsAll ? rows : rows.slice(0, SHOWN)" :key="entry.id" :class="{ gone: voided.has(entry.id) }">
       <span class="soft figure">{{ when(entry.at) }}</span>

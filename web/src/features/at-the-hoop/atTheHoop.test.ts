@@ -1,9 +1,6 @@
 import { inOrder } from '@junctura/core/log';
 import { WORKING_LENGTH } from '@junctura/core/materials';
 import { removeParts, setHoop } from '@junctura/core/piece';
-import { formatDurationRange } from '@junctura/core/measure';
-import { nextTick } from 'vue';
-import TheTally from '../../shell/TheTally.vue';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { PieceStore } from '../../keeping/pieceStore.ts';
 import { useKeeper } from '../../session/keeper.ts';
@@ -45,24 +42,6 @@ describe('before and after a sitting', () => {
     expect(left.p50 / 3600).toBeCloseTo(hours.p50, 6);
     expect(left.p10).toBeLessThan(left.p50);
     expect(textOf(session.show(BeginSheet))).toContain('left at your pace');
-  });
-
-  it('and the tally say one thing: once work has begun, the hours are those worked and those left', async () => {
-    const [work, record] = [useWorkSoFar(session.pinia), useRecord(session.pinia)];
-    const { hours } = session.workings.current!.plan.totals;
-    const shown = session.show(TheTally, { findingsShown: false });
-    const told = (): string => textOf(shown.find('dl'));
-    expect(told()).toContain(formatDurationRange(hours.p10, hours.p90));
-    const [first, second] = session.workings.current!.plan.order;
-    record.take('demo-kite', [
-      { id: 'b', at: '2026-05-01T19:00:00.000Z', type: 'sitting-begun', needles: null },
-      { id: 's1', at: '2026-05-01T19:10:00.000Z', type: 'step-done', step: first!.key },
-      { id: 's2', at: '2026-05-01T19:24:00.000Z', type: 'step-done', step: second!.key },
-    ]);
-    await nextTick();
-    const { p10, p90 } = work.left!.seconds;
-    expect(work.soFar!.seconds).toBe(24 * 60);
-    expect(told()).toContain(formatDurationRange(0.4 + p10 / 3600, 0.4 + p90 / 3600));
   });
 
   it('misses what went out and does not come in, before the cover is closed', async () => {

@@ -11,6 +11,9 @@ export const tooManyRows = (rows: number, most: number): string =>
 
 export const noUsableRow = (fault: string): string => `none of its rows can be used: ${fault}.`;
 
+export const notOnCard = (code: string, card: string): string =>
+  `without a colour, and “${code}” is on no shade card “${card}” that is known here`;
+
 export const TORN_ROW = 'with more cells than there are headings: check its quotes and separators';
 
 export const TWICE_IN_LIST = 'the code is in the list twice';

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { deltaE, hexOfLab, labOf, readCssColour } from '../../colour/index.ts';
-import { failure, formatList, shortened, success, type Outcome } from '../../measure/index.ts';
+import { failure, shortened, success, type Outcome } from '../../measure/index.ts';
 import { RANGES, type ShadeRef, type ThreadRange } from '../ranges.ts';
 import { THREAD_KINDS, threadKind } from '../threads.ts';
 import * as say from '../words.ts';
@@ -95,7 +95,14 @@ export function readCsv(text: string, { name, ranges = RANGES, matched = {} }: L
 
 /** As much of a row as tells which it is. */
 function textOfRow({ cells }: TableRow): string {
-  return shortened(formatList(cells.filter((cell) => cell.trim() !== '').slice(0, 3)), 60);
+  return shortened(
+    cells
+      .map((cell) => cell.trim())
+      .filter((cell) => cell !== '')
+      .slice(0, 3)
+      .join(', '),
+    60,
+  );
 }
 
 /** Cells that a table would reckon with, or take blanks from, are written behind an apostrophe. */
@@ -143,7 +150,12 @@ function readRow(
   const notes: string[] = [];
   const hex = colourOf(cell);
   const found = known.get(shadeKey(cell('range'), code));
-  if (hex === null && !found) return failure('without a colour that can be read');
+  if (hex === null && !found) {
+    const isOnCard = cell('colour') === '' && cell('range') !== '' && cell('code') !== '';
+    return failure(
+      isOnCard ? say.notOnCard(shortened(code, 30), shortened(cell('range'), 30)) : 'without a colour that can be read',
+    );
+  }
   const thread = cell('thread') === '' ? (found?.thread ?? 'stranded-cotton') : kindOf(cell('thread'));
   if (thread === null) return failure(say.unknownThread(shortened(cell('thread'), 30)));
   if (found && hex !== null && deltaE(labOf(hex), labOf(found.shade.hex)) > CLOSE_ENOUGH) notes.push(say.OTHER_COLOUR);

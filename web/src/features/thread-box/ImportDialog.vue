@@ -41,6 +41,7 @@ const OPTIONS = [
   ...(Object.keys(COLUMNS) as Column[]).map((column) => ({ value: column, label: say.COLUMN_NAMES[column] })),
 ];
 const MOST_SHOWN = 300;
+const amountOf = (metres: number): string | null => (metres > 0 ? formatThread(metres * 1000, settings.units) : null);
 const list = computed(() => (props.read.ok ? props.read.value : null));
 const doubts = computed(() => list.value?.rows.filter(({ doubt }) => doubt !== null).length ?? 0);
 const joined = computed(() => props.joining?.rows.some(({ became }) => became === 'joined') === true);
@@ -50,7 +51,7 @@ const rows = computed(() => {
   const all = [
     ...good.map(({ line, entry, notes }) => ({
       line,
-      text: `${entry.shade.name}, ${formatThread(metresOf(entry) * 1000, settings.units)}`,
+      text: props.joining ? say.shadeAndAmount(entry.shade.name, amountOf(metresOf(entry))) : entry.shade.name,
       became: say.BECAME[became.get(line) ?? 'added'],
       notes,
       isOut: false,
@@ -76,7 +77,7 @@ const summary = computed(() => {
 </script>
 
 <template>
-  <TheDialog :title="name" width="620px" stays-open @close="$emit('close')">
+  <TheDialog :title="say.importList(name)" width="620px" stays-open @close="$emit('close')">
     <div class="stack" data-test="import">
       <p v-if="!read.ok" class="warning" role="alert">{{ read.problem }}</p>
       <p v-else role="status">{{ summary }}</p>
@@ -141,6 +142,9 @@ const summary = computed(() => {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
   gap: 8px 14px;
+  margin: 0;
+  border: 1px solid var(--chalk);
+  border-radius: 6px;
 }
 .rows {
   max-height: 40vh;

@@ -110,6 +110,11 @@ export const shadesRead = (shades: number, leftOut: number): string =>
     ? `${plural(shades, 'shade')} for a shade card; ${plural(leftOut, 'row')} left out.`
     : `${plural(shades, 'shade')} for a shade card.`;
 
+export const importList = (list: string): string => `Import “${list}”`;
+
+export const shadeAndAmount = (shade: string, amount: string | null): string =>
+  amount === null ? `${shade}, no amount` : `${shade}, ${amount}`;
+
 export const moreRows = (count: number): string =>
   byCount(count, { one: 'And 1 more row.', other: `And ${formatNumber(count)} more rows.` });
 

@@ -104,8 +104,10 @@ function applySettings(piece: Piece, { cloth, slack, order }: PlanOptions): Piec
 
 /** Hoop and size: everything stays where it is unless a size is asked for. */
 function placed(piece: Piece, { hoopMm, fit, scale }: PlanOptions): Piece {
-  const nominalMm = hoopMm ?? piece.hoop?.nominalMm ?? (fit ? USUAL_HOOP_MM : null);
-  const hoop = nominalMm === null ? null : plainHoop(nominalMm, piece.hoop?.airMm ?? AIR_MM.usual);
+  // A hoop that is not asked for otherwise is the piece's, with all that it says of it.
+  const airMm = piece.hoop?.airMm ?? AIR_MM.usual;
+  const hoop =
+    hoopMm === null ? (piece.hoop ?? (fit ? plainHoop(USUAL_HOOP_MM, airMm) : null)) : plainHoop(hoopMm, airMm);
   const circle = designCircle(piece);
   if (!circle) return { ...piece, hoop };
   if (fit && hoop && circle.r > 0) return { ...piece, hoop, placement: fitToHoop(piece, hoop) };

@@ -2,6 +2,7 @@ export { tightestBendMm } from './bends.ts';
 export { longestSpan, SATIN_DIRECTION } from './direction.ts';
 export { LINE_BENDS } from './drawingSense.ts';
 export { MIRROR_LINE } from './mirrored.ts';
+export { drawnStroke } from './drawnStroke.ts';
 export { canWork, isShortLine, isSmallRound, rolesOn } from './roles.ts';
 export { degreesApart, Neighbours, straightFilling, touch, TOUCHING } from './neighbours.ts';
 export { asPass, inWorkingOrder, withNewPass } from './newPass.ts';

@@ -1,3 +1,4 @@
+import { drawnStroke } from './drawnStroke.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { formatFine, roundTo } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
@@ -94,14 +95,11 @@ function singleStitch(
   family: LineSense,
   { use, strands: school }: ProposalSettings,
 ): Proposal | null {
-  const [line] = placed.shape.lines;
-  if (!line || line.closed || placed.shape.lines.length > 1) return null;
-  const { points } = line;
-  const [dx, dy] = [points.at(-2)! - points[0]!, points.at(-1)! - points[1]!];
-  const straightMm = Math.hypot(dx, dy);
+  const stroke = drawnStroke(placed);
+  if (!stroke) return null;
+  const { lengthMm: straightMm, angleDeg } = stroke;
   if (straightMm < TREATMENT.strokeMm.least || placed.lengthMm > TREATMENT.strokeMm.most) return null;
   if (straightMm < TREATMENT.strokeStraightness * placed.lengthMm) return null;
-  const angleDeg = (Math.atan2(-dy, dx) * 180) / Math.PI;
   const lengthMm = roundTo(straightMm, 1);
   const text = formatFine(straightMm);
   const one = (stitch: StitchId, strands: number, why: string): Proposal =>

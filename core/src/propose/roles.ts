@@ -1,4 +1,4 @@
-import { type WorkedOn, type StitchId, stitchKind } from '../stitches/index.ts';
+import { type ParamTable, type WorkedOn, type StitchId, stitchKind } from '../stitches/index.ts';
 import type { Part, PassRole } from '../piece/index.ts';
 import { WIDEST_SPOT_MM, type PlacedShape } from '../drawing/index.ts';
 import { equalCircleMm } from '../geometry/index.ts';
@@ -31,13 +31,15 @@ export function canWork(stitch: StitchId, placed: PlacedShape, role: PassRole = 
   if (!rolesOn(placed.kind).includes(role)) return false;
   const { worksOn } = stitchKind(stitch);
   if (worksOn === target(role, placed.kind)) return true;
-  return role === 'filling' && worksOn === 'spot' && (isSmallRound(placed) || isShortLine(placed));
+  return role === 'filling' && worksOn === 'spot' && (isSmallRound(placed) || isShortLine(placed, stitch));
 }
 
-/** A line up to this long can be one stitch, mm. */
+/** A line up to this long can be one knot, mm; one stitch as long as it can be. */
 const SHORT_LINE_MM = 12;
 
 /** Whether a line is so short that one stitch can stand for it. */
-export function isShortLine({ kind, lengthMm }: PlacedShape): boolean {
-  return kind === 'line' && lengthMm > 0 && lengthMm <= SHORT_LINE_MM;
+export function isShortLine({ kind, lengthMm }: PlacedShape, stitch: StitchId): boolean {
+  const { lengthMm: length } = stitchKind(stitch).params as ParamTable;
+  const most = length?.type === 'number' ? Math.max(SHORT_LINE_MM, length.max) : SHORT_LINE_MM;
+  return kind === 'line' && lengthMm > 0 && lengthMm <= most;
 }

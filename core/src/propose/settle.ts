@@ -6,6 +6,7 @@ import { stitchKind } from '../stitches/index.ts';
 import { SATIN_DIRECTION } from './direction.ts';
 import { mirroredAngle, mirrorImages, type Mirrored } from './mirrored.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
+import { drawnStroke, paramsAsDrawn } from './drawnStroke.ts';
 import { asProposed, PROPOSALS } from './proposals.ts';
 import { proposalSettings, type Proposal, type ProposalSettings } from './treatment.ts';
 import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
@@ -15,13 +16,23 @@ import * as say from './words.ts';
 const CHOSEN = 'Your choice.';
 
 /** @param offered asked only where something is left open: proposals take time to find */
-function settledPasses(part: Part, offered: () => readonly Proposal[], satinDeg: () => number): readonly SettledPass[] {
+function settledPasses(
+  part: Part,
+  placed: PlacedShape,
+  offered: () => readonly Proposal[],
+  satinDeg: () => number,
+): readonly SettledPass[] {
   if (part.passes === null) return offered()[0]?.layers ?? [];
-  return part.passes.map((pass) => ({
-    ...pass,
-    angleDeg: pass.angleDeg ?? usualAngle(pass, offered, satinDeg),
-    reason: CHOSEN,
-  }));
+  return part.passes.map((pass) => {
+    // One stitch on a line is as long as the line, and lies as it lies, until she says otherwise.
+    const stroke = pass.role === 'filling' && stitchKind(pass.stitch).worksOn === 'spot' ? drawnStroke(placed) : null;
+    return {
+      ...pass,
+      params: stroke ? { ...paramsAsDrawn(pass.stitch, stroke), ...pass.params } : pass.params,
+      angleDeg: pass.angleDeg ?? stroke?.angleDeg ?? usualAngle(pass, offered, satinDeg),
+      reason: CHOSEN,
+    };
+  });
 }
 
 /** The direction of a pass that was given none: as proposed for its stitch, else as satin lies, else level. */
@@ -62,7 +73,12 @@ export class Proposer {
       const offered = (): readonly Proposal[] => offeredFor(i);
       const settle = (): readonly SettledPass[] => {
         if (!placed.box || part.marking !== null) return [];
-        const own = settledPasses(part, offered, () => this.memory.made(SATIN_DIRECTION, [part.id], placed).angleDeg);
+        const own = settledPasses(
+          part,
+          placed,
+          offered,
+          () => this.memory.made(SATIN_DIRECTION, [part.id], placed).angleDeg,
+        );
         if (part.passes !== null) return own;
         const image = mirrored[i];
         const alone = asItsGroup(part, own, offered, leaders);

@@ -1,4 +1,4 @@
-import { isShortLine, isSmallRound } from '../propose/index.ts';
+import { drawnStroke, isShortLine, isSmallRound } from '../propose/index.ts';
 import { axisOf, veinLineOf, type PlacedShape } from '../drawing/index.ts';
 import {
   ringArea,
@@ -78,7 +78,7 @@ export function shapeOfPass(
       if (placed.kind === 'line' && stitchKind(pass.stitch).worksOn === 'line')
         return { ...shape, lines: shape.lines.map(insideToTheLeft) };
       if (stitchKind(pass.stitch).worksOn !== 'spot') return shape;
-      if (isShortLine(placed)) return spotOn(shape.lines[0]!, pass.stitch);
+      if (isShortLine(placed, pass.stitch)) return spotOn(placed, pass);
       if (!isSmallRound(placed)) return shape;
       return { region: [], lines: [], spots: Float64Array.of(placed.widest!.x, placed.widest!.y) };
     }
@@ -90,10 +90,28 @@ function insideToTheLeft(line: Polyline): Polyline {
   return line.closed && ringArea(line.points) > 0 ? { points: roundTheOtherWay(line.points), closed: true } : line;
 }
 
-/** Where one stitch stands for a short line: a loop begins at its foot, everything else has its middle there. */
-function spotOn({ points }: Polyline, stitch: StitchId): StitchShape {
-  const at = stitch === 'detached-chain' ? 0 : lengthsOf(points).at(-1)! / 2;
-  return { region: [], lines: [], spots: Float64Array.from(placeOn(points, lengthsOf(points), at)) };
+/**
+ * Where one stitch stands for a short line. A loop begins where the line does, the arms of a fly stitch meet on it; everything else has its middle
+ * where the line has it.
+ */
+function spotOn(placed: PlacedShape, { stitch, params, angleDeg }: Pass): StitchShape {
+  const stroke = drawnStroke(placed);
+  if (!stroke) {
+    const { points } = placed.shape.lines[0]!;
+    const lengths = lengthsOf(points);
+    return { region: [], lines: [], spots: Float64Array.from(placeOn(points, lengths, lengths.at(-1)! / 2)) };
+  }
+  const { from, lengthMm } = stroke;
+  const isLoop = stitch === 'detached-chain' || stitch === 'fly';
+  const lies = ((isLoop ? (angleDeg ?? stroke.angleDeg) : stroke.angleDeg) * Math.PI) / 180;
+  const mm = (key: string, usual: number): number => (typeof params[key] === 'number' ? params[key] : usual);
+  const along = { 'detached-chain': mm('lengthMm', lengthMm) / 2, fly: mm('depthMm', lengthMm / 2) };
+  const at = stitch === 'detached-chain' || stitch === 'fly' ? along[stitch] : lengthMm / 2;
+  return {
+    region: [],
+    lines: [],
+    spots: Float64Array.of(from[0] + Math.cos(lies) * at, from[1] - Math.sin(lies) * at),
+  };
 }
 
 /** Whether the stitches of a pass turn from place to place. */

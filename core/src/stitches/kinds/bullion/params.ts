@@ -2,7 +2,7 @@ import { lengthParam } from '../../shared/params.ts';
 import type { ParamTable } from '../../params.ts';
 
 export const params = {
-  lengthMm: lengthParam('Length', 6, [1.5, 20], 'From where the coil starts to where it ends.', 's'),
+  lengthMm: lengthParam('Length', 6, [1.5, 25], 'From where the coil starts to where it ends.', 's'),
   wraps: {
     type: 'number',
     label: 'Wraps',

@@ -1,70 +1,93 @@
-import { boxOf, isInside, type Region } from '../../geometry/index.ts';
-import type { Random } from '../../measure/index.ts';
+import { boxOf, isInside, regionArea, type Region } from '../../geometry/index.ts';
+import { seededRandom, type Random } from '../../measure/index.ts';
 
-/** Points per area of a full Poisson-disc scatter of distance r: about 0.7 / r² (Lagae and Dutré 2008). */
-const FULLNESS = 0.7;
-const TRIES = 24;
+type Point = [x: number, y: number];
+
+/** How far a point lies from its place in the lattice at most, as a share of the spacing. */
+const MOVED = 0.24;
+/** Rows of a lattice of triangles lie this share of the spacing apart. */
+const ROW_SHARE = Math.sqrt(3) / 2;
+/** The spacing is narrowed or widened by up to this share, in this number of steps either way, until the number of points is right. */
+const ADJUSTED = { share: 0.2, steps: 60 } as const;
+/** The number of places of lattices that are looked at, all tries together: of a long thin region most lie outside. */
+const MOST_PLACES = 2_000_000;
+/** What is still missing is put where there is most room, of so many places tried. */
+const CANDIDATES = 60;
+const MOST_ADDED = 200;
+/** Of very many points as many more or fewer are no matter, as a share. */
+const NO_MATTER = 0.002;
 
 /**
- * Points scattered evenly but without pattern (Poisson discs; Bridson 2007), in bands across the region, to and fro.
- * @param densityPerCm2 how many to the square centimetre
+ * Points scattered evenly but without pattern, as many as the density says: a lattice of triangles, turned by chance, each point moved by chance; in
+ * bands across the region, to and fro.
+ * @param densityPerCm2 the number on a square centimetre
  */
-export function scatterEvenly(region: Region, densityPerCm2: number, random: Random): [x: number, y: number][] {
+export function scatterEvenly(region: Region, densityPerCm2: number, random: Random): Point[] {
   const box = boxOf(region);
   if (!box) return [];
-  const distance = Math.sqrt((FULLNESS * 100) / densityPerCm2);
-  const points = poissonDiscs(box.maxX - box.minX, box.maxY - box.minY, distance, random)
-    .map(([x, y]): [number, number] => [box.minX + x, box.minY + y])
-    .filter(([x, y]) => isInside(region, x, y));
-  const band = ([, y]: [number, number]): number => Math.floor((y - box.minY) / (distance * 1.5));
-  return points.sort((a, b) => band(a) - band(b) || (band(a) % 2 === 0 ? a[0] - b[0] : b[0] - a[0]));
+  const wanted = Math.max(1, Math.round((regionArea(region) * densityPerCm2) / 100));
+  const spacing = Math.sqrt(100 / densityPerCm2 / ROW_SHARE);
+  const lattice = { seed: Math.floor(random.next() * 2 ** 31), angleRad: random.between(0, Math.PI) };
+  let best: Point[] = [];
+  let off = Infinity;
+  // From the spacing outwards, so that the first that is right is the nearest to it.
+  const tries = Math.min(
+    2 * ADJUSTED.steps,
+    Math.ceil((MOST_PLACES * spacing ** 2) / Math.hypot(box.maxX - box.minX, box.maxY - box.minY) ** 2),
+  );
+  for (let step = 0; step <= tries && off > NO_MATTER * wanted; step++) {
+    const by = (step % 2 === 0 ? -1 : 1) * Math.ceil(step / 2);
+    const points = onLattice(region, spacing * (1 + (ADJUSTED.share * by) / ADJUSTED.steps), lattice);
+    if (Math.abs(points.length - wanted) >= off) continue;
+    [best, off] = [points, Math.abs(points.length - wanted)];
+  }
+  // Of a few points the very number; of very many some more or fewer are no matter.
+  if (off > NO_MATTER * wanted) while (best.length > wanted) best.splice(nearestToAnother(best), 1);
+  for (let added = 0; off > NO_MATTER * wanted && best.length < wanted && added < MOST_ADDED; added++) {
+    const [roomiest] = Array.from(
+      { length: CANDIDATES },
+      () => [random.between(box.minX, box.maxX), random.between(box.minY, box.maxY)] as Point,
+    )
+      .filter(([x, y]) => isInside(region, x, y))
+      .map((point) => ({ point, far: wayToNearest(point, best) }))
+      .sort((a, b) => b.far - a.far);
+    if (roomiest) best.push(roomiest.point);
+  }
+  const band = ([, y]: Point): number => Math.floor((y - box.minY) / (spacing * 1.25));
+  return best.sort((a, b) => band(a) - band(b) || (band(a) % 2 === 0 ? a[0] - b[0] : b[0] - a[0]));
 }
 
-function poissonDiscs(width: number, height: number, distance: number, random: Random): [number, number][] {
-  const cell = distance / Math.SQRT2;
-  const columns = Math.ceil(width / cell) + 1;
-  const rows = Math.ceil(height / cell) + 1;
-  const grid = new Int32Array(columns * rows).fill(-1);
-  const xs = new Float64Array(columns * rows);
-  const ys = new Float64Array(columns * rows);
-  let count = 0;
-  const active: number[] = [];
-  const add = (x: number, y: number): void => {
-    grid[Math.floor(y / cell) * columns + Math.floor(x / cell)] = count;
-    [xs[count], ys[count]] = [x, y];
-    active.push(count++);
-  };
-  const isFree = (x: number, y: number): boolean => {
-    const column = Math.floor(x / cell);
-    const row = Math.floor(y / cell);
-    const [left, right] = [Math.max(0, column - 2), Math.min(columns - 1, column + 2)];
-    for (let r = Math.max(0, row - 2); r <= Math.min(rows - 1, row + 2); r++) {
-      for (let c = left; c <= right; c++) {
-        const other = grid[r * columns + c]!;
-        if (other < 0) continue;
-        const dx = xs[other]! - x;
-        const dy = ys[other]! - y;
-        if (dx * dx + dy * dy < distance * distance) return false;
-      }
-    }
-    return true;
-  };
-  add(random.between(0, width), random.between(0, height));
-  while (active.length > 0) {
-    const pick = Math.floor(random.next() * active.length);
-    const [fromX, fromY] = [xs[active[pick]!]!, ys[active[pick]!]!];
-    let found = false;
-    for (let i = 0; i < TRIES && !found; i++) {
-      const angle = random.between(0, 2 * Math.PI);
-      const radius = distance * Math.sqrt(random.between(1, 4));
-      const [x, y] = [fromX + radius * Math.cos(angle), fromY + radius * Math.sin(angle)];
-      found = x >= 0 && y >= 0 && x <= width && y <= height && isFree(x, y);
-      if (found) add(x, y);
-    }
-    if (!found) {
-      active[pick] = active.at(-1)!;
-      active.pop();
+function wayToNearest([x, y]: Point, points: readonly Point[], but = -1): number {
+  return points.reduce((least, [a, b], i) => (i === but ? least : Math.min(least, Math.hypot(a - x, b - y))), Infinity);
+}
+
+/** The place in the list of the point that has another nearest to it. */
+function nearestToAnother(points: readonly Point[]): number {
+  const ways = points.map((point, i) => wayToNearest(point, points, i));
+  return ways.indexOf(Math.min(...ways));
+}
+
+function onLattice(
+  region: Region,
+  spacing: number,
+  { seed, angleRad }: { readonly seed: number; readonly angleRad: number },
+): Point[] {
+  const box = boxOf(region)!;
+  const random = seededRandom(seed);
+  const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+  const reach = Math.hypot(box.maxX - box.minX, box.maxY - box.minY) / 2 + spacing;
+  const [cos, sin] = [Math.cos(angleRad), Math.sin(angleRad)];
+  const rows = Math.ceil(reach / (spacing * ROW_SHARE));
+  const columns = Math.ceil(reach / spacing) + 1;
+  const points: Point[] = [];
+  for (let row = -rows; row <= rows; row++) {
+    for (let column = -columns; column <= columns; column++) {
+      const [far, turn] = [MOVED * spacing * Math.sqrt(random.next()), 2 * Math.PI * random.next()];
+      const u = (column + (row & 1) / 2) * spacing + far * Math.cos(turn);
+      const v = row * spacing * ROW_SHARE + far * Math.sin(turn);
+      const [px, py] = [x + u * cos - v * sin, y + u * sin + v * cos];
+      if (isInside(region, px, py)) points.push([px, py]);
     }
   }
-  return Array.from({ length: count }, (_, i) => [xs[i]!, ys[i]!]);
+  return points;
 }

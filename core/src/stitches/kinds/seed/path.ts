@@ -6,8 +6,9 @@ import type { ParamsOf } from '../../params.ts';
 import type { params } from './params.ts';
 import { scatterEvenly } from '../../shared/scatter.ts';
 
-/** How often a seed that would cross the edge is turned before it is left out. */
-const TURNS = 6;
+/** How often a seed that would cross the edge is turned; after that it is moved inward a little and turned again. */
+const TURNS = 10;
+const MOVES = 10;
 /** How far a seed leans from its direction, radians. */
 const LEANING_RAD = 0.3;
 
@@ -23,17 +24,20 @@ export function workSeed(
   const isLeft = thinning(region, angleRad, thinTo / 100, seed);
   for (const [x, y] of scatterEvenly(region, densityPerCm2, random)) {
     if (!isLeft(x, y)) continue;
-    for (let turn = 0; turn < TURNS; turn++) {
-      const about = lie === 'any' ? 0 : (field?.angleAt(x, y) ?? angleRad);
-      const spread = lie === 'any' ? Math.PI : LEANING_RAD;
+    const about = lie === 'any' ? 0 : (field?.angleAt(x, y) ?? angleRad);
+    const spread = lie === 'any' ? Math.PI : LEANING_RAD;
+    for (let turn = 0; turn < TURNS * MOVES; turn++) {
+      const far = (1.3 * half * Math.floor(turn / TURNS)) / MOVES;
+      const aside = random.between(-Math.PI, Math.PI);
+      const [mx, my] = [x + far * Math.cos(aside), y + far * Math.sin(aside)];
       const angle = about + random.between(-spread, spread);
       const dx = half * Math.cos(angle);
       const dy = half * Math.sin(-angle);
-      if (!isInside(region, x - dx, y - dy) || !isInside(region, x + dx, y + dy)) continue;
+      if (!isInside(region, mx - dx, my - dy) || !isInside(region, mx + dx, my + dy)) continue;
       sink.travel();
       sink.stitch();
-      sink.up(x - dx, y - dy);
-      sink.down(x + dx, y + dy);
+      sink.up(mx - dx, my - dy);
+      sink.down(mx + dx, my + dy);
       break;
     }
   }

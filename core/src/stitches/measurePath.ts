@@ -70,8 +70,8 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
     if (code === Move.wrap) {
       wrap += mx * Math.PI * (my + bundleMm);
       turns += mx;
-      // Thread is laid ready once for every group of wraps, as for every loop.
-      laid++;
+      // Thread is laid ready once for every group of wraps, as for every loop; wound round a loop that is laid, it is laid already.
+      if (codes[i - 1] !== Move.via) laid++;
       continue;
     }
     if (code === Move.lift) {

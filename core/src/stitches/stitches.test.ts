@@ -324,6 +324,23 @@ describe('fillings', () => {
     },
   );
 
+  it('ties each knot of coral stitch by one dip: two stabs, and two more for the line', () => {
+    const straight = { points: Float64Array.of(0, 0, 100, 0), closed: false };
+    const { quantities } = measured(
+      'coral',
+      { region: [], lines: [straight], spots: new Float64Array(0) },
+      { knotMm: 4 },
+    );
+    expect(quantities.stitches).toBe(25);
+    expect(quantities.throughMm).toBeCloseTo((2 * 25 + 2) * SETTINGS.clothMm, 6);
+    // The laid line, and behind it nothing but what the needle takes up.
+    expect(quantities.frontMm).toBeGreaterThan(100);
+    expect(quantities.frontMm).toBeLessThan(112);
+    expect(quantities.backMm).toBeLessThan(25);
+    expect(quantities.seconds / 25).toBeGreaterThan(9);
+    expect(quantities.seconds / 25).toBeLessThan(13);
+  });
+
   it.each([
     [20, 30, 8, 48],
     [80, 80, 8, 512],

@@ -67,6 +67,9 @@ interface Run {
   readonly d: string;
   readonly widthMm: number;
 }
+/** How thick a knot on a line is, in laid widths. */
+const ON_LINE = 1.6;
+
 type Knot = readonly [x: number, y: number, r: number];
 
 /** What of a thread lies in front: each stretch from where it comes up to where it goes down, and knots. */
@@ -74,14 +77,14 @@ function drawn({ bundleMm, laidMm }: PlannedPass, { path }: WorkedThread): { run
   const runs: Run[] = [];
   const knots: Knot[] = [];
   let d = '';
-  let wrap: { turns: number; coreMm: number } | null = null;
+  let wrap: { turns: number; coreMm: number; x: number; y: number } | null = null;
   let [x, y, isLoop] = [0, 0, false];
   for (let i = 0; i < path.codes.length; i++) {
     const code = path.codes[i];
     const [mx, my] = [path.xy[2 * i]!, path.xy[2 * i + 1]!];
     if (code === Move.travel || code === Move.lift) continue;
     if (code === Move.wrap) {
-      wrap = { turns: mx, coreMm: my };
+      wrap = { turns: mx, coreMm: my, x, y };
       continue;
     }
     if (code === Move.up) [d, isLoop] = [`M${mm(mx)} ${mm(my)}`, false];
@@ -93,7 +96,9 @@ function drawn({ bundleMm, laidMm }: PlannedPass, { path }: WorkedThread): { run
         const diameter = wrap ? knotDiameterMm(wrap.turns, bundleMm, wrap.coreMm) : 0;
         const isKnot = wrap && !isLoop && Math.hypot(mx - x, my - y) < diameter;
         if (isKnot) knots.push([(x + mx) / 2, (y + my) / 2, diameter / 2]);
-        else runs.push({ d, widthMm: wrap && !isLoop ? COIL_WIDTHS * bundleMm : laidMm });
+        // Wound round a loop: a small knot on the line.
+        if (wrap && isLoop) knots.push([wrap.x, wrap.y, (laidMm * ON_LINE) / 2]);
+        if (!isKnot) runs.push({ d, widthMm: wrap && !isLoop ? COIL_WIDTHS * bundleMm : laidMm });
         wrap = null;
       }
     }

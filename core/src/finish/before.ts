@@ -99,7 +99,7 @@ function stretchSteps(context: FinishContext, isWet: boolean): FinishStep[] | nu
   const { piece, box, circle } = context;
   if (weakestWash(context) === 'no') return null;
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const isRound = piece.hoop !== null && 2 * circle.r < 1.15 * Math.max(width, height);
+  const isRound = piece.hoop !== null && 2 * circle.r < 1.15 * Math.min(width, height);
   const roundMm = isRound
     ? ellipseRoundMm(circle.r + OUTSIDE_MM, circle.r + OUTSIDE_MM)
     : 2 * (width + height) + 8 * OUTSIDE_MM;

@@ -284,6 +284,30 @@ describe('a card', () => {
     expect(amounts(plan, 'fold')).toMatchObject({ acrossMm: 315, uprightMm: 148 });
   });
 
+  it('is the smallest by area of all sizes that hold its window, whichever way the design is longer', () => {
+    const designs = [20, 40, 60, 80, 100, 120].flatMap((width) =>
+      [20, 50, 90, 120].map((height) => ({ width, height })),
+    );
+    const cards = designs.map(({ width, height }) => {
+      const body = `<rect width="${width}" height="${height}" fill="#a33"/>`;
+      const plan = planned(pieceOf(body, { end: 'card', cardFace: 'window' }));
+      const [window, fold] = ['window', 'fold'].map(
+        (id) => amounts(plan, id) as { acrossMm: number; uprightMm: number },
+      );
+      // Folded in three where it has a window, with 10 mm of card on every side of that.
+      return {
+        across: fold!.acrossMm / 3,
+        upright: fold!.uprightMm,
+        least: [window!.acrossMm + 20, window!.uprightMm + 20],
+      };
+    });
+    expect(new Set(cards.map(({ across, upright }) => `${across} ${upright}`)).size).toBeGreaterThan(4);
+    for (const { across, upright, least } of cards) {
+      const holding = cards.filter((other) => other.across >= least[0]! - 1e-9 && other.upright >= least[1]! - 1e-9);
+      expect(across * upright).toBe(Math.min(...holding.map((other) => other.across * other.upright)));
+    }
+  });
+
   it('that is smaller than the design is refused with what it takes', () => {
     const plan = planned(pieceOf(disc(90), { end: 'card', sizeMm: [80, 80] }));
     expect(plan.problems).toMatchObject([{ id: 'card-too-small', stops: true }]);
@@ -292,6 +316,22 @@ describe('a card', () => {
 
 /** Ends that have a backing. */
 const FUSED: ReadonlySet<End> = new Set<End>(['patch', 'cushion', 'garment']);
+
+describe('what is done before', () => {
+  const stretched = (body: string): string => {
+    const mark = 'water-pen';
+    return step(planned({ ...pieceOf(body, { end: 'framed' }), mark }), 'stretch').text;
+  };
+
+  it('is pinned out every 20 mm, 10 mm outside the work: round a circle, or round a rectangle', () => {
+    const pins = (text: string): number => Number(/(\d+) pins/.exec(text)![1]);
+    const [round, long] = [stretched(disc(60)), stretched('<rect width="80" height="20" fill="#a33"/>')];
+    expect(round).toContain('a true circle');
+    expect(Math.abs(pins(round) - (2 * Math.PI * (30 + 10)) / 20)).toBeLessThan(1.5);
+    expect(long).toContain('true rectangle');
+    expect(Math.abs(pins(long) - (2 * (80 + 20) + 80) / 20)).toBeLessThan(1.5);
+  });
+});
 
 describe('a price', () => {
   const need = {

@@ -5,7 +5,7 @@ import { plainHoop, plainPass, type LayerRef, type Pass, type Piece } from '../p
 import { svgPiece } from '../testing/pieces.ts';
 import type { Plan } from '../thread/index.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
-import { keepsRules, orderOfWork, problemOf, RULE_IDS, stepsOf, type Rule } from './index.ts';
+import { becauseOf, keepsRules, orderOfWork, problemOf, RULE_IDS, stepsOf, type Rule } from './index.ts';
 import { withoutCircles } from './precedence.ts';
 
 const planOf = (piece: Piece): Plan => new Planner().plan(piece, USUAL_FACTORS).plan;
@@ -51,6 +51,16 @@ describe('what must come before what', () => {
       'layers part-1:1 part-1:3',
       'outline part-1:3 part-1:2',
     ]);
+  });
+
+  it('and each says of the other what lies below and what on it', () => {
+    const { order, rules } = planOf(worked(svgPiece(sail), [pass('padding', 'seed'), pass('filling', 'satin')]));
+    const said = [0, 1].map((step) => becauseOf(rules.rules, order, step, () => 'the sail').map(({ text }) => text));
+    expect(said[0]).toEqual([expect.stringMatching(/^Before .*, which lies on it\.$/)]);
+    expect(said[1]).toEqual([expect.stringMatching(/^After .*, which lies below it\.$/)]);
+    const pair = planOf(school(svgPiece(sail + across), { layers: 'plain' }));
+    const front = [0, 1].map((step) => becauseOf(pair.rules.rules, pair.order, step, (part) => part)[0]!.text);
+    expect(front).toEqual([expect.stringContaining('lies in front of it'), expect.stringContaining('lies behind it')]);
   });
 
   it('what lies behind comes before what meets it in front, and nothing else', () => {

@@ -152,6 +152,18 @@ describe('lettering', () => {
     expect(lineFont('<svg/>').ok).toBe(false);
   });
 
+  it('has as much more room between letters as is asked for, and stays about the middle', () => {
+    for (const font of [serif, plain]) {
+      const [close, wide] = [0, 3].map((spacingMm) =>
+        laid(font, 'HIH', { spacingMm }).map((part) => boxOfParts([part])),
+      );
+      // The last moves on by half of both gaps, the first back by as much.
+      expect(wide![2]!.left - close![2]!.left).toBeCloseTo(3, 2);
+      expect(wide![0]!.left - close![0]!.left).toBeCloseTo(-3, 2);
+      expect(wide![1]!.left - close![1]!.left).toBeCloseTo(0, 2);
+    }
+  });
+
   it('needs more height for a thicker thread, in proportion', () => {
     for (const font of [serif, plain]) {
       const [one, two] = [leastHeightMm(font, 'Rock a', 0.3), leastHeightMm(font, 'Rock a', 0.6)];

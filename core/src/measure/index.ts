@@ -5,7 +5,7 @@ export { parseJson } from './json.ts';
 export { localDay } from './localDay.ts';
 export { formatDay, formatMoment, formatMonth, formatWeekday, noonOf, WEEKDAYS } from './dates.ts';
 export { englishLocale, LOCALE } from './locale.ts';
-export { formatChoice, formatList, formatMoney, formatNumber, formatPercent } from './numbers.ts';
+export { formatChoice, formatList, formatMoney, formatNumber, formatPercent, formatTyped } from './numbers.ts';
 export { byCount, plural, type Forms } from './plural.ts';
 export { mean } from './mean.ts';
 export { normalQuantile, normalShare, normalShareWithin } from './normal.ts';

@@ -6,6 +6,7 @@ const NUMBERS = [upTo(0), upTo(1), upTo(2), upTo(3)] as const;
 const PERCENTS = [0, 1].map(
   (decimals) => new Intl.NumberFormat(LOCALE, { style: 'percent', maximumFractionDigits: decimals }),
 );
+const TYPED = new Intl.NumberFormat(LOCALE, { maximumFractionDigits: 1, useGrouping: false });
 const MONEY = new Intl.NumberFormat(LOCALE, { minimumFractionDigits: 2, maximumFractionDigits: 2 });
 const AND = new Intl.ListFormat(LOCALE, { type: 'conjunction' });
 const OR = new Intl.ListFormat(LOCALE, { type: 'disjunction' });
@@ -35,4 +36,9 @@ export function formatList(things: Iterable<string>): string {
 /** Things to choose from: `red, blue or green`. */
 export function formatChoice(things: Iterable<string>): string {
   return OR.format(things);
+}
+
+/** A number as it stands in a field that is typed into: by the reader's decimal sign, in no groups. */
+export function formatTyped(value: number): string {
+  return TYPED.format(value);
 }

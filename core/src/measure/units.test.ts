@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { formatDuration, formatDurationRange, formatLength, formatThread, parseLength } from './index.ts';
+import { formatDuration, formatDurationRange, formatLength, formatThread, formatTyped, parseLength } from './index.ts';
 
 describe('lengths as people write them', () => {
   it.each([
@@ -40,4 +40,10 @@ it('gives ranges in one unit where it can', () => {
   expect(formatDurationRange(5.2, 7.9)).toBe('5–8 h');
   expect(formatThread(430, 'metric')).toBe('43 cm');
   expect(formatThread(4300, 'metric')).toBe('4.3 m');
+});
+
+describe('a number in a field', () => {
+  it('has no groups that would be typed over, and one decimal place at most', () => {
+    expect([formatTyped(1234.56), formatTyped(0.04), formatTyped(50)]).toEqual(['1234.6', '0', '50']);
+  });
 });

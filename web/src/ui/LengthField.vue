@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatLength, MM_PER_INCH, parseLength, roundTo } from '@junctura/core/measure';
+import { formatLength, MM_PER_INCH, parseLength } from '@junctura/core/measure';
 import { NInput } from 'naive-ui';
 import { computed, ref, useId, watch } from 'vue';
 import { useUnits } from './units.ts';
@@ -19,7 +19,7 @@ const emit = defineEmits<{ change: [valueMm: number] }>();
 const units = useUnits();
 const id = useId();
 const shown = computed(() =>
-  units.value === 'inch' ? formatLength(props.valueMm, 'inch') : `${roundTo(props.valueMm, 1)} mm`,
+  units.value === 'inch' ? formatLength(props.valueMm, 'inch') : say.typedMm(props.valueMm),
 );
 const text = ref(shown.value);
 const problem = ref<string | null>(null);

@@ -1,4 +1,6 @@
-import { formatNumber, plural } from '@junctura/core/measure';
+import { formatNumber, formatTyped, plural } from '@junctura/core/measure';
+
+export const typedMm = (mm: number): string => `${formatTyped(mm)} mm`;
 
 export const lengthRange = (least: string, most: string): string => `Enter ${least} to ${most}`;
 

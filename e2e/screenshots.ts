@@ -42,8 +42,8 @@ async function takeAll(page: Page): Promise<void> {
   await takeFinish(page, shot);
   await page.goto(`${base}/piece/demo-rock-pool/order`);
   await page.locator('canvas[data-place]').waitFor();
-  await page.getByRole('button', { name: /^30 / }).first().click();
-  await page.locator('canvas[data-place="29"]').waitFor();
+  await page.getByRole('button', { name: /^27 / }).first().click();
+  await page.locator('canvas[data-place="26"]').waitFor();
   await shot('order');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.clock.setFixedTime(new Date('2026-11-01T15:00:00'));

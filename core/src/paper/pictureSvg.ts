@@ -5,7 +5,7 @@ import { escapedXml, hoopAboutAll } from '../drawing/index.ts';
 import type { Circle } from '../geometry/index.ts';
 import { innerDiameterMm } from '../materials/index.ts';
 import { type Piece, colourName } from '../piece/index.ts';
-import { knotDiameterMm, Move } from '../stitches/index.ts';
+import { knotDiameterMm, Move, stitchKind } from '../stitches/index.ts';
 
 /** Coordinates are written to a hundredth of a millimetre. */
 const mm = (value: number): string => String(Math.round(value * 100) / 100);
@@ -67,15 +67,17 @@ interface Run {
   readonly d: string;
   readonly widthMm: number;
 }
-/** How thick a knot on a line is, in laid widths. */
-const ON_LINE = 1.6;
+/** How thick a wrap between the links of a line is, in laid widths. */
+const ON_LINE = 1.25;
 
 type Knot = readonly [x: number, y: number, r: number];
 
 /** What of a thread lies in front: each stretch from where it comes up to where it goes down, and knots. */
-function drawn({ bundleMm, laidMm }: PlannedPass, { path }: WorkedThread): { runs: Run[]; knots: Knot[] } {
+function drawn({ bundleMm, laidMm, stitch }: PlannedPass, { path }: WorkedThread): { runs: Run[]; knots: Knot[] } {
   const runs: Run[] = [];
   const knots: Knot[] = [];
+  // Wrapped on a line: a knot where the stitch stands up.
+  const { isRaised } = stitchKind(stitch);
   let d = '';
   let wrap: { turns: number; coreMm: number; x: number; y: number } | null = null;
   let [x, y, isLoop] = [0, 0, false];
@@ -97,7 +99,7 @@ function drawn({ bundleMm, laidMm }: PlannedPass, { path }: WorkedThread): { run
         const isKnot = wrap && !isLoop && Math.hypot(mx - x, my - y) < diameter;
         if (isKnot) knots.push([(x + mx) / 2, (y + my) / 2, diameter / 2]);
         // Wound round a loop: a small knot on the line.
-        if (wrap && isLoop) knots.push([wrap.x, wrap.y, (laidMm * ON_LINE) / 2]);
+        if (wrap && isLoop) knots.push([wrap.x, wrap.y, (isRaised ? diameter : laidMm * ON_LINE) / 2]);
         if (!isKnot) runs.push({ d, widthMm: wrap && !isLoop ? COIL_WIDTHS * bundleMm : laidMm });
         wrap = null;
       }

@@ -3,6 +3,7 @@ import {
   knotDiameterMm,
   lastPlace,
   Move,
+  stitchKind,
   wrapsToCover,
   type StitchPath,
 } from '@junctura/core/stitches';
@@ -20,6 +21,8 @@ import { tailsOf } from './tails.ts';
 const SLICE = 400;
 /** Wound thread whose ends are further apart than this many times a knot is a coil over a span. */
 const COIL_FROM = 1.4;
+/** How thick a wrap between the links of a line is, in laid widths. */
+const NUB_WIDTHS = 1.25;
 
 /** Some of a thread's stitches: from one by its number to just before another. */
 export interface Stretch {
@@ -83,7 +86,7 @@ export function* paintFront(
         if (loop) {
           loop.push(toX(mx), toY(my));
           finishLoop();
-          if (wrap && isSeen) nub(wrap.x, wrap.y);
+          if (wrap && isSeen) nub(wrap);
         } else if (isSeen && wrap) wound(mx, my);
         else if (isSeen) {
           const run = [toX(x), toY(y), toX(mx), toY(my)] as const;
@@ -108,10 +111,13 @@ export function* paintFront(
   finishLoop();
   batch.flush();
 
-  /** The wrap round the needle that sits between the links of a line. */
-  function nub(atX: number, atY: number): void {
-    const diameter = pass.laidMm * 1.25 * lens.pxPerMm;
-    paintKnot(brush, toX(atX), toY(atY), { diameter, wraps: 1, strands: pass.strands }, tones);
+  /** The wrap on a line: a knot where the stitch stands up, else hardly thicker than the links that it sits between. */
+  function nub({ turns, coreMm, x: atX, y: atY }: NonNullable<typeof wrap>): void {
+    const diameterMm = stitchKind(pass.stitch).isRaised
+      ? knotDiameterMm(turns, pass.bundleMm, coreMm)
+      : pass.laidMm * NUB_WIDTHS;
+    const knot = { diameter: diameterMm * lens.pxPerMm, wraps: 1, strands: pass.strands };
+    paintKnot(brush, toX(atX), toY(atY), knot, tones);
   }
 
   /** Wound thread between two holes: a knot, or a coil over the span. */

@@ -9,6 +9,7 @@ import {
 } from '@junctura/core/measure';
 import { computed } from 'vue';
 import { useKeeper } from '../session/keeper.ts';
+import { useRecord } from '../session/record.ts';
 import { useWorkings } from '../session/workings.ts';
 import { useWorkSoFar } from '../session/workSoFar.ts';
 import { useSettings } from '../session/settings.ts';
@@ -29,6 +30,9 @@ const changes = computed(() => {
   const { lastChange, tally } = workings;
   return lastChange && tally ? differences(lastChange.before, tally, settings.units) : [];
 });
+/** What was noted at the hoop belongs to the piece: while it is not kept, not all is. */
+const record = useRecord();
+const saveState = computed(() => (record.unkept > 0 ? 'unsaved' : keeper.saveState));
 const SAVED = { saved: 'Saved in this browser', saving: 'Saving…', unsaved: 'Not saved yet' } as const;
 </script>
 
@@ -88,7 +92,7 @@ const SAVED = { saved: 'Saved in this browser', saving: 'Saving…', unsaved: 'N
       </p>
     </template>
     <p v-else class="soft">Working out the stitches…</p>
-    <span class="saved" :class="keeper.saveState">{{ SAVED[keeper.saveState] }}</span>
+    <span class="saved" :class="saveState">{{ SAVED[saveState] }}</span>
   </footer>
 </template>
 

@@ -13,6 +13,15 @@ beforeEach(async () => {
 });
 
 describe('the tally', () => {
+  it('does not say that all is saved while something that was noted at the hoop is not', async () => {
+    const record = useRecord(session.pinia);
+    const shown = session.show(TheTally, { findingsShown: false });
+    expect(textOf(shown.find('.saved'))).toBe('Saved in this browser');
+    record.unkept = 1;
+    await nextTick();
+    expect(textOf(shown.find('.saved'))).toBe('Not saved yet');
+  });
+
   it('says what the card at the hoop says: once work has begun, the hours are those worked and those left', async () => {
     const [work, record] = [useWorkSoFar(session.pinia), useRecord(session.pinia)];
     const { hours } = session.workings.current!.plan.totals;

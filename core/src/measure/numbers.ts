@@ -40,5 +40,6 @@ export function formatChoice(things: Iterable<string>): string {
 
 /** A number as it stands in a field that is typed into: by the reader's decimal sign, in no groups. */
 export function formatTyped(value: number): string {
-  return TYPED.format(value);
+  // No zero is negative.
+  return TYPED.format(Math.round(value * 10) / 10 + 0);
 }

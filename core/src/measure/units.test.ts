@@ -44,6 +44,6 @@ it('gives ranges in one unit where it can', () => {
 
 describe('a number in a field', () => {
   it('has no groups that would be typed over, and one decimal place at most', () => {
-    expect([formatTyped(1234.56), formatTyped(0.04), formatTyped(50)]).toEqual(['1234.6', '0', '50']);
+    expect([formatTyped(1234.56), formatTyped(-0.04), formatTyped(50)]).toEqual(['1234.6', '0', '50']);
   });
 });

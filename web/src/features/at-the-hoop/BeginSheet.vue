@@ -22,31 +22,37 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
 </script>
 
 <template>
-  <section class="sheet" data-test="begin-sheet">
-    <p v-if="work.soFar!.needlesMissing > 0" class="warn" role="alert">
-      {{ say.needlesMissing(work.soFar!.needlesMissing) }}
-    </p>
-    <h2>{{ work.soFar!.done.length === 0 ? 'Before you start' : 'Before you carry on' }}</h2>
-    <ul v-if="work.needs" class="needs">
-      <li v-for="length in work.needs.lengths" :key="length.key">
-        <i :style="{ background: length.hex }"></i
-        >{{ lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units)) }}
-      </li>
-      <li>{{ say.needles(work.needs.needles) }}</li>
-      <li v-if="work.needs.drawn.length > 0">{{ redrawFirst(work.needs.drawn) }}</li>
-      <li v-if="opened.piece.hoop">
-        {{
-          say.clothInHoop(
-            clothOf(opened.piece.cloth.kind)!.name,
-            opened.piece.positions.length > 1 ? work.needs.positions : [],
-          )
-        }}
-      </li>
-      <li v-if="work.soFar!.done.length === 0" data-test="first-lessons">
-        New to this? See the drawings: <LessonLinks :lessons="FIRST_LESSONS" />
-      </li>
-      <li class="soft">Light from the side, hoop raised to your eyes, back supported, both feet on the floor.</li>
-    </ul>
+  <section class="sheet begin" data-test="begin-sheet">
+    <div class="scrolls">
+      <p v-if="work.soFar!.needlesMissing > 0" class="warn" role="alert">
+        {{ say.needlesMissing(work.soFar!.needlesMissing) }}
+      </p>
+      <h2>{{ work.soFar!.done.length === 0 ? 'Before you start' : 'Before you carry on' }}</h2>
+      <ul v-if="work.needs" class="needs">
+        <li v-for="length in work.needs.lengths" :key="length.key">
+          <i :style="{ background: length.hex }"></i
+          >{{ lengthsToLayOut(length.name, length.count, length.strands, formatThread(length.cutMm, settings.units)) }}
+        </li>
+        <li>{{ say.needles(work.needs.needles) }}</li>
+        <li v-if="work.needs.drawn.length > 0">{{ redrawFirst(work.needs.drawn) }}</li>
+        <li v-if="opened.piece.hoop">
+          {{
+            say.clothInHoop(
+              clothOf(opened.piece.cloth.kind)!.name,
+              opened.piece.positions.length > 1 ? work.needs.positions : [],
+            )
+          }}
+        </li>
+        <li v-if="work.soFar!.done.length === 0" data-test="first-lessons">
+          New to this? See the drawings: <LessonLinks :lessons="FIRST_LESSONS" />
+        </li>
+        <li class="soft">Light from the side, hoop raised to your eyes, back supported, both feet on the floor.</li>
+      </ul>
+      <NButton data-test="hand-over" @click="emit('handOver')">Send to another device…</NButton>
+      <p v-if="work.left" class="soft">
+        {{ say.leftAtPace(formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600)) }}
+      </p>
+    </div>
     <div class="count">
       <span>Needles and pins out</span>
       <NButton aria-label="One fewer" @click="counted = Math.max(0, needles - 1)">−</NButton>
@@ -54,11 +60,33 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
       <NButton aria-label="One more" @click="counted = needles + 1">+</NButton>
     </div>
     <button type="button" class="go" data-test="begin" @click="emit('begin', needles)">Start stitching</button>
-    <NButton data-test="hand-over" @click="emit('handOver')">Send to another device…</NButton>
-    <p v-if="work.left" class="soft">
-      {{ say.leftAtPace(formatDurationRange(work.left.seconds.p10 / 3600, work.left.seconds.p90 / 3600)) }}
-    </p>
   </section>
 </template>
 
 <style src="./sheet.css" scoped></style>
+<style scoped>
+/* What is laid out scrolls; what is counted and pressed stays below it, and covers nothing. */
+.begin {
+  overflow: hidden;
+  align-content: stretch;
+  grid-template-rows: minmax(0, 1fr) auto auto;
+}
+.scrolls {
+  overflow-y: auto;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+/* On a phone that lies on its side both stand beside each other. */
+@media (max-height: 500px) {
+  .begin {
+    grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) minmax(220px, 40%);
+  }
+  .scrolls {
+    grid-row: 1 / 3;
+  }
+  .count {
+    align-self: end;
+  }
+}
+</style>

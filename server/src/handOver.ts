@@ -100,7 +100,7 @@ export function handOver(isOn: boolean, handOvers = new HandOvers(), checker = n
     windowMs: HAND_OVER_MS,
     limit: MOST_TRIES,
     skipSuccessfulRequests: true,
-    // Devices are told apart by where they really are, whatever they say of it.
+    // Counted by the address of the connection: a forwarded header can claim any other.
     keyGenerator: addressOf,
     validate: false,
     message: { problem: 'Too many codes were tried. Wait ten minutes.' },

@@ -2,7 +2,7 @@ import type { PieceRecord, RecordEntry } from '../piece/index.ts';
 
 /**
  * Where an entry stands among all: the latest instant that its device knew of, by its own clock or from other entries, and a count within that
- * instant. So what was noted after something else stands after it, though the clock was set back or another device's clock is ahead.
+ * instant. An entry therefore stands after every entry that its device knew of, even where the clock was set back or another device's clock is ahead.
  * Source: S. Kulkarni, M. Demirbas and others, Logical physical clocks (2014).
  */
 interface Place {
@@ -28,12 +28,14 @@ export function inOrder<Entry extends RecordEntry>(entries: readonly Entry[]): E
 }
 
 /**
- * When an entry is noted that follows all of a record.
- * @param record in its order
+ * When an entry is noted that follows another.
+ * @param last the last of the record, in its order; undefined: there is none
  * @param nowMs what the clock of this device says, ms since 1970
  */
-export function notedAfter(record: PieceRecord, nowMs: number): Pick<RecordEntry, 'at' | 'order'> {
-  const last = record.at(-1);
+export function notedAfter(
+  last: Pick<RecordEntry, 'at' | 'order'> | undefined,
+  nowMs: number,
+): Pick<RecordEntry, 'at' | 'order'> {
   const at = new Date(nowMs).toISOString();
   if (!last) return { at };
   const { ms, n } = placeOf(last);

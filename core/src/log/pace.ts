@@ -129,8 +129,9 @@ export function stitchPace({ hand, stitches }: PaceIfSteady, stitch: StitchId): 
 }
 
 /**
- * The times of steps. What was tapped nearer to the tap before than anyone can stitch was done earlier, and its tap forgotten: its time is in that of the
- * step that was tapped in its place, or of the tap before, where that makes more sense of it; else it tells nothing, as of work that was only noted.
+ * The times of steps. A step that was tapped sooner after the tap before than anyone can stitch was done earlier, and its tap forgotten. Its time is
+ * contained in the time of the step that was tapped in its place, or of the tap before; the two are put together where that is plausible. Otherwise the
+ * step says nothing of her pace: it was only recorded here.
  */
 function samplesOf(done: readonly WorkedStep[]): readonly Sample[] {
   const timed: (Sample & Tapped)[] = [];

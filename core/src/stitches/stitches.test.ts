@@ -356,7 +356,7 @@ describe('fillings', () => {
     },
   );
 
-  it('scatters seeds of which none lies too near another, and not in rows', () => {
+  it('keeps seeds apart from each other, without laying them in rows', () => {
     const { codes, xy } = work('seed', area([rectangle(80, 80)]), { densityPerCm2: 8 });
     const middles = [...codes].flatMap((code, i) =>
       code === Move.down ? [[(xy[2 * i]! + xy[2 * i - 2]!) / 2, (xy[2 * i + 1]! + xy[2 * i - 1]!) / 2] as const] : [],

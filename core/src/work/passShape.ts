@@ -102,11 +102,14 @@ function spotOn(placed: PlacedShape, { stitch, params, angleDeg }: Pass): Stitch
     return { region: [], lines: [], spots: Float64Array.from(placeOn(points, lengths, lengths.at(-1)! / 2)) };
   }
   const { from, lengthMm } = stroke;
-  const isLoop = stitch === 'detached-chain' || stitch === 'fly';
-  const lies = ((isLoop ? (angleDeg ?? stroke.angleDeg) : stroke.angleDeg) * Math.PI) / 180;
   const mm = (key: string, usual: number): number => (typeof params[key] === 'number' ? params[key] : usual);
-  const along = { 'detached-chain': mm('lengthMm', lengthMm) / 2, fly: mm('depthMm', lengthMm / 2) };
-  const at = stitch === 'detached-chain' || stitch === 'fly' ? along[stitch] : lengthMm / 2;
+  const fromFoot: Readonly<Partial<Record<StitchId, number>>> = {
+    'detached-chain': mm('lengthMm', lengthMm) / 2,
+    fly: mm('depthMm', lengthMm / 2),
+  };
+  const foot = fromFoot[stitch];
+  const lies = ((foot === undefined ? stroke.angleDeg : (angleDeg ?? stroke.angleDeg)) * Math.PI) / 180;
+  const at = foot ?? lengthMm / 2;
   return {
     region: [],
     lines: [],

@@ -28,7 +28,7 @@ export class DocumentStore {
     return found.ok ? success(found.value?.revision ?? 0) : found;
   }
 
-  /** Saves what a change makes of what is kept (null: nothing is), whoever kept it. */
+  /** Changes what is kept, whoever saved it last. @param to makes the new value from the present one; null: nothing is kept yet */
   async change(to: (kept: unknown) => unknown): Promise<Outcome<void>> {
     return this.database.attempt(async (db) => {
       const transaction = db.transaction('documents', 'readwrite');

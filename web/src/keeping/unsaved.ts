@@ -21,6 +21,8 @@ export class Unkept<T> {
   private readonly page = newId();
   /** Where what this page took up lies until it is kept. */
   private readonly taken = new Map<string, string>();
+  /** What this page put aside: where it put nothing, there is nothing to forget. */
+  private readonly putHere = new Set<string>();
   /** What lies in the database, by its place, once it was looked for. */
   private readonly brought = new Map<string, unknown>();
 
@@ -38,12 +40,13 @@ export class Unkept<T> {
   /** Brings what lies in the database within reach of {@link take}. */
   async bring(id: string): Promise<void> {
     for (const [place, value] of (await this.store?.all(this.prefix + id + OF_PAGE)) ?? []) {
-      if (place !== this.placeOf(id)) this.brought.set(place, value);
+      this.brought.set(place, value);
     }
   }
 
   /** Puts a state aside. Answers whether there was room for it. */
   put(id: string, { value, basedOn }: Unsaved<T>): boolean {
+    this.putHere.add(id);
     void this.store?.put(this.placeOf(id), { value, basedOn });
     try {
       localStorage.setItem(this.placeOf(id), JSON.stringify({ value, basedOn }));
@@ -53,7 +56,7 @@ export class Unkept<T> {
     }
   }
 
-  /** What was put aside, of several pages the first; null where nothing was, or it can't be read. It lies there until it is forgotten. */
+  /** What other pages put aside, of several the first; null where nothing was, or it can't be read. It lies there until it is forgotten. */
   take(id: string): Unsaved<T> | null {
     for (const place of this.placesOf(id)) {
       const unsaved = this.read(place);
@@ -67,8 +70,10 @@ export class Unkept<T> {
   /** What this page put aside or took up is kept now, or given up. */
   forget(id: string): void {
     const taken = this.taken.get(id);
+    const own = this.putHere.has(id) ? [this.placeOf(id)] : [];
     this.taken.delete(id);
-    for (const place of [this.placeOf(id), ...(taken === undefined ? [] : [taken])]) {
+    this.putHere.delete(id);
+    for (const place of [...own, ...(taken === undefined ? [] : [taken])]) {
       this.brought.delete(place);
       void this.store?.remove(place);
       try {
@@ -84,8 +89,9 @@ export class Unkept<T> {
   }
 
   private placesOf(id: string): string[] {
-    // Before each page had its own place, there was one for all.
-    const isOf = (place: string): boolean => place === this.prefix + id || place.startsWith(this.prefix + id + OF_PAGE);
+    // Before each page had its own place, there was one for all. What this page put aside itself it still has.
+    const isOf = (place: string): boolean =>
+      place === this.prefix + id || (place.startsWith(this.prefix + id + OF_PAGE) && place !== this.placeOf(id));
     return [...new Set([...localPlaces(), ...this.brought.keys()])].filter(isOf).sort();
   }
 

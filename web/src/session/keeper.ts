@@ -62,7 +62,7 @@ export const useKeeper = defineStore('keeper', () => {
     const mine = ++ticket;
     if (opened.piece.id === id) return { type: 'opened' };
     await flush();
-    const found = await find(id);
+    const [found] = await Promise.all([find(id), unkept.bring(id)]);
     if (mine !== ticket) return { type: 'overtaken' };
     if ('problem' in found) return { type: 'refused', problem: found.problem };
     // What was changed while the other piece was being read is kept first.
@@ -131,9 +131,8 @@ export const useKeeper = defineStore('keeper', () => {
   /** What could not be saved when the page was closed; where something newer was saved since, it is kept among the earlier states. */
   async function takeUpUnsaved(): Promise<void> {
     const { piece } = opened;
-    await unkept.bring(piece.id);
     const unsaved = unkept.take(piece.id);
-    if (!unsaved || opened.piece !== piece) return;
+    if (!unsaved) return;
     if (unsaved.basedOn === kept.revision()) {
       opened.take(unsaved.value);
       await save();

@@ -130,11 +130,10 @@ export const useRecord = defineStore('record', () => {
   /** What is noted next follows all that is known here, and each other. */
   function entriesToCome(): () => Pick<RecordEntry, 'id' | 'at' | 'order'> {
     const nowMs = Date.now();
-    let last = entries.value.slice(-1);
+    let last: Pick<RecordEntry, 'at' | 'order'> | undefined = entries.value.at(-1);
     return () => {
-      const entry = { id: newId(), ...notedAfter(last, nowMs) };
-      last = [{ ...entry, type: 'break-taken' }];
-      return entry;
+      last = notedAfter(last, nowMs);
+      return { id: newId(), ...last };
     };
   }
 

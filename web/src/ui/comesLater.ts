@@ -45,5 +45,5 @@ function pause(ms: number): Promise<void> {
 
 /** A component that is loaded when it is shown for the first time. */
 export function comesLater<T extends Component>(load: AsyncComponentLoader<T>): T {
-  return defineAsyncComponent<T>({ loader: () => loaded(load) } as never);
+  return defineAsyncComponent(() => loaded(load));
 }

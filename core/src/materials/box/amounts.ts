@@ -31,6 +31,12 @@ export function ownedM(box: ThreadBox, shade: ShadeRef, thread: string, piece = 
     .reduce((sum, entry) => sum + freeM(entry, piece), 0);
 }
 
+/** Metres as whole skeins and what is left of one. */
+export function inSkeins(metres: number, putUpM: number): Pick<BoxEntry, 'whole' | 'partM'> {
+  const whole = Math.floor(metres / putUpM + 1e-9);
+  return { whole, partM: Math.max(0, Math.round((metres - whole * putUpM) * 1000) / 1000) };
+}
+
 /** A length that was weighed, and how surely it is known. */
 export interface Weighed {
   readonly metres: number;

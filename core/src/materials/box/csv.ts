@@ -4,6 +4,7 @@ import { failure, shortened, success, type Outcome } from '../../measure/index.t
 import { RANGES, type ShadeRef, type ThreadRange } from '../ranges.ts';
 import { THREAD_KINDS, threadKind } from '../threads.ts';
 import * as say from '../words.ts';
+import { inSkeins } from './amounts.ts';
 import { readAmount, readPrice, type Amount } from './list/amount.ts';
 import { COLUMNS, findColumns, type Column, type MatchedColumns } from './list/columns.ts';
 import { readTable, type TableRow } from './list/table.ts';
@@ -223,12 +224,6 @@ function amountOf(
   // Less than a skein, beside whole ones, is what is left of the one begun.
   if (Number.isInteger(skeins) && metres < putUpM) return { whole: skeins, partM: metres, doubt: null };
   return { ...inSkeins(skeins * putUpM, putUpM), doubt: { skeins, metres } };
-}
-
-/** Metres as whole skeins and what is left of one. */
-export function inSkeins(metres: number, putUpM: number): Pick<BoxEntry, 'whole' | 'partM'> {
-  const whole = Math.floor(metres / putUpM + 1e-9);
-  return { whole, partM: Math.max(0, Math.round((metres - whole * putUpM) * 1000) / 1000) };
 }
 
 function colourOf(cell: (column: Column) => string): string | null {

@@ -11,7 +11,7 @@ const ROW_SHARE = Math.sqrt(3) / 2;
 const ADJUSTED = { share: 0.2, steps: 60 } as const;
 /** The number of places of lattices that are looked at, all tries together: of a long thin region most lie outside. */
 const MOST_PLACES = 2_000_000;
-/** What is still missing is put where there is most room, of so many places tried. */
+/** Points that are still missing go where there is most room: this many places are tried for each. */
 const CANDIDATES = 60;
 const MOST_ADDED = 200;
 /** Of very many points as many more or fewer are no matter, as a share. */

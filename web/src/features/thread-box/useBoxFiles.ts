@@ -64,24 +64,21 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
       return;
     }
     matched.value = {};
-    const opened = markRaw({ name, text });
-    const read = readList(opened);
-    if (!read.ok) {
-      problem.value = say.fileProblem(file.name, read.problem);
-      return;
-    }
-    list.value = opened;
-    if (isPlain(read.value)) put();
+    list.value = markRaw({ name, text });
+    if (read.value?.ok === false) {
+      problem.value = say.fileProblem(file.name, read.value.problem);
+      list.value = null;
+    } else if (read.value && isPlain(read.value.value)) put();
   }
 
   const readList = ({ name, text }: OpenedList): Outcome<ReadList> =>
     readCsv(text, { name, ranges: threads.ranges, matched: matched.value });
 
-  /** Nothing is to be asked or told of a list of which every row is a thread of its own, or a shade of a card. */
-  function isPlain({ rows, leftOut, unknown, hasAmounts }: ReadList): boolean {
+  /** Whether there is nothing to ask or tell: every row is a new thread, or a shade of a card. */
+  function isPlain({ rows, leftOut, unknown }: ReadList): boolean {
     if (leftOut.length > 0 || unknown.length > 0) return false;
     if (rows.some(({ notes, doubt }) => notes.length > 0 || doubt !== null)) return false;
-    return !hasAmounts || joinList(threads.box.entries, rows, ways.value, newId).rows.every(isAdded);
+    return joining.value === null || joining.value.rows.every(isAdded);
   }
 
   /** What stands in the list that is looked at, as its columns are matched; null: none is looked at. */

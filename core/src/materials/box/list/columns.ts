@@ -25,7 +25,7 @@ export type MatchedColumns = Readonly<Record<string, Column | null>>;
 export interface FoundColumns {
   /** The number of each column that was found, from 0. */
   readonly at: Readonly<Partial<Record<Column, number>>>;
-  /** Headings of columns that nobody knows, and of which the person has not said anything. */
+  /** Headings that are not recognised and that the person has not matched to a column yet. */
   readonly unknown: readonly string[];
 }
 

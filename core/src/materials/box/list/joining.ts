@@ -1,11 +1,11 @@
 import type { ListRow } from '../csv.ts';
-import { inSkeins } from '../csv.ts';
+import { inSkeins, metresOf } from '../amounts.ts';
 import type { BoxEntry } from '../schema.ts';
 import { threadKind } from '../../threads.ts';
 
 /** What the person says of a list before it is added. */
 export interface JoiningWays {
-  /** Of thread that is in the box already: what the list has is added to it, or stands in its place. */
+  /** For thread that is in the box already: whether the list's amount is added to what is there or replaces it. */
   readonly owned: 'add' | 'replace';
   /** Where skeins and metres can't both be right. */
   readonly doubtful: 'skeins' | 'metres';
@@ -50,8 +50,7 @@ export function joinList(
       const price = entry.price ?? there.price;
       if (owned === 'replace' && !told.has(key))
         return { ...there, whole: entry.whole, partM: entry.partM, price, note };
-      const metres = (there.whole + entry.whole) * putUpM + there.partM + entry.partM;
-      return { ...there, ...inSkeins(metres, putUpM), price, note };
+      return { ...there, ...inSkeins(metresOf(there) + metresOf(entry), putUpM), price, note };
     })();
     const isSame = there !== undefined && !told.has(key) && isAlike(there, entry);
     told.add(key);

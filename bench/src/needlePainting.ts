@@ -31,7 +31,7 @@ export async function benchNeedlePainting(): Promise<string[]> {
       (_, i) => RADIUS_MM * (i % 2 ? Math.sin : Math.cos)((2 * Math.PI * (i >> 1)) / 72),
     ),
   ];
-  const laidMm = laidWidthMm(threadKind('stranded-cotton')!, 1);
+  const laidMm = laidWidthMm(threadKind('stranded-cotton'), 1);
   const shades: Lab[] = Array.from({ length: SHADES }, (_, k) =>
     labOf(`#${(20 + 9 * k).toString(16).padStart(2, '0').repeat(3)}`),
   );

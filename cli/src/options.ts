@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { CLOTHS, HOOP_RANGE_MM, THREAD_KINDS } from '@junctura/core/materials';
+import { CLOTH_IDS, HOOP_RANGE_MM, THREAD_IDS, type ThreadId, type ClothId } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { ENDS, MOST_NEEDLES, type End } from '@junctura/core/piece';
 import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
@@ -19,8 +19,8 @@ export interface PlanOptions {
   readonly hoopMm: number | null;
   readonly fit: boolean;
   readonly scale: number | null;
-  readonly cloth: string | null;
-  readonly thread: string | null;
+  readonly cloth: ClothId | null;
+  readonly thread: ThreadId | null;
   readonly strands: number | null;
   readonly stitch: StitchId | null;
   readonly params: ReadonlyMap<string, string>;
@@ -139,16 +139,8 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       hoopMm: number('--hoop', values.hoop, min, max, 'mm'),
       fit: values.fit ?? false,
       scale: number('--scale', values.scale, 1e-3, 1e3, 'mm for one user unit'),
-      cloth: choice(
-        '--cloth',
-        values.cloth,
-        CLOTHS.map(({ id }) => id),
-      ),
-      thread: choice(
-        '--thread',
-        values.thread,
-        THREAD_KINDS.map(({ id }) => id),
-      ),
+      cloth: choice('--cloth', values.cloth, CLOTH_IDS),
+      thread: choice('--thread', values.thread, THREAD_IDS),
       strands: wholeNumber('--strands', values.strands, 1, 12),
       stitch: stitchOf(values.stitch),
       params: readParams(values.param ?? []),

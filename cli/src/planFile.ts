@@ -11,7 +11,7 @@ import {
   type Raster,
 } from '@junctura/core/drawing';
 import { boxOf, flattenPath } from '@junctura/core/geometry';
-import { AIR_MM, strandFault, threadKind } from '@junctura/core/materials';
+import { DEFAULT_THREAD, AIR_MM, strandFault, threadKind } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { NO_PICTURES, type Pictures } from '@junctura/core/painting';
 import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
@@ -157,7 +157,7 @@ function withAskedPasses(piece: Piece, { plan }: Workings, options: PlanOptions)
         params: { ...pass.params, ...asked.value },
       };
       if (thread !== null && strands === null) changed.strands = fewerStrands(changed);
-      const problem = strandFault(threadKind(changed.thread)!, changed.strands);
+      const problem = strandFault(threadKind(changed.thread), changed.strands);
       if (problem) return failure(problem);
       passes.push(changed);
     }
@@ -172,7 +172,7 @@ function withAskedPasses(piece: Piece, { plan }: Workings, options: PlanOptions)
 /** Without a word about strands, as many as the thread can give. */
 function fewerStrands(pass: Pass): number {
   let { strands } = pass;
-  while (strands > 1 && strandFault(threadKind(pass.thread)!, strands)) strands--;
+  while (strands > 1 && strandFault(threadKind(pass.thread), strands)) strands--;
   return strands;
 }
 
@@ -181,5 +181,5 @@ function askedStitch(planned: PlannedPart, stitch: PlanOptions['stitch']): Pass[
   if (stitch === null || !planned.placed.box || !canWork(stitch, planned.placed)) return own;
   const fillings = own.filter(({ role }) => role === 'filling');
   const proposed = fillings.find((pass) => pass.stitch === stitch);
-  return [proposed ?? plainPass(stitch, fillings[0]?.thread ?? 'stranded-cotton')];
+  return [proposed ?? plainPass(stitch, fillings[0]?.thread ?? DEFAULT_THREAD)];
 }

@@ -1,4 +1,5 @@
 import {
+  type ThreadId,
   EIDERLIGHT,
   EMPTY_BOX,
   newEntry,
@@ -28,7 +29,7 @@ const FOR_THE_POOL: readonly (readonly [code: string, more: Partial<BoxEntry>])[
 export function demoThreadBox(): ThreadBox {
   const random = seededRandom(44);
   const entries: BoxEntry[] = [];
-  const put = (shade: (typeof THRUMWICK.shades)[number], thread: string, more: Partial<BoxEntry>): void => {
+  const put = (shade: (typeof THRUMWICK.shades)[number], thread: ThreadId, more: Partial<BoxEntry>): void => {
     const n = entries.length;
     entries.push(
       newEntry({

@@ -42,7 +42,7 @@ export function threadShop(): ShopStock {
       return {
         range: range.id,
         code,
-        price: PRICES[range.thread] ?? cents(threadKind(range.thread)!.putUpM * 0.2),
+        price: PRICES[range.thread] ?? cents(threadKind(range.thread).putUpM * 0.2),
         days,
         lots,
       };

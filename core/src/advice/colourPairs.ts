@@ -4,7 +4,7 @@ import type { Plan } from '../thread/index.ts';
 import { deltaE, labOf, separation, type Lab, type Separation } from '../colour/index.ts';
 import { edgesOf, type PlacedShape, type ShapePair } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, isInside, narrowestGap } from '../geometry/index.ts';
-import { Memory, stage } from '../measure/index.ts';
+import { Memory, stage, valueOf } from '../measure/index.ts';
 import { colourName, type PlanInput } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { THRESHOLDS } from './thresholds.ts';
@@ -160,7 +160,7 @@ export function judgePairs(piece: PlanInput, plan: Plan, memory = new Memory()):
   const worn = wornColours(piece);
   return colourPairs(plan, memory)
     .map((pair): JudgedPair => {
-      const apart = separation(worn.get(pair.a)!, worn.get(pair.b)!, pair.widthsMm);
+      const apart = separation(valueOf(worn, pair.a), valueOf(worn, pair.b), pair.widthsMm);
       return { ...pair, separation: apart, short: shortcomings(pair, apart) };
     })
     .sort((a, b) => b.short.length - a.short.length || a.separation.daylight - b.separation.daylight);
@@ -204,7 +204,7 @@ export function shortfall(
 ): number {
   const labs = new Map<string, Lab>();
   const lab = (id: string): Lab => {
-    const known = labs.get(id) ?? labOf(worn.get(id)!);
+    const known = labs.get(id) ?? labOf(valueOf(worn, id));
     labs.set(id, known);
     return known;
   };

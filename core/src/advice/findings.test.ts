@@ -3,7 +3,7 @@ import { proposalsFor, type Proposal } from '../propose/index.ts';
 import { describe, expect, it } from 'vitest';
 import { REMEDIES } from './remedies.ts';
 import { readSvg, type Raster } from '../drawing/index.ts';
-import { nearestShade, refOf } from '../materials/index.ts';
+import { nearestShade, refOf, type ThreadId } from '../materials/index.ts';
 import { findPositions } from '../order/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { sittingRecord } from '../testing/pieces.ts';
@@ -55,7 +55,7 @@ const pass = (
   stitch: 'satin' | 'back' | 'chain' | 'french',
   strands = 2,
   params = {},
-  thread = 'stranded-cotton',
+  thread: ThreadId = 'stranded-cotton',
 ): Partial<Piece['drawing']['parts'][number]> => ({
   passes: [{ ...plainPass(stitch, thread, strands), params }],
 });
@@ -316,7 +316,7 @@ describe('findings', () => {
     ['water-pen', 'crewel-wool', 0],
     ['film', 'stranded-cotton', 0],
     ['pencil', 'stranded-silk', 0],
-  ])('ask of thread, too, what water does to it: %s and %s', (mark, thread, count) => {
+  ] as const)('ask of thread, too, what water does to it: %s and %s', (mark, thread, count) => {
     const piece = worked(pieceOf(square, { mark }), pass('satin', 1, {}, thread));
     const found = new Planner()
       .plan(piece, USUAL_FACTORS, { pictures })

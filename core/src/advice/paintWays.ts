@@ -1,7 +1,7 @@
 import { channelsOf } from '../colour/index.ts';
 import { pictureOnCloth, readPicture, ShapePlacer, shrunk, WHOLE } from '../drawing/index.ts';
 import { intersect, pathData, regionArea } from '../geometry/index.ts';
-import { nearestShade, refOf, type ShadeRef } from '../materials/index.ts';
+import { DEFAULT_THREAD, nearestShade, refOf, type ShadeRef } from '../materials/index.ts';
 import { groundBelow, judgePainting, pictureBelow, type PaintingReport, type Pictures } from '../painting/index.ts';
 import { applyEdit, colourName, newColour, newPart, plainPass, planInput, type Piece } from '../piece/index.ts';
 import { MoveRecorder } from '../stitches/index.ts';
@@ -48,7 +48,6 @@ export function tryPainted(
 const FLAT = { leastMm2: 6, smoothMm: 0.4 } as const;
 /** Flat regions hold no more than this shows, px. */
 const FLAT_PX = 480;
-const COTTON = 'stranded-cotton';
 
 /** A part cut up into regions, each filled in one of some flat colours, in one strand; null where it can't be. */
 export function tryFlat(
@@ -83,7 +82,9 @@ export function tryFlat(
     const within = intersect(shapes[i]!.shape.region, region);
     if (regionArea(within) < FLAT.leastMm2 / 10) return [];
     const path = within.map((ring) => pathData({ points: ring, closed: true })).join('');
-    return [newPart({ ...part, path, group: null, fillRule: 'nonzero', passes: [plainPass('brick', COTTON, 1)] })];
+    return [
+      newPart({ ...part, path, group: null, fillRule: 'nonzero', passes: [plainPass('brick', DEFAULT_THREAD, 1)] }),
+    ];
   });
   const flat: Piece = {
     ...piece,

@@ -1,3 +1,4 @@
+import { valueOf } from '../measure/index.ts';
 import { deltaE, labOf, turnedColour, type Lab } from '../colour/index.ts';
 import { isSameShade, refOf, type Shade, type ShadeRef } from '../materials/index.ts';
 import { type Piece, colourName, shadesOf } from '../piece/index.ts';
@@ -36,8 +37,8 @@ export function mendPair(
   const others = pairs.filter(({ a, b }) => a !== pair.a || b !== pair.b);
   let best: { change: Recolouring; cost: number } | null = null;
   for (const colour of [pair.a, pair.b]) {
-    const other = labOf(worn.get(colour === pair.a ? pair.b : pair.a)!);
-    const now = labOf(worn.get(colour)!);
+    const other = labOf(valueOf(worn, colour === pair.a ? pair.b : pair.a));
+    const now = labOf(valueOf(worn, colour));
     const options = { only: colour, lightness: wantsLightness };
     const before = shortfall(others, worn, cloth, options);
     for (const shade of shades) {
@@ -120,7 +121,7 @@ function nearestOf(wanted: Lab, shades: readonly Shade[]): Shade {
 function worstPair(pairs: readonly ColourPair[], worn: Worn): ColourPair | null {
   let [worst, most]: [ColourPair | null, number] = [null, 0];
   for (const pair of pairs) {
-    const short = leastApart(pair) - deltaE(labOf(worn.get(pair.a)!), labOf(worn.get(pair.b)!));
+    const short = leastApart(pair) - deltaE(labOf(valueOf(worn, pair.a)), labOf(valueOf(worn, pair.b)));
     if (short > most) [worst, most] = [pair, short];
   }
   return worst;
@@ -160,7 +161,7 @@ export function substitutes(
     .map(({ shade, difference }): Substitute => {
       const tooNear = near.flatMap((pair) => {
         const other = pair.a === colourId ? pair.b : pair.a;
-        const apart = deltaE(shade.lab, labOf(worn.get(other)!));
+        const apart = deltaE(shade.lab, labOf(valueOf(worn, other)));
         return apart < leastApart(pair) ? [{ colour: other, difference: apart }] : [];
       });
       return { shade, difference, tooNear, isLost: deltaE(shade.lab, cloth) < THRESHOLDS.lostInCloth };

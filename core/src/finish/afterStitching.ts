@@ -57,7 +57,7 @@ const WORDS: Readonly<Record<RemovalAct, Words>> = {
 
 /** How a mark comes off when all is stitched, in order with washing and ironing, for the cloth and way of a piece. */
 export function stepsAfterStitching(piece: Pick<PlanInput, 'mark' | 'cloth'>): FinishingStep[] {
-  const mark = markOf(piece.mark)!;
-  const cloth = clothOf(piece.cloth.kind)!;
+  const mark = markOf(piece.mark);
+  const cloth = clothOf(piece.cloth.kind);
   return removalActs(mark, cloth).map((act) => ({ act, ...WORDS[act](mark, cloth) }));
 }

@@ -1,3 +1,4 @@
+import { valueOf } from '../measure/index.ts';
 import { comesOutInWater, ellipseRoundMm, markOf, type Cloth } from '../materials/index.ts';
 import { removalActs, runningColours, threadsOf, type RemovalAct } from '../transfer/index.ts';
 import { stepsAfterStitching } from './afterStitching.ts';
@@ -46,7 +47,7 @@ export function careWords(context: FinishContext): string {
  */
 export function stepsBefore(context: FinishContext): { steps: FinishStep[]; problems: FinishProblem[] } {
   const { piece, plan, cloth } = context;
-  const mark = markOf(piece.mark)!;
+  const mark = markOf(piece.mark);
   const acts = removalActs(mark, cloth);
   const said = new Map(stepsAfterStitching(piece).map((step) => [step.act, step]));
   const runs = runningColours(piece, plan);
@@ -78,7 +79,7 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
   ];
   const stretch = stretchSteps(context, isWet);
   const stepFor = (act: RemovalAct): FinishStep => {
-    const { text, caution } = said.get(act)!;
+    const { text, caution } = valueOf(said, act);
     const warns =
       (act === 'wash' || act === 'rinse-warm' || act === 'rinse-cold') && runs.length > 0
         ? say.mayRun(caution, [...new Set(runs.map(({ name }) => name))])

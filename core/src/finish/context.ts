@@ -1,6 +1,6 @@
 import { looseShape } from '../drawing/index.ts';
 import { boxOf, regionArea, type Box, type Circle, type Polyline, type Region, type Ring } from '../geometry/index.ts';
-import { clothOf, laidWidthMm, SECONDS, threadKind, type Cloth } from '../materials/index.ts';
+import { clothOf, laidWidthMm, SECONDS, threadKind, type Cloth, type ThreadId } from '../materials/index.ts';
 import { colourName, colourOf, plainPass, type End, type Finish, type Piece } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { countLoads, type Plan } from '../thread/index.ts';
@@ -32,7 +32,7 @@ export interface FinishContext {
   readonly circle: Circle;
   readonly settings: WorkSettings;
   /** The thread and colour of which most is stitched: edges are worked in them. */
-  readonly thread: string;
+  readonly thread: ThreadId;
   readonly colour: string;
 }
 
@@ -78,7 +78,7 @@ export function contextOf(piece: Piece, plan: Plan, own: OwnFactors, memory: Mem
     memory,
     finish: piece.finish,
     end: endOf(piece),
-    cloth: clothOf(piece.cloth.kind)!,
+    cloth: clothOf(piece.cloth.kind),
     worked,
     box,
     circle,
@@ -115,7 +115,7 @@ export function workEdge(
   throughMm: number,
 ): WorkedEdge {
   const { thread, settings, piece, colour } = context;
-  const kind = threadKind(thread)!;
+  const kind = threadKind(thread);
   const strands = Math.min(EDGE_STRANDS, kind.strands);
   const pass = {
     ...plainPass(stitch, thread, strands),

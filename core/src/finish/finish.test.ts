@@ -1,3 +1,4 @@
+import type { ShadeNeed } from '../thread/index.ts';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
 import {
@@ -52,10 +53,10 @@ describe('a patch', () => {
     const edge = amounts(plan, 'edge');
     const outline = Math.PI * 82;
     expect(edge['outlineMm']! / outline).toBeCloseTo(1, 2);
-    const pitch = laidWidthMm(threadKind('stranded-cotton')!, 3);
+    const pitch = laidWidthMm(threadKind('stranded-cotton'), 3);
     expect(edge['stitches']! / (outline / pitch)).toBeCloseTo(1, 1);
     // Each stitch goes 6 mm in front, about 6 mm behind, and twice through cloth, web and felt.
-    const through = 0.28 + 0.1 + clothOf('felt')!.thicknessMm;
+    const through = 0.28 + 0.1 + clothOf('felt').thicknessMm;
     const each = 6 + Math.hypot(6, pitch) + 2 * through;
     expect(edge['threadMm']! / (edge['stitches']! * each * 1.03)).toBeCloseTo(1, 1);
     expect(regionArea(plan.look.form) / (Math.PI * 41 ** 2)).toBeCloseTo(1, 2);
@@ -334,7 +335,7 @@ describe('what is done before', () => {
 });
 
 describe('a price', () => {
-  const need = {
+  const need: ShadeNeed = {
     shade: { range: 'r', code: 'c', name: 'Rust', hex: '#a33' },
     thread: 'stranded-cotton',
     lot: null,
@@ -403,7 +404,7 @@ describe('every end, with every mark, on every cloth', () => {
             finish: { ...USUAL_FINISH, end, backing, fringe: 'looped' },
           };
           const { steps } = finishPlan(piece, plan, USUAL_FACTORS);
-          expect(brokenFinishRules(steps, markOf(mark)!, cloth)).toEqual([]);
+          expect(brokenFinishRules(steps, markOf(mark), cloth)).toEqual([]);
           expect(steps.every(({ seconds, text }) => seconds > 0 && text.length > 20)).toBe(true);
         }
       }
@@ -414,7 +415,7 @@ describe('every end, with every mark, on every cloth', () => {
     const random = seededRandom(3);
     const piece: Piece = { ...base, mark: 'water-pen', finish: { ...USUAL_FINISH, end: 'patch', backing: 'fusible' } };
     const { steps } = finishPlan(piece, plan, USUAL_FACTORS);
-    const [water, cloth] = [markOf('water-pen')!, clothOf('quilting-cotton')!];
+    const [water, cloth] = [markOf('water-pen'), clothOf('quilting-cotton')];
     const at = (list: readonly { id: string }[], id: string): number => list.findIndex((one) => one.id === id);
     for (let turn = 0; turn < 200; turn++) {
       const mixed = [...steps].sort(() => random.between(-1, 1));

@@ -1,5 +1,5 @@
 import type { Polyline, Region } from '../geometry/index.ts';
-import type { Cloth } from '../materials/index.ts';
+import type { Cloth, ThreadId } from '../materials/index.ts';
 import type { End } from '../piece/index.ts';
 import type { RemovalAct } from '../transfer/index.ts';
 import type { PlannedPass } from '../work/index.ts';
@@ -66,7 +66,7 @@ export interface FinishMaterial {
   /** The id of a shop's goods that it is, where shops have it. */
   readonly goods: string | null;
   /** Thread of the piece: its colour in the palette, its kind, and its needle loads; null: something else. */
-  readonly thread: { readonly colour: string; readonly kind: string; readonly loads: number } | null;
+  readonly thread: { readonly colour: string; readonly kind: ThreadId; readonly loads: number } | null;
 }
 
 /** What a line of a template says: sew here, cut here, fold, stitch over it, or only a mark. */

@@ -44,13 +44,13 @@ export function priceOf(
   const thread = needs.reduce((sum, { shade, thread: kind, wholeM }) => {
     const price = options.skeinPrice(shade);
     if (price === null) unknown.push(shade.name);
-    return sum + ((price ?? 0) * wholeM) / threadKind(kind)!.putUpM;
+    return sum + ((price ?? 0) * wholeM) / threadKind(kind).putUpM;
   }, 0);
   const finishing = materials.reduce((sum, { goods, name, quantity, unit, thread: own }) => {
     if (own) {
       const skein = options.colourPrice(own.colour);
       if (skein === null) unknown.push(name);
-      return sum + ((skein ?? 0) * quantity) / 1000 / threadKind(own.kind)!.putUpM;
+      return sum + ((skein ?? 0) * quantity) / 1000 / threadKind(own.kind).putUpM;
     }
     const price = goods === null ? null : options.goodsPrice(goods);
     if (price === null) unknown.push(name);

@@ -26,7 +26,7 @@ export function scrapsOf({ plan, memory }: FinishContext): { templates: Template
       ],
     })),
     materials: scraps.map(({ part, scrap, cut }) =>
-      sheet(`scrap-${part.id}`, `${clothOf(scrap.cloth)!.name} for ${part.name}`, sizeOf(cut)),
+      sheet(`scrap-${part.id}`, `${clothOf(scrap.cloth).name} for ${part.name}`, sizeOf(cut)),
     ),
   };
 }

@@ -1,5 +1,5 @@
 import { Delaunay } from 'd3-delaunay';
-import { mean } from '../measure/index.ts';
+import { mean, valueOf } from '../measure/index.ts';
 import { lengthsOf, placeOn } from './alongPolyline.ts';
 import { distanceToOutline, reachInside } from './outline.ts';
 import { isInside, regionArea, regionPerimeter, ringArea, type Point, type Polyline, type Region } from './shapes.ts';
@@ -170,7 +170,7 @@ function farthest(
   while (queue.length > 0) {
     const node = queue.shift()!;
     for (const link of links[node]!) {
-      const way = mm.get(node)! + link.mm;
+      const way = valueOf(mm, node) + link.mm;
       if (way >= (mm.get(link.to) ?? Infinity) - 1e-12) continue;
       mm.set(link.to, way);
       from.set(link.to, node);
@@ -180,7 +180,7 @@ function farthest(
   const node = [...mm].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
   const path = [node];
   for (let at = from.get(node); at !== undefined; at = from.get(at)) path.push(at);
-  return { node, mm: mm.get(node)!, path, reached: [...mm.keys()] };
+  return { node, mm: valueOf(mm, node), path, reached: [...mm.keys()] };
 }
 
 /** An end that is shorter than this many times the width there only runs into a corner, or round the end of a stroke. */

@@ -1,3 +1,4 @@
+import { valueOf } from '../measure/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { stepSeconds } from '../thread/index.ts';
 import type { WorkedStep } from './work.ts';
@@ -80,7 +81,7 @@ export function learnPace(done: readonly WorkedStep[]): Pace {
     stitches: new Map(
       [...logs].map(([stitch, { length }]) => [
         stitch,
-        { factor: Math.exp(mean(({ stitches }) => stitches.get(stitch)!.log)), records: length },
+        { factor: Math.exp(mean(({ stitches }) => valueOf(stitches, stitch).log)), records: length },
       ]),
     ),
     ifSteady,

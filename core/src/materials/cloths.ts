@@ -1,3 +1,5 @@
+import { lookUp } from '../measure/index.ts';
+
 /** How warm the water may be in which a cloth or a thread is washed. */
 export type Washing = 'hot' | 'cool' | 'no';
 
@@ -5,7 +7,7 @@ export type Washing = 'hot' | 'cool' | 'no';
 export type Weave = 'plain' | 'twill' | 'satin' | 'knit' | 'felt';
 
 export interface Cloth {
-  readonly id: string;
+  readonly id: ClothId;
   readonly name: string;
   /** Its name within a sentence. */
   readonly inSentence: string;
@@ -24,7 +26,7 @@ export interface Cloth {
 }
 
 /** General craft figures, rounded. */
-export const CLOTHS: readonly Cloth[] = [
+const KINDS = [
   {
     id: 'lawn',
     usualHex: '#f4f1ea',
@@ -179,14 +181,15 @@ export const CLOTHS: readonly Cloth[] = [
     iron: 'warm',
     wash: 'no',
   },
-];
+] as const satisfies readonly (Omit<Cloth, 'id'> & { readonly id: string })[];
 
-export const DEFAULT_CLOTH = 'fine-linen';
+export const CLOTHS: readonly Cloth[] = KINDS;
+export type ClothId = (typeof KINDS)[number]['id'];
+export const CLOTH_IDS = KINDS.map(({ id }) => id);
+/** The cloth of an id. */
+export const clothOf = lookUp(CLOTHS);
 
-/** The cloth of an id, or undefined where there is none. */
-export function clothOf(id: string): Cloth | undefined {
-  return CLOTHS.find((cloth) => cloth.id === id);
-}
+export const DEFAULT_CLOTH: ClothId = 'fine-linen';
 
 /** Cloth that is pale and no heavier than this lets a drawing show through; a light box manages a little more. */
 const TRACED_GSM = 200;
@@ -226,9 +229,9 @@ export function travelBehindMm(cloth: Cloth, clothLightness: number): number {
 
 /** Another cloth in place of one: in its own usual colour, unless the colour was chosen. */
 export function usualCloth(
-  kind: string,
-  now: { readonly kind: string; readonly colour: string },
-): { readonly kind: string; readonly colour?: string } {
+  kind: ClothId,
+  now: { readonly kind: ClothId; readonly colour: string },
+): { readonly kind: ClothId; readonly colour?: string } {
   const [before, after] = [clothOf(now.kind), clothOf(kind)];
-  return before && after && before.usualHex === now.colour ? { kind, colour: after.usualHex } : { kind };
+  return before.usualHex === now.colour ? { kind, colour: after.usualHex } : { kind };
 }

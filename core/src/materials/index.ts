@@ -47,6 +47,8 @@ export {
 export {
   clothOf,
   CLOTHS,
+  CLOTH_IDS,
+  type ClothId,
   DEFAULT_CLOTH,
   isPulled,
   leavesHole,
@@ -73,7 +75,17 @@ export {
   type HoopSize,
 } from './hoops.ts';
 export { DEFAULT_SLACK, LONG_SPAN_MM, LOOKING, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from './lengths.ts';
-export { comesOutInWater, spoiltByWater, DEFAULT_MARK, markOf, MARKS, type Mark, type Remover } from './marks.ts';
+export {
+  comesOutInWater,
+  spoiltByWater,
+  DEFAULT_MARK,
+  markOf,
+  MARK_IDS,
+  MARKS,
+  type Mark,
+  type MarkId,
+  type Remover,
+} from './marks.ts';
 export {
   isTooThickFor,
   NEEDLE_NAMES,
@@ -101,13 +113,16 @@ export {
 } from './ranges.ts';
 export {
   bundleDiameterMm,
+  DEFAULT_THREAD,
   FOLDED_STRANDS,
   laidWidthMm,
   strandChoices,
   strandFault,
   strandsLike,
   strandWidthMm,
+  THREAD_IDS,
   THREAD_KINDS,
+  type ThreadId,
   threadKind,
   type ThreadKind,
   type ThreadTwist,

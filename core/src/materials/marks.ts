@@ -1,3 +1,4 @@
+import { lookUp } from '../measure/index.ts';
 import type { Washing } from './cloths.ts';
 
 /** What brings a mark out, in the words of the ways below. */
@@ -5,7 +6,7 @@ export type Remover = 'nothing' | 'heat' | 'cold-water' | 'washing' | 'warm-wate
 
 /** A way of getting the drawing onto the cloth, and the line that it leaves. */
 export interface Mark {
-  readonly id: string;
+  readonly id: MarkId;
   readonly name: string;
   /** Its name within a sentence. */
   readonly inSentence: string;
@@ -45,7 +46,7 @@ const BASE = {
 } as const;
 
 /** General craft figures; the maker’s instructions for a marker come first. */
-export const MARKS: readonly Mark[] = [
+const KINDS = [
   {
     ...BASE,
     id: 'pencil',
@@ -175,13 +176,15 @@ export const MARKS: readonly Mark[] = [
     comesOut: 'not at all: it must be covered',
     beware: 'Check its size before stitching: prints can be off.',
   },
-];
+] as const satisfies readonly (Omit<Mark, 'id'> & { readonly id: string })[];
 
-export const DEFAULT_MARK = 'pencil';
+export const MARKS: readonly Mark[] = KINDS;
+export type MarkId = (typeof KINDS)[number]['id'];
+export const MARK_IDS = KINDS.map(({ id }) => id);
+/** The transfer method of an id. */
+export const markOf = lookUp(MARKS);
 
-export function markOf(id: string): Mark | undefined {
-  return MARKS.find((mark) => mark.id === id);
-}
+export const DEFAULT_MARK: MarkId = 'pencil';
 
 /** Whether a mark comes out in water of any kind. */
 export function comesOutInWater({ comesOutBy }: Mark): boolean {

@@ -20,6 +20,7 @@ import {
   threadKind,
   THRUMWICK,
   travelBehindMm,
+  type ClothId,
 } from './index.ts';
 
 describe('thread', () => {
@@ -33,8 +34,8 @@ describe('thread', () => {
     ['whitework-cotton', 0.98],
     ['stranded-silk', 0.25],
     ['crewel-wool', 0.6],
-  ])('%s lies about %f mm wide, from its mass', (id, widthMm) => {
-    expect(strandWidthMm(threadKind(id)!)).toBeCloseTo(widthMm, 2);
+  ] as const)('%s lies about %f mm wide, from its mass', (id, widthMm) => {
+    expect(strandWidthMm(threadKind(id))).toBeCloseTo(widthMm, 2);
   });
 
   it('lies wider and grows rounder with its strands', () => {
@@ -47,9 +48,9 @@ describe('thread', () => {
   });
 
   it('is drawn apart only where it can be, and folded only from six', () => {
-    expect(strandChoices(threadKind('stranded-cotton')!)).toEqual([1, 2, 3, 4, 5, 6, FOLDED_STRANDS]);
-    expect(strandChoices(threadKind('pearl-8')!)).toEqual([1]);
-    expect(strandChoices(threadKind('crewel-wool')!)).toEqual([1, 2, 3]);
+    expect(strandChoices(threadKind('stranded-cotton'))).toEqual([1, 2, 3, 4, 5, 6, FOLDED_STRANDS]);
+    expect(strandChoices(threadKind('pearl-8'))).toEqual([1]);
+    expect(strandChoices(threadKind('crewel-wool'))).toEqual([1, 2, 3]);
   });
 
   it.each([
@@ -60,7 +61,7 @@ describe('thread', () => {
     [6, 'crewel', 3],
     [12, 'chenille', 20],
   ] as const)('%i strands of cotton go through a %s needle %i', (strands, family, size) => {
-    const [needle, ...others] = needlesFor(threadKind('stranded-cotton')!, strands, 'sharp', clothOf('heavy-linen')!);
+    const [needle, ...others] = needlesFor(threadKind('stranded-cotton'), strands, 'sharp', clothOf('heavy-linen'));
     expect(needle).toMatchObject({ family, size });
     expect(others).toEqual([]);
   });
@@ -80,8 +81,8 @@ describe('thread', () => {
   });
 
   it('takes its needle from the cloth, too: ball points for knits, finer ones for lawn, stronger ones for denim', () => {
-    const cotton = threadKind('stranded-cotton')!;
-    const on = (cloth: string, strands = 2) => needlesFor(cotton, strands, 'sharp', clothOf(cloth)!)[0]!;
+    const cotton = threadKind('stranded-cotton');
+    const on = (cloth: ClothId, strands = 2) => needlesFor(cotton, strands, 'sharp', clothOf(cloth))[0]!;
     expect(on('jersey').family).toBe('ball-point');
     expect(on('lawn').shaftMm).toBeLessThan(on('heavy-linen').shaftMm);
     expect(on('denim').shaftMm).toBeGreaterThan(on('heavy-linen').shaftMm);
@@ -101,18 +102,18 @@ describe('thread', () => {
 
 describe('cloth and hoop', () => {
   it('shows holes of thick needles in fine cloth, and in what is worn', () => {
-    expect(leavesHole(clothOf('silk')!, 0.86, false)).toBe(true);
-    expect(leavesHole(clothOf('silk')!, 0.69, false)).toBe(false);
-    expect(leavesHole(clothOf('fine-linen')!, 0.86, false)).toBe(true);
-    expect(leavesHole(clothOf('heavy-linen')!, 0.86, true)).toBe(true);
-    expect(leavesHole(clothOf('heavy-linen')!, 0.86, false)).toBe(false);
-    expect(leavesHole(clothOf('denim')!, 1.27, true)).toBe(false);
+    expect(leavesHole(clothOf('silk'), 0.86, false)).toBe(true);
+    expect(leavesHole(clothOf('silk'), 0.69, false)).toBe(false);
+    expect(leavesHole(clothOf('fine-linen'), 0.86, false)).toBe(true);
+    expect(leavesHole(clothOf('heavy-linen'), 0.86, true)).toBe(true);
+    expect(leavesHole(clothOf('heavy-linen'), 0.86, false)).toBe(false);
+    expect(leavesHole(clothOf('denim'), 1.27, true)).toBe(false);
   });
 
   it('lets thread travel further behind dense, dark cloth', () => {
-    expect(travelBehindMm(clothOf('denim')!, 30)).toBe(20);
-    expect(travelBehindMm(clothOf('denim')!, 90)).toBe(10);
-    expect(travelBehindMm(clothOf('lawn')!, 20)).toBe(10);
+    expect(travelBehindMm(clothOf('denim'), 30)).toBe(20);
+    expect(travelBehindMm(clothOf('denim'), 90)).toBe(10);
+    expect(travelBehindMm(clothOf('lawn'), 20)).toBe(10);
     expect(innerDiameterMm(150)).toBe(144);
   });
 });

@@ -1,3 +1,4 @@
+import type { ThreadId } from './threads.ts';
 import { labOf, nearestColours, type Lab, type Match } from '../colour/index.ts';
 import eiderlight from './data/eiderlight.json' with { type: 'json' };
 import thrumwick from './data/thrumwick.json' with { type: 'json' };
@@ -21,12 +22,12 @@ export interface ThreadRange {
   readonly id: string;
   readonly name: string;
   /** The kind of thread that it comes in. */
-  readonly thread: string;
+  readonly thread: ThreadId;
   readonly shades: readonly Shade[];
 }
 
 /** A range of which every entry is a code, a name and a colour. */
-export function rangeOf(id: string, name: string, thread: string, rows: readonly (readonly string[])[]): ThreadRange {
+export function rangeOf(id: string, name: string, thread: ThreadId, rows: readonly (readonly string[])[]): ThreadRange {
   const shades = rows.map(([code, shade, hex]) => ({
     range: id,
     code: code!,

@@ -1,3 +1,4 @@
+import { lookUp } from '../measure/index.ts';
 import type { Washing } from './cloths.ts';
 import * as say from './words.ts';
 
@@ -5,7 +6,7 @@ export type ThreadTwist = 'floss' | 'plied' | 'wool';
 
 /** A kind of thread: what it is made of and how it is sold. */
 export interface ThreadKind {
-  readonly id: string;
+  readonly id: ThreadId;
   readonly name: string;
   /** Its name within a sentence. */
   readonly inSentence: string;
@@ -35,7 +36,7 @@ const COTTON = { density: 1520, wash: 'hot' } as const;
 const WOOL = { density: 1310, packing: 0.2, wash: 'cool', twist: 'wool', lustre: 0.25 } as const;
 
 /** General craft figures, rounded; each can be replaced by the person's own measurement. */
-export const THREAD_KINDS: readonly ThreadKind[] = [
+const KINDS = [
   {
     id: 'stranded-cotton',
     name: 'Stranded cotton',
@@ -161,15 +162,19 @@ export const THREAD_KINDS: readonly ThreadKind[] = [
     putUpM: 8,
     putUp: 'skein',
   },
-];
+] as const satisfies readonly (Omit<ThreadKind, 'id'> & { readonly id: string })[];
+
+export const THREAD_KINDS: readonly ThreadKind[] = KINDS;
+export type ThreadId = (typeof KINDS)[number]['id'];
+export const THREAD_IDS = KINDS.map(({ id }) => id);
+/** The kind of thread of an id. */
+export const threadKind = lookUp(THREAD_KINDS);
+
+/** What is worked in unless something else is said. */
+export const DEFAULT_THREAD: ThreadId = 'stranded-cotton';
 
 /** Twelve strands are six, folded through the needle. */
 export const FOLDED_STRANDS = 12;
-
-/** The thread kind of an id, or undefined where there is none. */
-export function threadKind(id: string): ThreadKind | undefined {
-  return THREAD_KINDS.find((kind) => kind.id === id);
-}
 
 /** The strand counts that can go through a needle together. */
 export function strandChoices(kind: ThreadKind): number[] {

@@ -1,3 +1,4 @@
+import { valueOf } from '../measure/index.ts';
 import type { Problem } from './cost.ts';
 
 /** How a beginning chooses its next threading, where the one in hand has nothing left that can be worked. */
@@ -54,7 +55,7 @@ class Open {
 
   take(step: number): void {
     const kind = this.kinds[step]!;
-    const members = this.byPlace.get(kind)!;
+    const members = valueOf(this.byPlace, kind);
     members.splice(members.indexOf(step), 1);
     if (members.length === 0) this.byPlace.delete(kind);
     this.left--;
@@ -82,9 +83,9 @@ function byThreading(problem: Problem, choice: Choice): number[] {
   let now = -1;
   while (open.left > 0) {
     if (!open.byPlace.has(now)) now = nextKind();
-    const step = nearest(problem, open.byPlace.get(now)!, order.at(-1));
+    const step = nearest(problem, valueOf(open.byPlace, now), order.at(-1));
     open.take(step);
-    leftOf.set(now, leftOf.get(now)! - 1);
+    leftOf.set(now, valueOf(leftOf, now) - 1);
     order.push(step);
   }
   return order;
@@ -126,7 +127,7 @@ function byArea(problem: Problem): number[] {
       );
       now = kinds[step]!;
     }
-    const members = open.byPlace.get(now)!;
+    const members = valueOf(open.byPlace, now);
     const sameThread = members.filter((step) => last !== undefined && problem.setUp[step] === problem.setUp[last]);
     const step = nearest(problem, sameThread.length > 0 ? sameThread : members, last);
     open.take(step);

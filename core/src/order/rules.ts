@@ -1,3 +1,4 @@
+import { valueOf } from '../measure/index.ts';
 import { earlierMeeting } from '../geometry/index.ts';
 import { markOf } from '../materials/index.ts';
 import type { Memory } from '../measure/index.ts';
@@ -21,7 +22,7 @@ const BOUNDS_SHARE = 0.6;
 /** Whether outlines come before what they bound: by school, else first for marks that fade and in whitework. */
 export function outlinesFirst({ worker, mark, use }: PlanInput): boolean {
   if (worker.outline) return worker.outline === 'first';
-  return use === 'whitework' || (markOf(mark)?.staysDays ?? null) !== null;
+  return use === 'whitework' || (markOf(mark).staysDays ?? null) !== null;
 }
 
 /** The steps of one part in one position, in the order of their layers; the shades of one zone may come as they like. */
@@ -115,7 +116,7 @@ function* between(
   if (!before || !after) return;
   const shared = [...before.keys()].filter((position) => after.has(position));
   if (shared.length > 0) {
-    for (const position of shared) yield* pairs(before.get(position)!.at(-1)!, after.get(position)![0]!);
+    for (const position of shared) yield* pairs(valueOf(before, position).at(-1)!, valueOf(after, position)[0]!);
     return;
   }
   for (const one of before.values()) for (const other of after.values()) yield* pairs(one.at(-1)!, other[0]!);

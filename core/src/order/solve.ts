@@ -1,4 +1,4 @@
-import { seededRandom, type Random } from '../measure/index.ts';
+import { seededRandom, type Random, valueOf } from '../measure/index.ts';
 import { Scale, type Problem } from './cost.ts';
 import { greedyOrders } from './greedy.ts';
 
@@ -118,7 +118,7 @@ function alikeSteps({ count, setUp, motif, position }: Problem): readonly (reado
       byKind.set(kinds[step]!, members);
       members.push(step);
     }
-    return Array.from({ length: count }, (_, step) => byKind.get(kinds[step]!)!);
+    return Array.from({ length: count }, (_, step) => valueOf(byKind, kinds[step]!));
   });
 }
 

@@ -1,5 +1,5 @@
 import { Memory } from '../measure/index.ts';
-import { NEEDLE_NAMES, type Needle } from '../materials/index.ts';
+import { NEEDLE_NAMES, type Needle, type ThreadId } from '../materials/index.ts';
 import type { PassRole, PlanInput } from '../piece/index.ts';
 import { firstPlace, lastPlace, type StitchId } from '../stitches/index.ts';
 import { isRaised, workedIn, type PlannedPart, type PlannedPass, type WorkedThread } from '../work/index.ts';
@@ -16,7 +16,7 @@ export interface Step extends WorkStep {
   /** The number of its part, from back to front. */
   readonly depth: number;
   readonly colour: string;
-  readonly thread: string;
+  readonly thread: ThreadId;
   readonly strands: number;
   readonly needle: Needle;
   /** Time of the stitches alone, s, and thread on the piece, mm. */

@@ -1,4 +1,4 @@
-import { Memory, stage } from '../measure/index.ts';
+import { Memory, stage, valueOf } from '../measure/index.ts';
 import { isPainting } from '../piece/index.ts';
 import { Move } from '../stitches/index.ts';
 import type { PlannedPart, PlannedPass, WorkedThread } from '../work/index.ts';
@@ -52,7 +52,7 @@ function divided({ path, threads }: Pick<PlannedPass, 'path' | 'threads'>): read
   );
   const numbers = new Map(order.map(([name], i) => [name, i + 1]));
   return threads.map((thread, shade) => {
-    const zones = Uint16Array.from(named[shade]!, (name) => numbers.get(name)!);
+    const zones = Uint16Array.from(named[shade]!, (name) => valueOf(numbers, name));
     joinSmall(zones);
     return [...new Set(zones)]
       .sort((a, b) => a - b)

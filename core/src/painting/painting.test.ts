@@ -20,7 +20,7 @@ import {
   shadeStitches,
 } from './index.ts';
 
-const LAID = laidWidthMm(threadKind('stranded-cotton')!, 1);
+const LAID = laidWidthMm(threadKind('stranded-cotton'), 1);
 const PX_PER_MM = 6;
 
 type Rgb = readonly [number, number, number];

@@ -41,7 +41,7 @@ function artwork(
   { mirrored, numbers, directions, shades, ring, outlines: isOutlined, grain }: PatternOptions,
 ): Artwork {
   const flip = mirrored ? -1 : 1;
-  const widthMm = Math.min(0.5, markOf(piece.mark)!.lineMm);
+  const widthMm = Math.min(0.5, markOf(piece.mark).lineMm);
   const inks: Ink[] = [];
   const labels: Label[] = [];
   const add = (line: Polyline, ink: Omit<Ink, 'line'>): void => {

@@ -1,3 +1,4 @@
+import { valueOf } from '../measure/index.ts';
 import { workedIn, type PlannedPass, type WorkedThread } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { threadTones } from '../colour/index.ts';
@@ -42,7 +43,7 @@ export function pictureSvg(piece: Piece, plan: Plan): string {
     for (const layer of passes) {
       for (const thread of layer.threads) {
         const pass = workedIn(layer, thread);
-        const { edge, body } = tones.get(thread.colour ?? part.colour)!;
+        const { edge, body } = valueOf(tones, thread.colour ?? part.colour);
         const { runs, knots } = drawn(pass, thread);
         const attributes = `data-stitch="${pass.stitch}" data-role="${pass.role}" data-strands="${pass.strands}" data-thread="${pass.thread}"`;
         lines.push(`<g ${attributes} fill="none" stroke-linecap="round" stroke-linejoin="round">`);

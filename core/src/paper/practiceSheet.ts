@@ -1,4 +1,11 @@
-import { NEEDLES_ARE_SHARP, bundleDiameterMm, laidWidthMm, threadKind, wrappingNeedle } from '../materials/index.ts';
+import {
+  DEFAULT_THREAD,
+  NEEDLES_ARE_SHARP,
+  bundleDiameterMm,
+  laidWidthMm,
+  threadKind,
+  wrappingNeedle,
+} from '../materials/index.ts';
 import { knotDiameterMm } from '../stitches/index.ts';
 import { SHEETS, type Page, type PageItem, type Sheet } from './sheets.ts';
 import * as say from './words.ts';
@@ -13,13 +20,12 @@ export const PRACTICE = {
   strands: 2,
 } as const;
 
-const THREAD = 'stranded-cotton';
 /** Neighbours touch at this share of their width. */
 const TOUCHING = 0.9;
 
 /** What a usual hand comes to: stitches in the line, and the width of the satin, mm. */
 export function practiceTargets(): { stitches: number; satinMm: number } {
-  const laidMm = laidWidthMm(threadKind(THREAD)!, PRACTICE.strands);
+  const laidMm = laidWidthMm(threadKind(DEFAULT_THREAD), PRACTICE.strands);
   return { stitches: PRACTICE.lineMm / PRACTICE.stitchMm, satinMm: PRACTICE.satinStitches * laidMm * TOUCHING };
 }
 
@@ -99,8 +105,8 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
     const turn = (2 * Math.PI * k) / 12;
     arc(cx + 14 * Math.cos(turn), cy + 14 * Math.sin(turn), 7.2, 2.6, turn);
   }
-  const bundleMm = bundleDiameterMm(threadKind(THREAD)!, PRACTICE.strands);
-  const knotMm = knotDiameterMm(2, bundleMm, wrappingNeedle(threadKind('stranded-cotton')!, PRACTICE.strands).shaftMm);
+  const bundleMm = bundleDiameterMm(threadKind(DEFAULT_THREAD), PRACTICE.strands);
+  const knotMm = knotDiameterMm(2, bundleMm, wrappingNeedle(threadKind(DEFAULT_THREAD), PRACTICE.strands).shaftMm);
   text(cx + 36, y + 8, '6  Knots on the crosses, two wraps.');
   text(cx + 36, y + 13, say.practiceKnots(knotMm));
   for (let k = 0; k < 10; k++) {

@@ -1,7 +1,7 @@
 import { planPass, travelMm, workSettings, type OwnFactors, type PlannedPass, USUAL_FACTORS } from '../work/index.ts';
 import { looseShape } from '../drawing/index.ts';
 import { boxOf, type Box } from '../geometry/index.ts';
-import { WORKING_LENGTH } from '../materials/index.ts';
+import { DEFAULT_THREAD, WORKING_LENGTH, type ThreadId } from '../materials/index.ts';
 import { emptyPiece, plainPass } from '../piece/index.ts';
 import { secondsAlone } from '../thread/index.ts';
 import {
@@ -53,9 +53,12 @@ export interface Sample {
 
 const ROOM_MM = 3;
 const piece = emptyPiece('book', 'Stitch book');
-const THREAD = 'stranded-cotton';
 
-export function sampleOf(id: StitchId, strands = stitchKind(id).usualStrands, thread: string = THREAD): Sample {
+export function sampleOf(
+  id: StitchId,
+  strands = stitchKind(id).usualStrands,
+  thread: ThreadId = DEFAULT_THREAD,
+): Sample {
   const shape = shapeFor(id);
   const arrays = [
     ...shape.region,
@@ -69,7 +72,7 @@ export function sampleOf(id: StitchId, strands = stitchKind(id).usualStrands, th
 }
 
 /** A spot stitch alone, with a little room around it. */
-export function oneSpot(id: StitchId, strands: number, params: GivenParams, thread: string = THREAD): Sample {
+export function oneSpot(id: StitchId, strands: number, params: GivenParams, thread: ThreadId = DEFAULT_THREAD): Sample {
   const placed = looseShape('spot', 'spot', { region: [], lines: [], spots: Float64Array.of(0, 0) });
   const pass = { ...plainPass(id, thread, strands), params, angleDeg: 0, reason: '' };
   return {
@@ -101,7 +104,7 @@ function framed({ minX, minY, maxX, maxY }: Box): Box {
 export function threadFor(
   id: StitchId,
   strands: number,
-  thread: string,
+  thread: ThreadId,
   own: OwnFactors,
 ): { amount: string; threadMm: number; seconds: number } {
   const { worksOn } = stitchKind(id);

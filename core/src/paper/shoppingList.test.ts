@@ -41,7 +41,7 @@ describe('the shopping list', () => {
       const oddsOf = (count: number): number =>
         shareWithin(
           risingFactors(reach.need.loads, plan.spread),
-          (reach.ownedM + count * threadKind(reach.need.thread)!.putUpM) / reach.need.wholeM,
+          (reach.ownedM + count * threadKind(reach.need.thread).putUpM) / reach.need.wholeM,
         );
       expect(oddsOf(skeins)).toBeGreaterThanOrEqual(0.9);
       if (skeins > 0) expect(oddsOf(skeins - 1)).toBeLessThan(0.9);
@@ -71,7 +71,7 @@ describe('the shopping list', () => {
     const reaches = willReach(pool, plan, NOTHING, EMPTY_BOX);
     const { need } = reaches[0]!;
     const colour = need.colours[0]!;
-    const { putUpM } = threadKind(need.thread)!;
+    const { putUpM } = threadKind(need.thread);
     const edge = {
       id: 'edge-thread',
       name: 'Edge',
@@ -139,7 +139,7 @@ it('cutting lists share every cut out whole', () => {
   for (const need of plan.colours) {
     for (const { loads, kept } of cuttingList(pool, need, 'metric')) {
       expect(loads.reduce((sum, { count, strands }) => sum + count * strands, kept)).toBe(
-        threadKind(need.thread)!.strands,
+        threadKind(need.thread).strands,
       );
     }
   }

@@ -20,6 +20,7 @@ import {
   ownsNeedle,
   type Basket,
   type Needle,
+  type ThreadId,
 } from '../materials/index.ts';
 import { materialInWords, type FinishMaterial } from '../finish/index.ts';
 import {
@@ -71,7 +72,7 @@ export interface Besides {
 /** The fewest skeins that, with what is owned, do in nine cases of ten. */
 export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread, memory = new Memory()): number {
   if (odds >= ENOUGH) return 0;
-  const { putUpM } = threadKind(need.thread)!;
+  const { putUpM } = threadKind(need.thread);
   const factors = risingFactors(need.loads, spread, memory);
   let skeins = 1;
   while (skeins < MOST_SKEINS && shareWithin(factors, (ownedM + skeins * putUpM) / need.wholeM) < ENOUGH) skeins++;
@@ -105,7 +106,7 @@ export function shoppingList(
       needed: formatThread(need.wholeM * 1000, units),
       owned: ownedM > 0 ? formatThread(ownedM * 1000, units) : '',
       toBuy,
-      unit: threadKind(need.thread)!.putUp,
+      unit: threadKind(need.thread).putUp,
       colours: need.colours,
       ...terms(toBuy, sold, shop !== null),
     };
@@ -191,9 +192,9 @@ function finishingThings(
 }
 
 /** A shade by its range and code; a person's own card goes without its inner name. */
-function detailOf({ range, code }: ShadeRef, thread: string): string {
+function detailOf({ range, code }: ShadeRef, thread: ThreadId): string {
   const known = RANGES.find(({ id }) => id === range);
-  return say.shadeDetail(known?.name ?? null, code, threadKind(thread)!.inSentence);
+  return say.shadeDetail(known?.name ?? null, code, threadKind(thread).inSentence);
 }
 
 /** Price, lot and days of a number of skeins: all from one lot where one has enough. */
@@ -231,7 +232,7 @@ function otherThings(
     const hex = kind === 'cloth' ? piece.cloth.colour : null;
     rows.push(goodsRow({ kind, name, detail, unit, hex }, isOwned ? 0 : 1, isOwned, id, shop));
   };
-  const cloth = clothOf(piece.cloth.kind)!;
+  const cloth = clothOf(piece.cloth.kind);
   const cm = (mm: number): string =>
     units === 'inch' ? `${formatNumber(mm / 25.4, 1)} in` : `${formatNumber(Math.ceil(mm / 10))} cm`;
   if (piece.hoop) {
@@ -264,7 +265,7 @@ function otherThings(
     const name = `${NEEDLE_NAMES[needle.family]} ${needle.size}`;
     put(id, 'needle', 'Needles', name, 'packet', ownsNeedle(basket, needle));
   }
-  const mark = markOf(piece.mark)!;
+  const mark = markOf(piece.mark);
   put(`mark-${mark.id}`, 'mark', mark.name, 'to mark the cloth', 'piece', ownsMark(basket, mark.id));
   if (cloth.stretches) put('backing', 'backing', 'Sewn-in backing', 'for cloth that stretches', 'piece', false);
   return rows;

@@ -1,4 +1,5 @@
-import type { ShadeRef } from '../materials/index.ts';
+import { valueOf } from '../measure/index.ts';
+import type { ShadeRef, ThreadId, MarkId } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import type { Scrap } from './scrap.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -47,7 +48,7 @@ export function setFinish(piece: Piece, finish: Partial<Piece['finish']>): Edit 
   return editOf(piece, 'Change how it is finished', changes, `finish ${Object.keys(finish).sort().join(' ')}`);
 }
 
-export function setMark(piece: Piece, mark: string): Edit | null {
+export function setMark(piece: Piece, mark: MarkId): Edit | null {
   return editOf(piece, 'Change the transfer method', [[['mark'], mark]]);
 }
 
@@ -172,7 +173,7 @@ export function setPasses(
   mergeKey: string | null = null,
 ): Edit | null {
   const changes = piece.drawing.parts.flatMap((part, i): (readonly [EditPath, unknown])[] =>
-    passesOf.has(part.id) ? [[['drawing', 'parts', i, 'passes'], withinLimits(passesOf.get(part.id)!)]] : [],
+    passesOf.has(part.id) ? [[['drawing', 'parts', i, 'passes'], withinLimits(valueOf(passesOf, part.id))]] : [],
   );
   return editOf(piece, label, changes, mergeKey);
 }
@@ -344,7 +345,7 @@ export function groupMembers(piece: Piece, part: Part): Part[] {
 }
 
 /** A pass of a stitch with nothing set but its thread. */
-export function plainPass(stitch: StitchId, thread: string, strands = stitchKind(stitch).usualStrands): Pass {
+export function plainPass(stitch: StitchId, thread: ThreadId, strands = stitchKind(stitch).usualStrands): Pass {
   return {
     role: 'filling',
     stitch,

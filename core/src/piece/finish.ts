@@ -1,5 +1,5 @@
 import { z } from '../measure/index.ts';
-import { clothOf } from '../materials/index.ts';
+import { CLOTH_IDS } from '../materials/index.ts';
 
 /** What a piece can end as. */
 export const ENDS = ['framed', 'board', 'patch', 'ornament', 'card', 'cushion', 'garment', 'whitework'] as const;
@@ -38,7 +38,7 @@ export const finishSchema = z.strictObject({
   islands: z.enum(['bridge', 'apart']).nullable(),
   backing: z.enum(['sewn', 'fusible']),
   /** The cloth that a patch is sewn onto. */
-  onto: z.string().refine((kind) => clothOf(kind) !== undefined, 'no such cloth'),
+  onto: z.enum(CLOTH_IDS, { error: 'no such cloth' }),
   shape: z.enum(['disc', 'heart', 'drop', 'outline']),
   seamMm: ranged('seamMm').nullable(),
   openingMm: ranged('openingMm'),

@@ -15,6 +15,7 @@ import {
   takeShades,
   type Edit,
   type Piece,
+  type Pass,
 } from './index.ts';
 
 const shades = RANGES[0]!.shades;
@@ -52,7 +53,7 @@ describe('a palette', () => {
     const gathered = done(two, gatherShades(two, [refOf(shades[3]!)]));
     const id = gathered.palette.at(-1)!.id;
     const pass = plainPass('long-short', 'stranded-cotton', 1);
-    const ways = [
+    const ways: Pass[] = [
       { ...pass, colour: id },
       { ...pass, shades: [gathered.palette[0]!.id, id] },
       { ...pass, second: { colour: id, thread: 'stranded-cotton', strands: 1 } },

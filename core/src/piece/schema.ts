@@ -2,15 +2,18 @@ import { z } from '../measure/index.ts';
 import { hexColour } from '../colour/index.ts';
 import { farthestCoordinate } from '../geometry/index.ts';
 import {
+  CLOTH_IDS,
   clothOf,
   DEFAULT_CLOTH,
   DEFAULT_MARK,
   DEFAULT_SLACK,
   FOLDED_STRANDS,
   HOOP_RANGE_MM,
-  markOf,
+  MARK_IDS,
   shadeSchema,
   strandFault,
+  THREAD_IDS,
+  type ThreadId,
   threadKind,
   WORKING_LENGTH,
 } from '../materials/index.ts';
@@ -83,13 +86,13 @@ export const INSET_MM = { least: -20, most: 40 } as const;
 const point = z.tuple([finite, finite]);
 
 /** Strands that a kind of thread can be worked in. */
-function checkStrands(given: { readonly thread: string; readonly strands: number }, context: z.RefinementCtx): void {
+function checkStrands(given: { readonly thread: ThreadId; readonly strands: number }, context: z.RefinementCtx): void {
   const kind = threadKind(given.thread);
   const message = kind && strandFault(kind, given.strands);
   if (message) context.addIssue({ code: 'custom', path: ['strands'], message });
 }
 
-const threadKindId = z.string().refine((kind) => threadKind(kind) !== undefined, 'no such kind of thread');
+const threadKindId = z.enum(THREAD_IDS, { error: 'no such kind of thread' });
 
 const secondThreadSchema = z
   .strictObject({
@@ -292,7 +295,7 @@ export const pieceSchema = z
       own: z.strictObject({ width: z.number().min(0.5).max(2), stitch: z.number().min(0.5).max(2) }).nullable(),
     }),
     cloth: z.strictObject({
-      kind: z.string().refine((kind) => clothOf(kind) !== undefined, 'no such cloth'),
+      kind: z.enum(CLOTH_IDS, { error: 'no such cloth' }),
       colour: hexColour,
     }),
     hoop: z
@@ -336,7 +339,7 @@ export const pieceSchema = z
     order: fixedOrderSchema,
     calendar: calendarSchema,
     /** The way the drawing gets onto the cloth. */
-    mark: z.string().refine((mark) => markOf(mark) !== undefined, 'no such transfer method'),
+    mark: z.enum(MARK_IDS, { error: 'no such transfer method' }),
     finish: finishSchema,
     accepted: z.array(acceptedSchema).max(5000),
   })
@@ -469,7 +472,7 @@ export function emptyPiece(id: string, name: string): Piece {
       sittingsPerWeek: 3,
       own: null,
     },
-    cloth: { kind: DEFAULT_CLOTH, colour: clothOf(DEFAULT_CLOTH)!.usualHex },
+    cloth: { kind: DEFAULT_CLOTH, colour: clothOf(DEFAULT_CLOTH).usualHex },
     hoop: null,
     positions: [],
     drawing: { source: '', unitMm: 1, hidden: 'cut', notes: [], underlay: null, parts: [] },

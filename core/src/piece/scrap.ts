@@ -1,5 +1,5 @@
 import { hexColour } from '../colour/index.ts';
-import { clothOf } from '../materials/index.ts';
+import { CLOTH_IDS } from '../materials/index.ts';
 import { z } from '../measure/index.ts';
 
 export const SCRAP_PATTERNS = ['plain', 'stripe', 'check', 'dot', 'sprig'] as const;
@@ -7,7 +7,7 @@ export const SCRAP_HELD = ['glue', 'pins', 'tacks'] as const;
 
 /** A piece of another cloth that is laid on and worked down, in place of thread. */
 export const scrapSchema = z.strictObject({
-  cloth: z.string().refine((kind) => clothOf(kind) !== undefined, 'no such cloth'),
+  cloth: z.enum(CLOTH_IDS, { error: 'no such cloth' }),
   hex: hexColour,
   pattern: z.enum(SCRAP_PATTERNS),
   /** The colour of its stripes, dots or sprigs. */

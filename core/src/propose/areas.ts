@@ -1,6 +1,6 @@
 import type { MiddleOf, PlacedShape } from '../drawing/index.ts';
 import { equalCircleMm } from '../geometry/index.ts';
-import { bundleDiameterMm, threadKind, wrappingNeedle } from '../materials/index.ts';
+import { DEFAULT_THREAD, bundleDiameterMm, threadKind, wrappingNeedle } from '../materials/index.ts';
 import { formatFine, formatNumber } from '../measure/index.ts';
 import { knotDiameterMm } from '../stitches/index.ts';
 import { satinDirection } from './direction.ts';
@@ -16,7 +16,6 @@ import {
   layer,
   SHARES,
   strandText,
-  THREAD,
   useText,
   type Proposal,
   type ProposalSettings,
@@ -152,7 +151,7 @@ function knotFilling({ knots }: ProposalSettings, why: string): SettledPass {
 
 /** The knot of two wraps that comes nearest to a size. */
 function knotOf(acrossMm: number): { strands: number; mm: number } {
-  const kind = threadKind(THREAD)!;
+  const kind = threadKind(DEFAULT_THREAD);
   const sizes = SHARES.map((strands) => ({
     strands,
     mm: knotDiameterMm(2, bundleDiameterMm(kind, strands), wrappingNeedle(kind, strands).shaftMm),

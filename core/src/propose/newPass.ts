@@ -1,3 +1,4 @@
+import { DEFAULT_THREAD } from '../materials/index.ts';
 import { onDrawing, type PlacedShape } from '../drawing/index.ts';
 import { PASS_ROLES, plainPass, type Pass, type PassRole } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
@@ -25,7 +26,7 @@ export function withNewPass(passes: readonly Pass[], role: PassRole, { kind, wid
   const [stitch, strands] = role === 'padding' && kind === 'line' ? UNDER_A_LINE : FIRST_CHOICE[role];
   const filling = passes.find((pass) => pass.role === 'filling');
   const layer: Pass = {
-    ...plainPass(stitch, filling?.thread ?? 'stranded-cotton', strands),
+    ...plainPass(stitch, filling?.thread ?? DEFAULT_THREAD, strands),
     role,
     // Padding lies across what covers it.
     angleDeg: role === 'padding' && filling?.angleDeg != null ? (filling.angleDeg + 90) % 180 : null,

@@ -1,7 +1,7 @@
 import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
 import type { MiddleLine } from '../geometry/index.ts';
 import { Memory, stage } from '../measure/index.ts';
-import { laidWidthMm, strandsLike, threadKind } from '../materials/index.ts';
+import { DEFAULT_THREAD, laidWidthMm, strandsLike, threadKind } from '../materials/index.ts';
 import { isUnstitched, type Part, type PlanInput } from '../piece/index.ts';
 import { areaProposals } from './areas.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
@@ -19,7 +19,6 @@ import {
   layer,
   proposalSettings,
   strandText,
-  THREAD,
   WHITEWORK_THREADS,
   type Proposal,
   type ProposalSettings,
@@ -64,11 +63,11 @@ function propose(proposed: ProposedPart): Proposal[] {
 /** Whitework is worked in matt threads of its own: in that which lies about as wide as the strands of cotton that would be taken. */
 function inWhiteworkThread({ layers, pass, reason }: Proposal): Proposal {
   const inThread = (layer: SettledPass): SettledPass => {
-    if (layer.thread !== THREAD) return layer;
+    if (layer.thread !== DEFAULT_THREAD) return layer;
     const wanted = laidMm(layer.strands);
     const offers = WHITEWORK_THREADS.map((id) => {
-      const kind = threadKind(id)!;
-      const strands = strandsLike(layer.strands, threadKind(THREAD)!, kind);
+      const kind = threadKind(id);
+      const strands = strandsLike(layer.strands, threadKind(DEFAULT_THREAD), kind);
       return { thread: id, strands, off: Math.abs(Math.log(laidWidthMm(kind, strands) / wanted)) };
     });
     const { thread, strands } = offers.reduce((a, b) => (b.off < a.off ? b : a));

@@ -1,11 +1,10 @@
-import { laidWidthMm, markOf, threadKind } from '../materials/index.ts';
+import { DEFAULT_THREAD, laidWidthMm, markOf, threadKind } from '../materials/index.ts';
 import { plural } from '../measure/index.ts';
 import { plainPass, type Pass, type Piece, type PlanInput } from '../piece/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
 import type { SettledPass } from './settled.ts';
 
 /** The thread that is proposed. */
-export const THREAD = 'stranded-cotton';
 /** The threads of whitework, matt: a fine and a heavy one. */
 export const WHITEWORK_THREADS = ['matt-cotton', 'whitework-cotton'] as const;
 
@@ -31,7 +30,7 @@ export interface ProposalSettings {
 export function proposalSettings(piece: PlanInput): ProposalSettings {
   return {
     use: piece.use,
-    markMm: markOf(piece.mark)!.lineMm,
+    markMm: markOf(piece.mark).lineMm,
     scale: piece.placement.scale,
     knots: piece.worker.knots,
     strands: piece.worker.strands,
@@ -46,7 +45,7 @@ export function layer(
   reason: string,
   more: Partial<Pass> & { readonly angleDeg?: number } = {},
 ): SettledPass {
-  return { ...plainPass(stitch, THREAD, strands), angleDeg: 0, ...more, reason };
+  return { ...plainPass(stitch, DEFAULT_THREAD, strands), angleDeg: 0, ...more, reason };
 }
 
 /** A proposal of one layer. */
@@ -77,7 +76,7 @@ function sharing(strands: number): number {
 }
 
 export function laidMm(strands: number): number {
-  return laidWidthMm(threadKind(THREAD)!, strands);
+  return laidWidthMm(threadKind(DEFAULT_THREAD), strands);
 }
 
 /** The strands wanted, or as many more as it takes to hide the mark under the stitch. */

@@ -12,7 +12,7 @@ import {
   type StitchShape,
 } from './index.ts';
 
-const COTTON = threadKind('stranded-cotton')!;
+const COTTON = threadKind('stranded-cotton');
 const LAID = laidWidthMm(COTTON, 2);
 const NONE = new Float64Array(0);
 

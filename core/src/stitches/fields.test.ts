@@ -27,7 +27,7 @@ import {
   type StitchPath,
 } from './index.ts';
 
-const COTTON = threadKind('stranded-cotton')!;
+const COTTON = threadKind('stranded-cotton');
 const LAID = laidWidthMm(COTTON, 2);
 const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8];
 

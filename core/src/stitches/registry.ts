@@ -1,3 +1,4 @@
+import { lookUp } from '../measure/index.ts';
 import type { StitchKind } from './kind.ts';
 import { back } from './kinds/back/index.ts';
 import { backFill } from './kinds/back-fill/index.ts';
@@ -120,17 +121,13 @@ export const STITCHES = [
 
 export type StitchId = (typeof STITCHES)[number]['id'];
 
-const byId = new Map<string, StitchKind>(STITCHES.map((kind) => [kind.id, kind]));
-
 export const STITCH_IDS = STITCHES.map((kind) => kind.id) as [StitchId, ...StitchId[]];
 
-/** @throws RangeError where there is no such stitch; check what comes from outside with `isStitchId` */
-export function stitchKind(id: StitchId): StitchKind {
-  const kind = byId.get(id);
-  if (!kind) throw new RangeError(`stitchKind: expected one of ${STITCH_IDS.join(', ')}, got '${id}'`);
-  return kind;
-}
+/** What a stitch says of itself. @throws RangeError where there is no such stitch; check what comes from outside with `isStitchId` */
+export const stitchKind = lookUp<StitchKind & { readonly id: StitchId }>(STITCHES);
+
+const known = new Set<string>(STITCH_IDS);
 
 export function isStitchId(id: string): id is StitchId {
-  return byId.has(id);
+  return known.has(id);
 }

@@ -18,7 +18,7 @@ import {
   type StitchShape,
 } from './index.ts';
 
-const COTTON = threadKind('stranded-cotton')!;
+const COTTON = threadKind('stranded-cotton');
 const LAID = laidWidthMm(COTTON, 2);
 const SETTINGS = {
   clothMm: 0.3,

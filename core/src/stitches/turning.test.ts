@@ -21,7 +21,7 @@ import {
   type StitchShape,
 } from './index.ts';
 
-const COTTON = threadKind('stranded-cotton')!;
+const COTTON = threadKind('stranded-cotton');
 const LAID = laidWidthMm(COTTON, 2);
 const SPACING = 0.9 * LAID;
 const BUNDLE = bundleDiameterMm(COTTON, 2);

@@ -1,3 +1,4 @@
+import { valueOf } from '../measure/index.ts';
 /** The loads that are drawn out of one cut, each by its number in the order of working. */
 export interface Cut {
   readonly loads: readonly number[];
@@ -40,5 +41,5 @@ function inOrder(strands: readonly number[], divisions: readonly (readonly numbe
     if (alike) alike.push(load);
     else waiting.set(count, [load]);
   });
-  return divisions.map((division) => division.map((count) => waiting.get(count)!.shift()!).sort((a, b) => a - b));
+  return divisions.map((division) => division.map((count) => valueOf(waiting, count).shift()!).sort((a, b) => a - b));
 }

@@ -34,11 +34,11 @@ describe('what colours take', () => {
 
   it('is cut in whole lengths, with what lies on the piece and what is lost accounted for', () => {
     for (const need of plan.colours) {
-      const strands = threadKind(need.thread)!.strands;
+      const strands = threadKind(need.thread).strands;
       const inLoads = sum(need.loadList.map(({ strands: count }) => count));
       expect(inLoads + need.strandsKept).toBe(need.cuts * strands);
       expect(need.wholeM).toBeCloseTo((need.cuts * need.cutMm) / 1000, 9);
-      const odds = needOdds(need.wholeM / threadKind(need.thread)!.putUpM, need.loads, plan.spread);
+      const odds = needOdds(need.wholeM / threadKind(need.thread).putUpM, need.loads, plan.spread);
       expect(need.skeins.p90).toBeGreaterThanOrEqual(Math.floor(odds.p90));
     }
   });

@@ -14,6 +14,7 @@ import {
   UNPICKED_TIME,
   WORKING_LENGTH,
   type ThreadKind,
+  type ThreadId,
 } from '../materials/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import { COLOUR_NAME, type PlanInput, colourOf } from '../piece/index.ts';
@@ -35,7 +36,7 @@ export interface ColourNeed {
   readonly colour: string;
   readonly name: string;
   readonly hex: string;
-  readonly thread: string;
+  readonly thread: ThreadId;
   readonly stitches: number;
   readonly frontMm: number;
   readonly backMm: number;
@@ -116,7 +117,7 @@ export function needleRuns(
 
 interface NeedleGroup {
   readonly colourId: string;
-  readonly thread: string;
+  readonly thread: ThreadId;
   /** Runs by what a needle is threaded with and which needle it is. */
   readonly byNeedle: Map<string, NeedleRun[]>;
 }
@@ -320,7 +321,7 @@ function colourNeed(
   spread: ThreadSpread,
   memory: Memory,
 ): Omit<ColourNeed, 'aroundSeconds'> {
-  const kind = threadKind(group.thread)!;
+  const kind = threadKind(group.thread);
   const settings = loadSettings(piece);
   const runs = byRun.map(({ run }) => run);
   const sum = (pick: (run: NeedleRun) => number): number => runs.reduce((total, run) => total + pick(run), 0);

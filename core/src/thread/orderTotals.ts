@@ -1,6 +1,6 @@
 import { stopMm } from '../work/index.ts';
 import { LOST_MM, needleName, threadOfStep, type Step } from '../order/index.ts';
-import { Memory } from '../measure/index.ts';
+import { Memory, valueOf } from '../measure/index.ts';
 import type { PlanInput } from '../piece/index.ts';
 import { hoopMoves, type Plan } from './plan.ts';
 import { sittingsOf } from './sittings.ts';
@@ -50,7 +50,7 @@ function firstMotifSeconds({ order, work }: Plan): number {
   let seconds = 0;
   for (const [i, { motif }] of order.entries()) {
     seconds += stepSeconds(work[i]);
-    left.set(motif, left.get(motif)! - 1);
+    left.set(motif, valueOf(left, motif) - 1);
     if (left.get(motif) === 0) return seconds;
   }
   return seconds;
@@ -76,7 +76,7 @@ export function orderBound(piece: PlanInput, { order, parts }: Plan): OrderBound
   let threadings = 0;
   for (const steps of bySetUp.values()) {
     const takenMm = steps[0]!.strands === FOLDED_STRANDS ? WORKING_LENGTH.foldedCutMm / 2 : cutMm;
-    const stops = steps.map(({ part, layer }) => stopMm(byId.get(part)!.passes[layer]!.stitch));
+    const stops = steps.map(({ part, layer }) => stopMm(valueOf(byId, part).passes[layer]!.stitch));
     const usableMm = Math.max(1, takenMm - startMm - Math.min(...stops));
     const ends: Stretch[] = [];
     let usedMm = 0;

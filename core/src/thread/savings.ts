@@ -57,7 +57,7 @@ export function savings(
     return [label, changed.length > 0 ? setPasses(piece, new Map(changed), label) : null];
   };
   const plain = (pass: Pass, stitch: Pass['stitch']): Pass => ({ ...pass, stitch, params: {}, shades: [] });
-  const choices = strandChoices(threadKind(need.thread)!);
+  const choices = strandChoices(threadKind(need.thread));
   const offers: [string, Edit | null][] = [
     change(
       'Use thread-saving satin instead of satin',

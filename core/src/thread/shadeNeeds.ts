@@ -1,5 +1,5 @@
 import type { ThreadSpread } from '../work/index.ts';
-import { isSameShade, threadKind, type ShadeRef } from '../materials/index.ts';
+import { isSameShade, threadKind, type ShadeRef, type ThreadId } from '../materials/index.ts';
 import { shadesOf, type PlanInput } from '../piece/index.ts';
 import { Memory } from '../measure/index.ts';
 import type { ColourNeed } from './needs.ts';
@@ -8,7 +8,7 @@ import { needOdds, type Odds } from './odds.ts';
 /** What all colours of a piece that are worked in one shade take of it. */
 export interface ShadeNeed {
   readonly shade: ShadeRef;
-  readonly thread: string;
+  readonly thread: ThreadId;
   /** The dye lot that was chosen; null: any. */
   readonly lot: string | null;
   /** Ids in the palette. */
@@ -55,7 +55,7 @@ export function shadeNeeds(
 }
 
 function wholeSkeins({ wholeM, loads, thread }: ShadeNeed, spread: ThreadSpread, memory: Memory): Odds {
-  const { p50, p90, p95 } = needOdds(wholeM / threadKind(thread)!.putUpM, loads, spread, memory);
+  const { p50, p90, p95 } = needOdds(wholeM / threadKind(thread).putUpM, loads, spread, memory);
   const up = (share: number): number => Math.max(1, Math.ceil(share - 1e-9));
   return { p50: up(p50), p90: up(p90), p95: up(p95) };
 }

@@ -1,3 +1,4 @@
+import { valueOf } from '../measure/index.ts';
 import type { Step } from '../order/index.ts';
 import type { Plan } from './plan.ts';
 
@@ -52,5 +53,7 @@ export function parkedDuring(plan: Plan, step: Step): string[] {
     }
   });
   const own = new Set(lengthsOf(at));
-  return [...before].filter((length) => after.has(length) && !own.has(length)).map((length) => colours.get(length)!);
+  return [...before]
+    .filter((length) => after.has(length) && !own.has(length))
+    .map((length) => valueOf(colours, length));
 }

@@ -33,7 +33,7 @@ export function layOut(piece: Piece, plan: Plan, sitting: Sitting): LaidOut {
   const lastStep = new Map<string, number>();
   order.forEach(({ part }, at) => lastStep.set(part, at));
   const finished = sitting.steps.filter(({ step, to }) => to === 1 && lastStep.get(order[step]!.part) === step);
-  const { staysDays } = markOf(piece.mark)!;
+  const { staysDays } = markOf(piece.mark);
   const redrawn = staysDays === null ? [] : redrawPlan(piece, plan, staysDays);
   const drawn = redrawn.find(({ before }) => before === sitting.number && sitting.number > 1)?.partIds ?? [];
   return {

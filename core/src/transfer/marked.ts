@@ -23,7 +23,7 @@ export function inkOn({ ink, inkOnDark }: Mark, clothColour: string): string {
  * @param step a step of the order by its number; beyond the last: after it
  */
 export function marksAt(piece: PlanInput, plan: Plan, step: number): ReadonlyMap<string, number> {
-  const mark = markOf(piece.mark)!;
+  const mark = markOf(piece.mark);
   if (mark.staysDays === null) return new Map(plan.parts.map(({ part }) => [part.id, 1]));
   const sittings = sittingsOf(piece, plan);
   const own = sittings.find(({ steps }) => steps.some((one) => one.step === step)) ?? sittings.at(-1);

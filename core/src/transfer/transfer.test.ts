@@ -11,7 +11,7 @@ import {
 import { describe, expect, it } from 'vitest';
 import { stepsAfterStitching } from '../finish/index.ts';
 import { deltaE, labOf } from '../colour/index.ts';
-import { CLOTHS, MARKS, markOf } from '../materials/index.ts';
+import { CLOTHS, MARKS, markOf, type MarkId } from '../materials/index.ts';
 import { strewnDiscs, svgPiece } from '../testing/pieces.ts';
 
 describe('marks that fade', () => {
@@ -32,8 +32,8 @@ describe('marks that fade', () => {
 describe('what is seen of marks', () => {
   const { piece: drawn, plan } = strewnDiscs(2, 25, 200);
   const piece = { ...drawn, worker: { ...drawn.worker, sittingsPerWeek: 1 } };
-  const at = (mark: string, step: number): ReadonlyMap<string, number> => marksAt({ ...piece, mark }, plan, step);
-  const pen = markOf('water-pen')!;
+  const at = (mark: MarkId, step: number): ReadonlyMap<string, number> => marksAt({ ...piece, mark }, plan, step);
+  const pen = markOf('water-pen');
 
   it('is all of them at any time, where the way does not fade by itself', () => {
     for (const step of [0, Math.floor(plan.order.length / 2), plan.order.length])

@@ -2,14 +2,14 @@ import { USUAL_FACTORS } from '../work/index.ts';
 import { Planner } from '../advice/index.ts';
 import { describe, expect, it } from 'vitest';
 import { readSvg } from '../drawing/index.ts';
-import { CLOTHS, MARKS } from '../materials/index.ts';
+import { CLOTHS, MARKS, type ClothId, type ThreadId } from '../materials/index.ts';
 import { plainPass, setMark, applyEdit, type Piece } from '../piece/index.ts';
 import { rankWays, type WayAdvice } from './index.ts';
 
 interface Setting {
-  readonly cloth?: string;
+  readonly cloth?: ClothId;
   readonly colour?: string;
-  readonly thread?: string;
+  readonly thread?: ThreadId;
   readonly use?: Piece['use'];
   readonly shade?: string;
 }
@@ -44,7 +44,11 @@ function way(setting: Setting, id: string): WayAdvice {
 
 const SETTINGS = CLOTHS.flatMap(({ id }) =>
   ['#f4efe4', '#20242c'].flatMap((colour) =>
-    ['stranded-cotton', 'stranded-silk', 'crewel-wool'].map((thread): Setting => ({ cloth: id, colour, thread })),
+    (['stranded-cotton', 'stranded-silk', 'crewel-wool'] as const).map((thread): Setting => ({
+      cloth: id,
+      colour,
+      thread,
+    })),
   ),
 );
 
@@ -78,7 +82,7 @@ describe('ways of marking', () => {
   });
 
   it('that must be seen through the cloth are not offered for dark or dense cloth', () => {
-    for (const setting of [{ colour: '#20242c' }, { cloth: 'denim' }]) {
+    for (const setting of [{ colour: '#20242c' }, { cloth: 'denim' }] as const) {
       const [first] = ranked(setting);
       expect(first!.mark.traced).toBe(false);
       for (const { mark, fitness } of ranked(setting)) if (mark.traced) expect(fitness).not.toBe('good');

@@ -49,7 +49,7 @@ export function showsOn(mark: Mark, cloth: Cloth, colour: string): boolean {
 
 /** The kinds of thread in which a piece is worked. */
 export function threadsOf({ colours }: Plan): ThreadKind[] {
-  return [...new Set(colours.map(({ thread }) => threadKind(thread)!))];
+  return [...new Set(colours.map(({ thread }) => threadKind(thread)))];
 }
 
 /** All ways of marking, the fittest first, each with its reasons and cautions for this cloth, thread, detail, washing and pace. */
@@ -75,7 +75,7 @@ interface Facts {
 }
 
 function factsOf(piece: PlanInput, plan: Plan): Facts {
-  const cloth = clothOf(piece.cloth.kind)!;
+  const cloth = clothOf(piece.cloth.kind);
   const worked = piece.palette.filter(({ id }) => plan.parts.some((part) => usesColour(part, id)));
   const covers = plan.parts.flatMap(({ placed, passes }) =>
     placed.kind === 'line' ? passes.map((pass) => stitchKind(pass.stitch).coverWidths * pass.laidMm) : [],

@@ -52,7 +52,7 @@ describe('what a stitch says of itself in its own thread', () => {
     return stitchSays(pass, placed).join(' ');
   };
   // Two strands are a round bundle of w₁ · √2 = 0.453 mm; a wrap takes 0.85 of it.
-  const covers = (mm: number): number => Math.round(mm / (0.85 * bundleDiameterMm(threadKind('stranded-cotton')!, 2)));
+  const covers = (mm: number): number => Math.round(mm / (0.85 * bundleDiameterMm(threadKind('stranded-cotton'), 2)));
 
   it.each([4, 8, 12])('a coil over %i mm: how many wraps cover it, and what other numbers do', (lengthMm) => {
     const full = covers(lengthMm);

@@ -1,4 +1,4 @@
-import { laidWidthMm, RANGES, refOf, threadKind, type ShadeRef } from '../materials/index.ts';
+import { DEFAULT_THREAD, laidWidthMm, RANGES, refOf, threadKind, type ShadeRef } from '../materials/index.ts';
 import { coloursPainted, growShades, pictureBelow, type Pictures } from '../painting/index.ts';
 import {
   colourInShade,
@@ -11,8 +11,6 @@ import {
 } from '../piece/index.ts';
 import { passesAsWorked, type PlannedPart } from './plannedPart.ts';
 import * as say from './words.ts';
-
-const COTTON = 'stranded-cotton';
 
 /**
  * Paints an area from the picture below it: its filling becomes needle painting in one strand, in these shades. What else is worked of it
@@ -27,7 +25,7 @@ export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly S
   const before = passes.find(({ role }) => role === 'filling');
   const same = before?.stitch === 'needle-painting' ? before : null;
   const painted: Pass = {
-    ...(same ?? plainPass('needle-painting', before?.thread ?? COTTON, 1)),
+    ...(same ?? plainPass('needle-painting', before?.thread ?? DEFAULT_THREAD, 1)),
     strands: 1,
     shades: ids,
   };
@@ -58,7 +56,7 @@ export function paintPart(piece: Piece, planned: PlannedPart, shades: readonly S
 export function paintInCotton(piece: Piece, planned: PlannedPart, count: number, pictures: Pictures): Edit | null {
   const below = pictureBelow(piece, pictures);
   if (!below) return null;
-  const colours = coloursPainted(planned.placed.shape.region, below, laidWidthMm(threadKind(COTTON)!, 1));
-  const cotton = RANGES.filter(({ thread }) => thread === COTTON).flatMap(({ shades }) => [...shades]);
+  const colours = coloursPainted(planned.placed.shape.region, below, laidWidthMm(threadKind(DEFAULT_THREAD), 1));
+  const cotton = RANGES.filter(({ thread }) => thread === DEFAULT_THREAD).flatMap(({ shades }) => [...shades]);
   return paintPart(piece, planned, growShades(colours, cotton, count).shades.map(refOf));
 }

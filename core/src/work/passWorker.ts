@@ -82,7 +82,7 @@ function loadsOf(parts: readonly Part[], shapes: readonly PlacedShape[]): number
 
 /** @param own the person's figures, where the piece has none of its own */
 export function workSettings(piece: PlanInput, seed: number, own: OwnFactors): WorkSettings {
-  const cloth = clothOf(piece.cloth.kind)!;
+  const cloth = clothOf(piece.cloth.kind);
   return {
     cloth: cloth.id,
     clothMm: cloth.thicknessMm,
@@ -102,5 +102,5 @@ export function travelMm(piece: PlanInput): number {
 
 /** How far thread can be carried behind without showing through, mm. */
 export function allowedTravelMm({ cloth }: PlanInput): number {
-  return travelBehindMm(clothOf(cloth.kind)!, labOf(cloth.colour).l);
+  return travelBehindMm(clothOf(cloth.kind), labOf(cloth.colour).l);
 }

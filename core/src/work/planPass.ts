@@ -14,7 +14,16 @@ import { paintingOf } from '../painting/index.ts';
 import { canWork, type SettledPass } from '../propose/index.ts';
 import { middleFound, type MiddleOf, type PictureBelow, type PlacedShape } from '../drawing/index.ts';
 import type { MiddleLine } from '../geometry/index.ts';
-import { bundleDiameterMm, clothOf, laidWidthMm, needlesFor, threadKind, type Needle } from '../materials/index.ts';
+import {
+  bundleDiameterMm,
+  clothOf,
+  laidWidthMm,
+  needlesFor,
+  threadKind,
+  type Needle,
+  type ClothId,
+  type ThreadId,
+} from '../materials/index.ts';
 import { Memory, seedFrom, stage } from '../measure/index.ts';
 import { isPainting, type Pass } from '../piece/index.ts';
 import {
@@ -39,7 +48,7 @@ const NOTHING: StitchShape = { region: [], lines: [], spots: new Float64Array(0)
 /** What every pass of a piece is worked with. */
 export interface WorkSettings {
   /** The kind of cloth, and how thick it is, mm. */
-  readonly cloth: string;
+  readonly cloth: ClothId;
   readonly clothMm: number;
   readonly slack: number;
   readonly travelMm: number;
@@ -101,13 +110,13 @@ function worked(
   const kind = threadKind(pass.thread);
   if (!kind) throw new RangeError(`planPass: no thread of kind '${pass.thread}'`);
   const stitch = stitchKind(pass.stitch);
-  const cloth = clothOf(settings.cloth)!;
+  const cloth = clothOf(settings.cloth);
   const [needle, ...others] = needlesFor(kind, pass.strands, stitch.needle, cloth) as [Needle, ...Needle[]];
   const second = pass.second && stitch.secondThread !== null ? pass.second : null;
   // A second thread of another thickness has a needle of its own: blunt where the stitch takes one.
   const secondUse = others.length > 0 ? 'blunt' : 'sharp';
   const needles = second
-    ? [needle, ...needlesFor(threadKind(second.thread)!, second.strands, secondUse, cloth)]
+    ? [needle, ...needlesFor(threadKind(second.thread), second.strands, secondUse, cloth)]
     : [needle, ...others];
   const laidMm = laidWidthMm(kind, pass.strands) * settings.own.width;
   const bundleMm = bundleDiameterMm(kind, pass.strands);
@@ -199,7 +208,7 @@ function threadsOf(
   return [thread(path, pass.shades[0] ?? pass.colour)];
 }
 
-function ownThread({ thread, strands }: { thread: string; strands: number }, settings: WorkSettings): OwnThread {
+function ownThread({ thread, strands }: { thread: ThreadId; strands: number }, settings: WorkSettings): OwnThread {
   const kind = threadKind(thread);
   if (!kind) throw new RangeError(`planPass: no thread of kind '${thread}'`);
   return {

@@ -1,6 +1,6 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import type { Part, Pass } from '../piece/index.ts';
-import type { Needle } from '../materials/index.ts';
+import type { Needle, ThreadId } from '../materials/index.ts';
 import type { SettledPass } from '../propose/index.ts';
 import type { MeasuredPath, StitchPath, Quantities } from '../stitches/index.ts';
 
@@ -15,7 +15,7 @@ export interface WorkedThread extends MeasuredPath {
 
 /** A thread, and how it lies. */
 export interface OwnThread {
-  readonly thread: string;
+  readonly thread: ThreadId;
   readonly strands: number;
   readonly laidMm: number;
   readonly bundleMm: number;

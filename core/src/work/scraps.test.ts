@@ -31,7 +31,7 @@ describe('cloth on cloth', () => {
       const grown = passOf(laid, i).quantities.throughMm - passOf(bare, i).quantities.throughMm;
       return grown / stabs(passOf(laid, i));
     });
-    expect(upon).toBeCloseTo(clothOf('denim')!.thicknessMm, 6);
+    expect(upon).toBeCloseTo(clothOf('denim').thicknessMm, 6);
     expect(besideIt).toBe(0);
   });
 
@@ -81,7 +81,7 @@ describe('colours on a scrap', () => {
   it('are told apart against it, and no longer against the cloth below', () => {
     const upon = pieceOf(null).drawing.parts[1]!.id;
     expect(lost(pieceOf({ hex: '#33aa33' }))).toEqual([upon]);
-    const green = { cloth: { kind: 'calico', colour: '#33aa33' } };
+    const green = { cloth: { kind: 'calico', colour: '#33aa33' } } as const;
     expect(lost({ ...pieceOf(null), ...green })).toEqual([upon]);
     expect(lost({ ...pieceOf({ hex: '#eeddcc' }), ...green })).toEqual([]);
   });

@@ -10,7 +10,7 @@ import {
   type Matrix,
   type Region,
 } from '../geometry/index.ts';
-import { clothOf } from '../materials/index.ts';
+import { clothOf, type ClothId } from '../materials/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 
@@ -26,7 +26,7 @@ export interface LaidScrap {
   readonly region: Region;
   readonly thicknessMm: number;
   /** Its kind of cloth; null: print. */
-  readonly cloth: string | null;
+  readonly cloth: ClothId | null;
 }
 
 /** Curves are drawn as straight pieces no further from them than this on the drawing, mm. */
@@ -56,7 +56,7 @@ export function laidScraps(parts: readonly Part[], shapes: readonly PlacedShape[
   return parts.flatMap((part, depth) => {
     const placed = shapes[depth];
     if ((!part.scrap && !part.printed) || !part.shown || !placed) return [];
-    const thicknessMm = part.scrap ? clothOf(part.scrap.cloth)!.thicknessMm : 0;
+    const thicknessMm = part.scrap ? clothOf(part.scrap.cloth).thicknessMm : 0;
     return [{ depth, region: wholeRegion(part, placed, memory), thicknessMm, cloth: part.scrap?.cloth ?? null }];
   });
 }
@@ -71,13 +71,13 @@ export function layersBelow(
   scraps: readonly LaidScrap[],
   placed: PlacedShape,
   depth: number,
-  ground: string,
-): { readonly mm: number; readonly heaviest: string } {
+  ground: ClothId,
+): { readonly mm: number; readonly heaviest: ClothId } {
   let [mm, heaviest] = [0, ground];
   for (const { depth: own, region, thicknessMm, cloth } of scraps) {
     if (cloth === null || own > depth || (own < depth && !liesUpon(placed, region))) continue;
     mm += thicknessMm;
-    if (clothOf(cloth)!.weightGsm > clothOf(heaviest)!.weightGsm) heaviest = cloth;
+    if (clothOf(cloth).weightGsm > clothOf(heaviest).weightGsm) heaviest = cloth;
   }
   return { mm, heaviest };
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
-import { laidWidthMm, threadKind } from '../materials/index.ts';
+import { laidWidthMm, threadKind, type ThreadId } from '../materials/index.ts';
 import { plainPass, readPiece, writePiece, type Piece } from '../piece/index.ts';
 import { STITCHES, stitchKind, type StitchId } from '../stitches/index.ts';
 import type { Plan } from '../thread/index.ts';
@@ -16,7 +16,7 @@ const BODIES = {
 /** One part in a stitch; its second thread in the other colour of the drawing. */
 function withSecond(
   stitch: StitchId,
-  second: { thread: string; strands: number } | null,
+  second: { thread: ThreadId; strands: number } | null,
 ): { piece: Piece; plan: Plan } {
   const piece = svgPiece(BODIES[stitchKind(stitch).worksOn]);
   const [part, other] = piece.drawing.parts;
@@ -60,7 +60,7 @@ describe('a second thread', () => {
       const frontMm = first!.quantities.frontMm + second!.quantities.frontMm;
       expect(Math.abs(frontMm / alone.quantities.frontMm - 1)).toBeLessThan(0.05);
       expect(pass.quantities.threadMm).toBeCloseTo(first!.quantities.threadMm + second!.quantities.threadMm, 6);
-      expect(second!.own!.laidMm).toBeCloseTo(laidWidthMm(threadKind('pearl-8')!, 1), 9);
+      expect(second!.own!.laidMm).toBeCloseTo(laidWidthMm(threadKind('pearl-8'), 1), 9);
       // It is bought, threaded and ordered for itself.
       expect(plan.colours.map(({ thread }) => thread).sort()).toEqual(['pearl-8', 'stranded-cotton']);
       expect(plan.colours.every(({ loads }) => loads > 0)).toBe(true);

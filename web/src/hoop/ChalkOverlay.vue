@@ -20,7 +20,7 @@ const NEXT = 3;
 /** Running stitches through tissue: so long, and so far apart, mm. */
 const TACKS = '3 2';
 
-const way = computed(() => markOf(opened.piece.mark)!);
+const way = computed(() => markOf(opened.piece.mark));
 const ink = computed(() => inkOn(way.value, opened.piece.cloth.colour));
 const dashes = computed(() => (way.value.id === 'tissue' ? TACKS : undefined));
 const at = computed(() => Math.min(Math.floor(props.place + 1e-9), props.steps.length));

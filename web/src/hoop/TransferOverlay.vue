@@ -10,7 +10,7 @@ defineProps<{ hairline: number }>();
 const opened = useOpenedPiece();
 const workings = useWorkings();
 const tacks = computed(() => {
-  if (markOf(opened.piece.mark)?.id !== 'film' || !workings.current) return null;
+  if (markOf(opened.piece.mark).id !== 'film' || !workings.current) return null;
   return tackingFor(workings.current.plan);
 });
 const STITCH_MM = 4;

@@ -100,7 +100,7 @@ describe('PieceStore', () => {
 
   it('refuses a stored piece that is damaged, with the place of the fault', async () => {
     const store = new PieceStore(() => time);
-    await store.save({ ...piece('One'), cloth: { kind: 'paper', colour: '#ffffff' } }, 0);
+    await store.save({ ...piece('One'), cloth: { kind: 'paper' as 'felt', colour: '#ffffff' } }, 0);
     const loaded = await store.load('p1');
     expect(loaded.ok ? '' : loaded.problem).toContain('its cloth');
   });
@@ -145,10 +145,10 @@ describe('PieceStore', () => {
 
   it('gives back what it removed, just as it was, also what no one can read', async () => {
     const store = new PieceStore(() => time);
-    await store.save({ ...piece('One'), cloth: { kind: 'paper', colour: '#ffffff' } }, 0);
+    await store.save({ ...piece('One'), cloth: { kind: 'paper' as 'felt', colour: '#ffffff' } }, 0);
     await store.addEntries('p1', [{ type: 'part-done', id: 'e', at: '2026-02-01T10:00:00.000Z', part: 'a' }]);
     time += 10 * 60_000;
-    await store.save({ ...piece('Two'), cloth: { kind: 'paper', colour: '#ffffff' } }, 1);
+    await store.save({ ...piece('Two'), cloth: { kind: 'paper' as 'felt', colour: '#ffffff' } }, 1);
     const before = await store.list();
     const removed = await store.remove('p1');
     expect(await store.list()).toEqual({ ok: true, value: [] });

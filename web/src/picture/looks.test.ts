@@ -1,6 +1,15 @@
 import { createCanvas } from '@napi-rs/canvas';
 import { channelsOf, deltaE, hexOf, labOf } from '@junctura/core/colour';
-import { CLOTHS, clothOf, strandChoices, THREAD_KINDS, threadKind, type Cloth } from '@junctura/core/materials';
+import {
+  CLOTHS,
+  clothOf,
+  strandChoices,
+  THREAD_KINDS,
+  threadKind,
+  type Cloth,
+  type ThreadId,
+  type ClothId,
+} from '@junctura/core/materials';
 import { MoveRecorder } from '@junctura/core/stitches';
 import { emptyPiece, plainPass } from '@junctura/core/piece';
 import { looseShape } from '@junctura/core/drawing';
@@ -21,7 +30,7 @@ const HEX = '#8c4a3a';
 beforeAll(withCanvas);
 
 /** Stitches side by side over all of the window, along an angle, in one kind of thread. */
-function block(kind: string, strands: number, angleDeg: number, look: ThreadLook, half = 6): PaintedThread {
+function block(kind: ThreadId, strands: number, angleDeg: number, look: ThreadLook, half = 6): PaintedThread {
   const place = looseShape('x', 'line', {
     region: [],
     lines: [{ points: Float64Array.of(0, 0, 9, 0), closed: false }],
@@ -86,7 +95,7 @@ describe('thread close to', () => {
   it.each(THREAD_KINDS.map(({ id }) => id))(
     'has the mean colour of its shade, light and shade together: %s',
     (kind) => {
-      const strands = strandChoices(threadKind(kind)!)[0]!;
+      const strands = strandChoices(threadKind(kind))[0]!;
       const turns = [0, 30, 60, 90, 120, 150].map((deg) => painted([block(kind, strands, deg, threadLook(HEX, kind))]));
       expect(deltaE(labOf(meanOf(turns)), labOf(HEX))).toBeLessThan(4);
     },
@@ -106,7 +115,7 @@ describe('thread close to', () => {
 
   it('of plied thread changes along it as its plies turn, floss hardly does', () => {
     /** How much a row along one thread varies, of its mean. */
-    const along = (kind: string): number => {
+    const along = (kind: ThreadId): number => {
       const pixels = painted([block(kind, 1, 0, threadLook(HEX, kind))]);
       const rows = Array.from({ length: 40 }, (_, k) => {
         const y = 90 + k;
@@ -136,7 +145,7 @@ describe('thread close to', () => {
   });
 
   it('shines by its kind: silk more than cotton, cotton more than wool', () => {
-    const spread = (kind: string): number => {
+    const spread = (kind: ThreadId): number => {
       const lightness = [0, 90].map((deg) => labOf(meanOf([painted([block(kind, 1, deg, threadLook(HEX, kind))])])).l);
       return Math.abs(lightness[0]! - lightness[1]!);
     };
@@ -206,10 +215,10 @@ describe('cloth seen as a whole', () => {
   const hex = '#d8cfbc';
 
   /** How light each patch of the picture is, in its green. */
-  function patches(id: string, pxPerMm: number): number[] {
+  function patches(id: ClothId, pxPerMm: number): number[] {
     const canvas = createCanvas(SIDE, SIDE);
     const lens = lensOf({ centreX: 0, centreY: 0, pxPerMm }, { width: SIDE, height: SIDE }, false);
-    paintCloth(canvas.getContext('2d') as unknown as Brush, clothOf(id)!, hex, lens);
+    paintCloth(canvas.getContext('2d') as unknown as Brush, clothOf(id), hex, lens);
     const { data } = canvas.getContext('2d').getImageData(0, 0, SIDE, SIDE);
     const across = SIDE / PATCH;
     const sums = new Float64Array(across * across);

@@ -57,7 +57,7 @@ function passOf(path: StitchPath): PlannedPass {
 function painted(segments: readonly Segment[], pxPerMm: number, side: 'front' | 'back' = 'front'): Uint8ClampedArray {
   const canvas: Canvas = createCanvas(SIZE.width, SIZE.height);
   const brush = canvas.getContext('2d');
-  const scene = looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf(segments))], THREAD);
+  const scene = looseScene(clothOf('felt'), CLOTH, [passOf(pathOf(segments))], THREAD);
   const view = { centreX: 0, centreY: 0, pxPerMm };
   for (const _ of paintPicture(brush as unknown as Brush, scene, view, SIZE, side));
   return brush.getImageData(0, 0, SIZE.width, SIZE.height).data as unknown as Uint8ClampedArray;
@@ -173,9 +173,9 @@ describe('the back', () => {
 
 describe('a picture that grows', () => {
   const threads = [1, 2, 3, 4, 5].map(
-    (seed) => looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf(strewn(seed, 20, 14)))], THREAD).threads[0]!,
+    (seed) => looseScene(clothOf('felt'), CLOTH, [passOf(pathOf(strewn(seed, 20, 14)))], THREAD).threads[0]!,
   );
-  const scene = { cloth: clothOf('felt')!, clothColour: CLOTH, threads, light: DAYLIGHT, scraps: [], otherwise: null };
+  const scene = { cloth: clothOf('felt'), clothColour: CLOTH, threads, light: DAYLIGHT, scraps: [], otherwise: null };
   const view = { centreX: 0, centreY: 0, pxPerMm: 5 };
   const sheet = (): Sheet => {
     const image = createCanvas(SIZE.width, SIZE.height);
@@ -209,10 +209,10 @@ describe('what a picture that grows keeps', () => {
   ])('is at most eight states, in a hundred megabytes (%i by %i)', (width, height) => {
     const threads = Array.from(
       { length: 40 },
-      (_, seed) => looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf(strewn(seed, 20, 14)))], THREAD).threads[0]!,
+      (_, seed) => looseScene(clothOf('felt'), CLOTH, [passOf(pathOf(strewn(seed, 20, 14)))], THREAD).threads[0]!,
     );
     const scene = {
-      cloth: clothOf('felt')!,
+      cloth: clothOf('felt'),
       clothColour: CLOTH,
       threads,
       light: DAYLIGHT,
@@ -236,14 +236,14 @@ describe('what a picture that grows keeps', () => {
 
 describe('the shade that thread throws', () => {
   const pxPerMm = 8;
-  const thread = looseScene(clothOf('felt')!, CLOTH, [passOf(pathOf([[0, -8, 0, 8]]))], THREAD).threads[0]!;
+  const thread = looseScene(clothOf('felt'), CLOTH, [passOf(pathOf([[0, -8, 0, 8]]))], THREAD).threads[0]!;
 
   /** How far to the left and to the right of an upright thread the cloth is darker than at the edge of the picture, px. */
   function shaded(light: Light, liftMm = 0): [left: number, right: number] {
     const canvas = createCanvas(SIZE.width, SIZE.height);
     const pass = { ...thread.pass, liftMm };
     const scene = {
-      cloth: { ...clothOf('lawn')!, threadsPerCm: Infinity },
+      cloth: { ...clothOf('lawn'), threadsPerCm: Infinity },
       clothColour: CLOTH,
       scraps: [],
       otherwise: null,
@@ -274,7 +274,7 @@ describe('the shade that thread throws', () => {
 
   it('is of light that grows weaker from the lamp on, and warmer', () => {
     const canvas = createCanvas(SIZE.width, SIZE.height);
-    const scene = { ...looseScene(clothOf('felt')!, '#ffffff', [], THREAD), light: LAMPLIGHT };
+    const scene = { ...looseScene(clothOf('felt'), '#ffffff', [], THREAD), light: LAMPLIGHT };
     const brush = canvas.getContext('2d') as unknown as Brush;
     for (const _ of paintPicture(brush, scene, { centreX: 0, centreY: 0, pxPerMm: 0.8 }, SIZE, 'front'));
     const at = (x: number, y: number): number[] => [...canvas.getContext('2d').getImageData(x, y, 1, 1).data];

@@ -34,7 +34,7 @@ export function paintScrap(brush: Brush, { region, scrap, hex }: PaintedScrap, l
   if (scrap.edge === 'raw') paintFrayed(brush, region, hex, lens);
   brush.save();
   brush.clip(form, 'evenodd');
-  paintCloth(brush, clothOf(scrap.cloth)!, hex, lens);
+  paintCloth(brush, clothOf(scrap.cloth), hex, lens);
   paintPattern(brush, scrap.pattern, scrap.second, lens);
   if (scrap.edge === 'turned') {
     // The fold is round: darker towards its edge.

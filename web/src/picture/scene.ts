@@ -151,7 +151,7 @@ export function sceneOf(
       return a.depth - b.depth || a.layer - b.layer || a.shade - b.shade || a.position - b.position;
     });
   return {
-    cloth: clothOf(piece.cloth.kind)!,
+    cloth: clothOf(piece.cloth.kind),
     clothColour: seen(piece.cloth.colour),
     light,
     threads: shown.map(stepPainter(piece, plan, looks, light, memory)),
@@ -166,7 +166,7 @@ export function growingScene(piece: Piece, { plan }: Workings, steps: readonly S
   const painted = stepPainter(piece, plan, looks, DAYLIGHT, memory);
   const numbers = new Map(plan.order.map(({ key }, i) => [key, i]));
   return {
-    cloth: clothOf(piece.cloth.kind)!,
+    cloth: clothOf(piece.cloth.kind),
     clothColour: piece.cloth.colour,
     light: DAYLIGHT,
     threads: steps.map(({ key }) => painted(numbers.get(key)!)),

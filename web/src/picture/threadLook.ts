@@ -1,5 +1,5 @@
 import { threadTones, type ThreadTones } from '@junctura/core/colour';
-import { threadKind, type ThreadTwist } from '@junctura/core/materials';
+import { threadKind, type ThreadTwist, type ThreadId } from '@junctura/core/materials';
 import { shadesOf, shownColour, type Piece } from '@junctura/core/piece';
 
 /** How a thread looks: its tones, how its fibres lie, and where two shades go through one needle the looks of both. */
@@ -11,8 +11,8 @@ export interface ThreadLook extends ThreadTones {
 }
 
 /** How a colour looks in a kind of thread. */
-export function threadLook(hex: string, thread: string, strands: readonly ThreadLook[] | null = null): ThreadLook {
-  const { twist, lustre } = threadKind(thread) ?? { twist: 'floss', lustre: 1 };
+export function threadLook(hex: string, thread: ThreadId, strands: readonly ThreadLook[] | null = null): ThreadLook {
+  const { twist, lustre } = threadKind(thread);
   if (strands) return { ...threadTones(hex, lustre), twist, lustre, strands };
   // Textures are kept by look: who asks for the same again has the same.
   const key = `${hex} ${twist} ${lustre}`;
@@ -36,14 +36,14 @@ export class ThreadLooks {
   ) {}
 
   /** The look of a colour in a kind of thread; one that was just taken out of the palette is grey until the plan has followed. */
-  of(colour: string, thread: string): ThreadLook {
+  of(colour: string, thread: ThreadId): ThreadLook {
     const key = `${colour} ${thread}`;
     const look = this.known.get(key) ?? this.look(colour, thread);
     this.known.set(key, look);
     return look;
   }
 
-  private look(id: string, thread: string): ThreadLook {
+  private look(id: string, thread: ThreadId): ThreadLook {
     const colour = this.piece.palette.find((entry) => entry.id === id);
     const both = colour?.second ? [shadesOf(colour).first, colour.second] : null;
     const strands = both && both.map(({ hex }) => threadLook(this.seen(hex), thread));

@@ -4,7 +4,7 @@ import { usesColour, groundBelow, laidScraps, passesAsWorked } from '../../work/
 import { type Plan } from '../../thread/index.ts';
 import { deltaE, labOf, separation } from '../../colour/index.ts';
 import { isSameShade, RANGES, strandChoices, threadKind, type Shade } from '../../materials/index.ts';
-import { roundTo, type Memory } from '../../measure/index.ts';
+import { roundTo, type Memory, valueOf } from '../../measure/index.ts';
 import {
   setColour,
   setPasses,
@@ -41,7 +41,7 @@ export function colourFindings(piece: PlanInput, plan: Plan, memory: Memory): Fi
   let confusable: { a: string; b: string; kind: FiguresOf['confusable']['kind'] } | null = null;
   let confusions = 0;
   for (const { a, b, wanted, where, widthsMm } of pairs) {
-    const [labA, labB] = [labs.get(a)!, labs.get(b)!];
+    const [labA, labB] = [valueOf(labs, a), valueOf(labs, b)];
     const difference = roundTo(deltaE(labA, labB), 1);
     const lightness = roundTo(Math.abs(labA.l - labB.l), 1);
     const [part, other] = where[0]!;
@@ -64,7 +64,7 @@ export function colourFindings(piece: PlanInput, plan: Plan, memory: Memory): Fi
       found.push({ id: 'too-alike', part: part === other ? part : other, figures });
     }
     if (wanted === 'apart') {
-      const apart = separation(worn.get(a)!, worn.get(b)!, widthsMm);
+      const apart = separation(valueOf(worn, a), valueOf(worn, b), widthsMm);
       if (isConfusable(apart)) {
         confusions++;
         const kind = apart.tritan < Math.min(apart.protan, apart.deutan) ? 'blue and yellow' : 'red and green';
@@ -85,7 +85,7 @@ export function clothColourFindings(piece: PlanInput, plan: Plan, memory: Memory
     const { name, hex } = memory.made(COLOUR_NAME, [], colour, colour.id);
     const lab = labOf(hex);
     const differences = new Map(hexes.map((ground) => [ground, hundredths(deltaE(labOf(ground), lab))]));
-    const difference = (depth: number): number => differences.get(grounds.get(depth) ?? piece.cloth.colour)!;
+    const difference = (depth: number): number => valueOf(differences, grounds.get(depth) ?? piece.cloth.colour);
     // Parts are looked through only for a colour that some ground would swallow.
     if ([...differences.values()].every((apart) => apart >= THRESHOLDS.lostInCloth)) return [];
     const lost = plan.parts.findIndex(
@@ -140,7 +140,7 @@ function blendFindings(piece: PlanInput, { parts }: Plan): Finding[] {
 /** Whether a pass works a colour in an odd number of strands of a thread that has strands. */
 function inUnevenBlend(pass: Pass, part: Part, colour: string): boolean {
   const isIn = (pass.shades.length > 0 ? pass.shades : [pass.colour ?? part.colour]).includes(colour);
-  return isIn && pass.strands % 2 === 1 && strandChoices(threadKind(pass.thread)!).includes(pass.strands + 1);
+  return isIn && pass.strands % 2 === 1 && strandChoices(threadKind(pass.thread)).includes(pass.strands + 1);
 }
 
 function inPairs({ piece, plan, finding }: Case<'blend-strands'>): Offer[] {

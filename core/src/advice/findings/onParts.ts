@@ -1,5 +1,5 @@
 import { passesAsWorked, type PlannedPart } from '../../work/index.ts';
-import { markOf, strandChoices, threadKind } from '../../materials/index.ts';
+import { markOf, strandChoices, threadKind, type ThreadId } from '../../materials/index.ts';
 import { coveringStrands } from '../../propose/index.ts';
 import { type StitchId, stitchKind } from '../../stitches/index.ts';
 import { setShown, type Edit, type Pass, plainPass, groupMembers, type Part, setPasses } from '../../piece/index.ts';
@@ -19,7 +19,7 @@ export function leftOut({ piece, planned }: PartCase): Offer {
 export function switchTo(of: PartCase, stitch: StitchId): Edit | null {
   const toPass = ({ thread, strands }: Pass): Pass => {
     const isLine = stitchKind(stitch).worksOn === 'line' && thread === 'stranded-cotton';
-    const enough = isLine ? coveringStrands(stitch, strands, markOf(of.piece.mark)!.lineMm) : strands;
+    const enough = isLine ? coveringStrands(stitch, strands, markOf(of.piece.mark).lineMm) : strands;
     return plainPass(stitch, thread, Math.max(strands, enough));
   };
   return changeFilling(of, toPass, say.useStitch(stitchKind(stitch).inSentence));
@@ -57,7 +57,7 @@ export function changePasses(
 }
 
 /** The next strand count that a thread can give, up or down; null where there is none. */
-function nextStrands({ thread, strands }: { thread: string; strands: number }, by: 1 | -1): number | null {
-  const choices = strandChoices(threadKind(thread)!);
+function nextStrands({ thread, strands }: { thread: ThreadId; strands: number }, by: 1 | -1): number | null {
+  const choices = strandChoices(threadKind(thread));
   return choices[choices.indexOf(strands) + by] ?? null;
 }

@@ -71,7 +71,7 @@ function carriedFindings(piece: PlanInput, { order, work }: Plan): Finding[] {
     .filter(({ longestMm }) => longestMm > allowedMm + 0.05)
     .sort((a, b) => b.longestMm - a.longestMm)[0];
   if (!carried) return [];
-  const figures = { longestMm: hundredths(carried.longestMm), allowedMm, cloth: clothOf(piece.cloth.kind)!.name };
+  const figures = { longestMm: hundredths(carried.longestMm), allowedMm, cloth: clothOf(piece.cloth.kind).name };
   return [{ id: 'carried', part: carried.part, figures }];
 }
 

@@ -106,7 +106,7 @@ function coverFindings(piece: PlanInput, part: Part, placed: PlacedShape, pass: 
   const found: Found[] = [];
   // What lies under the filling or over it is not judged by the cloth between its threads.
   if (pass.role !== 'filling') return found;
-  const mark = markOf(piece.mark)!;
+  const mark = markOf(piece.mark);
   const coverMm = hundredths(kind.coverWidths * pass.laidMm);
   if (kind.worksOn === 'line' && placed.kind === 'line' && coverMm < mark.lineMm) {
     found.push(['line-not-covered', { coverMm, markMm: mark.lineMm, strands: pass.strands }]);
@@ -157,7 +157,7 @@ const KNOT_FITS = { least: 0.7, most: 1.4 } as const;
 
 function useFindings(piece: PlanInput, pass: PlannedPass): Found[] {
   const kind = stitchKind(pass.stitch);
-  const cloth = clothOf(piece.cloth.kind)!;
+  const cloth = clothOf(piece.cloth.kind);
   const found: Found[] = [];
   if (WORN_USES.has(piece.use) && kind.snags && !SATIN_LIKE.has(pass.stitch)) {
     found.push(['snags', { stitch: kind.name }]);

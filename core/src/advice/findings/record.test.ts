@@ -7,7 +7,7 @@ describe('what a record gives cause to say', () => {
   it.each([
     ['calico', 14],
     ['felt', 5],
-  ])('is that the hoop was left on %s after %i days, not before, and only between sittings', (kind, days) => {
+  ] as const)('is that the hoop was left on %s after %i days, not before, and only between sittings', (kind, days) => {
     const piece: Piece = { ...emptyPiece('p', ''), hoop: plainHoop(100, 12), cloth: { kind, colour: '#ffffff' } };
     const after = (hours: number): string => new Date(Date.UTC(2026, 10, 1, 20 + hours)).toISOString();
     const ids = (of: Piece, record: PieceRecord, hours: number): string[] =>

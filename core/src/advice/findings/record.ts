@@ -19,7 +19,7 @@ export function recordFindings({ hoop, cloth }: PlanInput, record: PieceRecord, 
   if (last.needlesMissing > 0) {
     found.push({ id: 'needle-count', part: null, figures: { missing: last.needlesMissing } });
   }
-  const kind = clothOf(cloth.kind)!;
+  const kind = clothOf(cloth.kind);
   const mostDays = STAYS_DAYS[kind.iron];
   if (hoop && !last.isTakenOff && Date.parse(now) - Date.parse(last.ended) > mostDays * DAY_MS) {
     const figures = { since: localDay(new Date(last.ended)), mostDays, cloth: kind.name };

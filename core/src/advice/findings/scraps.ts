@@ -17,7 +17,7 @@ export function scrapFindings(piece: PlanInput, plan: Plan, memory: Memory): Fin
   const shapes = plan.parts.map(({ placed }) => placed);
   const scraps = laidScraps(parts, shapes, memory).filter(({ depth }) => parts[depth]!.scrap);
   if (scraps.length === 0) return [];
-  const ground = clothOf(piece.cloth.kind)!;
+  const ground = clothOf(piece.cloth.kind);
   return scraps.flatMap(({ depth, region, thicknessMm }): Finding[] => {
     const { part, placed } = plan.parts[depth]!;
     const scrap = part.scrap!;
@@ -31,7 +31,7 @@ export function scrapFindings(piece: PlanInput, plan: Plan, memory: Memory): Fin
     if (acrossMm > 0 && acrossMm < LEAST_MM) {
       found.push({ id: 'scrap-small', part: part.id, figures: { acrossMm: hundredths(acrossMm), leastMm: LEAST_MM } });
     }
-    const cloth = clothOf(scrap.cloth)!;
+    const cloth = clothOf(scrap.cloth);
     if (cloth.stretches) found.push({ id: 'scrap-stretches', part: part.id, figures: { cloth: cloth.name } });
     const under = scraps.filter((other) => other.depth < depth && meets(other.region, region));
     const layersMm = hundredths(ground.thicknessMm + under.reduce((sum, one) => sum + one.thicknessMm, thicknessMm));

@@ -15,8 +15,8 @@ import * as say from '../words.ts';
 
 /** What speaks against the way of marking that is chosen. */
 export function transferFindings(piece: PlanInput, plan: Plan): Finding[] {
-  const mark = markOf(piece.mark)!;
-  const cloth = clothOf(piece.cloth.kind)!;
+  const mark = markOf(piece.mark);
+  const cloth = clothOf(piece.cloth.kind);
   const found: Finding[] = [];
   const worked = plan.parts.some(({ passes }) => passes.length > 0);
   if (!worked) return [];

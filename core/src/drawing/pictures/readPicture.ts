@@ -1,4 +1,4 @@
-import { shortened, failure, type Outcome } from '../../measure/index.ts';
+import { shortened, failure, type Outcome, valueOf } from '../../measure/index.ts';
 import {
   newColour,
   checkPiece,
@@ -142,7 +142,7 @@ function byColours(page: Raster, options: PictureOptions, mmPerPx: number, progr
     .map(({ label, hex }, i) => ({
       name: say.regionName(i + 1),
       kind: 'area',
-      path: outlines.get(label)!,
+      path: valueOf(outlines, label),
       fillRule: 'evenodd',
       hex,
     }));
@@ -175,7 +175,15 @@ function byInk(page: Raster, options: PictureOptions, mmPerPx: number, progress:
     const outlines = outlinesOf(labels, width, height, tolerance);
     return regions.flatMap(({ colour }, label) =>
       colour === 1
-        ? [{ name: say.areaName(label), kind: 'area', path: outlines.get(label)!, fillRule: 'evenodd', hex: INK_HEX }]
+        ? [
+            {
+              name: say.areaName(label),
+              kind: 'area',
+              path: valueOf(outlines, label),
+              fillRule: 'evenodd',
+              hex: INK_HEX,
+            },
+          ]
         : [],
     );
   }

@@ -36,7 +36,7 @@ export function patch(context: FinishContext): EndPlan {
   );
   const outer = new Set(outerRings(form));
   const lines = form.map((ring): Polyline => edgeLine(ring, !outer.has(ring)));
-  const felt = clothOf('felt')!;
+  const felt = clothOf('felt');
   const throughMm = cloth.thicknessMm + WEB_MM + felt.thicknessMm;
   const isOvercast = finish.edge === 'overcast';
   // Both stitches lie thread by thread: the pitch is the width of the thread as it lies.
@@ -52,7 +52,7 @@ export function patch(context: FinishContext): EndPlan {
     throughMm,
   );
   const outlineMm = lines.reduce((sum, line) => sum + polylineLength(line), 0);
-  const ontoMm = throughMm + clothOf(finish.onto)!.thicknessMm;
+  const ontoMm = throughMm + clothOf(finish.onto).thicknessMm;
   const sewing = together(lines.map((line) => sewn(sewnOn(line, SEW_ON.everyMm, SEW_ON.biteMm), ontoMm, 2)));
   const sewOnMm = sewing.threadMm + SEWN_ENDS_MM;
   const bays = narrowBays(form);
@@ -116,7 +116,7 @@ export function patch(context: FinishContext): EndPlan {
     look: {
       ...plainLook(form, {
         kind: 'cloth',
-        cloth: clothOf(finish.onto)!,
+        cloth: clothOf(finish.onto),
         colour: finish.onto === 'denim' ? '#33465f' : '#a89878',
       }),
       edges: [{ pass: edge.pass, colour: hexOf(context, context.colour) }],

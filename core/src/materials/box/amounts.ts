@@ -1,12 +1,12 @@
 import { failure, success, type Outcome } from '../../measure/index.ts';
 import { isSameShade, type ShadeRef } from '../ranges.ts';
-import { threadKind, type ThreadKind } from '../threads.ts';
+import { threadKind, type ThreadKind, type ThreadId } from '../threads.ts';
 import type { BoxEntry, ThreadBox } from './schema.ts';
 import * as say from '../words.ts';
 
 /** Metres of the whole thread in an entry. */
 export function metresOf({ thread, whole, partM }: BoxEntry): number {
-  return whole * threadKind(thread)!.putUpM + partM;
+  return whole * threadKind(thread).putUpM + partM;
 }
 
 /** Metres that are kept for pieces other than one. */
@@ -20,12 +20,18 @@ export function freeM(entry: BoxEntry, piece = ''): number {
 }
 
 /** What of a box is of a shade in a kind of thread. */
-export function entriesOf(box: ThreadBox, shade: ShadeRef, thread: string): BoxEntry[] {
+export function entriesOf(box: ThreadBox, shade: ShadeRef, thread: ThreadId): BoxEntry[] {
   return box.entries.filter((entry) => entry.thread === thread && isSameShade(entry.shade, shade));
 }
 
 /** Metres of a shade that a piece can have, of one lot or of all. */
-export function ownedM(box: ThreadBox, shade: ShadeRef, thread: string, piece = '', lot: string | null = null): number {
+export function ownedM(
+  box: ThreadBox,
+  shade: ShadeRef,
+  thread: ThreadId,
+  piece = '',
+  lot: string | null = null,
+): number {
   return entriesOf(box, shade, thread)
     .filter((entry) => lot === null || entry.lot === lot)
     .reduce((sum, entry) => sum + freeM(entry, piece), 0);
@@ -70,5 +76,5 @@ export function isShort(entry: BoxEntry): boolean {
 /** Less than this share of a skein is low. */
 const LOW_SHARE = 0.25;
 export function isLow(entry: BoxEntry): boolean {
-  return metresOf(entry) < LOW_SHARE * threadKind(entry.thread)!.putUpM;
+  return metresOf(entry) < LOW_SHARE * threadKind(entry.thread).putUpM;
 }

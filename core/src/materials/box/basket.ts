@@ -1,8 +1,8 @@
 import { hexColour } from '../../colour/index.ts';
 import { z } from '../../measure/index.ts';
-import { clothOf } from '../cloths.ts';
+import { CLOTH_IDS, type ClothId } from '../cloths.ts';
 import { HOOP_RANGE_MM, type HoopSize } from '../hoops.ts';
-import { markOf } from '../marks.ts';
+import { MARK_IDS, type MarkId } from '../marks.ts';
 import { NEEDLE_NAMES, type Needle, type NeedleFamily } from '../needles.ts';
 
 const id = z.string().min(1).max(200);
@@ -24,11 +24,11 @@ export const basketItemSchema = z.discriminatedUnion('kind', [
     size: z.number().int().min(1).max(30),
     count: z.number().int().min(0).max(1000),
   }),
-  z.strictObject({ id, kind: z.literal('mark'), mark: z.string().refine((own) => markOf(own) !== undefined) }),
+  z.strictObject({ id, kind: z.literal('mark'), mark: z.enum(MARK_IDS) }),
   z.strictObject({
     id,
     kind: z.literal('cloth'),
-    cloth: z.string().refine((own) => clothOf(own) !== undefined),
+    cloth: z.enum(CLOTH_IDS),
     colour: hexColour,
     widthMm: mm,
     heightMm: mm,
@@ -58,7 +58,7 @@ export function ownsNeedle(basket: Basket, { family, size }: Pick<Needle, 'famil
   return of(basket, 'needle').some((own) => own.family === family && own.size === size && own.count > 0);
 }
 
-export function ownsMark(basket: Basket, mark: string): boolean {
+export function ownsMark(basket: Basket, mark: MarkId): boolean {
   return of(basket, 'mark').some((own) => own.mark === mark);
 }
 
@@ -69,7 +69,7 @@ function holds(own: { widthMm: number; heightMm: number }, widthMm: number, heig
 }
 
 /** The smallest piece of a cloth of which a cut can be had, along the grain; null: none. Of several as large the first. */
-export function clothFor(basket: Basket, cloth: string, widthMm: number, heightMm: number): Of<'cloth'> | null {
+export function clothFor(basket: Basket, cloth: ClothId, widthMm: number, heightMm: number): Of<'cloth'> | null {
   return smallest(of(basket, 'cloth').filter((own) => own.cloth === cloth && holds(own, widthMm, heightMm, false)));
 }
 

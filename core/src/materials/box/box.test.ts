@@ -21,6 +21,7 @@ import {
   writeCsv,
   writeGpl,
   type BoxEntry,
+  type OwnCard,
 } from './index.ts';
 
 /** Text of the signs that tables trip over. */
@@ -158,7 +159,7 @@ describe('CSV', () => {
     ['three', null],
   ])('reads “%s” skeins right, or leaves it open and says so', (cell, skeins) => {
     const [row] = rows(`code;hex;skeins\nx;#aabbcc;"${cell}"`).rows;
-    expect(metresOf(row!.entry) / threadKind('stranded-cotton')!.putUpM).toBeCloseTo(skeins ?? 0, 9);
+    expect(metresOf(row!.entry) / threadKind('stranded-cotton').putUpM).toBeCloseTo(skeins ?? 0, 9);
     expect(row!.notes.length > 0).toBe(skeins === null);
   });
 
@@ -282,7 +283,7 @@ describe('GPL palettes', () => {
 });
 
 describe('amounts', () => {
-  const cotton = threadKind('stranded-cotton')!;
+  const cotton = threadKind('stranded-cotton');
 
   it('a whole skein weighs 1.44 g, and a tenth of a gram is a quarter of a metre of six either way', () => {
     const read = weighed(cotton, 1.44, 0, 0.1);
@@ -301,7 +302,7 @@ describe('amounts', () => {
 
   it('what is kept for one piece is not free for another', () => {
     const [first] = someEntries(1, 1);
-    const entry = {
+    const entry: BoxEntry = {
       ...first!,
       thread: 'stranded-cotton',
       whole: 1,
@@ -351,7 +352,7 @@ describe('what a list gives', () => {
     expect(boxProblem({ ...EMPTY_BOX, entries: many }, EMPTY_BOX)).toMatch(/up to 20,000/);
     const bad = { ...entry, whole: -1 };
     expect(boxProblem({ ...EMPTY_BOX, entries: [bad] }, EMPTY_BOX)).toMatch(/“Sea”.*amount/);
-    const card = { id: 'k', name: 'Card', thread: 'stranded-cotton', shades: [entry.shade] };
+    const card: OwnCard = { id: 'k', name: 'Card', thread: 'stranded-cotton', shades: [entry.shade] };
     const cards = Array.from({ length: 41 }, (_, i) => ({ ...card, id: `k${i}` }));
     expect(boxProblem({ ...EMPTY_BOX, cards }, EMPTY_BOX)).toMatch(/up to 40 shade cards/);
     const wide = { ...card, shades: Array.from({ length: 5001 }, () => entry.shade) };

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { deltaE, hexOfLab, labOf, readCssColour } from '../../colour/index.ts';
 import { failure, shortened, success, type Outcome } from '../../measure/index.ts';
 import { RANGES, type ShadeRef, type ThreadRange } from '../ranges.ts';
-import { THREAD_KINDS, threadKind } from '../threads.ts';
+import { DEFAULT_THREAD, THREAD_KINDS, threadKind, type ThreadId } from '../threads.ts';
 import * as say from '../words.ts';
 import { inSkeins } from './amounts.ts';
 import { readAmount, readPrice, type Amount } from './list/amount.ts';
@@ -116,7 +116,7 @@ function plainCell(cell: string): string {
 
 interface KnownShade {
   readonly shade: ShadeRef;
-  readonly thread: string;
+  readonly thread: ThreadId;
 }
 
 /** Shades by the name or id of their card and their code, as people type them. */
@@ -157,12 +157,12 @@ function readRow(
       isOnCard ? say.notOnCard(shortened(code, 30), shortened(cell('range'), 30)) : 'without a colour that can be read',
     );
   }
-  const thread = cell('thread') === '' ? (found?.thread ?? 'stranded-cotton') : kindOf(cell('thread'));
+  const thread = cell('thread') === '' ? (found?.thread ?? DEFAULT_THREAD) : kindOf(cell('thread'));
   if (thread === null) return failure(say.unknownThread(shortened(cell('thread'), 30)));
   if (found && hex !== null && deltaE(labOf(hex), labOf(found.shade.hex)) > CLOSE_ENOUGH) notes.push(say.OTHER_COLOUR);
   const price = readPrice(cell('price'));
   if (price === undefined) notes.push(say.priceLeftOpen(shortened(cell('price'), 20)));
-  const amount = amountOf(cell, threadKind(thread)!.putUpM, notes);
+  const amount = amountOf(cell, threadKind(thread).putUpM, notes);
   const entry = newEntry({
     id: `read-${line}`,
     shade: {
@@ -239,7 +239,7 @@ function coordinateOf(text: string): number | null {
   return /^[-−]?\d+([.,]\d+)?$/.test(text) ? Number(text.replace(',', '.').replace('−', '-')) : null;
 }
 
-function kindOf(text: string): string | null {
+function kindOf(text: string): ThreadId | null {
   const plain = text.toLowerCase();
   return THREAD_KINDS.find(({ id, name }) => id === plain || name.toLowerCase() === plain)?.id ?? null;
 }
@@ -252,7 +252,7 @@ export function writeCsv(entries: readonly BoxEntry[]): string {
       code: shade.code,
       colour: shade.hex,
       range: shade.range,
-      thread: threadKind(thread)!.name,
+      thread: threadKind(thread).name,
       lot,
       whole,
       begun: Math.round(partM * 100) / 100,

@@ -1,7 +1,7 @@
 import { hexColour } from '../../colour/index.ts';
 import * as say from '../words.ts';
 import { z } from '../../measure/index.ts';
-import { threadKind } from '../threads.ts';
+import { THREAD_IDS } from '../threads.ts';
 import { basketItemSchema } from './basket.ts';
 
 export const BOX_FORMAT = 'junctura-thread-box';
@@ -23,7 +23,7 @@ export const shadeSchema = z.strictObject({
   hex: hexColour,
 });
 
-const kindId = z.string().refine((kind) => threadKind(kind) !== undefined, 'no such kind of thread');
+const kindId = z.enum(THREAD_IDS, { error: 'no such kind of thread' });
 
 /** Thread that the person owns of one shade and lot. */
 export const entrySchema = z.strictObject({

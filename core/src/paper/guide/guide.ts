@@ -8,6 +8,7 @@ import {
   formatThread,
   plural,
   type UnitSystem,
+  valueOf,
 } from '../../measure/index.ts';
 import { becauseOf, linesOf, nameOfStep, needleName, type Step } from '../../order/index.ts';
 import { colourOf, shadesOf, type Piece } from '../../piece/index.ts';
@@ -172,14 +173,14 @@ function materialsOf(piece: Piece, plan: Plan, { units }: GuideOptions): GuideMa
       return {
         name: need.name,
         detail: [
-          threadKind(need.thread)!.name,
+          threadKind(need.thread).name,
           ...[first, second].flatMap((shade) => (shade ? [shadeText(shade)] : [])),
         ].join(', '),
-        amount: `${formatThread(need.wholeM * 1000, units)}, ${plural(skeins, threadKind(need.thread)!.putUp)}`,
+        amount: `${formatThread(need.wholeM * 1000, units)}, ${plural(skeins, threadKind(need.thread).putUp)}`,
         hex: need.hex,
       };
     });
-  const cloth = clothOf(piece.cloth.kind)!;
+  const cloth = clothOf(piece.cloth.kind);
   const mm = (length: number): string => formatLength(length, units);
   const needs = piece.hoop ? hoopNeeds(piece.hoop, spreadOfPositions(piece.positions)) : null;
   const needles = [...new Set(plan.order.map(({ needle }) => needleName(needle)))].sort();
@@ -203,7 +204,7 @@ function materialsOf(piece: Piece, plan: Plan, { units }: GuideOptions): GuideMa
       amount: 'at least one of each',
       hex: null,
     },
-    { name: 'Transfer method', detail: markOf(piece.mark)!.name, amount: '1', hex: null },
+    { name: 'Transfer method', detail: markOf(piece.mark).name, amount: '1', hex: null },
   ];
 }
 
@@ -228,7 +229,7 @@ function rowsOf(piece: Piece, plan: Plan, numbers: ReadonlyMap<string, number>):
     const reason = becauseOf(rules.rules, order, from, (part) => nameOf.get(part) ?? part)[0];
     return {
       step: i + 1,
-      number: numbers.get(first.part)!,
+      number: valueOf(numbers, first.part),
       part: nameOfStep(nameOf.get(first.part) ?? first.part, first),
       count: to - from,
       layer: ROLES[first.role],

@@ -1,3 +1,4 @@
+import { valueOf } from '../../measure/index.ts';
 import {
   fieldRows,
   lengthsOf,
@@ -140,7 +141,7 @@ function bandsOf(rows: readonly Row[], divide: DivideRow, shadeAt: ShadeAt | und
 function writeBands(bands: Bands, shade: number, sink: MoveSink): void {
   let isBack = false;
   for (const number of [...bands.keys()].sort((a, b) => a - b)) {
-    const band = bands.get(number)!.filter((stitch) => stitch.shade === shade);
+    const band = valueOf(bands, number).filter((stitch) => stitch.shade === shade);
     if (band.length === 0) continue;
     sink.travel();
     for (const { x0, y0, x1, y1 } of isBack ? band.reverse() : band) {

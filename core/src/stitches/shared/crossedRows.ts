@@ -1,3 +1,4 @@
+import { valueOf } from '../../measure/index.ts';
 import type { Region } from '../../geometry/index.ts';
 import { fillRows } from './fillRows.ts';
 
@@ -48,7 +49,7 @@ export class CrossedRows {
     const [low, high] = [Math.min(from, to), Math.max(from, to)];
     const met = this.sorted
       .filter((row) => row.at > low && row.at < high && row.from < along && row.to > along)
-      .map((row) => ({ at: row.at, rank: this.ranks.get(row)! }));
+      .map((row) => ({ at: row.at, rank: valueOf(this.ranks, row) }));
     return from > to ? met.reverse() : met;
   }
 }

@@ -1,3 +1,4 @@
+import { valueOf } from '../../measure/index.ts';
 import {
   cellRows,
   regionArea,
@@ -51,7 +52,7 @@ function blocksOfCells(outline: Region, frame: ScanFrame, spacingMm: number): Ro
     const rows = cellRows(cell, spacingMm, cells.length === 1);
     if (rows.length > 0) worked.set(cell, rows);
   }
-  return cellOrder([...worked.keys()]).map(({ cell, fromTop }) => blockOf(worked.get(cell)!, fromTop));
+  return cellOrder([...worked.keys()]).map(({ cell, fromTop }) => blockOf(valueOf(worked, cell), fromTop));
 }
 
 /** More blocks than this of fewer rows each: thread would be fastened off at every turn of the outline. */

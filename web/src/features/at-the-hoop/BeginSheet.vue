@@ -38,7 +38,7 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
         <li v-if="opened.piece.hoop">
           {{
             say.clothInHoop(
-              clothOf(opened.piece.cloth.kind)!.name,
+              clothOf(opened.piece.cloth.kind).name,
               opened.piece.positions.length > 1 ? work.needs.positions : [],
             )
           }}

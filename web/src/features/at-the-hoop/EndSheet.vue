@@ -18,7 +18,7 @@ const needles = computed(() => counted.value ?? out.value ?? 0);
 const isTakenOff = ref(false);
 const photographs = usePhotographs();
 const before = photographs.all.length;
-const fades = computed(() => markOf(opened.piece.mark)!.staysDays !== null);
+const fades = computed(() => markOf(opened.piece.mark).staysDays !== null);
 </script>
 
 <template>

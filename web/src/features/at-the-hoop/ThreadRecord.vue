@@ -2,7 +2,7 @@
 import { threadFactor } from '@junctura/core/work';
 import { needleRuns } from '@junctura/core/thread';
 import { doubtOf, learnHand, trusted, type Doubt } from '@junctura/core/log';
-import { ownedM, threadKind, weighed, WORKING_LENGTH } from '@junctura/core/materials';
+import { ownedM, threadKind, weighed, WORKING_LENGTH, type ThreadId } from '@junctura/core/materials';
 import { formatDay, formatThread } from '@junctura/core/measure';
 import { type ThreadUse, shadesOf } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
@@ -77,7 +77,7 @@ const usedMm = computed(() => {
   const { pass } = chosen.value.run;
   const { cutMm } = opened.piece.worker;
   if (way.value === 'lengths') return lengths.value * (cutMm - lostMm.value) - remainderMm.value;
-  const kind = threadKind(pass.thread)!;
+  const kind = threadKind(pass.thread);
   const [before, after] = [beforeG.value, afterG.value].map((grams) => weighed(kind, grams, 0, 0.1));
   if (!before!.ok || !after!.ok) return 0;
   const takenMm = ((before!.value.metres - after!.value.metres) * 1000 * kind.strands) / pass.strands;
@@ -104,11 +104,11 @@ function note(): void {
   else put(use);
 }
 /** Metres of needle thread that can be had from what is owned; null where nothing of it is in the box. */
-function needleMetres(colourId: string, thread: string, strands: number): number | null {
+function needleMetres(colourId: string, thread: ThreadId, strands: number): number | null {
   const colour = opened.piece.palette.find(({ id }) => id === colourId);
   if (!colour) return null;
   const owned = ownedM(threads.box, shadesOf(colour).first, thread, opened.piece.id);
-  return owned > 0 ? (owned * threadKind(thread)!.strands) / strands : null;
+  return owned > 0 ? (owned * threadKind(thread).strands) / strands : null;
 }
 function put(use: NewUse): void {
   doubt.value = null;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { newId } from '../../keeping/newId.ts';
 import { bestShades, deltaE, inColours, labOf, nearestColours } from '@junctura/core/colour';
-import { refOf, type Shade } from '@junctura/core/materials';
+import { DEFAULT_THREAD, refOf, type Shade, type OwnCard } from '@junctura/core/materials';
 import { gatherShades, colourName } from '@junctura/core/piece';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
@@ -137,7 +137,7 @@ function gather(): void {
 }
 function keepAsCard(): void {
   const name = say.fromPicture(chosen.value.length);
-  const card = { id: newId('own-'), name, thread: 'stranded-cotton', shades: chosen.value.map(refOf) };
+  const card: OwnCard = { id: newId('own-'), name, thread: DEFAULT_THREAD, shades: chosen.value.map(refOf) };
   threads.change('Save a shade card', { ...threads.box, cards: [...threads.box.cards, card] });
   emit('close');
 }

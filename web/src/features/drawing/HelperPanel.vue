@@ -7,7 +7,7 @@ import {
   type HelperPart,
   type LetterFont,
 } from '@junctura/core/drawing';
-import { laidWidthMm, threadKind } from '@junctura/core/materials';
+import { DEFAULT_THREAD, laidWidthMm, threadKind } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { stitchKind } from '@junctura/core/stitches';
 import { NButton, NInput } from 'naive-ui';
@@ -74,7 +74,7 @@ const leastMm = computed(() => {
   if (!font.value?.ok) return 0;
   // Letters of lines are proposed in whipped rows, which are wider than their thread.
   const widths = font.value.value.kind === 'line' ? stitchKind('whipped-back').coverWidths : 1;
-  return leastHeightMm(font.value.value, letters.text, widths * laidWidthMm(threadKind('stranded-cotton')!, STRANDS));
+  return leastHeightMm(font.value.value, letters.text, widths * laidWidthMm(threadKind(DEFAULT_THREAD), STRANDS));
 });
 
 const drawn = computed<Outcome<HelperPart[]>>(() => {

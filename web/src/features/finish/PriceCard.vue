@@ -32,8 +32,8 @@ const change = (next: Partial<typeof asked.value>): void =>
   opened.edit(setFinish(opened.piece, { price: { ...asked.value, ...next } }));
 
 const made = computed(() => {
-  const kinds = [...new Set(planned.value.colours.map(({ thread }) => threadKind(thread)!.inSentence))];
-  return say.madeOf(clothOf(opened.piece.cloth.kind)!.name, kinds);
+  const kinds = [...new Set(planned.value.colours.map(({ thread }) => threadKind(thread).inSentence))];
+  return say.madeOf(clothOf(opened.piece.cloth.kind).name, kinds);
 });
 const page = computed(() =>
   labelPage({

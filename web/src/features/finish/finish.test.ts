@@ -150,7 +150,7 @@ describe('the price', () => {
     const plan = await planAs('framed');
     const shown = session.show(PriceCard, { plan });
     const metres = session.workings.current!.plan.colours.reduce((sum, { wholeM }) => sum + wholeM, 0);
-    const putUpM = threadKind(session.workings.current!.plan.colours[0]!.thread)!.putUpM;
+    const putUpM = threadKind(session.workings.current!.plan.colours[0]!.thread).putUpM;
     // Whole metres with what is unpicked on top, at two a skein.
     await expect.poll(() => rows(shown)[0]).toBeGreaterThanOrEqual(Math.floor((metres / putUpM) * 200) / 100);
     expect(rows(shown)[0]).toBeLessThan((metres / putUpM) * 2 * 1.3);

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { laidWidthMm, NEEDLE_NAMES, strandChoices, THREAD_KINDS, threadKind } from '@junctura/core/materials';
+import {
+  DEFAULT_THREAD,
+  laidWidthMm,
+  NEEDLE_NAMES,
+  strandChoices,
+  THREAD_KINDS,
+  threadKind,
+  type ThreadId,
+} from '@junctura/core/materials';
 import { formatDuration, formatFine, formatThread } from '@junctura/core/measure';
 import { isStitchId, STITCHES, stitchKind, type StitchId, type WorkedOn } from '@junctura/core/stitches';
 import { useElementSize, useMemoize } from '@vueuse/core';
@@ -31,10 +39,10 @@ const FAMILIES: readonly { readonly on: WorkedOn; readonly name: string }[] = [
 const chosen = computed<StitchId>(() => (props.id !== undefined && isStitchId(props.id) ? props.id : 'chain'));
 const kind = computed(() => stitchKind(chosen.value));
 const strandsWanted = ref<number | null>(null);
-const thread = ref('stranded-cotton');
+const thread = ref<ThreadId>(DEFAULT_THREAD);
 const THREADS = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
 /** What the thread can give, nearest to what is wanted. */
-const choices = computed(() => strandChoices(threadKind(thread.value)!).filter((n) => n <= 6));
+const choices = computed(() => strandChoices(threadKind(thread.value)).filter((n) => n <= 6));
 const strands = computed(() => {
   const wanted = strandsWanted.value ?? kind.value.usualStrands;
   return choices.value.includes(wanted) ? wanted : choices.value.at(-1)!;
@@ -145,7 +153,7 @@ const pictureWidth = computed(() =>
           <template v-if="kind.coverWidths > 0 && kind.worksOn === 'line'">
             <dt>Covers</dt>
             <dd>
-              {{ say.lineUpTo(formatFine(kind.coverWidths * laidWidthMm(threadKind(thread)!, strands))) }}
+              {{ say.lineUpTo(formatFine(kind.coverWidths * laidWidthMm(threadKind(thread), strands))) }}
             </dd>
           </template>
         </dl>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { DEFAULT_THREAD } from '@junctura/core/materials';
 import { formatDuration, formatNumber, formatPercent, formatThread } from '@junctura/core/measure';
 import { plainPass, setPasses } from '@junctura/core/piece';
 import { inWorkingOrder, SPAN_LIMIT_MM, TREATMENT } from '@junctura/core/propose';
@@ -94,7 +95,7 @@ function workItSo({ stitch, strands }: Filling): Promise<unknown> {
   const planned = ownPart.value!;
   const kept = passesAsWorked(planned).filter(({ role }) => role !== 'filling' && role !== 'padding');
   const before = passesAsWorked(planned).find(({ role }) => role === 'filling');
-  const filling = { ...plainPass(stitch, before?.thread ?? 'stranded-cotton', strands), angleDeg: angleDeg.value };
+  const filling = { ...plainPass(stitch, before?.thread ?? DEFAULT_THREAD, strands), angleDeg: angleDeg.value };
   const label = useStitch(stitchKind(stitch).inSentence);
   opened.edit(setPasses(opened.piece, new Map([[planned.part.id, inWorkingOrder([...kept, filling])]]), label));
   return backToPart();

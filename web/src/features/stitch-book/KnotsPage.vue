@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import {
+  DEFAULT_THREAD,
   bundleDiameterMm,
   NEEDLE_NAMES,
   strandChoices,
   THREAD_KINDS,
   threadKind,
   wrappingNeedle,
+  type ThreadId,
 } from '@junctura/core/materials';
 import { formatFine } from '@junctura/core/measure';
 import { knotDiameterMm, stitchKind } from '@junctura/core/stitches';
@@ -24,8 +26,8 @@ const HEX = '#9c3a3f';
 const WRAPS = [1, 2, 3];
 const MOST_STRANDS = 6;
 const THREADS = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
-const thread = ref('stranded-cotton');
-const kind = computed(() => threadKind(thread.value)!);
+const thread = ref<ThreadId>(DEFAULT_THREAD);
+const kind = computed(() => threadKind(thread.value));
 const LARGE = 5;
 
 const pxPerMm = computed(() => truePxPerMm(settings.screenBarMm));

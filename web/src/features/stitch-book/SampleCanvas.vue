@@ -45,7 +45,7 @@ function paint(): void {
   const middle = (box.minX + box.maxX) / 2;
   const view = { centreX: side === 'back' ? -middle : middle, centreY: (box.minY + box.maxY) / 2, pxPerMm };
   const shown = props.moves === undefined ? pass : upTo(pass, props.moves);
-  const scene = looseScene(clothOf(DEFAULT_CLOTH)!, CLOTH_COLOUR, [shown], props.hex);
+  const scene = looseScene(clothOf(DEFAULT_CLOTH), CLOTH_COLOUR, [shown], props.hex);
   for (const _ of paintPicture(target.getContext('2d')!, scene, view, size, side));
 }
 

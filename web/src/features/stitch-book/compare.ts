@@ -1,3 +1,4 @@
+import { DEFAULT_THREAD } from '@junctura/core/materials';
 import { explained, planPass, workSettings, type PlannedPass, type OwnFactors } from '@junctura/core/work';
 import { looseShape, type PlacedShape } from '@junctura/core/drawing';
 import { boxOf } from '@junctura/core/geometry';
@@ -10,7 +11,6 @@ import type { Sample } from '@junctura/core/paper';
 /** How much of a large part is worked to be compared, mm. */
 const SHOWN_MM = 30;
 const ROOM_MM = 1.5;
-const THREAD = 'stranded-cotton';
 const piece = emptyPiece('compare', 'Compare');
 
 function ring(corners: number, at: (turn: number) => [x: number, y: number]): Float64Array {
@@ -69,7 +69,7 @@ export function compareOn(
   const shape = cropped(placed, SHOWN_MM);
   const pass = planPass(
     shape,
-    { ...plainPass(stitch, THREAD, strands), angleDeg, reason: '' },
+    { ...plainPass(stitch, DEFAULT_THREAD, strands), angleDeg, reason: '' },
     workSettings(piece, 1, factors),
   );
   const box = boxOf(shape.shape.region) ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 };

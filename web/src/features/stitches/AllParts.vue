@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { THREAD_KINDS } from '@junctura/core/materials';
+import { THREAD_KINDS, type ThreadId } from '@junctura/core/materials';
 import { workAllIn } from '@junctura/core/work';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -17,12 +17,12 @@ const selection = useSelection();
 
 /** Stands for a piece that is worked in more than one thread. */
 const MIXED = 'mixed';
-const thread = computed(() => (workings.kinds.length === 1 ? workings.kinds[0]! : MIXED));
-const threads = computed(() => [
-  ...(thread.value === MIXED ? [{ value: MIXED, label: 'Of several kinds' }] : []),
+const thread = computed((): ThreadId | typeof MIXED => (workings.kinds.length === 1 ? workings.kinds[0]! : MIXED));
+const threads = computed((): { value: ThreadId | typeof MIXED; label: string }[] => [
+  ...(thread.value === MIXED ? [{ value: MIXED, label: 'Of several kinds' } as const] : []),
   ...THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name })),
 ]);
-function workIn(id: string): void {
+function workIn(id: ThreadId | typeof MIXED): void {
   if (id !== MIXED) opened.edit(workAllIn(opened.piece, workings.current?.plan.parts ?? [], id));
 }
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mapPoints } from '@junctura/core/geometry';
-import { refOf, type Shade } from '@junctura/core/materials';
+import { DEFAULT_THREAD, refOf, type Shade } from '@junctura/core/materials';
 import { setGuides, setPainting, setPasses, setWorker, type Piece } from '@junctura/core/piece';
 import { paintPart, passesAsWorked, type OwnFactors, type PlannedPart } from '@junctura/core/work';
 import { NButton, NCheckbox } from 'naive-ui';
@@ -30,7 +30,6 @@ const settings = useSettings();
 const threads = useThreadBox();
 
 const [LEAST, USUAL, MOST] = [4, 24, 50];
-const THREAD = 'stranded-cotton';
 const part = computed(() => props.planned.part);
 const pass = computed(() => props.planned.passes.find(({ stitch }) => stitch === 'needle-painting') ?? null);
 const hasPicture = computed(() => opened.piece.drawing.underlay !== null);
@@ -81,7 +80,7 @@ async function look(): Promise<boolean> {
   isLooking.value = true;
   problem.value = null;
   await threads.load();
-  const { owned, toBuy } = threads.offersIn([THREAD]);
+  const { owned, toBuy } = threads.offersIn([DEFAULT_THREAD]);
   const allowed = (shade: Shade): boolean => !forbidden.value.has(keyOf(shade));
   const input = {
     ...asked(),

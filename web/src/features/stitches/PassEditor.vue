@@ -22,6 +22,7 @@ import {
   THREAD_KINDS,
   threadKind,
   type Shade,
+  type ThreadId,
 } from '@junctura/core/materials';
 import { formatFine, roundTo } from '@junctura/core/measure';
 import type { Pass } from '@junctura/core/piece';
@@ -61,7 +62,7 @@ const stitches = computed(() =>
 );
 const THREADS = THREAD_KINDS.map(({ id, name }) => ({ value: id, label: name }));
 const strands = computed(() =>
-  strandChoices(threadKind(pass.value.thread)!).map((n) => ({
+  strandChoices(threadKind(pass.value.thread)).map((n) => ({
     value: n,
     label: n === 12 ? '12 (six, folded)' : String(n),
   })),
@@ -73,8 +74,8 @@ const params = computed(() =>
 function setStitch(stitch: StitchId): void {
   emit('change', { stitch, params: {}, angleDeg: null, second: null }, useStitch(stitchKind(stitch).inSentence), null);
 }
-function setThread(thread: string): void {
-  const choices = strandChoices(threadKind(thread)!);
+function setThread(thread: ThreadId): void {
+  const choices = strandChoices(threadKind(thread));
   const now = pass.value.strands;
   emit('change', { thread, strands: choices.includes(now) ? now : choices[0]! }, 'Change the thread', null);
 }
@@ -139,13 +140,13 @@ const colourChoices = computed(() => [{ value: PARTS_OWN, label: 'same as the pa
 const second = computed(() => pass.value.second);
 const secondColours = computed(() => [{ value: PARTS_OWN, label: 'the same thread' }, ...colours.value]);
 const secondStrands = computed(() =>
-  strandChoices(threadKind(second.value?.thread ?? pass.value.thread)!).map((n) => ({ value: n, label: String(n) })),
+  strandChoices(threadKind(second.value?.thread ?? pass.value.thread)).map((n) => ({ value: n, label: String(n) })),
 );
 function setSecond(change: Partial<NonNullable<Pass['second']>> | null): void {
   if (!change) return emit('change', { second: null }, 'Work it in one thread', null);
   const changed = ({ second, thread, strands }: Pass): Partial<Pass> => {
     const next = { ...(second ?? { colour: null, thread, strands }), ...change };
-    const choices = strandChoices(threadKind(next.thread)!);
+    const choices = strandChoices(threadKind(next.thread));
     return { second: choices.includes(next.strands) ? next : { ...next, strands: choices[0]! } };
   };
   emit('change', changed, 'Change the second thread', null);

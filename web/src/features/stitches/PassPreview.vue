@@ -40,7 +40,7 @@ function paint(): void {
     pxPerMm: pixels / across,
   };
   const { cloth } = opened.piece;
-  const scene = looseScene(clothOf(cloth.kind)!, cloth.colour, [planned], props.hex);
+  const scene = looseScene(clothOf(cloth.kind), cloth.colour, [planned], props.hex);
   for (const _ of paintPicture(target.getContext('2d')!, scene, view, { width: pixels, height: pixels }, 'front'));
 }
 

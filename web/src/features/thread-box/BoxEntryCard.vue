@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { newId } from '../../keeping/newId.ts';
 import {
+  DEFAULT_THREAD,
   metresOf,
   newEntry,
   refOf,
@@ -54,7 +55,7 @@ function set(change: Partial<BoxEntry>, isTyped = false): void {
   const mergeKey = isTyped ? `${entry.id} ${keys.join(' ')}` : null;
   threads.changeEntries(say.changeEntry(entry.shade.name), new Set([entry.id]), to, mergeKey);
 }
-const kind = computed(() => threadKind(props.entry?.thread ?? 'stranded-cotton')!);
+const kind = computed(() => threadKind(props.entry?.thread ?? DEFAULT_THREAD));
 
 const grams = ref(1);
 const bareGrams = ref(0);

@@ -25,7 +25,7 @@ watch([words, show, sortBy, isRising], () => scrollTo(0));
 
 function amount(entry: BoxEntry): string {
   const { whole, partM, plusMinusM, thread } = entry;
-  const { putUp } = threadKind(thread)!;
+  const { putUp } = threadKind(thread);
   const skeins = whole > 0 ? plural(whole, putUp) : '';
   const part = partM > 0 ? formatThread(partM * 1000, settings.units) : '';
   const about = plusMinusM > 0 ? ` ± ${formatThread(plusMinusM * 1000, settings.units)}` : '';
@@ -90,7 +90,7 @@ const isEmpty = computed(() => threads.isLoaded && threads.box.entries.length ==
             >
           </button>
           <span class="cut soft">{{ rangeName.get(entry.shade.range) ?? entry.shade.range }}</span>
-          <span class="cut soft">{{ threadKind(entry.thread)?.name }}</span>
+          <span class="cut soft">{{ threadKind(entry.thread).name }}</span>
           <span class="cut">{{ entry.lot }}<template v-if="entry.handDyed"> · dyed by hand</template></span>
           <span class="cut figure">{{ amount(entry) }}</span>
           <span class="cut figure" :class="{ warning: isShort(entry) }">{{

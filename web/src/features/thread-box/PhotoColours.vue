@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { DEFAULT_THREAD } from '@junctura/core/materials';
+import type { OwnCard } from '@junctura/core/materials';
 import { shortened } from '@junctura/core/measure';
 import { newId } from '../../keeping/newId.ts';
 import { differenceInWords, labOf, nearestColours, whiteBalanced } from '@junctura/core/colour';
@@ -111,10 +113,10 @@ function keep(): void {
     name: shortened(name.trim(), 200) || say.threadN(i + 1),
     hex: colours.value[i]!,
   }));
-  const card = {
+  const card: OwnCard = {
     id,
     name: shortened(cardName.value.trim(), 80) || 'From a photograph',
-    thread: 'stranded-cotton',
+    thread: DEFAULT_THREAD,
     shades,
   };
   threads.change(say.saveCard(card.name), { ...threads.box, cards: [...threads.box.cards, card] });

@@ -54,9 +54,9 @@ function words(item: BasketItem): string {
     case 'needle':
       return say.needlesOf(NEEDLE_NAMES[item.family], item.size, item.count);
     case 'mark':
-      return markOf(item.mark)!.name;
+      return markOf(item.mark).name;
     case 'cloth':
-      return say.thingAndSize(clothOf(item.cloth)!.name, size(item.widthMm, item.heightMm));
+      return say.thingAndSize(clothOf(item.cloth).name, size(item.widthMm, item.heightMm));
     case 'backing':
       return say.thingAndSize(BACKINGS[item.what], size(item.widthMm, item.heightMm));
     case 'tool':

@@ -44,7 +44,7 @@ describe('finding in the box', () => {
       search.value = words;
       const wanted = box.box.entries.filter((entry) => {
         const { shade, lot, place, thread } = entry;
-        const text = `${shade.name} ${shade.code} ${rangeName.value.get(shade.range)} ${lot} ${place} ${threadKind(thread)!.name}`;
+        const text = `${shade.name} ${shade.code} ${rangeName.value.get(shade.range)} ${lot} ${place} ${threadKind(thread).name}`;
         return words
           .toLowerCase()
           .split(' ')
@@ -131,7 +131,7 @@ describe('one entry', () => {
     box.addEntries('Fill', someEntries(1, 3));
     const before = box.box;
     const shown = session.show(BoxEntryCard, { entry: before.entries[0]! });
-    const { putUp } = threadKind(before.entries[0]!.thread)!;
+    const { putUp } = threadKind(before.entries[0]!.thread);
     const fields = [
       [`Whole ${putUp}s`, '8', { whole: 8 }],
       ['Left of the opened one', '2.5', { partM: 2.5, plusMinusM: 0 }],

@@ -1,5 +1,6 @@
 import { newId } from '../../keeping/newId.ts';
 import {
+  DEFAULT_THREAD,
   joinList,
   readCsv,
   readGpl,
@@ -11,6 +12,7 @@ import {
   type MatchedColumns,
   type OwnCard,
   type ReadList,
+  type ThreadId,
 } from '@junctura/core/materials';
 import { shortened, type Outcome } from '@junctura/core/measure';
 import { computed, markRaw, ref, shallowRef } from 'vue';
@@ -58,7 +60,7 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
       const read = readGpl(text, name);
       if (!read.ok) problem.value = say.fileProblem(file.name, read.problem);
       else {
-        putCard(name, read.value.shades, 'stranded-cotton');
+        putCard(name, read.value.shades, DEFAULT_THREAD);
         told.value = [say.shadesAdded(read.value.shades.length, name), ...read.value.notes].join(' ');
       }
       return;
@@ -109,7 +111,7 @@ export function useBoxFiles(chosen: () => readonly BoxEntry[]) {
     }
   }
 
-  function putCard(name: string, shades: OwnCard['shades'], thread: string): void {
+  function putCard(name: string, shades: OwnCard['shades'], thread: ThreadId): void {
     const card = { id: newId('own-'), name: shortened(name, 80) || 'A shade card', thread };
     const whole: OwnCard = { ...card, shades: shades.map((shade) => ({ ...shade, range: card.id })) };
     threads.change(say.importCard(card.name), { ...threads.box, cards: [...threads.box.cards, whole] });

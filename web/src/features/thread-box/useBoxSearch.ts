@@ -57,7 +57,7 @@ export function useBoxSearch(): BoxSearch {
   const KEYS: Readonly<Record<Column, (entry: BoxEntry) => string | number>> = {
     name: ({ shade: { name } }) => name.toLowerCase(),
     range: ({ shade }) => rangeName.value.get(shade.range) ?? shade.range,
-    kind: ({ thread }) => threadKind(thread)!.name,
+    kind: ({ thread }) => threadKind(thread).name,
     lot: ({ lot }) => lot,
     amount: metresOf,
     free: (entry) => freeM(entry),
@@ -69,14 +69,7 @@ export function useBoxSearch(): BoxSearch {
       new Map(
         threads.box.entries.map((entry) => {
           const { shade, lot, place, thread } = entry;
-          const words = [
-            shade.name,
-            shade.code,
-            rangeName.value.get(shade.range),
-            lot,
-            place,
-            threadKind(thread)!.name,
-          ];
+          const words = [shade.name, shade.code, rangeName.value.get(shade.range), lot, place, threadKind(thread).name];
           return [entry.id, words.join(' ').toLowerCase()];
         }),
       ),

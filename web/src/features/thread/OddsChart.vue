@@ -17,7 +17,7 @@ const workings = useWorkings();
 const [WIDTH, HEIGHT] = [330, 74];
 const BINS = 36;
 const factors = computed(() => risingFactors(props.need.loads, spreadOf(settings.factors), workings.memory));
-const putUpM = computed(() => threadKind(props.need.thread)!.putUpM);
+const putUpM = computed(() => threadKind(props.need.thread).putUpM);
 /** From the least to the most that is likely; a skein more than that is always shown. */
 const most = computed(() => {
   const likely = factors.value.at(-1)! * props.need.wholeM;

@@ -45,7 +45,7 @@ watch(
       factors: settings.factors,
       needs: needs.value.map(({ loads, skeins, thread, wholeM }) => ({
         loads,
-        share: wholeM > 0 ? (skeins.p90 * threadKind(thread)!.putUpM) / wholeM : 1,
+        share: wholeM > 0 ? (skeins.p90 * threadKind(thread).putUpM) / wholeM : 1,
       })),
     };
     const answer = await client.ask('odds', asked, { key: 'odds' });
@@ -76,10 +76,10 @@ function lotOf(colour: string): string | null {
     <button type="button" class="plain name" :aria-expanded="unfolded === need.id" @click="toggle(need)">
       <span class="swatch" :style="{ background: need.hex }"></span>
       <strong>{{ need.name }}</strong>
-      <span class="small soft">{{ say.kindAndLot(threadKind(need.thread)!.name, lotOf(need.colour)) }}</span>
+      <span class="small soft">{{ say.kindAndLot(threadKind(need.thread).name, lotOf(need.colour)) }}</span>
     </button>
     <p class="buy">
-      <strong class="figure">{{ plural(need.skeins.p90, threadKind(need.thread)!.putUp) }}</strong>
+      <strong class="figure">{{ plural(need.skeins.p90, threadKind(need.thread).putUp) }}</strong>
       <span class="soft">{{ say.enoughNineInTen(need.skeins.p90, need.skeins.p50) }}</span>
     </p>
     <template v-if="unfolded === need.id">

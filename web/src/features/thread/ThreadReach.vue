@@ -112,7 +112,7 @@ const reservedM = computed(() =>
           <span class="figure soft">{{ reach.need.shade.code }}</span>
         </div>
         <p v-if="reach.ownedM === 0" class="small soft">
-          {{ say.noneOwned(plural(reach.need.skeins.p90, threadKind(reach.need.thread)!.putUp)) }}
+          {{ say.noneOwned(plural(reach.need.skeins.p90, threadKind(reach.need.thread).putUp)) }}
         </p>
         <p v-else class="small" :class="reach.odds < ENOUGH ? 'warning' : 'good'">
           {{

@@ -25,7 +25,7 @@ describe('what each colour takes', () => {
     expect(rows).toHaveLength(needs().length);
     needs().forEach(({ name, thread, skeins }, i) => {
       expect(rows[i]).toContain(name);
-      expect(rows[i]).toContain(threadKind(thread)!.name);
+      expect(rows[i]).toContain(threadKind(thread).name);
       expect(rows[i]).toMatch(new RegExp(`${skeins.p90} skeins? ?Enough nine times out of ten`));
     });
   });
@@ -186,7 +186,7 @@ describe('whether it reaches', () => {
     const [reserved] = entry!.reserved;
     expect(reserved!.piece).toBe('demo-kite');
     expect(reserved!.metres).toBeGreaterThan(0);
-    expect(reserved!.metres).toBeLessThanOrEqual(2 * threadKind(needs()[0]!.thread)!.putUpM + 0.5);
+    expect(reserved!.metres).toBeLessThanOrEqual(2 * threadKind(needs()[0]!.thread).putUpM + 0.5);
     const once = threads.box;
     await button(shown, 'Reserve it for this piece').trigger('click');
     expect(threads.box.entries).toEqual(once.entries);

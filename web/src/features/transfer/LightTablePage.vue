@@ -40,7 +40,7 @@ const reachMm = computed(() => {
   const circle = workings.current?.plan.design.circle;
   return circle ? Math.hypot(circle.x, circle.y) + circle.r + 8 : 60;
 });
-const lineMm = computed(() => Math.min(0.5, markOf(opened.piece.mark)?.lineMm ?? 0.4));
+const lineMm = computed(() => Math.min(0.5, markOf(opened.piece.mark).lineMm ?? 0.4));
 const viewBox = computed(() => {
   const [w, h] = [width.value / pxPerMm.value, height.value / pxPerMm.value];
   return `${-w / 2} ${-h / 2} ${w} ${h}`;

@@ -25,7 +25,7 @@ const opened = useOpenedPiece();
 const workings = useWorkings();
 const settings = useSettings();
 const plan = computed(() => workings.current?.plan ?? null);
-const mark = computed(() => markOf(opened.piece.mark)!);
+const mark = computed(() => markOf(opened.piece.mark));
 const ways = computed(() => (plan.value ? rankWays(workings.piece, plan.value) : []));
 const way = computed(() => ways.value.find((entry) => entry.mark.id === opened.piece.mark));
 const better = computed(() => {

@@ -11,14 +11,12 @@ import {
   type Pictures,
 } from '@junctura/core/painting';
 import { tryFlat, tryPainted, type TriedPaintWay } from '@junctura/core/advice';
-import { laidWidthMm, refOf, threadKind } from '@junctura/core/materials';
+import { DEFAULT_THREAD, laidWidthMm, refOf, threadKind } from '@junctura/core/materials';
 import { judgePainted, type PlannedPart } from '@junctura/core/work';
 import type { JobInput, JobOutput, JobProgress } from '../jobs.ts';
 import { picturesOf } from './learning.ts';
 import { pictureOf, reachOf } from './pieces.ts';
 import { planner, workingsOf } from './planning.ts';
-
-const THREAD = 'stranded-cotton';
 
 interface AskedPart {
   readonly planned: PlannedPart | null;
@@ -37,7 +35,7 @@ export async function paintShades(input: JobInput<'paintShades'>): Promise<JobOu
   const { planned, below } = await partOf(input);
   if (!planned || !below) return null;
   const { region } = planned.placed.shape;
-  const laidMm = laidWidthMm(threadKind(THREAD)!, 1);
+  const laidMm = laidWidthMm(threadKind(DEFAULT_THREAD), 1);
   const colours = coloursPainted(region, below, laidMm, input.eyes, planner.memory);
   const shades = [...input.owned, ...input.toBuy];
   const owned = new Set(input.owned);
@@ -87,7 +85,7 @@ export async function lie(input: JobInput<'lie'>): Promise<JobOutput<'lie'>> {
     below,
     planned.placed.guides,
     [],
-    laidWidthMm(threadKind(THREAD)!, 1),
+    laidWidthMm(threadKind(DEFAULT_THREAD), 1),
     planner.memory,
   );
   if (!painting) return null;
@@ -107,7 +105,7 @@ export async function lie(input: JobInput<'lie'>): Promise<JobOutput<'lie'>> {
 
 export async function onTop(input: JobInput<'onTop'>): Promise<JobOutput<'onTop'>> {
   const { planned, below } = await partOf(input);
-  const laidMm = laidWidthMm(threadKind(THREAD)!, 1);
+  const laidMm = laidWidthMm(threadKind(DEFAULT_THREAD), 1);
   const ground = planned && below && groundBelow(planned.placed.shape.region, below, laidMm, planner.memory);
   return ground ? findRidges(ground, planned.placed.shape.region, laidMm) : [];
 }

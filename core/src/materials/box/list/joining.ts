@@ -39,7 +39,7 @@ export function joinList(
   /** Threads that this list has said something of: a second row of it is put to the first. */
   const told = new Set<string>();
   const joined = rows.map((row): JoinedRow => {
-    const { putUpM } = threadKind(row.entry.thread)!;
+    const { putUpM } = threadKind(row.entry.thread);
     const isByMetres = row.doubt !== null && doubtful === 'metres';
     const entry = isByMetres ? { ...row.entry, ...inSkeins(row.doubt.metres, putUpM) } : row.entry;
     const key = keyOf(entry);

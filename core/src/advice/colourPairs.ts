@@ -3,7 +3,7 @@ import type { PlannedPart, PlannedPass } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { deltaE, labOf, separation, type Lab, type Separation } from '../colour/index.ts';
 import { edgesOf, type PlacedShape, type ShapePair } from '../drawing/index.ts';
-import { boxesMeet, earlierMeeting, isInside, narrowestGap } from '../geometry/index.ts';
+import { boxesMeet, earlierMeeting, isInside, narrowestGap, placesOf } from '../geometry/index.ts';
 import { Memory, stage, valueOf } from '../measure/index.ts';
 import { colourName, type PlanInput } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -56,7 +56,7 @@ export const MEETING = stage<ShapePair>()('meeting', ['a', 'b'], ({ a, b }, memo
 function liesUpon({ shape }: PlacedShape, { shape: area }: PlacedShape): boolean {
   const points = [...shape.lines.map((line) => line.points), shape.spots];
   return points.some((places) => {
-    for (let i = 0; i < places.length; i += 2) if (isInside(area.region, places[i]!, places[i + 1]!)) return true;
+    for (const [x, y] of placesOf(places)) if (isInside(area.region, x, y)) return true;
     return false;
   });
 }

@@ -6,6 +6,7 @@ import {
   pathStart,
   smallestCircle,
   type Circle,
+  placesOf,
 } from '../geometry/index.ts';
 import type { PlanInput, Piece } from '../piece/index.ts';
 import { placementMatrix, pointsOf, type PlacedShape } from './placedShape.ts';
@@ -45,7 +46,7 @@ export function designCircle({ drawing, placement }: Piece): Circle | null {
   const isWithin = insideOfExtremes([mapPoints(matrix, starts)]);
   const outer = parts.filter((part) => {
     const points = mapPoints(matrix, pathPoints(part.path));
-    for (let i = 0; i < points.length; i += 2) if (!isWithin(points[i]!, points[i + 1]!)) return true;
+    for (const [x, y] of placesOf(points)) if (!isWithin(x, y)) return true;
     return false;
   });
   return smallestCircle([designPoints({ drawing: { ...drawing, parts: outer }, placement })]);

@@ -1,3 +1,4 @@
+import { placesOf } from '../geometry/index.ts';
 import { innerHalvesMm, type HoopSize } from '../materials/index.ts';
 import type { Hoop, Piece } from '../piece/index.ts';
 
@@ -48,10 +49,10 @@ export function clearInHoopMm(
   const [a, b] = innerHalvesMm(hoop);
   let clear = Math.min(a, b);
   for (const points of arrays) {
-    for (let i = 0; i < points.length; i += 2) {
+    for (const [x, y] of placesOf(points)) {
       let best = -Infinity;
       for (const [px, py] of positions) {
-        best = Math.max(best, insideEllipseMm(points[i]! - px, points[i + 1]! - py, a, b));
+        best = Math.max(best, insideEllipseMm(x - px, y - py, a, b));
       }
       clear = Math.min(clear, best);
     }

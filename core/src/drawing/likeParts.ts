@@ -1,4 +1,12 @@
-import { flattenPath, polylineLength, regionArea, ringArea, unite, type Polyline } from '../geometry/index.ts';
+import {
+  flattenPath,
+  polylineLength,
+  regionArea,
+  ringArea,
+  unite,
+  type Polyline,
+  segmentsOf,
+} from '../geometry/index.ts';
 import type { Part } from '../piece/index.ts';
 
 /** Shapes whose measures differ by less than this share look alike to the eye. */
@@ -42,11 +50,8 @@ function measure(part: Part): number[] {
 /** The root of the mean square of the distance of lines from their common middle; the corners themselves where they have no length. */
 function reachOf(runs: readonly Polyline[]): number {
   let [weight, sumX, sumY, squares] = [0, 0, 0, 0];
-  for (const { points, closed } of runs) {
-    const last = closed ? points.length : points.length - 2;
-    for (let i = 0; i < last; i += 2) {
-      const k = (i + 2) % points.length;
-      const [ax, ay, bx, by] = [points[i]!, points[i + 1]!, points[k]!, points[k + 1]!];
+  for (const run of runs) {
+    for (const [[ax, ay], [bx, by]] of segmentsOf(run)) {
       const length = Math.sqrt((bx - ax) ** 2 + (by - ay) ** 2);
       const [mx, my] = [(ax + bx) / 2, (ay + by) / 2];
       weight += length;

@@ -15,6 +15,7 @@ import {
   type Matrix,
   type Polyline,
   type Region,
+  placesOf,
 } from '../geometry/index.ts';
 import { attempt, Memory, stage, type Faults } from '../measure/index.ts';
 import type { Part, Placement, PlanInput } from '../piece/index.ts';
@@ -192,9 +193,9 @@ function cutBehind(whole: StitchShape, covers: readonly Cover[]): StitchShape {
   // Each cover is sound by itself, so cut out together they are cut out one and all: there is no need to unite them first.
   const all = covers.flatMap((cover) => cover.region);
   const seenSpots: number[] = [];
-  for (let i = 0; i < spots.length; i += 2) {
-    const isHidden = covers.some((cover) => isInside(cover.region, spots[i]!, spots[i + 1]!));
-    if (!isHidden) seenSpots.push(spots[i]!, spots[i + 1]!);
+  for (const [x, y] of placesOf(spots)) {
+    const isHidden = covers.some((cover) => isInside(cover.region, x, y));
+    if (!isHidden) seenSpots.push(x, y);
   }
   return {
     region: region.length > 0 ? subtract(region, all) : region,

@@ -16,6 +16,7 @@ import {
   type Polyline,
   type Region,
   type Ring,
+  placeAt,
 } from '../geometry/index.ts';
 import { stage, type Memory } from '../measure/index.ts';
 import type { Plan } from '../thread/index.ts';
@@ -78,7 +79,7 @@ export function rectangleRing(x: number, y: number, width: number, height: numbe
 /** The rings that bound a shape from outside, in whichever way they run. */
 export function outerRings(region: Region): Ring[] {
   return region.filter((ring, i) => {
-    const [x, y] = [ring[0]!, ring[1]!];
+    const [x, y] = placeAt(ring, 0);
     return !isInside(
       region.filter((_, k) => k !== i),
       x,

@@ -1,3 +1,4 @@
+import { placeAt } from './points.ts';
 import type { Box, Polyline } from './shapes.ts';
 
 /** The pieces of a polyline inside a box (Liang and Barsky 1984, edge by edge). */
@@ -7,7 +8,7 @@ export function clipToBox({ points, closed }: Polyline, box: Box): Float64Array[
   const edges = closed ? count : count - 1;
   for (let i = 0; i < edges; i++) {
     const j = (i + 1) % count;
-    const [ax, ay, bx, by] = [points[2 * i]!, points[2 * i + 1]!, points[2 * j]!, points[2 * j + 1]!];
+    const [[ax, ay], [bx, by]] = [placeAt(points, i), placeAt(points, j)];
     const kept = insideShares(ax, ay, bx - ax, by - ay, box);
     if (!kept) continue;
     const [from, to] = kept;

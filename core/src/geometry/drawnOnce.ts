@@ -1,3 +1,4 @@
+import { placeAt } from './points.ts';
 import { lengthsOf, placeOn, wayRound } from './alongPolyline.ts';
 import type { Polyline } from './shapes.ts';
 
@@ -61,7 +62,7 @@ function stretchesOf(isShared: readonly boolean[], least: number): [from: number
 function cut(way: Float64Array, lengths: Float64Array, fromMm: number, toMm: number): Polyline {
   const points = [...placeOn(way, lengths, fromMm)];
   lengths.forEach((length, i) => {
-    if (length > fromMm && length < toMm) points.push(way[2 * i]!, way[2 * i + 1]!);
+    if (length > fromMm && length < toMm) points.push(...placeAt(way, i));
   });
   points.push(...placeOn(way, lengths, toMm));
   return { points: Float64Array.from(points), closed: false };

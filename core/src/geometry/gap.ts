@@ -1,3 +1,4 @@
+import { segmentsOf } from './points.ts';
 import Flatbush from 'flatbush';
 import type { Polyline } from './shapes.ts';
 
@@ -13,9 +14,9 @@ export interface Gap {
  * nought apart.
  */
 export function narrowestGap(a: readonly Polyline[], b: readonly Polyline[], withinMm: number): Gap | null {
-  const ours = segmentsOf(a);
+  const ours = allSegments(a);
   // Of a large drawing only what lies near matters.
-  const theirs = segmentsNear(segmentsOf(b), ours, withinMm);
+  const theirs = segmentsNear(allSegments(b), ours, withinMm);
   if (ours.length === 0 || theirs.length === 0) return null;
   const index = new Flatbush(theirs.length);
   for (const [x0, y0, x1, y1] of theirs) {
@@ -63,15 +64,8 @@ function segmentsNear(segments: readonly Segment[], others: readonly Segment[], 
   );
 }
 
-function segmentsOf(lines: readonly Polyline[]): Segment[] {
-  const segments: Segment[] = [];
-  for (const { points, closed } of lines) {
-    for (let i = 2; i < points.length; i += 2) {
-      segments.push([points[i - 2]!, points[i - 1]!, points[i]!, points[i + 1]!]);
-    }
-    if (closed && points.length > 4) segments.push([points.at(-2)!, points.at(-1)!, points[0]!, points[1]!]);
-  }
-  return segments;
+function allSegments(lines: readonly Polyline[]): Segment[] {
+  return lines.flatMap((line) => Array.from(segmentsOf(line), ([[ax, ay], [bx, by]]): Segment => [ax, ay, bx, by]));
 }
 
 /** Two segments that do not cross are nearest at an end of one of them. */

@@ -62,3 +62,4 @@ export {
   type Pace,
   type Run,
 } from './stations.ts';
+export { placeAt, placesOf, segmentsOf, type Place } from './points.ts';

@@ -1,3 +1,4 @@
+import { placesOf } from './points.ts';
 import polylabel from 'polylabel';
 import type { Circle } from './smallestCircle.ts';
 import { ringArea, type Region } from './shapes.ts';
@@ -31,6 +32,6 @@ function polygonsOf(region: Region): Region[] {
 
 function pairs(ring: Float64Array): number[][] {
   const points: number[][] = [];
-  for (let i = 0; i < ring.length; i += 2) points.push([ring[i]!, ring[i + 1]!]);
+  for (const [x, y] of placesOf(ring)) points.push([x, y]);
   return points;
 }

@@ -1,3 +1,4 @@
+import { segmentsOf, placeAt } from './points.ts';
 import { Delaunay } from 'd3-delaunay';
 import { mean, valueOf } from '../measure/index.ts';
 import { lengthsOf, placeOn } from './alongPolyline.ts';
@@ -56,7 +57,7 @@ function largest(region: Region): Region {
   const outlines = region.filter((ring) => ringArea(ring) * turn > 0);
   if (outlines.length === 0) return [];
   const outline = outlines.reduce((a, b) => (Math.abs(ringArea(b)) > Math.abs(ringArea(a)) ? b : a));
-  const holes = region.filter((ring) => ringArea(ring) * turn < 0 && isInside([outline], ring[0]!, ring[1]!));
+  const holes = region.filter((ring) => ringArea(ring) * turn < 0 && isInside([outline], ...placeAt(ring, 0)));
   return [outline, ...holes];
 }
 
@@ -75,9 +76,7 @@ function sampled(rings: Region, step: number): Samples {
   const ringMm: number[] = [];
   rings.forEach((corners, r) => {
     let [length, next] = [0, 0];
-    for (let i = 0; i < corners.length; i += 2) {
-      const j = (i + 2) % corners.length;
-      const [ax, ay, bx, by] = [corners[i]!, corners[i + 1]!, corners[j]!, corners[j + 1]!];
+    for (const [[ax, ay], [bx, by]] of segmentsOf({ points: corners, closed: true })) {
       const edge = Math.hypot(bx - ax, by - ay);
       for (; next < length + edge; next += step) {
         const share = (next - length) / edge;

@@ -1,3 +1,4 @@
+import { placeAt } from './points.ts';
 import Flatbush from 'flatbush';
 
 /** Points of which one asks for the nearest and takes it away. */
@@ -10,7 +11,7 @@ export class NearestPoints {
     const count = points.length / 2;
     this.isThere = new Uint8Array(count).fill(1);
     this.index = count > 0 ? new Flatbush(count) : null;
-    for (let i = 0; i < count; i++) this.index!.add(points[2 * i]!, points[2 * i + 1]!);
+    for (let i = 0; i < count; i++) this.index!.add(...placeAt(points, i));
     this.index?.finish();
   }
 

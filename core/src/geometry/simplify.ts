@@ -1,3 +1,4 @@
+import { placeAt } from './points.ts';
 import { unite } from './clip.ts';
 import type { Polyline, Region, Ring } from './shapes.ts';
 
@@ -34,7 +35,7 @@ function kept(points: Ring, stay: readonly number[], toleranceMm: number, least:
     stack.push([from, worst], [worst, to]);
   }
   const out: number[] = [];
-  for (let i = 0; i < count; i++) if (keep[i]) out.push(points[2 * i]!, points[2 * i + 1]!);
+  for (let i = 0; i < count; i++) if (keep[i]) out.push(...placeAt(points, i));
   return out.length >= least ? Float64Array.from(out) : null;
 }
 
@@ -82,7 +83,7 @@ function farthestFromStart(ring: Ring): number {
 
 function farthestFromChord(ring: Ring, from: number, to: number): [index: number, distance: number] {
   const end = 2 * (to % (ring.length / 2));
-  const [ax, ay] = [ring[2 * from]!, ring[2 * from + 1]!];
+  const [ax, ay] = placeAt(ring, from);
   const [dx, dy] = [ring[end]! - ax, ring[end + 1]! - ay];
   const length2 = dx * dx + dy * dy;
   let [worst, distance] = [from, -1];

@@ -1,3 +1,4 @@
+import { placesOf } from './points.ts';
 import { packEnclose } from 'd3-hierarchy';
 import type { Point } from './shapes.ts';
 
@@ -57,8 +58,8 @@ function outerPoints(arrays: readonly Float64Array[]): Point[] {
   const isInside = count > WORTH_FILTERING ? insideOfExtremes(arrays) : (): boolean => false;
   const points: Point[] = [];
   for (const array of arrays) {
-    for (let i = 0; i < array.length; i += 2) {
-      if (!isInside(array[i]!, array[i + 1]!)) points.push({ x: array[i]!, y: array[i + 1]! });
+    for (const [px, py] of placesOf(array)) {
+      if (!isInside(px, py)) points.push({ x: px, y: py });
     }
   }
   return points;
@@ -70,9 +71,7 @@ export function insideOfExtremes(arrays: readonly Float64Array[]): (x: number, y
   const corners: Point[] = [0, 1, 2, 3].map(() => ({ x: 0, y: 0 }));
   let [sumMost, sumLeast, slantMost, slantLeast] = [-Infinity, Infinity, -Infinity, Infinity];
   for (const array of arrays) {
-    for (let i = 0; i < array.length; i += 2) {
-      const x = array[i]!;
-      const y = array[i + 1]!;
+    for (const [x, y] of placesOf(array)) {
       const sum = x + y;
       const slant = y - x;
       if (sum > sumMost) [sumMost, corners[0]] = [sum, { x, y }];

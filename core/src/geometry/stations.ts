@@ -1,3 +1,4 @@
+import { placesOf } from './points.ts';
 import { lengthsOf } from './alongPolyline.ts';
 import type { Polyline } from './shapes.ts';
 
@@ -33,9 +34,9 @@ export function runsOf(line: Polyline): Run[] {
 
 function withoutRepeats({ points, closed }: Polyline): Polyline {
   const kept: number[] = [];
-  for (let i = 0; i < points.length; i += 2) {
-    const isRepeat = kept.length > 0 && Math.hypot(points[i]! - kept.at(-2)!, points[i + 1]! - kept.at(-1)!) < 1e-6;
-    if (!isRepeat) kept.push(points[i]!, points[i + 1]!);
+  for (const [x, y] of placesOf(points)) {
+    const isRepeat = kept.length > 0 && Math.hypot(x - kept.at(-2)!, y - kept.at(-1)!) < 1e-6;
+    if (!isRepeat) kept.push(x, y);
   }
   return { points: Float64Array.from(kept), closed: closed && kept.length > 4 };
 }

@@ -1,5 +1,13 @@
 import { edgesOf, type PlacedShape, type ShapePair } from '../drawing/index.ts';
-import { boxesMeet, distanceToLines, isInside, narrowestGap, type Polyline } from '../geometry/index.ts';
+import {
+  boxesMeet,
+  distanceToLines,
+  isInside,
+  narrowestGap,
+  type Polyline,
+  placesOf,
+  segmentsOf,
+} from '../geometry/index.ts';
 import { stage, type Memory } from '../measure/index.ts';
 
 /** Shapes further apart than this have nothing to do with each other, mm. */
@@ -31,10 +39,9 @@ function liesOn({ shape }: PlacedShape, { shape: { region } }: PlacedShape): boo
 
 function gapOfSpots(spots: ArrayLike<number>, edges: readonly Polyline[], others: ArrayLike<number>): number {
   let least = Infinity;
-  for (let i = 0; i < spots.length; i += 2) {
-    const [x, y] = [spots[i]!, spots[i + 1]!];
+  for (const [x, y] of placesOf(spots)) {
     least = Math.min(least, distanceToLines(edges, x, y));
-    for (let k = 0; k < others.length; k += 2) least = Math.min(least, Math.hypot(others[k]! - x, others[k + 1]! - y));
+    for (const [px, py] of placesOf(others)) least = Math.min(least, Math.hypot(px - x, py - y));
   }
   return least > FARTHEST_MEETING_MM ? Infinity : least;
 }
@@ -59,9 +66,8 @@ function shareAlong({ line, area, nearMm }: LineByArea): number {
   const outline = edgesOf(area.shape);
   let [along, all] = [0, 0];
   for (const { points } of line.shape.lines) {
-    for (let i = 2; i < points.length; i += 2) {
-      const [x, y] = [points[i - 2]!, points[i - 1]!];
-      const [ex, ey] = [points[i]! - x, points[i + 1]! - y];
+    for (const [[x, y], [toX, toY]] of segmentsOf({ points, closed: false })) {
+      const [ex, ey] = [toX - x, toY - y];
       const length = Math.hypot(ex, ey);
       const looks = Math.max(1, Math.ceil(length / LOOK_MM));
       for (let k = 0; k < looks; k++) {

@@ -1,3 +1,4 @@
+import { placeAt } from '../geometry/index.ts';
 import { innerHalvesMm } from '../materials/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import type { Hoop } from '../piece/index.ts';
@@ -65,7 +66,7 @@ export function threadOfStep(
 function positionsOfStitches({ thread, room: [a, b], middles }: ThreadInPositions): Uint8Array {
   const { xy, starts } = thread.path;
   return Uint8Array.from(starts, (move) => {
-    const [x, y] = [xy[2 * move]!, xy[2 * move + 1]!];
+    const [x, y] = placeAt(xy, move);
     const inside = middles.map(([mx, my]) => insideEllipseMm(x - mx, y - my, a, b));
     const held = inside.findIndex((mm) => mm >= 0);
     return held >= 0 ? held : inside.indexOf(Math.max(...inside));

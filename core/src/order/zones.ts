@@ -1,3 +1,4 @@
+import { placeAt } from '../geometry/index.ts';
 import { Memory, stage, valueOf } from '../measure/index.ts';
 import { isPainting } from '../piece/index.ts';
 import { Move } from '../stitches/index.ts';
@@ -39,7 +40,7 @@ function divided({ path, threads }: Pick<PlannedPass, 'path' | 'threads'>): read
   const tiles = new Map<string, [band: number, tile: number]>();
   const named = threads.map(({ path: { xy, starts } }) =>
     Array.from(starts, (move) => {
-      const tile = tileOf(xy[2 * move]!, xy[2 * move + 1]!);
+      const tile = tileOf(...placeAt(xy, move));
       const name = tile.join();
       tiles.set(name, tile);
       return name;

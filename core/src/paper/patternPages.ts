@@ -1,7 +1,7 @@
 import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
-import { drawnOnce, type Box, type Polyline } from '../geometry/index.ts';
+import { drawnOnce, type Box, type Polyline, placesOf } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
 import { shadePatches, type ShadePatch } from '../painting/index.ts';
 import { colourName, type Marking, type Piece } from '../piece/index.ts';
@@ -129,7 +129,7 @@ function grainArrow({ minX, minY, maxY }: Box): Polyline[] {
 function outlines({ placed }: PlannedPart): Polyline[] {
   const dots: Polyline[] = [];
   const { spots } = placed.shape;
-  for (let i = 0; i < spots.length; i += 2) dots.push(circleLine(0.6, spots[i]!, spots[i + 1]!));
+  for (const [x, y] of placesOf(spots)) dots.push(circleLine(0.6, x, y));
   return [...edgesOf(placed.shape), ...dots];
 }
 
@@ -143,8 +143,7 @@ function ringMarks({ placed, passes }: PlannedPart): Polyline[] {
     const [innerMm, outerMm] = [Number(pass.params['innerMm']), Number(pass.params['outerMm'])];
     const turnRad = (pass.angleDeg * Math.PI) / 180;
     const marks: Polyline[] = [];
-    for (let i = 0; i < placed.shape.spots.length; i += 2) {
-      const [x, y] = [placed.shape.spots[i]!, placed.shape.spots[i + 1]!];
+    for (const [x, y] of placesOf(placed.shape.spots)) {
       for (const r of [innerMm, outerMm]) if (r > 0) marks.push(circleLine(r, x, y));
       for (let quarter = 0; quarter < 4; quarter++) {
         const [dx, dy] = [Math.cos(turnRad + (quarter * Math.PI) / 2), Math.sin(turnRad + (quarter * Math.PI) / 2)];

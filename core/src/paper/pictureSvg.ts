@@ -1,3 +1,4 @@
+import { placeAt } from '../geometry/index.ts';
 import { valueOf } from '../measure/index.ts';
 import { workedIn, type PlannedPass, type WorkedThread } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
@@ -84,7 +85,7 @@ function drawn({ bundleMm, laidMm, stitch }: PlannedPass, { path }: WorkedThread
   let [x, y, isLoop] = [0, 0, false];
   for (let i = 0; i < path.codes.length; i++) {
     const code = path.codes[i];
-    const [mx, my] = [path.xy[2 * i]!, path.xy[2 * i + 1]!];
+    const [mx, my] = placeAt(path.xy, i);
     if (code === Move.travel || code === Move.lift) continue;
     if (code === Move.wrap) {
       wrap = { turns: mx, coreMm: my, x, y };

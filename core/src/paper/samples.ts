@@ -1,6 +1,6 @@
 import { planPass, travelMm, workSettings, type OwnFactors, type PlannedPass, USUAL_FACTORS } from '../work/index.ts';
 import { looseShape } from '../drawing/index.ts';
-import { boxOf, type Box } from '../geometry/index.ts';
+import { boxOf, type Box, placeAt } from '../geometry/index.ts';
 import { DEFAULT_THREAD, WORKING_LENGTH, type ThreadId } from '../materials/index.ts';
 import { emptyPiece, plainPass } from '../piece/index.ts';
 import { secondsAlone } from '../thread/index.ts';
@@ -85,7 +85,7 @@ export function oneSpot(id: StitchId, strands: number, params: GivenParams, thre
 function placesOf({ codes, xy }: StitchPath): Float64Array {
   const places: number[] = [];
   codes.forEach((code, i) => {
-    if (code !== Move.wrap && code !== Move.travel && code !== Move.lift) places.push(xy[2 * i]!, xy[2 * i + 1]!);
+    if (code !== Move.wrap && code !== Move.travel && code !== Move.lift) places.push(...placeAt(xy, i));
   });
   return Float64Array.from(places);
 }

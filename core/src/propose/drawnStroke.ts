@@ -1,3 +1,4 @@
+import { placeAt } from '../geometry/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { roundTo } from '../measure/index.ts';
 import { stitchKind, type GivenParams, type StitchId } from '../stitches/index.ts';
@@ -16,8 +17,9 @@ export function drawnStroke({ kind, shape }: PlacedShape): DrawnStroke | null {
   const [line] = shape.lines;
   if (kind !== 'line' || !line || line.closed || shape.lines.length > 1) return null;
   const { points } = line;
-  const from = [points[0]!, points[1]!] as const;
-  const [dx, dy] = [points.at(-2)! - from[0], points.at(-1)! - from[1]];
+  const from = placeAt(points, 0);
+  const [toX, toY] = placeAt(points, -1);
+  const [dx, dy] = [toX - from[0], toY - from[1]];
   return { from, lengthMm: Math.hypot(dx, dy), angleDeg: (Math.atan2(-dy, dx) * 180) / Math.PI };
 }
 

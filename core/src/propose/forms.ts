@@ -1,7 +1,6 @@
 import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
 import {
   boxOf,
-  lengthsOf,
   reachInside,
   regionArea,
   regionPerimeter,
@@ -9,6 +8,9 @@ import {
   splitByLine,
   type MiddleLine,
   type Polyline,
+  segmentsOf,
+  placeAt,
+  polylineLength,
 } from '../geometry/index.ts';
 import { TREATMENT } from './thresholds.ts';
 
@@ -49,7 +51,7 @@ export function formOf(placed: PlacedShape, middleOf: MiddleOf = middleFound): F
   const lines = middle.branches.length > 0 ? middle.branches : [middle];
   const measures = {
     widthMm,
-    lengthMm: lines.reduce((sum, line) => sum + lengthOf(line), 0),
+    lengthMm: lines.reduce((sum, line) => sum + polylineLength(line), 0),
     turnDeg: lines.reduce((sum, line) => sum + turnOf(line), 0),
     branches: middle.branches.length > 0,
   };
@@ -68,7 +70,7 @@ function kindOf(placed: PlacedShape, middle: MiddleLine, form: Omit<Form, 'kind'
   if (sides <= 2 && !branches && isEven(placed, middle)) {
     const widest = Math.max(...middle.widthsMm);
     const at = (share: number): number => middle.widthsMm[Math.round(share * (middle.widthsMm.length - 1))]! / widest;
-    const run = lengthOf(middle);
+    const run = polylineLength(middle);
     const lean = run / widest;
     const full = areaMm2 / (run * widest);
     const { least, most } = TREATMENT.leafFullness;
@@ -116,26 +118,18 @@ const CORNER_RAD = (50 * Math.PI) / 180;
 function outlineOf({ shape, areaMm2 }: PlacedShape): { corners: number; straightMm: number } {
   let [count, straightMm] = [0, 0];
   for (const ring of simplifyRegion(shape.region, Math.max(OUTLINE_MM, COARSE * Math.sqrt(areaMm2)))) {
-    const at = (i: number): [number, number] => {
-      const k = ((i % ring.length) + ring.length) % ring.length;
-      return [ring[k]!, ring[k + 1]!];
-    };
-    for (let i = 0; i < ring.length; i += 2) {
-      const [[ax, ay], [bx, by], [cx, cy]] = [at(i - 2), at(i), at(i + 2)];
+    let [ax, ay] = placeAt(ring, -1);
+    for (const [[bx, by], [cx, cy]] of segmentsOf({ points: ring, closed: true })) {
       const turn = Math.atan2(
         (bx - ax) * (cy - by) - (by - ay) * (cx - bx),
         (bx - ax) * (cx - bx) + (by - ay) * (cy - by),
       );
       if (Math.abs(turn) > CORNER_RAD) count++;
       straightMm = Math.max(straightMm, Math.hypot(cx - bx, cy - by));
+      [ax, ay] = [bx, by];
     }
   }
   return { corners: count, straightMm };
-}
-
-function lengthOf({ points, closed }: Polyline): number {
-  const length = lengthsOf(points).at(-1) ?? 0;
-  return closed ? length + Math.hypot(points[0]! - points.at(-2)!, points[1]! - points.at(-1)!) : length;
 }
 
 /** How far a line turns, degrees; wobble of a degree or two at each point is none. */

@@ -1,5 +1,5 @@
 import type { PlacedShape, ShapePair } from '../drawing/index.ts';
-import { reachInside, ringArea, type Region } from '../geometry/index.ts';
+import { reachInside, ringArea, type Region, segmentsOf } from '../geometry/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 
@@ -37,11 +37,10 @@ function middleOfArea(region: Region): [x: number, y: number] {
   for (const ring of region) {
     const area = ringArea(ring);
     let [cx, cy] = [0, 0];
-    for (let i = 0; i < ring.length; i += 2) {
-      const k = (i + 2) % ring.length;
-      const cross = ring[i]! * ring[k + 1]! - ring[k]! * ring[i + 1]!;
-      cx += (ring[i]! + ring[k]!) * cross;
-      cy += (ring[i + 1]! + ring[k + 1]!) * cross;
+    for (const [[ax, ay], [bx, by]] of segmentsOf({ points: ring, closed: true })) {
+      const cross = ax * by - bx * ay;
+      cx += (ax + bx) * cross;
+      cy += (ay + by) * cross;
     }
     all += area;
     sumX += cx / 6;

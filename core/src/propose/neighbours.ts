@@ -2,7 +2,7 @@ import type { SettledPass, Settled } from './settled.ts';
 import { TREATMENT } from './thresholds.ts';
 import { deltaE, labOf, type Lab } from '../colour/index.ts';
 import type { PlacedShape, ShapePair } from '../drawing/index.ts';
-import { distanceBeyond, earlierMeeting } from '../geometry/index.ts';
+import { distanceBeyond, earlierMeeting, segmentsOf } from '../geometry/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import { colourName, type PlanInput, colourOf } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
@@ -31,9 +31,8 @@ function touchAlong(a: PlacedShape, b: PlacedShape): boolean {
   const box = b.box!;
   let alongMm = 0;
   for (const ring of a.shape.region) {
-    for (let i = 0; i < ring.length; i += 2) {
-      const k = (i + 2) % ring.length;
-      const [ax, ay, ex, ey] = [ring[i]!, ring[i + 1]!, ring[k]! - ring[i]!, ring[k + 1]! - ring[i + 1]!];
+    for (const [[ax, ay], [bx, by]] of segmentsOf({ points: ring, closed: true })) {
+      const [ex, ey] = [bx - ax, by - ay];
       const length = Math.hypot(ex, ey);
       const pieces = Math.max(1, Math.ceil(length / LOOK_MM));
       for (let j = 0; j < pieces; j++) {

@@ -1,4 +1,4 @@
-import { boxOf, isInside, type Region } from '../geometry/index.ts';
+import { boxOf, isInside, type Region, placeAt } from '../geometry/index.ts';
 import { Move, type StitchPath } from './moves.ts';
 
 /** Cells to the longer side of a region, at the most, and to the width of a thread. */
@@ -37,7 +37,7 @@ export function clothShowing({ codes, xy }: StitchPath, laidMm: number, region: 
     if (code === Move.travel || code === Move.lift) continue;
     if (code === Move.wrap) isWound = true;
     else {
-      const [nx, ny] = [xy[2 * i]!, xy[2 * i + 1]!];
+      const [nx, ny] = placeAt(xy, i);
       if (code === Move.down && isWound && knotMm > 0)
         cover((x + nx) / 2, (y + ny) / 2, (x + nx) / 2, (y + ny) / 2, knotMm / 2);
       else if (code !== Move.up) cover(x, y, nx, ny, laidMm / 2);

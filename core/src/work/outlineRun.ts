@@ -10,6 +10,8 @@ import {
   type Polyline,
   type Region,
   type Ring,
+  placeAt,
+  placesOf,
 } from '../geometry/index.ts';
 import type { Pass } from '../piece/index.ts';
 
@@ -54,15 +56,14 @@ export function outlineSide({ shape, toCloth }: PlacedShape, side: 'lit' | 'shad
   );
   if (!outer) return null;
   const ring = roundTheOtherWay(outer);
-  let [right, left] = [0, 0];
-  for (let i = 0; i < ring.length; i += 2) {
-    if (ring[i]! - ring[i + 1]! > ring[right]! - ring[right + 1]!) right = i;
-    if (ring[i]! - ring[i + 1]! < ring[left]! - ring[left + 1]!) left = i;
+  let [right, left] = [placeAt(ring, 0), placeAt(ring, 0)];
+  for (const place of placesOf(ring)) {
+    if (place[0] - place[1] > right[0] - right[1]) right = place;
+    if (place[0] - place[1] < left[0] - left[1]) left = place;
   }
-  const at = (i: number): readonly [number, number] => [ring[i]!, ring[i + 1]!];
   // y runs down: what is away from the light lies where x and y are large.
   const depth = (points: Float64Array): number => points.reduce((sum, value) => sum + value, 0) / points.length;
-  const isShaded = depth(ringStretch(ring, at(right), at(left))) > depth(ringStretch(ring, at(left), at(right)));
+  const isShaded = depth(ringStretch(ring, right, left)) > depth(ringStretch(ring, left, right));
   const ends = isShaded === (side === 'shaded') ? [right, left] : [left, right];
-  return ends.map((i) => onDrawing(toCloth, ...at(i)));
+  return ends.map((place) => onDrawing(toCloth, ...place));
 }

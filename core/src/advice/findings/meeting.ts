@@ -10,6 +10,7 @@ import {
   lengthsOf,
   placeOn,
   type Polyline,
+  placeAt,
 } from '../../geometry/index.ts';
 import { edgesOf, nudgeParts, joinParts, type PlacedShape } from '../../drawing/index.ts';
 import { degreesApart, straightFilling, type Neighbours, TREATMENT } from '../../propose/index.ts';
@@ -112,7 +113,7 @@ function runsBetween(line: PlacedShape, a: PlacedShape, b: PlacedShape): boolean
 /** Places along lines, in even steps. */
 function placesAlong(lines: readonly Polyline[], stepMm: number): [x: number, y: number][] {
   return lines.flatMap(({ points, closed }) => {
-    const way = closed ? Float64Array.of(...points, points[0]!, points[1]!) : points;
+    const way = closed ? Float64Array.of(...points, ...placeAt(points, 0)) : points;
     const lengths = lengthsOf(way);
     const count = Math.max(1, Math.ceil(lengths.at(-1)! / stepMm));
     return Array.from({ length: count }, (_, i) => placeOn(way, lengths, ((i + 0.5) * lengths.at(-1)!) / count));

@@ -1,6 +1,6 @@
 import { needleName } from '../../order/index.ts';
 import { onPart, withStrands, leftOut, switchTo, without, changeFilling } from './onParts.ts';
-import { equalCircleMm } from '../../geometry/index.ts';
+import { equalCircleMm, placesOf } from '../../geometry/index.ts';
 import { roundTo, type Memory } from '../../measure/index.ts';
 import { type Part, type PlanInput, type Pass, setGuides, setStrokeWidth } from '../../piece/index.ts';
 import {
@@ -193,8 +193,8 @@ function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
   if (pass.direction === 'guides' && placed.box) {
     const { minX, minY, maxX, maxY } = placed.box;
     const isOutside = ({ points }: { points: Float64Array }): boolean => {
-      for (let i = 0; i < points.length; i += 2) {
-        if (points[i]! >= minX && points[i]! <= maxX && points[i + 1]! >= minY && points[i + 1]! <= maxY) return false;
+      for (const [x, y] of placesOf(points)) {
+        if (x >= minX && x <= maxX && y >= minY && y <= maxY) return false;
       }
       return true;
     };

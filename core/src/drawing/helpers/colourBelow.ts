@@ -1,5 +1,5 @@
 import { hexOf } from '../../colour/index.ts';
-import { boxOf, flattenPath, isInside, mapPoints, type Matrix } from '../../geometry/index.ts';
+import { boxOf, flattenPath, isInside, mapPoints, type Matrix, placesOf } from '../../geometry/index.ts';
 import type { Part } from '../../piece/index.ts';
 import type { Raster } from '../pictures/raster.ts';
 
@@ -23,8 +23,8 @@ export function colourBelow(kind: Part['kind'], path: string, { picture, toPictu
   const places = kind === 'area' ? placesWithin(path) : flattenPath(path, FLAT_MM).flatMap(({ points }) => [...points]);
   const pixels = mapPoints(toPicture, Float64Array.from(places));
   const channels: number[][] = [[], [], []];
-  for (let i = 0; i < pixels.length; i += 2) {
-    const [x, y] = [Math.floor(pixels[i]!), Math.floor(pixels[i + 1]!)];
+  for (const [px, py] of placesOf(pixels)) {
+    const [x, y] = [Math.floor(px), Math.floor(py)];
     if (x < 0 || y < 0 || x >= picture.width || y >= picture.height) continue;
     const at = 4 * (y * picture.width + x);
     channels.forEach((channel, k) => channel.push(picture.rgba[at + k]!));

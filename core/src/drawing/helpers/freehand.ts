@@ -1,7 +1,17 @@
-import { inverse, mapPoints, meanScale, narrowestGap, polylineLength, type Matrix } from '../../geometry/index.ts';
+import {
+  inverse,
+  mapPoints,
+  meanScale,
+  narrowestGap,
+  polylineLength,
+  type Matrix,
+  placesOf,
+  placeAt,
+  type Place,
+} from '../../geometry/index.ts';
 import { edgesOf, type PlacedShape } from '../placedShape.ts';
 import { alongEdges } from '../pictures/alongEdges.ts';
-import { smoothPath, smoothRing, type XY } from '../pictures/smoothPath.ts';
+import { smoothPath, smoothRing } from '../pictures/smoothPath.ts';
 import type { PictureBelow } from './colourBelow.ts';
 import { dots, type HelperPart } from './helper.ts';
 
@@ -34,8 +44,8 @@ export function drawFreehand(
   there: readonly PlacedShape[],
   { smoothMm, snapMm, edges }: FreehandOptions,
 ): HelperPart | null {
-  const places: XY[] = [];
-  for (let i = 0; i + 1 < points.length; i += 2) places.push([points[i]!, points[i + 1]!]);
+  const places: Place[] = [];
+  for (const [x, y] of placesOf(points)) places.push([x, y]);
   if (kind === 'spot') return places.length === 0 ? null : { name: 'Dot', kind, path: dots(places.slice(-1)) };
   const drawn = { points: Float64Array.from(points), closed: false };
   if (places.length < 2 || polylineLength(drawn) < SHORTEST_MM) return null;
@@ -54,12 +64,12 @@ export function drawFreehand(
 }
 
 /** Places on the cloth set upon the edges of the picture below, if there is one to keep to. */
-function onEdges(places: readonly XY[], closed: boolean, edges: EdgesBelow | null | undefined): XY[] {
+function onEdges(places: readonly Place[], closed: boolean, edges: EdgesBelow | null | undefined): Place[] {
   if (!edges) return [...places];
   const { picture, toPicture, reachMm } = edges;
-  const moved = (matrix: Matrix, list: readonly XY[]): XY[] => {
+  const moved = (matrix: Matrix, list: readonly Place[]): Place[] => {
     const points = mapPoints(matrix, Float64Array.from(list.flat()));
-    return list.map((_, i) => [points[2 * i]!, points[2 * i + 1]!]);
+    return list.map((_, i) => placeAt(points, i));
   };
   return moved(
     inverse(toPicture),
@@ -68,9 +78,9 @@ function onEdges(places: readonly XY[], closed: boolean, edges: EdgesBelow | nul
 }
 
 /** A place set upon the nearest edge or line of what is there. */
-function snapped([x, y]: XY, there: readonly PlacedShape[], snapMm: number): XY {
+function snapped([x, y]: Place, there: readonly PlacedShape[], snapMm: number): Place {
   const here = [{ points: Float64Array.of(x, y, x, y), closed: false }];
-  let [place, reach]: [XY, number] = [[x, y], snapMm];
+  let [place, reach]: [Place, number] = [[x, y], snapMm];
   for (const { shape, box } of there) {
     if (!box || x < box.minX - reach || x > box.maxX + reach || y < box.minY - reach || y > box.maxY + reach) continue;
     const gap = narrowestGap(here, edgesOf(shape), reach);

@@ -1,4 +1,4 @@
-import { distanceToOutline, isInside } from '../../geometry/index.ts';
+import { distanceToOutline, isInside, placesOf } from '../../geometry/index.ts';
 import { seededRandom } from '../../measure/index.ts';
 import { pointsOf, type PlacedShape } from '../placedShape.ts';
 import { circlePath, dots, n, polar, polyline, type Helper, type HelperParam } from './helper.ts';
@@ -238,8 +238,7 @@ function isClear({ shape, box }: PlacedShape, x: number, y: number, clearMm: num
   if (isInside(shape.region, x, y)) return false;
   if (shape.region.length > 0 && distanceToOutline(shape.region, x, y) < clearMm) return false;
   for (const points of pointsOf({ ...shape, region: [] })) {
-    for (let i = 0; i < points.length; i += 2)
-      if (Math.hypot(points[i]! - x, points[i + 1]! - y) < clearMm) return false;
+    for (const [px, py] of placesOf(points)) if (Math.hypot(px - x, py - y) < clearMm) return false;
   }
   return true;
 }

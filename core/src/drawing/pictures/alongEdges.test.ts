@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { mean, seededRandom } from '../../measure/index.ts';
-import { flattenPath } from '../../geometry/index.ts';
+import { flattenPath, type Place } from '../../geometry/index.ts';
 import { drawFreehand } from '../helpers/index.ts';
 import { alongEdges, bestWay } from './alongEdges.ts';
 import type { Raster } from './raster.ts';
-import type { XY } from './smoothPath.ts';
 
 const SIZE = 300;
 const MIDDLE = SIZE / 2;
@@ -24,7 +23,7 @@ function round(light: (distance: number) => number, noise: number): Raster {
 }
 
 /** A hand that goes round, shaking by some pixels. */
-function shaky(from: number, to: number, shake: number): XY[] {
+function shaky(from: number, to: number, shake: number): Place[] {
   return Array.from({ length: 90 }, (_, i) => {
     const angle = from + ((to - from) * i) / 90;
     const r = RADIUS + shake * Math.sin(3 * angle + 1) + (shake / 3) * Math.sin(11 * angle);
@@ -32,7 +31,7 @@ function shaky(from: number, to: number, shake: number): XY[] {
   });
 }
 
-const offBy = (places: readonly XY[]): number[] =>
+const offBy = (places: readonly Place[]): number[] =>
   places.map(([x, y]) => Math.abs(Math.hypot(x - MIDDLE, y - MIDDLE) - RADIUS));
 
 describe('a stroke along the edges of a picture', () => {
@@ -53,7 +52,7 @@ describe('a stroke along the edges of a picture', () => {
   });
 
   it('stays as drawn where nothing is within reach', () => {
-    const hand = shaky(0, 2, 0).map(([x, y]): XY => [(x + MIDDLE) / 2, (y + MIDDLE) / 2]);
+    const hand = shaky(0, 2, 0).map(([x, y]): Place => [(x + MIDDLE) / 2, (y + MIDDLE) / 2]);
     const lain = alongEdges(disc, hand, false, 10);
     const away = lain.map(([x, y]) => Math.abs(Math.hypot(x - MIDDLE, y - MIDDLE) - RADIUS / 2));
     expect(Math.max(...away)).toBeLessThan(0.5);

@@ -1,7 +1,6 @@
-import { lengthsOf, placeOn } from '../../geometry/index.ts';
+import { lengthsOf, placeOn, type Place } from '../../geometry/index.ts';
 import { mean } from '../../measure/index.ts';
 import type { Raster } from './raster.ts';
-import type { XY } from './smoothPath.ts';
 
 /** A stroke is looked at in steps of this, px. */
 const STEP_PX = 2;
@@ -32,7 +31,7 @@ const COST = { away: 0.35, move: 0.12 } as const;
  * @param reachPx how far it may be moved to the side
  * @returns places about two pixels apart
  */
-export function alongEdges(picture: Raster, stroke: readonly XY[], closed: boolean, reachPx: number): XY[] {
+export function alongEdges(picture: Raster, stroke: readonly Place[], closed: boolean, reachPx: number): Place[] {
   const stations = stationsOf(stroke, closed);
   if (stations.length < 3) return [...stroke];
   const reach = Math.max(1, Math.round(reachPx));
@@ -57,7 +56,7 @@ interface Station {
   readonly ny: number;
 }
 
-function stationsOf(stroke: readonly XY[], closed: boolean): Station[] {
+function stationsOf(stroke: readonly Place[], closed: boolean): Station[] {
   const points = Float64Array.from([...stroke, ...(closed ? stroke.slice(0, 1) : [])].flat());
   const lengths = lengthsOf(points);
   const total = lengths.at(-1) ?? 0;

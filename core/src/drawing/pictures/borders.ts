@@ -1,4 +1,5 @@
-import { smoothPath, smoothRing, type XY } from './smoothPath.ts';
+import type { Place } from '../../geometry/index.ts';
+import { smoothPath, smoothRing } from './smoothPath.ts';
 
 /** A border between two regions, walked so that one lies on its left and the other on its right. */
 interface Chain {
@@ -6,12 +7,12 @@ interface Chain {
   readonly to: number;
   readonly left: number;
   readonly right: number;
-  readonly points: XY[];
+  readonly points: Place[];
   readonly isLoop: boolean;
 }
 
 /** Right, down, left, up on the lattice of pixel corners. */
-const STEPS: readonly XY[] = [
+const STEPS: readonly Place[] = [
   [1, 0],
   [0, 1],
   [-1, 0],
@@ -107,7 +108,7 @@ function chainsOf(labels: Int32Array, width: number, height: number): Chain[] {
 
   const walk = (x0: number, y0: number, d0: number, isLoop: boolean): void => {
     const [left, right] = sides(x0, y0, d0);
-    const points: XY[] = isLoop ? [] : [[x0, y0]];
+    const points: Place[] = isLoop ? [] : [[x0, y0]];
     let [x, y, d] = [x0, y0, d0];
     for (;;) {
       const [dx, dy] = STEPS[d]!;

@@ -1,9 +1,9 @@
+import type { Place } from '../../geometry/index.ts';
 import { greyOf, type Raster } from './raster.ts';
-import type { XY } from './smoothPath.ts';
 
 /** A drawn line as it runs along its middle, in pixels, and how wide it is there on the mean. */
 export interface InkLine {
-  readonly points: XY[];
+  readonly points: Place[];
   readonly closed: boolean;
   readonly widthPx: number;
 }
@@ -93,7 +93,7 @@ function depthOf(ink: Uint8Array, width: number, height: number): Float32Array {
 }
 
 /** The eight neighbours of a pixel, clockwise from the top. */
-const RING: readonly XY[] = [
+const RING: readonly Place[] = [
   [0, -1],
   [1, -1],
   [1, 0],
@@ -134,7 +134,7 @@ function canGo(thin: Uint8Array, at: number, offsets: readonly number[], phase: 
 }
 
 interface Piece {
-  readonly points: XY[];
+  readonly points: Place[];
   readonly closed: boolean;
   /** Whether its ends are free; where not, other lines meet it. */
   readonly free: readonly [boolean, boolean];
@@ -151,7 +151,7 @@ function follow(thin: Uint8Array, width: number): Piece[] {
       return dx === 0 || dy === 0 || !(thin[at + dx] || thin[at + dy * width]);
     });
   };
-  const centre = (at: number): XY => [(at % width) + 0.5, Math.floor(at / width) + 0.5];
+  const centre = (at: number): Place => [(at % width) + 0.5, Math.floor(at / width) + 0.5];
   const pieces: Piece[] = [];
   const isNode = (at: number): boolean => neighbours(at).length !== 2;
   const pixels = [...thin.keys()].filter((at) => thin[at]);
@@ -176,7 +176,7 @@ function follow(thin: Uint8Array, width: number): Piece[] {
   }
   for (const start of pixels) {
     if (walked[start]) continue;
-    const points: XY[] = [];
+    const points: Place[] = [];
     let [before, at] = [-1, start];
     while (!walked[at]) {
       walked[at] = 1;
@@ -204,9 +204,9 @@ function prune(pieces: readonly Piece[], depth: Float32Array, width: number): Pi
 const STRAIGHT_RAD = 0.7;
 const TANGENT_PX = 8;
 
-function joinStraight(pieces: readonly Piece[]): { points: XY[]; closed: boolean }[] {
+function joinStraight(pieces: readonly Piece[]): { points: Place[]; closed: boolean }[] {
   const lines = pieces.map(({ points, closed }) => ({ points: [...points], closed, isGone: false }));
-  const key = ([x, y]: XY): string => `${x},${y}`;
+  const key = ([x, y]: Place): string => `${x},${y}`;
   const meetings = new Set(lines.filter((l) => !l.closed).flatMap((l) => [key(l.points[0]!), key(l.points.at(-1)!)]));
   for (const place of meetings) {
     for (;;) {
@@ -243,7 +243,7 @@ function joinStraight(pieces: readonly Piece[]): { points: XY[]; closed: boolean
   return lines.filter((entry) => !entry.isGone);
 }
 
-function headingFrom(points: readonly XY[]): number {
+function headingFrom(points: readonly Place[]): number {
   const [from, to] = [points[0]!, points[Math.min(TANGENT_PX, points.length - 1)]!];
   return Math.atan2(to[1] - from[1], to[0] - from[0]);
 }

@@ -1,4 +1,4 @@
-import { boxOf, offset, polylineLength, regionArea } from '../../geometry/index.ts';
+import { boxOf, offset, polylineLength, regionArea, placesOf } from '../../geometry/index.ts';
 import {
   amount,
   CAUTIONS,
@@ -146,8 +146,7 @@ function highest(ring: Float64Array): readonly [x: number, y: number] {
   const { minX, minY, maxX } = boxOf([ring])!;
   const middle = (minX + maxX) / 2;
   let best: readonly [number, number] = [middle, Infinity];
-  for (let i = 0; i < ring.length; i += 2) {
-    const [x, y] = [ring[i]!, ring[i + 1]!];
+  for (const [x, y] of placesOf(ring)) {
     if (Math.abs(x - middle) < (maxX - minX) * 0.08 && y < best[1]) best = [x, y];
   }
   return best[1] < Infinity ? best : [middle, minY];

@@ -1,3 +1,4 @@
+import { placesOf, placeAt } from '../../geometry/index.ts';
 import { innerHalvesMm, outerHalvesMm } from '../../materials/index.ts';
 import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
 import { Memory } from '../../measure/index.ts';
@@ -87,7 +88,7 @@ export function crushedParts(
 function needlePlaces({ codes, xy }: StitchPath): Float64Array {
   const places: number[] = [];
   codes.forEach((code, i) => {
-    if (code === Move.up || code === Move.down) places.push(xy[2 * i]!, xy[2 * i + 1]!);
+    if (code === Move.up || code === Move.down) places.push(...placeAt(xy, i));
   });
   return Float64Array.from(places);
 }
@@ -100,8 +101,8 @@ function liesUnderRing(arrays: Iterable<Float64Array>, hoop: Hoop, [x, y]: reado
   const [innerA, innerB] = innerHalvesMm(hoop);
   const [outerA, outerB] = outerHalvesMm(hoop);
   for (const points of arrays) {
-    for (let i = 0; i < points.length; i += 2) {
-      const [px, py] = [points[i]! - x, points[i + 1]! - y];
+    for (const [ox, oy] of placesOf(points)) {
+      const [px, py] = [ox - x, oy - y];
       if (insideEllipseMm(px, py, innerA, innerB) < 0 && insideEllipseMm(px, py, outerA, outerB) > 0) return true;
     }
   }

@@ -3,7 +3,7 @@ import { innerHalvesMm } from '../../materials/index.ts';
 import type { Hoop } from '../../piece/index.ts';
 import type { StitchShape } from '../../stitches/index.ts';
 import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
-import { type Circle, smallestCircle } from '../../geometry/index.ts';
+import { type Circle, smallestCircle, placesOf, segmentsOf } from '../../geometry/index.ts';
 
 /** What must lie inside one position: a part, or a portion of one that is larger than the hoop. */
 export interface Unit extends Circle {
@@ -30,10 +30,8 @@ function portions(arrays: readonly Float64Array[], cellMm: number): Float64Array
     else cells.set(key, [x, y]);
   };
   for (const points of arrays) {
-    for (let i = 0; i < points.length; i += 2) {
-      const [x, y] = [points[i]!, points[i + 1]!];
+    for (const [[x, y], [nextX, nextY]] of segmentsOf({ points, closed: true })) {
       put(x, y);
-      const [nextX, nextY] = [points[i + 2] ?? points[0]!, points[i + 3] ?? points[1]!];
       const steps = Math.min(400, Math.ceil(Math.hypot(nextX - x, nextY - y) / cellMm));
       for (let k = 1; k < steps; k++) put(x + ((nextX - x) * k) / steps, y + ((nextY - y) * k) / steps);
     }
@@ -55,8 +53,8 @@ export function holds(
     if (apart - r > a) return false;
   }
   return points.every((array) => {
-    for (let i = 0; i < array.length; i += 2) {
-      if (insideEllipseMm(array[i]! - x, array[i + 1]! - y, a, b) < -HAIR_MM) return false;
+    for (const [px, py] of placesOf(array)) {
+      if (insideEllipseMm(px - x, py - y, a, b) < -HAIR_MM) return false;
     }
     return true;
   });

@@ -1,3 +1,4 @@
+import { placesOf } from '../../geometry/index.ts';
 import { edgesOf, positionsOf } from '../../drawing/index.ts';
 import type { Box } from '../../geometry/index.ts';
 import { innerHalvesMm } from '../../materials/index.ts';
@@ -39,8 +40,8 @@ export function guideMap({ plan, piece, numbers }: Guide, page: Box): GuideMap {
       items.push({ type: 'line', points: placed(points), closed, widthMm: 0.25, grey: 0.35, dashMm: null });
     }
     const { spots } = shape.shape;
-    for (let i = 0; i < spots.length; i += 2) {
-      const [sx, sy] = [x(spots[i]!), y(spots[i + 1]!)];
+    for (const [px, py] of placesOf(spots)) {
+      const [sx, sy] = [x(px), y(py)];
       const points = Float64Array.of(sx, sy, sx + 0.01, sy);
       items.push({ type: 'line', points, closed: false, widthMm: LOOK_DOTS_MM, grey: 0.35, dashMm: null });
     }

@@ -1,3 +1,4 @@
+import { placeAt } from '../../geometry/index.ts';
 import { Move, type StitchId } from '../../stitches/index.ts';
 import { sampleOf } from '../samples.ts';
 import type { PageItem } from '../sheets.ts';
@@ -25,7 +26,7 @@ export function workingDrawing(
   const { codes, xy } = pass.path;
   const last = lastMove(codes);
   const places: number[] = [];
-  for (let i = 0; i < last; i++) if (isPlace(codes[i]!)) places.push(xy[2 * i]!, xy[2 * i + 1]!);
+  for (let i = 0; i < last; i++) if (isPlace(codes[i]!)) places.push(...placeAt(xy, i));
   const [xs, ys] = [places.filter((_, i) => i % 2 === 0), places.filter((_, i) => i % 2 === 1)];
   const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const room = 2.2 * NUMBER_MM;

@@ -1,4 +1,4 @@
-import { NearestPoints, type ScanCell, type SpanFan } from '../../geometry/index.ts';
+import { NearestPoints, type ScanCell, type SpanFan, placeAt } from '../../geometry/index.ts';
 
 /**
  * The order in which stretches are worked, and from which end: always on to the nearest end that is not yet worked.
@@ -14,7 +14,7 @@ export function nearestEndFirst(ends: Float64Array): number[] {
     waiting.remove(end);
     const other: number = end ^ 1;
     waiting.remove(other);
-    end = waiting.nearest(ends[2 * other]!, ends[2 * other + 1]!);
+    end = waiting.nearest(...placeAt(ends, other));
   }
   return order;
 }

@@ -1,3 +1,4 @@
+import { placesOf } from '../../geometry/index.ts';
 import type { MoveSink } from '../moves.ts';
 
 /** One thread of the cloth: where the needle goes down, so that the knot does not fall through. */
@@ -17,5 +18,5 @@ export function workKnot(x: number, y: number, turns: number, coreMm: number, si
 
 /** A knot on every spot. */
 export function workKnots(spots: Float64Array, turns: number, coreMm: number, sink: MoveSink): void {
-  for (let i = 0; i < spots.length; i += 2) workKnot(spots[i]!, spots[i + 1]!, turns, coreMm, sink);
+  for (const [x, y] of placesOf(spots)) workKnot(x, y, turns, coreMm, sink);
 }

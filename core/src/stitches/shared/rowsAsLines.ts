@@ -11,6 +11,8 @@ import {
   type FieldRowOptions,
   type Polyline,
   type Region,
+  placesOf,
+  placeAt,
 } from '../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../kind.ts';
 import { nearestEndFirst } from './fillOrder.ts';
@@ -83,9 +85,7 @@ function linesInGaps(around: Region, rings: Region, spacingMm: number): Polyline
 
 /** Rows in the order of working, each from the end that is nearest to where the last one ended. */
 export function toAndFro(rows: readonly Polyline[]): Polyline[] {
-  const ends = Float64Array.from(
-    rows.flatMap(({ points }) => [points[0]!, points[1]!, points.at(-2)!, points.at(-1)!]),
-  );
+  const ends = Float64Array.from(rows.flatMap(({ points }) => [...placeAt(points, 0), ...placeAt(points, -1)]));
   return nearestEndFirst(ends).map((end) => {
     const row = rows[end >> 1]!;
     return end % 2 === 0 ? row : reversedLine(row);
@@ -108,7 +108,7 @@ export function sideBySide(rows: readonly Polyline[]): Polyline[] {
     const isAgainst = dx * hx + dy * hy < 0;
     order.push(isAgainst ? reversedLine(row) : row);
     [hx, hy] = isAgainst ? [-dx, -dy] : [dx, dy];
-    [x, y] = [middles[2 * next]!, middles[2 * next + 1]!];
+    [x, y] = placeAt(middles, next);
   }
   return order;
 }
@@ -116,12 +116,11 @@ export function sideBySide(rows: readonly Polyline[]): Polyline[] {
 /** The point farthest from the middle of all: where one can begin and not have to come back. */
 function farthestOut(points: Float64Array): [x: number, y: number] {
   let [mx, my] = [0, 0];
-  for (let i = 0; i < points.length; i += 2)
-    [mx, my] = [mx + points[i]! / (points.length / 2), my + points[i + 1]! / (points.length / 2)];
+  for (const [x, y] of placesOf(points)) [mx, my] = [mx + x / (points.length / 2), my + y / (points.length / 2)];
   let [x, y, far] = [mx, my, -1];
-  for (let i = 0; i < points.length; i += 2) {
-    const distance = Math.hypot(points[i]! - mx, points[i + 1]! - my);
-    if (distance > far) [x, y, far] = [points[i]!, points[i + 1]!, distance];
+  for (const [px, py] of placesOf(points)) {
+    const distance = Math.hypot(px - mx, py - my);
+    if (distance > far) [x, y, far] = [px, py, distance];
   }
   return [x, y];
 }

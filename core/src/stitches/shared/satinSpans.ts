@@ -1,4 +1,11 @@
-import { fieldRows, fieldSpans, type DirectionField, type Region, type SpanFan } from '../../geometry/index.ts';
+import {
+  fieldRows,
+  fieldSpans,
+  type DirectionField,
+  type Region,
+  type SpanFan,
+  placeAt,
+} from '../../geometry/index.ts';
 import type { MoveSink } from '../moves.ts';
 import { fillRows } from './fillRows.ts';
 import { sideBySide, type RowDirection } from './rowsAsLines.ts';
@@ -89,7 +96,7 @@ function turningSpans(region: Region, field: DirectionField, spacingMm: number):
   const fans = fieldSpans(region, field, spacingMm);
   if (fans.length > 0 && bentShare(fans, field) <= MOST_BENT) return joined(fanOrder(fans), spacingMm);
   const rows = sideBySide(fieldRows(region, field, spacingMm, { straight: true }));
-  return rows.map(({ points }) => Float64Array.of(points[0]!, points[1]!, points.at(-2)!, points.at(-1)!));
+  return rows.map(({ points }) => Float64Array.of(...placeAt(points, 0), ...placeAt(points, -1)));
 }
 
 /** Which share of the thread lies in spans that the directions turn away from. */

@@ -1,3 +1,4 @@
+import { segmentsOf } from '../../geometry/index.ts';
 import type { Polyline } from '../../geometry/index.ts';
 import type { StitchContext } from '../kind.ts';
 import type { ShadeAt } from './bands.ts';
@@ -19,8 +20,7 @@ export function shadesOf({ shades }: StitchContext): ShadeAt | undefined {
 function crosses({ points }: Polyline, ax: number, ay: number, bx: number, by: number): boolean {
   const side = (px: number, py: number, qx: number, qy: number, x: number, y: number): number =>
     (qx - px) * (y - py) - (qy - py) * (x - px);
-  for (let i = 0; i + 3 < points.length; i += 2) {
-    const [cx, cy, dx, dy] = [points[i]!, points[i + 1]!, points[i + 2]!, points[i + 3]!];
+  for (const [[cx, cy], [dx, dy]] of segmentsOf({ points, closed: false })) {
     const isSplit = side(ax, ay, bx, by, cx, cy) * side(ax, ay, bx, by, dx, dy) < 0;
     if (isSplit && side(cx, cy, dx, dy, ax, ay) * side(cx, cy, dx, dy, bx, by) < 0) return true;
   }

@@ -1,3 +1,4 @@
+import { placesOf } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { wrapsToCover } from '../../shared/knotSize.ts';
@@ -11,8 +12,7 @@ export function workBullion(
 ): void {
   const turns = Math.round(wraps) || wrapsToCover(lengthMm, bundleMm);
   const [dx, dy] = [(Math.cos(angleRad) * lengthMm) / 2, (-Math.sin(angleRad) * lengthMm) / 2];
-  for (let i = 0; i < spots.length; i += 2) {
-    const [x, y] = [spots[i]!, spots[i + 1]!];
+  for (const [x, y] of placesOf(spots)) {
     sink.travel();
     sink.stitch();
     sink.up(x - dx, y - dy);

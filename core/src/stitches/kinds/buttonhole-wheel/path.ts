@@ -1,3 +1,4 @@
+import { placesOf } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
@@ -13,10 +14,10 @@ export function workButtonholeWheel(
 ): void {
   const count = Math.round(spokes);
   const sector = (2 * Math.PI) / count;
-  for (let i = 0; i < spots.length; i += 2) {
+  for (const [x, y] of placesOf(spots)) {
     const at = (turn: number, r: number): [number, number] => [
-      spots[i]! + r * Math.cos(angleRad + turn * sector),
-      spots[i + 1]! - r * Math.sin(angleRad + turn * sector),
+      x + r * Math.cos(angleRad + turn * sector),
+      y - r * Math.sin(angleRad + turn * sector),
     ];
     sink.shade(FIRST_THREAD);
     sink.travel();

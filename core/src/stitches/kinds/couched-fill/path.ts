@@ -1,4 +1,4 @@
-import { lengthsOf, placeOn } from '../../../geometry/index.ts';
+import { lengthsOf, placeOn, placeAt } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { tieAcross } from '../../shared/layAlong.ts';
@@ -23,12 +23,12 @@ export function workCouchedFill(
   for (const { points, closed } of rows) {
     sink.travel();
     sink.stitch();
-    sink.up(points[0]!, points[1]!);
+    sink.up(...placeAt(points, 0));
     for (let i = 2; i < points.length - 2; i += 2) sink.via(points[i]!, points[i + 1]!);
     if (closed) {
-      sink.via(points.at(-2)!, points.at(-1)!);
-      sink.down(points[0]!, points[1]!);
-    } else sink.down(points.at(-2)!, points.at(-1)!);
+      sink.via(...placeAt(points, -1));
+      sink.down(...placeAt(points, 0));
+    } else sink.down(...placeAt(points, -1));
   }
   sink.lift(heightMm);
   sink.shade(SECOND_THREAD);
@@ -53,7 +53,7 @@ export function workCouchedFill(
 function firstTie(points: Float64Array, row: number, tieMm: number, context: StitchContext): number {
   const half = (row % 2) * (tieMm / 2);
   if (context.field || context.followsOutline) return tieMm / 2 + half;
-  const [ax, ay, bx, by] = [points[0]!, points[1]!, points.at(-2)!, points.at(-1)!];
+  const [[ax, ay], [bx, by]] = [placeAt(points, 0), placeAt(points, -1)];
   const way = Math.hypot(bx - ax, by - ay) || 1;
   const [ux, uy] = [Math.cos(context.angleRad), -Math.sin(context.angleRad)];
   const along = (bx - ax) * ux + (by - ay) * uy < 0 ? -1 : 1;

@@ -1,3 +1,4 @@
+import { placesOf } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { workTiedLink } from '../../shared/chainLine.ts';
@@ -14,11 +15,11 @@ export function workDaisyRing(
 ): void {
   const anchorMm = Math.max(laidMm, ANCHOR * Math.max(0, outerMm - innerMm));
   const tipMm = Math.max(innerMm + laidMm, outerMm - anchorMm);
-  for (let i = 0; i < spots.length; i += 2) {
+  for (const [px, py] of placesOf(spots)) {
     for (const turn of turnsInOrder(Math.round(petals))) {
       const angle = angleRad + Math.PI / 2 + 2 * Math.PI * turn;
       const [dx, dy] = [Math.cos(angle), -Math.sin(angle)];
-      const at = (r: number) => ({ x: spots[i]! + dx * r, y: spots[i + 1]! + dy * r, dx, dy });
+      const at = (r: number) => ({ x: px + dx * r, y: py + dy * r, dx, dy });
       workTiedLink(at(innerMm), at(tipMm), at(tipMm + anchorMm), laidMm * 1.5, sink);
     }
   }

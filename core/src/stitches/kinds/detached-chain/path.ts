@@ -1,3 +1,4 @@
+import { placesOf } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { workTiedLink } from '../../shared/chainLine.ts';
@@ -10,8 +11,8 @@ export function workDetachedChain(
   sink: MoveSink,
 ): void {
   const [dx, dy] = [Math.cos(angleRad), -Math.sin(angleRad)];
-  for (let i = 0; i < spots.length; i += 2) {
-    const [x, y] = [spots[i]! - (dx * lengthMm) / 2, spots[i + 1]! - (dy * lengthMm) / 2];
+  for (const [px, py] of placesOf(spots)) {
+    const [x, y] = [px - (dx * lengthMm) / 2, py - (dy * lengthMm) / 2];
     const foot = { x, y, dx, dy };
     const tip = { x: x + dx * lengthMm, y: y + dy * lengthMm, dx, dy };
     const anchor = { x: tip.x + dx * anchorMm, y: tip.y + dy * anchorMm };

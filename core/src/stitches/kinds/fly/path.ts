@@ -1,3 +1,4 @@
+import { placesOf } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 
@@ -12,11 +13,8 @@ export function workFly(
   sink: MoveSink,
 ): void {
   const [dx, dy] = [Math.cos(angleRad), -Math.sin(angleRad)];
-  for (let i = 0; i < spots.length; i += 2) {
-    const at = (along: number, out: number): [number, number] => [
-      spots[i]! + dx * along - dy * out,
-      spots[i + 1]! + dy * along + dx * out,
-    ];
+  for (const [x, y] of placesOf(spots)) {
+    const at = (along: number, out: number): [number, number] => [x + dx * along - dy * out, y + dy * along + dx * out];
     sink.travel();
     sink.stitch();
     sink.up(...at(-depthMm, -widthMm / 2));

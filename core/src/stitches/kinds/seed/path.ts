@@ -1,5 +1,5 @@
 import { seededRandom } from '../../../measure/index.ts';
-import { isInside, type Region } from '../../../geometry/index.ts';
+import { isInside, type Region, placesOf } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import type { ParamsOf } from '../../params.ts';
@@ -54,9 +54,9 @@ function thinning(region: Region, angleRad: number, share: number, seed: number)
   const along = (x: number, y: number): number => x * Math.cos(angleRad) - y * Math.sin(angleRad);
   let [near, far] = [Infinity, -Infinity];
   for (const ring of region) {
-    for (let i = 0; i < ring.length; i += 2) {
-      near = Math.min(near, along(ring[i]!, ring[i + 1]!));
-      far = Math.max(far, along(ring[i]!, ring[i + 1]!));
+    for (const [x, y] of placesOf(ring)) {
+      near = Math.min(near, along(x, y));
+      far = Math.max(far, along(x, y));
     }
   }
   return (x, y) => random.next() < 1 - (1 - share) * ((along(x, y) - near) / Math.max(1e-9, far - near));

@@ -1,3 +1,4 @@
+import { placesOf } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 
@@ -9,13 +10,13 @@ export function workStar(
   sink: MoveSink,
 ): void {
   const count = Math.round(arms);
-  for (let i = 0; i < spots.length; i += 2) {
+  for (const [x, y] of placesOf(spots)) {
     sink.travel();
     for (let arm = 0; arm < count; arm++) {
       const angle = angleRad + (2 * Math.PI * arm) / count;
       sink.stitch();
-      sink.up(spots[i]! + armMm * Math.cos(angle), spots[i + 1]! - armMm * Math.sin(angle));
-      sink.down(spots[i]!, spots[i + 1]!);
+      sink.up(x + armMm * Math.cos(angle), y - armMm * Math.sin(angle));
+      sink.down(x, y);
     }
   }
 }

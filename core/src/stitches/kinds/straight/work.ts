@@ -1,7 +1,8 @@
+import { placesOf } from '../../../geometry/index.ts';
 import { pathBy } from '../../kind.ts';
 import { workStroke } from '../../shared/stroke.ts';
 import { params } from './params.ts';
 
 export const work = pathBy(params, ({ spots }, { lengthMm }, { angleRad }, sink) => {
-  for (let i = 0; i < spots.length; i += 2) workStroke(spots[i]!, spots[i + 1]!, lengthMm, angleRad, sink);
+  for (const [x, y] of placesOf(spots)) workStroke(x, y, lengthMm, angleRad, sink);
 });

@@ -1,3 +1,4 @@
+import { placesOf } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
@@ -18,10 +19,10 @@ export function workWovenWheel(
   const count = Math.round((spokes - 1) / 2) * 2 + 1;
   const full = Math.max(1, Math.floor((radiusMm - MIDDLE * laidMm) / (CLOSE * laidMm)));
   const turns = Math.min(full, Math.round(rounds) || full);
-  for (let i = 0; i < spots.length; i += 2) {
+  for (const [x, y] of placesOf(spots)) {
     const at = (angle: number, r: number): [number, number] => [
-      spots[i]! + r * Math.cos(angleRad + angle),
-      spots[i + 1]! - r * Math.sin(angleRad + angle),
+      x + r * Math.cos(angleRad + angle),
+      y - r * Math.sin(angleRad + angle),
     ];
     sink.shade(FIRST_THREAD);
     sink.travel();

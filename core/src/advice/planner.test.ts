@@ -2,7 +2,7 @@ import { USUAL_FACTORS } from '../work/index.ts';
 import { countLoads } from '../thread/index.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { inHoop, Planner, tryHoop } from './index.ts';
+import { inHoop, Planner, tryHoop, type Workings } from './index.ts';
 import { withSatin } from '../testing/paths.ts';
 import type { MoveSink } from '../stitches/index.ts';
 import { seededRandom } from '../measure/index.ts';
@@ -51,6 +51,31 @@ describe('planning', () => {
       if (seed % 10 !== 0) expect(worked.map((entry) => entry.part.id)).toEqual([part.id]);
       before = again.plan;
     }
+  });
+
+  it('is heard before its order is searched for: the same parts and threads, in an order that keeps every rule', () => {
+    const planner = new Planner();
+    const heard: Workings[] = [];
+    const first = (workings: Workings): void => void heard.push(workings);
+    const whole = planner.plan(kite(), USUAL_FACTORS, { first });
+    const edit = setPasses(kite(), new Map([['panel-top-left', [plainPass('satin', 'stranded-cotton', 3)]]]), 'x');
+    const outcome = applyEdit(kite(), edit!);
+    const changed = outcome.ok ? outcome.value : kite();
+    expect(changed).not.toEqual(kite());
+    const again = planner.plan(changed, USUAL_FACTORS, { first });
+    expect(heard).toHaveLength(2);
+    for (const [i, { plan }] of [whole, again].entries()) {
+      const early = heard[i]!.plan;
+      early.parts.forEach(({ passes }, k) => expect(passes).toBe(plan.parts[k]!.passes));
+      expect(early.order.map(({ key }) => key).sort()).toEqual(plan.order.map(({ key }) => key).sort());
+      expect(early.rules.rules.length).toBe(plan.rules.rules.length);
+      for (const { before, after } of early.rules.rules) expect(before).toBeLessThan(after);
+      expect(early.totals.stitches).toBe(plan.totals.stitches);
+    }
+    expect(again).toEqual(new Planner().plan(changed, USUAL_FACTORS));
+    // What changes no step needs no search.
+    planner.plan({ ...changed, drawing: { ...changed.drawing } }, USUAL_FACTORS, { first });
+    expect(heard).toHaveLength(2);
   });
 
   it.each([

@@ -1,4 +1,4 @@
-import { orderOfWork } from '../order/index.ts';
+import { searchOrder, type OrderOfWork } from '../order/index.ts';
 import { Memory, type Faults } from '../measure/index.ts';
 import { NO_PICTURES, pictureBelow, type Pictures } from '../painting/index.ts';
 import { colourName, colourOf, isPainted, type PlanInput } from '../piece/index.ts';
@@ -8,6 +8,7 @@ import {
   CoarseFirst,
   PassWorker,
   type CoarsePart,
+  type PlannedPart,
   type OwnFactors,
   type PaintedFrom,
   workSettings,
@@ -34,6 +35,8 @@ export interface PlanWays {
   readonly pictures?: Pictures;
   /** Hears how much of the paths is worked, 0–1. */
   readonly tell?: (share: number) => void;
+  /** Hears the workings at once where the order must be searched for: with the order of before, or the best that is had without a search. */
+  readonly first?: (workings: Workings) => void;
 }
 
 /** What parts are painted from; null where none is, or the picture is not there. */
@@ -53,6 +56,8 @@ export class Planner {
   private readonly coarse: CoarseFirst;
 
   private known: ReadonlySet<string> = new Set();
+  /** The keys of the steps of the plan before, in their order. */
+  private orderBefore: readonly string[] = [];
 
   constructor(readonly memory = new Memory()) {
     this.placer = new ShapePlacer(memory);
@@ -64,13 +69,21 @@ export class Planner {
   /** @param own how the person works, where the piece does not say */
   plan(piece: PlanInput, own: OwnFactors, ways: PlanWays = {}): Workings {
     const { memory } = this;
-    const { pictures = NO_PICTURES } = ways;
-    const { plan, neighbours } = this.work(piece, own, ways);
-    return {
-      plan,
-      findings: findAll(piece, plan, { neighbours, pictures, memory }),
-      narrow: narrowPlaces(plan, memory),
+    const { pictures = NO_PICTURES, seed = 1, first } = ways;
+    const { worked, neighbours } = this.work(piece, own, ways);
+    const inOrder = (order: OrderOfWork): Workings => {
+      const plan = sumUp(piece, worked, order, spreadOf(own), memory);
+      return {
+        plan,
+        findings: findAll(piece, plan, { neighbours, pictures, memory }),
+        narrow: narrowPlaces(plan, memory),
+      };
     };
+    const search = searchOrder(piece, worked, { seed }, memory);
+    if (first && !search.isKnown) first(inOrder(search.first(this.orderBefore)));
+    const workings = inOrder(search.best());
+    this.orderBefore = workings.plan.order.map(({ key }) => key);
+    return workings;
   }
 
   /** What is painted from a picture and must be painted anew, as it will about come out: at once, before the plan is made. */
@@ -83,7 +96,8 @@ export class Planner {
   /** Plans a piece as it would be at another size: of findings, only those of its size. */
   planSize(piece: PlanInput, own: OwnFactors, pictures: Pictures): Workings {
     const { memory } = this;
-    const { plan } = this.work(piece, own, { pictures });
+    const { worked } = this.work(piece, own, { pictures });
+    const plan = sumUp(piece, worked, searchOrder(piece, worked, { seed: 1 }, memory).best(), spreadOf(own), memory);
     return { plan, findings: findOfSize(piece, plan, memory), narrow: narrowPlaces(plan, memory) };
   }
 
@@ -98,7 +112,7 @@ export class Planner {
     piece: PlanInput,
     own: OwnFactors,
     { seed = 1, pictures = NO_PICTURES, tell = () => undefined }: PlanWays,
-  ): { plan: Plan; neighbours: Neighbours } {
+  ): { worked: readonly PlannedPart[]; neighbours: Neighbours } {
     const { memory, placer } = this;
     const { parts } = piece.drawing;
     const faults: Faults = new Map();
@@ -110,7 +124,6 @@ export class Planner {
     const settings = workSettings(piece, seed, own);
     const ways = { settings, middleOf, picture: paintedFrom(piece, pictures), tell };
     const worked = this.worker.workAll(parts, shapes, treatments, ways, faults);
-    const order = orderOfWork(piece, worked, { seed }, memory);
-    return { plan: sumUp(piece, worked, order, spreadOf(own), memory), neighbours };
+    return { worked, neighbours };
   }
 }

@@ -32,6 +32,8 @@ export interface Remembered {
   readonly made: unknown;
 }
 
+const placeOf = (parts: readonly string[], which: string | number): string => `${parts.join('\n')}\n${which}`;
+
 /** More than this is kept of no stage: then what was made first is forgotten. */
 const MOST_OF_A_STAGE = 50_000;
 
@@ -56,7 +58,7 @@ export class Memory {
   ): Made {
     const entries = this.stages.get(name) ?? new Map<string, Remembered>();
     this.stages.set(name, entries);
-    const place = `${parts.join('\n')}\n${which}`;
+    const place = placeOf(parts, which);
     const before = entries.get(place);
     if (before && this.isOf(before.given, name, madeOf, source)) return before.made as Made;
     const given = Object.fromEntries(madeOf.map((field) => [field, source[field]])) as Pick<Source, Field>;
@@ -66,6 +68,17 @@ export class Memory {
     entries.set(place, { parts, given, made });
     if (entries.size > MOST_OF_A_STAGE) entries.delete(entries.keys().next().value!);
     return made;
+  }
+
+  /** Whether what a stage would make of a source is kept. */
+  knows<Source extends object, Field extends keyof Source & string>(
+    { name, madeOf }: Pick<Stage<Source, Field, unknown>, 'name' | 'madeOf'>,
+    parts: readonly string[],
+    source: Pick<Source, Field>,
+    which: string | number = '',
+  ): boolean {
+    const kept = this.stages.get(name)?.get(placeOf(parts, which));
+    return kept !== undefined && this.isOf(kept.given, name, madeOf, source);
   }
 
   private isOf<Source, Field extends keyof Source & string>(

@@ -5,6 +5,7 @@ export {
   drawingOrder,
   orderOfWork,
   problemOf,
+  searchOrder,
   SOLVED_ORDER,
   type OrderOfWork,
   type OrderWishes,

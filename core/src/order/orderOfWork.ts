@@ -33,6 +33,40 @@ export const SOLVED_ORDER = stage<AskedOrder>()('solved order', ['problem', 'wis
   solve(problem, { ...wishes, known: [Array.from({ length: problem.count }, (_, i) => i)] }),
 );
 
+/** An order of work that can be had at once or be searched for. */
+export interface OrderSearch {
+  /** Whether it was searched for before: then there is nothing to wait for. */
+  readonly isKnown: boolean;
+  /**
+   * The best of what the search begins from and of an order before: had at once, and seldom much dearer than what is found.
+   * @param before the keys of its steps; where they are not the same steps it is passed over
+   */
+  first(before: readonly string[]): OrderOfWork;
+  /** What the search finds. */
+  best(): OrderOfWork;
+}
+
+/** What is asked for an order of work, before it is searched for. */
+export function searchOrder(
+  piece: PlanInput,
+  parts: readonly PlannedPart[],
+  wishes: OrderWishes,
+  memory: Memory,
+): OrderSearch {
+  const steps = stepsOf(piece, parts, memory);
+  const { problem, ...rules } = problemOf(piece, parts, steps, wishes.done ?? [], memory);
+  const asked = { problem, wishes };
+  return {
+    isKnown: memory.knows(SOLVED_ORDER, [], asked),
+    first: (before) => {
+      const places = new Map(steps.map(({ key }, i) => [key, i]));
+      const known = before.flatMap((key) => places.get(key) ?? []);
+      return inOrder(steps, solve(problem, { tries: 0, known: [steps.map((_, i) => i), known] }), rules);
+    },
+    best: () => inOrder(steps, memory.made(SOLVED_ORDER, [], asked), rules),
+  };
+}
+
 /** Finds the order of work of a piece. */
 export function orderOfWork(
   piece: PlanInput,
@@ -40,10 +74,7 @@ export function orderOfWork(
   wishes: OrderWishes = {},
   memory = new Memory(),
 ): OrderOfWork {
-  const steps = stepsOf(piece, parts, memory);
-  const { problem, kept, gaveWay, broken } = problemOf(piece, parts, steps, wishes.done ?? [], memory);
-  const order = memory.made(SOLVED_ORDER, [], { problem, wishes });
-  return inOrder(steps, order, { kept, gaveWay, broken });
+  return searchOrder(piece, parts, wishes, memory).best();
 }
 
 /** The drawing's own order, from back to front, whatever stands against it. */

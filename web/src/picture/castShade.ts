@@ -49,7 +49,7 @@ const MOST_TOGETHER = 24;
 function castByRuns(brush: Brush, { pass, thread, light }: PaintedThread, lens: Lens, highMm: number): void {
   const { codes, xy } = thread.path;
   const { toX, toY, sees } = through(lens);
-  let [x, y, lift, together, goesOn] = [0, 0, 0, 0, false];
+  let [x, y, lift, together, isDrawn, goesOn] = [0, 0, 0, 0, false, false];
   brush.lineJoin = 'bevel';
   brush.strokeStyle = SHADE;
   brush.lineWidth = pass.laidMm * lens.pxPerMm;
@@ -59,22 +59,25 @@ function castByRuns(brush: Brush, { pass, thread, light }: PaintedThread, lens: 
     const [mx, my] = [xy[2 * i]!, xy[2 * i + 1]!];
     if (code === Move.lift) lift = light.reach * mx;
     if (code === Move.lift || code === Move.travel || code === Move.wrap) continue;
-    const isLaid = code !== Move.up && sees(x, y, mx, my, pass.laidMm + 2);
-    if (isLaid) {
+    const isLaid = code !== Move.up;
+    const isSeen = isLaid && sees(x, y, mx, my, pass.laidMm + 2);
+    if (isSeen) {
       const [sx, sy] = [-LIGHT_X * (highMm + lift), -LIGHT_Y * (highMm + lift)];
       // A loop throws its shade in one.
       if (!goesOn) brush.moveTo(toX(x + sx), toY(y + sy));
       brush.lineTo(toX(mx + sx), toY(my + sy));
-      if (++together === MOST_TOGETHER) {
-        brush.stroke();
-        brush.beginPath();
-        together = 0;
-      }
+      isDrawn = true;
     }
-    goesOn = isLaid && together > 0 && code !== Move.down;
+    // Those out of sight count, too: what is seen throws the same shade however much of the picture is painted.
+    if (isLaid && ++together === MOST_TOGETHER) {
+      if (isDrawn) brush.stroke();
+      brush.beginPath();
+      [together, isDrawn] = [0, false];
+    }
+    goesOn = isSeen && together > 0 && code !== Move.down;
     [x, y] = [mx, my];
   }
-  if (together > 0) brush.stroke();
+  if (isDrawn) brush.stroke();
 }
 
 /** How high a thread lies over its own padding at most, mm. */

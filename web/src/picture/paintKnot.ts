@@ -10,13 +10,22 @@ export interface Knot {
   readonly diameter: number;
   readonly wraps: number;
   readonly strands: number;
+  /** Which way it is turned, one of {@link KNOT_WAYS}. */
+  readonly way: number;
+}
+
+/** The ways that knots are turned, each its own: by its place on the cloth, so that it stays as it is however it is looked at. */
+const KNOT_WAYS = 9;
+
+/** The way that a knot is turned. @param xMm its place on the cloth */
+export function wayOfKnot(xMm: number, yMm: number): number {
+  return Math.floor(Math.abs(xMm * 47.3 + yMm * 21.1)) % KNOT_WAYS;
 }
 
 /** Knots smaller than this are two lights on a disc, px. */
 const PLAIN_BELOW_PX = 8;
 /** Knots up to this size are painted once for each way that they are turned, and laid down as they are needed, px. */
 const KEPT_UP_TO_PX = 80;
-const WAYS = 9;
 const KEPT = 120;
 
 const painted = new WeakMap<ThreadLook, Map<string, OffscreenCanvas>>();
@@ -25,21 +34,20 @@ const painted = new WeakMap<ThreadLook, Map<string, OffscreenCanvas>>();
 export function paintKnot(brush: Brush, x: number, y: number, knot: Knot, tones: ThreadLook): void {
   const { diameter } = knot;
   if (diameter < PLAIN_BELOW_PX) return paintPlain(brush, x, y, diameter / 2, tones);
-  const way = Math.floor(Math.abs(x * 7.3 + y * 3.1)) % WAYS;
-  if (diameter > KEPT_UP_TO_PX) return paintWound(brush, x, y, knot, way, tones);
-  const picture = pictureOf(knot, way, tones);
+  if (diameter > KEPT_UP_TO_PX) return paintWound(brush, x, y, knot, tones);
+  const picture = pictureOf(knot, tones);
   brush.drawImage(picture, Math.round(x - picture.width / 2), Math.round(y - picture.height / 2));
 }
 
-function pictureOf(knot: Knot, way: number, tones: ThreadLook): OffscreenCanvas {
+function pictureOf(knot: Knot, tones: ThreadLook): OffscreenCanvas {
   const known = painted.get(tones) ?? new Map<string, OffscreenCanvas>();
   painted.set(tones, known);
-  const key = `${knot.diameter.toFixed(1)} ${knot.wraps} ${knot.strands} ${way}`;
+  const key = `${knot.diameter.toFixed(1)} ${knot.wraps} ${knot.strands} ${knot.way}`;
   const kept = known.get(key);
   if (kept) return kept;
   const size = 2 * Math.ceil(knot.diameter * 0.75);
   const picture = new OffscreenCanvas(size, size);
-  paintWound(picture.getContext('2d')!, size / 2, size / 2, knot, way, tones);
+  paintWound(picture.getContext('2d')!, size / 2, size / 2, knot, tones);
   if (known.size >= KEPT) known.delete(known.keys().next().value!);
   known.set(key, picture);
   return picture;
@@ -71,15 +79,14 @@ function paintWound(
   brush: Brush,
   x: number,
   y: number,
-  { diameter, wraps, strands }: Knot,
-  way: number,
+  { diameter, wraps, strands, way }: Knot,
   tones: ThreadLook,
 ): void {
   const r = diameter / 2;
   const calm = softened(tones);
   paintShade(brush, x, y, r);
   disc(brush, x, y, r * 0.9, tones.edge);
-  const turn = (way * 2 * Math.PI) / WAYS;
+  const turn = (way * 2 * Math.PI) / KNOT_WAYS;
   const windings = Math.min(3, Math.max(1, wraps)) + 0.4;
   const arcs = Math.ceil(windings * 3);
   const width = r * (windings > 2 ? 0.52 : 0.64);

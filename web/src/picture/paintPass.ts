@@ -10,7 +10,7 @@ import {
 import { through, type Brush, type Lens } from './brush.ts';
 import { castShade } from './castShade.ts';
 import { paintCoil } from './paintCoil.ts';
-import { paintKnot } from './paintKnot.ts';
+import { paintKnot, wayOfKnot } from './paintKnot.ts';
 import { paintLoop, STRANDS_FROM_PX } from './paintRun.ts';
 import { Crossings } from './crossings.ts';
 import { RunBatch } from './runBatch.ts';
@@ -102,7 +102,7 @@ export function* paintFront(
             },
             near ? (atX, atY, half) => batch.add(...stretchNear(run, atX, atY, half), false) : null,
           );
-        }
+        } else if (!wrap) batch.pass(mx - x, my - y);
         wrap = null;
       }
       [x, y] = [mx, my];
@@ -116,7 +116,8 @@ export function* paintFront(
     const diameterMm = stitchKind(pass.stitch).isRaised
       ? knotDiameterMm(turns, pass.bundleMm, coreMm)
       : pass.laidMm * NUB_WIDTHS;
-    const knot = { diameter: diameterMm * lens.pxPerMm, wraps: 1, strands: pass.strands };
+    const way = wayOfKnot(atX, atY);
+    const knot = { diameter: diameterMm * lens.pxPerMm, wraps: 1, strands: pass.strands, way };
     paintKnot(brush, toX(atX), toY(atY), knot, tones);
   }
 
@@ -127,8 +128,10 @@ export function* paintFront(
     const diameterMm = knotDiameterMm(turns, pass.bundleMm, coreMm);
     const spanMm = Math.hypot(toMmX - x, toMmY - y);
     if (spanMm < diameterMm * COIL_FROM && turns <= 4) {
-      const knot = { diameter: diameterMm * lens.pxPerMm, wraps: turns, strands: pass.strands };
-      paintKnot(brush, toX((x + toMmX) / 2), toY((y + toMmY) / 2), knot, tones);
+      const [atX, atY] = [(x + toMmX) / 2, (y + toMmY) / 2];
+      const way = wayOfKnot(atX, atY);
+      const knot = { diameter: diameterMm * lens.pxPerMm, wraps: turns, strands: pass.strands, way };
+      paintKnot(brush, toX(atX), toY(atY), knot, tones);
       return;
     }
     const coil = { x0: toX(x), y0: toY(y), x1: toX(toMmX), y1: toY(toMmY) };

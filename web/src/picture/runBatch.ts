@@ -23,6 +23,8 @@ export class RunBatch {
   private readonly ends: number[] = [];
   private readonly shades: number[] = [];
   private tone = 0;
+  /** The number of runs of the batch, with those that are out of sight. */
+  private together = 0;
 
   constructor(
     private readonly brush: Brush,
@@ -37,14 +39,25 @@ export class RunBatch {
       paintStrands(this.brush, { x0, y0, x1, y1, width: this.width, strands: this.strands }, this.tones, isRaised);
       return;
     }
-    const tone = toneOf(x1 - x0, y1 - y0);
-    if (tone !== this.tone || this.ends.length >= 4 * MOST_RUNS) this.flush();
-    this.tone = tone;
+    this.join(x1 - x0, y1 - y0);
     this.ends.push(x0, y0, x1, y1);
     if (isRaised) this.shadeEnds(x0, y0, x1, y1);
   }
 
+  /** Counts a run that is out of sight, so that what is seen is painted alike however much of the picture is. */
+  pass(dx: number, dy: number): void {
+    if (this.width < DETAIL_PX.strands) this.join(dx, dy);
+  }
+
+  private join(dx: number, dy: number): void {
+    const tone = toneOf(dx, dy);
+    if (tone !== this.tone || this.together >= MOST_RUNS) this.flush();
+    this.tone = tone;
+    this.together++;
+  }
+
   flush(): void {
+    this.together = 0;
     if (this.ends.length === 0) return;
     const { brush, tones, width, tone } = this;
     if (width < DETAIL_PX.edged) {

@@ -1,4 +1,5 @@
 import { onScopeDispose, watch, type Ref } from 'vue';
+import { placeOfChange, viewAt, type Picture, type Place } from './placeOfChange.ts';
 import { paintPicture, type Side } from './paintPicture.ts';
 import type { Scene } from './scene.ts';
 import { followView, type Size, type View } from './view.ts';
@@ -33,6 +34,8 @@ export interface Painting {
  */
 export function usePainting({ canvas, scene, view, side, size, ready }: Painting): void {
   let paintedView: View | null = null;
+  /** What the sharp picture that is shown shows; null: there is none yet. */
+  let painted: Picture | null = null;
   let isFirst = true;
   /** Whether a picture that was had ready stands there. */
   let isReady = false;
@@ -49,18 +52,23 @@ export function usePainting({ canvas, scene, view, side, size, ready }: Painting
     if (!shown || !now || width < 1 || height < 1) return;
     const ratio = window.devicePixelRatio || 1;
     const pixels = { width: Math.round(width * ratio), height: Math.round(height * ratio) };
-    spare ??= document.createElement('canvas');
-    spare.width = pixels.width;
-    spare.height = pixels.height;
     const wanted = view.value;
+    const sharp: Picture = { canvas: shown, scene: now, side: side.value, view: wanted, pixels, ratio };
+    const place = placeOfChange(painted, sharp);
+    if (place === null) {
+      painted = sharp;
+      return;
+    }
+    spare ??= document.createElement('canvas');
+    Object.assign(spare, { width: place.width, height: place.height });
     const brush = spare.getContext('2d')!;
-    const strokes = paintPicture(brush, now, { ...wanted, pxPerMm: wanted.pxPerMm * ratio }, pixels, side.value);
+    const strokes = paintPicture(brush, now, viewAt(place, sharp), place, side.value);
     if (isFirst && !isReady) paintCoarse(shown, now, wanted, pixels);
     let shownAt = performance.now();
     const paintOn = (): void => {
       const until = performance.now() + BUDGET_MS;
       while (performance.now() < until) {
-        if (strokes.next().done) return finish(shown, spare!, wanted);
+        if (strokes.next().done) return finish(shown, sharp, place, spare!);
       }
       // The first picture is seen growing.
       if (isFirst && !isReady && performance.now() - shownAt > SHOW_EVERY_MS) {
@@ -102,13 +110,20 @@ export function usePainting({ canvas, scene, view, side, size, ready }: Painting
     follow();
   }
 
-  function finish(shown: HTMLCanvasElement, painted: HTMLCanvasElement, forView: View): void {
+  function finish(
+    shown: HTMLCanvasElement,
+    sharp: Picture,
+    { left, top, width, height }: Place,
+    fresh: HTMLCanvasElement,
+  ): void {
+    const { pixels } = sharp;
     isFirst = false;
-    shown.width = painted.width;
-    shown.height = painted.height;
-    shown.getContext('2d')!.drawImage(painted, 0, 0);
+    painted = sharp;
+    // A canvas that is given its size is emptied: only where all of it is painted.
+    if (width === pixels.width && height === pixels.height) Object.assign(shown, pixels);
+    shown.getContext('2d')!.drawImage(fresh, left, top);
     shown.dataset['painted'] = String(Number(shown.dataset['painted'] ?? 0) + 1);
-    paintedView = forView;
+    paintedView = sharp.view;
     follow();
   }
 

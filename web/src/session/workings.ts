@@ -91,22 +91,31 @@ export const useWorkings = defineStore('workings', () => {
     isLong.value = false;
     timer = setTimeout(() => (isBusy.value = true), SHOW_BUSY_AFTER_MS);
     longTimer = setTimeout(() => (isLong.value = true), LONG_AFTER_MS);
-    const answer = await planner.plan(input, factors, (told) => {
-      if ('coarse' in told) coarse.value = markRaw(told.coarse);
-      else share.value = told.share;
+    const answer = await planner.plan(input, factors, {
+      coarse: (parts) => (coarse.value = markRaw(parts)),
+      share: (done) => (share.value = done),
+      // Its picture is there while the order of work is still searched for.
+      first: (workings) => asked?.input === input && show(workings, asIs),
     });
     if (answer === null || asked?.input !== input) return;
     clearTimeout(timer);
     clearTimeout(longTimer);
     isBusy.value = false;
     isStale.value = false;
-    coarse.value = [];
     if (answer.ok) {
-      planned = answer.value;
-      plannedAs.value = asIs;
-      lookAround();
+      show(answer.value, asIs);
       problem.value = null;
-    } else problem.value = say.planFailed(answer.problem);
+    } else {
+      coarse.value = [];
+      problem.value = say.planFailed(answer.problem);
+    }
+  }
+
+  function show(workings: Workings, asIs: Piece): void {
+    planned = workings;
+    plannedAs.value = asIs;
+    coarse.value = [];
+    lookAround();
   }
 
   /** Findings of what is owned and of what was noted are made here: the planner knows nothing of the thread box and the record. */

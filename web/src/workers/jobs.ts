@@ -28,8 +28,12 @@ interface OfPart extends OfPiece {
   readonly part: string;
 }
 
-/** What is told while a plan is made: how much of it is worked, 0–1, and before that what will be painted, coarsely. */
-export type PlanProgress = { readonly share: number } | { readonly coarse: readonly CoarsePart[] };
+/**
+ * What is told while a plan is made: what will be painted, coarsely; how much of the paths is worked, 0–1; and the whole plan before its order of
+ * work is searched for.
+ */
+export type PlanProgress =
+  { readonly coarse: readonly CoarsePart[] } | { readonly share: number } | { readonly first: PlanNews };
 
 /** Everything that the page has done in workers: what it asks, and what it is answered. */
 export interface Jobs {

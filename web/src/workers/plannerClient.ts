@@ -1,10 +1,20 @@
 import type { Finding, Remedy, Workings } from '@junctura/core/advice';
 import { success, type Outcome } from '@junctura/core/measure';
 import type { Piece, PlanInput } from '@junctura/core/piece';
-import type { OwnFactors } from '@junctura/core/work';
+import type { CoarsePart, OwnFactors } from '@junctura/core/work';
 import type { JobInput, JobName, JobOutput, PlanProgress } from './jobs.ts';
 import { NewsReader } from './planNews.ts';
 import { WorkerClient, type Asking } from './workerClient.ts';
+
+/** Who hears how a plan comes about. */
+export interface PlanHearer {
+  /** What will be painted anew, coarsely. */
+  readonly coarse?: (parts: readonly CoarsePart[]) => void;
+  /** How much of the paths is worked, 0–1. */
+  readonly share?: (share: number) => void;
+  /** All of it, before its order of work is searched for. */
+  readonly first?: (workings: Workings) => void;
+}
 
 /** A drawing that takes longer than this to read is given up, ms. */
 const PATIENCE_MS = 20_000;
@@ -23,11 +33,15 @@ export class PlannerClient {
   }
 
   /** The workings of a piece, or null where a newer state took its place or it was cancelled. */
-  async plan(
-    piece: PlanInput,
-    factors: OwnFactors,
-    onProgress: (progress: PlanProgress) => void = () => undefined,
-  ): Promise<Outcome<Workings> | null> {
+  async plan(piece: PlanInput, factors: OwnFactors, hear: PlanHearer = {}): Promise<Outcome<Workings> | null> {
+    const onProgress = (told: PlanProgress): void => {
+      // What is sent once is not sent again: it is read whether anyone listens or not.
+      if ('first' in told) {
+        const workings = this.reader.read(piece, told.first);
+        hear.first?.(workings);
+      } else if ('coarse' in told) hear.coarse?.(told.coarse);
+      else hear.share?.(told.share);
+    };
     const asking = { key: 'plan', signal: this.giveUp.signal, onProgress };
     const news = await this.client.ask('plan', { piece, factors }, asking);
     return news?.ok ? success(this.reader.read(piece, news.value)) : news;

@@ -30,7 +30,8 @@ export async function plan(
     told = now;
     tell({ share });
   };
-  return writer.write(planner.plan(piece, factors, { pictures, tell: tellNow }));
+  const first = (workings: Workings): void => tell({ first: writer.write(workings) });
+  return writer.write(planner.plan(piece, factors, { pictures, tell: tellNow, first }));
 }
 
 /** The workings of a piece; what was planned of it before is not planned anew. */

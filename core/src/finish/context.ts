@@ -171,10 +171,17 @@ export function fusingProblems(context: FinishContext): FinishProblem[] {
   return [{ id: 'no-iron', stops: false, text }];
 }
 
-/** Room beyond what an end shows, where nothing was set. */
-export function marginOf({ finish }: FinishContext, usualMm: number): number {
-  return finish.marginMm ?? usualMm;
-}
+/** What is usual for an end where nothing was set, mm: room round the design, and what a seam takes. */
+export const USUAL_LENGTHS = {
+  framed: {},
+  board: { marginMm: 25 },
+  patch: {},
+  ornament: { marginMm: 8, seamMm: 6 },
+  card: {},
+  cushion: { marginMm: 40, seamMm: 15 },
+  garment: {},
+  whitework: { marginMm: 40 },
+} as const satisfies Readonly<Record<End, { readonly marginMm?: number; readonly seamMm?: number }>>;
 
 export function middleOfBox({ minX, minY, maxX, maxY }: Box): readonly [number, number] {
   return [(minX + maxX) / 2, (minY + maxY) / 2];

@@ -1,5 +1,5 @@
 export { stepsAfterStitching, type FinishingStep } from './afterStitching.ts';
-export { endOf } from './context.ts';
+export { endOf, USUAL_LENGTHS } from './context.ts';
 export { finishPlan } from './finishPlan.ts';
 export type {
   Amounts,

@@ -1,7 +1,7 @@
 import {
   amount,
   CAUTIONS,
-  marginOf,
+  USUAL_LENGTHS,
   middleOfBox,
   plainLook,
   ringLine,
@@ -15,7 +15,6 @@ import { rectangleRing } from '../outlines.ts';
 import { laced, sewn, SEWN_ENDS_MM } from '../sewing.ts';
 import * as say from '../words.ts';
 
-const MARGIN_MM = 25;
 /** Cloth is turned over so far behind, and laced so far apart both ways, mm. */
 const TURNED_MM = 50;
 const LACE_EVERY_MM = 12;
@@ -26,7 +25,7 @@ const MINUTES = { board: 15, pad: 10, lace: 10 } as const;
 /** Mounted on a board: padded, the cloth turned over its edges and laced behind, there and back, both ways. */
 export function mounted(context: FinishContext): EndPlan {
   const { box, cloth, finish } = context;
-  const margin = marginOf(context, MARGIN_MM);
+  const margin = finish.marginMm ?? USUAL_LENGTHS.board.marginMm;
   const [x, y] = middleOfBox(box);
   const [width, height] = finish.sizeMm ?? [box.maxX - box.minX + 2 * margin, box.maxY - box.minY + 2 * margin];
   const isNarrow = Math.min(width, height) < NARROWEST_MM;

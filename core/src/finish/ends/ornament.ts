@@ -2,7 +2,7 @@ import { boxOf, offset, polylineLength, regionArea, placesOf } from '../../geome
 import {
   amount,
   CAUTIONS,
-  marginOf,
+  USUAL_LENGTHS,
   plainLook,
   ringLine,
   sewingThread,
@@ -16,8 +16,6 @@ import { puffedHeights, puffedVolumeMm3 } from '../puffed.ts';
 import { backStitched, laddered, sewn, SEWN_ENDS_MM } from '../sewing.ts';
 import * as say from '../words.ts';
 
-const MARGIN_MM = 8;
-const SEAM_MM = 6;
 const SEAM_STITCH_MM = 2.5;
 const LADDER_STITCH_MM = 4;
 const CORD_MM = 250;
@@ -30,8 +28,8 @@ const SECONDS_A_GRAM = 40;
 /** A stuffed ornament: two pieces sewn right sides together, turned, stuffed and closed, with a cord to hang it by. */
 export function ornament(context: FinishContext): EndPlan {
   const { finish, circle, cloth } = context;
-  const seamMm = finish.seamMm ?? SEAM_MM;
-  const form = ornamentOutline(finish.shape, context, circle, marginOf(context, MARGIN_MM));
+  const seamMm = finish.seamMm ?? USUAL_LENGTHS.ornament.seamMm;
+  const form = ornamentOutline(finish.shape, context, circle, finish.marginMm ?? USUAL_LENGTHS.ornament.marginMm);
   const seam = form[0]!;
   const cut = outerRings(offset([seam], seamMm));
   const { opening, rest } = openingOn(seam, finish.openingMm);

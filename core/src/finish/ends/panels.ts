@@ -4,7 +4,7 @@ import {
   CAUTIONS,
   fusingProblems,
   isFused,
-  marginOf,
+  USUAL_LENGTHS,
   middleOfBox,
   plainLook,
   ringLine,
@@ -19,8 +19,6 @@ import { grown, outerRings, rectangleRing, sizeOf } from '../outlines.ts';
 import { backStitched, runningAlong, sewn, SEWN_ENDS_MM, together } from '../sewing.ts';
 import * as say from '../words.ts';
 
-const MARGIN_MM = 40;
-const SEAM_MM = 15;
 const SEAM_STITCH_MM = 2.5;
 /** Backing reaches so far beyond what is stitched, and is tacked on in stitches so long, mm. */
 const BACKING = { beyondMm: 8, tackMm: 10, roundMm: 6 } as const;
@@ -97,8 +95,8 @@ export function garment(context: FinishContext): EndPlan {
 /** A cushion or flat bag: a front, and a back of two halves that overlap, with a seam all round. */
 export function cushion(context: FinishContext): EndPlan {
   const { box, finish, cloth, worked } = context;
-  const seamMm = finish.seamMm ?? SEAM_MM;
-  const margin = marginOf(context, MARGIN_MM);
+  const seamMm = finish.seamMm ?? USUAL_LENGTHS.cushion.seamMm;
+  const margin = finish.marginMm ?? USUAL_LENGTHS.cushion.marginMm;
   const [x, y] = middleOfBox(box);
   const least: readonly [number, number] = [box.maxX - box.minX, box.maxY - box.minY];
   const [width, height] = finish.sizeMm ?? [least[0] + 2 * margin, least[1] + 2 * margin];

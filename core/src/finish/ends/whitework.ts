@@ -3,7 +3,7 @@ import {
   amount,
   CAUTIONS,
   hexOf,
-  marginOf,
+  USUAL_LENGTHS,
   middleOfBox,
   plainLook,
   ringLine,
@@ -19,7 +19,6 @@ import { scallopsAround } from '../scallops.ts';
 import { sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
 import * as say from '../words.ts';
 
-const MARGIN_MM = 40;
 /** Stepped buttonhole: two short, two long, mm. */
 const EDGE = { shortMm: 4, longerMm: 2, each: 2 } as const;
 /** A fringe is longer than the edge that it is sewn to, so that it turns the corners. */
@@ -38,7 +37,7 @@ const YARN_A_MM = 3.4;
 export function whitework(context: FinishContext): EndPlan {
   const { box, finish, cloth } = context;
   const [x, y] = middleOfBox(box);
-  const margin = marginOf(context, MARGIN_MM);
+  const margin = finish.marginMm ?? USUAL_LENGTHS.whitework.marginMm;
   const [width, height] = finish.sizeMm ?? [
     Math.ceil(box.maxX - box.minX + 2 * margin),
     Math.ceil(box.maxY - box.minY + 2 * margin),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { materialInWords, type FinishPlan } from '@junctura/core/finish';
+import { materialInWords, USUAL_LENGTHS, type FinishPlan } from '@junctura/core/finish';
 import { boxOf } from '@junctura/core/geometry';
 import { CLOTHS } from '@junctura/core/materials';
 import { ENDS, FINISH_RANGES, setFinish, type End, type Finish } from '@junctura/core/piece';
@@ -21,33 +21,32 @@ const settings = useSettings();
 const finish = computed(() => opened.piece.finish);
 const change = (next: Partial<Finish>): void => opened.edit(setFinish(opened.piece, next));
 
-/** Lengths that can be set for each end, with what is usual where nothing is set. */
+/** Lengths that can be set for each end. */
 type LengthKey = 'marginMm' | 'borderMm' | 'cornerMm' | 'seamMm' | 'openingMm' | 'scallopMm' | 'fringeMm';
 interface LengthChoice {
   readonly key: LengthKey;
   readonly label: string;
-  readonly usual?: number;
 }
 const LENGTHS: Readonly<Record<End, readonly LengthChoice[]>> = {
   framed: [],
-  board: [{ key: 'marginMm', label: 'Cloth shown round the design', usual: 25 }],
+  board: [{ key: 'marginMm', label: 'Cloth shown round the design' }],
   patch: [
     { key: 'borderMm', label: 'Border' },
     { key: 'cornerMm', label: 'Smallest inward curve' },
   ],
   ornament: [
-    { key: 'marginMm', label: 'Room round the design', usual: 8 },
-    { key: 'seamMm', label: 'Seam allowance', usual: 6 },
+    { key: 'marginMm', label: 'Room round the design' },
+    { key: 'seamMm', label: 'Seam allowance' },
     { key: 'openingMm', label: 'Opening' },
   ],
   card: [],
   cushion: [
-    { key: 'marginMm', label: 'Room round the design', usual: 40 },
-    { key: 'seamMm', label: 'Seam allowance', usual: 15 },
+    { key: 'marginMm', label: 'Room round the design' },
+    { key: 'seamMm', label: 'Seam allowance' },
   ],
   garment: [],
   whitework: [
-    { key: 'marginMm', label: 'Room round the design', usual: 40 },
+    { key: 'marginMm', label: 'Room round the design' },
     { key: 'scallopMm', label: 'Scallop width' },
   ],
 };
@@ -56,6 +55,12 @@ const lengths = computed(() => {
   const hasFringe = props.plan.end === 'whitework' && finish.value.fringe !== 'none';
   return hasFringe ? [...all, { key: 'fringeMm', label: 'Fringe depth' } as const] : all;
 });
+
+/** A length as it is set, or as is usual for the end. */
+function lengthOf(key: LengthKey): number {
+  const usual: Readonly<Partial<Record<LengthKey, number>>> = USUAL_LENGTHS[props.plan.end];
+  return finish.value[key] ?? usual[key] ?? 0;
+}
 
 const options = <Value extends string>(names: Readonly<Record<Value, string>>): { value: Value; label: string }[] =>
   (Object.entries(names) as [Value, string][]).map(([value, label]) => ({ value, label }));
@@ -138,10 +143,10 @@ const size = computed<readonly [number, number] | null>(() => {
         @change="(cardFace) => change({ cardFace })"
       />
       <LengthField
-        v-for="{ key, label, usual } in lengths"
+        v-for="{ key, label } in lengths"
         :key="key"
         :label="label"
-        :value-mm="finish[key] ?? usual ?? 0"
+        :value-mm="lengthOf(key)"
         :min-mm="FINISH_RANGES[key].min"
         :max-mm="FINISH_RANGES[key].max"
         @change="(mm) => change({ [key]: mm })"

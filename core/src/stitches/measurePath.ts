@@ -1,5 +1,6 @@
 import { LONG_SPAN_MM, LOOKING, SECONDS } from '../materials/index.ts';
 import { Move, type StitchPath } from './moves.ts';
+import { isOwnWay } from './ownWay.ts';
 
 /** What a path is measured with. */
 export interface MeasureSettings {
@@ -55,6 +56,20 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
   let [x, y, isUnder, isTravel] = [0, 0, false, false];
   let [lift, passes, carriedMm, longestCarryMm] = [0, 0, 0, 0];
   let stitch = 0;
+  // The way behind before the run that is under way, and how long that run and the one before are.
+  let [way, run, lastRun] = [0, 0, 0];
+  const endWay = (): void => {
+    const isToPlace = isTravel || (way > travelMm && !isOwnWay(way, run, lastRun));
+    if (isToPlace && way > travelMm) breaks.push(Math.max(0, stitch - 1));
+    else {
+      back += way;
+      if (isToPlace) {
+        carriedMm += way;
+        if (way > longestCarryMm) longestCarryMm = way;
+      }
+    }
+    [way, isTravel] = [0, false];
+  };
   for (let i = 0; i < codes.length; i++) {
     while (stitch < starts.length && starts[stitch] === i) {
       if (stitch > 0) usedMm[stitch - 1] = (front + back + wrap + stabs * clothMm) * withSlack;
@@ -80,24 +95,17 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
     }
     const dx = mx - x;
     const dy = my - y;
-    const way = Math.sqrt(dx * dx + dy * dy);
+    const mm = Math.sqrt(dx * dx + dy * dy);
     if (code === Move.up) {
       stabs++;
-      if (isUnder) {
-        if (isTravel && way > travelMm) breaks.push(Math.max(0, stitch - 1));
-        else {
-          back += way;
-          if (isTravel) {
-            carriedMm += way;
-            if (way > longestCarryMm) longestCarryMm = way;
-          }
-        }
-      }
-      isTravel = false;
+      if (isUnder) way = mm;
+      else isTravel = false;
+      [run, lastRun] = [0, run];
     } else {
-      front += way;
-      if (way > LONG_SPAN_MM) longSpans++;
-      if (lift > 0) front += archMm(way, lift);
+      front += mm;
+      run += mm;
+      if (mm > LONG_SPAN_MM) longSpans++;
+      if (lift > 0) front += archMm(mm, lift);
       if (code === Move.under) {
         front += bundleMm;
         passes++;
@@ -105,6 +113,7 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       if (code === Move.down) {
         stabs++;
         isUnder = true;
+        endWay();
       } else if (codes[i - 1] === Move.up) laid++;
     }
     x = mx;

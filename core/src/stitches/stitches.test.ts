@@ -17,6 +17,7 @@ import {
   type StitchPath,
   type StitchShape,
 } from './index.ts';
+import { isOwnWay } from './ownWay.ts';
 
 const COTTON = threadKind('stranded-cotton');
 const LAID = laidWidthMm(COTTON, 2);
@@ -379,6 +380,20 @@ describe('measurePath', () => {
     const moves = [...codes].map((code, i) => ({ code, x: xy[2 * i]!, y: xy[2 * i + 1]! }));
     let at: { x: number; y: number } | null = null;
     let [isTravel, lift] = [false, 0];
+    /** How long the run in front is that goes on from a move, and the one that ended before it. */
+    const places = moves.filter(({ code }) => code !== Move.travel && code !== Move.lift && code !== Move.wrap);
+    const runFrom = (from: number, step: 1 | -1): number => {
+      let mm = 0;
+      for (let i = from; places[i] && places[i + step]; i += step) {
+        if (places[step > 0 ? i + 1 : i]!.code === Move.up) break;
+        mm += Math.hypot(places[i + step]!.x - places[i]!.x, places[i + step]!.y - places[i]!.y);
+      }
+      return mm;
+    };
+    const isOwn = (up: (typeof moves)[number], way: number): boolean => {
+      const i = places.indexOf(up);
+      return isOwnWay(way, runFrom(i, 1), runFrom(i - 1, -1));
+    };
     for (const move of moves) {
       if (move.code === Move.travel) isTravel = true;
       else if (move.code === Move.lift) lift = move.x;
@@ -387,7 +402,7 @@ describe('measurePath', () => {
         const way = at ? Math.hypot(move.x - at.x, move.y - at.y) : 0;
         const arch = way > 0 ? Math.min(2 * lift, (8 * lift ** 2) / (3 * way)) : 0;
         if (move.code !== Move.up) sums.front += way + arch + (move.code === Move.under ? SETTINGS.bundleMm : 0);
-        else if (!(isTravel && way > SETTINGS.travelMm)) sums.back += way;
+        else if (way <= SETTINGS.travelMm || (!isTravel && isOwn(move, way))) sums.back += way;
         if (move.code === Move.up || move.code === Move.down) sums.through += SETTINGS.clothMm;
         if (move.code === Move.up) isTravel = false;
         at = move;

@@ -1,5 +1,7 @@
-import { valueOf } from '../../measure/index.ts';
+import { group } from 'd3-array';
+import { mean } from '../../measure/index.ts';
 import {
+  distanceToLines,
   fieldRows,
   lengthsOf,
   placeOn,
@@ -9,6 +11,7 @@ import {
   type Region,
 } from '../../geometry/index.ts';
 import type { MoveSink } from '../moves.ts';
+import { isOwnWay } from '../ownWay.ts';
 import { fillRows } from './fillRows.ts';
 import { sideBySide } from './rowsAsLines.ts';
 
@@ -29,6 +32,11 @@ interface PlacedStitch {
   readonly x1: number;
   readonly y1: number;
   readonly shade: number;
+  /** Its row, and the block that its row belongs to, by their numbers; the share of its row at which it begins, and how long the row is. */
+  readonly row: number;
+  readonly block: number;
+  readonly share: number;
+  readonly rowMm: number;
 }
 
 /** In which shade a stitch is worked, by where its middle lies and which share of the way along its row that is. */
@@ -40,8 +48,9 @@ export interface BandDirection {
 }
 
 /**
- * Works a filling band by band: all stitches of the first band across the rows, to and fro, then the next. Each stitch goes
- * the same way, and the thread comes back underneath. Where several shades are worked, one is finished before the next.
+ * Works a filling block by block, each no wider than a hand surveys, and in a block band by band: all stitches of the first band across the rows,
+ * to and fro, then the next. Each stitch goes the same way, and the thread comes back underneath. Where several shades are worked, one is finished
+ * before the next.
  */
 export function workBands(
   region: Region,
@@ -53,12 +62,13 @@ export function workBands(
   { halfDrop = false }: { halfDrop?: boolean } = {},
 ): void {
   const blocks = rowsToDivide(region, direction, spacingMm);
-  const groups = blocks.map((rows) => bandsOf(rows, divide, shadeAt));
+  const groups = blocks.map((rows) => bandsOf(rows, divide, shadeAt, blocksOf(rows, spacingMm)));
   if (halfDrop) groups.forEach(dropByHalf);
   const shades = new Set(groups.flatMap((bands) => [...bands.values()].flat().map(({ shade }) => shade)));
   for (const shade of [...shades].sort((a, b) => a - b)) {
     sink.shade(shade);
-    for (const bands of groups) writeBands(bands, shade, sink);
+    let needle: NeedleAt = null;
+    for (const bands of groups) needle = writeBands(bands, shade, sink, needle);
   }
 }
 
@@ -118,10 +128,48 @@ function curvedRows(region: Region, field: DirectionField, spacingMm: number): R
   });
 }
 
-function bandsOf(rows: readonly Row[], divide: DivideRow, shadeAt: ShadeAt | undefined): Bands {
+/** A block of rows is no wider than this: as much as is seen at a glance and worked without moving the hand, mm. */
+const BLOCK_MM = 10;
+/** Rows of a block lie no further apart than this, in their distance; seen at places this far apart along them, mm. */
+const BESIDE = 2.5;
+const LOOK_MM = 2;
+
+/** The number of the block of each row: a run of rows that lie side by side is divided evenly. */
+function blocksOf(rows: readonly Row[], spacingMm: number): Uint16Array {
+  const blocks = new Uint16Array(rows.length);
+  const isCurved = rows.some(({ sagMm }) => sagMm !== null);
+  let block = 0;
+  for (let from = 0; from < rows.length; block++) {
+    let to = from + 1;
+    while (to < rows.length && (!isCurved || liesBeside(rows[to - 1]!, rows[to]!, BESIDE * spacingMm))) to++;
+    const count = Math.ceil(((to - from) * spacingMm) / BLOCK_MM);
+    for (let i = from; i < to; i++) blocks[i] = block + Math.floor(((i - from) * count) / (to - from));
+    block += count - 1;
+    from = to;
+  }
+  return blocks;
+}
+
+function liesBeside(a: Row, b: Row, nearMm: number): boolean {
+  const line = { points: Float64Array.from(placesAlong(a).flat()), closed: false };
+  return placesAlong(b).some(([x, y]) => distanceToLines([line], x, y) <= nearMm);
+}
+
+function placesAlong({ from, to, at }: Row): [x: number, y: number][] {
+  const count = Math.max(1, Math.ceil((to - from) / LOOK_MM));
+  return Array.from({ length: count + 1 }, (_, k) => at(from + ((to - from) * k) / count));
+}
+
+function bandsOf(
+  rows: readonly Row[],
+  divide: DivideRow,
+  shadeAt: ShadeAt | undefined,
+  blocks: ArrayLike<number>,
+): Bands {
   const bands: Bands = new Map();
-  for (const row of rows) {
+  for (const [i, row] of rows.entries()) {
     const { number, at } = row;
+    const block = blocks[i]!;
     const [startX, startY] = at(row.from);
     for (const { band, from, to } of divide(row.from, row.to, number)) {
       const pieces = row.sagMm === null ? 1 : piecesOf(at, from, to, row.sagMm);
@@ -131,27 +179,72 @@ function bandsOf(rows: readonly Row[], divide: DivideRow, shadeAt: ShadeAt | und
         const middle = (start + end) / 2;
         const along = (middle - row.from) / (row.to - row.from);
         const shade = shadeAt?.(...at(middle), along, { x: startX, y: startY }) ?? 0;
-        put(bands, band + piece / pieces, { x0, y0, x1, y1, shade });
+        put(bands, band + piece / pieces, {
+          x0,
+          y0,
+          x1,
+          y1,
+          shade,
+          row: i,
+          block,
+          share: (start - row.from) / (row.to - row.from),
+          rowMm: row.to - row.from,
+        });
       }
     }
   }
   return bands;
 }
 
-function writeBands(bands: Bands, shade: number, sink: MoveSink): void {
-  let isBack = false;
-  for (const number of [...bands.keys()].sort((a, b) => a - b)) {
-    const band = valueOf(bands, number).filter((stitch) => stitch.shade === shade);
-    if (band.length === 0) continue;
-    sink.travel();
-    for (const { x0, y0, x1, y1 } of isBack ? band.reverse() : band) {
-      sink.stitch();
-      sink.up(x0, y0);
-      sink.down(x1, y1);
-    }
-    isBack = !isBack;
+/** Where the thread is: where it went down, and how long the stitch there is; null: it begins. */
+type NeedleAt = { readonly x: number; readonly y: number; readonly lengthMm: number } | null;
+
+/** @returns where the thread ends */
+function writeBands(bands: Bands, shade: number, sink: MoveSink, from: NeedleAt): NeedleAt {
+  const ofShade = [...bands.values()].flat().filter((stitch) => stitch.shade === shade);
+  let needle = from;
+  for (const [, block] of [...group(ofShade, (stitch) => stitch.block)].sort(([a], [b]) => a - b)) {
+    needle = writeBlock(block, sink, needle);
   }
+  return needle;
 }
+
+/** No stitch is begun further ahead of the row that is furthest behind than this, in stitches: rows grow together. */
+const AHEAD = 0.7;
+
+/**
+ * A block, to and fro across its rows: always on to the nearest stitch that can be worked, which is the next of its row and not far ahead of the
+ * others. It begins at whichever side is nearer.
+ */
+function writeBlock(block: readonly PlacedStitch[], sink: MoveSink, from: NeedleAt): NeedleAt {
+  const aheadMm = AHEAD * mean(block.map(lengthOf));
+  const rows = [...group(block, ({ row }) => row)]
+    .sort(([a], [b]) => a - b)
+    .map(([, row]) => row.sort((a, b) => b.share - a.share));
+  let needle = from;
+  for (let left = block.length; left > 0; left--) {
+    const isFirst = left === block.length;
+    const behind = rows.reduce((least, row) => Math.min(least, row.at(-1)?.share ?? 1), 1);
+    let [best, wayMm] = [0, Infinity];
+    rows.forEach((row, k) => {
+      const stitch = row.at(-1);
+      if (!stitch || (isFirst && k > 0 && k < rows.length - 1)) return;
+      if (!isFirst && (stitch.share - behind) * stitch.rowMm > aheadMm) return;
+      const way = needle ? Math.hypot(stitch.x0 - needle.x, stitch.y0 - needle.y) : 0;
+      if (way < wayMm) [best, wayMm] = [k, way];
+    });
+    const stitch = rows[best]!.pop()!;
+    const lengthMm = lengthOf(stitch);
+    if (!needle || !isOwnWay(wayMm, lengthMm, needle.lengthMm)) sink.travel();
+    sink.stitch();
+    sink.up(stitch.x0, stitch.y0);
+    sink.down(stitch.x1, stitch.y1);
+    needle = { x: stitch.x1, y: stitch.y1, lengthMm };
+  }
+  return needle;
+}
+
+const lengthOf = ({ x0, y0, x1, y1 }: PlacedStitch): number => Math.hypot(x1 - x0, y1 - y0);
 
 /** A gap between neighbours that is wider than usual by this factor is where a band breaks off and begins again. */
 const BREAKS_OFF = 2;
@@ -173,7 +266,17 @@ function dropByHalf(bands: Bands): void {
 
 function halfWay(a: PlacedStitch, b: PlacedStitch): PlacedStitch {
   const half = (one: number, other: number): number => (one + other) / 2;
-  return { x0: half(a.x0, b.x0), y0: half(a.y0, b.y0), x1: half(a.x1, b.x1), y1: half(a.y1, b.y1), shade: b.shade };
+  return {
+    x0: half(a.x0, b.x0),
+    y0: half(a.y0, b.y0),
+    x1: half(a.x1, b.x1),
+    y1: half(a.y1, b.y1),
+    shade: b.shade,
+    row: b.row,
+    block: b.block,
+    share: b.share,
+    rowMm: b.rowMm,
+  };
 }
 
 /** A stitch on a curved row may leave it by this share of the distance of rows; else it is worked as several shorter ones. */

@@ -43,6 +43,7 @@ export function workFlyLeaf(
   sink.down(first.x, first.y);
   let last: [Point, Point] | null = null;
   let lastCaught: Point | null = null;
+  let lastFoot: Point = first;
   for (let at = firstMm; at > step * 0.5; at -= step) {
     const { x, y, dx, dy } = vein.place(at);
     if (!isInside(region, x, y)) continue;
@@ -53,7 +54,7 @@ export function workFlyLeaf(
       return { x: x + ax * reach, y: y + ay * reach };
     };
     const ends: [Point, Point] = [arm(-1), arm(1)];
-    if (last && lastCaught) slipIn({ ends: last, caught: lastCaught }, ends, { x, y }, spacingMm, sink);
+    if (last && lastCaught) slipIn({ ends: last, caught: lastCaught, foot: lastFoot }, ends, { x, y }, spacingMm, sink);
     const foot = vein.place(Math.max(0, at - Math.min(tieMm, at)));
     sink.stitch();
     sink.up(ends[0].x, ends[0].y);
@@ -68,18 +69,20 @@ export function workFlyLeaf(
     sink.down(foot.x, foot.y);
     last = ends;
     lastCaught = { x, y };
+    lastFoot = foot;
   }
   if (last && lastCaught) fillToFoot(region, vein, lastCaught, last, { spacingMm, context }, sink);
 }
 
 /** Straight stitches between two arms that stand apart at their outer ends, further than `BULGES` allows. */
 function slipIn(
-  before: { readonly ends: readonly Point[]; readonly caught: Point },
+  before: { readonly ends: readonly Point[]; readonly caught: Point; readonly foot: Point },
   ends: readonly Point[],
   to: Point,
   spacingMm: number,
   sink: MoveSink,
 ): void {
+  let needle = before.foot;
   before.ends.forEach((last, side) => {
     const now = ends[side]!;
     // Ends on the outline lie far apart where it runs along the arms: what counts is how far the one arm lies beside the other.
@@ -88,13 +91,23 @@ function slipIn(
     for (let k = 1; k <= Math.min(extra, 6); k++) {
       const share = k / (extra + 1);
       const [x, y] = [last.x + share * (now.x - last.x), last.y + share * (now.y - last.y)];
+      // It ends short of the vein, tucked in between its neighbours.
+      const [outer, inner] = [
+        { x, y },
+        { x: x + (to.x - x) * 0.72, y: y + (to.y - y) * 0.72 },
+      ];
+      // From whichever end is nearer: nothing hides a long way behind.
+      const isFromOuter = wayTo(needle, outer) <= wayTo(needle, inner);
+      const [start, end] = isFromOuter ? [outer, inner] : [inner, outer];
       sink.stitch();
-      sink.up(x, y);
-      // It goes down short of the vein, tucked in between its neighbours.
-      sink.down(x + (to.x - x) * 0.72, y + (to.y - y) * 0.72);
+      sink.up(start.x, start.y);
+      sink.down(end.x, end.y);
+      needle = end;
     }
   });
 }
+
+const wayTo = (from: Point, to: Point): number => Math.hypot(to.x - from.x, to.y - from.y);
 
 /** How far a point lies beside the line from one place to another. */
 function besideMm(from: Point, to: Point, { x, y }: Point): number {

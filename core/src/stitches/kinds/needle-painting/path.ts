@@ -1,10 +1,9 @@
-import { boxOf, InsideGrid, type Direction, type Region } from '../../../geometry/index.ts';
+import { group } from 'd3-array';
+import { boxOf, InsideGrid, NearestPoints, type Direction, type Region } from '../../../geometry/index.ts';
 import { seededRandom, seedFrom } from '../../../measure/index.ts';
 import type { PictureGuide, StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { rowsToDivide, type Row } from '../../shared/bands.ts';
-import { nearestEndFirst } from '../../shared/fillOrder.ts';
-import { neighbourhood, patchesOf } from '../../shared/neighbourhood.ts';
 
 interface Lengths {
   readonly shortMm: number;
@@ -26,8 +25,6 @@ const PRICE = 120;
 const UNEVEN = 0.5;
 /** How far a stitch may leave its curved row, in laid widths. */
 const MOST_SAG = 0.3;
-/** Stitches of one shade no further apart than this are worked in one go, in distances of rows. */
-const PATCH_ROWS = 1.6;
 
 /** How much of the work is done when its rows are laid, divided, shaded; 0–1. */
 const DONE = { rows: 0.4, divided: 0.7, shaded: 0.9 } as const;
@@ -48,32 +45,33 @@ export function workNeedlePainting(
   context.tell?.(DONE.divided);
   const shades = context.picture?.shadesOf(stitches) ?? new Uint8Array(count);
   context.tell?.(DONE.shaded);
-  const members = patchesOf(shades, neighbourhood(stitches, PATCH_ROWS * lengths.spacingMm));
-  const byShade = new Map<number, number[]>();
-  members.forEach((patch, k) => {
-    const shade = shades[patch[0]!]!;
-    const list = byShade.get(shade);
-    if (list) list.push(k);
-    else byShade.set(shade, [k]);
-  });
-  for (const [shade, list] of [...byShade].sort(([a], [b]) => a - b)) {
+  const byShade = group(
+    Array.from({ length: count }, (_, i) => i),
+    (i) => shades[i]!,
+  );
+  for (const [shade, members] of [...byShade].sort(([a], [b]) => a - b)) {
     sink.shade(shade);
-    const ends = Float64Array.from(
-      list.flatMap((k) => {
-        const [first, last] = [members[k]![0]!, members[k]!.at(-1)!];
-        return [stitches[4 * first]!, stitches[4 * first + 1]!, stitches[4 * last + 2]!, stitches[4 * last + 3]!];
-      }),
-    );
-    for (const end of nearestEndFirst(ends)) {
-      const patch = members[list[end >> 1]!]!;
-      sink.travel();
-      for (const i of end % 2 === 0 ? patch : patch.reverse()) {
-        sink.stitch();
-        sink.up(stitches[4 * i]!, stitches[4 * i + 1]!);
-        sink.down(stitches[4 * i + 2]!, stitches[4 * i + 3]!);
-      }
+    sink.travel();
+    for (const i of nearestStartFirst(stitches, members)) {
+      sink.stitch();
+      sink.up(stitches[4 * i]!, stitches[4 * i + 1]!);
+      sink.down(stitches[4 * i + 2]!, stitches[4 * i + 3]!);
     }
   }
+}
+
+/** Stitches in the order of working: from where one goes down always on to the nearest place where another that is left comes up. */
+function nearestStartFirst(stitches: Float32Array, members: readonly number[]): number[] {
+  const starts = Float64Array.from(members.flatMap((i) => [stitches[4 * i]!, stitches[4 * i + 1]!]));
+  const waiting = new NearestPoints(starts);
+  const order: number[] = [];
+  for (let next: number | null = 0; next !== null;) {
+    const stitch = members[next]!;
+    order.push(stitch);
+    waiting.remove(next);
+    next = waiting.nearest(stitches[4 * stitch + 2]!, stitches[4 * stitch + 3]!);
+  }
+  return order;
 }
 
 /** All stitches row by row, `x0, y0, x1, y1, …`. */

@@ -1,0 +1,105 @@
+import { expect, it } from 'vitest';
+import {
+  guidedField,
+  middleLine,
+  radialField,
+  regionArea,
+  subtract,
+  type DirectionField,
+  type Region,
+} from '../geometry/index.ts';
+import { bundleDiameterMm, laidWidthMm, threadKind } from '../materials/index.ts';
+import { seededRandom } from '../measure/index.ts';
+import { blob, circle, rectangle, turnedBy } from '../testing/shapes.ts';
+import { measurePath, STITCHES, workStitch, type StitchContext } from './index.ts';
+
+const COTTON = threadKind('stranded-cotton');
+const [LAID, BUNDLE] = [laidWidthMm(COTTON, 1), bundleDiameterMm(COTTON, 1)];
+const CARRIED = 10;
+const FILLINGS = STITCHES.filter(({ worksOn }) => worksOn === 'area');
+const WAYS = ['straight', 'along', 'across', 'radial'] as const;
+/** A back stitch goes forward behind by two of its lengths for each in front, whatever the order of its rows. */
+const FARTHER_BEHIND: Readonly<Record<string, number>> = { 'back-fill': 2 };
+
+/** A shape with bends; most with a hole, many with a deep bay. */
+function shapeOf(seed: number): Region {
+  const random = seededRandom(seed);
+  const size = random.between(0.6, 2.2);
+  let region: Region = blob(seed).map((ring) => ring.map((value) => value * size));
+  if (random.next() < 0.6) {
+    region = subtract(region, [circle(random.between(1.5, 5), random.between(-6, 6), random.between(-6, 6))]);
+  }
+  if (random.next() < 0.5) {
+    const bay = turnedBy(rectangle(random.between(2, 5), 40), random.between(0, 360));
+    region = subtract(region, [bay.map((value, i) => (i % 2 === 0 ? value : value + 18))]);
+  }
+  return region;
+}
+
+function fieldOf(way: (typeof WAYS)[number], region: Region): DirectionField | undefined {
+  if (way === 'straight') return undefined;
+  if (way === 'radial') return radialField(0, 0);
+  const middle = middleLine(region);
+  return middle ? guidedField([middle], region, way === 'across' ? Math.PI / 2 : 0) : undefined;
+}
+
+it('what lies behind a filling is at most 1.3 of its front, ways to other places aside: 200 shapes with holes, bays and bends', () => {
+  let tried = 0;
+  for (let seed = 1; tried < 200; seed++) {
+    const region = shapeOf(seed);
+    if (regionArea(region) < 20) continue;
+    const kind = FILLINGS[tried % FILLINGS.length]!;
+    const way = kind.hasDirection ? WAYS[Math.floor(tried / FILLINGS.length) % WAYS.length]! : 'straight';
+    const field = fieldOf(way, region);
+    const context: StitchContext = {
+      laidMm: LAID,
+      bundleMm: BUNDLE,
+      coreMm: 0.69,
+      heightMm: 0.32,
+      angleRad: seed,
+      seed,
+      ...(field && { field }),
+    };
+    const path = workStitch(kind.id, { region, lines: [], spots: new Float64Array(0) }, {}, context);
+    const settings = { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: CARRIED, pace: { findSeconds: 0, care: 1 } };
+    const { quantities, carriedMm } = measurePath(path, settings);
+    tried++;
+    if (quantities.frontMm === 0) continue;
+    const most = FARTHER_BEHIND[kind.id] ?? 1.3;
+    expect((quantities.backMm - carriedMm) / quantities.frontMm, `${kind.id} ${way} ${seed}`).toBeLessThanOrEqual(most);
+  }
+});
+
+it('a broad bend shaded along itself takes its stitches and their returns, and little more', () => {
+  // A third of a ring between two radii; rows lie 0.9 laid widths apart, so that the front is about area / spacing, with splits and a crowded rim.
+  const arc = (r: number, back: boolean): number[] =>
+    Array.from({ length: 61 }, (_, i) => (Math.PI * (back ? 60 - i : i)) / 90).flatMap((a) => [
+      r * Math.cos(a),
+      -r * Math.sin(a),
+    ]);
+  const region: Region = [Float64Array.from([...arc(40, false), ...arc(10, true)])];
+  expect(regionArea(region)).toBeCloseTo((Math.PI * (40 ** 2 - 10 ** 2)) / 3, -1);
+  const field = guidedField([middleLine(region)!], region);
+  const path = workStitch(
+    'long-short',
+    { region, lines: [], spots: new Float64Array(0) },
+    {},
+    {
+      laidMm: LAID,
+      bundleMm: BUNDLE,
+      coreMm: 0.69,
+      heightMm: 0.32,
+      angleRad: 0,
+      seed: 5,
+      field,
+    },
+  );
+  const settings = { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: CARRIED, pace: { findSeconds: 0, care: 1 } };
+  const { quantities, breaks } = measurePath(path, settings);
+  const frontMm = regionArea(region) / (0.9 * LAID);
+  expect(quantities.frontMm / frontMm).toBeGreaterThan(0.9);
+  expect(quantities.frontMm / frontMm).toBeLessThan(1.45);
+  expect(quantities.backMm).toBeLessThan(1.3 * quantities.frontMm);
+  // Four times a metre at the most: a length of half a metre ends about as often.
+  expect(breaks.length / (quantities.threadMm / 1000)).toBeLessThan(4);
+});

@@ -103,3 +103,38 @@ it('a broad bend shaded along itself takes its stitches and their returns, and l
   // Four times a metre at the most: a length of half a metre ends about as often.
   expect(breaks.length / (quantities.threadMm / 1000)).toBeLessThan(4);
 });
+
+it.each([
+  ['out of the middle', radialField(0, 0)],
+  ['out of a place below', radialField(0, -30)],
+  ['along two bent strokes', 'bent'],
+] as const)('painting %s is as dense as painting straight, in stitches as long as they may be', (_, lie) => {
+  const bent = [
+    { points: Float64Array.of(-20, 0, 0, -10, 20, 0), closed: false },
+    { points: Float64Array.of(-20, 15, 0, 5, 20, 15), closed: false },
+  ];
+  for (const region of [[circle(15)], [circle(25)], subtract([circle(20)], [circle(7)])]) {
+    const path = workStitch(
+      'needle-painting',
+      { region, lines: [], spots: new Float64Array(0) },
+      {},
+      {
+        laidMm: LAID,
+        bundleMm: BUNDLE,
+        coreMm: 0.69,
+        heightMm: 0.32,
+        angleRad: 0,
+        seed: 5,
+        field: lie === 'bent' ? guidedField(bent, region) : lie,
+      },
+    );
+    const settings = { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: CARRIED, pace: { findSeconds: 0, care: 1 } };
+    const { frontMm, stitches } = measurePath(path, settings).quantities;
+    // How often the thread, as wide as it lies, would cover the area.
+    const times = (frontMm * LAID) / regionArea(region);
+    expect(times).toBeGreaterThan(1.1);
+    expect(times).toBeLessThan(1.7);
+    expect(frontMm / stitches).toBeGreaterThan(3);
+    expect(frontMm / stitches).toBeLessThan(9);
+  }
+});

@@ -26,6 +26,9 @@ const UNEVEN = 0.5;
 /** How far a stitch may leave its curved row, in laid widths. */
 const MOST_SAG = 0.3;
 
+/** Rows that turn come nearer to each other here than there: laid this much further apart they are as dense as straight ones. */
+const CURVED_APART = 1.15;
+
 /** How much of the work is done when its rows are laid, divided, shaded; 0–1. */
 const DONE = { rows: 0.4, divided: 0.7, shaded: 0.9 } as const;
 
@@ -77,7 +80,7 @@ function nearestStartFirst(stitches: Float32Array, members: readonly number[]): 
 /** All stitches row by row, `x0, y0, x1, y1, …`. */
 function divided(region: Region, lengths: Lengths, context: StitchContext): number[] {
   const flat: number[] = [];
-  const rows = rowsToDivide(region, context, lengths.spacingMm).flat();
+  const rows = rowsToDivide(region, context, lengths.spacingMm * (context.field ? CURVED_APART : 1)).flat();
   rows.forEach((row, k) => {
     context.tell?.(DONE.rows + ((DONE.divided - DONE.rows) * k) / rows.length);
     let at = row.from;

@@ -36,6 +36,7 @@ export interface FiguresOf {
   'scrap-stretches': { readonly cloth: string };
   'scrap-layers': { readonly layersMm: number; readonly mostMm: number };
   'scrap-hidden': { readonly whole: true };
+  joined: { readonly laidMm: number; readonly heldMm: number; readonly lengths: number };
   'coils-meet': { readonly crossings: number; readonly pressed: number; readonly thickMm: number };
   'picture-gone': { readonly shades: number };
   'picture-beside': { readonly percent: number };

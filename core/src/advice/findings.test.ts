@@ -104,6 +104,10 @@ function coils(...points: [x: number, y: number][]): Piece {
   const bullion = { ...plainPass('bullion', 'stranded-cotton', 2), role: 'accent' as const, points, angleDeg: 0 };
   return worked(pieceOf(square), { passes: [bullion] });
 }
+/** A thread that is laid along a line and tied. */
+const couched: Partial<Piece['drawing']['parts'][number]> = {
+  passes: [plainPass('couching', 'stranded-cotton', 2)],
+};
 /** Two shades in one needle, worked in a single strand. */
 function blended(): Piece {
   const piece = worked(pieceOf('<path d="M0 0H30" stroke="#a33"/>'), pass('chain', 1));
@@ -210,6 +214,7 @@ const CASES: [FindingId, Piece][] = [
   ],
   ['knot-size', worked(pieceOf('<circle r="1.8" fill="#a33"/>'), pass('french', 1))],
   ['coils-meet', coils([0, 0], [0.5, 0])],
+  ['joined', worked(pieceOf('<path d="M0 0C200 0 200 200 0 200S-200 100 0 100" stroke="#a33"/>'), couched)],
   ['drawn-wider', worked(pieceOf('<path d="M0 0H30" stroke="#a33" stroke-width="3"/>'), pass('back', 2))],
   ['drawn-twice', pieceOf('<path d="M0 0H30" stroke="#a33"/><path d="M5 0.1H25" stroke="#3a3"/>')],
   ['pull', pieceOf(square, { cloth: { kind: 'jersey', colour: '#ffffff' } })],

@@ -3,6 +3,7 @@ import { Memory } from '../measure/index.ts';
 import type { Plan } from '../thread/index.ts';
 import type { Case, Finding, FindingRemedies, Offer } from './finding.ts';
 import { COILS_REMEDIES } from './findings/coils.ts';
+import { JOINED_REMEDIES } from './findings/joined.ts';
 import { COLOURS_REMEDIES } from './findings/colours.ts';
 import { DRAWING_REMEDIES } from './findings/drawing.ts';
 import { HOOP_REMEDIES } from './findings/hoop.ts';
@@ -19,6 +20,7 @@ export const REMEDIES: FindingRemedies = {
   ...PARTS_REMEDIES,
   ...MEETING_REMEDIES,
   ...COILS_REMEDIES,
+  ...JOINED_REMEDIES,
   ...COLOURS_REMEDIES,
   ...SCRAPS_REMEDIES,
   ...TRANSFER_REMEDIES,

@@ -199,6 +199,11 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
     say: ({ stitch, cloth }, part) => `${part}: ${within(stitch)} is dense for ${within(cloth)}, which will draw in.`,
     why: 'A backing keeps its shape. Follow the backing’s own instructions for heat and time.',
   },
+  joined: {
+    say: ({ laidMm, heldMm, lengths }, part) =>
+      `${part}: ${mm(laidMm)} of thread are laid in one piece, and a length holds ${mm(heldMm)}. It is joined of ${formatNumber(lengths)} lengths.`,
+    why: 'Start each new length where the last one goes down, under a tie, so that the join doesn’t show. Or cut one longer length: laid thread isn’t pulled through the cloth, so it doesn’t wear.',
+  },
   'coils-meet': {
     say: ({ crossings, pressed, thickMm }, part) => {
       const crossing = byCount(crossings, { one: 'one bullion crosses', other: `${crossings} bullions cross` });

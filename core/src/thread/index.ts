@@ -1,8 +1,9 @@
 export { shareCuts, type Cut } from './cuts.ts';
-export { countLoads, secondsAlone, type Loads } from './loads.ts';
+export { countLoads, secondsAlone, usableMm, type Loads } from './loads.ts';
 export {
   colourNeeds,
   COUNTED_LOADS,
+  loadSettings,
   needleRuns,
   stepSeconds,
   threadWork,

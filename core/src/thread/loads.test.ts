@@ -70,6 +70,23 @@ describe('countLoads', () => {
     },
   );
 
+  it.each([
+    [300, 1],
+    [800, 3],
+    [1300, 5],
+  ])(
+    'no length works more than it holds: a thread of %i mm that is laid in one piece is joined of %i lengths',
+    (mm, lengths) => {
+      const usable = SETTINGS.cutMm - SETTINGS.startMm - WORKING_LENGTH.stopMm;
+      const { loads, portions, lostMm } = countLoads([passOf([{ x: 0, takesMm: mm, isBreak: false }])], SETTINGS);
+      expect(loads).toBe(lengths);
+      const held = portions.map((own) => own.reduce((sum, { usedMm }) => sum + usedMm, 0));
+      held.forEach((usedMm) => expect(usedMm).toBeLessThanOrEqual(usable + 0.1));
+      expect(held.reduce((sum, usedMm) => sum + usedMm, 0)).toBeCloseTo(mm, 1);
+      expect(lostMm).toBeCloseTo(loads * SETTINGS.cutMm - mm, 1);
+    },
+  );
+
   it('goes on with one load while it lasts, and takes a new one when it does not', () => {
     const stitches = (count: number): LoadedRun =>
       passOf(Array.from({ length: count }, (_, i) => ({ x: i, takesMm: 10, isBreak: false })));
@@ -81,10 +98,5 @@ describe('countLoads', () => {
   it('takes a longer cut for a folded length, of which half is on the needle', () => {
     const pass = passOf([{ x: 0, takesMm: 100, isBreak: false }], 12);
     expect(countLoads([pass], SETTINGS)).toMatchObject({ loads: 1, cutMm: 900, lostMm: 350 });
-  });
-
-  it('gives a stitch that is longer than a length a load of its own', () => {
-    const pass = passOf(Array.from({ length: 3 }, (_, i) => ({ x: i, takesMm: 700, isBreak: false })));
-    expect(countLoads([pass], SETTINGS).loads).toBe(3);
   });
 });

@@ -57,20 +57,25 @@ export interface Loads {
   readonly lostMm: number;
 }
 
+/** Thread is added up in single precision, mm. */
+const ROUNDING_MM = 0.05;
+
 /**
  * Follows the needle through passes in their order of working: a length serves until what must stay for fastening off is
- * all that is left, at the end of a stitch. Near places are reached behind the cloth, far ones by fastening off.
+ * all that is left, at the end of a stitch; a stitch that no length holds is joined of several. Near places are reached behind the cloth, far ones by fastening off.
  */
-export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelMm }: LoadSettings): Loads {
-  const isFolded = runs.some(({ pass }) => pass.strands === FOLDED_STRANDS);
-  const takenMm = isFolded ? WORKING_LENGTH.foldedCutMm : cutMm;
-  const needleMm = isFolded ? takenMm / 2 : takenMm;
+export function countLoads(runs: readonly LoadedRun[], settings: LoadSettings): Loads {
+  const { travelMm } = settings;
+  const [takenMm, needleMm] = lengthOf(
+    runs.some(({ pass }) => pass.strands === FOLDED_STRANDS),
+    settings,
+  );
   const portions: LoadPortion[][] = [];
   const ways: RunWay[] = [];
   let [left, worked] = [0, 0];
   let [lastX, lastY] = [0, 0];
   for (const [number, run] of runs.entries()) {
-    const usable = needleMm - startMm - stopMm(run.pass.stitch);
+    const usable = needleMm - settings.startMm - stopMm(run.pass.stitch);
     const bounds = [0, ...run.breaks, run.usedMm.length];
     let [restarts, carriedMm, longestMm, isRethreaded] = [0, 0, 0, false];
     for (let i = 0; i + 1 < bounds.length; i++) {
@@ -100,8 +105,14 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
           left = usable;
           next = Math.max(done + 1, bisectRight(run.usedMm, before + left, done, to));
         }
-        const used = run.usedMm[next - 1]! - before;
+        let used = run.usedMm[next - 1]! - before;
         worked += used;
+        // Thread that is laid in one stitch longer than a length is joined: each length holds as much of it as it can.
+        for (; used > left + ROUNDING_MM; left = usable) {
+          portions.at(-1)!.push({ run: number, from: done, to: done, usedMm: left });
+          portions.push([]);
+          used -= left;
+        }
         portions.at(-1)!.push({ run: number, from: done, to: next, usedMm: used });
         left = Math.max(0, left - used);
         done = next;
@@ -122,6 +133,17 @@ export function countLoads(runs: readonly LoadedRun[], { cutMm, startMm, travelM
     cutMm: takenMm,
     lostMm: Math.max(0, loads * needleMm - worked),
   };
+}
+
+/** A length as it is cut, and as it is on the needle: twelve strands are six, folded. */
+function lengthOf(isFolded: boolean, { cutMm }: LoadSettings): [takenMm: number, needleMm: number] {
+  return isFolded ? [WORKING_LENGTH.foldedCutMm, WORKING_LENGTH.foldedCutMm / 2] : [cutMm, cutMm];
+}
+
+/** How much of a length can be worked in a stitch, mm. */
+export function usableMm({ stitch, strands }: LoadedRun['pass'], settings: LoadSettings): number {
+  const [, needleMm] = lengthOf(strands === FOLDED_STRANDS, settings);
+  return needleMm - settings.startMm - stopMm(stitch);
 }
 
 /** What one layer takes by itself, with threading, fastening off and what is unpicked, s. */

@@ -82,7 +82,8 @@ function lengthsOf(
       const isFirst = k === 0;
       const begins = !isFirst || i >= before || own.rethreadings > 0;
       const ends = k + 2 < inner.length || !isLast || lastSteps.get(`${need} ${load}`) === step;
-      stretches.push({ from: inner[k]!, to: inner[k + 1]!, begins, ends });
+      // Of a thread that is joined only the last length ends with the stitch.
+      if (inner[k]! < inner[k + 1]!) stretches.push({ from: inner[k]!, to: inner[k + 1]!, begins, ends });
     }
     from = to;
   });

@@ -8,6 +8,7 @@ import { coilFindings, COILS_KINDS } from './coils.ts';
 import { clothColourFindings, COLOURS_KINDS, colourFindings } from './colours.ts';
 import { DRAWING_KINDS, drawingFindings } from './drawing.ts';
 import { HOOP_KINDS, hoopFindings } from './hoop.ts';
+import { joinedFindings, JOINED_KINDS } from './joined.ts';
 import { closeFindings, MEETING_KINDS, neighbourFindings, twiceFindings } from './meeting.ts';
 import { ORDER_KINDS, orderFindings } from './order.ts';
 import { OWNED_KINDS } from './owned.ts';
@@ -31,6 +32,7 @@ export const FINDINGS: FindingKinds = {
   ...SCRAPS_KINDS,
   ...PAINTING_KINDS,
   ...COILS_KINDS,
+  ...JOINED_KINDS,
 };
 
 /** What findings are made from, beside the piece and its plan. */
@@ -49,6 +51,7 @@ export function findAll(piece: PlanInput, plan: Plan, { neighbours, pictures, me
     ...closeFindings(plan, memory),
     ...twiceFindings(plan, memory),
     ...coilFindings(plan),
+    ...joinedFindings(piece, plan),
     ...scrapFindings(piece, plan, memory),
     ...paintingFindings(piece, plan, pictures),
     ...transferFindings(piece, plan),

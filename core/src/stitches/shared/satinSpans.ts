@@ -14,22 +14,30 @@ import { fanOrder } from './fillOrder.ts';
 /** Fewer rows than this are worked straight through, whatever the school. */
 const FEWEST_FROM_MIDDLE = 6;
 
-/** From edge to edge along the direction, back to the first side underneath. */
+/**
+ * From edge to edge along the direction, back to the first side underneath.
+ * @param shadeAt the shade of a span whose middle lies somewhere; without it all are in one
+ */
 export function workSatin(
   region: Region,
   { spacingMm, from }: { spacingMm: number; from: 'middle' | 'edge' },
   direction: RowDirection,
   sink: MoveSink,
+  shadeAt?: (x: number, y: number) => number,
 ): void {
+  const write = (fan: SpanFan, k: number): void => {
+    if (shadeAt) sink.shade(shadeAt((fan[4 * k]! + fan[4 * k + 2]!) / 2, (fan[4 * k + 1]! + fan[4 * k + 3]!) / 2));
+    writeSpan(fan, k, sink);
+  };
   for (const fan of spansOf(region, direction, spacingMm)) {
     const count = fan.length / 4;
     const isFromMiddle = from === 'middle' && count >= FEWEST_FROM_MIDDLE && !isClosed(fan, spacingMm);
     const first = isFromMiddle ? count >> 1 : 0;
     sink.travel();
-    for (let k = first; k < count; k++) writeSpan(fan, k, sink);
+    for (let k = first; k < count; k++) write(fan, k);
     // Round a bend nothing hides the way back to the middle: where it is long, the other half begins anew.
     if (first > 0 && direction.field) sink.travel();
-    for (let k = first - 1; k >= 0; k--) writeSpan(fan, k, sink);
+    for (let k = first - 1; k >= 0; k--) write(fan, k);
   }
 }
 

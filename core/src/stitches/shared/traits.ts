@@ -45,6 +45,7 @@ export const SOFT_SHADING = {
 export const ROWS = {
   ...FLAT_FILLING,
   canFollowOutline: true,
+  canShade: true,
   start: 'A waste knot outside the shape, cut off once its thread is held.',
   end: 'Weave back under the rows on the back.',
   faults: [CLOTH_SHOWS, EDGE_RAGGED, PULLED_IN],

@@ -14,6 +14,7 @@ export const flyLeaf = describeStitch({
   params,
   hasDirection: false,
   hasVein: true,
+  canShade: true,
 
   start: 'A waste knot beyond the tip.',
   end: TAIL_UNDER_STITCHES,

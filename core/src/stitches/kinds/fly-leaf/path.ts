@@ -1,6 +1,7 @@
 import { isInside, reachInside, simplifyRegion, splitByLine, WOBBLE_MM } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { shadesOf } from '../../shared/shading.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { veinOf, type Vein } from '../../shared/vein.ts';
 
@@ -41,6 +42,7 @@ export function workFlyLeaf(
   sink.stitch();
   sink.up(top.x, top.y);
   sink.down(first.x, first.y);
+  const shadeAt = shadesOf(context);
   let last: [Point, Point] | null = null;
   let lastCaught: Point | null = null;
   let lastFoot: Point = first;
@@ -55,6 +57,7 @@ export function workFlyLeaf(
     };
     const ends: [Point, Point] = [arm(-1), arm(1)];
     if (last && lastCaught) slipIn({ ends: last, caught: lastCaught, foot: lastFoot }, ends, { x, y }, spacingMm, sink);
+    if (shadeAt) sink.shade(shadeAt(x, y, 1 - at / lengthMm, top));
     const foot = vein.place(Math.max(0, at - Math.min(tieMm, at)));
     sink.stitch();
     sink.up(ends[0].x, ends[0].y);

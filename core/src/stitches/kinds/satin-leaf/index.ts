@@ -13,6 +13,7 @@ export const satinLeaf = describeStitch({
   params,
   hasDirection: false,
   hasVein: true,
+  canShade: true,
   snags: true,
   start: 'Make tiny stitches on the vein, where they will be covered.',
   end: TAIL_UNDER_STITCHES,

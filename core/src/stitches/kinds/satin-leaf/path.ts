@@ -8,6 +8,7 @@ import {
 } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { shadesOf } from '../../shared/shading.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { WIDEST_FIELD_MM2 } from '../../shared/limits.ts';
 import { veinOf, type Vein } from '../../shared/vein.ts';
@@ -26,11 +27,26 @@ export function workSatinLeaf(
   if (!vein) return workSatin(region, { spacingMm, from: 'edge' }, context, sink);
   const { left, right } = splitByLine(simplifyRegion(region, WOBBLE_MM), vein.line.points);
   const slant = (slantDeg * Math.PI) / 180;
+  const shadeAt = shadesOf(context);
+  const top = vein.place(vein.lengthMm);
+  const shadeOf = shadeAt && ((x: number, y: number): number => shadeAt(x, y, fromTip(vein, x, y), top));
   const half = (side: Region, turn: number): void =>
-    workSatin(side, { spacingMm, from: 'edge' }, { ...context, ...slanting(vein, side, turn) }, sink);
+    workSatin(side, { spacingMm, from: 'edge' }, { ...context, ...slanting(vein, side, turn) }, sink, shadeOf);
   half(left, slant);
   half(right, -slant);
 }
+
+/** How far down the vein from its tip the nearest place of it lies, as a share. */
+function fromTip({ lengthMm, place }: Vein, x: number, y: number): number {
+  const wayTo = (k: number): number => {
+    const at = place((k / LOOKS) * lengthMm);
+    return (at.x - x) ** 2 + (at.y - y) ** 2;
+  };
+  let best = 0;
+  for (let k = 1; k <= LOOKS; k++) if (wayTo(k) < wayTo(best)) best = k;
+  return Math.min(1 - 1e-9, 1 - best / LOOKS);
+}
+const LOOKS = 60;
 
 /** The direction of one half: at one angle to the vein, all along it. */
 function slanting(vein: Vein, side: Region, turn: number): Pick<StitchContext, 'angleRad' | 'field'> {

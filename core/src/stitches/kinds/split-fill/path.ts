@@ -1,6 +1,8 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { rowsAsLines } from '../../shared/rowsAsLines.ts';
+import { workRowsInShades } from '../../shared/shadedRows.ts';
+import { shadesOf } from '../../shared/shading.ts';
 import { workSplit } from '../../shared/splitLine.ts';
 import { fillRows } from '../../shared/fillRows.ts';
 import { SPLIT_ADVANCE, splitEnd } from '../../shared/splitSteps.ts';
@@ -18,10 +20,9 @@ export function workSplitFill(
   context: StitchContext,
   sink: MoveSink,
 ): void {
-  if (context.field || context.followsOutline) {
-    return workSplit(rowsAsLines(shape.region, context, spacingMm, { crowded: CROWDED }), stitchMm, sink, {
-      stagger: true,
-    });
+  if (context.field || context.followsOutline || shadesOf(context)) {
+    const rows = rowsAsLines(shape.region, context, spacingMm, { crowded: CROWDED });
+    return workRowsInShades(rows, context, sink, (some) => workSplit(some, stitchMm, sink, { stagger: true }));
   }
   const { blocks, ux, uy } = fillRows(shape.region, context.angleRad, spacingMm);
   for (const { rows, count } of blocks) {

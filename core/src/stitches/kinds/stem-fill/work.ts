@@ -1,13 +1,11 @@
 import { pathBy } from '../../kind.ts';
 import { workStem } from '../../shared/stemLine.ts';
 import { rowsAsLines } from '../../shared/rowsAsLines.ts';
+import { workRowsInShades } from '../../shared/shadedRows.ts';
 import { params } from './params.ts';
 
 export const work = pathBy(params, (shape, values, context, sink) =>
-  workStem(
-    rowsAsLines(shape.region, context, values.spacingMm),
-    { stitchMm: values.stitchMm, side: 'right' },
-    context,
-    sink,
+  workRowsInShades(rowsAsLines(shape.region, context, values.spacingMm), context, sink, (rows) =>
+    workStem(rows, { stitchMm: values.stitchMm, side: 'right' }, context, sink),
   ),
 );

@@ -96,7 +96,7 @@ export function practiceSheet(sheetId: Sheet['id']): Page {
   text(
     MARGIN_MM,
     y,
-    '5  A ring of petals. Target: the four at the quarter marks first, then two in each quarter, evenly spaced.',
+    '5  A ring of petals. Target: three in each quarter, evenly spaced; the marks only guide your eye.',
   );
   const [cx, cy] = [MARGIN_MM + 26, y + 28];
   arc(cx, cy, 6, 6);

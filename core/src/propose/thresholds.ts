@@ -104,7 +104,11 @@ export const TREATMENT = {
   shadeRowMm: 3,
 } as const;
 
-/** How many shades an area can show over a width in which they follow each other, mm: one at the least. */
-export function roomForShades(widthMm: number): number {
-  return Math.max(1, Math.floor(widthMm / TREATMENT.shadeRowMm));
+/**
+ * How many shades an area can show over a width in which they follow each other, mm: one at the least.
+ * @param params of its stitch: where it is worked in bands, each shade takes a whole one
+ */
+export function roomForShades(widthMm: number, params: Readonly<Record<string, number | string>>): number {
+  const rowMm = Math.max(TREATMENT.shadeRowMm, Number(params['bandMm'] ?? 0));
+  return Math.max(1, Math.floor(widthMm / rowMm));
 }

@@ -58,6 +58,8 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
   let stitch = 0;
   // The way behind before the run that is under way, and how long that run and the one before are.
   let [way, run, lastRun] = [0, 0, 0];
+  // Where the needle came up for the run before, and for the one that is under way.
+  let [lastUpX, lastUpY, upX, upY] = [NaN, NaN, NaN, NaN];
   const endWay = (): void => {
     const isToPlace = isTravel || (way > travelMm && !isOwnWay(way, run, lastRun));
     if (isToPlace && way > travelMm) breaks.push(Math.max(0, stitch - 1));
@@ -85,6 +87,8 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
     if (code === Move.wrap) {
       wrap += mx * Math.PI * (my + bundleMm);
       turns += mx;
+      // What was laid from the place where the needle has come up again is drawn up into the wraps.
+      if (codes[i - 1] === Move.up && x === lastUpX && y === lastUpY) front -= lastRun;
       // Thread is laid ready once for every group of wraps, as for every loop; wound round a loop that is laid, it is laid already.
       if (codes[i - 1] !== Move.via) laid++;
       continue;
@@ -101,6 +105,7 @@ export function measurePath(path: StitchPath, settings: MeasureSettings): Measur
       if (isUnder) way = mm;
       else isTravel = false;
       [run, lastRun] = [0, run];
+      [lastUpX, lastUpY, upX, upY] = [upX, upY, mx, my];
     } else {
       front += mm;
       run += mm;

@@ -397,8 +397,12 @@ describe('measurePath', () => {
     for (const move of moves) {
       if (move.code === Move.travel) isTravel = true;
       else if (move.code === Move.lift) lift = move.x;
-      else if (move.code === Move.wrap) sums.wrap += move.x * Math.PI * (move.y + SETTINGS.bundleMm);
-      else {
+      else if (move.code === Move.wrap) {
+        sums.wrap += move.x * Math.PI * (move.y + SETTINGS.bundleMm);
+        const [before, down, up] = moves.slice(Math.max(0, moves.indexOf(move) - 3), moves.indexOf(move));
+        const isDrawnUp = before?.code === Move.up && up?.code === Move.up && before.x === up.x && before.y === up.y;
+        if (isDrawnUp) sums.front -= Math.hypot(down!.x - before.x, down!.y - before.y);
+      } else {
         const way = at ? Math.hypot(move.x - at.x, move.y - at.y) : 0;
         const arch = way > 0 ? Math.min(2 * lift, (8 * lift ** 2) / (3 * way)) : 0;
         if (move.code !== Move.up) sums.front += way + arch + (move.code === Move.under ? SETTINGS.bundleMm : 0);

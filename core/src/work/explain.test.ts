@@ -3,7 +3,7 @@ import { looseShape } from '../drawing/index.ts';
 import { emptyPiece, plainPass } from '../piece/index.ts';
 import { STITCHES } from '../stitches/index.ts';
 import { circle, rectangle } from '../testing/shapes.ts';
-import { bundleDiameterMm, threadKind } from '../materials/index.ts';
+import { bundleDiameterMm, laidWidthMm, threadKind } from '../materials/index.ts';
 import { explained, planPass, stitchSays, USUAL_FACTORS, workSettings } from './index.ts';
 
 const NONE = new Float64Array(0);
@@ -41,9 +41,15 @@ it.each(STITCHES.map((kind) => [kind.id, kind] as const))('what %s says of its f
 
 describe('what a stitch says of itself in its own thread', () => {
   const spot = looseShape('a', 'spot', { region: [], lines: [], spots: Float64Array.of(0, 0) });
-  const said = (stitch: 'bullion' | 'french' | 'long-short', params: Record<string, number>, strands = 2): string => {
+  const said = (
+    stitch: 'bullion' | 'french' | 'long-short' | 'block-shading' | 'daisy-ring',
+    params: Record<string, number>,
+    strands = 2,
+  ): string => {
     const placed =
-      stitch === 'long-short' ? looseShape('a', 'area', { region: [rectangle(18, 9)], lines: [], spots: NONE }) : spot;
+      stitch === 'long-short' || stitch === 'block-shading'
+        ? looseShape('a', 'area', { region: [rectangle(18, 9)], lines: [], spots: NONE })
+        : spot;
     const pass = planPass(
       placed,
       { ...plainPass(stitch, 'stranded-cotton', strands), params, angleDeg: 0, reason: '' },
@@ -77,5 +83,19 @@ describe('what a stitch says of itself in its own thread', () => {
     expect(Number(across)).toBe(3);
     expect(Number(along)).toBeGreaterThan(3);
     expect(Number(along)).toBeLessThanOrEqual(6);
+    // Bands of 4 mm: two of them across 9 mm.
+    expect(said('block-shading', { bandMm: 4 })).toMatch(/and 2 across/);
+  });
+
+  it('a ring of petals: how many each quarter takes, and whether they crowd on its inside', () => {
+    const ring = { innerMm: 3, outerMm: 8 };
+    expect(said('daisy-ring', { ...ring, petals: 12 })).toContain('Each quarter takes 3 petals.');
+    expect(said('daisy-ring', { ...ring, petals: 14 })).toMatch(/the quarters take 4, 3, 4,? and 3 petals\./);
+    // Round a ring of 1 mm there are 6.3 mm, and each takes as much as its thread lies wide.
+    const room = Math.floor((2 * Math.PI) / laidWidthMm(threadKind('stranded-cotton'), 2));
+    expect(said('daisy-ring', { innerMm: 1, outerMm: 8, petals: room })).not.toContain('crowd');
+    expect(said('daisy-ring', { innerMm: 1, outerMm: 8, petals: room + 1 })).toContain(
+      `the inner ring has room for ${room}.`,
+    );
   });
 });

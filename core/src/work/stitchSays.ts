@@ -14,8 +14,9 @@ export function stitchSays(pass: PlannedPass, placed: PlacedShape): string[] {
   const said: string[] = [];
   if (pass.stitch === 'bullion') said.push(coilSays(pass));
   if (KNOTS.has(pass.stitch)) said.push(knotSays(pass));
+  if (pass.stitch === 'daisy-ring') said.push(petalsSay(pass));
   const isShaded = stitchKind(pass.stitch).canShade && pass.role === 'filling' && placed.kind === 'area';
-  if (isShaded) said.push(...shadesSay(placed));
+  if (isShaded) said.push(...shadesSay(pass, placed));
   return said;
 }
 
@@ -28,14 +29,23 @@ function coilSays({ params, bundleMm }: PlannedPass): string {
   return say.coil[lie](covers, formatFine(spanMm), wraps);
 }
 
+/** How many petals each quarter of a ring takes, and whether they have room on its inside. */
+function petalsSay({ params, laidMm }: PlannedPass): string {
+  const petals = Math.round(Number(params['petals']));
+  const inQuarters = [0, 0, 0, 0];
+  for (let k = 0; k < petals; k++) inQuarters[Math.floor((4 * k) / petals)]!++;
+  const fit = Math.floor((2 * Math.PI * Number(params['innerMm'])) / laidMm);
+  return fit > 0 && fit < petals ? say.petalsCrowd(inQuarters, fit) : say.petals(inQuarters);
+}
+
 function knotSays({ params, bundleMm, needle }: PlannedPass): string {
   const wraps = Math.round(Number(params['wraps'] ?? 2));
   return say.knotAcross(formatFine(knotDiameterMm(wraps, bundleMm, needle.shaftMm)));
 }
 
-function shadesSay(placed: PlacedShape): string[] {
+function shadesSay({ params }: PlannedPass, placed: PlacedShape): string[] {
   const { lengthMm, widthMm } = formOf(placed);
   if (widthMm <= 0) return [];
-  const [along, across] = [roomForShades(lengthMm), roomForShades(widthMm)];
+  const [along, across] = [roomForShades(lengthMm, params), roomForShades(widthMm, params)];
   return [along === across ? say.roomAlong(along) : say.roomAlongAcross(along, across)];
 }

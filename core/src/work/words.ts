@@ -11,6 +11,17 @@ export const roomAlong = (shades: number): string => `There is room for ${plural
 export const roomAlongAcross = (along: number, across: number): string =>
   `There is room for ${plural(along, 'shade')} along it, and ${formatNumber(across)} across.`;
 
+const byQuarters = (petals: readonly number[]): string =>
+  petals.every((count) => count === petals[0])
+    ? `Each quarter takes ${plural(petals[0]!, 'petal')}.`
+    : `From the top and round to the left, the quarters take ${formatList(petals.map((count) => formatNumber(count)))} petals.`;
+
+export const petals = (inQuarters: readonly number[]): string =>
+  `${byQuarters(inQuarters)} The marks only guide your eye.`;
+
+export const petalsCrowd = (inQuarters: readonly number[], fit: number): string =>
+  `${byQuarters(inQuarters)} They will crowd: the inner ring has room for ${formatNumber(fit)}. Make it larger, or work fewer.`;
+
 export const workAllIn = (thread: string): string => `Use ${thread} throughout`;
 
 /** How many wraps cover a coil, and how the wraps that were chosen lie: sparse, arched up into a loop, or close. */

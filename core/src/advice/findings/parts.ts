@@ -181,7 +181,7 @@ function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
     const spanMm = hundredths(
       pass.direction === 'straight' ? longestSpan(placed.shape.region, pass.angleDeg) : (placed.widest?.r ?? 0) * 4,
     );
-    const room = roomForShades(spanMm);
+    const room = roomForShades(spanMm, pass.params);
     if (pass.shades.length > room) found.push(['too-many-shades', { shades: pass.shades.length, room, spanMm }]);
   }
   if (pass.direction !== 'straight' && placed.areaMm2 > WIDEST_FIELD_MM2) {

@@ -10,7 +10,7 @@ export const daisyRing = describeStitch({
   name: 'Daisy ring',
   inSentence: 'daisy ring',
   otherNames: ['ring of loops', 'loop flower'],
-  purpose: 'Flowers and urchins: loops round a ring, the four quarter marks first.',
+  purpose: 'Flowers and urchins: loops round a ring, evenly by its four quarters.',
   params,
   loosens: true,
   needle: 'sharp',
@@ -19,8 +19,8 @@ export const daisyRing = describeStitch({
   end: 'Weave the tail in on the back of the ring.',
   faults: [{ fault: 'Unevenly spaced petals', cure: 'Draw both rings and the quarter marks first.' }],
   steps: [
-    'Draw two rings and mark the four quarters.',
-    'Work a loop at the top, at the bottom, and at either side.',
-    'Fill each quarter with the same number of loops, evenly.',
+    'Draw two rings and mark the four quarters. The marks only guide your eye.',
+    'Work the first loop at the top, from the inner ring out to the outer one, and tie it down.',
+    'Fill one quarter evenly, then the next, all the way round.',
   ],
 });

@@ -12,6 +12,6 @@ export const params = {
     max: 40,
     step: 1,
     default: 12,
-    hint: 'Evenly from the top: the four quarters first, then those between.',
+    hint: 'Evenly from the top, quarter by quarter.',
   },
 } as const satisfies ParamTable;

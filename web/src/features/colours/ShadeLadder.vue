@@ -46,8 +46,10 @@ const areas = computed(() =>
 );
 /** How many shades the narrowest of them can show. */
 const room = computed(() => {
-  const widths = areas.value.map(({ placed }) => (placed.widest?.r ?? 0) * 2);
-  return widths.length === 0 ? 0 : roomForShades(Math.min(...widths));
+  const rooms = areas.value.map(({ placed, passes }) =>
+    roomForShades((placed.widest?.r ?? 0) * 2, passes.find(({ role }) => role === 'filling')?.params ?? {}),
+  );
+  return rooms.length === 0 ? 0 : Math.min(...rooms);
 });
 function work(): void {
   opened.edit(shadeParts(opened.piece, areas.value, rungs.value.map(refOf)));

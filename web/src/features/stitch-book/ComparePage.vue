@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { DEFAULT_THREAD } from '@junctura/core/materials';
+import { DEFAULT_THREAD, strandChoices, threadKind, type ThreadId } from '@junctura/core/materials';
 import { formatDuration, formatNumber, formatPercent, formatThread } from '@junctura/core/measure';
-import { plainPass, setPasses } from '@junctura/core/piece';
+import { plainPass, setPasses, type Pass } from '@junctura/core/piece';
 import { inWorkingOrder, SPAN_LIMIT_MM, TREATMENT } from '@junctura/core/propose';
-import { passesAsWorked } from '@junctura/core/work';
+import { passesAsWorked, type PlannedPass } from '@junctura/core/work';
 import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { NButton } from 'naive-ui';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { RouterLink, useRouter } from 'vue-router';
-import { compareOn, SHIPPED_SHAPES } from './compare.ts';
+import { compareOn, SHIPPED_SHAPES, USUAL_DEG } from './compare.ts';
 import SampleCanvas from './SampleCanvas.vue';
 import BookHeader from './BookHeader.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -42,46 +42,57 @@ const ownPart = computed(() => {
   const id = shapeId.value.startsWith('part-') ? shapeId.value.slice('part-'.length) : null;
   return workings.current?.plan.parts.find(({ part }) => part.id === id) ?? null;
 });
-const STRANDS = [1, 2, 3, 4, 5, 6].map((n) => ({ value: n, label: String(n) }));
 const CHOICES = STITCHES.filter(({ worksOn }) => worksOn === 'area').map(({ id, name }) => ({
   value: id,
   label: name,
 }));
 
-interface Filling {
-  readonly stitch: StitchId;
-  readonly strands: number;
-}
 const FIRST: readonly StitchId[] = ['satin', 'satin-leaf', 'long-short', 'split-fill', 'chain-fill', 'french-fill'];
-const fillings = ref<Filling[]>(FIRST.map((stitch) => ({ stitch, strands: 2 })));
-const angleDeg = ref(60);
-// On a part of one's own it begins with how that is worked now.
+const asUsual = (stitch: StitchId, thread = DEFAULT_THREAD, strands = 2, angleDeg = USUAL_DEG): Pass => ({
+  ...plainPass(stitch, thread, strands),
+  angleDeg,
+});
+/** How each filling is worked: stitch, thread, strands, direction and whatever differs from the usual. */
+const fillings = shallowRef<readonly Pass[]>(FIRST.map((stitch) => asUsual(stitch)));
+// On a part of one's own it begins with how that is worked now, and the others are in its thread and direction.
 watch(
   () => ownPart.value?.part.id,
   () => {
-    const now = ownPart.value?.passes.find(({ role }) => role === 'filling');
-    if (!now || !CHOICES.some(({ value }) => value === now.stitch)) return;
-    angleDeg.value = ((Math.round(now.angleDeg) % 180) + 180) % 180;
-    const others = fillings.value.filter(({ stitch }) => stitch !== now.stitch);
-    fillings.value = [{ stitch: now.stitch, strands: now.strands }, ...others].slice(0, MOST);
+    const now = ownPart.value && passesAsWorked(ownPart.value).find(({ role }) => role === 'filling');
+    const planned = ownPart.value?.passes.find(({ role }) => role === 'filling');
+    if (!now || !planned || !CHOICES.some(({ value }) => value === now.stitch)) return;
+    const angleDeg = ((Math.round(planned.angleDeg) % 180) + 180) % 180;
+    const others = FIRST.filter((stitch) => stitch !== now.stitch).map((stitch) =>
+      asUsual(stitch, now.thread, now.strands, angleDeg),
+    );
+    fillings.value = [{ ...now, angleDeg }, ...others].slice(0, MOST);
   },
   { immediate: true },
 );
 const compared = computed(() =>
-  fillings.value.map(({ stitch, strands }) => ({
-    id: stitch,
-    strands,
-    kind: stitchKind(stitch),
-    ...compareOn(shape.value.placed, stitch, strands, angleDeg.value, settings.factors, settings.units),
+  fillings.value.map((filling) => ({
+    filling,
+    kind: stitchKind(filling.stitch),
+    ...compareOn(shape.value.placed, filling, settings.factors, settings.units),
   })),
 );
 
-function change(i: number, to: Partial<Filling>): void {
+function change(i: number, to: Partial<Pass>): void {
   fillings.value = fillings.value.map((now, k) => (k === i ? { ...now, ...to } : now));
 }
+/** Another stitch is worked as is usual for it, in the same thread and direction. */
+function changeStitch(i: number, stitch: StitchId): void {
+  const { thread, strands, angleDeg } = fillings.value[i]!;
+  change(i, asUsual(stitch, thread, strands, angleDeg ?? USUAL_DEG));
+}
+const strandOptions = (thread: ThreadId): { value: number; label: string }[] =>
+  strandChoices(threadKind(thread)).map((n) => ({ value: n, label: String(n) }));
+const strandMetres = ({ strands, quantities }: PlannedPass): string =>
+  formatThread(quantities.threadMm * strands, settings.units);
 function add(): void {
   const next = CHOICES.find(({ value }) => fillings.value.every(({ stitch }) => stitch !== value));
-  if (next) fillings.value = [...fillings.value, { stitch: next.value, strands: 2 }];
+  const { thread, strands, angleDeg } = fillings.value[0]!;
+  if (next) fillings.value = [...fillings.value, asUsual(next.value, thread, strands, angleDeg ?? USUAL_DEG)];
 }
 
 /** Where the part that is compared on is worked. */
@@ -91,12 +102,10 @@ function backToPart(): Promise<unknown> {
   return router.push(place.value);
 }
 /** Works the part in a filling as it is compared; edges, veins and accents that it has stay. */
-function workItSo({ stitch, strands }: Filling): Promise<unknown> {
+function workItSo(filling: Pass): Promise<unknown> {
   const planned = ownPart.value!;
   const kept = passesAsWorked(planned).filter(({ role }) => role !== 'filling' && role !== 'padding');
-  const before = passesAsWorked(planned).find(({ role }) => role === 'filling');
-  const filling = { ...plainPass(stitch, before?.thread ?? DEFAULT_THREAD, strands), angleDeg: angleDeg.value };
-  const label = useStitch(stitchKind(stitch).inSentence);
+  const label = useStitch(stitchKind(filling.stitch).inSentence);
   opened.edit(setPasses(opened.piece, new Map([[planned.part.id, inWorkingOrder([...kept, filling])]]), label));
   return backToPart();
 }
@@ -120,32 +129,60 @@ function percent(share: number): string {
           :options="shapes.map(({ id, name }) => ({ value: id, label: name }))"
           @change="(id) => (shapeId = id)"
         />
-        <NumberField
-          label="Direction"
-          :value="angleDeg"
-          :min="0"
-          :max="179"
-          :step="5"
-          unit="°"
-          @change="(n) => (angleDeg = n)"
-        />
         <NButton v-if="ownPart" size="small" data-test="back-to-part" @click="backToPart">Back to the part</NButton>
       </div>
+      <div class="overview">
+        <table data-test="overview">
+          <thead>
+            <tr>
+              <th scope="col">Filling</th>
+              <th scope="col">Strands</th>
+              <th scope="col">Stitches</th>
+              <th scope="col">Thread in the needle</th>
+              <th scope="col">Single strands</th>
+              <th scope="col">Time</th>
+              <th scope="col">Cloth shows</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="({ kind, pass, showing }, i) in compared" :key="i">
+              <th scope="row">{{ ownPart && i === 0 ? say.asItIsNow(kind.name) : kind.name }}</th>
+              <td class="figure">{{ formatNumber(pass.strands) }}</td>
+              <td class="figure">{{ formatNumber(pass.quantities.stitches) }}</td>
+              <td class="figure">{{ formatThread(pass.quantities.threadMm, settings.units) }}</td>
+              <td class="figure">{{ strandMetres(pass) }}</td>
+              <td class="figure">{{ formatDuration(pass.quantities.seconds / 3600) }}</td>
+              <td class="figure" data-test="showing">{{ percent(showing) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <ul class="grid">
-        <li v-for="({ id, strands, kind, sample, pass, showing, why }, i) in compared" :key="i" data-test="compared">
+        <li v-for="({ filling, kind, sample, pass, why }, i) in compared" :key="i" data-test="compared">
           <div class="choose">
             <ChoiceField
               :label="say.fillingN(i + 1)"
-              :value="id"
+              :value="filling.stitch"
               :options="CHOICES"
-              @change="(stitch) => change(i, { stitch })"
+              @change="(stitch) => changeStitch(i, stitch)"
             />
             <ChoiceField
               class="strands"
               label="Strands"
-              :value="strands"
-              :options="STRANDS"
+              :value="filling.strands"
+              :options="strandOptions(filling.thread)"
               @change="(n) => change(i, { strands: n })"
+            />
+            <NumberField
+              v-if="kind.hasDirection"
+              class="direction"
+              label="Direction"
+              :value="filling.angleDeg ?? USUAL_DEG"
+              :min="0"
+              :max="179"
+              :step="5"
+              unit="°"
+              @change="(n) => change(i, { angleDeg: n, direction: 'straight' })"
             />
             <NButton
               v-if="fillings.length > 1"
@@ -159,29 +196,20 @@ function percent(share: number): string {
           <div class="sides">
             <figure>
               <SampleCanvas :sample="sample" :width="172" :hex="HEX" />
-              <figcaption class="small soft">on the front</figcaption>
+              <figcaption class="small soft">
+                {{ say.onTheFront(formatThread(pass.quantities.frontMm, settings.units)) }}
+              </figcaption>
             </figure>
             <figure>
               <SampleCanvas :sample="sample" :width="172" :hex="HEX" side="back" />
-              <figcaption class="small soft">on the back</figcaption>
+              <figcaption class="small soft">
+                {{ say.onTheBack(formatThread(pass.quantities.backMm, settings.units)) }}
+              </figcaption>
             </figure>
           </div>
-          <dl>
-            <dt>Stitches</dt>
-            <dd class="figure">{{ formatNumber(pass.quantities.stitches) }}</dd>
-            <dt>Thread</dt>
-            <dd class="figure">{{ formatThread(pass.quantities.threadMm, settings.units) }}</dd>
-            <dt>on the front</dt>
-            <dd class="figure">{{ formatThread(pass.quantities.frontMm, settings.units) }}</dd>
-            <dt>on the back</dt>
-            <dd class="figure">{{ formatThread(pass.quantities.backMm, settings.units) }}</dd>
-            <dt>Time</dt>
-            <dd class="figure">{{ formatDuration(pass.quantities.seconds / 3600) }}</dd>
-            <dt>Cloth shows</dt>
-            <dd class="figure" data-test="showing">{{ percent(showing) }}</dd>
-          </dl>
           <p class="small">
-            {{ kind.purpose }} <RouterLink :to="{ name: 'book', params: { id } }">How it is worked</RouterLink>
+            {{ kind.purpose }}
+            <RouterLink :to="{ name: 'book', params: { id: filling.stitch } }">How it is worked</RouterLink>
           </p>
           <details class="small" data-test="why">
             <summary>Where these figures come from</summary>
@@ -192,7 +220,7 @@ function percent(share: number): string {
             size="small"
             data-test="work-it-so"
             :aria-label="say.workPartIn(ownPart.part.name, kind.inSentence)"
-            @click="workItSo({ stitch: id, strands })"
+            @click="workItSo(filling)"
             >Use this</NButton
           >
         </li>
@@ -231,7 +259,7 @@ function percent(share: number): string {
 }
 .settings-row {
   display: grid;
-  grid-template-columns: minmax(200px, 320px) 150px auto;
+  grid-template-columns: minmax(200px, 320px) auto;
   justify-content: start;
   align-items: end;
   gap: 14px;
@@ -266,6 +294,32 @@ function percent(share: number): string {
   flex: none;
   width: 84px;
 }
+.choose :deep(.field.direction) {
+  flex: none;
+  width: 96px;
+}
+/* On a phone it is moved sideways. */
+.overview {
+  overflow-x: auto;
+}
+table {
+  border-collapse: collapse;
+  max-width: 860px;
+}
+th,
+td {
+  padding: 4px 14px 4px 0;
+  text-align: right;
+  font-weight: normal;
+  border-bottom: 1px solid var(--chalk);
+}
+th:first-child {
+  text-align: left;
+}
+thead th {
+  color: var(--ink-soft);
+  font-size: 14px;
+}
 .grid li > button {
   justify-self: start;
 }
@@ -292,22 +346,6 @@ figure {
 li a {
   color: var(--ink-soft);
 }
-dl {
-  display: grid;
-  grid-template-columns: repeat(6, auto);
-  justify-content: start;
-  gap: 0 14px;
-  margin: 0;
-  grid-auto-flow: column;
-  grid-template-rows: auto auto;
-}
-dt {
-  font-size: 13px;
-  color: var(--ink-soft);
-}
-dd {
-  margin: 0;
-}
 .add {
   place-content: center;
 }
@@ -324,11 +362,6 @@ dd {
   .sides,
   .choose {
     flex-wrap: wrap;
-  }
-  dl {
-    grid-auto-flow: row;
-    grid-template-rows: none;
-    grid-template-columns: auto 1fr;
   }
 }
 </style>

@@ -1,10 +1,9 @@
-import { DEFAULT_THREAD } from '@junctura/core/materials';
 import { explained, planPass, workSettings, type PlannedPass, type OwnFactors } from '@junctura/core/work';
 import { looseShape, type PlacedShape } from '@junctura/core/drawing';
 import { boxOf } from '@junctura/core/geometry';
 import type { UnitSystem } from '@junctura/core/measure';
-import { emptyPiece, plainPass } from '@junctura/core/piece';
-import { clothShowing, knotDiameterMm, stitchKind, type StitchId } from '@junctura/core/stitches';
+import { emptyPiece, type Pass } from '@junctura/core/piece';
+import { clothShowing, knotDiameterMm, stitchKind } from '@junctura/core/stitches';
 import { cropped } from '../../picture/cropped.ts';
 import type { Sample } from '@junctura/core/paper';
 
@@ -12,6 +11,8 @@ import type { Sample } from '@junctura/core/paper';
 const SHOWN_MM = 30;
 const ROOM_MM = 1.5;
 const piece = emptyPiece('compare', 'Compare');
+/** The direction where none was chosen, degrees. */
+export const USUAL_DEG = 60;
 
 function ring(corners: number, at: (turn: number) => [x: number, y: number]): Float64Array {
   return Float64Array.from({ length: corners * 2 }, (_, i) => at((2 * Math.PI * (i >> 1)) / corners)[i % 2]!);
@@ -58,24 +59,15 @@ export interface Comparison {
   readonly why: readonly string[];
 }
 
-export function compareOn(
-  placed: PlacedShape,
-  stitch: StitchId,
-  strands: number,
-  angleDeg: number,
-  factors: OwnFactors,
-  units: UnitSystem,
-): Comparison {
+/** @param as how the shape is worked: its stitch, thread and direction, and what differs from the usual */
+export function compareOn(placed: PlacedShape, as: Pass, factors: OwnFactors, units: UnitSystem): Comparison {
   const shape = cropped(placed, SHOWN_MM);
-  const pass = planPass(
-    shape,
-    { ...plainPass(stitch, DEFAULT_THREAD, strands), angleDeg, reason: '' },
-    workSettings(piece, 1, factors),
-  );
+  const angleDeg = as.angleDeg ?? USUAL_DEG;
+  const pass = planPass(shape, { ...as, shades: [], angleDeg, reason: '' }, workSettings(piece, 1, factors));
   const box = boxOf(shape.shape.region) ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 };
   const wraps = Number(pass.params['wraps'] ?? 2);
   const knotMm =
-    stitchKind(stitch).needle === 'wrapping' ? knotDiameterMm(wraps, pass.bundleMm, pass.needle.shaftMm) : 0;
+    stitchKind(as.stitch).needle === 'wrapping' ? knotDiameterMm(wraps, pass.bundleMm, pass.needle.shaftMm) : 0;
   return {
     pass,
     why: explained(pass, shape.areaMm2, units),

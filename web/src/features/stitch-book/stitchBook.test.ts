@@ -1,3 +1,4 @@
+import { plainPass } from '@junctura/core/piece';
 import { STITCHES, stitchKind } from '@junctura/core/stitches';
 import { practiceTargets } from '@junctura/core/paper';
 import { beforeEach, describe, expect, it } from 'vitest';
@@ -82,19 +83,18 @@ describe('fillings compared', () => {
     const shown = session.show(ComparePage);
     const cards = shown.findAll('[data-test=compared]');
     expect(cards).toHaveLength(6);
-    for (const card of cards) {
+    const rows = shown.findAll('[data-test=overview] tbody tr');
+    for (const [i, card] of cards.entries()) {
       const stitch = (card.find('select').element as HTMLSelectElement).value as 'satin';
       const { pass } = compareOn(
         SHIPPED_SHAPES[0]!.placed,
-        stitch,
-        2,
-        60,
+        { ...plainPass(stitch, 'stranded-cotton', 2), angleDeg: 60 },
         useSettings(session.pinia).factors,
         'metric',
       );
       const { frontMm, backMm, threadMm, stitches } = pass.quantities;
       expect(frontMm + backMm).toBeLessThanOrEqual(threadMm);
-      expect(numberIn(textOf(card.findAll('dd')[0]))).toBe(stitches);
+      expect(numberIn(textOf(rows[i]!.findAll('td')[1]))).toBe(stitches);
       expect(card.findAll('[data-test=why] p').length).toBeGreaterThan(1);
     }
   });
@@ -118,6 +118,15 @@ describe('fillings compared', () => {
     const now = session.workings.plannedOf(part.id)!.passes.find(({ role }) => role === 'filling')!;
     const shown = session.show(ComparePage);
     expect((shown.find('[data-test=compared] select').element as HTMLSelectElement).value).toBe(now.stitch);
+    // The first row is the part as it is: the same figures as its own, in the needle and by the strand.
+    const [first] = shown.findAll('[data-test=overview] tbody tr');
+    expect(textOf(first)).toContain('as it is now');
+    expect(numberIn(textOf(first!.findAll('td')[1]))).toBe(now.quantities.stitches);
+    const metres = (k: number): number => {
+      const [, value, unit] = /([\d.]+) (cm|m)/.exec(textOf(first!.findAll('td')[k]))!;
+      return Number(value) / (unit === 'm' ? 1 : 100);
+    };
+    expect(metres(3) / metres(2)).toBeCloseTo(now.strands, 0);
     const before = session.opened.piece;
     const second = shown.findAll('[data-test=compared]')[1]!;
     const stitch = (second.find('select').element as HTMLSelectElement).value;

@@ -10,6 +10,11 @@ export const strandsWide = (strands: number, width: string): string => `${plural
 
 export const fillingN = (number: number): string => `Filling ${number}`;
 
+export const onTheFront = (thread: string): string => `on the front, ${thread}`;
+export const onTheBack = (thread: string): string => `on the back, ${thread}`;
+
+export const asItIsNow = (filling: string): string => `${filling}, as it is now`;
+
 export const leaveOut = (stitch: string): string => `Remove ${stitch}`;
 
 export const workPartIn = (part: string, stitch: string): string => `Use ${stitch} for “${part}”`;

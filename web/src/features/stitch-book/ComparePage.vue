@@ -256,6 +256,7 @@ function percent(share: number): string {
   display: grid;
   gap: 16px;
   align-content: start;
+  grid-auto-rows: max-content;
 }
 .settings-row {
   display: grid;

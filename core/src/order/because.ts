@@ -1,6 +1,6 @@
 import type { RuleId } from './ruleIds.ts';
 import type { Rule } from './rules.ts';
-import type { Step } from './steps.ts';
+import { stitchOfStep, type Step } from './steps.ts';
 import * as say from './words.ts';
 
 /** Why a step stands where it does. */
@@ -27,7 +27,8 @@ export function becauseOf(
     const isAfter = after === step;
     const other = order[isAfter ? before : after]!;
     const kind = `${id} ${isAfter}`;
-    const text = say.ruleWords(id, own, other, nameOf(other.part), isAfter);
+    const called = { part: nameOf(other.part), stitch: stitchOfStep(other).inSentence };
+    const text = say.ruleWords(id, own, other, called, isAfter);
     if (told.has(text)) continue;
     const count = (counts.get(kind) ?? 0) + 1;
     counts.set(kind, count);

@@ -1,7 +1,7 @@
 import { Memory } from '../measure/index.ts';
 import { NEEDLE_NAMES, type Needle, type ThreadId } from '../materials/index.ts';
 import type { PassRole, PlanInput } from '../piece/index.ts';
-import { firstPlace, lastPlace, type StitchId } from '../stitches/index.ts';
+import { firstPlace, lastPlace, stitchKind, type Called, type StitchId } from '../stitches/index.ts';
 import { isRaised, workedIn, type PlannedPart, type PlannedPass, type WorkedThread } from '../work/index.ts';
 import { holdingOf } from './positions/units.ts';
 import { portionsOf } from './portions.ts';
@@ -31,6 +31,14 @@ export interface Step extends WorkStep {
   /** What a needle is threaded with, and which needle it is. */
   readonly setUp: string;
   readonly isRaised: boolean;
+  /** Which of the two journeys of its stitch it is, where that is worked in two threads; null: all of it. */
+  readonly journey: 0 | 1 | null;
+}
+
+/** What a step works, as it is called: a stitch, or one journey of it. */
+export function stitchOfStep({ stitch, journey }: Pick<Step, 'stitch' | 'journey'>): Called {
+  const kind = stitchKind(stitch);
+  return (journey === null ? null : kind.journeys?.[journey]) ?? kind;
 }
 
 /** All steps of a piece in the order of its drawing, from back to front; layers without a stitch take none. */
@@ -91,6 +99,7 @@ function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: Wor
     motif: part.group ?? part.id,
     setUp: `${colour} ${kind} ${strands} ${needleName(needle)}`,
     isRaised: isRaised(planned),
+    journey: pass.second ? (shade === 0 ? 0 : 1) : null,
   };
 }
 

@@ -18,20 +18,31 @@ interface RuledStep {
   readonly part: string;
   readonly layer: number;
   readonly role: PassRole;
+  readonly journey: 0 | 1 | null;
+}
+
+/** What another step is called. */
+interface OtherStep {
+  readonly part: string;
+  readonly stitch: string;
 }
 
 /**
  * Why a step stands after or before another, said of that step.
+ * @param called what the other is called: its part, and its stitch within a sentence
  * @param isAfter whether it stands after the other
  */
-export function ruleWords(id: RuleId, own: RuledStep, other: RuledStep, otherName: string, isAfter: boolean): string {
+export function ruleWords(id: RuleId, own: RuledStep, other: RuledStep, called: OtherStep, isAfter: boolean): string {
   const isOwnPart = own.part === other.part;
+  if (isOwnPart && own.layer === other.layer && own.journey !== null) {
+    return isAfter ? `After ${called.stitch}, which it is worked on.` : `Before ${called.stitch}, worked on top of it.`;
+  }
   if (isOwnPart && own.layer === other.layer && id === 'layers') {
     return isAfter
       ? 'After its last shade: each row reaches into the one before.'
       : 'Before its next shade: each row reaches into the one before.';
   }
-  const name = isOwnPart ? `its ${ROLE_NAMES[other.role]}` : `“${otherName}”`;
+  const name = isOwnPart ? `its ${ROLE_NAMES[other.role]}` : `“${called.part}”`;
   if (id === 'outline') {
     const line = [own, other].find(({ role }) => role === 'outline');
     const [after, before] =

@@ -3,6 +3,7 @@ export {
   paceOf,
   type PictureGuide,
   type StitchContext,
+  type Called,
   type StitchKind,
   type StitchShape,
   type WorkedOn,

@@ -59,6 +59,12 @@ export interface Fault {
   readonly lesson?: 'mounting' | 'hanging' | 'fastening-off' | 'knots' | 'strands';
 }
 
+/** What something is called, by itself and within a sentence. */
+export interface Called {
+  readonly name: string;
+  readonly inSentence: string;
+}
+
 /** What a stitch says of itself. */
 export interface StitchKind {
   readonly id: string;
@@ -87,6 +93,8 @@ export interface StitchKind {
   readonly loosens: boolean;
   /** What a second thread does, which may be of another colour, kind and thickness; null: it has none. */
   readonly secondThread: string | null;
+  /** What each of its two journeys is called where it is worked in two threads; null: it has one. */
+  readonly journeys: readonly [first: Called, second: Called] | null;
   /** How long it takes to find the place for each stitch: nothing where it may lie anywhere, more where the needle must meet a hole or a thread, s. */
   readonly findSeconds: number;
   /** By how much longer it takes to see where each stitch belongs, worked in one shade and in several. */

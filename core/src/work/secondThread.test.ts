@@ -1,3 +1,4 @@
+import { becauseOf, stitchOfStep } from '../order/index.ts';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
 import { laidWidthMm, threadKind, type ThreadId } from '../materials/index.ts';
@@ -69,6 +70,25 @@ describe('a second thread', () => {
       expect(readPiece(writePiece(piece))).toEqual({ ok: true, value: piece });
     },
   );
+
+  it.each(TWO)('%s: its two journeys have names of their own, and the order says why one comes first', (stitch) => {
+    const { plan } = withSecond(stitch, { thread: 'pearl-8', strands: 1 });
+    const [first, second] = plan.order.map((step) => stitchOfStep(step));
+    expect([first, second]).toEqual(stitchKind(stitch).journeys);
+    const because = (step: number): string =>
+      becauseOf(plan.rules.rules, plan.order, step, () => 'Part')
+        .map(({ text }) => text)
+        .join(' ');
+    expect(because(1)).toBe(`After ${first!.inSentence}, which it is worked on.`);
+    expect(because(0)).toBe(`Before ${second!.inSentence}, worked on top of it.`);
+    // In one thread it is one step, called by its stitch.
+    const alone = withSecond(stitch, null).plan.order;
+    expect(alone.map((step) => stitchOfStep(step).name)).toEqual([stitchKind(stitch).name]);
+  });
+
+  it('is told of by all stitches that have one, and by no other', () => {
+    for (const { secondThread, journeys } of STITCHES) expect(journeys === null).toBe(secondThread === null);
+  });
 
   it('whips a back stitch of 100 mm in about 1.2 times its length, the back stitch itself in three', () => {
     const { plan } = withSecond('whipped-back', { thread: 'pearl-8', strands: 1 });

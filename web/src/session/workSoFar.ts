@@ -1,10 +1,9 @@
 import { countingEntries, forecast, hoursInAll, learnPace, paceIn, workSoFar } from '@junctura/core/log';
-import { nameOfStep, type Step } from '@junctura/core/order';
+import { nameOfStep, stitchOfStep, type Step } from '@junctura/core/order';
 import type { RecordEntry } from '@junctura/core/piece';
 import { shownColour } from '@junctura/core/piece';
 import { sittingsOf, stepSeconds, type Sitting, type StepWork } from '@junctura/core/thread';
 import { layOut } from '@junctura/core/transfer';
-import { stitchKind } from '@junctura/core/stitches';
 import { defineStore } from 'pinia';
 import { computed, ref, watch, type ComputedRef } from 'vue';
 import { useOpenedPiece } from './openedPiece.ts';
@@ -68,7 +67,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     plan.value && sitting.value ? layOut(workings.piece, plan.value, sitting.value) : null,
   );
   const needlesWanted = computed(() => Math.max(1, needs.value?.needles.length ?? 1));
-  const stitchName = (step: Step | null): string => (step ? stitchKind(step.stitch).name : '');
+  const stitchName = (step: Step | null): string => (step ? stitchOfStep(step).name : '');
 
   /** What the last taps noted, to be taken back one after the other. */
   const noted = ref<string[][]>([]);

@@ -10,7 +10,7 @@ import {
   type UnitSystem,
   valueOf,
 } from '../../measure/index.ts';
-import { becauseOf, linesOf, nameOfStep, needleName, type Step } from '../../order/index.ts';
+import { becauseOf, linesOf, nameOfStep, needleName, stitchOfStep, type Step } from '../../order/index.ts';
 import { colourOf, shadesOf, type Piece } from '../../piece/index.ts';
 import { stitchKind, type StitchId } from '../../stitches/index.ts';
 import { firstSittings, stepSeconds, sittingsOf, type Plan } from '../../thread/index.ts';
@@ -233,7 +233,7 @@ function rowsOf(piece: Piece, plan: Plan, numbers: ReadonlyMap<string, number>):
       part: nameOfStep(nameOf.get(first.part) ?? first.part, first),
       count: to - from,
       layer: ROLES[first.role],
-      stitch: stitchKind(first.stitch).name,
+      stitch: stitchOfStep(first).name,
       colour: need.name,
       hex: need.hex,
       strands: first.strands,

@@ -21,6 +21,7 @@ export const FLAT_LINE = {
   coverWidths: 1,
   findSeconds: MEETS_HOLE_SECONDS,
   secondThread: null,
+  journeys: null,
   care: EVEN_CARE,
 } as const;
 
@@ -96,6 +97,7 @@ export const RAISED_SPOT = {
   coverWidths: 3,
   findSeconds: 0,
   secondThread: null,
+  journeys: null,
   care: EVEN_CARE,
   start: 'Make two tiny stitches where the knot will cover them.',
   end: 'Fasten off after each knot that stands alone.',

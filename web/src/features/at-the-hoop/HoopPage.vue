@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { aheadMs } from '@junctura/core/log';
-import { stitchKind } from '@junctura/core/stitches';
+import { stitchOfStep } from '@junctura/core/order';
 import { formatDuration } from '@junctura/core/measure';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
 import { ArrowLeft, Lamp, RotateCw, Settings } from '@lucide/vue';
@@ -97,7 +97,7 @@ const number = computed(() => (work.soFar?.done.length ?? 0) + 1);
 
 watch(present, (step, before) => {
   if (step && before && settings.hoop.voice)
-    speak(say.spokenStep(work.nameOf(step), stitchKind(step.stitch).inSentence, colour.value.name));
+    speak(say.spokenStep(work.nameOf(step), stitchOfStep(step).inSentence, colour.value.name));
 });
 function begin(needles: number): void {
   brokenAt.value = 0;
@@ -242,7 +242,7 @@ const isSetting = ref(false);
         >
           <strong>{{ work.next ? 'Done, next' : 'Done' }}</strong>
           <span v-if="work.next">{{
-            say.partAndStitch(work.nameOf(work.next), stitchKind(work.next.stitch).inSentence)
+            say.partAndStitch(work.nameOf(work.next), stitchOfStep(work.next).inSentence)
           }}</span>
           <span class="figure">{{ say.stepOf(number, count, formatDuration(work.secondsOf(present) / 3600)) }}</span>
         </button>

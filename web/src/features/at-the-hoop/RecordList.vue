@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { aheadMs } from '@junctura/core/log';
-import { stitchKind } from '@junctura/core/stitches';
+import { stitchOfStep } from '@junctura/core/order';
 import { formatMoment, formatThread } from '@junctura/core/measure';
 import type { RecordEntry } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
@@ -33,7 +33,7 @@ const when = (at: string): string => formatMoment(new Date(at));
 const names = computed(() => new Map(work.plan?.order.map((step) => [step.key, step])));
 function stepName(key: string): string {
   const step = names.value.get(key) ?? null;
-  return step ? say.partAndStitch(work.nameOf(step), stitchKind(step.stitch).inSentence) : say.GONE_STEP;
+  return step ? say.partAndStitch(work.nameOf(step), stitchOfStep(step).inSentence) : say.GONE_STEP;
 }
 const partName = (part: string): string => opened.nameOf(part) || say.GONE_PART;
 function words(entry: RecordEntry): string {

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { formatDuration } from '@junctura/core/measure';
-import { nameOfStep, needleName } from '@junctura/core/order';
+import { nameOfStep, needleName, stitchOfStep } from '@junctura/core/order';
 import LessonLinks from '../../ui/LessonLinks.vue';
 import { lessonsOfStep } from '../../ui/lessonNames.ts';
 import { freeOrder, workAtEnd } from '@junctura/core/piece';
-import { stitchKind } from '@junctura/core/stitches';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
 import { NButton } from 'naive-ui';
 import { computed, nextTick, ref, shallowRef, watch } from 'vue';
@@ -166,7 +165,7 @@ function threadWords(step: number): string {
                   ></span
                 >
                 <span class="small soft">{{
-                  stitchAndStrands(stitchKind(row.line.first.stitch).name, row.line.first.strands)
+                  stitchAndStrands(stitchOfStep(row.line.first).name, row.line.first.strands)
                 }}</span>
               </span>
               <span class="figure small minutes">{{ formatDuration(row.line.seconds / 3600) }}</span>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { Pause, Play, SkipBack, SkipForward } from '@lucide/vue';
-import { nameOfStep } from '@junctura/core/order';
-import { stitchKind } from '@junctura/core/stitches';
+import { nameOfStep, stitchOfStep } from '@junctura/core/order';
 import { useEventListener, useRafFn } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -33,7 +32,7 @@ const words = computed(() => {
   const step = present.value;
   if (!step) return count.value === 0 ? 'Nothing to stitch yet' : 'All stitched';
   const name = nameOfStep(opened.nameOf(step.part), step);
-  return say.stepOf(whole.value + 1, count.value, name, stitchKind(step.stitch).inSentence);
+  return say.stepOf(whole.value + 1, count.value, name, stitchOfStep(step).inSentence);
 });
 
 let before = 0;

@@ -1,11 +1,13 @@
 import { TINY_UNDER_CENTRE } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { CATCHES_LOOP_SECONDS, RAISED_SPOT } from '../../shared/traits.ts';
+import { SPOKES, WHIPPING } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 
 export const buttonholeWheel = describeStitch({
   ...RAISED_SPOT,
   secondThread: 'whips its rim',
+  journeys: [SPOKES, WHIPPING],
   findSeconds: CATCHES_LOOP_SECONDS,
   id: 'buttonhole-wheel',
   name: 'Buttonhole wheel',

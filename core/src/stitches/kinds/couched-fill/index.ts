@@ -1,11 +1,13 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, KNOT_OUTSIDE_SHAPE, LAY_EDGE_TO_EDGE } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
+import { LAID_THREADS, TIES } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 
 export const couchedFill = describeStitch({
   ...FLAT_FILLING,
   secondThread: 'ties it down',
+  journeys: [LAID_THREADS, TIES],
   id: 'couched-fill',
   name: 'Couched filling',
   inSentence: 'couched filling',

@@ -1,11 +1,13 @@
 import { describeStitch } from '../../kind.ts';
 import { CORNERS_CUT, KNOT_BESIDE_LINE, TAIL_BACK_UNDER_STITCHES } from '../../shared/texts.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
+import { LAID_THREAD, TIES } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 
 export const couching = describeStitch({
   ...FLAT_LINE,
   secondThread: 'ties it down',
+  journeys: [LAID_THREAD, TIES],
   findSeconds: 0,
   id: 'couching',
   name: 'Couching',

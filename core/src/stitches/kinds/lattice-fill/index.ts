@@ -1,11 +1,13 @@
 import { KNOT_OUTSIDE_SHAPE, TAIL_ALONG_EDGE } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
+import { LATTICE, TIES } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 
 export const latticeFill = describeStitch({
   ...FLAT_FILLING,
   secondThread: 'ties it down',
+  journeys: [LATTICE, TIES],
   id: 'lattice-fill',
   name: 'Lattice filling',
   inSentence: 'lattice filling',

@@ -1,11 +1,13 @@
 import { describeStitch } from '../../kind.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
+import { BACK_STITCH_BASE, LACING } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 import { THREAD_TWISTS } from '../../shared/texts.ts';
 
 export const pekingese = describeStitch({
   ...FLAT_LINE,
   secondThread: 'is laced through it',
+  journeys: [BACK_STITCH_BASE, LACING],
   id: 'pekingese',
   name: 'Pekingese stitch',
   inSentence: 'Pekingese stitch',

@@ -1,10 +1,12 @@
 import { describeStitch } from '../../kind.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
+import { LAID_THREAD, TIES } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 
 export const tiedArc = describeStitch({
   ...FLAT_LINE,
   secondThread: 'ties it down',
+  journeys: [LAID_THREAD, TIES],
   findSeconds: 0,
   id: 'tied-arc',
   name: 'Tied arc',

@@ -1,11 +1,13 @@
 import { describeStitch } from '../../kind.ts';
 import { FLAT_LINE } from '../../shared/traits.ts';
+import { BACK_STITCH_BASE, WHIPPING } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 import { CORNERS_CUT, PULLED_IN } from '../../shared/texts.ts';
 
 export const whippedBack = describeStitch({
   ...FLAT_LINE,
   secondThread: 'whips it',
+  journeys: [BACK_STITCH_BASE, WHIPPING],
   id: 'whipped-back',
   name: 'Whipped back stitch',
   inSentence: 'whipped back stitch',

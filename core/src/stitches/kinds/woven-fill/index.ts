@@ -1,11 +1,13 @@
 import { describeStitch } from '../../kind.ts';
 import { CLOTH_SHOWS, KNOT_OUTSIDE_SHAPE, LAY_EDGE_TO_EDGE, TAIL_ALONG_EDGE } from '../../shared/texts.ts';
 import { FLAT_FILLING } from '../../shared/traits.ts';
+import { LAID_THREADS, WEAVING } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 
 export const wovenFill = describeStitch({
   ...FLAT_FILLING,
   secondThread: 'is woven through it',
+  journeys: [LAID_THREADS, WEAVING],
   id: 'woven-fill',
   name: 'Woven filling',
   inSentence: 'woven filling',

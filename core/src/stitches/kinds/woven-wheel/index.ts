@@ -1,11 +1,13 @@
 import { TINY_UNDER_CENTRE } from '../../shared/texts.ts';
 import { describeStitch } from '../../kind.ts';
 import { RAISED_SPOT } from '../../shared/traits.ts';
+import { SPOKES, WEAVING } from '../../shared/journeys.ts';
 import { params } from './params.ts';
 
 export const wovenWheel = describeStitch({
   ...RAISED_SPOT,
   secondThread: 'is woven through it',
+  journeys: [SPOKES, WEAVING],
   id: 'woven-wheel',
   name: 'Woven wheel',
   inSentence: 'woven wheel',

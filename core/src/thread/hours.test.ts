@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
+import { SECONDS } from '../materials/index.ts';
 import { plainHoop, plainPass, type Pass, type Piece } from '../piece/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
@@ -42,6 +43,18 @@ describe('the hours, before a person’s own record', () => {
     const pace = perMinute(stitch);
     expect(pace).toBeGreaterThanOrEqual(least);
     expect(pace).toBeLessThanOrEqual(most);
+  });
+
+  it('a piece in one colour changes none: threading and fastening off are all that is done between the stitches', () => {
+    const one = planOf(worked(SHAPES.line, plainPass('back', 'stranded-cotton', 2)));
+    expect(one.colours).toHaveLength(1);
+    const { loads, aroundSeconds } = one.colours[0]!;
+    expect(aroundSeconds).toBe(loads * (SECONDS.thread + SECONDS.fastenOff));
+    // Two lines far apart in two colours: the second one is changed to, the first is not.
+    const lines = '<path d="M0 0H9" stroke="#a33"/><path d="M90 0H99" stroke="#3a3"/>';
+    const two = planOf(worked(lines, plainPass('back', 'stranded-cotton', 2)));
+    const around = two.colours.reduce((sum, own) => sum + own.aroundSeconds, 0);
+    expect(around).toBe(2 * (SECONDS.thread + SECONDS.fastenOff) + SECONDS.changeColour);
   });
 
   it('long spans and care take longer: satin over 10 mm, long-and-short, and more of it in several shades', () => {

@@ -191,7 +191,7 @@ export function threadWork(
 ): ThreadWork & { readonly colours: ColourNeed[] } {
   const all = needleRuns(piece, parts, order, memory);
   const changesColour = new Set(
-    all.flatMap(({ colour, run }, i) => (run.isThreaded && colour !== all[i - 1]?.colour ? [run.order] : [])),
+    all.flatMap(({ colour, run }, i) => (i > 0 && run.isThreaded && colour !== all[i - 1]?.colour ? [run.order] : [])),
   );
   const groups = needleGroups(piece, all);
   const steps = new Array<StepWork | null>(order.length).fill(null);

@@ -403,6 +403,30 @@ describe('findings', () => {
     ]);
   });
 
+  it('a span that is too long is tied by a line along the middle first: half of it then lies free', () => {
+    // 14 mm across, 60 mm long, for something that is worn: 10 mm hold.
+    const piece = worked(pieceOf('<rect x="-30" y="-7" width="60" height="14" fill="#a33"/>', { use: 'worn' }), {
+      passes: [{ ...plainPass('satin', 'stranded-cotton'), angleDeg: 90 }],
+    });
+    const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS, { pictures });
+    const finding = findings.find(({ id }) => id === 'span-too-long')!;
+    expect(finding.figures).toMatchObject({ spanMm: 14, limitMm: 10 });
+    const [remedy] = remediesFor(piece, plan, finding);
+    expect(remedy!.label).toBe('Tie it with a line along the middle');
+    const tied = after(piece, remedy!.edit);
+    expect(tied.drawing.parts[0]!.passes!.map(({ role }) => role)).toEqual(['filling', 'vein']);
+    expect(found(tied)).not.toContain('span-too-long');
+    // Along its length no line along the middle crosses it: there it is not offered.
+    const along = worked(piece, { passes: [{ ...plainPass('satin', 'stranded-cotton'), angleDeg: 0 }] });
+    const lying = new Planner().plan(along, USUAL_FACTORS, { pictures });
+    const labels = remediesFor(
+      along,
+      lying.plan,
+      lying.findings.find(({ id }) => id === 'span-too-long')!,
+    );
+    expect(labels.map(({ label }) => label)).not.toContain('Tie it with a line along the middle');
+  });
+
   it('offer no strand count that the thread cannot give, and leave like parts their own direction', () => {
     for (const [thread, strands, stitch] of [
       ['pearl-12', 1, 'back'],

@@ -7,35 +7,36 @@ import { USUAL_FACTORS } from '../work/index.ts';
 import { Planner, STAGES } from './index.ts';
 
 describe('what planning remembers', () => {
-  it.each([
-    ['of a drawing with something of everything', everyKind],
-    ['of Kite', () => demoPiece('kite')],
-  ])('%s: planned again after every command it is as planned afresh', (_, make) => {
+  it.each(
+    [0, 1, 2, 3].flatMap((quarter) => [
+      ['of a drawing with something of everything', quarter, everyKind] as const,
+      ['of Kite', quarter, () => demoPiece('kite')] as const,
+    ]),
+  )('%s: planned again after every command it is as planned afresh (every fourth from %i)', (_, quarter, make) => {
     const base = make();
     const planner = new Planner();
     everything(usual(base), planner);
     let changed = 0;
-    for (const [name, change] of BY_COMMAND) {
+    const commands = [...BY_COMMAND].filter((_command, i) => i % 4 === quarter);
+    for (const [name, change] of commands) {
       const piece = change(base);
       if (piece === base) continue;
       expect(everything(usual(piece), planner), name).toEqual(afresh(usual(piece)));
       changed++;
     }
-    expect(changed).toBeGreaterThan(30);
+    expect(changed).toBeGreaterThan(6);
   });
 
-  it('is as planned afresh after changes in any order, one upon the other', () => {
+  it.each([1, 2])('is as planned afresh after changes in any order, one upon the other (seed %i)', (seed) => {
     const changes = [...BY_COMMAND, ...TWEAKS].filter(([name]) => name !== 'remove');
-    for (let seed = 1; seed <= 2; seed++) {
-      const random = seededRandom(seed);
-      const planner = new Planner();
-      let piece = everyKind();
-      for (let i = 0; i < 14; i++) {
-        const [name, change] = changes[Math.floor(random.next() * changes.length)]!;
-        piece = change(piece);
-        const planned = { piece, own: random.next() < 0.2 ? OTHER_HAND : USUAL_FACTORS, seed: 1 };
-        expect(everything(planned, planner), `${seed} ${i} ${name}`).toEqual(afresh(planned));
-      }
+    const random = seededRandom(seed);
+    const planner = new Planner();
+    let piece = everyKind();
+    for (let i = 0; i < 14; i++) {
+      const [name, change] = changes[Math.floor(random.next() * changes.length)]!;
+      piece = change(piece);
+      const planned = { piece, own: random.next() < 0.2 ? OTHER_HAND : USUAL_FACTORS, seed: 1 };
+      expect(everything(planned, planner), `${seed} ${i} ${name}`).toEqual(afresh(planned));
     }
   });
 

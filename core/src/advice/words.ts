@@ -381,6 +381,8 @@ export const useStrands = (strands: number): string => `Use ${plural(strands, 's
 
 export const useStitch = (stitch: string): string => `Use ${stitch}`;
 
+export const TIE_ALONG = 'Tie it with a line along the middle';
+
 export const useMark = (mark: string): string => `Use ${mark}`;
 
 export const usePositions = (count: number): string => `Use ${plural(count, 'hoop position')}`;

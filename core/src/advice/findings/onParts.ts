@@ -1,6 +1,8 @@
-import { passesAsWorked, type PlannedPart } from '../../work/index.ts';
+import { LONGEST_FRONT_RUN, passesAsWorked, type PlannedPart } from '../../work/index.ts';
+import { middleLine } from '../../geometry/index.ts';
+import { Memory } from '../../measure/index.ts';
 import { markOf, strandChoices, threadKind, type ThreadId } from '../../materials/index.ts';
-import { coveringStrands } from '../../propose/index.ts';
+import { coveringStrands, withNewPass } from '../../propose/index.ts';
 import { type StitchId, stitchKind } from '../../stitches/index.ts';
 import { setShown, type Edit, type Pass, plainPass, groupMembers, type Part, setPasses } from '../../piece/index.ts';
 import type { PartCase, Offer, Case } from '../finding.ts';
@@ -23,6 +25,18 @@ export function switchTo(of: PartCase, stitch: StitchId): Edit | null {
     return plainPass(stitch, thread, Math.max(strands, enough));
   };
   return changeFilling(of, toPass, say.useStitch(stitchKind(stitch).inSentence));
+}
+
+/** A line of stem stitch along the middle of a filling, over it; null where it would not tie what is too long, or lies there already. */
+export function tiedAlong({ piece, planned }: PartCase, limitMm: number): Edit | null {
+  const { part, placed, passes } = planned;
+  const filling = passes.find(({ role }) => role === 'filling');
+  const middle = middleLine(placed.shape.region);
+  if (!filling || !middle || passes.some(({ role }) => role === 'vein')) return null;
+  const freeMm = LONGEST_FRONT_RUN.make({ path: filling.path, ties: [middle] }, new Memory());
+  if (freeMm > limitMm) return null;
+  const layers = withNewPass(passesAsWorked(planned), 'vein', placed);
+  return setPasses(piece, new Map([[part.id, layers]]), say.TIE_ALONG);
 }
 
 export function withStrands(of: PartCase, by: 1 | -1): Edit | null {

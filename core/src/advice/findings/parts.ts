@@ -1,5 +1,5 @@
 import { needleName } from '../../order/index.ts';
-import { onPart, withStrands, leftOut, switchTo, without, changeFilling } from './onParts.ts';
+import { onPart, withStrands, leftOut, switchTo, tiedAlong, without, changeFilling } from './onParts.ts';
 import { equalCircleMm, placesOf } from '../../geometry/index.ts';
 import { roundTo, type Memory } from '../../measure/index.ts';
 import { type Part, type PlanInput, type Pass, setGuides, setStrokeWidth } from '../../piece/index.ts';
@@ -11,7 +11,7 @@ import {
   WORN_USES,
   TREATMENT,
 } from '../../propose/index.ts';
-import { type PlannedPart, type PlannedPass, LONGEST_FRONT_RUN } from '../../work/index.ts';
+import { lineOf, type PlannedPart, type PlannedPass, LONGEST_FRONT_RUN } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { lineToArea, type PlacedShape, outlineToLine } from '../../drawing/index.ts';
 import { clothOf, isPulled, leavesHole, markOf } from '../../materials/index.ts';
@@ -63,12 +63,21 @@ function findingsOf(piece: PlanInput, planned: PlannedPart, memory: Memory): Fin
   if (!placed.box) {
     return placed.behind.length > 0 ? [] : [at(['part-too-small', { widestMm: 0, wantedMm: LEAST_PART_MM }])];
   }
+  // A line along the middle, over a filling, holds its stitches down.
+  const ties = passes.map((_, layer) =>
+    passes.slice(layer + 1).flatMap((over) => (over.role === 'vein' ? [lineOf(over.path)] : [])),
+  );
   return passes
     .flatMap((pass, layer): Found[] => [
       ...(pass.quantities.stitches === 0 ? [['no-stitches', { stitch: pass.stitch }] as const] : []),
       ...sizeFindings(placed, pass),
       ...coverFindings(piece, part, placed, pass),
-      ...spanFindings(piece, placed, pass, memory.made(LONGEST_FRONT_RUN, [part.id], pass, layer)),
+      ...spanFindings(
+        piece,
+        placed,
+        pass,
+        memory.made(LONGEST_FRONT_RUN, [part.id], { path: pass.path, ties: ties[layer]! }, layer),
+      ),
       ...knotFindings(placed, pass),
       ...fieldFindings(placed, pass),
       ...useFindings(piece, pass),
@@ -237,7 +246,11 @@ export const PARTS_REMEDIES = {
       leftOut(part),
     ]),
   'line-not-covered': (of) => onPart(of, (part) => [['Add a strand', withStrands(part, 1)]]),
-  'span-too-long': (of) => onPart(of, (part) => [['Use split stitch filling', switchTo(part, 'split-fill')]]),
+  'span-too-long': (of) =>
+    onPart(of, (part) => [
+      [say.TIE_ALONG, tiedAlong(part, of.finding.figures.limitMm)],
+      ['Use split stitch filling', switchTo(part, 'split-fill')],
+    ]),
   'drawn-wider': (of) =>
     onPart(of, (part) => {
       const { coverMm, drawnMm } = of.finding.figures;

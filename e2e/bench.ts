@@ -10,6 +10,8 @@ export class Bench {
 
   async open(path = '/'): Promise<void> {
     await this.page.goto(path);
+    // The page is there before what answers on it: its settings are read first.
+    await this.page.locator('#app > *').first().waitFor();
   }
 
   async openKite(step = 'Stitches'): Promise<void> {

@@ -13,9 +13,9 @@ const STEADY = [
   { spread: 0.2, weight: 0.6 },
   { spread: 0.28, weight: 0.8 },
   { spread: 0.37, weight: 1.4 },
-  { spread: 0.48, weight: 2.6 },
-  { spread: 0.62, weight: 4.5 },
-  { spread: 0.8, weight: 5 },
+  { spread: 0.48, weight: 2.4 },
+  { spread: 0.62, weight: 7 },
+  { spread: 0.8, weight: 10 },
 ] as const;
 /** Nobody is quicker than usual by more than this factor: a step that seems so was tapped later than it was done. */
 const QUICKEST = 6;

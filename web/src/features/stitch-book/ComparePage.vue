@@ -131,7 +131,7 @@ function percent(share: number): string {
         />
         <NButton v-if="ownPart" size="small" data-test="back-to-part" @click="backToPart">Back to the part</NButton>
       </div>
-      <div class="overview">
+      <div class="overview" role="region" aria-label="All fillings in one table" tabindex="0">
         <table data-test="overview">
           <thead>
             <tr>

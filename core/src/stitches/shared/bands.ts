@@ -199,28 +199,41 @@ function bandsOf(
 /** Where the thread is: where it went down, and how long the stitch there is; null: it begins. */
 type NeedleAt = { readonly x: number; readonly y: number; readonly lengthMm: number } | null;
 
-/** @returns where the thread ends */
+/** Block by block, always on to the one that begins nearest. @returns where the thread ends */
 function writeBands(bands: Bands, shade: number, sink: MoveSink, from: NeedleAt): NeedleAt {
   const ofShade = [...bands.values()].flat().filter((stitch) => stitch.shade === shade);
+  const blocks = [...group(ofShade, (stitch) => stitch.block).values()].map(rowsOf);
   let needle = from;
-  for (const [, block] of [...group(ofShade, (stitch) => stitch.block)].sort(([a], [b]) => a - b)) {
-    needle = writeBlock(block, sink, needle);
+  while (blocks.length > 0) {
+    const ways = blocks.map((rows) => Math.min(...sidesOf(rows).map((row) => wayTo(needle, row.at(-1)!))));
+    const [nearest] = blocks.splice(ways.indexOf(Math.min(...ways)), 1);
+    needle = writeBlock(nearest!, sink, needle);
   }
   return needle;
 }
 
+/** The stitches of a block row by row, each row from its last to its first. */
+function rowsOf(block: readonly PlacedStitch[]): PlacedStitch[][] {
+  return [...group(block, ({ row }) => row)]
+    .sort(([a], [b]) => a - b)
+    .map(([, row]) => row.sort((a, b) => b.share - a.share));
+}
+
+const sidesOf = <Row>(rows: readonly Row[]): Row[] => [rows[0]!, rows.at(-1)!];
+
+const wayTo = (needle: NeedleAt, { x0, y0 }: PlacedStitch): number =>
+  needle ? Math.hypot(x0 - needle.x, y0 - needle.y) : 0;
+
 /** No stitch is begun further ahead of the row that is furthest behind than this, in stitches: rows grow together. */
-const AHEAD = 0.7;
+const AHEAD = 0.5;
 
 /**
  * A block, to and fro across its rows: always on to the nearest stitch that can be worked, which is the next of its row and not far ahead of the
  * others. It begins at whichever side is nearer.
  */
-function writeBlock(block: readonly PlacedStitch[], sink: MoveSink, from: NeedleAt): NeedleAt {
+function writeBlock(rows: PlacedStitch[][], sink: MoveSink, from: NeedleAt): NeedleAt {
+  const block = rows.flat();
   const aheadMm = AHEAD * mean(block.map(lengthOf));
-  const rows = [...group(block, ({ row }) => row)]
-    .sort(([a], [b]) => a - b)
-    .map(([, row]) => row.sort((a, b) => b.share - a.share));
   let needle = from;
   for (let left = block.length; left > 0; left--) {
     const isFirst = left === block.length;
@@ -230,7 +243,7 @@ function writeBlock(block: readonly PlacedStitch[], sink: MoveSink, from: Needle
       const stitch = row.at(-1);
       if (!stitch || (isFirst && k > 0 && k < rows.length - 1)) return;
       if (!isFirst && (stitch.share - behind) * stitch.rowMm > aheadMm) return;
-      const way = needle ? Math.hypot(stitch.x0 - needle.x, stitch.y0 - needle.y) : 0;
+      const way = wayTo(needle, stitch);
       if (way < wayMm) [best, wayMm] = [k, way];
     });
     const stitch = rows[best]!.pop()!;

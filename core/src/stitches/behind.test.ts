@@ -11,7 +11,7 @@ import {
 import { bundleDiameterMm, laidWidthMm, threadKind } from '../materials/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { blob, circle, rectangle, turnedBy } from '../testing/shapes.ts';
-import { measurePath, STITCHES, workStitch, type StitchContext } from './index.ts';
+import { measurePath, STITCHES, workStitch, type MeasuredPath, type StitchId } from './index.ts';
 
 const COTTON = threadKind('stranded-cotton');
 const [LAID, BUNDLE] = [laidWidthMm(COTTON, 1), bundleDiameterMm(COTTON, 1)];
@@ -43,6 +43,14 @@ function fieldOf(way: (typeof WAYS)[number], region: Region): DirectionField | u
   return middle ? guidedField([middle], region, way === 'across' ? Math.PI / 2 : 0) : undefined;
 }
 
+/** A filling worked and measured, in one strand of cotton. */
+function worked(id: StitchId, region: Region, seed: number, field: DirectionField | undefined): MeasuredPath {
+  const context = { laidMm: LAID, bundleMm: BUNDLE, coreMm: 0.69, heightMm: 0.32, angleRad: seed, seed, field };
+  const path = workStitch(id, { region, lines: [], spots: new Float64Array(0) }, {}, context);
+  const pace = { findSeconds: 0, care: 1 };
+  return measurePath(path, { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: CARRIED, pace });
+}
+
 it('what lies behind a filling is at most 1.3 of its front, ways to other places aside: 200 shapes with holes, bays and bends', () => {
   let tried = 0;
   for (let seed = 1; tried < 200; seed++) {
@@ -50,19 +58,7 @@ it('what lies behind a filling is at most 1.3 of its front, ways to other places
     if (regionArea(region) < 20) continue;
     const kind = FILLINGS[tried % FILLINGS.length]!;
     const way = kind.hasDirection ? WAYS[Math.floor(tried / FILLINGS.length) % WAYS.length]! : 'straight';
-    const field = fieldOf(way, region);
-    const context: StitchContext = {
-      laidMm: LAID,
-      bundleMm: BUNDLE,
-      coreMm: 0.69,
-      heightMm: 0.32,
-      angleRad: seed,
-      seed,
-      ...(field && { field }),
-    };
-    const path = workStitch(kind.id, { region, lines: [], spots: new Float64Array(0) }, {}, context);
-    const settings = { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: CARRIED, pace: { findSeconds: 0, care: 1 } };
-    const { quantities, carriedMm } = measurePath(path, settings);
+    const { quantities, carriedMm } = worked(kind.id, region, seed, fieldOf(way, region));
     tried++;
     if (quantities.frontMm === 0) continue;
     const most = FARTHER_BEHIND[kind.id] ?? 1.3;
@@ -79,23 +75,7 @@ it('a broad bend shaded along itself takes its stitches and their returns, and l
     ]);
   const region: Region = [Float64Array.from([...arc(40, false), ...arc(10, true)])];
   expect(regionArea(region)).toBeCloseTo((Math.PI * (40 ** 2 - 10 ** 2)) / 3, -1);
-  const field = guidedField([middleLine(region)!], region);
-  const path = workStitch(
-    'long-short',
-    { region, lines: [], spots: new Float64Array(0) },
-    {},
-    {
-      laidMm: LAID,
-      bundleMm: BUNDLE,
-      coreMm: 0.69,
-      heightMm: 0.32,
-      angleRad: 0,
-      seed: 5,
-      field,
-    },
-  );
-  const settings = { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: CARRIED, pace: { findSeconds: 0, care: 1 } };
-  const { quantities, breaks } = measurePath(path, settings);
+  const { quantities, breaks } = worked('long-short', region, 5, guidedField([middleLine(region)!], region));
   const frontMm = regionArea(region) / (0.9 * LAID);
   expect(quantities.frontMm / frontMm).toBeGreaterThan(0.9);
   expect(quantities.frontMm / frontMm).toBeLessThan(1.45);
@@ -114,22 +94,8 @@ it.each([
     { points: Float64Array.of(-20, 15, 0, 5, 20, 15), closed: false },
   ];
   for (const region of [[circle(15)], [circle(25)], subtract([circle(20)], [circle(7)])]) {
-    const path = workStitch(
-      'needle-painting',
-      { region, lines: [], spots: new Float64Array(0) },
-      {},
-      {
-        laidMm: LAID,
-        bundleMm: BUNDLE,
-        coreMm: 0.69,
-        heightMm: 0.32,
-        angleRad: 0,
-        seed: 5,
-        field: lie === 'bent' ? guidedField(bent, region) : lie,
-      },
-    );
-    const settings = { clothMm: 0.3, bundleMm: BUNDLE, slack: 0, travelMm: CARRIED, pace: { findSeconds: 0, care: 1 } };
-    const { frontMm, stitches } = measurePath(path, settings).quantities;
+    const field = lie === 'bent' ? guidedField(bent, region) : lie;
+    const { frontMm, stitches } = worked('needle-painting', region, 5, field).quantities;
     // How often the thread, as wide as it lies, would cover the area.
     const times = (frontMm * LAID) / regionArea(region);
     expect(times).toBeGreaterThan(1.1);

@@ -2,6 +2,7 @@
 import { Minus, Plus } from '@lucide/vue';
 import { NInputNumber } from 'naive-ui';
 import { ref, useId } from 'vue';
+import { numberTyped } from './typing.ts';
 import * as say from './words.ts';
 
 /** A number with its unit, to type or to step. */
@@ -27,9 +28,15 @@ function pass(value: number | null): void {
   emit('change', value);
 }
 
+/** Nothing is taken of what is no number. */
+function parse(text: string): number | null {
+  const number = numberTyped(text, props.unit ?? '');
+  return Number.isNaN(number) ? null : number;
+}
+
 function judge(): void {
   if (typed === null) return;
-  const number = typed.trim() === '' ? NaN : Number(typed.replace(',', '.'));
+  const number = numberTyped(typed, props.unit ?? '');
   const isGood = number >= props.min && number <= props.max;
   problem.value = isGood ? null : say.numberRange(props.min, props.max, props.unit ?? '');
   typed = null;
@@ -48,6 +55,7 @@ function judge(): void {
         :min="min"
         :max="max"
         :step="step ?? 1"
+        :parse="parse"
         :input-props="{ id, 'aria-describedby': problem ? `${id}-problem` : undefined }"
         v-bind="problem ? { status: 'warning' as const } : {}"
         @update:value="pass"

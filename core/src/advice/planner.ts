@@ -1,4 +1,4 @@
-import { searchOrder, type OrderOfWork } from '../order/index.ts';
+import { orderOfWork, searchOrder, type OrderOfWork } from '../order/index.ts';
 import { Memory, type Faults } from '../measure/index.ts';
 import { NO_PICTURES, pictureBelow, type Pictures } from '../painting/index.ts';
 import { colourName, colourOf, isPainted, type PlanInput } from '../piece/index.ts';
@@ -35,7 +35,7 @@ export interface PlanWays {
   readonly pictures?: Pictures;
   /** Hears how much of the paths is worked, 0–1. */
   readonly tell?: (share: number) => void;
-  /** Hears the workings at once where the order must be searched for: with the order of before, or the best that is had without a search. */
+  /** Hears the workings at once where the order must be searched for: with the order of the plan before, or the best that is found without a search. */
   readonly first?: (workings: Workings) => void;
 }
 
@@ -97,7 +97,7 @@ export class Planner {
   planSize(piece: PlanInput, own: OwnFactors, pictures: Pictures): Workings {
     const { memory } = this;
     const { worked } = this.work(piece, own, { pictures });
-    const plan = sumUp(piece, worked, searchOrder(piece, worked, { seed: 1 }, memory).best(), spreadOf(own), memory);
+    const plan = sumUp(piece, worked, orderOfWork(piece, worked, { seed: 1 }, memory), spreadOf(own), memory);
     return { plan, findings: findOfSize(piece, plan, memory), narrow: narrowPlaces(plan, memory) };
   }
 

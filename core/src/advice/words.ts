@@ -201,7 +201,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
   },
   joined: {
     say: ({ laidMm, heldMm, lengths }, part) =>
-      `${part}: ${mm(laidMm)} of thread are laid in one piece, and a length holds ${mm(heldMm)}. It is joined of ${formatNumber(lengths)} lengths.`,
+      `${part}: ${mm(laidMm)} of thread is laid in one piece, and one length holds ${mm(heldMm)}. It will take ${formatNumber(lengths)} lengths, joined.`,
     why: 'Start each new length where the last one goes down, under a tie, so that the join doesn’t show. Or cut one longer length: laid thread isn’t pulled through the cloth, so it doesn’t wear.',
   },
   'coils-meet': {

@@ -31,7 +31,5 @@ function polygonsOf(region: Region): Region[] {
 }
 
 function pairs(ring: Float64Array): number[][] {
-  const points: number[][] = [];
-  for (const [x, y] of placesOf(ring)) points.push([x, y]);
-  return points;
+  return Array.from(placesOf(ring), ([x, y]) => [x, y]);
 }

@@ -157,7 +157,7 @@ describe('the forecast', () => {
   it.each(SHARES.flatMap((share) => HANDS.map((noise) => [share, noise] as const)))(
     'of a piece of many steps holds in 76 to 84 of 100 cases, with a share of %f done by a hand whose steps lie %f apart',
     (share, noise) => {
-      // With little done it lies nearest to the bound: so many that chance does not decide.
+      // With little done the share lies closest to the bound: only many runs tell it from chance.
       const percent = held(share, rockPool, noise, share < 0.2 ? 8000 : 2000);
       expect(percent).toBeGreaterThanOrEqual(76);
       expect(percent).toBeLessThanOrEqual(84);

@@ -1,17 +1,10 @@
 import { planPass, travelMm, workSettings, type OwnFactors, type PlannedPass, USUAL_FACTORS } from '../work/index.ts';
 import { looseShape } from '../drawing/index.ts';
-import { boxOf, type Box, placeAt } from '../geometry/index.ts';
+import { boxOf, type Box } from '../geometry/index.ts';
 import { DEFAULT_THREAD, WORKING_LENGTH, type ThreadId } from '../materials/index.ts';
 import { emptyPiece, plainPass } from '../piece/index.ts';
 import { secondsAlone } from '../thread/index.ts';
-import {
-  Move,
-  stitchKind,
-  type GivenParams,
-  type StitchId,
-  type StitchPath,
-  type StitchShape,
-} from '../stitches/index.ts';
+import { placesOnPath, stitchKind, type GivenParams, type StitchId, type StitchShape } from '../stitches/index.ts';
 
 /** What a stitch is shown on in the book, mm. */
 const NONE = new Float64Array(0);
@@ -68,7 +61,7 @@ export function sampleOf(
   const placed = looseShape('sample', stitchKind(id).worksOn, shape);
   const pass = { ...plainPass(id, thread, strands), angleDeg: 60, reason: '' };
   const planned = planPass(placed, pass, workSettings(piece, 1, USUAL_FACTORS));
-  return { pass: planned, box: framed(boxOf([...arrays, placesOf(planned.path)])!) };
+  return { pass: planned, box: framed(boxOf([...arrays, placesOnPath(planned.path)])!) };
 }
 
 /** A spot stitch alone, with a little room around it. */
@@ -79,15 +72,6 @@ export function oneSpot(id: StitchId, strands: number, params: GivenParams, thre
     pass: planPass(placed, pass, workSettings(piece, 1, USUAL_FACTORS)),
     box: { minX: -2, minY: -2, maxX: 2, maxY: 2 },
   };
-}
-
-/** The places of a path, without what its other moves tell. */
-function placesOf({ codes, xy }: StitchPath): Float64Array {
-  const places: number[] = [];
-  codes.forEach((code, i) => {
-    if (code !== Move.wrap && code !== Move.travel && code !== Move.lift) places.push(...placeAt(xy, i));
-  });
-  return Float64Array.from(places);
 }
 
 /** A sample has air around it, and all of a family are seen at much the same size. */

@@ -1,4 +1,3 @@
-import { valueOf } from '../measure/index.ts';
 import type { ShadeRef, ThreadId, MarkId } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import type { Scrap } from './scrap.ts';
@@ -172,9 +171,10 @@ export function setPasses(
   label: string,
   mergeKey: string | null = null,
 ): Edit | null {
-  const changes = piece.drawing.parts.flatMap((part, i): (readonly [EditPath, unknown])[] =>
-    passesOf.has(part.id) ? [[['drawing', 'parts', i, 'passes'], withinLimits(valueOf(passesOf, part.id))]] : [],
-  );
+  const changes = piece.drawing.parts.flatMap((part, i): (readonly [EditPath, unknown])[] => {
+    const passes = passesOf.get(part.id);
+    return passes === undefined ? [] : [[['drawing', 'parts', i, 'passes'], withinLimits(passes)]];
+  });
   return editOf(piece, label, changes, mergeKey);
 }
 

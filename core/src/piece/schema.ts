@@ -87,8 +87,7 @@ const point = z.tuple([finite, finite]);
 
 /** Strands that a kind of thread can be worked in. */
 function checkStrands(given: { readonly thread: ThreadId; readonly strands: number }, context: z.RefinementCtx): void {
-  const kind = threadKind(given.thread);
-  const message = kind && strandFault(kind, given.strands);
+  const message = strandFault(threadKind(given.thread), given.strands);
   if (message) context.addIssue({ code: 'custom', path: ['strands'], message });
 }
 

@@ -9,7 +9,16 @@ export {
   type WorkedOn,
 } from './kind.ts';
 export { measurePath, type MeasuredPath, type MeasureSettings, type Pace, type Quantities } from './measurePath.ts';
-export { firstPlace, lastPlace, Move, MoveRecorder, splitByShade, type MoveSink, type StitchPath } from './moves.ts';
+export {
+  firstPlace,
+  lastPlace,
+  Move,
+  MoveRecorder,
+  placesOnPath,
+  splitByShade,
+  type MoveSink,
+  type StitchPath,
+} from './moves.ts';
 export {
   paramKey,
   paramsSchema,

@@ -182,6 +182,18 @@ export function firstPlace({ xy, starts }: StitchPath, stitch: number): readonly
   return [xy[2 * move]!, xy[2 * move + 1]!];
 }
 
+/** Where a path goes, `x0, y0, x1, y1, …`, mm: its moves without those that say no place. */
+export function placesOnPath({ codes, xy }: StitchPath): Float64Array {
+  const places = new Float64Array(xy.length);
+  let count = 0;
+  codes.forEach((code, i) => {
+    if (code === Move.travel || code === Move.wrap || code === Move.lift) return;
+    places[count++] = xy[2 * i]!;
+    places[count++] = xy[2 * i + 1]!;
+  });
+  return places.subarray(0, count);
+}
+
 /** Moves at which a stitch ends. */
 const PLACES: ReadonlySet<number> = new Set([Move.down, Move.via, Move.under]);
 

@@ -62,7 +62,7 @@ const ROUNDING_MM = 0.05;
 
 /**
  * Follows the needle through passes in their order of working: a length serves until what must stay for fastening off is
- * all that is left, at the end of a stitch; a stitch that no length holds is joined of several. Near places are reached behind the cloth, far ones by fastening off.
+ * all that is left, at the end of a stitch; a stitch too long for one length takes several, joined. Near places are reached behind the cloth, far ones by fastening off.
  */
 export function countLoads(runs: readonly LoadedRun[], settings: LoadSettings): Loads {
   const { travelMm } = settings;
@@ -107,7 +107,7 @@ export function countLoads(runs: readonly LoadedRun[], settings: LoadSettings): 
         }
         let used = run.usedMm[next - 1]! - before;
         worked += used;
-        // Thread that is laid in one stitch longer than a length is joined: each length holds as much of it as it can.
+        // A laid thread that is longer than one length takes several, joined end to end; each of them is used up before the next.
         for (; used > left + ROUNDING_MM; left = usable) {
           portions.at(-1)!.push({ run: number, from: done, to: done, usedMm: left });
           portions.push([]);

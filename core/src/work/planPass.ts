@@ -108,7 +108,6 @@ function worked(
   tell?: (share: number) => void,
 ): PlannedPass {
   const kind = threadKind(pass.thread);
-  if (!kind) throw new RangeError(`planPass: no thread of kind '${pass.thread}'`);
   const stitch = stitchKind(pass.stitch);
   const cloth = clothOf(settings.cloth);
   const [needle, ...others] = needlesFor(kind, pass.strands, stitch.needle, cloth) as [Needle, ...Needle[]];
@@ -210,7 +209,6 @@ function threadsOf(
 
 function ownThread({ thread, strands }: { thread: ThreadId; strands: number }, settings: WorkSettings): OwnThread {
   const kind = threadKind(thread);
-  if (!kind) throw new RangeError(`planPass: no thread of kind '${thread}'`);
   return {
     thread,
     strands,

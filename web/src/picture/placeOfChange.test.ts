@@ -9,13 +9,13 @@ import { withCanvas } from '../testing/canvas.ts';
 import { svg } from '../testing/drawings.ts';
 import type { Brush } from './brush.ts';
 import { paintPicture } from './paintPicture.ts';
-import { placeOfChange, viewAt, type Picture, type Place } from './placeOfChange.ts';
+import { placeOfChange, viewAt, type Picture, type PixelBox } from './placeOfChange.ts';
 import { sceneOf } from './scene.ts';
 
 beforeAll(withCanvas);
 
 const PIXELS = { width: 400, height: 400 };
-const WHOLE: Place = { left: 0, top: 0, ...PIXELS };
+const WHOLE: PixelBox = { left: 0, top: 0, ...PIXELS };
 const ON_THE_PAGE = {};
 const DRAWING = svg(
   `<circle cx="15" cy="15" r="7" fill="#b33"/><rect x="18" y="12" width="14" height="9" fill="#37a"/>
@@ -47,7 +47,7 @@ function changed(piece: Piece, seed: number): Piece {
   return { ...piece, drawing: { ...piece.drawing, parts: piece.drawing.parts.with(at, other) } };
 }
 
-function paint(picture: Picture, place: Place): Canvas {
+function paint(picture: Picture, place: PixelBox): Canvas {
   const canvas = createCanvas(place.width, place.height);
   const brush = canvas.getContext('2d') as unknown as Brush;
   for (const _ of paintPicture(brush, picture.scene, viewAt(place, picture), place, 'front'));

@@ -1,5 +1,5 @@
 import { boxOf, type Box } from '@junctura/core/geometry';
-import { Move } from '@junctura/core/stitches';
+import { placesOnPath } from '@junctura/core/stitches';
 import type { Side } from './paintPicture.ts';
 import type { PaintedThread, Scene } from './scene.ts';
 import type { Size, View } from './view.ts';
@@ -19,13 +19,13 @@ export interface Picture {
 }
 
 /** Some of a canvas, in its pixels. */
-export interface Place extends Size {
+export interface PixelBox extends Size {
   readonly left: number;
   readonly top: number;
 }
 
 /** What of a canvas must be painted for a picture: all of it, or where threads changed since the one that is there; null: nothing. */
-export function placeOfChange(there: Picture | null, wanted: Picture): Place | null {
+export function placeOfChange(there: Picture | null, wanted: Picture): PixelBox | null {
   const { width, height } = wanted.pixels;
   const whole = { left: 0, top: 0, width, height };
   if (!there || !isSameWindow(there, wanted)) return whole;
@@ -51,7 +51,7 @@ function isSameWindow(a: Picture, b: Picture): boolean {
 }
 
 /** The whole pixels in which a box of the cloth is seen; null where it is out of sight. */
-function placeOf(box: Box, { view, ratio, pixels: { width, height } }: Picture): Place | null {
+function placeOf(box: Box, { view, ratio, pixels: { width, height } }: Picture): PixelBox | null {
   const scale = view.pxPerMm * ratio;
   const toX = (x: number): number => (x - view.centreX) * scale + width / 2;
   const toY = (y: number): number => (y - view.centreY) * scale + height / 2;
@@ -61,7 +61,7 @@ function placeOf(box: Box, { view, ratio, pixels: { width, height } }: Picture):
 }
 
 /** The view in which a place of a picture is all there is. */
-export function viewAt({ left, top, width, height }: Place, { view, ratio, pixels }: Picture): View {
+export function viewAt({ left, top, width, height }: PixelBox, { view, ratio, pixels }: Picture): View {
   const pxPerMm = view.pxPerMm * ratio;
   return {
     centreX: view.centreX + (left + width / 2 - pixels.width / 2) / pxPerMm,
@@ -128,7 +128,7 @@ function looksSame(a: PaintedThread, b: PaintedThread): boolean {
 }
 
 function boxAbout(threads: readonly PaintedThread[]): Box | null {
-  const box = boxOf(threads.map(({ thread }) => placesOf(thread.path)));
+  const box = boxOf(threads.map(({ thread }) => placesOnPath(thread.path)));
   return (
     box && {
       minX: box.minX - BEYOND_MM,
@@ -137,16 +137,4 @@ function boxAbout(threads: readonly PaintedThread[]): Box | null {
       maxY: box.maxY + BEYOND_MM,
     }
   );
-}
-
-/** Where a path goes: wraps and lifts are no places. */
-function placesOf({ codes, xy }: PaintedThread['thread']['path']): Float64Array {
-  const places = new Float64Array(xy.length);
-  let count = 0;
-  codes.forEach((code, i) => {
-    if (code === Move.travel || code === Move.wrap || code === Move.lift) return;
-    places[count++] = xy[2 * i]!;
-    places[count++] = xy[2 * i + 1]!;
-  });
-  return places.subarray(0, count);
 }

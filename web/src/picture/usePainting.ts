@@ -1,5 +1,5 @@
 import { onScopeDispose, watch, type Ref } from 'vue';
-import { placeOfChange, viewAt, type Picture, type Place } from './placeOfChange.ts';
+import { placeOfChange, viewAt, type Picture, type PixelBox } from './placeOfChange.ts';
 import { paintPicture, type Side } from './paintPicture.ts';
 import type { Scene } from './scene.ts';
 import { followView, type Size, type View } from './view.ts';
@@ -113,7 +113,7 @@ export function usePainting({ canvas, scene, view, side, size, ready }: Painting
   function finish(
     shown: HTMLCanvasElement,
     sharp: Picture,
-    { left, top, width, height }: Place,
+    { left, top, width, height }: PixelBox,
     fresh: HTMLCanvasElement,
   ): void {
     const { pixels } = sharp;

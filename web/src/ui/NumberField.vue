@@ -30,15 +30,15 @@ function pass(value: number | null): void {
 
 /** Nothing is taken of what is no number. */
 function parse(text: string): number | null {
-  const number = numberTyped(text, props.unit ?? '');
+  const number = numberTyped(text, props.unit);
   return Number.isNaN(number) ? null : number;
 }
 
 function judge(): void {
   if (typed === null) return;
-  const number = numberTyped(typed, props.unit ?? '');
+  const number = numberTyped(typed, props.unit);
   const isGood = number >= props.min && number <= props.max;
-  problem.value = isGood ? null : say.numberRange(props.min, props.max, props.unit ?? '');
+  problem.value = isGood ? null : say.numberRange(props.min, props.max, props.unit);
   typed = null;
 }
 </script>

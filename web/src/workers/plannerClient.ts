@@ -8,7 +8,7 @@ import { WorkerClient, type Asking } from './workerClient.ts';
 
 /** Who hears how a plan comes about. */
 export interface PlanHearer {
-  /** What will be painted anew, coarsely. */
+  /** A rough picture of the parts that are about to be painted again. */
   readonly coarse?: (parts: readonly CoarsePart[]) => void;
   /** How much of the paths is worked, 0–1. */
   readonly share?: (share: number) => void;

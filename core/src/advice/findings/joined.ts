@@ -3,7 +3,7 @@ import { loadSettings, usableMm, type Plan } from '../../thread/index.ts';
 import { hundredths, type Finding, type FindingKinds, type FindingRemedies } from '../finding.ts';
 import { onPart, switchTo } from './onParts.ts';
 
-/** Threads that are laid in one piece and are longer than a length is. */
+/** Threads that are laid in one piece and are too long for one length. */
 export function joinedFindings(piece: PlanInput, { parts }: Plan): Finding[] {
   const settings = loadSettings(piece);
   return parts.flatMap(({ part, passes }): Finding[] => {

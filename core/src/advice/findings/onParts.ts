@@ -1,6 +1,5 @@
-import { LONGEST_FRONT_RUN, passesAsWorked, type PlannedPart } from '../../work/index.ts';
+import { longestFreeRun, passesAsWorked, type PlannedPart } from '../../work/index.ts';
 import { middleLine } from '../../geometry/index.ts';
-import { Memory } from '../../measure/index.ts';
 import { markOf, strandChoices, threadKind, type ThreadId } from '../../materials/index.ts';
 import { coveringStrands, withNewPass } from '../../propose/index.ts';
 import { type StitchId, stitchKind } from '../../stitches/index.ts';
@@ -33,8 +32,7 @@ export function tiedAlong({ piece, planned }: PartCase, limitMm: number): Edit |
   const filling = passes.find(({ role }) => role === 'filling');
   const middle = middleLine(placed.shape.region);
   if (!filling || !middle || passes.some(({ role }) => role === 'vein')) return null;
-  const freeMm = LONGEST_FRONT_RUN.make({ path: filling.path, ties: [middle] }, new Memory());
-  if (freeMm > limitMm) return null;
+  if (longestFreeRun(filling.path, [middle]) > limitMm) return null;
   const layers = withNewPass(passesAsWorked(planned), 'vein', placed);
   return setPasses(piece, new Map([[part.id, layers]]), say.TIE_ALONG);
 }

@@ -11,7 +11,7 @@ import {
   WORN_USES,
   TREATMENT,
 } from '../../propose/index.ts';
-import { lineOf, type PlannedPart, type PlannedPass, LONGEST_FRONT_RUN } from '../../work/index.ts';
+import { type PlannedPart, type PlannedPass, LONGEST_FRONT_RUN } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import { lineToArea, type PlacedShape, outlineToLine } from '../../drawing/index.ts';
 import { clothOf, isPulled, leavesHole, markOf } from '../../materials/index.ts';
@@ -65,7 +65,7 @@ function findingsOf(piece: PlanInput, planned: PlannedPart, memory: Memory): Fin
   }
   // A line along the middle, over a filling, holds its stitches down.
   const ties = passes.map((_, layer) =>
-    passes.slice(layer + 1).flatMap((over) => (over.role === 'vein' ? [lineOf(over.path)] : [])),
+    passes.slice(layer + 1).flatMap((over) => (over.role === 'vein' ? [over.path] : [])),
   );
   return passes
     .flatMap((pass, layer): Found[] => [

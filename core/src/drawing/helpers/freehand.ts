@@ -44,8 +44,7 @@ export function drawFreehand(
   there: readonly PlacedShape[],
   { smoothMm, snapMm, edges }: FreehandOptions,
 ): HelperPart | null {
-  const places: Place[] = [];
-  for (const [x, y] of placesOf(points)) places.push([x, y]);
+  const places = [...placesOf(points)];
   if (kind === 'spot') return places.length === 0 ? null : { name: 'Dot', kind, path: dots(places.slice(-1)) };
   const drawn = { points: Float64Array.from(points), closed: false };
   if (places.length < 2 || polylineLength(drawn) < SHORTEST_MM) return null;

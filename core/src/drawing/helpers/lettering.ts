@@ -9,7 +9,7 @@ import {
   type FlatRun,
   type Polyline,
 } from '../../geometry/index.ts';
-import { failure, success, type Outcome, valueOf } from '../../measure/index.ts';
+import { failure, success, type Outcome } from '../../measure/index.ts';
 import { readXmlTree, type SvgElement } from '../svg/xmlTree.ts';
 import type { HelperPart } from './helper.ts';
 import * as say from '../words.ts';
@@ -69,7 +69,8 @@ export function lineFont(source: string): Outcome<LetterFont> {
   visit(tree.value);
   const highest = (d: string): number =>
     Math.max(0, ...flattenPath(d, 5).flatMap((run) => [...run.points].filter((_, i) => i % 2)));
-  const capital = glyphs.has('H') ? highest(valueOf(glyphs, 'H').d) : 0;
+  const letterH = glyphs.get('H');
+  const capital = letterH ? highest(letterH.d) : 0;
   if (capital <= 0) return failure('This file is not a line font: it has no letter H.');
   return success({
     kind: 'line',

@@ -36,6 +36,9 @@ export function workSatinLeaf(
   half(right, -slant);
 }
 
+/** The vein is looked at in this many places. */
+const LOOKS = 60;
+
 /** How far down the vein from its tip the nearest place of it lies, as a share. */
 function fromTip({ lengthMm, place }: Vein, x: number, y: number): number {
   const wayTo = (k: number): number => {
@@ -46,7 +49,6 @@ function fromTip({ lengthMm, place }: Vein, x: number, y: number): number {
   for (let k = 1; k <= LOOKS; k++) if (wayTo(k) < wayTo(best)) best = k;
   return Math.min(1 - 1e-9, 1 - best / LOOKS);
 }
-const LOOKS = 60;
 
 /** The direction of one half: at one angle to the vein, all along it. */
 function slanting(vein: Vein, side: Region, turn: number): Pick<StitchContext, 'angleRad' | 'field'> {

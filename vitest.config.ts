@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config';
 // Not where noon is noon everywhere: what is of a day is of the day where the person is.
 process.env['TZ'] = 'America/New_York';
 
-const PAGES = 'web/src/{features,shell}/**/*.test.ts';
+const PAGES = 'web/src/{features,shell,ui}/**/*.test.ts';
 
 export default defineConfig({
   test: {

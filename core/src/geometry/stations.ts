@@ -7,6 +7,8 @@ const CORNER_RAD = (38 * Math.PI) / 180;
 /** The greatest distance between a stitch and the drawn curve (mm), before stitches are shortened. */
 export const CHORD_TOLERANCE_MM = 0.2;
 const SHORTEST_STEP_MM = 0.6;
+/** After this often, steps that still leave the line are as short as they get. */
+const ROUNDS_OF_SHORTENING = 8;
 
 /** A stretch of a line between two corners, with the length at each of its points. */
 export interface Run {
@@ -104,27 +106,103 @@ export function paceAlong(run: Run, stepMm: number, reach: number): Pace {
 }
 
 /**
- * Divides a run into whole steps, all but evenly long where it is straight.
+ * Divides a run into whole steps, all but evenly long where it is straight. Where a stitch would leave the line by more than it may, steps are
+ * shortened, down to the shortest that a hand works.
+ * @param reach how many steps one stitch spans; 0: it follows the line
+ * @param chordMm how far a stitch may leave the line
  * @returns the lengths along the run at which steps begin and end, from 0 to its length
  */
-export function stationsAlong(run: Run, stepMm: number, reach: number): Float64Array {
-  const pace = paceAlong(run, stepMm, reach);
-  // Half a step is always rounded the same way, whatever the last digit of a turned line is.
-  const count = Math.max(1, Math.round(pace.steps - 1e-6));
-  return Float64Array.from({ length: count + 1 }, (_, i) =>
-    i === count ? run.lengthMm : pace.lengthAt((i * pace.steps) / count),
-  );
+export function stationsAlong(
+  run: Run,
+  stepMm: number,
+  reach: number,
+  chordMm: number = CHORD_TOLERANCE_MM,
+): Float64Array {
+  const effort = stepEffort(run, stepMm, reach, chordMm);
+  for (let round = 0; ; round++) {
+    const pace = new Pace(run, effort);
+    // Half a step is always rounded the same way, whatever the last digit of a turned line is.
+    const count = Math.max(1, Math.round(pace.steps - 1e-6));
+    const stations = Float64Array.from({ length: count + 1 }, (_, i) =>
+      i === count ? run.lengthMm : pace.lengthAt((i * pace.steps) / count),
+    );
+    const between = (step: number): number => {
+      const [i, share] = [Math.floor(step), step % 1];
+      return i >= count ? run.lengthMm : stations[i]! + share * (stations[i + 1]! - stations[i]!);
+    };
+    if (reach === 0 || round === ROUNDS_OF_SHORTENING) return stations;
+    const stretch = shortening(run, stations, (i) => between(i + reach), Math.min(stepMm, SHORTEST_STEP_MM), chordMm);
+    if (!stretch) return stations;
+    let [before, length] = [0, 0];
+    for (let i = 1; i < effort.length; i++) {
+      length = (effort[i]! - before) * stretch[i]!;
+      before = effort[i]!;
+      effort[i] = effort[i - 1]! + length;
+    }
+  }
+}
+
+/**
+ * By how much more steps each edge of a run takes, so that no stitch leaves it further than it may; null: none does.
+ * @param endOf where the stitch that begins with a step ends
+ */
+function shortening(
+  run: Run,
+  stations: Float64Array,
+  endOf: (step: number) => number,
+  shortestMm: number,
+  chordMm: number,
+): Float64Array | null {
+  const { lengths } = run;
+  const [walker, ahead] = [new RunWalker(run), new RunWalker(run)];
+  const [from, to] = [
+    { x: 0, y: 0, dx: 0, dy: 0 },
+    { x: 0, y: 0, dx: 0, dy: 0 },
+  ];
+  let stretch: Float64Array | null = null;
+  let first = 0;
+  for (let step = 0; step + 1 < stations.length; step++) {
+    const [start, end] = [stations[step]!, endOf(step)];
+    while (first < lengths.length - 1 && lengths[first]! <= start) first++;
+    if (lengths[first]! >= end || stations[step + 1]! - start <= shortestMm * 1.01) continue;
+    walker.at(start, from);
+    ahead.at(end, to);
+    const awayMm = farthestFromChord(run, first, end, from, to);
+    if (awayMm <= chordMm) continue;
+    stretch ??= new Float64Array(lengths.length).fill(1);
+    // How far a chord leaves a bend grows with the square of its length.
+    const factor = Math.min(2, 1.02 * Math.sqrt(awayMm / chordMm));
+    for (let i = first; i < lengths.length && lengths[i - 1]! < end; i++) stretch[i] = Math.max(stretch[i]!, factor);
+  }
+  return stretch;
+}
+
+/** How far the points of a run up to a length lie from the chord between two places, mm. */
+function farthestFromChord(
+  { points, lengths }: Run,
+  first: number,
+  endMm: number,
+  from: { readonly x: number; readonly y: number },
+  to: { readonly x: number; readonly y: number },
+): number {
+  const [dx, dy] = [to.x - from.x, to.y - from.y];
+  const chord = Math.hypot(dx, dy) || 1;
+  let farthest = 0;
+  for (let i = first; i < lengths.length && lengths[i]! < endMm; i++) {
+    farthest = Math.max(farthest, Math.abs(dx * (points[2 * i + 1]! - from.y) - dy * (points[2 * i]! - from.x)));
+  }
+  return farthest / chord;
 }
 
 /** How many steps it takes to reach each point of a run: its length over the step that its bend allows. */
-function stepEffort(run: Run, stepMm: number, reach: number): Float64Array {
+function stepEffort(run: Run, stepMm: number, reach: number, chordMm: number = CHORD_TOLERANCE_MM): Float64Array {
   const count = run.lengths.length;
   const effort = new Float64Array(count);
   const bend = bendAt(run, stepMm);
   for (let i = 1; i < count; i++) {
     const curvature = Math.max(bend[i - 1]!, bend[i]!);
     // A chord c on radius r leaves it by c² / 8r.
-    const allowed = curvature > 0 ? Math.sqrt((8 * CHORD_TOLERANCE_MM) / curvature) / reach : stepMm;
+    const allowed = curvature > 0 ? Math.sqrt((8 * chordMm) / curvature) / reach : stepMm;
     const step = Math.max(Math.min(stepMm, SHORTEST_STEP_MM), Math.min(stepMm, allowed));
     effort[i] = effort[i - 1]! + (run.lengths[i]! - run.lengths[i - 1]!) / step;
   }

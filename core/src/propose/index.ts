@@ -1,3 +1,4 @@
+export { changeStitch } from './changeStitch.ts';
 export { tightestBendMm } from './bends.ts';
 export { longestSpan, SATIN_DIRECTION } from './direction.ts';
 export { LINE_BENDS } from './drawingSense.ts';

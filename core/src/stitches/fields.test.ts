@@ -219,15 +219,21 @@ describe('the rules of single stitches', () => {
     }
   });
 
-  it('an even leaf of flies needs no stitch slipped in: 40 × 12 mm in two strands take about 1.8 m', () => {
+  it('a slender leaf of flies needs no stitch slipped in: its arms are its area over the spacing, each goes behind once, ties reach down its vein', () => {
     const edge = (way: 1 | -1): number[] =>
       Array.from({ length: 81 }, (_, i) => (way > 0 ? i : 80 - i) / 80).flatMap((t) => [
         40 * t,
-        way * 24 * t * (1 - t),
+        way * 12 * t * (1 - t),
       ]);
     const region = [Float64Array.from([...edge(1), ...edge(-1)])];
     const path = work('fly-leaf', region);
-    expect(Math.abs(measured(path).threadMm / 1800 - 1)).toBeLessThan(0.06);
+    // 40 × 6 mm of parabolas are 160 mm²; measured bare, without cloth and slack.
+    const armsMm = regionArea(region) / (0.9 * LAID);
+    const { frontMm, backMm } = measured(path);
+    expect(frontMm / (armsMm + 40)).toBeGreaterThan(0.95);
+    expect(frontMm / (armsMm + 40)).toBeLessThan(1.05);
+    expect(backMm / armsMm).toBeGreaterThan(0.95);
+    expect(backMm / armsMm).toBeLessThan(1.05);
     // Away from tip and foot there are arms and ties alone: no straight stitch lies wholly on one side of the vein.
     const aside = [...path.codes].filter((code, i) => {
       const [ax, ay, bx, by] = [path.xy[2 * i - 2]!, path.xy[2 * i - 1]!, path.xy[2 * i]!, path.xy[2 * i + 1]!];

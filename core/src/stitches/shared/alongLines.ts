@@ -1,4 +1,4 @@
-import { runsOf, RunWalker, stationsAlong, type Polyline } from '../../geometry/index.ts';
+import { CHORD_TOLERANCE_MM, runsOf, RunWalker, stationsAlong, type Polyline } from '../../geometry/index.ts';
 
 /** A place on a line: where, and the unit direction there. */
 export interface Place {
@@ -18,19 +18,28 @@ export interface SteppedRun {
   place(lengthMm: number): Place;
 }
 
-/** Divides every line into runs between corners and every run into steps, and hands them over in order. */
+/** How far a stitch may leave its line, mm: no further than its own thread covers. */
+export function chordOf(laidMm: number): number {
+  return Math.min(CHORD_TOLERANCE_MM, laidMm / 2);
+}
+
+/**
+ * Divides every line into runs between corners and every run into steps, and hands them over in order.
+ * @param chordMm how far a stitch may leave the line
+ */
 export function forEachRun(
   lines: readonly Polyline[],
   stepMm: number,
   reach: number,
   visit: (run: SteppedRun) => void,
+  chordMm?: number,
 ): void {
   for (const line of lines) {
     const runs = runsOf(line);
     runs.forEach((run, i) => {
       const walker = new RunWalker(run);
       visit({
-        stations: stationsAlong(run, stepMm, reach),
+        stations: stationsAlong(run, stepMm, reach, chordMm),
         isFirst: i === 0,
         isLast: i === runs.length - 1,
         place: (lengthMm) => {

@@ -1,10 +1,10 @@
-import type { StitchShape } from '../kind.ts';
+import type { StitchContext, StitchShape } from '../kind.ts';
 import type { MoveSink } from '../moves.ts';
-import { forEachRun } from './alongLines.ts';
+import { chordOf, forEachRun, type SteppedRun } from './alongLines.ts';
 
 /** Up one stitch ahead, down at the end of the last: front s, behind 2s, and s won. */
-export function workBack(shape: StitchShape, stitchMm: number, sink: MoveSink): void {
-  forEachRun(shape.lines, stitchMm, 1, ({ stations, place, isFirst }) => {
+export function workBack(shape: StitchShape, stitchMm: number, { laidMm }: StitchContext, sink: MoveSink): void {
+  const work = ({ stations, place, isFirst }: SteppedRun): void => {
     if (isFirst) sink.travel();
     for (let i = 1; i < stations.length; i++) {
       const end = place(stations[i]!);
@@ -13,5 +13,6 @@ export function workBack(shape: StitchShape, stitchMm: number, sink: MoveSink): 
       sink.up(end.x, end.y);
       sink.down(start.x, start.y);
     }
-  });
+  };
+  forEachRun(shape.lines, stitchMm, 1, work, chordOf(laidMm));
 }

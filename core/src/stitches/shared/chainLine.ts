@@ -1,7 +1,7 @@
 import type { Point } from '../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../kind.ts';
 import type { MoveSink } from '../moves.ts';
-import { forEachRun, type Place } from './alongLines.ts';
+import { chordOf, forEachRun, type Place, type SteppedRun } from './alongLines.ts';
 
 /** Half the width of a loop, in laid widths. */
 const HALF_LOOP = 0.75;
@@ -18,7 +18,7 @@ const TIE = 1.3;
 
 /** A loop held, down where it came up, up inside the loop's end: two in front, one behind. */
 export function workChain(shape: StitchShape, stitchMm: number, { laidMm }: StitchContext, sink: MoveSink): void {
-  forEachRun(shape.lines, stitchMm, 1, ({ stations, place, isFirst, isLast }) => {
+  const work = ({ stations, place, isFirst, isLast }: SteppedRun): void => {
     if (isFirst) sink.travel();
     let from = place(stations[0]!);
     for (let i = 1; i < stations.length; i++) {
@@ -27,7 +27,8 @@ export function workChain(shape: StitchShape, stitchMm: number, { laidMm }: Stit
       from = to;
     }
     if (isLast) tieDown(from, laidMm, sink);
-  });
+  };
+  forEachRun(shape.lines, stitchMm, 1, work, chordOf(laidMm));
 }
 
 /** One loop from a place to the next, held down where it came up. */

@@ -1,15 +1,21 @@
-import type { StitchShape } from '../kind.ts';
+import type { StitchContext, StitchShape } from '../kind.ts';
 import type { MoveSink } from '../moves.ts';
-import { forEachRun } from './alongLines.ts';
+import { chordOf, forEachRun, type SteppedRun } from './alongLines.ts';
 import { SPLIT_ADVANCE, splitEnd } from './splitSteps.ts';
 
 /**
  * Forward a stitch, up through the last third of it, forward again.
  * @param stagger whether lines are rows side by side, of which every second begins with half a step
  */
-export function workSplit(shape: StitchShape, stitchMm: number, sink: MoveSink, { stagger = false } = {}): void {
+export function workSplit(
+  shape: StitchShape,
+  stitchMm: number,
+  { laidMm }: StitchContext,
+  sink: MoveSink,
+  { stagger = false } = {},
+): void {
   let row = 0;
-  forEachRun(shape.lines, stitchMm * SPLIT_ADVANCE, 1 / SPLIT_ADVANCE, ({ stations, place, isFirst }) => {
+  const work = ({ stations, place, isFirst }: SteppedRun): void => {
     if (isFirst) {
       sink.travel();
       row++;
@@ -22,7 +28,8 @@ export function workSplit(shape: StitchShape, stitchMm: number, sink: MoveSink, 
       sink.up(start.x, start.y);
       sink.down(end.x, end.y);
     }
-  });
+  };
+  forEachRun(shape.lines, stitchMm * SPLIT_ADVANCE, 1 / SPLIT_ADVANCE, work, chordOf(laidMm));
 }
 
 /** The same line begun with half a step, so that its stitches end between those of its neighbours. */

@@ -1,6 +1,6 @@
 import type { StitchContext, StitchShape } from '../kind.ts';
 import type { MoveSink } from '../moves.ts';
-import { forEachRun, type Place } from './alongLines.ts';
+import { chordOf, forEachRun, type Place, type SteppedRun } from './alongLines.ts';
 
 /** The needle comes up this far beside the line, in laid widths, and goes down as far on the other side. */
 const BESIDE = 0.22;
@@ -17,7 +17,7 @@ export function workStem(
     x - dy * way * aside,
     y + dx * way * aside,
   ];
-  forEachRun(shape.lines, stitchMm / 2, 2, ({ stations, place, isFirst }) => {
+  const work = ({ stations, place, isFirst }: SteppedRun): void => {
     if (isFirst) sink.travel();
     const last = stations.length - 1;
     for (let i = 0; i < Math.max(1, last - 1); i++) {
@@ -25,5 +25,6 @@ export function workStem(
       sink.up(...beside(place(stations[i]!), 1));
       sink.down(...beside(place(stations[Math.min(i + 2, last)]!), -1));
     }
-  });
+  };
+  forEachRun(shape.lines, stitchMm / 2, 2, work, chordOf(laidMm));
 }

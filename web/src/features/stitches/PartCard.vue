@@ -2,7 +2,7 @@
 import { passesAsWorked, stitchSays, type PlannedPart } from '@junctura/core/work';
 import FilledWith from './FilledWith.vue';
 import LineUse from './LineUse.vue';
-import { asPass, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
+import { asPass, changeStitch, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
 import { formatDuration, formatThread, plural } from '@junctura/core/measure';
 import {
@@ -18,7 +18,7 @@ import {
   shownColour,
   setFilledWith,
 } from '@junctura/core/piece';
-import { stitchKind, type Quantities } from '@junctura/core/stitches';
+import { stitchKind, type Quantities, type StitchId } from '@junctura/core/stitches';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -122,7 +122,17 @@ function change(index: number, change: PassChange, label: string, mergeKey: stri
 /** @param apartDeg by how much the part's stitches are turned against those that are shown */
 function changedPass(pass: Pass, part: Partial<Pass>, apartDeg: number): Pass {
   if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (part.angleDeg + apartDeg + 360) % 180 };
-  return { ...pass, ...part, params: part.stitch ? {} : { ...pass.params, ...part.params } };
+  return { ...pass, ...part, params: { ...pass.params, ...part.params } };
+}
+
+/** Another stitch lies in its own way, and keeps what was set where it has the same. */
+function setStitch(index: number, stitch: StitchId): void {
+  const shown = passesOf(props.planned.part.id)[index];
+  if (!shown) return;
+  const { kept, dropped } = changeStitch(shown, stitch, offers.value);
+  changePasses(say.useStitchKeeping(stitchKind(stitch).inSentence, kept, dropped), (passes) =>
+    passes.map((pass, i) => (i === index ? changeStitch(pass, stitch, offers.value).pass : pass)),
+  );
 }
 
 /** The layer that is open on the card: the filling, until another is chosen. */
@@ -301,7 +311,12 @@ function recolour(id: string): void {
         >
           {{ line }}
         </p>
-        <PassEditor :planned="planned" :index="index" @change="(part, label, key) => change(index, part, label, key)" />
+        <PassEditor
+          :planned="planned"
+          :index="index"
+          @change="(part, label, key) => change(index, part, label, key)"
+          @stitch="(stitch) => setStitch(index, stitch)"
+        />
         <div class="why">
           <p>
             {{

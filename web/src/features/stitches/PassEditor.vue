@@ -38,14 +38,16 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { PassChange } from './passChange.ts';
 import * as say from './words.ts';
-import { useStitch } from '../../session/words.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 
 const OutlineRun = comesLater(() => import('./OutlineRun.vue'));
 
 /** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
 const props = defineProps<{ planned: PlannedPart; index: number }>();
-const emit = defineEmits<{ change: [change: PassChange, label: string, mergeKey: string | null] }>();
+const emit = defineEmits<{
+  change: [change: PassChange, label: string, mergeKey: string | null];
+  stitch: [id: StitchId];
+}>();
 
 const opened = useOpenedPiece();
 
@@ -71,9 +73,6 @@ const params = computed(() =>
   Object.entries(kind.value.params).map(([key, param]) => ({ key, param, value: pass.value.params[key]! })),
 );
 
-function setStitch(stitch: StitchId): void {
-  emit('change', { stitch, params: {}, angleDeg: null, second: null }, useStitch(stitchKind(stitch).inSentence), null);
-}
 function setThread(thread: ThreadId): void {
   const choices = strandChoices(threadKind(thread));
   const now = pass.value.strands;
@@ -211,7 +210,13 @@ const dial = computed(() => {
 
 <template>
   <div class="editor">
-    <ChoiceField class="wide" label="Stitch" :value="pass.stitch" :options="stitches" @change="setStitch" />
+    <ChoiceField
+      class="wide"
+      label="Stitch"
+      :value="pass.stitch"
+      :options="stitches"
+      @change="(stitch) => emit('stitch', stitch)"
+    />
     <ChoiceField label="Thread" :value="pass.thread" :options="THREADS" @change="setThread" />
     <ChoiceField label="Strands" :value="pass.strands" :options="strands" @change="setStrands" />
     <ChoiceField

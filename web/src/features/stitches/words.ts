@@ -1,5 +1,5 @@
 import { NEEDLES_ARE_SHARP } from '@junctura/core/materials';
-import { byCount, formatNumber, formatPercent, plural } from '@junctura/core/measure';
+import { byCount, formatList, formatNumber, formatPercent, plural } from '@junctura/core/measure';
 import type { PictureFault, PictureJudgement } from '@junctura/core/painting';
 
 export const paintInShades = (count: number): string => `Paint it in ${plural(count, 'shade')}`;
@@ -53,6 +53,16 @@ export const removeShade = (number: number): string => `Remove shade ${number}`;
 
 export const wideAndNeedles = (width: string, needles: string): string =>
   `${width} wide · ${needles}. ${NEEDLES_ARE_SHARP}`;
+
+/** What was set and stays, and what the new stitch has no use for. */
+export function useStitchKeeping(stitch: string, kept: readonly string[], dropped: readonly string[]): string {
+  const [stays, goes] = [formatList(kept.map(quoted)), formatList(dropped.map(quoted))];
+  if (kept.length > 0 && dropped.length > 0) return `Use ${stitch}: ${stays} kept, ${goes} dropped`;
+  if (kept.length > 0) return `Use ${stitch}: ${stays} kept`;
+  return dropped.length > 0 ? `Use ${stitch}: ${goes} dropped` : `Use ${stitch}`;
+}
+
+const quoted = (label: string): string => `“${label}”`;
 
 export const addLayer = (layer: string): string => `Add: ${layer}`;
 

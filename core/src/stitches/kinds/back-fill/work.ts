@@ -6,6 +6,6 @@ import { params } from './params.ts';
 
 export const work = pathBy(params, (shape, values, context, sink) =>
   workRowsInShades(rowsAsLines(shape.region, context, values.spacingMm), context, sink, (rows) =>
-    workBack(rows, values.stitchMm, sink),
+    workBack(rows, values.stitchMm, context, sink),
   ),
 );

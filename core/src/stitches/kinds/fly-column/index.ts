@@ -12,6 +12,7 @@ export const flyColumn = describeStitch({
   otherNames: ['stacked fly stitch', 'tied V stitch'],
   purpose: 'Veins, grasses, small trees: a V over a tail, one above the other.',
   params,
+  canShade: true,
   snags: true,
   start: KNOT_BESIDE_LINE,
   end: TAIL_BACK_UNDER_STITCHES,

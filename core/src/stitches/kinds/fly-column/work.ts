@@ -2,4 +2,4 @@ import { pathBy } from '../../kind.ts';
 import { params } from './params.ts';
 import { workFlyColumn } from './path.ts';
 
-export const work = pathBy(params, (shape, values, _context, sink) => workFlyColumn(shape, values, sink));
+export const work = pathBy(params, (shape, values, context, sink) => workFlyColumn(shape, values, context, sink));

@@ -1,4 +1,4 @@
-import { isInside, reachInside, simplifyRegion, splitByLine, WOBBLE_MM } from '../../../geometry/index.ts';
+import { isInside, reachInside, regionArea, simplifyRegion, splitByLine, WOBBLE_MM } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { shadesOf } from '../../shared/shading.ts';
@@ -18,6 +18,11 @@ interface Point {
   readonly y: number;
 }
 
+/** How far down the vein one V lies below the last, so that their arms are neighbours: spacing / sin(angle), mm. */
+export function flyAdvanceMm(spacingMm: number, angleDeg: number): number {
+  return spacingMm / Math.sin((angleDeg * Math.PI) / 180);
+}
+
 /**
  * Closed fly stitches from the tip down the vein: each V is caught on the vein and tied down along it. Where a side bulges
  * an extra straight stitch fills the gap between two arms.
@@ -32,8 +37,9 @@ export function workFlyLeaf(
   const vein = veinOf(region, context.vein, tip === 'other');
   if (!vein) return workSatin(region, { spacingMm, from: 'edge' }, context, sink);
   const steep = (angleDeg * Math.PI) / 180;
-  // Arms lie a spacing apart when they leave the vein this far apart.
-  const step = spacingMm / Math.sin(steep);
+  const step = flyAdvanceMm(spacingMm, angleDeg);
+  // A longer tie would lie under the next V.
+  const holdsMm = Math.min(tieMm, step);
   const { lengthMm } = vein;
   const top = vein.place(lengthMm);
   const firstMm = lengthMm * (1 - TIP_SHARE);
@@ -42,39 +48,64 @@ export function workFlyLeaf(
   sink.stitch();
   sink.up(top.x, top.y);
   sink.down(first.x, first.y);
+  const flies = fliesOn(region, vein, firstMm, step, steep);
   const shadeAt = shadesOf(context);
-  let last: [Point, Point] | null = null;
-  let lastCaught: Point | null = null;
-  let lastFoot: Point = first;
-  for (let at = firstMm; at > step * 0.5; at -= step) {
+  // Thread that lies side by side covers an area of its length by the spacing.
+  const wholeMm = regionArea(region) / spacingMm;
+  let doneMm = 0;
+  let last: Fly | null = null;
+  let foot: Point = first;
+  for (const fly of flies) {
+    const { caught, ends, at } = fly;
+    if (last) slipIn({ ...last, foot }, ends, caught, spacingMm, sink);
+    if (shadeAt) {
+      const middle = { x: (2 * caught.x + ends[0].x + ends[1].x) / 4, y: (2 * caught.y + ends[0].y + ends[1].y) / 4 };
+      sink.shade(shadeAt(middle.x, middle.y, doneMm / wholeMm, top));
+    }
+    doneMm += wayTo(caught, ends[0]) + wayTo(caught, ends[1]);
+    foot = vein.place(Math.max(0, at - holdsMm));
+    sink.stitch();
+    sink.up(ends[0].x, ends[0].y);
+    // The thread turns sharply where the tie holds it.
+    const towards = ({ x, y }: Point): void =>
+      sink.via(caught.x + (x - caught.x) * CORNER, caught.y + (y - caught.y) * CORNER);
+    towards(ends[0]);
+    sink.via(caught.x, caught.y);
+    towards(ends[1]);
+    sink.down(ends[1].x, ends[1].y);
+    sink.stitch();
+    sink.up(caught.x, caught.y);
+    sink.down(foot.x, foot.y);
+    last = fly;
+  }
+  if (!last) return;
+  const base = vein.place(0);
+  if (shadeAt) sink.shade(shadeAt(base.x, base.y, 1, top));
+  fillToFoot(region, vein, last.caught, last.ends, { spacingMm, context }, sink);
+}
+
+/** One V: where it is caught on the vein, how far from the foot that is, and where its arms end, left and right as one walks to the tip. */
+interface Fly {
+  readonly at: number;
+  readonly caught: Point;
+  readonly ends: readonly [Point, Point];
+}
+
+/** The Vs of a leaf from its tip to its foot. */
+function fliesOn(region: StitchShape['region'], vein: Vein, firstMm: number, stepMm: number, steepRad: number): Fly[] {
+  const flies: Fly[] = [];
+  for (let at = firstMm; at > stepMm * 0.5; at -= stepMm) {
     const { x, y, dx, dy } = vein.place(at);
     if (!isInside(region, x, y)) continue;
     const arm = (side: number): Point => {
-      const [cos, sin] = [Math.cos(steep), Math.sin(steep) * side];
+      const [cos, sin] = [Math.cos(steepRad), Math.sin(steepRad) * side];
       const [ax, ay] = [dx * cos - dy * sin, dx * sin + dy * cos];
       const reach = reachInside(region, x, y, ax, ay);
       return { x: x + ax * reach, y: y + ay * reach };
     };
-    const ends: [Point, Point] = [arm(-1), arm(1)];
-    if (last && lastCaught) slipIn({ ends: last, caught: lastCaught, foot: lastFoot }, ends, { x, y }, spacingMm, sink);
-    if (shadeAt) sink.shade(shadeAt(x, y, 1 - at / lengthMm, top));
-    const foot = vein.place(Math.max(0, at - Math.min(tieMm, at)));
-    sink.stitch();
-    sink.up(ends[0].x, ends[0].y);
-    // The thread turns sharply where the tie holds it.
-    const towards = ({ x: ex, y: ey }: Point): void => sink.via(x + (ex - x) * CORNER, y + (ey - y) * CORNER);
-    towards(ends[0]);
-    sink.via(x, y);
-    towards(ends[1]);
-    sink.down(ends[1].x, ends[1].y);
-    sink.stitch();
-    sink.up(x, y);
-    sink.down(foot.x, foot.y);
-    last = ends;
-    lastCaught = { x, y };
-    lastFoot = foot;
+    flies.push({ at, caught: { x, y }, ends: [arm(-1), arm(1)] });
   }
-  if (last && lastCaught) fillToFoot(region, vein, lastCaught, last, { spacingMm, context }, sink);
+  return flies;
 }
 
 /** Straight stitches between two arms that stand apart at their outer ends, further than `BULGES` allows. */

@@ -2,7 +2,7 @@ import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { FIRST_THREAD, SECOND_THREAD } from '../../shared/twoThreads.ts';
 import { workBack } from '../../shared/backLine.ts';
-import { forEachRun } from '../../shared/alongLines.ts';
+import { chordOf, forEachRun, type SteppedRun } from '../../shared/alongLines.ts';
 
 /** Below the line the lacing thread turns this far out, and dives under a stitch so far from its middle, in laid widths. */
 const BELOW = 0.8;
@@ -15,15 +15,16 @@ const COMES_DOWN = 0.7;
 export function workPekingese(
   shape: StitchShape,
   { stitchMm, loopMm }: { stitchMm: number; loopMm: number },
-  { laidMm }: StitchContext,
+  context: StitchContext,
   sink: MoveSink,
 ): void {
+  const { laidMm } = context;
   sink.shade(FIRST_THREAD);
-  workBack(shape, stitchMm, sink);
+  workBack(shape, stitchMm, context, sink);
   sink.shade(SECOND_THREAD);
   const below = BELOW * laidMm;
   const dive = DIVES * laidMm;
-  forEachRun(shape.lines, stitchMm, 1, ({ stations, place }) => {
+  const lace = ({ stations, place }: SteppedRun): void => {
     if (stations.length < 3) return;
     const at = (stitch: number, share: number, out: number): [number, number] => {
       const { x, y, dx, dy } = place(stations[stitch]! + share * (stations[stitch + 1]! - stations[stitch]!));
@@ -45,5 +46,6 @@ export function workPekingese(
       sink.under(...at(k, COMES_DOWN + 0.03, dive));
     }
     sink.down(...at(last, 1, below));
-  });
+  };
+  forEachRun(shape.lines, stitchMm, 1, lace, chordOf(laidMm));
 }

@@ -21,7 +21,7 @@ export function workSatinPadded(
   if (edge === 'split') {
     sink.lift(0);
     const lines = offset(outline, -context.laidMm * 0.6).map((points) => ({ points, closed: true }));
-    workSplit({ region: [], lines, spots: NO_SPOTS }, EDGE_STITCH_MM, sink);
+    workSplit({ region: [], lines, spots: NO_SPOTS }, EDGE_STITCH_MM, context, sink);
   }
   sink.lift(heightMm);
   workSatin(region, { spacingMm, from: 'middle' }, context, sink);

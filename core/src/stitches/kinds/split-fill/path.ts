@@ -22,7 +22,7 @@ export function workSplitFill(
 ): void {
   if (context.field || context.followsOutline || shadesOf(context)) {
     const rows = rowsAsLines(shape.region, context, spacingMm, { crowded: CROWDED });
-    return workRowsInShades(rows, context, sink, (some) => workSplit(some, stitchMm, sink, { stagger: true }));
+    return workRowsInShades(rows, context, sink, (some) => workSplit(some, stitchMm, context, sink, { stagger: true }));
   }
   const { blocks, ux, uy } = fillRows(shape.region, context.angleRad, spacingMm);
   for (const { rows, count } of blocks) {

@@ -2,4 +2,4 @@ import { pathBy } from '../../kind.ts';
 import { params } from './params.ts';
 import { workSplit } from '../../shared/splitLine.ts';
 
-export const work = pathBy(params, (shape, values, _context, sink) => workSplit(shape, values.stitchMm, sink));
+export const work = pathBy(params, (shape, values, context, sink) => workSplit(shape, values.stitchMm, context, sink));

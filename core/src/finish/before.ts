@@ -2,7 +2,7 @@ import { valueOf } from '../measure/index.ts';
 import { comesOutInWater, ellipseRoundMm, markOf, type Cloth } from '../materials/index.ts';
 import { removalActs, runningColours, threadsOf, type RemovalAct } from '../transfer/index.ts';
 import { stepsAfterStitching } from './afterStitching.ts';
-import { CAUTIONS, type FinishContext } from './context.ts';
+import { CAUTIONS, threadEnds, type FinishContext } from './context.ts';
 import type { FinishProblem, FinishStep } from './kinds.ts';
 import * as say from './words.ts';
 
@@ -10,6 +10,8 @@ import * as say from './words.ts';
 const PINS_MM = 20;
 const OUTSIDE_MM = 10;
 const SECONDS_A_PIN = 6;
+/** Most tails are in already, as each length is fastened off: this long each is looked at. */
+const SECONDS_A_TAIL = 2;
 
 /** Minutes that are spent on each of what every piece goes through. */
 const MINUTES = {
@@ -60,7 +62,7 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
       text: say.markNeedsWater(mark.inSentence),
     });
   }
-  const starts = plan.order.length;
+  const tails = threadEnds(plan);
   const steps: FinishStep[] = [
     {
       id: 'look-over',
@@ -72,8 +74,8 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
     {
       id: 'tails',
       text: 'Weave every tail in under the stitches on the back and trim it; leave none hanging longer than 5 mm.',
-      amounts: { tails: starts },
-      seconds: 120 + 4 * starts,
+      amounts: { tails },
+      seconds: 120 + SECONDS_A_TAIL * tails,
       caution: CAUTIONS.scissors,
     },
   ];

@@ -28,12 +28,13 @@ export function placesAlong({ points, closed }: Polyline, everyMm: number): [x: 
 /** Running stitches along a line: in front and behind by turns, each so long. */
 export function runningAlong(line: Polyline, stitchMm: number): StitchPath {
   const needle = new MoveRecorder();
-  placesAlong(line, stitchMm).forEach(([x, y], i) => {
-    if (i % 2 === 0) {
-      needle.stitch();
-      needle.up(x, y);
-    } else needle.down(x, y);
-  });
+  const places = placesAlong(line, stitchMm);
+  // The last place is the end of a stitch, or nothing begins there: round a ring it is where the first one came up.
+  for (let i = 0; i + 1 < places.length; i += 2) {
+    needle.stitch();
+    needle.up(...places[i]!);
+    needle.down(...places[i + 1]!);
+  }
   return needle.path();
 }
 

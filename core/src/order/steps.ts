@@ -2,7 +2,14 @@ import { Memory } from '../measure/index.ts';
 import { NEEDLE_NAMES, type Needle, type ThreadId } from '../materials/index.ts';
 import type { PassRole, PlanInput } from '../piece/index.ts';
 import { firstPlace, lastPlace, stitchKind, type Called, type StitchId } from '../stitches/index.ts';
-import { isRaised, workedIn, type PlannedPart, type PlannedPass, type WorkedThread } from '../work/index.ts';
+import {
+  isInJourneys,
+  isRaised,
+  workedIn,
+  type PlannedPart,
+  type PlannedPass,
+  type WorkedThread,
+} from '../work/index.ts';
 import { holdingOf } from './positions/units.ts';
 import { portionsOf } from './portions.ts';
 import { stepKey, type WorkStep } from './workOrder.ts';
@@ -99,7 +106,7 @@ function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: Wor
     motif: part.group ?? part.id,
     setUp: `${colour} ${kind} ${strands} ${needleName(needle)}`,
     isRaised: isRaised(planned),
-    journey: pass.second ? (shade === 0 ? 0 : 1) : null,
+    journey: isInJourneys(pass) ? (shade === 0 ? 0 : 1) : null,
   };
 }
 

@@ -95,6 +95,8 @@ export interface StitchKind {
   readonly secondThread: string | null;
   /** What each of its two journeys is called where it is worked in two threads; null: it has one. */
   readonly journeys: readonly [first: Called, second: Called] | null;
+  /** Whether one thread is laid whole and another ties it, also where both are of one kind: each is cut and threaded for itself. */
+  readonly laysThread: boolean;
   /** How long it takes to find the place for each stitch: nothing where it may lie anywhere, more where the needle must meet a hole or a thread, s. */
   readonly findSeconds: number;
   /** By how much longer it takes to see where each stitch belongs, worked in one shade and in several. */

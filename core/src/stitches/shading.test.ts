@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { bundleDiameterMm, laidWidthMm, threadKind } from '../materials/index.ts';
 import { circle, rectangle } from '../testing/shapes.ts';
-import { measurePath, splitByShade, STITCHES, workStitch, type StitchContext } from './index.ts';
-import type { Region } from '../geometry/index.ts';
+import { measurePath, splitByShade, stitchKind, STITCHES, workStitch, type StitchContext } from './index.ts';
+import { boxOf, type Region } from '../geometry/index.ts';
 
 const COTTON = threadKind('stranded-cotton');
 const CONTEXT: StitchContext = {
@@ -17,8 +17,12 @@ const MEASURE = { clothMm: 0, bundleMm: 0.5, slack: 0, travelMm: 10, pace: { fin
 const HAND_ON = STITCHES.filter(({ canShade, id }) => canShade && id !== 'needle-painting').map(({ id }) => id);
 const LEAF: Region = [Float64Array.from(circle(1).map((value, i) => value * (i % 2 === 0 ? 24 : 9)))];
 
+/** What lies in front in each shade; a stitch on lines is worked along the middle of the region. */
 const frontOf = (id: (typeof HAND_ON)[number], region: Region, shades?: StitchContext['shades']): number[] => {
-  const path = workStitch(id, { region, lines: [], spots: new Float64Array(0) }, {}, { ...CONTEXT, shades });
+  const { minX, maxX, minY, maxY } = boxOf(region.map((points) => points))!;
+  const middle = { points: Float64Array.of(minX, (minY + maxY) / 2, maxX, (minY + maxY) / 2), closed: false };
+  const lines = stitchKind(id).worksOn === 'line' ? [middle] : [];
+  const path = workStitch(id, { region, lines, spots: new Float64Array(0) }, {}, { ...CONTEXT, shades });
   return splitByShade(path, shades?.count ?? 1).map((own) => measurePath(own, MEASURE).quantities.frontMm);
 };
 

@@ -17,6 +17,7 @@ export {
   type PlannedPart,
   type PlannedPass,
   type WorkedThread,
+  isInJourneys,
 } from './plannedPart.ts';
 export { allowedTravelMm, PassWorker, travelMm, workSettings } from './passWorker.ts';
 export { outlineSide } from './outlineRun.ts';

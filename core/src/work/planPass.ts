@@ -144,7 +144,7 @@ function worked(
   const measure = (part: StitchPath, bundle: number): MeasuredPath =>
     measurePath(part, { ...settings, slack, bundleMm: bundle, pace });
   const threads = threadsOf(pass, path, settings, (part, own) => measure(part, own?.bundleMm ?? bundleMm));
-  const whole = pass.second && threads.length > 1 ? sumOf(threads) : measure(path, bundleMm).quantities;
+  const whole = pass.shades.length < 2 && threads.length > 1 ? sumOf(threads) : measure(path, bundleMm).quantities;
   return {
     ...pass,
     given: pass.params,
@@ -197,11 +197,12 @@ function threadsOf(
     const byShade = splitByShade(path, pass.shades.length);
     if (byShade.some(isStitched)) return byShade.map((part, i) => thread(part, pass.shades[i]!));
   }
-  if (pass.second && stitchKind(pass.stitch).secondThread !== null) {
+  const { secondThread, laysThread } = stitchKind(pass.stitch);
+  if (secondThread !== null && (pass.second || laysThread)) {
     const [first, second] = splitByShade(path, 2);
     if (first && second && isStitched(first) && isStitched(second)) {
-      const own = ownThread(pass.second, settings);
-      return [thread(first, pass.colour), thread(second, pass.second.colour ?? pass.colour, own)];
+      const own = pass.second && ownThread(pass.second, settings);
+      return [thread(first, pass.colour), thread(second, pass.second?.colour ?? pass.colour, own)];
     }
   }
   return [thread(path, pass.shades[0] ?? pass.colour)];

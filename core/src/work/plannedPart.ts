@@ -2,7 +2,7 @@ import type { PlacedShape } from '../drawing/index.ts';
 import type { Part, Pass } from '../piece/index.ts';
 import type { Needle, ThreadId } from '../materials/index.ts';
 import type { SettledPass } from '../propose/index.ts';
-import type { MeasuredPath, StitchPath, Quantities } from '../stitches/index.ts';
+import { stitchKind, type MeasuredPath, type StitchPath, type Quantities } from '../stitches/index.ts';
 
 /** A needle path in one colour. */
 export interface WorkedThread extends MeasuredPath {
@@ -41,6 +41,11 @@ export interface PlannedPass extends SettledPass {
   readonly threads: readonly WorkedThread[];
   /** How high what it lies on stands, mm. */
   readonly liftMm: number;
+}
+
+/** Whether a pass is worked in two journeys, each with a thread of its own. */
+export function isInJourneys({ stitch, shades, threads }: PlannedPass): boolean {
+  return shades.length < 2 && threads.length > 1 && stitchKind(stitch).journeys !== null;
 }
 
 /** A part as it lies on the cloth, with its layers as they are worked. */

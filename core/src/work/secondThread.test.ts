@@ -39,6 +39,7 @@ describe('a second thread', () => {
         'couching',
         'lattice-fill',
         'pekingese',
+        'thorn',
         'tied-arc',
         'whipped-back',
         'woven-fill',
@@ -53,7 +54,7 @@ describe('a second thread', () => {
       const alone = withSecond(stitch, null).plan.parts[0]!.passes[0]!;
       const { piece, plan } = withSecond(stitch, { thread: 'pearl-8', strands: 1 });
       const pass = plan.parts[0]!.passes[0]!;
-      expect(alone.threads).toHaveLength(1);
+      expect(alone.threads).toHaveLength(stitchKind(stitch).laysThread ? 2 : 1);
       expect(pass.threads.map(({ own }) => own?.thread ?? pass.thread)).toEqual(['stranded-cotton', 'pearl-8']);
       const [first, second] = pass.threads;
       expect(first!.quantities.stitches + second!.quantities.stitches).toBe(alone.quantities.stitches);
@@ -81,9 +82,23 @@ describe('a second thread', () => {
         .join(' ');
     expect(because(1)).toBe(`After ${first!.inSentence}, which it is worked on.`);
     expect(because(0)).toBe(`Before ${second!.inSentence}, worked on top of it.`);
-    // In one thread it is one step, called by its stitch.
+    // In one thread it is one step, called by its stitch; what is laid whole and tied takes two needles even so.
+    const { name, journeys, laysThread } = stitchKind(stitch);
     const alone = withSecond(stitch, null).plan.order;
-    expect(alone.map((step) => stitchOfStep(step).name)).toEqual([stitchKind(stitch).name]);
+    expect(alone.map((step) => stitchOfStep(step).name)).toEqual(
+      laysThread ? journeys!.map((one) => one.name) : [name],
+    );
+  });
+
+  it('a couched line of 240 mm is one length, and its 60 ties are lengths of their own', () => {
+    const piece = svgPiece('<path d="M0 0H240" stroke="#a33"/>');
+    const parts = [{ ...piece.drawing.parts[0]!, passes: [plainPass('couching', 'stranded-cotton', 2)] }];
+    const { plan } = new Planner().plan({ ...piece, drawing: { ...piece.drawing, parts } }, USUAL_FACTORS);
+    const [laid, ties] = plan.order.map((_, i) => plan.work[i]!);
+    expect(laid!.portions).toHaveLength(1);
+    expect(Math.abs(laid!.portions[0]!.usedMm / 1.03 / 240 - 1)).toBeLessThan(0.01);
+    expect(new Set(ties!.portions.map(({ load }) => load)).has(laid!.portions[0]!.load)).toBe(false);
+    expect(plan.order[1]!.stitches).toBe(60);
   });
 
   it('is told of by all stitches that have one, and by no other', () => {

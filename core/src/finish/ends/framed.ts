@@ -1,4 +1,4 @@
-import { hoopNeeds, outerHalvesMm, innerHalvesMm, ellipseRoundMm } from '../../materials/index.ts';
+import { hoopNeeds, outerHalvesMm, innerHalvesMm } from '../../materials/index.ts';
 import { positionsOf } from '../../drawing/index.ts';
 import {
   amount,
@@ -16,7 +16,7 @@ import { ellipseRing, rectangleRing } from '../outlines.ts';
 import { runningAlong, sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
 import * as say from '../words.ts';
 
-/** Gathering stitches run half-way between the ring and the trimmed edge, so long, mm. */
+/** Gathering stitches run half-way between the ring and the trimmed edge, so long in front and behind, mm. */
 const GATHER_STITCH_MM = 7;
 /** The disc behind is smaller than the inside of the ring by this, and whipped on so far apart, mm. */
 const DISC = { smallerMm: 4, whipMm: 5, biteMm: 3 } as const;
@@ -44,7 +44,6 @@ export function framed(context: FinishContext): EndPlan {
   const whipping = sewn(whippedAlong({ points: disc, closed: true }, DISC.whipMm, DISC.biteMm), 2 * cloth.thicknessMm);
   const gatherThreadMm = (finish.doubled ? 2 : 1) * gatheringMm;
   const whipThreadMm = whipping.threadMm + SEWN_ENDS_MM;
-  const rounds = Math.round(ellipseRoundMm(a + trimMm / 2, b + trimMm / 2) / GATHER_STITCH_MM);
   return {
     steps: [
       {
@@ -66,7 +65,7 @@ export function framed(context: FinishContext): EndPlan {
       {
         id: 'gather',
         text: say.gather(finish.doubled, GATHER_STITCH_MM),
-        amounts: { stitches: rounds, stitchMm: GATHER_STITCH_MM, threadMm: gatherThreadMm },
+        amounts: { stitches: gathering.stitches, stitchMm: GATHER_STITCH_MM, threadMm: gatherThreadMm },
         seconds: gathering.seconds + 60 * MINUTES.draw,
         caution: null,
       },

@@ -10,6 +10,7 @@ import {
   ringLine,
   sewingThread,
   sheet,
+  threadEnds,
   TABLE,
   type EndPlan,
   type FinishContext,
@@ -35,14 +36,14 @@ function backing(context: FinishContext): { steps: FinishStep[]; template: Templ
   const isFusible = isFused(context);
   const tacked = together(lines.map((line) => sewn(runningAlong(line, BACKING.tackMm), cloth.thicknessMm)));
   const threadMm = isFusible ? 0 : tacked.threadMm + SEWN_ENDS_MM;
-  const knots = plan.order.length;
+  const ends = threadEnds(plan);
   return {
     steps: [
       {
         id: 'anchor-knots',
         text: 'Anchor every start and end: a tiny stitch through the knot, and the tail woven in once more. Thread works loose on things that are worn or washed.',
-        amounts: { ends: knots },
-        seconds: knots * SECONDS_A_KNOT,
+        amounts: { ends },
+        seconds: ends * SECONDS_A_KNOT,
         caution: null,
       },
       {

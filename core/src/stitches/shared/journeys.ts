@@ -7,4 +7,5 @@ export const SPOKES = { name: 'Spokes', inSentence: 'the spokes' } as const;
 export const WHIPPING = { name: 'Whipping', inSentence: 'the whipping' } as const;
 export const LACING = { name: 'Lacing', inSentence: 'the lacing' } as const;
 export const WEAVING = { name: 'Weaving', inSentence: 'the weaving' } as const;
+export const THORNS = { name: 'Thorns', inSentence: 'the thorns' } as const;
 export const TIES = { name: 'Ties', inSentence: 'the ties' } as const;

@@ -22,6 +22,7 @@ export const FLAT_LINE = {
   findSeconds: MEETS_HOLE_SECONDS,
   secondThread: null,
   journeys: null,
+  laysThread: false,
   care: EVEN_CARE,
 } as const;
 
@@ -98,6 +99,7 @@ export const RAISED_SPOT = {
   findSeconds: 0,
   secondThread: null,
   journeys: null,
+  laysThread: false,
   care: EVEN_CARE,
   start: 'Make two tiny stitches where the knot will cover them.',
   end: 'Fasten off after each knot that stands alone.',

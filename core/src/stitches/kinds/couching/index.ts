@@ -8,6 +8,7 @@ export const couching = describeStitch({
   ...FLAT_LINE,
   secondThread: 'ties it down',
   journeys: [LAID_THREAD, TIES],
+  laysThread: true,
   findSeconds: 0,
   id: 'couching',
   name: 'Couching',
@@ -21,7 +22,7 @@ export const couching = describeStitch({
   end: TAIL_BACK_UNDER_STITCHES,
   faults: [CORNERS_CUT, { fault: 'The laid thread wanders', cure: 'Tie it closer, and hold it taut along the line.' }],
   steps: [
-    'Bring the laid thread up at the start and hold it along the line.',
+    'Bring the laid thread up at the start and hold it along the line; its end waits on the front.',
     'With the tying thread, come up beside it and go down on the other side, over it.',
     'Tie again at even steps, closer where the line bends; at the end, take the laid thread down.',
   ],

@@ -133,11 +133,11 @@ export function stationsAlong(
     if (reach === 0 || round === ROUNDS_OF_SHORTENING) return stations;
     const stretch = shortening(run, stations, (i) => between(i + reach), Math.min(stepMm, SHORTEST_STEP_MM), chordMm);
     if (!stretch) return stations;
-    let [before, length] = [0, 0];
+    let before = 0;
     for (let i = 1; i < effort.length; i++) {
-      length = (effort[i]! - before) * stretch[i]!;
+      const longer = (effort[i]! - before) * stretch[i]!;
       before = effort[i]!;
-      effort[i] = effort[i - 1]! + length;
+      effort[i] = effort[i - 1]! + longer;
     }
   }
 }

@@ -20,6 +20,6 @@ export { RULE_IDS, type RuleId } from './ruleIds.ts';
 export { outlinesFirst, type Rule } from './rules.ts';
 export { fixedAt, linesOf, standsAgainst, type StepLine } from './places.ts';
 export { becauseOf, type Because } from './because.ts';
-export { needleName, needleOfStep, stepsOf, stitchOfStep, type Step } from './steps.ts';
+export { isTying, needleName, needleOfStep, stepsOf, stitchOfStep, type Step } from './steps.ts';
 export { ZONES } from './zones.ts';
 export { nameOfStep, stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';

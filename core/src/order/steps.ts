@@ -104,7 +104,7 @@ function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: Wor
     from: firstPlace(path, 0),
     to: lastPlace(path, path.starts.length),
     motif: part.group ?? part.id,
-    setUp: `${colour} ${kind} ${strands} ${needleName(needle)}`,
+    setUp: `${colour} ${kind} ${strands} ${needleName(needle)} ${isTying(pass, step)}`,
     isRaised: isRaised(planned),
     journey: isInJourneys(pass) ? (shade === 0 ? 0 : 1) : null,
   };
@@ -113,6 +113,11 @@ function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: Wor
 /** A second thread is worked with the needle that comes after the first. */
 export function needleOfStep(pass: PlannedPass, { shade }: Pick<WorkStep, 'shade'>): Needle {
   return (pass.second && shade > 0 ? pass.needles[shade] : undefined) ?? pass.needle;
+}
+
+/** Whether a step ties a thread that was laid: with a needle of its own, as that thread waits on the front. */
+export function isTying({ stitch }: Pick<PlannedPass, 'stitch'>, { shade }: Pick<WorkStep, 'shade'>): boolean {
+  return shade > 0 && stitchKind(stitch).laysThread;
 }
 
 export function needleName({ family, size }: Needle): string {

@@ -1,9 +1,9 @@
-import { planPass, travelMm, workSettings, type OwnFactors, type PlannedPass, USUAL_FACTORS } from '../work/index.ts';
+import { planPass, workSettings, type OwnFactors, type PlannedPass, USUAL_FACTORS } from '../work/index.ts';
 import { looseShape } from '../drawing/index.ts';
 import { boxOf, type Box } from '../geometry/index.ts';
-import { DEFAULT_THREAD, WORKING_LENGTH, type ThreadId } from '../materials/index.ts';
+import { DEFAULT_THREAD, type ThreadId } from '../materials/index.ts';
 import { emptyPiece, plainPass } from '../piece/index.ts';
-import { secondsAlone } from '../thread/index.ts';
+import { loadSettings, timeAlone, type WorkTime } from '../thread/index.ts';
 import { placesOnPath, stitchKind, type GivenParams, type StitchId, type StitchShape } from '../stitches/index.ts';
 
 /** What a stitch is shown on in the book, mm. */
@@ -90,7 +90,7 @@ export function threadFor(
   strands: number,
   thread: ThreadId,
   own: OwnFactors,
-): { amount: string; threadMm: number; seconds: number } {
+): { amount: string; threadMm: number; time: WorkTime } {
   const { worksOn } = stitchKind(id);
   // As wide as spans may be: a square would be spanned from side to side.
   const band = Float64Array.of(0, 0, 125, 0, 125, 8, 0, 8);
@@ -109,7 +109,5 @@ export function threadFor(
   const placed = looseShape('measure', worksOn, shape);
   const pass = { ...plainPass(id, thread, strands), angleDeg: 90, reason: '' };
   const planned = planPass(placed, pass, workSettings(piece, 1, own));
-  const { cutMm, start } = piece.worker;
-  const usual = { cutMm, startMm: WORKING_LENGTH.startMm[start], travelMm: travelMm(piece) };
-  return { amount, threadMm: planned.quantities.threadMm, seconds: secondsAlone(planned, usual) };
+  return { amount, threadMm: planned.quantities.threadMm, time: timeAlone(planned, loadSettings(piece)) };
 }

@@ -1,5 +1,5 @@
 export { shareCuts, type Cut } from './cuts.ts';
-export { countLoads, secondsAlone, usableMm, type Loads } from './loads.ts';
+export { countLoads, usableMm, type Loads } from './loads.ts';
 export {
   colourNeeds,
   COUNTED_LOADS,
@@ -23,4 +23,5 @@ export { firstSittings, SITTING_SLACK, sittingsOf, type Sitting, type SittingSte
 export { doneBy, sittingDays, type DoneBy } from './calendar.ts';
 export { parkedDuring, stepNeedle, type StepNeedle } from './stepNeedle.ts';
 export { enoughTimes } from './words.ts';
+export { timeAlone, timeOfLayer, type WorkTime } from './workTime.ts';
 export { dayOf, timetable, type Timed } from './timetable.ts';

@@ -1,6 +1,6 @@
 import { bisectRight } from 'd3-array';
 import { stopMm, type PlannedPass, type WorkedThread } from '../work/index.ts';
-import { FOLDED_STRANDS, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from '../materials/index.ts';
+import { FOLDED_STRANDS, WORKING_LENGTH } from '../materials/index.ts';
 import { firstPlace, lastPlace } from '../stitches/index.ts';
 
 /** How working lengths are cut and lost, from the person's schools. */
@@ -144,10 +144,4 @@ function lengthOf(isFolded: boolean, { cutMm }: LoadSettings): [takenMm: number,
 export function usableMm({ stitch, strands }: LoadedRun['pass'], settings: LoadSettings): number {
   const [, needleMm] = lengthOf(strands === FOLDED_STRANDS, settings);
   return needleMm - settings.startMm - stopMm(stitch);
-}
-
-/** What one layer takes by itself, with threading, fastening off and what is unpicked, s. */
-export function secondsAlone(pass: PlannedPass, settings: LoadSettings): number {
-  const { loads } = countLoads([{ ...pass.threads[0]!, pass }], settings);
-  return pass.quantities.seconds * (1 + UNPICKED_TIME) + loads * (SECONDS.thread + SECONDS.fastenOff);
 }

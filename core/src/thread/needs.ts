@@ -1,4 +1,4 @@
-import { Needle, Needles, needleName, needleOfStep, threadOfStep, type WorkOrder } from '../order/index.ts';
+import { isTying, Needle, Needles, needleName, needleOfStep, threadOfStep, type WorkOrder } from '../order/index.ts';
 import {
   type ThreadSpread,
   type PlannedPart,
@@ -76,6 +76,8 @@ export interface NeedleRun extends WorkedThread {
   /** Whether a needle is threaded for it, and whether one that is parked is taken up. */
   readonly isThreaded: boolean;
   readonly isParked: boolean;
+  /** Whether it ties a thread that was laid: with a needle of its own. */
+  readonly isTying: boolean;
 }
 
 /** All runs of some parts in the order of work, each with the id of its colour. What the order has of other parts is passed over. */
@@ -92,17 +94,18 @@ export function needleRuns(
     const thread = threadOfStep(planned, step, hoop, positions, memory);
     if (!planned || !pass || !thread) return [];
     const colour = thread.colour ?? planned.part.colour;
-    return [{ colour, at, part: step.part, thread, pass: workedIn(pass, thread), needle: needleOfStep(pass, step) }];
+    const [needle, ties] = [needleOfStep(pass, step), isTying(pass, step)];
+    return [{ colour, at, part: step.part, thread, pass: workedIn(pass, thread), needle, isTying: ties }];
   });
   const numbers = new Map<string, number>();
-  const setUps = runs.map(({ colour, pass: { thread, strands }, needle }) => {
-    const setUp = `${colour}|${thread}|${strands}|${needleName(needle)}`;
+  const setUps = runs.map(({ colour, pass: { thread, strands }, needle, isTying: ties }) => {
+    const setUp = `${colour}|${thread}|${strands}|${needleName(needle)}|${ties}`;
     const number = numbers.get(setUp) ?? numbers.size;
     numbers.set(setUp, number);
     return number;
   });
   const comesBy = new Needles(setUps.length, numbers.size, worker.needles).follow(setUps);
-  return runs.map(({ colour, at, part, thread, pass, needle }, i) => ({
+  return runs.map(({ colour, at, part, thread, pass, needle, isTying: ties }, i) => ({
     colour,
     run: {
       ...thread,
@@ -111,6 +114,7 @@ export function needleRuns(
       order: at,
       isThreaded: comesBy[i] === Needle.threaded,
       isParked: comesBy[i] === Needle.parked,
+      isTying: ties,
     },
   }));
 }
@@ -133,7 +137,7 @@ function needleGroups(piece: PlanInput, all: readonly { colour: string; run: Nee
       const key = `${colourId}|${thread}`;
       const group = groups.get(key) ?? { colourId, thread, byNeedle: new Map() };
       groups.set(key, group);
-      const onNeedle = `${strands}|${needleName(needle)}`;
+      const onNeedle = `${strands}|${needleName(needle)}|${run.isTying}`;
       const alike = group.byNeedle.get(onNeedle) ?? [];
       group.byNeedle.set(onNeedle, alike);
       alike.push(run);

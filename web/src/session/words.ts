@@ -1,5 +1,6 @@
 import {
   byCount,
+  formatDuration,
   formatFine,
   formatLength,
   formatList,
@@ -10,6 +11,7 @@ import {
 } from '@junctura/core/measure';
 import type { PlacedShape } from '@junctura/core/drawing';
 import type { PassRole } from '@junctura/core/piece';
+import type { WorkTime } from '@junctura/core/thread';
 
 export const USE_OTHER_TAB = 'Use the other tab’s version';
 
@@ -69,6 +71,14 @@ export const lengthsToLayOut = (colour: string, count: number, strands: number, 
   `${colour}: ${plural(count, 'length')} of ${plural(strands, 'strand')}, ${length}`;
 
 export const redrawFirst = (parts: readonly string[]): string => `Redraw first: ${formatList(parts)}`;
+
+/** How long it takes: the stitches themselves, and the threading that comes with them. */
+export const stitchingAndThreading = ({ stitchSeconds, aroundSeconds }: WorkTime): string =>
+  `${formatDuration(stitchSeconds / 3600)} of stitching, ${formatDuration(aroundSeconds / 3600)} of threading`;
+
+/** All of it. */
+export const wholeTime = ({ stitchSeconds, aroundSeconds }: WorkTime): string =>
+  formatDuration((stitchSeconds + aroundSeconds) / 3600);
 
 export const useStitch = (stitch: string): string => `Use ${stitch}`;
 

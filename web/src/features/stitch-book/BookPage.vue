@@ -8,7 +8,7 @@ import {
   threadKind,
   type ThreadId,
 } from '@junctura/core/materials';
-import { formatDuration, formatFine, formatThread } from '@junctura/core/measure';
+import { formatFine, formatThread } from '@junctura/core/measure';
 import { isStitchId, STITCHES, stitchKind, type StitchId, type WorkedOn } from '@junctura/core/stitches';
 import { useElementSize, useMemoize } from '@vueuse/core';
 import { NInput } from 'naive-ui';
@@ -22,6 +22,7 @@ import WorkingDrawing from './WorkingDrawing.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import BookHeader from './BookHeader.vue';
 import { useSettings } from '../../session/settings.ts';
+import { stitchingAndThreading } from '../../session/words.ts';
 import * as say from './words.ts';
 
 const props = defineProps<{ id?: string }>();
@@ -142,7 +143,7 @@ const pictureWidth = computed(() =>
         <dl>
           <dt>{{ say.takes(need.amount) }}</dt>
           <dd class="figure">
-            {{ say.threadAndTime(formatThread(need.threadMm, settings.units), formatDuration(need.seconds / 3600)) }}
+            {{ say.threadAndTime(formatThread(need.threadMm, settings.units), stitchingAndThreading(need.time)) }}
           </dd>
           <dt>{{ needles.length > 1 ? 'Needles' : 'Needle' }}</dt>
           <dd>{{ needles.join('; then ') }}</dd>

@@ -140,18 +140,20 @@ function percent(share: number): string {
               <th scope="col">Stitches</th>
               <th scope="col">Thread in the needle</th>
               <th scope="col">Single strands</th>
-              <th scope="col">Time</th>
+              <th scope="col">Stitching</th>
+              <th scope="col">Threading</th>
               <th scope="col">Cloth shows</th>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="({ kind, pass, showing }, i) in compared" :key="i">
+            <tr v-for="({ kind, pass, time, showing }, i) in compared" :key="i">
               <th scope="row">{{ ownPart && i === 0 ? say.asItIsNow(kind.name) : kind.name }}</th>
               <td class="figure">{{ formatNumber(pass.strands) }}</td>
               <td class="figure">{{ formatNumber(pass.quantities.stitches) }}</td>
               <td class="figure">{{ formatThread(pass.quantities.threadMm, settings.units) }}</td>
               <td class="figure">{{ strandMetres(pass) }}</td>
-              <td class="figure">{{ formatDuration(pass.quantities.seconds / 3600) }}</td>
+              <td class="figure">{{ formatDuration(time.stitchSeconds / 3600) }}</td>
+              <td class="figure">{{ formatDuration(time.aroundSeconds / 3600) }}</td>
               <td class="figure" data-test="showing">{{ percent(showing) }}</td>
             </tr>
           </tbody>

@@ -5,6 +5,7 @@ import type { UnitSystem } from '@junctura/core/measure';
 import { emptyPiece, type Pass } from '@junctura/core/piece';
 import { clothShowing, knotDiameterMm, stitchKind } from '@junctura/core/stitches';
 import { cropped } from '../../picture/cropped.ts';
+import { loadSettings, timeAlone, type WorkTime } from '@junctura/core/thread';
 import type { Sample } from '@junctura/core/paper';
 
 /** How much of a large part is worked to be compared, mm. */
@@ -53,6 +54,7 @@ export const SHIPPED_SHAPES: readonly { readonly id: string; readonly name: stri
 export interface Comparison {
   readonly sample: Sample;
   readonly pass: PlannedPass;
+  readonly time: WorkTime;
   /** The share of the shape in which cloth shows. */
   readonly showing: number;
   /** What its figures are made of, in sentences. */
@@ -70,6 +72,7 @@ export function compareOn(placed: PlacedShape, as: Pass, factors: OwnFactors, un
     stitchKind(as.stitch).needle === 'wrapping' ? knotDiameterMm(wraps, pass.bundleMm, pass.needle.shaftMm) : 0;
   return {
     pass,
+    time: timeAlone(pass, loadSettings(piece)),
     why: explained(pass, shape.areaMm2, units),
     showing: clothShowing(pass.path, pass.laidMm, shape.shape.region, knotMm),
     sample: {

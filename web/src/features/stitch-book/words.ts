@@ -31,7 +31,7 @@ export const satinWidth = (stitches: number, usualMm: number): string =>
 /** @param amount what of a stitch is meant: ten of them, or a length or area of it */
 export const takes = (amount: string): string => (amount === 'ten' ? 'Ten of them take' : `${amount} takes`);
 
-export const threadAndTime = (thread: string, time: string): string => `${thread}, ${time}`;
+export const threadAndTime = (thread: string, time: string): string => `${thread}; ${time}`;
 
 export const whatHolds = (
   limitsMm: { readonly worn: number; readonly handled: number; readonly framed: number },

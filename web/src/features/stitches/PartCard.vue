@@ -4,7 +4,7 @@ import FilledWith from './FilledWith.vue';
 import LineUse from './LineUse.vue';
 import { asPass, changeStitch, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
-import { formatDuration, formatThread, plural } from '@junctura/core/measure';
+import { formatThread, plural } from '@junctura/core/measure';
 import {
   groupMembers,
   setDiffers,
@@ -19,6 +19,7 @@ import {
   setFilledWith,
 } from '@junctura/core/piece';
 import { stitchKind, type Quantities, type StitchId } from '@junctura/core/stitches';
+import { timeOfLayer, type WorkTime } from '@junctura/core/thread';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -32,7 +33,7 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
-import { partSize, partsInWords, ROLE_WORDS, useStitch } from '../../session/words.ts';
+import { partSize, partsInWords, ROLE_WORDS, stitchingAndThreading, useStitch } from '../../session/words.ts';
 import * as say from './words.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 
@@ -123,6 +124,10 @@ function change(index: number, change: PassChange, label: string, mergeKey: stri
 function changedPass(pass: Pass, part: Partial<Pass>, apartDeg: number): Pass {
   if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (part.angleDeg + apartDeg + 360) % 180 };
   return { ...pass, ...part, params: { ...pass.params, ...part.params } };
+}
+
+function timeOf(index: number): WorkTime {
+  return timeOfLayer(workings.current!.plan, props.planned.part.id, index);
 }
 
 /** Another stitch lies in its own way, and keeps what was set where it has the same. */
@@ -323,7 +328,7 @@ function recolour(id: string): void {
               say.layerTakes(
                 formatThread(planned.passes[index]!.quantities.threadMm, settings.units),
                 planned.passes[index]!.quantities.stitches,
-                formatDuration(planned.passes[index]!.quantities.seconds / 3600),
+                stitchingAndThreading(timeOf(index)),
               )
             }}
           </p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlannedPart } from '@junctura/core/work';
 import { rolesOn } from '@junctura/core/propose';
-import { formatDuration, formatThread } from '@junctura/core/measure';
+import { formatThread } from '@junctura/core/measure';
 import type { PassRole } from '@junctura/core/piece';
 import { stitchKind } from '@junctura/core/stitches';
 import { ChevronDown, ChevronUp, Trash2 } from '@lucide/vue';
@@ -9,7 +9,9 @@ import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useSettings } from '../../session/settings.ts';
 import MenuButton from '../../ui/MenuButton.vue';
-import { ROLE_WORDS } from '../../session/words.ts';
+import { ROLE_WORDS, wholeTime } from '../../session/words.ts';
+import { useWorkings } from '../../session/workings.ts';
+import { timeOfLayer } from '@junctura/core/thread';
 
 /** The passes of a part, laid like the layers they are: what is worked last lies on top of the list. */
 const props = defineProps<{ planned: PlannedPart; open: number }>();
@@ -20,6 +22,7 @@ const emit = defineEmits<{
   move: [index: number, by: 1 | -1];
 }>();
 const settings = useSettings();
+const workings = useWorkings();
 
 const layers = computed(() => props.planned.passes.map((pass, index) => ({ pass, index })).reverse());
 const roles = computed(() =>
@@ -44,7 +47,7 @@ const roles = computed(() =>
             <strong>{{ ROLE_WORDS[pass.role].name(planned.placed.kind) }}</strong>
             <span class="soft small">
               {{ stitchKind(pass.stitch).name }} · {{ formatThread(pass.quantities.threadMm, settings.units) }} ·
-              {{ formatDuration(pass.quantities.seconds / 3600) }}
+              {{ wholeTime(timeOfLayer(workings.current!.plan, planned.part.id, index)) }}
             </span>
           </button>
           <template v-if="planned.passes.length > 1">

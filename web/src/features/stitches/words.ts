@@ -67,7 +67,7 @@ const quoted = (label: string): string => `“${label}”`;
 export const addLayer = (layer: string): string => `Add: ${layer}`;
 
 export const layerTakes = (thread: string, stitches: number, time: string): string =>
-  `${thread} of thread, ${plural(stitches, 'stitch', 'stitches')}, ${time} of stitching`;
+  `${thread} of thread, ${plural(stitches, 'stitch', 'stitches')}, ${time}`;
 
 export const useStrands = (strands: number): string => `Use ${plural(strands, 'strand')}`;
 

@@ -134,8 +134,8 @@ export const cardTooSmall = (
 
 export const gather = (isDouble: boolean, stitchMm: number): string =>
   isDouble
-    ? `Run a strong thread, doubled, halfway between hoop and edge, in stitches of ${formatFine(stitchMm)} with gaps as long; pull it up at the back until the cloth lies flat, and tie it off.`
-    : `Run a strong thread halfway between hoop and edge, in stitches of ${formatFine(stitchMm)} with gaps as long; pull it up at the back until the cloth lies flat, and tie it off.`;
+    ? `Run a strong thread, doubled, halfway between hoop and edge, in stitches of ${formatFine(stitchMm)} with gaps as long. Pull it up at the back until the cloth lies flat, and tie it off.`
+    : `Run a strong thread halfway between hoop and edge, in stitches of ${formatFine(stitchMm)} with gaps as long. Pull it up at the back until the cloth lies flat, and tie it off.`;
 
 export const cutPanels = (front: readonly [number, number], half: readonly [number, number]): string =>
   `Cut the front ${plainMm(front[0])} × ${plainMm(front[1])} mm with the work in its middle, and two back halves ${plainMm(half[0])} × ${plainMm(half[1])} mm; hem one long side of each.`;

@@ -232,7 +232,7 @@ function leaves(given: Case): Proposal[] {
     alone(layer('satin-leaf', strands, say.satinLeaf(width, formatFine((form.widthMm / 2) * Math.SQRT2)))),
     given,
   );
-  const fly = alone(layer('fly-leaf', strands, say.flyLeaf(width)));
+  const fly = alone(layer('fly-leaf', strands, say.flyLeaf(width), flyAngle(form.widthMm, limitMm)));
   const isWithin = (form.widthMm / 2) * Math.SQRT2 <= limitMm && form.widthMm >= 1.5 * TREATMENT.shortestSatinMm;
   const canFly = form.widthMm <= TREATMENT.widestFlyLeafMm;
   const isSlender = form.lengthMm >= TREATMENT.slenderLeaf * form.widthMm && form.widthMm <= TREATMENT.slenderLeafMm;
@@ -240,6 +240,12 @@ function leaves(given: Case): Proposal[] {
   if (isWithin) return [halves, ...(canFly ? [fly] : [])];
   const soft = withVein(longShort(form, width, { direction: 'along' }), given);
   return isWorn ? [...rowsFor(given), ...(canFly ? [fly] : [])] : [soft, ...(canFly ? [fly] : [])];
+}
+
+/** Flies are steep; where their arms would be longer than a span may be, as much less steep as it takes. */
+function flyAngle(widthMm: number, limitMm: number): Pick<SettledPass, 'params'> {
+  const neededDeg = Math.ceil((Math.asin(Math.min(1, widthMm / 2 / limitMm)) * 180) / Math.PI);
+  return { params: neededDeg > TREATMENT.steepFlyDeg ? { angleDeg: neededDeg } : {} };
 }
 
 /** Petals run to the middle of their flower, or along themselves. */

@@ -100,6 +100,8 @@ export const TREATMENT = {
   leastShadedMm: 8,
   /** Areas larger than this can take three strands, mm². */
   largeMm2: 1200,
+  /** The angle between vein and arm of a closed fly stitch where there is room for its arms, degrees. */
+  steepFlyDeg: 16,
   /** One row of long-and-short needs this much to show its shade, mm. */
   shadeRowMm: 3,
 } as const;

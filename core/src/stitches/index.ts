@@ -31,6 +31,7 @@ export {
 } from './params.ts';
 export { isStitchId, STITCH_IDS, STITCHES, stitchKind, type StitchId } from './registry.ts';
 export { neighbourhood, patchesOf, type Neighbourhood } from './shared/neighbourhood.ts';
+export { flyAdvanceMm } from './shared/flies.ts';
 export { coilThicknessMm, knotDiameterMm, wrapsToCover } from './shared/knotSize.ts';
 export { WIDEST_FIELD_MM2 } from './shared/limits.ts';
 export { workStitch } from './work.ts';

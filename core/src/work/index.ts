@@ -8,6 +8,7 @@ export {
 } from './ownFactors.ts';
 export { COARSE_PAINTING, CoarseFirst, type CoarsePart } from './coarseFirst.ts';
 export { explained } from './explain.ts';
+export { wholeWidth, type WholeWidth } from './wholeWidth.ts';
 export { stitchSays } from './stitchSays.ts';
 export { planPass, WORKED_PASS, type PaintedFrom, type WorkSettings } from './planPass.ts';
 export {

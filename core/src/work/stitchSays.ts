@@ -1,11 +1,11 @@
 import { formatFine } from '../measure/index.ts';
 import type { PlacedShape } from '../drawing/index.ts';
 import { formOf, roomForShades } from '../propose/index.ts';
-import { knotDiameterMm, stitchKind, wrapsToCover, type StitchId } from '../stitches/index.ts';
+import { flyAdvanceMm, stitchKind, wrapsToCover } from '../stitches/index.ts';
 import type { PlannedPass } from './plannedPart.ts';
+import { wholeWidth } from './wholeWidth.ts';
 import * as say from './words.ts';
 
-const KNOTS: ReadonlySet<StitchId> = new Set(['french', 'colonial', 'french-fill', 'colonial-fill']);
 /** A coil whose wraps are this share of those that cover its span lies sparse under the first, and stands up in a loop over the second. */
 const COIL = { sparse: 0.88, stands: 1.15 } as const;
 
@@ -13,8 +13,9 @@ const COIL = { sparse: 0.88, stands: 1.15 } as const;
 export function stitchSays(pass: PlannedPass, placed: PlacedShape): string[] {
   const said: string[] = [];
   if (pass.stitch === 'bullion') said.push(coilSays(pass));
-  if (KNOTS.has(pass.stitch)) said.push(knotSays(pass));
+  if (wholeWidth(pass)?.of === 'knot') said.push(knotSays(pass));
   if (pass.stitch === 'daisy-ring') said.push(petalsSay(pass));
+  if (pass.stitch === 'fly-leaf') said.push(fliesSay(pass));
   const isShaded = stitchKind(pass.stitch).canShade && pass.role === 'filling' && placed.kind === 'area';
   if (isShaded) said.push(...shadesSay(pass, placed));
   return said;
@@ -38,9 +39,13 @@ function petalsSay({ params, laidMm }: PlannedPass): string {
   return fit > 0 && fit < petals ? say.petalsCrowd(inQuarters, fit) : say.petals(inQuarters);
 }
 
-function knotSays({ params, bundleMm, needle }: PlannedPass): string {
-  const wraps = Math.round(Number(params['wraps'] ?? 2));
-  return say.knotAcross(formatFine(knotDiameterMm(wraps, bundleMm, needle.shaftMm)));
+function fliesSay({ params }: PlannedPass): string {
+  const advanceMm = flyAdvanceMm(Number(params['spacingMm']), Number(params['angleDeg']));
+  return say.flies(formatFine(advanceMm), formatFine(Math.min(advanceMm, Number(params['tieMm']))));
+}
+
+function knotSays(pass: PlannedPass): string {
+  return say.knotAcross(formatFine(wholeWidth(pass)!.widthMm));
 }
 
 function shadesSay({ params }: PlannedPass, placed: PlacedShape): string[] {

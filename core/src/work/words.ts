@@ -4,6 +4,9 @@ export const paintIn = (shades: number): string => `Paint from the picture in ${
 
 export const shadeIn = (shades: number): string => `Shade in ${plural(shades, 'shade')}`;
 
+export const flies = (advance: string, tie: string): string =>
+  `Each V lies ${advance} below the last, so that the arms touch; its tie is ${tie} long.`;
+
 export const knotAcross = (across: string): string => `Each knot will be ${across} across in this thread.`;
 
 export const roomAlong = (shades: number): string => `There is room for ${plural(shades, 'shade')}.`;

@@ -11,6 +11,7 @@ import {
 } from '@junctura/core/measure';
 import type { PlacedShape } from '@junctura/core/drawing';
 import type { PassRole } from '@junctura/core/piece';
+import { wholeWidth, type PlannedPass } from '@junctura/core/work';
 import type { WorkTime } from '@junctura/core/thread';
 
 export const USE_OTHER_TAB = 'Use the other tab’s version';
@@ -71,6 +72,14 @@ export const lengthsToLayOut = (colour: string, count: number, strands: number, 
   `${colour}: ${plural(count, 'length')} of ${plural(strands, 'strand')}, ${length}`;
 
 export const redrawFirst = (parts: readonly string[]): string => `Redraw first: ${formatList(parts)}`;
+
+/** How wide a layer lies: its line or coil as a whole, and its thread. How large a knot becomes is said with its wraps. */
+export function widthsOf(pass: PlannedPass): string {
+  const [whole, thread] = [wholeWidth(pass), formatFine(pass.laidMm)];
+  if (whole?.of === 'line') return `The line is ${formatFine(whole.widthMm)} wide, its thread ${thread}.`;
+  if (whole?.of === 'coil') return `The coil is ${formatFine(whole.widthMm)} thick, its thread ${thread} wide.`;
+  return `The thread lies ${thread} wide.`;
+}
 
 /** How long it takes: the stitches themselves, and the threading that comes with them. */
 export const stitchingAndThreading = ({ stitchSeconds, aroundSeconds }: WorkTime): string =>

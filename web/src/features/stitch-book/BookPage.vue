@@ -22,6 +22,7 @@ import WorkingDrawing from './WorkingDrawing.vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import BookHeader from './BookHeader.vue';
 import { useSettings } from '../../session/settings.ts';
+import { wholeWidth } from '@junctura/core/work';
 import { stitchingAndThreading } from '../../session/words.ts';
 import * as say from './words.ts';
 
@@ -165,7 +166,9 @@ const pictureWidth = computed(() =>
         <ul class="strands">
           <li v-for="{ strands: n, sample: shown } in byStrands" :key="n">
             <SampleCanvas :sample="shown" :width="strandWidth" :hex="HEX" />
-            <span class="small">{{ say.strandsWide(n, formatFine(shown.pass.laidMm)) }}</span>
+            <span class="small">{{
+              say.strandsWide(n, formatFine(wholeWidth(shown.pass)?.widthMm ?? shown.pass.laidMm))
+            }}</span>
           </li>
         </ul>
       </section>

@@ -31,6 +31,7 @@ import { Trash2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
+import { widthsOf } from '../../session/words.ts';
 import { useSelection, type Pen } from '../../session/selection.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import { useWorkings } from '../../session/workings.ts';
@@ -372,9 +373,7 @@ const dial = computed(() => {
         @change="(next) => setParam(key, param.label, next)"
       />
     </template>
-    <p class="wide small soft">
-      {{ say.wideAndNeedles(formatFine(pass.laidMm), needles) }}
-    </p>
+    <p class="wide small soft">{{ widthsOf(pass) }} {{ say.needlesUsed(needles) }}</p>
   </div>
 </template>
 

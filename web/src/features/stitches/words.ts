@@ -51,8 +51,7 @@ export const shadeN = (number: number): string => `Shade ${number}`;
 
 export const removeShade = (number: number): string => `Remove shade ${number}`;
 
-export const wideAndNeedles = (width: string, needles: string): string =>
-  `${width} wide · ${needles}. ${NEEDLES_ARE_SHARP}`;
+export const needlesUsed = (needles: string): string => `${needles}. ${NEEDLES_ARE_SHARP}`;
 
 /** What was set and stays, and what the new stitch has no use for. */
 export function useStitchKeeping(stitch: string, kept: readonly string[], dropped: readonly string[]): string {

@@ -1,6 +1,7 @@
 import { isInside, reachInside, regionArea, simplifyRegion, splitByLine, WOBBLE_MM } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
+import { flyAdvanceMm } from '../../shared/flies.ts';
 import { shadesOf } from '../../shared/shading.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { veinOf, type Vein } from '../../shared/vein.ts';
@@ -16,11 +17,6 @@ const CORNER = 0.1;
 interface Point {
   readonly x: number;
   readonly y: number;
-}
-
-/** How far down the vein one V lies below the last, so that their arms are neighbours: spacing / sin(angle), mm. */
-export function flyAdvanceMm(spacingMm: number, angleDeg: number): number {
-  return spacingMm / Math.sin((angleDeg * Math.PI) / 180);
 }
 
 /**

@@ -35,6 +35,7 @@ const BROKEN: Readonly<Record<RuleId, (early: string, late: string) => string>> 
       : `“${early}” is worked before “${late}”, which is a layer below it.`,
   ground: (early, late) => `“${early}” is worked before “${late}”, which goes under it.`,
   fur: (early) => `“${early}”: one zone is worked before the zone behind it, so the hair will look brushed backwards.`,
+  'in-turn': (early) => `“${early}”: one zone is worked before the zone that comes before it.`,
   features: (early, late) => `“${early}” is worked before “${late}”, so its hair can’t go over the rim of “${late}”.`,
   'raised-last': (early, late) => `“${early}” is raised, and the hoop will press on it while you work “${late}”.`,
   behind: (early, late) => `“${early}” is worked before “${late}”, which lies behind it.`,

@@ -1,6 +1,6 @@
 export { keepsRules, solve } from './solve.ts';
 export { LOST_MM, ORDER_WEIGHTS, Scale, type Problem } from './cost.ts';
-export { Needle, Needles } from './needlesInPlay.ts';
+export { Needle, Needles, needlesThreaded } from './needlesInPlay.ts';
 export {
   drawingOrder,
   orderOfWork,

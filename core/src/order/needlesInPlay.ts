@@ -1,5 +1,13 @@
+import { MOST_NEEDLES, type PlanInput } from '../piece/index.ts';
+
 /** How a step is come to: with the needle in hand, with one that is parked, or with one that is threaded for it. */
 export const Needle = { inHand: 0, parked: 1, threaded: 2 } as const;
+
+/** How many needles stay threaded at one time: as the person likes, and as many as take turns in one area. */
+export function needlesThreaded({ worker, drawing }: PlanInput): number {
+  const inTurn = drawing.parts.flatMap(({ passes }) => (passes ?? []).filter((pass) => pass.inTurn));
+  return Math.max(worker.needles, ...inTurn.map(({ shades }) => Math.min(MOST_NEEDLES, shades.length)));
+}
 
 /**
  * How each step of an order is come to, where so many needles stay threaded. A needle that must be freed is the one whose thread

@@ -6,6 +6,7 @@ import { LOST_MM, type Problem } from './cost.ts';
 import { withoutCircles } from './precedence.ts';
 import { findRules, type Rule } from './rules.ts';
 import { solve, type SolveOptions } from './solve.ts';
+import { needlesThreaded } from './needlesInPlay.ts';
 import { needleName, stepsOf, type Step } from './steps.ts';
 
 /** An order of work with what it was made by. Rules name steps by their place in it. */
@@ -160,7 +161,7 @@ export function problemOf(
     before,
     after,
     ...thread(piece, parts, steps),
-    needles: piece.worker.needles,
+    needles: needlesThreaded(piece),
     travelMm: travelMm(piece),
     byArea: piece.worker.byArea,
   };

@@ -91,7 +91,9 @@ function layerRules(steps: readonly Step[], chains: ReadonlyMap<string, Readonly
       chain.slice(1).flatMap((link, k) =>
         [...pairs(chain[k]!, link)].map(([before, after]): Rule => {
           const [one, other] = [steps[before]!, steps[after]!];
-          if (one.layer === other.layer && one.zone > 0) return { id: 'fur', before, after };
+          if (one.layer === other.layer && one.zone > 0) {
+            return { id: isPainting(one) ? 'fur' : 'in-turn', before, after };
+          }
           const roles = [one.role, other.role];
           const isOutline = roles.includes('outline') && roles.includes('filling');
           return { id: isOutline ? 'outline' : 'layers', before, after };

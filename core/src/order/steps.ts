@@ -60,7 +60,7 @@ export function stepsOf(
     const held = hoop && positions.length > 1 ? holdingOf(placed, hoop, positions, memory) : null;
     const isPortion = held !== null && !held.isWhole && held.positions.length > 1;
     passes.forEach((pass, layer) => {
-      const zones = !isPortion && worker.byArea > ZONED_FROM ? zonesOf(planned, layer, memory) : null;
+      const zones = !isPortion && (pass.inTurn || worker.byArea > ZONED_FROM) ? zonesOf(planned, layer, memory) : null;
       pass.threads.forEach((thread, shade) => {
         if (thread.path.starts.length === 0) return;
         const whole = { position: held?.positions[0] ?? 0, zone: 0, thread };
@@ -110,9 +110,9 @@ function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: Wor
   };
 }
 
-/** A second thread is worked with the needle that comes after the first. */
+/** A thread of another thickness is worked with a needle of its own. */
 export function needleOfStep(pass: PlannedPass, { shade }: Pick<WorkStep, 'shade'>): Needle {
-  return (pass.second && shade > 0 ? pass.needles[shade] : undefined) ?? pass.needle;
+  return pass.threads[shade]?.own?.needle ?? pass.needle;
 }
 
 /** Whether a step ties a thread that was laid: with a needle of its own, as that thread waits on the front. */

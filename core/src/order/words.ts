@@ -8,6 +8,7 @@ const ROLE_NAMES: Readonly<Record<PassRole, string>> = {
   padding: 'padding',
   edge: 'firm edge',
   filling: 'filling',
+  beside: 'second line',
   outline: 'outline',
   vein: 'vein',
   accent: 'highlights',
@@ -63,6 +64,10 @@ const RULE_WORDS: Readonly<Record<Exclude<RuleId, 'outline'>, AfterAndBefore>> =
   fur: [
     () => 'After the zone behind it: hair overlaps like roof tiles, and this zone covers the ends of that one.',
     () => 'Before the zone in front of it, which covers its ends: hair overlaps like roof tiles.',
+  ],
+  'in-turn': [
+    () => 'After the zone before it: the needles of its shades take turns, zone by zone.',
+    () => 'Before the next zone: the needles of its shades take turns, zone by zone.',
   ],
   features: [
     (other) => `After ${other}: features come first, and the hair goes over their rims.`,

@@ -47,6 +47,40 @@ function furPiece(): Piece {
   return { ...drawn, drawing: { ...drawn.drawing, parts, underlay } };
 }
 
+describe('needles that take turns', () => {
+  const shaded = (inTurn: boolean): Piece => {
+    const drawn = svgPiece('<rect width="50" height="30" fill="#a33"/><path d="M0 50H9" stroke="#33a"/>');
+    const [part, line] = drawn.drawing.parts;
+    const shades = [part!.colour, line!.colour];
+    const pass = { ...plainPass('long-short', 'stranded-cotton', 1), angleDeg: 90, shades, inTurn };
+    return {
+      ...drawn,
+      drawing: {
+        ...drawn.drawing,
+        parts: [
+          { ...part!, passes: [pass] },
+          { ...line!, passes: [] },
+        ],
+      },
+    };
+  };
+
+  it('go on zone by zone, each parked while the other works, for hardly more lengths than one after the other', () => {
+    const [inTurn, after] = [planOf(shaded(true)), planOf(shaded(false))];
+    expect(after.order.map(({ shade }) => shade)).toEqual([0, 1]);
+    const zones = inTurn.order.map(({ zone }) => zone);
+    expect(zones).toEqual([...zones].sort((a, b) => a - b));
+    expect(new Set(zones).size).toBeGreaterThan(4);
+    const changes = inTurn.order.filter(({ shade }, i) => i > 0 && shade !== inTurn.order[i - 1]!.shade).length;
+    expect(changes).toBeGreaterThan(1);
+    const loads = (plan: Plan): number => plan.colours.reduce((sum, need) => sum + need.loads, 0);
+    // A needle that comes back further away than thread is carried is fastened off, and now and then too little is left to go on with.
+    expect(loads(inTurn) / loads(after)).toBeLessThan(1.15);
+    expect(inTurn.work.filter((step) => step!.isParked).length).toBeGreaterThanOrEqual(changes - 1);
+    expect(inTurn.totals.stitches).toBe(after.totals.stitches);
+  });
+});
+
 describe('a painted part worked by area', () => {
   let piece: Piece;
   let plan: Plan;

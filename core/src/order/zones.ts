@@ -5,8 +5,9 @@ import { Move } from '../stitches/index.ts';
 import type { PlannedPart, PlannedPass, WorkedThread } from '../work/index.ts';
 import { threadWhere } from './threadWhere.ts';
 
-/** Painted by area, one goes on from zone to zone of about this size with the needles of its shades parked, mm. */
+/** Painted by area, one goes on from zone to zone of about this size with the needles of its shades parked, mm; in turn, with each as it is met. */
 const ZONE_MM = 20;
+const IN_TURN_MM = 12;
 /** Fewer stitches of a shade in a zone than this are worked with the zone before or after. */
 const LEAST_STITCHES = 4;
 
@@ -17,7 +18,7 @@ export interface Zone {
 }
 
 /**
- * The zones of a pass that is painted in several shades, shade by shade; null for any other, and where one zone holds all of it. Hair lies
+ * The zones of a pass that is painted in several shades or whose needles take turns, shade by shade; null for any other, and where one zone holds all of it. Hair lies
  * like tiles: the tips at the back are worked first, each zone over the ends of those before.
  */
 export function zonesOf(
@@ -26,16 +27,23 @@ export function zonesOf(
   memory = new Memory(),
 ): readonly (readonly Zone[])[] | null {
   const pass = passes[layer]!;
-  return isPainting(pass) && pass.threads.length > 1 ? memory.made(ZONES, [part.id], pass, layer) : null;
+  return (isPainting(pass) || pass.inTurn) && pass.threads.length > 1
+    ? memory.made(ZONES, [part.id], pass, layer)
+    : null;
 }
 
-export const ZONES = stage<PlannedPass>()('zones', ['path', 'threads'], divided);
+export const ZONES = stage<PlannedPass>()('zones', ['path', 'threads', 'inTurn'], divided);
 
-function divided({ path, threads }: Pick<PlannedPass, 'path' | 'threads'>): readonly (readonly Zone[])[] | null {
+function divided({
+  path,
+  threads,
+  inTurn,
+}: Pick<PlannedPass, 'path' | 'threads' | 'inTurn'>): readonly (readonly Zone[])[] | null {
+  const sizeMm = inTurn ? IN_TURN_MM : ZONE_MM;
   const [ux, uy] = senseOf(path);
   const tileOf = (x: number, y: number): [band: number, tile: number] => [
-    Math.floor((x * ux + y * uy) / ZONE_MM),
-    Math.floor((y * ux - x * uy) / ZONE_MM),
+    Math.floor((x * ux + y * uy) / sizeMm),
+    Math.floor((y * ux - x * uy) / sizeMm),
   ];
   const tiles = new Map<string, [band: number, tile: number]>();
   const named = threads.map(({ path: { xy, starts } }) =>

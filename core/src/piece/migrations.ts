@@ -16,6 +16,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   10: { name: 'paintFromPictures', up: paintFromPictures },
   11: { name: 'setOutlinesIn', up: setOutlinesIn },
   12: { name: 'sayWhatRingsAre', up: sayWhatRingsAre },
+  13: { name: 'varyStrands', up: varyStrands },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -186,6 +187,24 @@ function setOutlinesIn(data: Data): Data {
 function sayWhatRingsAre(data: Data): Data {
   const hoop = data['hoop'];
   return { ...data, hoop: typeof hoop === 'object' && hoop !== null ? { ring: 'wood', ...hoop } : hoop };
+}
+
+/** Version 13: strands that differ by shade or in the first row, and needles that take turns. */
+function varyStrands(data: Data): Data {
+  const drawing = record(data['drawing']);
+  const varied = (pass: unknown): Data => ({
+    shadeStrands: [],
+    firstRowStrands: null,
+    inTurn: false,
+    ...record(pass),
+  });
+  const parts = Array.isArray(drawing['parts'])
+    ? drawing['parts'].map((given) => {
+        const part = record(given);
+        return { ...part, passes: Array.isArray(part['passes']) ? part['passes'].map(varied) : part['passes'] };
+      })
+    : drawing['parts'];
+  return { ...data, drawing: { ...drawing, parts } };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

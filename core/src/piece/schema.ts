@@ -23,7 +23,7 @@ import { finishSchema, USUAL_FINISH } from './finish.ts';
 import * as say from './words.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 12;
+export const PIECE_VERSION = 13;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -57,8 +57,8 @@ function pathProblem(data: string): string | null {
   }
 }
 
-/** What a pass is in the layers of its part, in the order in which they are usually worked. */
-export const PASS_ROLES = ['padding', 'edge', 'filling', 'outline', 'vein', 'accent'] as const;
+/** What a pass is in the layers of its part, in the order in which they are usually worked; `beside` is a second line, on a line or beside it. */
+export const PASS_ROLES = ['padding', 'edge', 'filling', 'beside', 'outline', 'vein', 'accent'] as const;
 /** What decides the way that the stitches of an area lie. */
 export const DIRECTIONS = ['straight', 'guides', 'along', 'across', 'radial', 'outline'] as const;
 /** No part needs more direction strokes, layers or highlights than this. */
@@ -93,12 +93,14 @@ function checkStrands(given: { readonly thread: ThreadId; readonly strands: numb
 
 const threadKindId = z.enum(THREAD_IDS, { error: 'no such kind of thread' });
 
+const strandCount = z.number().int().min(1).max(FOLDED_STRANDS);
+
 const secondThreadSchema = z
   .strictObject({
     /** The id of its colour; null: the layer's. */
     colour: id.nullable(),
     thread: threadKindId,
-    strands: z.number().int().min(1).max(FOLDED_STRANDS),
+    strands: strandCount,
   })
   .superRefine(checkStrands);
 
@@ -119,7 +121,7 @@ const passSchema = z
     angleDeg: z.number().min(-360).max(360).nullable(),
     /** Straight at the angle, or by the part's guides, its middle line, a point, its outline. */
     direction: z.enum(DIRECTIONS),
-    /** How far inside the outline an outline is worked, mm on the cloth; outside it where it is less than nought. */
+    /** How far inside the outline an outline is worked, mm on the cloth, or to the left of its line a second line; the other way where it is less than nought. */
     insetMm: z.number().min(INSET_MM.least).max(INSET_MM.most),
     /** On the drawing: where the stitches of a radial direction run to, where accents stand, or from where to where an outline goes. */
     points: z.array(point).max(MOST_POINTS),
@@ -127,13 +129,22 @@ const passSchema = z
     colour: id.nullable(),
     /** The ids of the colours of several shades, from where the rows begin; empty: one colour. */
     shades: z.array(id).max(MOST_PAINTED_SHADES),
+    /** The strands of each shade; empty: all in those of the pass. */
+    shadeStrands: z.array(strandCount).max(MOST_PAINTED_SHADES),
+    /** The strands of the first row, where that is worked in others than the rest; null: in the same. */
+    firstRowStrands: strandCount.nullable(),
+    /** Whether the needles of its shades take turns, zone by zone; else one shade is finished before the next. */
+    inTurn: z.boolean(),
     thread: threadKindId,
-    strands: z.number().int().min(1).max(FOLDED_STRANDS),
+    strands: strandCount,
     /** What whips, laces, weaves or ties, where it is another thread than what it is worked on; null: the same. */
     second: secondThreadSchema.nullable(),
   })
   .superRefine((pass, context) => {
     checkStrands(pass, context);
+    for (const strands of [...pass.shadeStrands, pass.firstRowStrands ?? pass.strands]) {
+      checkStrands({ thread: pass.thread, strands }, context);
+    }
     const checked = paramsSchema(stitchKind(pass.stitch).params).safeParse(pass.params);
     for (const issue of checked.error?.issues ?? []) {
       context.addIssue({ code: 'custom', path: ['params', ...issue.path], message: issue.message });

@@ -10,10 +10,13 @@ const FIRST_CHOICE: Readonly<Record<PassRole, readonly [stitch: StitchId, strand
   padding: ['satin', 2],
   edge: ['split', 1],
   filling: ['satin', 2],
+  beside: ['stem', 1],
   outline: ['stem', 1],
   vein: ['stem', 1],
   accent: ['straight', 1],
 };
+/** A second line begins so far to the left of the first, mm. */
+const BESIDE_MM = 1.5;
 /** Padding under a line is a running stitch along it. */
 const UNDER_A_LINE: readonly [stitch: StitchId, strands: number] = ['running', 2];
 
@@ -28,6 +31,7 @@ export function withNewPass(passes: readonly Pass[], role: PassRole, { kind, wid
   const layer: Pass = {
     ...plainPass(stitch, filling?.thread ?? DEFAULT_THREAD, strands),
     role,
+    insetMm: role === 'beside' ? BESIDE_MM : 0,
     // Padding lies across what covers it.
     angleDeg: role === 'padding' && filling?.angleDeg != null ? (filling.angleDeg + 90) % 180 : null,
     points: role === 'accent' && widest ? [onDrawing(toCloth, widest.x, widest.y)] : [],

@@ -16,7 +16,7 @@ export function isSmallRound({ kind, areaMm2, widest }: PlacedShape): boolean {
 /** The roles that a pass can have on a part of a kind. */
 export function rolesOn(kind: Part['kind']): readonly PassRole[] {
   if (kind === 'area') return ['padding', 'edge', 'filling', 'outline', 'vein', 'accent'];
-  return kind === 'line' ? ['padding', 'filling', 'accent'] : ['filling'];
+  return kind === 'line' ? ['padding', 'filling', 'beside', 'accent'] : ['filling'];
 }
 
 /** What a pass of a role is worked on. */

@@ -14,6 +14,7 @@ const LAYERS = {
   edge: 'a firm edge',
   vein: 'a vein',
   outline: 'an outline',
+  beside: 'a second line',
   accent: 'highlights',
   filling: null,
 } as const;

@@ -35,6 +35,10 @@ export interface StitchContext {
   readonly vein?: Polyline | undefined;
   /** Shades in which the area is worked, and the lines between them where they are drawn. */
   readonly shades?: { readonly count: number; readonly borders: readonly Polyline[] } | undefined;
+  /** Whether its first row is worked in a thread of its own, which its path counts before all shades. */
+  readonly firstRow?: boolean | undefined;
+  /** How wide each thread of the path lies, as a share of the thinnest; all alike where it is not said. */
+  readonly widths?: readonly number[] | undefined;
   /** The picture that the stitches are to show. */
   readonly picture?: PictureGuide | undefined;
   /** Hears how much of a path is written, 0–1, where that takes long. */
@@ -85,6 +89,8 @@ export interface StitchKind {
   readonly hasVein: boolean;
   /** Whether it can be worked in several shades. */
   readonly canShade: boolean;
+  /** Whether it has a first row that can be worked in other strands than the rest. */
+  readonly hasFirstRow: boolean;
   readonly followsCurves: boolean;
   /** Whether it stands up so high that a ring crushes it. */
   readonly isRaised: boolean;

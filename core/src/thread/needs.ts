@@ -1,4 +1,13 @@
-import { isTying, Needle, Needles, needleName, needleOfStep, threadOfStep, type WorkOrder } from '../order/index.ts';
+import {
+  isTying,
+  Needle,
+  Needles,
+  needlesThreaded,
+  needleName,
+  needleOfStep,
+  threadOfStep,
+  type WorkOrder,
+} from '../order/index.ts';
 import {
   type ThreadSpread,
   type PlannedPart,
@@ -82,11 +91,12 @@ export interface NeedleRun extends WorkedThread {
 
 /** All runs of some parts in the order of work, each with the id of its colour. What the order has of other parts is passed over. */
 export function needleRuns(
-  { hoop, positions, worker }: PlanInput,
+  piece: PlanInput,
   parts: readonly PlannedPart[],
   order: WorkOrder,
   memory = new Memory(),
 ): { colour: string; run: NeedleRun }[] {
+  const { hoop, positions } = piece;
   const byId = new Map(parts.map((planned) => [planned.part.id, planned]));
   const runs = order.flatMap((step, at) => {
     const planned = byId.get(step.part);
@@ -104,7 +114,7 @@ export function needleRuns(
     numbers.set(setUp, number);
     return number;
   });
-  const comesBy = new Needles(setUps.length, numbers.size, worker.needles).follow(setUps);
+  const comesBy = new Needles(setUps.length, numbers.size, needlesThreaded(piece)).follow(setUps);
   return runs.map(({ colour, at, part, thread, pass, needle, isTying: ties }, i) => ({
     colour,
     run: {

@@ -5,6 +5,7 @@ import {
   guidedField,
   lengthsOf,
   mapPoints,
+  parallelLine,
   placeOn,
   radialField,
   type MiddleLine,
@@ -70,6 +71,10 @@ export function shapeOfPass(
       return lines(outlinesOfRegion(setIn(shape.region, below.edgeInsetMm ?? EDGE_INSIDE * laidMm)));
     case 'outline':
       return lines(outlineRun(placed, pass));
+    case 'beside':
+      return lines(
+        shape.lines.map((line) => parallelLine(line, pass.insetMm)).filter(({ points }) => points.length > 2),
+      );
     case 'vein': {
       const vein = veinLineOf(placed, () => middle);
       return lines(vein ? [{ points: vein.points, closed: false }] : []);

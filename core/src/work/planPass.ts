@@ -117,12 +117,16 @@ function worked(
   const needles = second
     ? [needle, ...needlesFor(threadKind(second.thread), second.strands, secondUse, cloth)]
     : [needle, ...others];
-  const laidMm = laidWidthMm(kind, pass.strands) * settings.own.width;
+  const widthOf = (strands: number): number => laidWidthMm(kind, strands) * settings.own.width;
+  const laidMm = widthOf(pass.strands);
+  const threads = colourThreads(pass);
+  // Stitches lie as close as the thinnest of its threads asks for; thicker ones take every second or third place.
+  const closestMm = Math.min(...threads.map(({ strands }) => widthOf(strands)));
   const bundleMm = bundleDiameterMm(kind, pass.strands);
-  const given = { ...schoolsOf(pass, settings, laidMm), ...pass.params };
+  const given = { ...schoolsOf(pass, settings, closestMm), ...pass.params };
   const liftMm = liftOf(pass.role, below);
   const context: StitchContext = {
-    laidMm,
+    laidMm: closestMm,
     bundleMm,
     coreMm: needle.shaftMm,
     // What the bundle's section fills when it is spread to its laid width.
@@ -130,6 +134,8 @@ function worked(
     seed: seedFrom(settings.seed, placed.partId),
     vein: placed.vein ?? undefined,
     shades: pass.shades.length > 1 ? { count: pass.shades.length, borders: placed.borders } : undefined,
+    firstRow: hasFirstRow(pass),
+    widths: threads.length > 1 ? threads.map(({ strands }) => widthOf(strands) / closestMm) : undefined,
     ...directionOf(placed, pass, pass.angleDeg, middle),
     ...paintedBy(placed, laidMm, picture, memory),
     tell,
@@ -143,19 +149,28 @@ function worked(
   const pace = paceOf(stitch, pass.shades.length);
   const measure = (part: StitchPath, bundle: number): MeasuredPath =>
     measurePath(part, { ...settings, slack, bundleMm: bundle, pace });
-  const threads = threadsOf(pass, path, settings, (part, own) => measure(part, own?.bundleMm ?? bundleMm));
-  const whole = pass.shades.length < 2 && threads.length > 1 ? sumOf(threads) : measure(path, bundleMm).quantities;
+  const ownOf = (own: { thread: ThreadId; strands: number }, first: Needle | undefined): OwnThread =>
+    ownThread(own, first ?? needlesFor(threadKind(own.thread), own.strands, stitch.needle, cloth)[0]!, settings);
+  const worked = threadsOf(
+    pass,
+    path,
+    threads,
+    (part, own) => measure(part, own?.bundleMm ?? bundleMm),
+    (own) => ownOf(own, own === pass.second ? needles[1] : undefined),
+  );
+  const isOneMeasure = worked.length < 2 || (pass.shades.length > 1 && worked.every(({ own }) => own === null));
+  const whole = isOneMeasure ? measure(path, bundleMm).quantities : sumOf(worked);
   return {
     ...pass,
     given: pass.params,
-    params: resolveParams(stitch.params, given, laidMm),
+    params: resolveParams(stitch.params, given, closestMm),
     laidMm,
     bundleMm,
     needle,
-    needles,
+    needles: withOwnNeedles(needles, worked),
     path,
     quantities: whole,
-    threads,
+    threads: worked,
     liftMm,
   };
 }
@@ -179,12 +194,26 @@ function paintedBy(
   return painting ? { field: painting.field, picture: painting.guide } : {};
 }
 
+/** Whether the first row of a pass is worked in a thread of its own. */
+function hasFirstRow({ stitch, firstRowStrands, strands }: SettledPass): boolean {
+  return firstRowStrands !== null && firstRowStrands !== strands && stitchKind(stitch).hasFirstRow;
+}
+
+/** The threads of a pass in the order of working, as its path counts them: its first row where that has its own, then each shade. */
+function colourThreads(pass: SettledPass): readonly { readonly colour: string | null; readonly strands: number }[] {
+  const shades = pass.shades.map((colour, i) => ({ colour, strands: pass.shadeStrands[i] ?? pass.strands }));
+  const all = shades.length > 0 ? shades : [{ colour: pass.colour, strands: pass.strands }];
+  if (!hasFirstRow(pass)) return all;
+  return [{ colour: all[0]!.colour, strands: pass.firstRowStrands ?? pass.strands }, ...all];
+}
+
 /** The path as it is threaded: in one, in each of several shades, or in what is worked first and what whips, laces, weaves or ties it. */
 function threadsOf(
   pass: SettledPass,
   path: StitchPath,
-  settings: WorkSettings,
+  colours: ReturnType<typeof colourThreads>,
   measure: (part: StitchPath, own: OwnThread | null) => MeasuredPath,
+  ownOf: (own: { thread: ThreadId; strands: number }) => OwnThread,
 ): WorkedThread[] {
   const thread = (part: StitchPath, colour: string | null, own: OwnThread | null = null): WorkedThread => ({
     colour,
@@ -193,29 +222,49 @@ function threadsOf(
     ...measure(part, own),
   });
   const isStitched = ({ starts }: StitchPath): boolean => starts.length > 0;
-  if (pass.shades.length > 1) {
-    const byShade = splitByShade(path, pass.shades.length);
-    if (byShade.some(isStitched)) return byShade.map((part, i) => thread(part, pass.shades[i]!));
+  if (colours.length > 1) {
+    const byShade = splitByShade(path, colours.length);
+    if (byShade.some(isStitched)) {
+      return byShade.map((part, i) => {
+        const { colour, strands } = colours[i]!;
+        return thread(part, colour, strands === pass.strands ? null : ownOf({ thread: pass.thread, strands }));
+      });
+    }
   }
   const { secondThread, laysThread } = stitchKind(pass.stitch);
   if (secondThread !== null && (pass.second || laysThread)) {
     const [first, second] = splitByShade(path, 2);
     if (first && second && isStitched(first) && isStitched(second)) {
-      const own = pass.second && ownThread(pass.second, settings);
+      const own = pass.second && ownOf(pass.second);
       return [thread(first, pass.colour), thread(second, pass.second?.colour ?? pass.colour, own)];
     }
   }
   return [thread(path, pass.shades[0] ?? pass.colour)];
 }
 
-function ownThread({ thread, strands }: { thread: ThreadId; strands: number }, settings: WorkSettings): OwnThread {
+function ownThread(
+  { thread, strands }: { thread: ThreadId; strands: number },
+  needle: Needle,
+  settings: WorkSettings,
+): OwnThread {
   const kind = threadKind(thread);
   return {
     thread,
     strands,
     laidMm: laidWidthMm(kind, strands) * settings.own.width,
     bundleMm: bundleDiameterMm(kind, strands),
+    needle,
   };
+}
+
+/** The needles of a pass and of those of its threads that have another. */
+function withOwnNeedles(needles: readonly Needle[], threads: readonly WorkedThread[]): readonly Needle[] {
+  const all = [...needles];
+  for (const { own } of threads) {
+    const isNew = own && !all.some(({ family, size }) => family === own.needle.family && size === own.needle.size);
+    if (isNew) all.push(own.needle);
+  }
+  return all;
 }
 
 /** The quantities of several threads together. */

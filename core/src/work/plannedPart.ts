@@ -19,6 +19,7 @@ export interface OwnThread {
   readonly strands: number;
   readonly laidMm: number;
   readonly bundleMm: number;
+  readonly needle: Needle;
 }
 
 /** A pass as one of its threads works it: with that thread's kind, strands and widths. */
@@ -63,20 +64,21 @@ export interface PlannedPart {
  */
 export function passesAsWorked({ part, passes }: { part: Part; passes: readonly PlannedPass[] }): Pass[] {
   if (part.passes !== null) return [...part.passes];
-  return passes.map(
-    ({ role, stitch, thread, strands, angleDeg, direction, insetMm, points, colour, shades, second, given }): Pass => ({
-      role,
-      stitch,
-      params: { ...given },
-      angleDeg,
-      direction,
-      insetMm,
-      points,
-      colour,
-      shades,
-      second,
-      thread,
-      strands,
-    }),
-  );
+  return passes.map((pass): Pass => ({
+    role: pass.role,
+    stitch: pass.stitch,
+    params: { ...pass.given },
+    angleDeg: pass.angleDeg,
+    direction: pass.direction,
+    insetMm: pass.insetMm,
+    points: pass.points,
+    colour: pass.colour,
+    shades: pass.shades,
+    shadeStrands: pass.shadeStrands,
+    firstRowStrands: pass.firstRowStrands,
+    inTurn: pass.inTurn,
+    second: pass.second,
+    thread: pass.thread,
+    strands: pass.strands,
+  }));
 }

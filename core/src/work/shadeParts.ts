@@ -17,7 +17,12 @@ export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: 
   const shaded = (pass: Pass): Pass => {
     if (pass.role !== 'filling') return pass;
     const keeps = stitchKind(pass.stitch).canShade;
-    return { ...pass, ...(keeps ? {} : { stitch: 'long-short' as const, params: {}, strands: 1 }), shades: ids };
+    return {
+      ...pass,
+      ...(keeps ? {} : { stitch: 'long-short' as const, params: {}, strands: 1 }),
+      shades: ids,
+      shadeStrands: [],
+    };
   };
   return editOf(piece, say.shadeIn(ids.length), [
     [['palette'], palette],

@@ -113,6 +113,7 @@ export const ROLE_WORDS: Readonly<Record<PassRole, { readonly name: (kind: Kind)
   padding: { name: () => 'Padding', add: 'Padding underneath' },
   edge: { name: () => 'Firm edge', add: 'Firm edge, under the filling' },
   filling: { name: (kind) => ({ area: 'Filling', line: 'Line', spot: 'Dot' })[kind], add: 'Filling' },
+  beside: { name: () => 'Second line', add: 'Second line, on it or beside it' },
   outline: { name: () => 'Outline', add: 'Outline, over the edge' },
   vein: { name: () => 'Vein', add: 'Vein along the middle' },
   accent: { name: () => 'Highlights', add: 'Single highlights' },

@@ -99,6 +99,7 @@ const ROLES: Readonly<Record<Step['role'], string>> = {
   padding: 'padding',
   edge: 'firm edge',
   filling: '',
+  beside: 'second line',
   outline: 'outline',
   vein: 'vein',
   accent: 'highlights',

@@ -13,6 +13,7 @@ import {
 import type { MoveSink } from '../moves.ts';
 import { isOwnWay } from '../ownWay.ts';
 import { fillRows } from './fillRows.ts';
+import type { Keeps } from './shading.ts';
 import { sideBySide } from './rowsAsLines.ts';
 
 /** One stitch of a row: its band and where it begins and ends along the row. */
@@ -39,8 +40,8 @@ interface PlacedStitch {
   readonly rowMm: number;
 }
 
-/** In which shade a stitch is worked, by where its middle lies and which share of the way along its row that is. */
-export type ShadeAt = (x: number, y: number, along: number, row: { x: number; y: number }) => number;
+/** In which shade a stitch is worked, by where its middle lies, which share of the way along its row that is, and its band. */
+export type ShadeAt = (x: number, y: number, along: number, row: { x: number; y: number }, band?: number) => number;
 
 export interface BandDirection {
   readonly angleRad: number;
@@ -59,10 +60,10 @@ export function workBands(
   divide: DivideRow,
   sink: MoveSink,
   shadeAt?: ShadeAt,
-  { halfDrop = false }: { halfDrop?: boolean } = {},
+  { halfDrop = false, keeps }: { halfDrop?: boolean; keeps?: Keeps | undefined } = {},
 ): void {
   const blocks = rowsToDivide(region, direction, spacingMm);
-  const groups = blocks.map((rows) => bandsOf(rows, divide, shadeAt, blocksOf(rows, spacingMm)));
+  const groups = blocks.map((rows) => bandsOf(rows, divide, shadeAt, blocksOf(rows, spacingMm), keeps));
   if (halfDrop) groups.forEach(dropByHalf);
   const shades = new Set(groups.flatMap((bands) => [...bands.values()].flat().map(({ shade }) => shade)));
   for (const shade of [...shades].sort((a, b) => a - b)) {
@@ -165,6 +166,7 @@ function bandsOf(
   divide: DivideRow,
   shadeAt: ShadeAt | undefined,
   blocks: ArrayLike<number>,
+  keeps: Keeps | undefined,
 ): Bands {
   const bands: Bands = new Map();
   for (const [i, row] of rows.entries()) {
@@ -178,7 +180,8 @@ function bandsOf(
         const [[x0, y0], [x1, y1]] = [at(start), at(end)];
         const middle = (start + end) / 2;
         const along = (middle - row.from) / (row.to - row.from);
-        const shade = shadeAt?.(...at(middle), along, { x: startX, y: startY }) ?? 0;
+        const shade = shadeAt?.(...at(middle), along, { x: startX, y: startY }, band) ?? 0;
+        if (keeps && !keeps(number, shade)) continue;
         put(bands, band + piece / pieces, {
           x0,
           y0,

@@ -9,6 +9,7 @@ import {
 import type { MoveSink } from '../moves.ts';
 import { fillRows } from './fillRows.ts';
 import { sideBySide, type RowDirection } from './rowsAsLines.ts';
+import type { Keeps } from './shading.ts';
 import { fanOrder } from './fillOrder.ts';
 
 /** Fewer rows than this are worked straight through, whatever the school. */
@@ -24,10 +25,12 @@ export function workSatin(
   direction: RowDirection,
   sink: MoveSink,
   shadeAt?: (x: number, y: number) => number,
+  keeps?: Keeps,
 ): void {
   const write = (fan: SpanFan, k: number): void => {
-    if (shadeAt) sink.shade(shadeAt((fan[4 * k]! + fan[4 * k + 2]!) / 2, (fan[4 * k + 1]! + fan[4 * k + 3]!) / 2));
-    writeSpan(fan, k, sink);
+    const shade = shadeAt?.((fan[4 * k]! + fan[4 * k + 2]!) / 2, (fan[4 * k + 1]! + fan[4 * k + 3]!) / 2);
+    if (shade !== undefined) sink.shade(shade);
+    if (!keeps || keeps(k, shade ?? 0)) writeSpan(fan, k, sink);
   };
   for (const fan of spansOf(region, direction, spacingMm)) {
     const count = fan.length / 4;

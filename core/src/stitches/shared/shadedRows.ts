@@ -1,7 +1,8 @@
+import { rank } from 'd3-array';
 import { placeOn, lengthsOf, type Place, type Polyline } from '../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../kind.ts';
 import type { MoveSink } from '../moves.ts';
-import { shadesOf } from './shading.ts';
+import { keepsOf, shadesOf } from './shading.ts';
 
 /**
  * Works rows shade by shade, each row whole in one: where borders are drawn, by how many lie between it and the first row; else in equal shares of the
@@ -22,9 +23,12 @@ export function workRowsInShades(
   const first = middles[shares.indexOf(Math.min(...shares))]!;
   const start = { x: first[0], y: first[1] };
   const shadeOfRow = middles.map(([x, y], i) => shadeAt(x, y, Math.min(shares[i]!, 1 - 1e-9), start));
+  const keeps = keepsOf(context);
+  const across = rank(shares);
   for (const shade of [...new Set(shadeOfRow)].sort((a, b) => a - b)) {
     sink.shade(shade);
-    work({ ...rows, lines: lines.filter((_, i) => shadeOfRow[i] === shade) });
+    const isWorked = (i: number): boolean => shadeOfRow[i] === shade && (!keeps || keeps(across[i]!, shade));
+    work({ ...rows, lines: lines.filter((_, i) => isWorked(i)) });
   }
 }
 

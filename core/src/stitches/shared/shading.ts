@@ -16,6 +16,18 @@ export function shadesOf({ shades }: StitchContext): ShadeAt | undefined {
     Math.min(last, borders.filter((border) => crosses(border, start.x, start.y, x, y)).length);
 }
 
+/** Whether a row, span or stitch is worked, by its number among those side by side and the thread that it takes. */
+export type Keeps = (number: number, thread: number) => boolean;
+
+/** Stitches lie as close as the thinnest thread asks for: a thread that is twice as wide takes every second place. */
+export function keepsOf({ widths }: StitchContext): Keeps | undefined {
+  if (!widths || widths.every((width) => width === widths[0])) return undefined;
+  return (number, thread) => {
+    const width = widths[thread] ?? 1;
+    return Math.floor((number + 1) / width) > Math.floor(number / width);
+  };
+}
+
 /** Whether the way from one place to another crosses a line. */
 function crosses({ points }: Polyline, ax: number, ay: number, bx: number, by: number): boolean {
   const side = (px: number, py: number, qx: number, qy: number, x: number, y: number): number =>

@@ -90,6 +90,7 @@ export const against: Readonly<Record<RuleId, (other: string) => string>> = {
   outline: (other) => `You chose the other order for outlines, so the edge along ${other} may be less crisp.`,
   'raised-last': (other) => `The hoop will press on raised stitches because of ${other}.`,
   fur: (other) => `${other} would lie over it: its ends will show, and the hair will look brushed backwards.`,
+  'in-turn': (other) => `${other} is the zone before it, and its needles would have to wait.`,
   features: (other) => `${other} has a rim that the hair should go over, so it will look stuck on.`,
 };
 

@@ -3,6 +3,7 @@ import type { PlannedPart } from '@junctura/core/work';
 import { canWork } from '@junctura/core/propose';
 import {
   DIRECTIONS,
+  INSET_MM,
   MOST_SHADES,
   gatherShades,
   setBorders,
@@ -28,7 +29,7 @@ import { formatFine, roundTo } from '@junctura/core/measure';
 import type { Pass } from '@junctura/core/piece';
 import { STITCHES, stitchKind, type StitchId } from '@junctura/core/stitches';
 import { Trash2 } from '@lucide/vue';
-import { NButton } from 'naive-ui';
+import { NButton, NCheckbox } from 'naive-ui';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { widthsOf } from '../../session/words.ts';
@@ -157,6 +158,17 @@ function setSecondColour(id: string): void {
 function setColour(id: string): void {
   emit('change', { colour: id === PARTS_OWN ? null : id }, 'Change a layer’s colour', null);
 }
+const [IN_TURN, ONE_BY_ONE] = ['Let the needles take turns', 'Work one shade after another'];
+const firstRowChoices = computed(() => [
+  { value: 0, label: 'as the rest' },
+  ...strands.value.filter(({ value }) => value !== pass.value.strands),
+]);
+function setShadeStrands(i: number, strands: number): void {
+  const changed = ({ shades, shadeStrands, strands: usual }: Pass): Partial<Pass> => ({
+    shadeStrands: shades.map((_, k) => (k === i ? strands : (shadeStrands[k] ?? usual))),
+  });
+  emit('change', changed, 'Change the strands of a shade', null);
+}
 function setShades(changed: (shades: readonly string[]) => string[], mergeKey: string | null = null): void {
   emit('change', ({ shades }) => ({ shades: changed(shades) }), 'Change the shades', mergeKey);
 }
@@ -183,10 +195,13 @@ function addShade(): void {
   setShades((shades) => [...(shades.length === 0 ? [own] : shades), known?.id ?? own], mergeKey);
 }
 function removeShade(i: number): void {
-  setShades((now) => {
-    const left = now.filter((_, k) => k !== i);
-    return left.length < 2 ? [] : left;
-  });
+  const changed = ({ shades, shadeStrands }: Pass): Partial<Pass> => {
+    const without = <Item,>(list: readonly Item[]): Item[] => list.filter((_, k) => k !== i);
+    return shades.length > 2
+      ? { shades: without(shades), shadeStrands: without(shadeStrands) }
+      : { shades: [], shadeStrands: [], inTurn: false };
+  };
+  emit('change', changed, 'Change the shades', null);
 }
 const centre = computed(() => pass.value.points[0] ?? null);
 function moveCentre(axis: 0 | 1, value: number): void {
@@ -318,6 +333,17 @@ const dial = computed(() => {
       :index="index"
       @change="(...change) => emit('change', ...change)"
     />
+    <NumberField
+      v-if="pass.role === 'beside'"
+      label="Distance from the line"
+      hint="To its left as it was drawn. Enter 0 to lie on it, a negative number to lie to its right."
+      :value="pass.insetMm"
+      :min="INSET_MM.least"
+      :max="INSET_MM.most"
+      :step="0.5"
+      unit="mm"
+      @change="(insetMm) => emit('change', { insetMm }, 'Move the second line', 'inset')"
+    />
     <div v-if="pass.role === 'accent'" class="wide row">
       <NButton size="small" data-test="place-points" @click="takePen('points')">Place them in the hoop</NButton>
       <span class="small soft">{{ say.pointsPlaced(pass.points.length) }}</span>
@@ -337,6 +363,13 @@ const dial = computed(() => {
           :options="colours"
           @change="(id) => setShades((now) => now.map((own, k) => (k === i ? id : own)))"
         />
+        <ChoiceField
+          class="of-shade"
+          label="Strands"
+          :value="pass.shadeStrands[i] ?? pass.strands"
+          :options="strands"
+          @change="(n) => setShadeStrands(i, n)"
+        />
         <NButton quaternary size="tiny" :aria-label="say.removeShade(i + 1)" @click="removeShade(i)"
           ><Trash2 :size="15"
         /></NButton>
@@ -352,7 +385,21 @@ const dial = computed(() => {
           >
         </template>
       </div>
+      <NCheckbox
+        v-if="pass.shades.length > 1"
+        :checked="pass.inTurn"
+        data-test="in-turn"
+        @update:checked="(inTurn) => emit('change', { inTurn }, inTurn ? IN_TURN : ONE_BY_ONE, null)"
+        >Needles take turns, zone by zone</NCheckbox
+      >
     </fieldset>
+    <ChoiceField
+      v-if="kind.hasFirstRow"
+      label="Strands in the first row"
+      :value="pass.firstRowStrands ?? 0"
+      :options="firstRowChoices"
+      @change="(n) => emit('change', { firstRowStrands: n === 0 ? null : n }, 'Change the first row', null)"
+    />
     <template v-for="{ key, param, value } in params" :key="key">
       <NumberField
         v-if="param.type === 'number'"
@@ -405,6 +452,9 @@ const dial = computed(() => {
 }
 .shade :deep(.field) {
   flex: 1;
+}
+.shade .of-shade {
+  flex: 0 0 84px;
 }
 .dial {
   flex: none;

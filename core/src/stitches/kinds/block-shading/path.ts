@@ -1,7 +1,7 @@
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { workBands, type BandStitch } from '../../shared/bands.ts';
-import { shadesOf } from '../../shared/shading.ts';
+import { keepsOf, shadesOf } from '../../shared/shading.ts';
 
 /** What is left at an edge joins its band when it is shorter than this share of one. */
 const SHORTEST = 0.35;
@@ -24,5 +24,8 @@ export function workBlockShading(
       to: band === count - 1 ? u1 : u0 + (band + 1) * bandMm,
     }));
   };
-  workBands(shape.region, context, spacingMm, divide, sink, shadesOf(context), { halfDrop: true });
+  workBands(shape.region, context, spacingMm, divide, sink, shadesOf(context), {
+    halfDrop: true,
+    keeps: keepsOf(context),
+  });
 }

@@ -2,7 +2,7 @@ import { isInside, reachInside, regionArea, simplifyRegion, splitByLine, WOBBLE_
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
 import { flyAdvanceMm } from '../../shared/flies.ts';
-import { shadesOf } from '../../shared/shading.ts';
+import { keepsOf, shadesOf } from '../../shared/shading.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { veinOf, type Vein } from '../../shared/vein.ts';
 
@@ -51,14 +51,15 @@ export function workFlyLeaf(
   let doneMm = 0;
   let last: Fly | null = null;
   let foot: Point = first;
-  for (const fly of flies) {
+  const keeps = keepsOf(context);
+  for (const [number, fly] of flies.entries()) {
     const { caught, ends, at } = fly;
-    if (last) slipIn({ ...last, foot }, ends, caught, spacingMm, sink);
-    if (shadeAt) {
-      const middle = { x: (2 * caught.x + ends[0].x + ends[1].x) / 4, y: (2 * caught.y + ends[0].y + ends[1].y) / 4 };
-      sink.shade(shadeAt(middle.x, middle.y, doneMm / wholeMm, top));
-    }
+    const middle = { x: (2 * caught.x + ends[0].x + ends[1].x) / 4, y: (2 * caught.y + ends[0].y + ends[1].y) / 4 };
+    const shade = shadeAt?.(middle.x, middle.y, doneMm / wholeMm, top) ?? 0;
     doneMm += wayTo(caught, ends[0]) + wayTo(caught, ends[1]);
+    if (keeps && !keeps(number, shade)) continue;
+    if (last) slipIn({ ...last, foot }, ends, caught, spacingMm * (context.widths?.[shade] ?? 1), sink);
+    if (shadeAt) sink.shade(shade);
     foot = vein.place(Math.max(0, at - holdsMm));
     sink.stitch();
     sink.up(ends[0].x, ends[0].y);

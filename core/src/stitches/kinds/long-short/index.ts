@@ -12,6 +12,7 @@ export const longShort = describeStitch({
   otherNames: ['soft shading', 'plumage stitch', 'silk shading'],
   purpose: 'Smooth shading without rows: petals, fur, feathers. One strand blends best.',
   params,
+  hasFirstRow: true,
   faults: [
     CLOTH_SHOWS,
     EDGE_RAGGED,

@@ -1,8 +1,8 @@
 import { seededRandom, seedFrom } from '../../../measure/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { workBands, type BandStitch } from '../../shared/bands.ts';
-import { shadesOf } from '../../shared/shading.ts';
+import { workBands, type BandStitch, type ShadeAt } from '../../shared/bands.ts';
+import { keepsOf, shadesOf } from '../../shared/shading.ts';
 
 /** Short stitches of the first row, and how much lengths differ in the later ones. */
 const SHORT = 0.62;
@@ -32,5 +32,12 @@ export function workLongShort(
     }
     return stitches;
   };
-  workBands(shape.region, context, spacingMm, divide, sink, shadesOf(context));
+  workBands(shape.region, context, spacingMm, divide, sink, threadAt(context), { keeps: keepsOf(context) });
+}
+
+/** The thread of each stitch: by its shade, but the first row in its own where it has one. */
+function threadAt(context: StitchContext): ShadeAt | undefined {
+  const shadeAt = shadesOf(context);
+  if (!context.firstRow) return shadeAt;
+  return (x, y, along, row, band) => (band === 0 ? 0 : 1 + (shadeAt?.(x, y, along, row) ?? 0));
 }

@@ -8,7 +8,7 @@ import {
 } from '../../../geometry/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { shadesOf } from '../../shared/shading.ts';
+import { keepsOf, shadesOf } from '../../shared/shading.ts';
 import { workSatin } from '../../shared/satinSpans.ts';
 import { WIDEST_FIELD_MM2 } from '../../shared/limits.ts';
 import { veinOf, type Vein } from '../../shared/vein.ts';
@@ -30,8 +30,9 @@ export function workSatinLeaf(
   const shadeAt = shadesOf(context);
   const top = vein.place(vein.lengthMm);
   const shadeOf = shadeAt && ((x: number, y: number): number => shadeAt(x, y, fromTip(vein, x, y), top));
+  const keeps = keepsOf(context);
   const half = (side: Region, turn: number): void =>
-    workSatin(side, { spacingMm, from: 'edge' }, { ...context, ...slanting(vein, side, turn) }, sink, shadeOf);
+    workSatin(side, { spacingMm, from: 'edge' }, { ...context, ...slanting(vein, side, turn) }, sink, shadeOf, keeps);
   half(left, slant);
   half(right, -slant);
 }

@@ -53,15 +53,6 @@ const props = defineProps<{ planned: PlannedPart }>();
 const forAll = defineModel<boolean>('forAll', { required: true });
 const shadesShown = ref(false);
 
-const offers = shallowRef<readonly Offer[]>([]);
-watch(
-  () => props.planned,
-  async (now) => {
-    const [found] = await proposalsFor([now.part.id], 'proposals');
-    if (props.planned.part.id === now.part.id) offers.value = found ?? [];
-  },
-  { immediate: true },
-);
 /** The best ways to work each of some parts; what is asked with a key overtakes what was asked with it before. */
 async function proposalsFor(parts: readonly string[], key?: string): Promise<readonly (readonly Offer[])[]> {
   const asked = { piece: opened.piece, factors: settings.factors, parts };
@@ -80,6 +71,18 @@ const members = computed(() => {
   const all = picked.flatMap((part) => (forAll.value ? groupMembers(opened.piece, part) : [part]));
   return [...new Map(all.map((part) => [part.id, part])).values()];
 });
+/** The best ways to work each of them. */
+const offersOf = shallowRef<ReadonlyMap<string, readonly Offer[]>>(new Map());
+const offers = computed(() => offersOf.value.get(props.planned.part.id) ?? []);
+watch(
+  [() => props.planned, () => members.value.map(({ id }) => id).join()],
+  async () => {
+    const ids = members.value.map(({ id }) => id);
+    const found = await proposalsFor(ids, 'proposals');
+    if (found.length > 0) offersOf.value = new Map(found.map((own, i) => [ids[i]!, own]));
+  },
+  { immediate: true },
+);
 const groupSize = computed(() => groupMembers(opened.piece, props.planned.part).length);
 
 /** The passes of a part as they are worked now, ready to be changed. */
@@ -135,8 +138,8 @@ function setStitch(index: number, stitch: StitchId): void {
   const shown = passesOf(props.planned.part.id)[index];
   if (!shown) return;
   const { kept, dropped } = changeStitch(shown, stitch, offers.value);
-  changePasses(say.useStitchKeeping(stitchKind(stitch).inSentence, kept, dropped), (passes) =>
-    passes.map((pass, i) => (i === index ? changeStitch(pass, stitch, offers.value).pass : pass)),
+  changePasses(say.useStitchKeeping(stitchKind(stitch).inSentence, kept, dropped), (passes, member) =>
+    passes.map((pass, i) => (i === index ? changeStitch(pass, stitch, offersOf.value.get(member) ?? []).pass : pass)),
   );
 }
 

@@ -365,7 +365,7 @@ const dial = computed(() => {
         />
         <ChoiceField
           class="of-shade"
-          label="Strands"
+          :label="say.strandsOfShade(i + 1)"
           :value="pass.shadeStrands[i] ?? pass.strands"
           :options="strands"
           @change="(n) => setShadeStrands(i, n)"
@@ -454,7 +454,7 @@ const dial = computed(() => {
   flex: 1;
 }
 .shade .of-shade {
-  flex: 0 0 84px;
+  flex: 0 0 112px;
 }
 .dial {
   flex: none;

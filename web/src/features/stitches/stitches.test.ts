@@ -153,6 +153,57 @@ describe('the card of a part', () => {
     expect(session.workings.plannedOf(part.id)!.passes.at(-1)!.shades).toEqual([]);
   });
 
+  it('gives each shade and the first row strands of their own, and lets the needles take turns', async () => {
+    const { part } = planned('Top right panel');
+    const shown = await card('Top right panel');
+    await choose(shown, 'Stitch', 'Long-and-short stitch');
+    await settle(shown, part.id);
+    await shown.find('[data-test=add-shade]').trigger('click');
+    await settle(shown, part.id);
+    await choose(shown, 'Strands, shade 2', '3');
+    await settle(shown, part.id);
+    await choose(shown, 'Strands in the first row', '1');
+    await settle(shown, part.id);
+    const now = (): PlannedPart['passes'][number] => session.workings.plannedOf(part.id)!.passes.at(-1)!;
+    expect(now().threads.map(({ own }) => own?.strands ?? now().strands)).toEqual([1, now().strands, 3]);
+    await shown.find('[data-test=in-turn] input, [data-test=in-turn]').trigger('click');
+    await settle(shown, part.id);
+    expect(now().inTurn).toBe(true);
+    await button(shown, 'Remove shade 2').trigger('click');
+    await settle(shown, part.id);
+    expect(now()).toMatchObject({ shades: [], shadeStrands: [], inTurn: false, firstRowStrands: 1 });
+  });
+
+  it('keeps what was set when the stitch is changed, and says what was dropped', async () => {
+    const { part } = planned('Top right panel');
+    const shown = await card('Top right panel');
+    await expect.poll(() => shown.findAll('.offer').length, { timeout: 20_000 }).toBeGreaterThan(1);
+    await choose(shown, 'Stitch', 'Satin stitch');
+    await settle(shown, part.id);
+    await type(shown, 'Spacing', '0.8');
+    await settle(shown, part.id);
+    await choose(shown, 'Stitch', 'Romanian stitch');
+    await settle(shown, part.id);
+    expect(session.workings.plannedOf(part.id)!.passes.at(-1)!.params).toMatchObject({ spacingMm: 0.8 });
+    expect(session.opened.undoLabel).toMatch(/“Spacing”.* kept/);
+    await choose(shown, 'Stitch', 'French knot filling');
+    await settle(shown, part.id);
+    expect(session.opened.undoLabel).toMatch(/“Spacing”.* dropped/);
+  });
+
+  it('has a second line beside a line', async () => {
+    const line = session.opened.piece.drawing.parts.find(({ kind }) => kind === 'line')!;
+    const shown = await card(line.name);
+    await shown.findComponent(PassList).vm.$emit('add', 'beside');
+    await settle(shown, line.id);
+    const [first, second] = session.workings.plannedOf(line.id)!.passes;
+    expect(second!.role).toBe('beside');
+    expect(Math.abs(second!.quantities.frontMm / first!.quantities.frontMm)).toBeGreaterThan(0.2);
+    await type(shown, 'Distance from the line', '-3');
+    await settle(shown, line.id);
+    expect(session.workings.plannedOf(line.id)!.passes[1]!.insetMm).toBe(-3);
+  });
+
   it('is for all that are alike, or for one alone, which then differs', async () => {
     const like = session.opened.piece.drawing.parts.filter(({ group }) => group !== null);
     const { name, id, group } = like[0]!;

@@ -49,6 +49,8 @@ export const pointsPlaced = (count: number): string =>
 
 export const shadeN = (number: number): string => `Shade ${number}`;
 
+export const strandsOfShade = (number: number): string => `Strands, shade ${number}`;
+
 export const removeShade = (number: number): string => `Remove shade ${number}`;
 
 export const needlesUsed = (needles: string): string => `${needles}. ${NEEDLES_ARE_SHARP}`;

@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { CLOTH_IDS, HOOP_RANGE_MM, THREAD_IDS, type ThreadId, type ClothId } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { ENDS, MOST_NEEDLES, type End } from '@junctura/core/piece';
+import { ENDS, MOST_NEEDLES, USES, type End, type Piece } from '@junctura/core/piece';
 import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
 import * as say from './words.ts';
 
@@ -10,6 +10,7 @@ export const USAGE = [
   '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N]',
   '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]]',
   '[--record ENTRIES.json] [--finish END]',
+  '[--as-drawn] [--use framed|worn|washed|handled|patch|ornament|whitework]',
   '[--paint [PICTURE] [--shades 24] [--outline-part ID]] [--picture OUT.png [--dpi 300] [--side front|back]]',
 ].join(' ');
 
@@ -27,6 +28,10 @@ export interface PlanOptions {
   readonly angleDeg: number | null;
   readonly slack: number | null;
   readonly seed: number;
+  /** Whether the drawing is taken as it is drawn, untidied. */
+  readonly asDrawn: boolean;
+  /** What the piece is for; null: framed. */
+  readonly use: Piece['use'] | null;
   /** How the order of work is found and told; null: it is not asked for. */
   readonly order: OrderOptions | null;
   /** A file of entries of the record; null: it is not asked for. */
@@ -114,6 +119,8 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
         angle: { type: 'string' },
         slack: { type: 'string' },
         seed: { type: 'string' },
+        'as-drawn': { type: 'boolean' },
+        use: { type: 'string' },
         order: { type: 'string' },
         needles: { type: 'string' },
         focal: { type: 'string' },
@@ -147,6 +154,8 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       angleDeg: number('--angle', values.angle, -360, 360, 'degrees'),
       slack: number('--slack', values.slack, 0, 1, 'as a share of the length'),
       seed: wholeNumber('--seed', values.seed, 0, 2 ** 32 - 1) ?? 1,
+      asDrawn: values['as-drawn'] ?? false,
+      use: choice('--use', values.use, USES),
       order: orderOptions(values),
       record: values.record ?? null,
       finish: choice('--finish', values.finish, ENDS),

@@ -7,8 +7,11 @@ import {
   fitToHoop,
   isTooLarge,
   LARGEST_PART_MM,
+  isBareDrawing,
   readSvg,
+  tidy,
   type Raster,
+  type Tidied,
 } from '@junctura/core/drawing';
 import { boxOf, flattenPath } from '@junctura/core/geometry';
 import { DEFAULT_THREAD, AIR_MM, strandFault, threadKind } from '@junctura/core/materials';
@@ -25,6 +28,8 @@ export interface Planned {
   readonly piece: Piece;
   readonly workings: Workings;
   readonly pictures: Pictures;
+  /** What of its drawing was tidied. */
+  readonly tidied: readonly Tidied[];
 }
 
 const USUAL_HOOP_MM = 150;
@@ -44,7 +49,11 @@ export function planText(
   const read = readAsked(text, options, picture);
   if (!read.ok) return read;
   if (read.value.drawing.parts.length === 0) return failure('The piece has nothing in it to stitch.');
-  const piece = placed(applySettings(read.value, options), options);
+  const drawn = placed(applySettings(read.value, options), options);
+  const { piece, tidied } =
+    options.asDrawn || options.paint || !isDrawing(text) || !isBareDrawing(text)
+      ? { piece: drawn, tidied: [] }
+      : tidy(drawn);
   const planner = new Planner();
   const shown = piece.drawing.parts.filter((part) => part.shown);
   if (shown.length > 0 && shown.every((part) => isTooLarge(part, piece.placement))) {
@@ -59,8 +68,10 @@ export function planText(
   const chosen = picture && paint ? painted(asked.value, pictures, paint, seed) : asked;
   if (!chosen.ok) return chosen;
   const workings = planner.plan(chosen.value, USUAL_FACTORS, { seed, pictures });
-  return success({ piece: chosen.value, workings, pictures });
+  return success({ piece: chosen.value, workings, pictures, tidied });
 }
+
+const isDrawing = (text: string): boolean => !/^[\uFEFF\s]*\{/.test(text);
 
 /** The piece that a file holds; a picture alone is a piece of one part. */
 function readAsked(text: string, options: PlanOptions, picture: Raster | null): Outcome<Piece> {
@@ -69,7 +80,7 @@ function readAsked(text: string, options: PlanOptions, picture: Raster | null): 
     const piece = pieceOfPicture(picture, name);
     return success(withPictureBelow(piece, picture, pageOfParts(piece)));
   }
-  const isSvg = !/^[\uFEFF\s]*\{/.test(text);
+  const isSvg = isDrawing(text);
   const read = isSvg ? readSvg(text, 'drawing', name) : readPiece(text);
   if (!read.ok || !picture) return read;
   const page = isSvg ? pageOf(text, read.value.drawing.unitMm) : null;
@@ -83,10 +94,11 @@ function pageOfParts(piece: Piece): Page {
   return { xMm: minX, yMm: minY, widthMm: maxX - minX, heightMm: maxY - minY };
 }
 
-function applySettings(piece: Piece, { cloth, slack, order }: PlanOptions): Piece {
+function applySettings(piece: Piece, { cloth, slack, order, use }: PlanOptions): Piece {
   const { worker } = piece;
   return {
     ...piece,
+    use: use ?? piece.use,
     cloth: cloth === null ? piece.cloth : { ...piece.cloth, kind: cloth },
     worker: {
       ...worker,

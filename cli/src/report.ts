@@ -1,16 +1,16 @@
 import type { Planned } from './planFile.ts';
 import { judgePainted, type PlannedPass } from '@junctura/core/work';
-import { isAccepted, sayFinding, severityOf, type Workings } from '@junctura/core/advice';
+import { isAccepted, sayFinding, severityOf } from '@junctura/core/advice';
 import { roundTo } from '@junctura/core/measure';
-import type { Piece } from '@junctura/core/piece';
 
 const r = (value: number): number => roundTo(value, 4);
 
 /** The headless planner's answer, version 1. Lengths are mm of needle thread. */
-export function report(piece: Piece, { plan, findings }: Workings): object {
+export function report({ piece, workings: { plan, findings }, tidied }: Planned): object {
   const { design, hoop, totals } = plan;
   return {
     version: 1,
+    tidied: tidied.filter(({ isDone }) => isDone).map(({ rule, count, parts }) => ({ rule, count, parts })),
     design: {
       widthMm: r(design.widthMm),
       heightMm: r(design.heightMm),
@@ -25,7 +25,7 @@ export function report(piece: Piece, { plan, findings }: Workings): object {
       areaMm2: r(placed.areaMm2),
       lengthMm: r(placed.lengthMm),
       colour: part.colour,
-      passes: passes.map(passReport),
+      passes: passes.map((pass) => passReport(pass, part.colour)),
     })),
     colours: plan.colours.map((need) => ({
       id: need.id,
@@ -74,7 +74,8 @@ export function paintingReport({ piece, workings, pictures }: Planned): object {
   return {};
 }
 
-function passReport(pass: PlannedPass): object {
+function passReport(pass: PlannedPass, own: string): object {
+  const colours = [...new Set(pass.threads.map(({ colour }) => colour ?? own))];
   const { quantities } = pass;
   return {
     stitch: pass.stitch,
@@ -91,6 +92,7 @@ function passReport(pass: PlannedPass): object {
     throughMm: r(quantities.throughMm),
     threadMm: r(quantities.threadMm),
     seconds: roundTo(quantities.seconds, 1),
+    colours,
     reason: pass.reason,
   };
 }

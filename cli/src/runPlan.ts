@@ -85,8 +85,8 @@ function reportAsked(asked: PlanOptions, planned: Planned): Outcome<object> {
     ...(asked.order && { order: orderReport(piece, workings.plan) }),
     ...(end && { finish: finishReport({ ...piece, finish: { ...piece.finish, end } }, workings.plan) }),
   };
-  if (asked.record === null) return success({ ...report(piece, workings), ...further });
+  if (asked.record === null) return success({ ...report(planned), ...further });
   const entries = readEntries(asked.record);
   if (!entries.ok) return entries;
-  return success({ ...report(piece, workings), ...further, record: recordReport(entries.value, workings.plan) });
+  return success({ ...report(planned), ...further, record: recordReport(entries.value, workings.plan) });
 }

@@ -35,7 +35,7 @@ export {
   veinLineOf,
   type MiddleOf,
 } from './shapePlacer.ts';
-export { readSvg } from './readSvg.ts';
+export { isBareDrawing, readSvg } from './readSvg.ts';
 export {
   isConvex,
   isWhole,
@@ -80,5 +80,6 @@ export {
   simplifyParts,
   turnRound,
 } from './partTools.ts';
+export { ASKED_RULES, tidy, tidyEdit, TIDY_RULES, type Tidied, type TidyRule, type TidyWishes } from './tidy/index.ts';
 export { reimport, type Reimport } from './reimport.ts';
 export { escapedXml, writeSvg } from './writeSvg.ts';

@@ -115,3 +115,5 @@ export const outsideFile = (where: string): string => `the drawing refers to som
 export const HAS_SCRIPT = 'the drawing contains a script. Save it as plain SVG.';
 
 export const HAS_ENTITIES = 'the drawing defines entities, which can’t be read. Save it as plain SVG.';
+
+export const TIDY_IT = 'Tidy the drawing';

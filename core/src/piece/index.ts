@@ -93,6 +93,7 @@ export {
   SCALES,
   PIECE_FORMAT,
   PIECE_VERSION,
+  USES,
   pieceSchema,
   type PaletteColour,
   type Part,

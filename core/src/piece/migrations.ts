@@ -189,7 +189,7 @@ function sayWhatRingsAre(data: Data): Data {
   return { ...data, hoop: typeof hoop === 'object' && hoop !== null ? { ring: 'wood', ...hoop } : hoop };
 }
 
-/** Version 13: strands that differ by shade or in the first row, and needles that take turns. */
+/** Version 13: strands that differ by shade or in the first row, needles that take turns, and lines of a pen. */
 function varyStrands(data: Data): Data {
   const drawing = record(data['drawing']);
   const varied = (pass: unknown): Data => ({
@@ -201,7 +201,8 @@ function varyStrands(data: Data): Data {
   const parts = Array.isArray(drawing['parts'])
     ? drawing['parts'].map((given) => {
         const part = record(given);
-        return { ...part, passes: Array.isArray(part['passes']) ? part['passes'].map(varied) : part['passes'] };
+        const passes = Array.isArray(part['passes']) ? part['passes'].map(varied) : part['passes'];
+        return { pen: false, ...part, passes };
       })
     : drawing['parts'];
   return { ...data, drawing: { ...drawing, parts } };

@@ -170,6 +170,8 @@ export const partSchema = z.strictObject({
   dashed: z.boolean(),
   /** Parts of one group are worked alike. */
   group: id.nullable(),
+  /** Whether a line’s drawn width is that of the pen that drew it, and not of its stitches. */
+  pen: z.boolean(),
   /** Whether choices made for its group leave it as it is. */
   differs: z.boolean(),
   /** Strokes along which its stitches shall lie. */
@@ -270,6 +272,9 @@ const acceptedSchema = z.strictObject({ finding: id, part: id.nullable(), figure
 
 const warpMm = z.number().min(5).max(1200);
 
+/** What a piece is for. */
+export const USES = ['framed', 'handled', 'worn', 'washed', 'patch', 'ornament', 'whitework'] as const;
+
 /** Everything that is stored of a piece. Lengths are mm, angles degrees. */
 export const pieceSchema = z
   .strictObject({
@@ -277,7 +282,7 @@ export const pieceSchema = z
     version: z.literal(PIECE_VERSION),
     id,
     name: label,
-    use: z.enum(['framed', 'handled', 'worn', 'washed', 'patch', 'ornament', 'whitework']),
+    use: z.enum(USES),
     worker: z.strictObject({
       hand: z.enum(['right', 'left']),
       satinFrom: z.enum(['middle', 'edge']),
@@ -421,6 +426,7 @@ export function newPart(part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colo
     opaque: part.kind === 'area',
     strokeMm: part.kind === 'area' ? null : 0.5,
     dashed: false,
+    pen: false,
     group: null,
     differs: false,
     guides: [],

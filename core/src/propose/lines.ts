@@ -22,6 +22,30 @@ import * as say from './words.ts';
  * it does not change the whole line.
  */
 export function lineProposals(
+  part: Pick<Part, 'dashed' | 'pen'>,
+  placed: PlacedShape,
+  drawn: LineSense,
+  settings: ProposalSettings,
+): Proposal[] {
+  if (part.pen) return penLine(part, placed, drawn, settings);
+  return ofWidth(part, placed, drawn, settings);
+}
+
+/** The line of a pen: its stitches are as wide as a pen line is worked, whatever it was drawn with; as a bar only where the person wants one. */
+function penLine(
+  part: Pick<Part, 'dashed'>,
+  placed: PlacedShape,
+  drawn: LineSense,
+  settings: ProposalSettings,
+): Proposal[] {
+  const drawnMm = drawn.drawnMm >= TREATMENT.wideLineMm ? TREATMENT.broadPenMm : TREATMENT.penMm;
+  const lines = ofWidth(part, placed, { ...drawn, drawnMm: Math.min(drawn.drawnMm, drawnMm) }, settings);
+  if (drawn.drawnMm < TREATMENT.wideLineMm || part.dashed) return lines;
+  const [bar] = along(part, drawn, settings);
+  return bar ? [...lines.slice(0, 1), bar, ...lines.slice(1)].slice(0, 3) : lines;
+}
+
+function ofWidth(
   part: Pick<Part, 'dashed'>,
   placed: PlacedShape,
   family: LineSense,

@@ -26,7 +26,7 @@ import {
 import * as say from './words.ts';
 
 /** What the treatments of a part are chosen by. */
-interface ProposedPart extends Pick<Part, 'printed' | 'scrap' | 'dashed'> {
+interface ProposedPart extends Pick<Part, 'printed' | 'scrap' | 'dashed' | 'pen'> {
   readonly placed: PlacedShape;
   /** The middle line of an area that has one. */
   readonly middle: MiddleLine | null;
@@ -36,7 +36,7 @@ interface ProposedPart extends Pick<Part, 'printed' | 'scrap' | 'dashed'> {
 
 export const PROPOSALS = stage<ProposedPart>()(
   'proposals',
-  ['printed', 'scrap', 'dashed', 'placed', 'middle', 'sense', 'settings'],
+  ['printed', 'scrap', 'dashed', 'pen', 'placed', 'middle', 'sense', 'settings'],
   propose,
 );
 
@@ -48,9 +48,9 @@ export function asProposed(
   settings: ProposalSettings,
   middleOf: MiddleOf,
 ): ProposedPart {
-  const { printed, scrap, dashed } = part;
+  const { printed, scrap, dashed, pen } = part;
   const middle = placed.kind === 'area' && !isDisc(placed) ? middleOf(placed) : null;
-  return { printed, scrap, dashed, placed, middle, sense, settings };
+  return { printed, scrap, dashed, pen, placed, middle, sense, settings };
 }
 
 /** The best treatments of a part, best first. */

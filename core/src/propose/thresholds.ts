@@ -23,6 +23,9 @@ export const TREATMENT = {
   tightRadiusMm: 3,
   /** A line drawn this wide is worth a chain, mm. */
   boldLineMm: 1.6,
+  /** A line of a pen is worked as if it were drawn as wide as the first, where a broad pen drew it as the second. */
+  penMm: 0.9,
+  broadPenMm: 1.05,
   fineLineMm: 0.45,
   /** Areas narrower than this want a single strand, mm. */
   narrowMm: 1.8,

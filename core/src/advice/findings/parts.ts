@@ -121,7 +121,7 @@ function coverFindings(piece: PlanInput, part: Part, placed: PlacedShape, pass: 
     found.push(['line-not-covered', { coverMm, markMm: mark.lineMm, strands: pass.strands }]);
   }
   const drawnMm = hundredths((part.strokeMm ?? 0) * piece.placement.scale);
-  if (placed.kind === 'line' && drawnMm >= TREATMENT.wideLineMm) {
+  if (placed.kind === 'line' && !part.pen && drawnMm >= TREATMENT.wideLineMm) {
     const widthMm = hundredths(Number(pass.params['heightMm'] ?? coverMm));
     const percent = Math.round((100 * widthMm) / drawnMm);
     if (widthMm < LEAST_DRAWN * drawnMm) found.push(['drawn-wider', { drawnMm, coverMm: widthMm, percent }]);

@@ -214,9 +214,9 @@ function moveCentre(axis: 0 | 1, value: number): void {
 
 /** The needles in the order in which they are taken up. */
 const needles = computed(() =>
-  pass.value.needles
-    .map(({ family, size, shaftMm }) => say.needleInUse(NEEDLE_NAMES[family], size, formatFine(shaftMm)))
-    .join(', then '),
+  pass.value.needles.map(({ family, size, shaftMm }) =>
+    say.needleInUse(NEEDLE_NAMES[family], size, formatFine(shaftMm)),
+  ),
 );
 const dial = computed(() => {
   const angle = (pass.value.angleDeg * Math.PI) / 180;

@@ -53,7 +53,9 @@ export const strandsOfShade = (number: number): string => `Strands, shade ${numb
 
 export const removeShade = (number: number): string => `Remove shade ${number}`;
 
-export const needlesUsed = (needles: string): string => `${needles}. ${NEEDLES_ARE_SHARP}`;
+/** @param needles in the order in which they are taken up */
+export const needlesUsed = (needles: readonly string[]): string =>
+  `Use a ${needles.join(', then a ')}. ${NEEDLES_ARE_SHARP}`;
 
 /** What was set and stays, and what the new stitch has no use for. */
 export function useStitchKeeping(stitch: string, kept: readonly string[], dropped: readonly string[]): string {

@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { createCanvas } from '@napi-rs/canvas';
+import { TIDY_RULES } from '@junctura/core/drawing';
 import { runPlan, runPlanWithPictures } from './runPlan.ts';
 
 const pool = 'demo/pieces/rock-pool.junctura.json';
@@ -37,6 +38,7 @@ function strict(...args: string[]): z.infer<typeof contract> {
 const amount = z.number().min(0);
 const contract = z.strictObject({
   version: z.literal(1),
+  tidied: z.array(z.strictObject({ rule: z.enum(TIDY_RULES), count: amount, parts: z.array(z.string()) })),
   design: z.strictObject({ widthMm: amount, heightMm: amount, scaleMmPerUnit: amount, circleMm: amount }),
   hoop: z.strictObject({ nominalMm: amount, innerMm: amount, clearMm: z.number() }).nullable(),
   parts: z.array(
@@ -50,7 +52,7 @@ const contract = z.strictObject({
       passes: z.array(
         z.strictObject({
           stitch: z.string(),
-          role: z.enum(['padding', 'edge', 'filling', 'outline', 'vein', 'accent']),
+          role: z.enum(['padding', 'edge', 'filling', 'beside', 'outline', 'vein', 'accent']),
           direction: z.enum(['straight', 'guides', 'along', 'across', 'radial', 'outline']),
           angleDeg: z.number(),
           thread: z.string(),
@@ -63,6 +65,7 @@ const contract = z.strictObject({
           throughMm: amount,
           threadMm: amount,
           seconds: amount,
+          colours: z.array(z.string()),
           reason: z.string(),
         }),
       ),
@@ -181,6 +184,29 @@ describe('the headless planner', () => {
       ['eye', 'area'],
     ]);
     expect(strict(join(root, 'demo/pieces/kite.junctura.json')).hoop!.nominalMm).toBe(100);
+  });
+
+  it('tidies a drawing and says how, or takes it as it is drawn; what it is for changes what it is worked in', () => {
+    const file = join(folder, 'untidy.svg');
+    writeFileSync(
+      file,
+      '<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100">' +
+        '<path id="own" d="M0 0H30V30H0Z" fill="#c33" stroke="#c33" stroke-width="2"/>' +
+        '<path id="two" d="M40 0H58V30H40Z M70 0H88V30H70Z" fill="#239"/></svg>',
+    );
+    const [tidied, drawn] = [strict(file), strict(file, '--as-drawn')];
+    expect(tidied.tidied.map(({ rule, count }) => [rule, count])).toEqual([
+      ['islands', 1],
+      ['own-strokes', 1],
+    ]);
+    expect(tidied.parts.map(({ id }) => id)).toEqual(['own', 'two', 'two-2']);
+    expect(drawn.tidied).toEqual([]);
+    expect(drawn.parts.map(({ id }) => id)).toEqual(['own', 'own-outline', 'two']);
+    expect(tidied.parts[0]!.passes[0]!.colours).toEqual([tidied.parts[0]!.colour]);
+    const stitches = (use: string): string[] =>
+      strict(file, '--use', use).parts.map(({ passes }) => passes.at(-1)!.stitch);
+    expect(stitches('worn')).not.toEqual(stitches('framed'));
+    expect(runPlan([file, '--use', 'eaten']).ok).toBe(false);
   });
 
   it('does as it is told', () => {

@@ -35,7 +35,8 @@ export {
   veinLineOf,
   type MiddleOf,
 } from './shapePlacer.ts';
-export { isBareDrawing, readSvg } from './readSvg.ts';
+export { isBareDrawing } from './bareDrawing.ts';
+export { readSvg } from './readSvg.ts';
 export {
   isConvex,
   isWhole,

@@ -60,11 +60,6 @@ export function readSvg(source: string, id: string, name: string): Outcome<Piece
   }
 }
 
-/** Whether a drawing comes from elsewhere: what was written here keeps its parts as they were. */
-export function isBareDrawing(source: string): boolean {
-  return !source.includes('data-junctura');
-}
-
 function inTheMiddle(piece: Piece): Piece {
   const circle = designCircle(piece);
   return circle ? { ...piece, placement: centred(piece.placement, circle, 1) } : piece;

@@ -1,5 +1,5 @@
 import { newId } from '../keeping/newId.ts';
-import { reimport } from '@junctura/core/drawing';
+import { isBareDrawing, reimport } from '@junctura/core/drawing';
 import { type Outcome } from '@junctura/core/measure';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -10,6 +10,7 @@ import { readFile } from '../keeping/readFile.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { pieceRoute } from './pieceRoute.ts';
 import { useOpenedPiece } from './openedPiece.ts';
+import { useTidying } from './tidying.ts';
 import { useKeeper, type Adopted } from './keeper.ts';
 import * as say from './words.ts';
 
@@ -46,6 +47,7 @@ function tooLarge({ name, size }: File): string {
 /** Files that are chosen or dropped, wherever in the application: read, and put on the bench or refused in a sentence. */
 export const useIntake = defineStore('intake', () => {
   const opened = useOpenedPiece();
+  const tidying = useTidying();
   const keeper = useKeeper();
   const router = useRouter();
   const readingName = ref<string | null>(null);
@@ -86,6 +88,7 @@ export const useIntake = defineStore('intake', () => {
         const adopted = await keeper.adopt(read.value);
         if (adopted === null) return;
         ids.push(adopted.id);
+        if (/\.svg$/i.test(file.name) && isBareDrawing(await file.text())) tidying.expect(adopted.id);
         told.value = TOLD[adopted.became];
         arrived.value++;
       }

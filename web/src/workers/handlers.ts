@@ -4,6 +4,7 @@ import type { Handlers } from './serve.ts';
 export const handlers: Handlers = {
   plan: async (input, tell) => (await import('./jobs/planning.ts')).plan(input, tell),
   readDrawing: async (input) => (await import('./jobs/drawings.ts')).readDrawing(input),
+  tidy: async (input) => (await import('./jobs/drawings.ts')).tidied(input),
   remedies: async (input, tell) => (await import('./jobs/planning.ts')).remedies(input, tell),
   proposals: async (input) => (await import('./jobs/planning.ts')).proposals(input),
   positions: async (input) => (await import('./jobs/planning.ts')).positions(input),

@@ -14,6 +14,7 @@ import { NButton, NCheckbox, NInput, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, ref } from 'vue';
 import PickedBar from '../../session/PickedBar.vue';
 import DrawingParts from './DrawingParts.vue';
+import TidyDrawing from './TidyDrawing.vue';
 import ProposeSubject from './ProposeSubject.vue';
 
 import NumberField from '../../ui/NumberField.vue';
@@ -190,6 +191,7 @@ function strengthen(percent: number): void {
     <p class="soft">
       {{ say.partsOfDrawing(opened.piece.drawing.parts.length, opened.piece.drawing.source) }}
     </p>
+    <TidyDrawing />
     <div class="row" role="group" aria-label="Draw a part">
       <span class="small soft">Draw</span>
       <NButton

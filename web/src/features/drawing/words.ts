@@ -1,4 +1,5 @@
-import { byCount, formatFine, formatNumber, plural } from '@junctura/core/measure';
+import type { Tidied, TidyRule } from '@junctura/core/drawing';
+import { byCount, formatFine, formatList, formatNumber, plural } from '@junctura/core/measure';
 
 export const oneOfGroup = (size: number): string => ` · one of ${size} in a group`;
 
@@ -39,3 +40,58 @@ export function partsOfDrawing(count: number, source: string | null): string {
 
 export const useParts = (count: number): string =>
   byCount(count, { one: 'Use this part', other: `Use these ${formatNumber(count)} parts` });
+
+export const TIDY_IT = 'Tidy the drawing';
+
+/** What a rule of tidying did or could do, by how much of it there is. */
+const TIDY_WORDS: Readonly<Record<TidyRule, { readonly one: string; readonly other: (count: string) => string }>> = {
+  islands: { one: '1 path split into islands', other: (count) => `${count} paths split into islands` },
+  'doubled-lines': {
+    one: '1 line left out that lies on another',
+    other: (count) => `${count} lines left out that lie on others`,
+  },
+  'own-strokes': {
+    one: '1 stroke joined to the area of its own colour',
+    other: (count) => `${count} strokes joined to areas of their own colour`,
+  },
+  'under-lines': {
+    one: '1 sliver under a line left out',
+    other: (count) => `${count} slivers under lines left out`,
+  },
+  'one-colour': {
+    one: '1 part given a colour that is almost its own',
+    other: (count) => `${count} parts given a colour that is almost their own`,
+  },
+  specks: { one: '1 speck made a dot or left out', other: (count) => `${count} specks made dots or left out` },
+  'left-to-cloth': {
+    one: '1 area in the cloth’s colour left to the cloth',
+    other: (count) => `${count} areas in the cloth’s colour left to the cloth`,
+  },
+  'pen-lines': { one: '1 line worked as a pen line', other: (count) => `${count} lines worked as pen lines` },
+  'similar-colours': {
+    one: '1 part in a similar colour made the same',
+    other: (count) => `${count} parts in similar colours made the same`,
+  },
+  ribbons: { one: '1 long thin area made a line', other: (count) => `${count} long thin areas made lines` },
+};
+
+export const tidyRule = ({ rule, count }: Tidied): string =>
+  byCount(count, { one: TIDY_WORDS[rule].one, other: TIDY_WORDS[rule].other(formatNumber(count)) });
+
+/** @param done the rules that did something */
+export const tidied = (done: readonly Tidied[]): string => `Tidied: ${done.map(tidyRule).join(' · ')}.`;
+
+/** @param found the rules that would do something */
+export const canBeTidied = (found: readonly Tidied[]): string =>
+  byCount(found.length, {
+    one: 'One thing in this drawing can be tidied before you stitch it.',
+    other: `${formatNumber(found.length)} kinds of things in this drawing can be tidied before you stitch it.`,
+  });
+
+/** More names than these are told as a number. */
+const MOST_NAMES = 6;
+
+export const partsFound = (names: readonly string[]): string =>
+  names.length > MOST_NAMES
+    ? formatList([...names.slice(0, MOST_NAMES), `${formatNumber(names.length - MOST_NAMES)} more`])
+    : formatList(names);

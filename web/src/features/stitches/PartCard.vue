@@ -230,6 +230,10 @@ function isNow({ layers }: Offer): boolean {
 }
 
 const isPaintedFrom = ({ passes }: PlannedPart): boolean => passes.some(({ stitch }) => stitch === 'needle-painting');
+/** Its colour is the cloth’s, or all its layers were removed. */
+const isLeftToCloth = computed(
+  () => props.planned.part.passes?.length === 0 && props.planned.placed.box !== null && !props.planned.part.scrap,
+);
 function asProposed(): void {
   opened.edit(setPasses(opened.piece, new Map(members.value.map(({ id }) => [id, null])), 'Work as suggested'));
 }
@@ -340,8 +344,9 @@ function recolour(id: string): void {
       </template>
     </LayerList>
     <p v-if="planned.passes.length === 0 && !planned.part.printed && !planned.part.marking" class="soft">
-      This part is not stitched: it lies entirely behind others.
+      {{ planned.placed.box ? say.LEFT_TO_CLOTH : say.HIDDEN }}
     </p>
+    <NButton v-if="isLeftToCloth" size="small" data-test="stitch-it" @click="asProposed">Stitch it</NButton>
 
     <div class="stack tight">
       <ChoiceField label="Colour" :value="planned.part.colour" :options="colours" @change="recolour" />

@@ -49,6 +49,9 @@ export const pointsPlaced = (count: number): string =>
 
 export const shadeN = (number: number): string => `Shade ${number}`;
 
+export const LEFT_TO_CLOTH = 'This part is not stitched: the cloth shows. It still hides what lies behind it.';
+export const HIDDEN = 'This part is not stitched: it lies entirely behind others.';
+
 export const strandsOfShade = (number: number): string => `Strands, shade ${number}`;
 
 export const removeShade = (number: number): string => `Remove shade ${number}`;

@@ -2,7 +2,7 @@ import { labOf } from '../../colour/index.ts';
 import { Memory } from '../../measure/index.ts';
 import { editOf, type Edit, type Piece } from '../../piece/index.ts';
 import { groupLikeParts } from '../likeParts.ts';
-import { cutShapes } from '../shapeCutter.ts';
+import { cutShapes, isTooLarge } from '../shapeCutter.ts';
 import * as say from '../words.ts';
 import { islands, leftToCloth, specks } from './areas.ts';
 import { madeOne } from './colours.ts';
@@ -89,10 +89,12 @@ export function tidy(piece: Piece, { except = new Set(), also = new Set() }: Tid
   };
 }
 
-/** The parts of which anything is seen. */
+/** The parts of which anything is seen; what is larger than anything that could be worked is left to be told of. */
 function seenParts(piece: Piece): Piece['drawing']['parts'] {
   const shapes = cutShapes(piece, new Map(), new Memory());
-  return piece.drawing.parts.filter(({ shown }, i) => !shown || shapes[i]!.box !== null);
+  return piece.drawing.parts.filter(
+    (part, i) => !part.shown || shapes[i]!.box !== null || isTooLarge(part, piece.placement),
+  );
 }
 
 /** Tidies a drawing as one edit; null where there is nothing to tidy. */

@@ -191,3 +191,25 @@ it('a piece that is taken off the bench can be put back, a changed demo begun ag
   await app.press('Reset to the original');
   await app.saysNot('body', 'Changed by you');
 });
+
+it('a drawing that comes in is tidied, each rule is taken back alone, and all of it is undone by one press', async () => {
+  const app = await Application.at('/');
+  const untidy =
+    '<path d="M5 5H25V25H5Z" fill="#c33" stroke="#c33" stroke-width="2"/><path d="M30 5H40V15H30Z M45 5H55V15H45Z" fill="#239"/>';
+  await app.bring('untidy.svg', svg(untidy));
+  await app.says(
+    '[data-test=tidy]',
+    'Tidied: 1 path split into islands · 1 stroke joined to the area of its own colour.',
+  );
+  await app.until(() => expect(app.opened.piece.drawing.parts).toHaveLength(3));
+  await app.press('See each');
+  await app.press('1 path split into islands');
+  await app.until(() => expect(app.opened.piece.drawing.parts).toHaveLength(2));
+  await app.says('[data-test=tidy]', 'Tidied: 1 stroke joined to the area of its own colour.');
+  await app.press(/^Undo/);
+  await app.until(() => expect(app.opened.piece.drawing.parts).toHaveLength(3));
+  await app.says('[data-test=tidy]', 'can be tidied');
+  expect(app.opened.piece.drawing.parts.map(({ kind }) => kind)).toEqual(['area', 'line', 'area']);
+  await app.press('Tidy the drawing');
+  await app.says('[data-test=tidy]', 'Tidied:');
+});

@@ -192,7 +192,7 @@ describe('the headless planner', () => {
       file,
       '<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100">' +
         '<path id="own" d="M0 0H30V30H0Z" fill="#c33" stroke="#c33" stroke-width="2"/>' +
-        '<path id="two" d="M40 0H58V30H40Z M70 0H88V30H70Z" fill="#239"/></svg>',
+        '<path id="two" d="M40 0H51V30H40Z M70 0H81V30H70Z" fill="#239"/></svg>',
     );
     const [tidied, drawn] = [strict(file), strict(file, '--as-drawn')];
     expect(tidied.tidied.map(({ rule, count }) => [rule, count])).toEqual([

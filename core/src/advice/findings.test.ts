@@ -7,6 +7,7 @@ import { nearestShade, refOf, type ThreadId } from '../materials/index.ts';
 import { findPositions } from '../order/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { sittingRecord } from '../testing/pieces.ts';
+import { blob } from '../testing/shapes.ts';
 import {
   acceptFindings,
   applyEdit,
@@ -523,14 +524,16 @@ describe('proposals', () => {
   };
   it.each([
     ['a small petal in satin', '<ellipse rx="4" ry="9"/>', 'satin'],
-    ['a wide square woven', square, 'woven-fill'],
-    ['a wide, long block in bricks', '<rect width="26" height="60"/>', 'brick'],
-    ['a straight band a little too wide for satin tied in its middle', '<rect width="16" height="70"/>', 'romanian'],
-    ['a disc a little too wide for satin in knots', '<circle r="7"/>', 'french-fill'],
+    ['a wall of 9 cm² in level rows', '<rect width="30" height="30"/>', 'split-fill'],
+    ['a wall of 16 cm² in rows that go faster', '<rect width="26" height="60"/>', 'chain-fill'],
+    ['a straight band too wide for satin in rows along it', '<rect width="16" height="70"/>', 'split-fill'],
+    ['a disc a little wider than satin likes padded all the same', '<circle r="6.5"/>', 'satin-padded'],
+    ['a disc too wide for satin in cords round and round', '<circle r="9"/>', 'stem-fill'],
+    ['a small disc flat', '<circle r="1.4"/>', 'french'],
     [
-      'a straight line as wide as a band plaited',
+      'a straight line as wide as a band as a bar across it',
       '<path d="M0 0H60" stroke="#000" stroke-width="5"/>',
-      'closed-herringbone',
+      'overcast',
     ],
     [
       'a wide, compact area in chains round and round',
@@ -568,6 +571,18 @@ describe('proposals', () => {
     expect(first(body)).toBe(stitch);
   });
 
+  it('are in nothing decorative, and shade nothing that is in one colour: 120 shapes, whatever they are for', () => {
+    const asked = ['long-short', 'woven-fill', 'lattice-fill', 'closed-herringbone', 'herringbone', 'french-fill'];
+    for (let seed = 1; seed <= 120; seed++) {
+      const random = seededRandom(seed);
+      const size = random.between(0.4, 3);
+      const points = [...blob(seed)[0]!].map((value) => (value * size).toFixed(2));
+      const body = `<path d="M${points.join(' ')}Z" fill="#a33"/>`;
+      const use = random.next() < 0.5 ? 'framed' : 'worn';
+      expect(asked, `${seed}`).not.toContain(first(body, { use }));
+    }
+  });
+
   it('lay satin across the narrow way', () => {
     const piece = pieceOf('<rect width="40" height="6" transform="rotate(30)"/>');
     const [proposal] = offersFor(piece);
@@ -599,7 +614,11 @@ describe('proposals', () => {
 
   it('keep within what the use allows', () => {
     expect(first('<rect width="11" height="40"/>')).toBe('satin');
-    expect(first('<rect width="11" height="40"/>', { use: 'worn' })).toBe('brick');
+    expect(first('<rect width="11" height="40"/>', { use: 'worn' })).toBe('split-fill');
+    // Short satin holds on what is worn, too.
+    expect(first('<rect width="6" height="40"/>', { use: 'worn' })).toBe('satin');
+    expect(first('<circle r="10"/>', { use: 'worn' })).toBe('stem-fill');
+    expect(first('<circle r="17"/>', { use: 'patch' })).toBe('split-fill');
   });
 
   it('are taken back by choosing, and come again with null', () => {

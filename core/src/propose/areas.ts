@@ -57,7 +57,7 @@ export function areaProposals(
     limitMm: SPAN_LIMIT_MM[settings.use],
     isWorn: WORN_USES.has(settings.use),
   };
-  return different([...byForm(given), ...rowsFor(given), ...softFor(given), satinFor(given)]).slice(0, 3);
+  return different([...byForm(given), ...rowsFor(given), satinFor(given), ...softFor(given)]).slice(0, 4);
 }
 
 /** The first of each stitch and direction. */
@@ -78,13 +78,14 @@ function byForm(given: Case): Proposal[] {
   if (spanMm < TREATMENT.shortestSatinMm) return narrow(given);
   if (form.kind === 'leaf') return leaves(given);
   if (form.kind === 'petal' || sense.centre) return petals(given);
-  if (spanMm <= Math.min(given.limitMm, TREATMENT.easySatinMm)) return [satinFor(given)];
+  if (isEasySpan(given, spanMm)) return [satinFor(given)];
   return broad(given);
 }
 
-/** Whether satin of these spans is both allowed and at its best. */
-function isEasySpan({ limitMm }: Case, mm: number): boolean {
-  return mm >= TREATMENT.shortestSatinMm && mm <= Math.min(limitMm, TREATMENT.easySatinMm);
+/** Whether satin of these spans is both allowed and at its best. A limit of looks has some play; what would snag has none. */
+function isEasySpan({ limitMm, isWorn }: Case, mm: number): boolean {
+  const easy = isWorn ? TREATMENT.wornSatinMm : TREATMENT.easySatinMm;
+  return mm >= TREATMENT.shortestSatinMm && mm <= Math.min(limitMm, easy * TREATMENT.play);
 }
 
 function satinFor(given: Case): Proposal {
@@ -139,7 +140,7 @@ function spotAreas(given: Case): Proposal[] {
   const { strands: best, mm } = knotOf(acrossMm);
   const flat = { ...satinFor(given), reason: say.flatDisc(text) };
   const several = knotFilling(settings, say.severalKnots(text));
-  if (mm < TREATMENT.knotFills * acrossMm) return [alone(several), flat];
+  if (mm < TREATMENT.knotFills * acrossMm) return [flat, alone(several)];
   const one = layer(settings.knots, best, say.oneKnot(text, strandText(best), formatFine(mm)));
   return [alone(one), flat, alone(several)];
 }
@@ -161,9 +162,10 @@ function knotOf(acrossMm: number): { strands: number; mm: number } {
 
 /** Berries and moons stand up; larger discs are worked round and round. */
 function discs(given: Case): Proposal[] {
-  const { form, isWorn, strands, settings, limitMm } = given;
+  const { form, isWorn, strands, settings } = given;
   const across = formatFine(form.widthMm);
   if (isEasySpan(given, form.widthMm)) {
+    if (form.widthMm < TREATMENT.leastPaddedDiscMm) return [satinFor(given)];
     const padded = layer('satin-padded', strands, say.paddedDisc(across), {
       angleDeg: given.spanDeg,
       params: { layers: settings.layers === 'rich' ? 3 : 1 },
@@ -175,11 +177,15 @@ function discs(given: Case): Proposal[] {
     alone(layer(stitch, strands, why, { direction: 'outline' }));
   const chain = round('chain-fill', say.chainDisc(across));
   const cord = round('stem-fill', say.stemRound(across));
-  if (isWorn) return [cord, chain];
-  if (form.widthMm > limitMm) return [chain, cord];
-  if (form.widthMm > TREATMENT.knottedDiscMm || settings.layers === 'plain') return [cord, chain];
-  const knots = knotFilling(settings, say.knottedDisc(across));
-  return [alone(knots), cord, chain];
+  return byArea(given, cord, chain);
+}
+
+/** Cords up to a size, above that rows that go faster; on worn things smooth rows between the two. */
+function byArea(given: Case, cord: Proposal, chain: Proposal): Proposal[] {
+  const { areaMm2 } = given.placed;
+  if (areaMm2 > TREATMENT.quickRowsMm2) return [chain, cord];
+  if (given.isWorn && areaMm2 > TREATMENT.wornRoundsMm2) return [rowsFor(given)[0]!, cord, chain];
+  return [cord, chain];
 }
 
 /** Bands that turn, rings and strokes: satin across them, or rows along. */
@@ -202,16 +208,12 @@ function strips(given: Case): Proposal[] {
   const chain = layer('chain-fill', strands, say.bandInChain(band), {
     direction: 'along',
   });
-  if (isWorn) return [alone(chain), alone(along)];
-  if (form.widthMm <= 2 * Math.min(limitMm, TREATMENT.easySatinMm)) {
-    const tied = layer('romanian', strands, say.bandTied(band, formatFine(form.widthMm / 2)), {
-      direction: 'across',
-    });
-    return [alone(tied), longShort(form, width, { direction: 'along' })];
-  }
-  return given.placed.areaMm2 <= TREATMENT.paintedMm2
-    ? [longShort(form, width, { direction: 'along' }), alone(chain)]
-    : [alone(chain), alone(along)];
+  const rows = byArea(given, alone(along), alone(chain));
+  if (isWorn || form.widthMm > 2 * Math.min(limitMm, TREATMENT.easySatinMm)) return rows;
+  const tied = layer('romanian', strands, say.bandTied(band, formatFine(form.widthMm / 2)), {
+    direction: 'across',
+  });
+  return [rows[0]!, alone(tied)];
 }
 
 /** Slivers take lines, not spans. */
@@ -226,7 +228,7 @@ function narrow({ strands, form, spanMm }: Case): Proposal[] {
 
 /** Leaves: closed flies on slender ones, slanting halves on others, rows where the halves are too long. */
 function leaves(given: Case): Proposal[] {
-  const { form, strands, limitMm, isWorn } = given;
+  const { form, strands, limitMm } = given;
   const width = formatFine(form.widthMm);
   const halves = withVein(
     alone(layer('satin-leaf', strands, say.satinLeaf(width, formatFine((form.widthMm / 2) * Math.SQRT2)))),
@@ -238,8 +240,8 @@ function leaves(given: Case): Proposal[] {
   const isSlender = form.lengthMm >= TREATMENT.slenderLeaf * form.widthMm && form.widthMm <= TREATMENT.slenderLeafMm;
   if (isSlender && canFly) return [fly, ...(isWithin ? [halves] : [])];
   if (isWithin) return [halves, ...(canFly ? [fly] : [])];
-  const soft = withVein(longShort(form, width, { direction: 'along' }), given);
-  return isWorn ? [...rowsFor(given), ...(canFly ? [fly] : [])] : [soft, ...(canFly ? [fly] : [])];
+  const [rows, cords] = rowsFor(given);
+  return [withVein(rows!, given), cords!, ...(canFly ? [fly] : [])];
 }
 
 /** Flies are steep; where their arms would be longer than a span may be, as much less steep as it takes. */
@@ -259,9 +261,7 @@ function petals(given: Case): Proposal[] {
   const text = formatFine(lengthMm);
   const soft = longShort(form, formatFine(form.widthMm), toMiddle);
   if (!isEasySpan(given, lengthMm)) {
-    return given.isWorn || form.widthMm < TREATMENT.shortestSatinMm * 2
-      ? [satinOrRows(given), soft]
-      : [soft, satinOrRows(given)];
+    return [satinOrRows(given), soft];
   }
   const satin = layer('satin', strands, say.petal(text, sense.centre !== null, given.limitMm, useText(settings.use)), {
     ...(sense.centre ? toMiddle : { angleDeg: axisDeg }),
@@ -286,12 +286,12 @@ function grounds(given: Case): Proposal[] {
   const rows = layer('running-fill', 2, say.runningRows(cm2), { angleDeg: 0 });
   const isBuilt = form.kind === 'block' || form.kind === 'bar';
   const lattice = layer('lattice-fill', 2, say.latticeBackground(cm2), { angleDeg: 45 });
-  if (isBuilt && !isWorn) return [alone(lattice), alone(seed), alone(rows)];
+  if (isBuilt && !isWorn) return [alone(rows), alone(seed), alone(lattice)];
   // What is worn and washed has no long threads lying free, and no loose scatter.
   return isWorn ? [alone(rows), alone(seed)] : [alone(seed), alone(rows)];
 }
 
-/** What has straight sides and is too wide for satin: woven where it is near to a square, tied or in bricks where it is a band. */
+/** What has straight sides and is too wide for satin: level or upright rows, as a wall has them; tied, in bricks or woven as one likes. */
 function straightSided(given: Case, tooLong: string): Proposal[] {
   const { placed, form, strands, isWorn, limitMm, spanDeg, spanMm } = given;
   const text = formatFine(spanMm);
@@ -300,18 +300,22 @@ function straightSided(given: Case, tooLong: string): Proposal[] {
       angleDeg: spanDeg,
     }),
   );
-  if (isWorn) return [brick];
+  const cm2 = formatNumber(placed.areaMm2 / 100, placed.areaMm2 < 1000 ? 1 : 0);
+  const levelDeg = (spanDeg + 90) % 180;
+  const chain = alone(layer('chain-fill', strands, say.chainRows(cm2), { angleDeg: levelDeg }));
+  const rows = placed.areaMm2 > TREATMENT.quickRowsMm2 ? chain : rowsFor(given)[0]!;
+  if (isWorn) return [rows, brick];
   if (form.kind === 'bar') {
-    if (spanMm > TREATMENT.tiedBand * Math.min(limitMm, TREATMENT.easySatinMm)) return [brick];
+    if (spanMm > TREATMENT.tiedBand * Math.min(limitMm, TREATMENT.easySatinMm)) return [rows, brick];
     const tied = layer('romanian', strands, say.straightBandTied(text, formatFine(spanMm / 2)), {
       direction: 'across',
     });
-    return [alone(tied), brick];
+    return [rows, alone(tied), brick];
   }
   const isSquare = spanMm ** 2 * TREATMENT.longForm >= placed.areaMm2;
-  if (!isSquare || placed.areaMm2 > TREATMENT.laidMm2) return [brick];
+  if (!isSquare || placed.areaMm2 > TREATMENT.laidMm2) return [rows, brick];
   const woven = layer('woven-fill', strands, say.woven(text, tooLong), { angleDeg: spanDeg });
-  return [alone(woven), brick];
+  return [rows, brick, alone(woven)];
 }
 
 /** Areas too wide for satin, by what they are like. */
@@ -322,11 +326,9 @@ function broad(given: Case): Proposal[] {
   const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm;
   const cm2 = formatNumber(placed.areaMm2 / 100, placed.areaMm2 < 1000 ? 1 : 0);
   if (form.kind === 'block' || form.kind === 'bar') return straightSided(given, tooLong);
-  if (!isWorn && isLong && placed.areaMm2 <= TREATMENT.paintedMm2)
-    return [longShort(form, text, { direction: 'along' })];
   if (isLong) {
-    const why = say.chainAlong(cm2, text);
-    return [alone(layer('chain-fill', strands, why, { direction: 'along' }))];
+    const chain = alone(layer('chain-fill', strands, say.chainAlong(cm2, text), { direction: 'along' }));
+    return placed.areaMm2 > TREATMENT.quickRowsMm2 ? [chain] : [...rowsFor(given), chain];
   }
   if (form.kind === 'jagged') {
     const why = `An outline that goes in and out: rows of split stitch along its middle follow it.`;
@@ -334,11 +336,10 @@ function broad(given: Case): Proposal[] {
   }
   const chain = layer('chain-fill', strands, say.chainRound(cm2), { direction: 'outline' });
   const cord = layer('stem-fill', strands, say.stemRoundArea(cm2), { direction: 'outline' });
-  if (!isWorn && placed.areaMm2 <= TREATMENT.paintedMm2 / 2)
-    return [longShort(form, text, { direction: 'along' }), alone(cord)];
-  if (isWorn) return [alone(cord), alone(chain)];
+  const rows = byArea(given, alone(cord), alone(chain));
+  if (isWorn || placed.areaMm2 <= TREATMENT.laidMm2) return rows;
   const laidWork = layer('couched-fill', strands, say.laidWork(cm2), {
     angleDeg: given.spanDeg,
   });
-  return placed.areaMm2 > TREATMENT.laidMm2 ? [alone(laidWork), alone(chain)] : [alone(chain), alone(cord)];
+  return [...rows, alone(laidWork)];
 }

@@ -105,7 +105,7 @@ function wideLine(
   const isStraight = radiusMm > TREATMENT.straightRadiusMm;
   if (!isStraight || heightMm < TREATMENT.plaitedLineMm || WORN_USES.has(use)) return [alone(overcast), chain, stem];
   const plaited = layer('closed-herringbone', strands, say.plaitBand(width), { params: { heightMm } });
-  return [alone(plaited), alone(overcast), chain];
+  return [alone(overcast), chain, alone(plaited)];
 }
 
 function rangeOf(stitch: StitchId, key: string): { min: number; max: number } {

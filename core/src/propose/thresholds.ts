@@ -19,6 +19,15 @@ export const TREATMENT = {
   shortestSatinMm: 1.5,
   /** Satin looks its best up to this, whatever the use allows, mm. */
   easySatinMm: 12,
+  /** On what is worn, washed and handled short satin holds, mm. */
+  wornSatinMm: 7,
+  /** What only looks better within a limit may go over it by this factor. */
+  play: 1.15,
+  /** Cords round and round are worked up to this, mm²; on worn things up to the second; above, rows that go faster. */
+  quickRowsMm2: 1200,
+  wornRoundsMm2: 600,
+  /** Discs from this width on are padded, mm. */
+  leastPaddedDiscMm: 3,
   /** Curves tighter than this want split stitch, mm radius. */
   tightRadiusMm: 3,
   /** A line drawn this wide is worth a chain, mm. */
@@ -42,8 +51,6 @@ export const TREATMENT = {
   widestCoilMm: 3,
   /** A disc's widest circle fills at least this share of it. */
   discFullness: 0.86,
-  /** Discs up to this width are packed with knots: larger ones would take evenings, mm. */
-  knottedDiscMm: 16,
   /** How many times longer than wide a leaf is at the least, how narrow near its tip and at its foot, and what it fills of its length and width (an oval fills 0.79). */
   leafSlenderness: 1.6,
   leafTip: 0.56,
@@ -83,8 +90,6 @@ export const TREATMENT = {
   leastEdgedWidthMm: 2,
   /** From this width on padding lifts satin, mm. */
   leastPaddedMm: 4,
-  /** Areas up to this are painted in long-and-short; larger ones would take evenings, mm². */
-  paintedMm2: 2500,
   /** Larger areas are laid and tied down, mm². */
   laidMm2: 3000,
   /** A ground behind everything is at least this large, mm². */

@@ -110,6 +110,9 @@ export const narrowSplit = (width: string): string => `Only ${width} wide: rows 
 export const satinLeaf = (width: string, spans: string): string =>
   `A leaf ${width} wide: two slanting halves that meet at its vein, in stitches of ${spans}.`;
 
+export const chainRows = (cm2: string): string =>
+  `${cm2} cm² with straight sides: level or upright rows of chain stitch go fast and lie flat.`;
+
 export const flyLeaf = (width: string): string =>
   `A slender leaf, ${width} wide: closed fly stitches, tied along the vein.`;
 

@@ -39,6 +39,11 @@ export interface PlacedShape {
   readonly borders: readonly Polyline[];
   /** From the drawing to the cloth. */
   readonly toCloth: Matrix;
+  /**
+   * All of an area, where what lies on it hides little and leaves its outline mostly whole: a face with eyes is a disc, and its form is judged by
+   * that; null where it is judged by what is seen.
+   */
+  readonly whole: PlacedShape | null;
 }
 
 /** Two shapes that something is found about. */
@@ -55,11 +60,12 @@ export function looseShape(partId: string, kind: Part['kind'], shape: StitchShap
     vein: null,
     borders: [],
     toCloth: IDENTITY,
+    whole: null,
   });
 }
 
 /** What is known of a shape beside what it measures. */
-export type Further = Pick<PlacedShape, 'behind' | 'guides' | 'vein' | 'borders' | 'toCloth'>;
+export type Further = Pick<PlacedShape, 'behind' | 'guides' | 'vein' | 'borders' | 'toCloth' | 'whole'>;
 
 /** A shape with its measures. */
 export function measuredShape(partId: string, kind: Part['kind'], shape: StitchShape, further: Further): PlacedShape {

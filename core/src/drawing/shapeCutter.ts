@@ -162,13 +162,33 @@ function measured({ matrix, whole, covers, ...part }: CoveredPart): PlacedShape 
       points: mapPoints(matrix, run.points),
       closed: run.closed,
     }));
-  return measuredShape(part.id, part.kind, shape, {
-    behind: isLess(shape, whole) ? hiding(whole, covers) : [],
+  const further = {
     guides: part.guides.flatMap(laid),
     vein: part.vein === null ? null : (laid(part.vein)[0] ?? null),
     borders: part.borders.flatMap(laid),
     toCloth: matrix,
+  };
+  const isCut = isLess(shape, whole);
+  const judged = isCut && part.kind === 'area' && isMostlyWhole(shape, whole, covers);
+  return measuredShape(part.id, part.kind, shape, {
+    ...further,
+    behind: isCut ? hiding(whole, covers) : [],
+    whole: judged ? measuredShape(part.id, part.kind, whole, { ...further, behind: [], whole: null }) : null,
   });
+}
+
+/** What lies on an area hides less than this share of it, and leaves more than this share of its outline. */
+const MOST_HIDDEN = 0.4;
+const LEAST_OUTLINE = 0.7;
+
+function isMostlyWhole(seen: StitchShape, whole: StitchShape, covers: readonly Cover[]): boolean {
+  if (regionArea(seen.region) <= (1 - MOST_HIDDEN) * regionArea(whole.region)) return false;
+  const outline = whole.region.map((points): Polyline => ({ points, closed: true }));
+  const left = subtractFromLines(
+    outline,
+    covers.flatMap(({ region }) => region),
+  );
+  return lengthOf(left) > LEAST_OUTLINE * lengthOf(outline);
 }
 
 /** Those of some covers that hide anything of a shape. */

@@ -54,11 +54,16 @@ function moveOf(placement: Placement): { readonly matrix: Matrix; readonly facto
 }
 
 function laidOnCloth({ cut, placement }: LaidPart): PlacedShape {
+  const { whole } = cut;
+  return { ...moved(cut, placement), whole: whole && moved(whole, placement) };
+}
+
+function moved(cut: PlacedShape, placement: Placement): PlacedShape {
   const { matrix, factor } = moveOf(placement);
-  const moved = (points: Float64Array): Float64Array => mapPoints(matrix, points);
-  const movedLine = ({ points, closed }: Polyline): Polyline => ({ points: moved(points), closed });
+  const laid = (points: Float64Array): Float64Array => mapPoints(matrix, points);
+  const movedLine = ({ points, closed }: Polyline): Polyline => ({ points: laid(points), closed });
   const { region, lines, spots } = cut.shape;
-  const shape = { region: region.map(moved), lines: lines.map(movedLine), spots: moved(spots) };
+  const shape = { region: region.map(laid), lines: lines.map(movedLine), spots: laid(spots) };
   return {
     ...cut,
     shape,

@@ -8,6 +8,7 @@ import { senseOf, type Sense } from './drawingSense.ts';
 import { scrapProposals } from './scraps.ts';
 import { lineProposals } from './lines.ts';
 import { isDisc } from './forms.ts';
+import { isSmallRound } from './roles.ts';
 import { Neighbours } from './neighbours.ts';
 import { withOtherSchools, type Offer } from './schools.ts';
 import type { SettledPass } from './settled.ts';
@@ -79,7 +80,13 @@ function inWhiteworkThread({ layers, pass, reason }: Proposal): Proposal {
 function inCotton({ placed, middle, sense, settings, ...part }: ProposedPart): Proposal[] {
   if (part.printed) return [];
   if (part.scrap) return scrapProposals(part.scrap, settings);
-  if (placed.kind === 'area') return areaProposals(placed, sense, settings, () => middle);
+  if (placed.kind === 'area') {
+    const { whole } = placed;
+    // The paths follow what is seen; what it is worked in follows what it is.
+    return whole && !isSmallRound(whole)
+      ? areaProposals(whole, sense, settings, middleFound)
+      : areaProposals(placed, sense, settings, () => middle);
+  }
   if (placed.kind === 'line' && sense.lines) return lineProposals(part, placed, sense.lines, settings);
   return spotProposals(settings);
 }

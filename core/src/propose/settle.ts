@@ -7,6 +7,7 @@ import { SATIN_DIRECTION } from './direction.ts';
 import { mirroredAngle, mirrorImages, type Mirrored } from './mirrored.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
 import { drawnStroke, paramsAsDrawn } from './drawnStroke.ts';
+import { inTexture, type SuggestedArea } from './texture.ts';
 import { asProposed, PROPOSALS } from './proposals.ts';
 import { proposalSettings, type Proposal, type ProposalSettings } from './treatment.ts';
 import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
@@ -33,6 +34,17 @@ function settledPasses(
       reason: CHOSEN,
     };
   });
+}
+
+/** Which is the largest area of the colour of each part; null for what is no area. */
+function leadersOfColours(parts: readonly Part[], shapes: readonly PlacedShape[]): (i: number) => number | null {
+  const largest = new Map<string, number>();
+  parts.forEach(({ kind, colour, shown, printed, scrap }, i) => {
+    if (kind !== 'area' || !shown || printed || scrap) return;
+    const best = largest.get(colour);
+    if (best === undefined || shapes[i]!.areaMm2 > shapes[best]!.areaMm2) largest.set(colour, i);
+  });
+  return (i) => (parts[i]!.kind === 'area' ? (largest.get(parts[i]!.colour) ?? null) : null);
 }
 
 /** The direction of a pass that was given none: as proposed for its stitch, else as satin lies, else level. */
@@ -66,10 +78,17 @@ export class Proposer {
     const settled: Settled[] = [];
     const leaders = new Map<string, readonly SettledPass[]>();
     const mirrored = mirrorImages(parts, shapes, this.memory);
+    const leaderOf = leadersOfColours(parts, shapes);
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
-      const offeredFor = (j: number): readonly Proposal[] =>
-        this.advise(parts[j]!, shapes[j]!, senses[j]!, settings, middleOf);
+      const alone = (j: number): SuggestedArea => {
+        const offers = this.advise(parts[j]!, shapes[j]!, senses[j]!, settings, middleOf);
+        return { part: parts[j]!, placed: shapes[j]!, offers };
+      };
+      const offeredFor = (j: number): readonly Proposal[] => {
+        const leader = leaderOf(j);
+        return leader === null || leader === j ? alone(j).offers : inTexture(alone(j), alone(leader), settings);
+      };
       const offered = (): readonly Proposal[] => offeredFor(i);
       const settle = (): readonly SettledPass[] => {
         if (!placed.box || part.marking !== null) return [];
@@ -81,11 +100,11 @@ export class Proposer {
         );
         if (part.passes !== null) return own;
         const image = mirrored[i];
-        const alone = asItsGroup(part, own, offered, leaders);
+        const inGroup = asItsGroup(part, own, offered, leaders);
         // The image of what is proposed for the other, whatever was chosen for it since: a choice changes no other part.
         const passes = image
-          ? asItsImage(alone, offeredFor(image.of)[0]?.layers ?? [], parts[image.of]!, image)
-          : alone;
+          ? asItsImage(inGroup, offeredFor(image.of)[0]?.layers ?? [], parts[image.of]!, image)
+          : inGroup;
         const alike = neighbours.alikeBefore(i).map((j) => settled[j]!);
         return turnedFromNeighbours({ part, placed, passes }, alike);
       };

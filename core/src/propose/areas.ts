@@ -76,6 +76,8 @@ function byForm(given: Case): Proposal[] {
   if (form.kind === 'disc') return discs(given);
   if (form.kind === 'strip') return strips(given);
   if (spanMm < TREATMENT.shortestSatinMm) return narrow(given);
+  // What is left of a disc behind something looks like a leaf, and is none: it has no vein.
+  if (form.kind === 'leaf' && placed.behind.length > 0) return [satinOrRows(given), ...rowsFor(given)];
   if (form.kind === 'leaf') return leaves(given);
   if (form.kind === 'petal' || sense.centre) return petals(given);
   if (isEasySpan(given, spanMm)) return [satinFor(given)];

@@ -152,6 +152,8 @@ function asItsImage(
 ): readonly SettledPass[] {
   if (!isTreatedAs(passes, others)) return passes;
   return passes.map((pass, i) => {
+    // What follows its shape is its image as it is.
+    if (pass.direction !== 'straight') return pass;
     const angleDeg = mirroredAngle(others[i]!.angleDeg, axis);
     if (!stitchKind(pass.stitch).hasDirection || Math.abs(angleDeg - pass.angleDeg) < SAME_DEG) return pass;
     const reason = say.mirrorImage(pass.reason, angleDeg, name);

@@ -152,7 +152,10 @@ export function lineReason(why: string, strands: number, width: string, count: n
     one: `${why} One strand covers ${width}.`,
     other: `${why} ${strands} strands cover ${width}.`,
   });
-  return count > 1 ? `${covers} All ${count} lines of this colour and width are worked alike.` : covers;
+  if (count < 2) return covers;
+  return count === 2
+    ? `${covers} Both lines of this colour and width are worked alike.`
+    : `${covers} All ${count} lines of this colour and width are worked alike.`;
 }
 
 export const oneBullion = (length: string, width: string): string =>

@@ -28,7 +28,7 @@ export { stopMm } from './stopMm.ts';
 export { workAllIn } from './workAllIn.ts';
 export { judgePainted } from './judgePainted.ts';
 export { paintInCotton, paintPart } from './paintPart.ts';
-export { shadeParts } from './shadeParts.ts';
+export { keepsStitch, shadeParts, takesShades } from './shadeParts.ts';
 export { LONGEST_FRONT_RUN, longestFreeRun } from './spans.ts';
 export { usesColour } from './usesColour.ts';
 export { groundBelow, laidScraps, WHOLE_REGION, wholeRegion, type LaidScrap } from './scraps.ts';

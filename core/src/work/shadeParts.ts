@@ -4,15 +4,26 @@ import { colourInShade, editOf, type Edit, type PaletteColour, type Pass, type P
 import { stitchKind } from '../stitches/index.ts';
 import * as say from './words.ts';
 
+/** Whether a part can be worked in several shades: any area, and a line whose stitch hands them on. */
+export function takesShades({ part, placed, passes }: PlannedPart): boolean {
+  if (!placed.box) return false;
+  return part.kind === 'area' || (part.kind === 'line' && keepsStitch({ passes }));
+}
+
+/** Whether a part keeps its stitch when it is worked in several shades. */
+export function keepsStitch({ passes }: Pick<PlannedPart, 'passes'>): boolean {
+  return passes.every(({ role, stitch }) => role !== 'filling' || stitchKind(stitch).canShade);
+}
+
 /**
- * Shades areas from one shade to the next: each filling is worked in them, in long-and-short where its stitch cannot be shaded.
+ * Shades parts from one shade to the next: each filling is worked in them, in long-and-short where its stitch cannot be shaded.
  * Shades that the palette does not have are put into it.
  * @param shades from where the rows begin, two or more
  */
 export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: readonly ShadeRef[]): Edit | null {
   const palette: PaletteColour[] = [...piece.palette];
   const ids = shades.map((shade) => colourInShade(palette, shade));
-  const areas = new Map(parts.filter(({ part }) => part.kind === 'area').map((planned) => [planned.part.id, planned]));
+  const areas = new Map(parts.filter(takesShades).map((planned) => [planned.part.id, planned]));
   if (areas.size === 0 || ids.length < 2) return null;
   const shaded = (pass: Pass): Pass => {
     if (pass.role !== 'filling') return pass;

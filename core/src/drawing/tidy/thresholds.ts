@@ -14,7 +14,7 @@ export const TIDY = {
   /** A stroke that runs along an area for this share of it bounds it. */
   boundsShare: 0.6,
   /** Strokes in one width are drawn by one pen: this many at least, and this share of all; widths within the last are one. */
-  leastPenLines: 3,
+  leastPenLines: 2,
   oneWidthShare: 0.6,
   oneWidth: 0.08,
   /** Thinner lines are worked alike, whether a pen drew them or not. */

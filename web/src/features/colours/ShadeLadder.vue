@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { shadeParts, usesColour } from '@junctura/core/work';
+import { keepsStitch, shadeParts, takesShades, usesColour } from '@junctura/core/work';
 import { THRESHOLDS } from '@junctura/core/advice';
 import { roomForShades, TREATMENT } from '@junctura/core/propose';
 import { deltaE, ladder } from '@junctura/core/colour';
@@ -40,17 +40,18 @@ const rungs = computed((): Shade[] => {
 });
 const steps = computed(() => rungs.value.slice(1).map((rung, i) => deltaE(rungs.value[i]!.lab, rung.lab)));
 const areas = computed(() =>
-  (workings.current?.plan.parts ?? []).filter(
-    (planned) => planned.part.kind === 'area' && planned.placed.box && usesColour(planned, props.colourId),
-  ),
+  (workings.current?.plan.parts ?? []).filter((planned) => takesShades(planned) && usesColour(planned, props.colourId)),
 );
 /** How many shades the narrowest of them can show. */
 const room = computed(() => {
-  const rooms = areas.value.map(({ placed, passes }) =>
-    roomForShades((placed.widest?.r ?? 0) * 2, passes.find(({ role }) => role === 'filling')?.params ?? {}),
-  );
+  const rooms = areas.value.map(({ placed, passes }) => {
+    const wayMm = placed.kind === 'line' ? placed.lengthMm : (placed.widest?.r ?? 0) * 2;
+    return roomForShades(wayMm, passes.find(({ role }) => role === 'filling')?.params ?? {});
+  });
   return rooms.length === 0 ? 0 : Math.min(...rooms);
 });
+/** Those whose stitch can't hand shades on: that is said before it is done. */
+const changed = computed(() => areas.value.filter((planned) => !keepsStitch(planned)).map(({ part }) => part.name));
 function work(): void {
   opened.edit(shadeParts(opened.piece, areas.value, rungs.value.map(refOf)));
 }
@@ -85,8 +86,9 @@ function work(): void {
       {{ say.roomInAreas(areas.length, room, TREATMENT.shadeRowMm) }}
     </p>
     <NButton v-if="areas.length > 0" size="small" :disabled="rungs.length < 2" @click="work">
-      {{ areas.length === 1 ? say.workPartInShades(areas[0]!.part.name) : say.workAreasInShades(areas.length) }}
+      {{ areas.length === 1 ? say.workPartInShades(areas[0]!.part.name) : say.workPartsInShades(areas.length) }}
     </NButton>
+    <p v-if="changed.length > 0" class="small soft" data-test="changes-stitch">{{ say.becomesLongShort(changed) }}</p>
   </div>
 </template>
 

@@ -68,7 +68,13 @@ export function roomInAreas(areas: number, shades: number, rowMm: number): strin
 
 export const workPartInShades = (part: string): string => `Work “${part}” in these shades`;
 
-export const workAreasInShades = (count: number): string => `Work ${formatNumber(count)} areas in these shades`;
+export const workPartsInShades = (count: number): string => `Work ${formatNumber(count)} parts in these shades`;
+
+/** @param parts the names of those whose stitch can't hand shades on */
+export const becomesLongShort = (parts: readonly string[]): string =>
+  parts.length === 1
+    ? `The stitch of “${parts[0]!}” can’t be shaded: it will be worked in long-and-short stitch.`
+    : `The stitches of ${formatNumber(parts.length)} of them can’t be shaded: they will be worked in long-and-short stitch.`;
 
 /** The parts that meet in two colours; one part where it is shaded. */
 export function whereTouching(one: string, other: string, more: number): string {

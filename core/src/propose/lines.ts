@@ -74,7 +74,8 @@ function along(
   if (part.dashed) return [make('running', 'Drawn dashed: running stitch leaves the same gaps.'), back, stem];
   if (drawnMm >= TREATMENT.wideLineMm) return wideLine(drawnMm, radiusMm, settings, chain, stem);
   if (radiusMm < TREATMENT.tightRadiusMm) return [split, back, drawnMm >= TREATMENT.bodyLineMm ? chain : stem];
-  if (drawnMm >= TREATMENT.boldLineMm) return [chain, stem, back];
+  // What is worn catches on chains: a cord of stem stitch lies flat.
+  if (drawnMm >= TREATMENT.boldLineMm) return WORN_USES.has(use) ? [stem, back, chain] : [chain, stem, back];
   if (drawnMm >= TREATMENT.bodyLineMm && !WORN_USES.has(use)) {
     const whipped = make('whipped-back', say.whippedCord(formatFine(drawnMm)), 2);
     return [whipped, stem, chain];
@@ -97,7 +98,7 @@ function wideLine(
   const heightMm = roundTo(drawnMm, 1);
   const { min, max } = rangeOf('overcast', 'heightMm');
   const fits = heightMm <= Math.min(max, SPAN_LIMIT_MM[use]) && heightMm >= min && radiusMm > drawnMm / 2;
-  if (!fits) return [chain, stem];
+  if (!fits) return WORN_USES.has(use) ? [stem, chain] : [chain, stem];
   const strands = bySchool(2, school);
   const overcast = layer('overcast', strands, say.satinBand(width, useText(use)), {
     params: { heightMm },

@@ -82,8 +82,20 @@ function findingsOf(piece: PlanInput, planned: PlannedPart, memory: Memory): Fin
       ...fieldFindings(placed, pass),
       ...useFindings(piece, pass),
     ])
+    .filter(([id]) => part.passes !== null || !OF_STITCH.has(id))
     .map(at);
 }
+
+/** What is found about a stitch where the person chose it: nothing is said against what was suggested and left as it was. */
+const OF_STITCH: ReadonlySet<FindingId> = new Set([
+  'snags',
+  'drawn-wider',
+  'span-too-long',
+  'span-too-short',
+  'cloth-shows',
+  'needle-hole',
+  'too-many-strands',
+]);
 
 type Found = { [Id in FindingId]: readonly [Id, FiguresOf[Id]] }[FindingId];
 

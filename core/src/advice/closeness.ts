@@ -6,8 +6,19 @@ import { edgesOf, type PlacedShape, type ShapePair } from '../drawing/index.ts';
 import { boxesMeet, earlierMeeting, mapPoints, narrowestGap, type Gap } from '../geometry/index.ts';
 import { stage, type Memory } from '../measure/index.ts';
 
-/** Parts nearer than this were drawn to meet, mm. */
-const MEETING_MM = 0.06;
+/** Parts nearer than this as drawn, with the widths that their lines are drawn in, were drawn to meet, mm. */
+const MEETING_MM = 0.1;
+
+/** Half of the width that a part is drawn in, mm on the cloth: an area has none. */
+function halfDrawnMm({ part, placed }: PlannedPart): number {
+  const [a, b] = placed.toCloth;
+  return placed.kind === 'line' ? ((part.strokeMm ?? 0) * Math.hypot(a, b)) / 2 : 0;
+}
+
+/** Whether two parts whose middles or edges lie a gap apart touch or cross as they are drawn. */
+function meetAsDrawn(a: PlannedPart, b: PlannedPart, gapMm: number): boolean {
+  return gapMm - halfDrawnMm(a) - halfDrawnMm(b) <= MEETING_MM;
+}
 
 /** Two parts between which the cloth will not show. */
 export interface TooClose {
@@ -71,7 +82,7 @@ const WIDEST_LAID_MM = 3;
 function closeWithin(part: PlannedPart, memory: Memory): TooClose[] {
   const wanted = laidMm(part);
   const gap = part.placed.kind === 'line' && wanted > 0 ? memory.made(OWN_GAP, [part.part.id], part.placed) : null;
-  return gap && gap.mm < wanted ? [{ a: part, b: part, gap, laidMm: wanted }] : [];
+  return gap && gap.mm < wanted && !meetAsDrawn(part, part, gap.mm) ? [{ a: part, b: part, gap, laidMm: wanted }] : [];
 }
 
 function findTooClose({ parts }: Pick<Plan, 'parts'>, memory: Memory): TooClose[] {
@@ -88,7 +99,7 @@ function findTooClose({ parts }: Pick<Plan, 'parts'>, memory: Memory): TooClose[
       const wanted = (laidMm(a) + laidMm(b)) / 2;
       if (wanted === 0 || !boxesMeet(a.placed.box!, b.placed.box!, wanted)) return [];
       const gap = gapBetween(a.placed, b.placed, wanted, memory);
-      return gap && gap.mm > MEETING_MM && gap.mm < wanted ? [{ a, b, gap, laidMm: wanted }] : [];
+      return gap && !meetAsDrawn(a, b, gap.mm) && gap.mm < wanted ? [{ a, b, gap, laidMm: wanted }] : [];
     }),
   ]);
 }

@@ -69,9 +69,32 @@ watch(
 const accepting = ref<string | null>(null);
 const why = ref('');
 
-/** Those that are listed here and of the same kind. */
-function alike(finding: Finding): Finding[] {
-  return entries.value.map((entry) => entry.finding).filter(({ id }) => id === finding.id);
+/** One line for each kind, the gravest first: the first that was found, and how many more there are. */
+const kinds = computed(() => {
+  const byKind = new Map<Finding['id'], (typeof entries.value)[number][]>();
+  for (const entry of entries.value) {
+    const { id } = entry.finding;
+    byKind.set(id, [...(byKind.get(id) ?? []), entry]);
+  }
+  return [...byKind.values()];
+});
+/** The kinds of which all are shown, and whether all kinds are. */
+const shownKinds = ref<ReadonlySet<string>>(new Set());
+const showsAll = ref(false);
+const listed = computed(() =>
+  (showsAll.value ? kinds.value : kinds.value.slice(0, MOST_KINDS)).flatMap((all) => {
+    const [first] = all;
+    const isOpen = shownKinds.value.has(first!.finding.id);
+    return (isOpen ? all : all.slice(0, 1)).map((entry, i) => ({
+      ...entry,
+      more: i === 0 && !isOpen ? all.length - 1 : 0,
+      alike: i === 0 ? all.map(({ finding }) => finding) : [],
+    }));
+  }),
+);
+const MOST_KINDS = 7;
+function open(kind: string): void {
+  shownKinds.value = new Set([...shownKinds.value, kind]);
 }
 function accept(findings: readonly Finding[]): void {
   opened.edit(
@@ -95,7 +118,7 @@ function accept(findings: readonly Finding[]): void {
     Nothing to check: as far as Junctura can tell, everything fits.
   </p>
   <ul v-else class="list">
-    <li v-for="entry in entries" :key="entry.key" :class="entry.severity">
+    <li v-for="entry in listed" :key="entry.key" :class="entry.severity">
       <component :is="ICONS[entry.severity]" :size="18" class="icon" aria-hidden="true" />
       <div class="body">
         <p class="small soft">
@@ -124,8 +147,8 @@ function accept(findings: readonly Finding[]): void {
             @keydown.enter="accept([entry.finding])"
           />
           <NButton size="small" type="primary" @click="accept([entry.finding])">Leave it as it is</NButton>
-          <NButton v-if="alike(entry.finding).length > 1" size="small" @click="accept(alike(entry.finding))">{{
-            say.leaveAll(alike(entry.finding).length)
+          <NButton v-if="entry.alike.length > 1" size="small" @click="accept(entry.alike)">{{
+            say.leaveAll(entry.alike.length)
           }}</NButton>
           <NButton size="small" @click="accepting = null">Cancel</NButton>
         </div>
@@ -138,8 +161,25 @@ function accept(findings: readonly Finding[]): void {
             >{{ remedy.label }}</NButton
           >
           <NButton size="small" quaternary @click="accepting = entry.key">Leave it as it is</NButton>
+          <NButton v-if="entry.alike.length > 1" size="small" quaternary @click="accept(entry.alike)">{{
+            say.leaveAll(entry.alike.length)
+          }}</NButton>
         </div>
+        <button
+          v-if="entry.more > 0"
+          type="button"
+          class="plain link small more"
+          data-test="more-alike"
+          @click="open(entry.finding.id)"
+        >
+          {{ say.moreAlike(entry.more) }}
+        </button>
       </div>
+    </li>
+    <li v-if="!showsAll && kinds.length > MOST_KINDS">
+      <button type="button" class="plain link" @click="showsAll = true">
+        {{ say.moreKinds(kinds.length - MOST_KINDS) }}
+      </button>
     </li>
   </ul>
 </template>
@@ -174,5 +214,8 @@ li {
 .row {
   gap: 6px;
   margin-top: 2px;
+}
+.more {
+  justify-self: start;
 }
 </style>

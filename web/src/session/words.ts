@@ -26,6 +26,12 @@ export const notedUnkept = (count: number): string =>
 
 export const leaveAll = (count: number): string => `Leave all ${count} like this as they are`;
 
+export const moreAlike = (count: number): string =>
+  byCount(count, { one: 'Show one more like this', other: `Show ${formatNumber(count)} more like this` });
+
+export const moreKinds = (count: number): string =>
+  byCount(count, { one: 'Show one more thing to check', other: `Show ${formatNumber(count)} more things to check` });
+
 export const partsPicked = (count: number): string => `${plural(count, 'part')} selected`;
 
 export const finishingFailed = (why: string): string => `The finishing could not be worked out. ${why}`;

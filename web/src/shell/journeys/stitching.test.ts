@@ -38,7 +38,7 @@ it('a drawing becomes parts that can be worked, given to a group, and undone', a
   await app.until(() => expect(saying(app, 'Split stitch filling, 4 strands')).toBe(1));
 
   for (let i = 0; i < 3; i++) await app.undo();
-  expect(saying(app, 'Long-and-short stitch')).toBe(5);
+  expect(saying(app, 'Satin stitch')).toBe(6);
   expect(app.figure('Thread')).toBe(before);
   expect((await app.find('[aria-label=Undo]')).matches(':disabled')).toBe(true);
   await app.press('Redo');
@@ -157,12 +157,12 @@ it('a line is turned round, or only marked; several parts are worked at once', a
 });
 
 it('findings say what is wrong, are mended in one action, or accepted with a word why', async () => {
-  let app = await Application.at('/piece/demo-tram/stitches');
+  let app = await Application.at('/piece/demo-bramble/stitches');
   const count = (): number => Number(/\d+/.exec(app.text(`${TALLY} .findings`))![0]);
   const before = count();
   await app.key('f');
-  await app.says(CARD, 'chain stitch is raised and can catch');
-  await app.press('Use back stitch', CARD);
+  await app.says(CARD, 'so they merge');
+  await app.press(/away$/, CARD);
   await app.says(TALLY, /fewer to check/);
   const left = count();
   expect(left).toBeLessThan(before);

@@ -13,7 +13,7 @@ import {
 import type { MoveSink } from '../moves.ts';
 import { isOwnWay } from '../ownWay.ts';
 import { fillRows } from './fillRows.ts';
-import type { Keeps } from './shading.ts';
+import type { Keeps, ShadeAt } from './shading.ts';
 import { sideBySide } from './rowsAsLines.ts';
 
 /** One stitch of a row: its band and where it begins and ends along the row. */
@@ -39,9 +39,6 @@ interface PlacedStitch {
   readonly share: number;
   readonly rowMm: number;
 }
-
-/** In which shade a stitch is worked, by where its middle lies, which share of the way along its row that is, and its band. */
-export type ShadeAt = (x: number, y: number, along: number, row: { x: number; y: number }, band?: number) => number;
 
 export interface BandDirection {
   readonly angleRad: number;

@@ -1,7 +1,9 @@
 import { segmentsOf } from '../../geometry/index.ts';
 import type { Polyline } from '../../geometry/index.ts';
 import type { StitchContext } from '../kind.ts';
-import type { ShadeAt } from './bands.ts';
+
+/** In which shade a stitch is worked, by where its middle lies, which share of the way along its row that is, and its band. */
+export type ShadeAt = (x: number, y: number, along: number, row: { x: number; y: number }, band?: number) => number;
 
 /**
  * Which of several shades a stitch takes: where borders are drawn, as many as lie between it and the start of its row; else

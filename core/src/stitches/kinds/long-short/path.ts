@@ -1,8 +1,8 @@
 import { seededRandom, seedFrom } from '../../../measure/index.ts';
 import type { StitchContext, StitchShape } from '../../kind.ts';
 import type { MoveSink } from '../../moves.ts';
-import { workBands, type BandStitch, type ShadeAt } from '../../shared/bands.ts';
-import { keepsOf, shadesOf } from '../../shared/shading.ts';
+import { workBands, type BandStitch } from '../../shared/bands.ts';
+import { keepsOf, shadesOf, type ShadeAt } from '../../shared/shading.ts';
 
 /** Short stitches of the first row, and how much lengths differ in the later ones. */
 const SHORT = 0.62;

@@ -7,6 +7,7 @@ import { JOINED_REMEDIES } from './findings/joined.ts';
 import { COLOURS_REMEDIES } from './findings/colours.ts';
 import { DRAWING_REMEDIES } from './findings/drawing.ts';
 import { HOOP_REMEDIES } from './findings/hoop.ts';
+import { LEAVE_OUT } from './findings/onParts.ts';
 import { MEETING_REMEDIES } from './findings/meeting.ts';
 import { ORDER_REMEDIES } from './findings/order.ts';
 import { PARTS_REMEDIES } from './findings/parts.ts';
@@ -33,9 +34,11 @@ export interface Remedy {
   readonly edit: Edit;
 }
 
-/** What can be done about a finding, computed for the piece as it is. */
+/** What can be done about a finding, computed for the piece as it is: what a teacher would do first comes first, leaving a part out last. */
 export function remediesFor(piece: Piece, plan: Plan, finding: Finding, memory = new Memory()): Remedy[] {
   const remedies = REMEDIES[finding.id] as ((of: Case) => Offer[]) | undefined;
   const offers = remedies?.({ piece, plan, finding, memory } as Case) ?? [];
-  return offers.flatMap(([label, edit]) => (edit ? [{ label, edit }] : []));
+  const found = offers.flatMap(([label, edit]) => (edit ? [{ label, edit }] : []));
+  const isLast = ({ label }: Remedy): boolean => label === LEAVE_OUT;
+  return [...found.filter((remedy) => !isLast(remedy)), ...found.filter(isLast)];
 }

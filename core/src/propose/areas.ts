@@ -78,7 +78,7 @@ function byForm(given: Case): Proposal[] {
   if (spanMm < TREATMENT.shortestSatinMm) return narrow(given);
   // What is left of a disc behind something looks like a leaf, and is none: it has no vein.
   if (form.kind === 'leaf' && placed.behind.length > 0) return [satinOrRows(given), ...rowsFor(given)];
-  if (form.kind === 'leaf') return leaves(given);
+  if (form.kind === 'leaf' && form.widthMm <= TREATMENT.widestLeafMm) return leaves(given);
   if (form.kind === 'petal' || sense.centre) return petals(given);
   if (isEasySpan(given, spanMm)) return [satinFor(given)];
   return broad(given);

@@ -9,6 +9,7 @@ import { scrapProposals } from './scraps.ts';
 import { lineProposals } from './lines.ts';
 import { isDisc } from './forms.ts';
 import { isSmallRound } from './roles.ts';
+import { satinDirection } from './direction.ts';
 import { Neighbours } from './neighbours.ts';
 import { withOtherSchools, type Offer } from './schools.ts';
 import type { SettledPass } from './settled.ts';
@@ -24,6 +25,7 @@ import {
   type Proposal,
   type ProposalSettings,
 } from './treatment.ts';
+import { stitchKind } from '../stitches/index.ts';
 import * as say from './words.ts';
 
 /** What the treatments of a part are chosen by. */
@@ -84,11 +86,34 @@ function inCotton({ placed, middle, sense, settings, ...part }: ProposedPart): P
     const { whole } = placed;
     // The paths follow what is seen; what it is worked in follows what it is.
     return whole && !isSmallRound(whole)
-      ? areaProposals(whole, sense, settings, middleFound)
+      ? areaProposals(whole, sense, settings, middleFound).map((proposal) => withLevelRows(proposal, placed, whole))
       : areaProposals(placed, sense, settings, () => middle);
   }
   if (placed.kind === 'line' && sense.lines) return lineProposals(part, placed, sense.lines, settings);
   return spotProposals(settings);
+}
+
+/**
+ * Rows of what something lies on are straight, and go on behind it: what is seen of it, with its holes, has no middle line and no outline that
+ * they could follow.
+ */
+function withLevelRows(proposal: Proposal, placed: PlacedShape, whole: PlacedShape): Proposal {
+  const follows = ({ role, direction }: SettledPass): boolean =>
+    role === 'filling' && (direction === 'along' || direction === 'outline' || direction === 'across');
+  if (placed.shape.region.length <= whole.shape.region.length || !proposal.layers.some(follows)) return proposal;
+  const { angleDeg: acrossDeg } = satinDirection(whole);
+  const straight = (pass: SettledPass): SettledPass =>
+    follows(pass)
+      ? {
+          ...pass,
+          direction: 'straight',
+          angleDeg: pass.direction === 'across' ? acrossDeg : (acrossDeg + 90) % 180,
+          reason: say.levelRows(stitchKind(pass.stitch).inSentence),
+        }
+      : pass;
+  const layers = proposal.layers.map(straight);
+  const pass = layers[proposal.layers.indexOf(proposal.pass)] ?? straight(proposal.pass);
+  return { layers, pass, reason: pass.reason };
 }
 
 /**

@@ -65,6 +65,8 @@ export const TREATMENT = {
   slenderLeafMm: 7,
   /** Leaves up to this width take fly stitches, mm. */
   widestFlyLeafMm: 14,
+  /** What is wider than this is no leaf of a hoop piece: a hill, a cap, a boat, mm. */
+  widestLeafMm: 30,
   /** A leaf this long shows its vein, mm. */
   leastVeinedMm: 18,
   /** A petal is longer than wide, this much narrower at its foot than at its head, and not as full as an oval. */

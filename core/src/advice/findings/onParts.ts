@@ -13,8 +13,11 @@ export function onPart({ piece, plan, finding }: Case, offers: (of: PartCase) =>
   return planned ? offers({ piece, plan, planned }) : [];
 }
 
+/** The last thing that one does about a part. */
+export const LEAVE_OUT = 'Leave it out';
+
 export function leftOut({ piece, planned }: PartCase): Offer {
-  return ['Leave it out', setShown(piece, [planned.part.id], false)];
+  return [LEAVE_OUT, setShown(piece, [planned.part.id], false)];
 }
 
 export function switchTo(of: PartCase, stitch: StitchId): Edit | null {

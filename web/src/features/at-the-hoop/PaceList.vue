@@ -40,7 +40,7 @@ const rows = computed(() =>
         <tr v-for="row in showsAll ? rows : rows.slice(0, FIRST)" :key="row.stitch">
           <th scope="row">{{ row.name }}</th>
           <td class="soft small">{{ row.steps }}</td>
-          <td>
+          <td class="beside">
             <svg :width="HALF_PX * 2" height="12" aria-hidden="true">
               <rect :x="HALF_PX + Math.min(0, row.px)" y="2" :width="Math.abs(row.px)" height="8" class="bar" />
               <line :x1="HALF_PX" y1="0" :x2="HALF_PX" y2="12" class="usual" />
@@ -72,6 +72,12 @@ th {
 td {
   padding: 2px 0 2px 10px;
   white-space: nowrap;
+}
+/* What the bar shows is said beside it: on the narrowest screens the words have the room. */
+@media (max-width: 360px) {
+  .beside {
+    display: none;
+  }
 }
 .bar {
   fill: var(--madder);

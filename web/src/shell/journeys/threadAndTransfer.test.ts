@@ -115,13 +115,14 @@ it('a hoop may be oval: its cloth, and by how much the warp bends a design that 
 });
 
 it('what merges at this size is marked on the drawing, and mended in one action', async () => {
-  const app = await Application.at('/piece/demo-kite/drawing');
+  const app = await Application.at('/piece/demo-bramble/drawing');
   const marks = '[data-test=detail-marks] > g';
-  await app.counts(marks, 2);
+  // Five petals, each nearly touching the next.
+  await app.counts(marks, 5);
   await app.key('f');
   await app.says(CARD, 'so they merge');
   await app.press('Leave it out', CARD);
-  await app.counts(marks, 1);
+  await app.counts(marks, 3);
 });
 
 it('ways of marking come with reasons; what fades is drawn anew; film is tacked; marks come out in order', async () => {

@@ -83,7 +83,8 @@ export class Proposer {
       const placed = shapes[i]!;
       const alone = (j: number): SuggestedArea => {
         const offers = this.advise(parts[j]!, shapes[j]!, senses[j]!, settings, middleOf);
-        return { part: parts[j]!, placed: shapes[j]!, offers };
+        const satin = () => this.memory.made(SATIN_DIRECTION, [parts[j]!.id], shapes[j]!);
+        return { part: parts[j]!, placed: shapes[j]!, offers, satin };
       };
       const offeredFor = (j: number): readonly Proposal[] => {
         const leader = leaderOf(j);

@@ -1,13 +1,15 @@
 import type { PlacedShape } from '../drawing/index.ts';
 import type { Part } from '../piece/index.ts';
 import { stitchKind, type StitchId } from '../stitches/index.ts';
-import { satinDirection } from './direction.ts';
+import type { Direction } from './direction.ts';
 import { SPAN_LIMIT_MM, TREATMENT, WORN_USES } from './thresholds.ts';
 import { alone, type Proposal, type ProposalSettings } from './treatment.ts';
 import * as say from './words.ts';
 
 /** An area whose filling is suggested, with what is suggested for it alone. */
 export interface SuggestedArea {
+  /** The way that satin lies best on it, and how long its spans are then. */
+  readonly satin: () => Direction;
   readonly part: Pick<Part, 'name'>;
   readonly placed: PlacedShape;
   readonly offers: readonly Proposal[];
@@ -29,7 +31,7 @@ export function inTexture(own: SuggestedArea, leader: SuggestedArea, settings: P
   if (first.pass.stitch === wanted || (SMOOTH.has(wanted) && SMOOTH.has(first.pass.stitch))) return own.offers;
   const offered = own.offers.find(({ pass }) => pass.stitch === wanted);
   if (offered) return [told(offered, leader), ...own.offers.filter((offer) => offer !== offered)];
-  const laid = asLaid(lead, first, own.placed, settings);
+  const laid = asLaid(lead, first, own, settings);
   return laid ? [told(laid, leader), ...own.offers] : own.offers;
 }
 
@@ -37,7 +39,7 @@ export function inTexture(own: SuggestedArea, leader: SuggestedArea, settings: P
 function asLaid(
   { pass }: Proposal,
   { pass: own }: Proposal,
-  placed: PlacedShape,
+  { placed, satin }: SuggestedArea,
   settings: ProposalSettings,
 ): Proposal | null {
   const like = { ...pass, strands: Math.min(pass.strands, own.strands), points: [] };
@@ -45,11 +47,11 @@ function asLaid(
     if (placed.meanWidthMm < TREATMENT.shortestSatinMm) return null;
     const follows = own.direction === 'along' || own.direction === 'outline' ? own.direction : null;
     const direction = follows ?? (pass.direction === 'outline' ? 'outline' : 'straight');
-    const angleDeg = (satinDirection(placed).angleDeg + 90) % 180;
+    const angleDeg = (satin().angleDeg + 90) % 180;
     return alone({ ...like, direction, angleDeg });
   }
   if (!SMOOTH.has(pass.stitch)) return null;
-  const { angleDeg, spanMm } = satinDirection(placed);
+  const { angleDeg, spanMm } = satin();
   const limitMm = WORN_USES.has(settings.use)
     ? TREATMENT.wornSatinMm
     : Math.min(SPAN_LIMIT_MM[settings.use], TREATMENT.easySatinMm * TREATMENT.play);

@@ -81,6 +81,7 @@ export {
   simplifyParts,
   turnRound,
 } from './partTools.ts';
-export { ASKED_RULES, tidy, tidyEdit, TIDY_RULES, type Tidied, type TidyRule, type TidyWishes } from './tidy/index.ts';
+export { ASKED_RULES, tidy, TIDY_RULES, type Tidied, type TidyRule, type TidyWishes } from './tidy/index.ts';
+export { tidyEdit, type TidiedDrawing } from './tidy/edit.ts';
 export { reimport, type Reimport } from './reimport.ts';
 export { escapedXml, writeSvg } from './writeSvg.ts';

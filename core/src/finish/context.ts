@@ -159,12 +159,12 @@ export function workEdge(
 /** A length is begun along the edge under the first stitches, mm. */
 const START_MM = 40;
 
-/** Web and fusible backing melt under a hot iron; cloth that bears only a warm one gets them sewn on instead. */
 /** The ends of thread behind a piece: one where each length starts and one where it stops, also where it is fastened off to go on elsewhere. */
 export function threadEnds({ work }: Plan): number {
   return work.reduce((sum, step) => sum + (step ? 2 * (step.loads + step.rethreadings + step.restarts) : 0), 0);
 }
 
+/** Web and fusible backing melt under a hot iron; cloth that bears only a warm one gets them sewn on instead. */
 export function isFused({ finish, cloth }: FinishContext): boolean {
   return finish.backing === 'fusible' && cloth.iron === 'hot';
 }

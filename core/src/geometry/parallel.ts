@@ -11,7 +11,7 @@ const NEAREST = 0.985;
 
 /**
  * A line all along another, as far from it everywhere.
- * @param mm how far to the left of it, as one goes along it and y points down; to the right where it is less than nought
+ * @param mm how far to the left of it as one walks along it (y points down); a negative distance lies to its right
  * @returns the line; it is shorter inside a bend, and without a point where nothing lies so far from it
  */
 export function parallelLine({ points, closed }: Polyline, mm: number): Polyline {

@@ -65,7 +65,7 @@ describe('needles that take turns', () => {
     };
   };
 
-  it('go on zone by zone, each parked while the other works, for hardly more lengths than one after the other', () => {
+  it('work zone by zone, one parked while the other works, and take hardly more lengths than one after the other', () => {
     const [inTurn, after] = [planOf(shaded(true)), planOf(shaded(false))];
     expect(after.order.map(({ shade }) => shade)).toEqual([0, 1]);
     const zones = inTurn.order.map(({ zone }) => zone);

@@ -23,8 +23,8 @@ export function keepsStitch({ passes }: Pick<PlannedPart, 'passes'>): boolean {
 export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: readonly ShadeRef[]): Edit | null {
   const palette: PaletteColour[] = [...piece.palette];
   const ids = shades.map((shade) => colourInShade(palette, shade));
-  const areas = new Map(parts.filter(takesShades).map((planned) => [planned.part.id, planned]));
-  if (areas.size === 0 || ids.length < 2) return null;
+  const shadedParts = new Map(parts.filter(takesShades).map((planned) => [planned.part.id, planned]));
+  if (shadedParts.size === 0 || ids.length < 2) return null;
   const shaded = (pass: Pass): Pass => {
     if (pass.role !== 'filling') return pass;
     const keeps = stitchKind(pass.stitch).canShade;
@@ -40,7 +40,7 @@ export function shadeParts(piece: Piece, parts: readonly PlannedPart[], shades: 
     [
       ['drawing', 'parts'],
       piece.drawing.parts.map((part) => {
-        const planned = areas.get(part.id);
+        const planned = shadedParts.get(part.id);
         return planned ? { ...part, passes: passesAsWorked({ part, passes: planned.passes }).map(shaded) } : part;
       }),
     ],

@@ -3,7 +3,7 @@ import type { PlacedShape } from '../drawing/index.ts';
 import { formOf, roomForShades } from '../propose/index.ts';
 import { flyAdvanceMm, stitchKind, wrapsToCover } from '../stitches/index.ts';
 import type { PlannedPass } from './plannedPart.ts';
-import { wholeWidth } from './wholeWidth.ts';
+import { KNOTS, wholeWidth } from './wholeWidth.ts';
 import * as say from './words.ts';
 
 /** A coil whose wraps are this share of those that cover its span lies sparse under the first, and stands up in a loop over the second. */
@@ -13,7 +13,7 @@ const COIL = { sparse: 0.88, stands: 1.15 } as const;
 export function stitchSays(pass: PlannedPass, placed: PlacedShape): string[] {
   const said: string[] = [];
   if (pass.stitch === 'bullion') said.push(coilSays(pass));
-  if (wholeWidth(pass)?.of === 'knot') said.push(knotSays(pass));
+  if (KNOTS.has(pass.stitch)) said.push(knotSays(pass));
   if (pass.stitch === 'daisy-ring') said.push(petalsSay(pass));
   if (pass.stitch === 'fly-leaf') said.push(fliesSay(pass));
   const isShaded = stitchKind(pass.stitch).canShade && pass.role === 'filling' && placed.kind === 'area';

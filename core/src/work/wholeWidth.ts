@@ -10,7 +10,8 @@ import type { PlannedPass } from './plannedPart.ts';
 
 /** A line that is long enough for every line stitch to come into its stride, mm. */
 const STRAIGHT = Float64Array.of(0, 0, 80, 0);
-const KNOTS: ReadonlySet<StitchId> = new Set(['french', 'colonial', 'french-fill', 'colonial-fill']);
+/** Stitches that make round knots, alone or packed. */
+export const KNOTS: ReadonlySet<StitchId> = new Set(['french', 'colonial', 'french-fill', 'colonial-fill']);
 
 /** How wide what a pass lays is on the cloth: the whole band of a line stitch, a coil, a knot. */
 export interface WholeWidth {

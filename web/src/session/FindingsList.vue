@@ -50,22 +50,7 @@ const entries = computed(() => {
       remedies: found.value.get(finding) ?? [],
     }));
 });
-/** What can be done is worked out in the background, for what is listed. */
 const found = shallowRef<ReadonlyMap<Finding, readonly Remedy[]>>(new Map());
-watch(
-  () => [workings.current, props.part] as const,
-  async () => {
-    if (!workings.current) return;
-    const { piece } = opened;
-    const listed = entries.value.map(({ finding }) => finding);
-    const remedies = new Map<Finding, readonly Remedy[]>();
-    await workings.planner.remedies(piece, settings.factors, listed, (index, offered) => {
-      remedies.set(listed[index]!, offered);
-      if (opened.piece === piece) found.value = new Map(remedies);
-    });
-  },
-  { immediate: true },
-);
 const accepting = ref<string | null>(null);
 const why = ref('');
 
@@ -96,6 +81,21 @@ const MOST_KINDS = 7;
 function open(kind: string): void {
   shownKinds.value = new Set([...shownKinds.value, kind]);
 }
+/** What can be done is worked out in the background, for what is listed. */
+watch(
+  [() => workings.current, () => props.part, shownKinds, showsAll],
+  async () => {
+    if (!workings.current) return;
+    const { piece } = opened;
+    const asked = listed.value.map(({ finding }) => finding);
+    const remedies = new Map<Finding, readonly Remedy[]>();
+    await workings.planner.remedies(piece, settings.factors, asked, (index, offered) => {
+      remedies.set(asked[index]!, offered);
+      if (opened.piece === piece) found.value = new Map(remedies);
+    });
+  },
+  { immediate: true },
+);
 function accept(findings: readonly Finding[]): void {
   opened.edit(
     acceptFindings(

@@ -1,12 +1,12 @@
 import { newId } from '../keeping/newId.ts';
-import { isBareDrawing, reimport } from '@junctura/core/drawing';
+import { reimport } from '@junctura/core/drawing';
 import { type Outcome } from '@junctura/core/measure';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { PieceFile } from '@junctura/core/piece';
 import { chooseFile, PICTURES } from '../keeping/files.ts';
-import { readFile } from '../keeping/readFile.ts';
+import { readFile, type ReadFile } from '../keeping/readFile.ts';
 import { PlannerClient } from '../workers/plannerClient.ts';
 import { pieceRoute } from './pieceRoute.ts';
 import { useOpenedPiece } from './openedPiece.ts';
@@ -88,7 +88,7 @@ export const useIntake = defineStore('intake', () => {
         const adopted = await keeper.adopt(read.value);
         if (adopted === null) return;
         ids.push(adopted.id);
-        if (/\.svg$/i.test(file.name) && isBareDrawing(await file.text())) tidying.expect(adopted.id);
+        if (read.value.isBareDrawing) tidying.expect(adopted.id);
         told.value = TOLD[adopted.became];
         arrived.value++;
       }
@@ -103,7 +103,7 @@ export const useIntake = defineStore('intake', () => {
   }
 
   /** Reads a drawing or a piece; null where the person stopped it. */
-  async function readOne(file: File): Promise<Outcome<PieceFile> | null> {
+  async function readOne(file: File): Promise<Outcome<ReadFile> | null> {
     // A reader of its own: stopping it leaves the open piece's planner alone.
     const reader = new PlannerClient();
     let isStopped = false;

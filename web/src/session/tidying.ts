@@ -1,11 +1,10 @@
+import type { TidiedDrawing } from '@junctura/core/drawing';
 import type { Piece } from '@junctura/core/piece';
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 
-interface LastTidied {
+interface LastTidied extends TidiedDrawing {
   readonly asDrawn: Piece;
-  readonly parts: Piece['drawing']['parts'];
-  readonly palette: Piece['palette'];
 }
 
 /** Drawings that have just come in, and how the one that was tidied last was drawn. */

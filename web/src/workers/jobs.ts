@@ -1,6 +1,6 @@
 import type { ColourPair, Finding, HoopTrial, PaintWay, Recolouring, Remedy, Variation } from '@junctura/core/advice';
 import type { PictureColour } from '@junctura/core/colour';
-import type { PictureOptions, Tidied, TidyRule } from '@junctura/core/drawing';
+import type { PictureOptions, Tidied, TidiedDrawing, TidyRule } from '@junctura/core/drawing';
 import type { FinishPlan } from '@junctura/core/finish';
 import type { Shade, ThreadBox } from '@junctura/core/materials';
 import type { Outcome } from '@junctura/core/measure';
@@ -44,7 +44,7 @@ export interface Jobs {
   /** The parts and colours of a drawing tidied by the usual rules, or by those that are wanted, and what was found. */
   tidy: Job<
     { readonly piece: Piece; readonly except: readonly TidyRule[]; readonly also: readonly TidyRule[] },
-    Pick<Piece, 'palette'> & { readonly parts: Piece['drawing']['parts']; readonly tidied: readonly Tidied[] }
+    TidiedDrawing & { readonly tidied: readonly Tidied[] }
   >;
   /** What can be done about findings; told one by one, by their place in the list. */
   remedies: Job<

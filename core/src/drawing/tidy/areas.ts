@@ -66,9 +66,9 @@ export function leftToCloth(drawn: Drawn, { cloth, scale }: TidyContext): TidySt
   const parts = drawn.parts.map((part): Part => {
     if (part.kind !== 'area' || part.passes !== null || part.marking !== null || part.printed || part.scrap)
       return part;
+    if (deltaE(colourOfPart(drawn, part), cloth) > TIDY.clothColour) return part;
     // A glint in an eye is worked on top: it hides nothing, and would be lost.
-    const isGlint = equalCircleMm(regionArea(regionOfPart(part)) * scale ** 2) <= WIDEST_SPOT_MM;
-    if (isGlint || deltaE(colourOfPart(drawn, part), cloth) > TIDY.clothColour) return part;
+    if (equalCircleMm(regionArea(regionOfPart(part)) * scale ** 2) <= WIDEST_SPOT_MM) return part;
     found.push(part.name);
     return { ...part, passes: [] };
   });
@@ -83,13 +83,14 @@ export function specks(drawn: Drawn, { scale }: TidyContext): TidyStep {
     return box ? [{ part, depth, region, box, acrossMm: equalCircleMm(regionArea(region)) * scale }] : [];
   });
   const small = areas.filter(({ acrossMm }) => acrossMm < TIDY.speckMm);
+  if (small.length === 0) return { drawn, found: [] };
+  const boxes = drawn.parts.map((part) => ({ part, box: boxOfPart(part) }));
   const [dropped, dots] = [new Set<string>(), new Map<string, Part>()];
   for (const { part, depth, region, box, acrossMm } of small) {
     const [x, y] = middleOf(region);
-    const isAlone = drawn.parts.every((other) => {
-      const around = other === part ? null : boxOfPart(other);
-      return !around || !boxesMeet(around, box, TIDY.isolatedMm / scale);
-    });
+    const isAlone = boxes.every(
+      (other) => other.part === part || !other.box || !boxesMeet(other.box, box, TIDY.isolatedMm / scale),
+    );
     const twins = small.filter((other) => other.part.colour === part.colour && isLikeSize(other.acrossMm, acrossMm));
     const below = areas.filter((other) => other.depth < depth && isInside(other.region, x, y)).at(-1);
     const [own, ground] = [colourOfPart(drawn, part), below && colourOfPart(drawn, below.part)];

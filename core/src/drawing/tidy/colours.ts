@@ -13,7 +13,7 @@ function amounts({ parts }: Drawn): ReadonlyMap<string, number> {
   return sums;
 }
 
-/** Colours that are nearer to each other than a limit are made one: that of which there is more. */
+/** Makes one colour of those that differ by less than a limit: the one that covers more of the drawing stays. */
 export function madeOne(drawn: Drawn, nearerThan: number): TidyStep {
   const used = amounts(drawn);
   const inTurn = drawn.palette.filter(({ id }) => used.has(id)).sort((a, b) => used.get(b.id)! - used.get(a.id)!);

@@ -1,9 +1,8 @@
 import { labOf } from '../../colour/index.ts';
 import { Memory } from '../../measure/index.ts';
-import { editOf, type Edit, type Piece } from '../../piece/index.ts';
+import type { Piece } from '../../piece/index.ts';
 import { groupLikeParts } from '../likeParts.ts';
 import { cutShapes, isTooLarge } from '../shapeCutter.ts';
-import * as say from '../words.ts';
 import { islands, leftToCloth, specks } from './areas.ts';
 import { madeOne } from './colours.ts';
 import type { Drawn, TidyContext, TidyStep } from './drawn.ts';
@@ -64,8 +63,8 @@ export interface TidyWishes {
 }
 
 /**
- * A drawing as a teacher would tidy it before a stitch is thought of, at the size that it has on the cloth. What lies wholly behind others goes
- * without a word.
+ * Tidies a drawing as a teacher would before choosing any stitch, at the size that it has on the cloth. Parts that lie wholly behind others are
+ * dropped as well, and not told of.
  */
 export function tidy(piece: Piece, { except = new Set(), also = new Set() }: TidyWishes = {}): TidyOutcome {
   const context = { scale: piece.placement.scale, cloth: labOf(piece.cloth.colour) };
@@ -80,7 +79,7 @@ export function tidy(piece: Piece, { except = new Set(), also = new Set() }: Tid
   }
   const isUntouched = drawn.parts === piece.drawing.parts;
   const seen = seenParts({ ...piece, drawing: { ...piece.drawing, parts: [...drawn.parts] } });
-  // Nothing is taken out of a drawing of which nothing would be left.
+  // A drawing is never emptied.
   const parts = seen.length > 0 ? seen : drawn.parts;
   if (isUntouched && parts.length === piece.drawing.parts.length) return { piece, tidied };
   return {
@@ -89,20 +88,10 @@ export function tidy(piece: Piece, { except = new Set(), also = new Set() }: Tid
   };
 }
 
-/** The parts of which anything is seen; what is larger than anything that could be worked is left to be told of. */
+/** The parts that can be seen. A part that is too large to be worked stays, so that the finding about it can say so. */
 function seenParts(piece: Piece): Piece['drawing']['parts'] {
   const shapes = cutShapes(piece, new Map(), new Memory());
   return piece.drawing.parts.filter(
     (part, i) => !part.shown || shapes[i]!.box !== null || isTooLarge(part, piece.placement),
   );
-}
-
-/** Tidies a drawing as one edit; null where there is nothing to tidy. */
-export function tidyEdit(piece: Piece, wishes?: TidyWishes): Edit | null {
-  const { piece: tidied } = tidy(piece, wishes);
-  if (tidied === piece) return null;
-  return editOf(piece, say.TIDY_IT, [
-    [['palette'], tidied.palette],
-    [['drawing', 'parts'], tidied.drawing.parts],
-  ]);
 }

@@ -48,7 +48,7 @@ function shareOn(line: readonly Polyline[], others: readonly Polyline[], withinM
 
 const lengthOf = (part: Part): number => runsOfPart(part).reduce((sum, run) => sum + polylineLength(run), 0);
 
-/** A line most of which lies on another of much the same width: the shorter goes, or of two alike the lower. */
+/** Lines drawn twice: where most of a line lies on another of about the same width, the shorter one is dropped; of two equally long, the one behind. */
 export function doubledLines(drawn: Drawn, { scale }: TidyContext): TidyStep {
   const lines = drawn.parts.flatMap((part, depth) =>
     part.kind === 'line'
@@ -92,20 +92,26 @@ export function ownStrokes(drawn: Drawn): TidyStep {
   return { drawn: { ...left, parts }, found };
 }
 
-/** An area wholly under the drawn width of a line in front of it. */
+/** Slivers: areas that the drawn width of the lines in front of them covers. */
 export function underLines(drawn: Drawn): TidyStep {
+  const lines = drawn.parts.flatMap((part, depth) => {
+    const box = part.kind === 'line' ? boxOfPart(part) : null;
+    return box ? [{ part, depth, box }] : [];
+  });
   const dropped = drawn.parts.filter((part, depth) => {
+    if (part.kind !== 'area' || lines.length === 0) return false;
     const region = regionOfPart(part);
     const area = regionArea(region);
     const box = area > 0 ? boxOfPart(part) : null;
     if (!box) return false;
     const broadMm = (2 * area) / regionPerimeter(region);
-    const over = drawn.parts.slice(depth + 1).filter((line) => {
-      const lineBox = line.kind === 'line' && (line.strokeMm ?? 0) >= broadMm ? boxOfPart(line) : null;
-      return lineBox !== null && boxesMeet(lineBox, box);
-    });
+    const over = lines.filter(
+      (line) => line.depth > depth && (line.part.strokeMm ?? 0) >= broadMm && boxesMeet(line.box, box),
+    );
     if (over.length === 0) return false;
-    const under = over.flatMap((line) => runsOfPart(line).flatMap((run) => offsetLine(run, (line.strokeMm ?? 0) / 2)));
+    const under = over.flatMap(({ part: line }) =>
+      runsOfPart(line).flatMap((run) => offsetLine(run, (line.strokeMm ?? 0) / 2)),
+    );
     return regionArea(subtract(region, under)) < TIDY.leftOfHidden * area;
   });
   return dropping(drawn, dropped);
@@ -119,25 +125,21 @@ export function penLines(drawn: Drawn, { scale }: TidyContext): TidyStep {
     widths.filter((other) => Math.abs(other - width) <= TIDY.oneWidth * width).length;
   const isOneWidth = (width: number): boolean =>
     inWidth(width) >= TIDY.leastPenLines && inWidth(width) >= TIDY.oneWidthShare * lines.length;
+  const broad = lines.filter(({ strokeMm, pen }) => !pen && (strokeMm ?? 0) * scale > TIDY.leastPenMm);
+  if (broad.length === 0) return { drawn, found: [] };
   const areas = drawn.parts.flatMap((part) =>
     part.kind === 'area' ? [{ box: boxOfPart(part), lines: outlineOf(part), path: part.path }] : [],
   );
   const bounds = (line: Part): boolean => {
-    const box = boxOfPart(line);
+    const [box, runs] = [boxOfPart(line), runsOfPart(line)];
     const withinMm = Math.max(TIDY.onLineMm / scale, (line.strokeMm ?? 0) / 2);
-    return areas.some(
-      (area) =>
-        area.path === line.path ||
-        (box !== null &&
-          area.box !== null &&
-          boxesMeet(area.box, box) &&
-          shareOn(runsOfPart(line), area.lines, withinMm) >= TIDY.boundsShare),
-    );
+    return areas.some((area) => {
+      if (area.path === line.path) return true;
+      if (!box || !area.box || !boxesMeet(area.box, box)) return false;
+      return shareOn(runs, area.lines, withinMm) >= TIDY.boundsShare;
+    });
   };
-  const found = lines.filter(
-    (line) =>
-      (line.strokeMm ?? 0) * scale > TIDY.leastPenMm && !line.pen && (isOneWidth(line.strokeMm ?? 0) || bounds(line)),
-  );
+  const found = broad.filter((line) => isOneWidth(line.strokeMm ?? 0) || bounds(line));
   const pens = new Set(found);
   return {
     drawn: { ...drawn, parts: drawn.parts.map((part) => (pens.has(part) ? { ...part, pen: true } : part)) },

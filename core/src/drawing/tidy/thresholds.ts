@@ -5,7 +5,7 @@ export const TIDY = {
   similarColour: 6,
   /** An area this near to the colour of the cloth is left to the cloth (ΔE2000). */
   clothColour: 12,
-  /** A line of which this share lies on another is that line drawn twice, where neither is more than twice as wide. */
+  /** Where this share of a line lies on another, the line was drawn twice, unless one of the two is more than this many times as wide. */
   doubledShare: 0.6,
   likeWidths: 2,
   /** Lines this near to each other lie on each other: a length, or a share of the wider one's drawn width. */
@@ -19,7 +19,7 @@ export const TIDY = {
   oneWidth: 0.08,
   /** Thinner lines are worked alike, whether a pen drew them or not. */
   leastPenMm: 0.8,
-  /** An area of which no more than this share shows beside what lies over it is hidden. */
+  /** An area is hidden where the lines over it leave less than this share of it in sight. */
   leftOfHidden: 0.02,
   /** Areas narrower than this across are specks; what lies nearer to one than the second is beside it. */
   speckMm: 1.5,

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import type { Tidied, TidyRule } from '@junctura/core/drawing';
-import { editOf, type Piece } from '@junctura/core/piece';
+import { tidyEdit, type Tidied, type TidyRule } from '@junctura/core/drawing';
+import type { Piece } from '@junctura/core/piece';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useTidying } from '../../session/tidying.ts';
 import { useWorkings } from '../../session/workings.ts';
+import type { JobOutput } from '../../workers/jobs.ts';
 import * as say from './words.ts';
 
 /** What was tidied of a drawing when it came in, or can be: in one line, and each rule by itself. */
@@ -26,7 +27,7 @@ const base = computed((): Piece => {
 const isTidied = computed(() => base.value !== opened.piece);
 const done = computed(() => (found.value ?? []).filter(({ isDone }) => isDone));
 
-async function ask(wishes: Wishes): Promise<Answer | null> {
+async function ask(wishes: Wishes): Promise<JobOutput<'tidy'> | null> {
   const answer = await workings.planner.ask('tidy', { piece: base.value, ...wishes }, { key: 'tidy' });
   return answer?.ok ? answer.value : null;
 }
@@ -34,10 +35,6 @@ interface Wishes {
   readonly except: readonly TidyRule[];
   readonly also: readonly TidyRule[];
 }
-type Answer = Pick<Piece, 'palette'> & {
-  readonly parts: Piece['drawing']['parts'];
-  readonly tidied: readonly Tidied[];
-};
 const AS_USUAL: Wishes = { except: [], also: [] };
 
 /** Tidies the drawing as it was drawn by some rules: one edit, however often one changes one's mind. */
@@ -46,10 +43,7 @@ async function tidy(wishes: Wishes): Promise<void> {
   const answer = await ask(wishes);
   if (!answer || opened.piece.id !== id) return;
   found.value = answer.tidied;
-  const edit = editOf(opened.piece, say.TIDY_IT, [
-    [['palette'], answer.palette],
-    [['drawing', 'parts'], answer.parts],
-  ]);
+  const edit = tidyEdit(opened.piece, answer);
   opened.edit(edit && { ...edit, mergeKey: `tidy ${id}` });
   tidying.last = { asDrawn, parts: opened.piece.drawing.parts, palette: opened.piece.palette };
 }

@@ -41,8 +41,6 @@ export function partsOfDrawing(count: number, source: string | null): string {
 export const useParts = (count: number): string =>
   byCount(count, { one: 'Use this part', other: `Use these ${formatNumber(count)} parts` });
 
-export const TIDY_IT = 'Tidy the drawing';
-
 /** What a rule of tidying did or could do, by how much of it there is. */
 const TIDY_WORDS: Readonly<Record<TidyRule, { readonly one: string; readonly other: (count: string) => string }>> = {
   islands: { one: '1 path split into islands', other: (count) => `${count} paths split into islands` },

@@ -1,9 +1,9 @@
-import { explained, planPass, workSettings, type PlannedPass, type OwnFactors } from '@junctura/core/work';
+import { explained, planPass, wholeWidth, workSettings, type PlannedPass, type OwnFactors } from '@junctura/core/work';
 import { looseShape, type PlacedShape } from '@junctura/core/drawing';
 import { boxOf } from '@junctura/core/geometry';
 import type { UnitSystem } from '@junctura/core/measure';
 import { emptyPiece, type Pass } from '@junctura/core/piece';
-import { clothShowing, knotDiameterMm, stitchKind } from '@junctura/core/stitches';
+import { clothShowing } from '@junctura/core/stitches';
 import { cropped } from '../../picture/cropped.ts';
 import { loadSettings, timeAlone, type WorkTime } from '@junctura/core/thread';
 import type { Sample } from '@junctura/core/paper';
@@ -67,9 +67,8 @@ export function compareOn(placed: PlacedShape, as: Pass, factors: OwnFactors, un
   const angleDeg = as.angleDeg ?? USUAL_DEG;
   const pass = planPass(shape, { ...as, shades: [], angleDeg, reason: '' }, workSettings(piece, 1, factors));
   const box = boxOf(shape.shape.region) ?? { minX: 0, minY: 0, maxX: 1, maxY: 1 };
-  const wraps = Number(pass.params['wraps'] ?? 2);
-  const knotMm =
-    stitchKind(as.stitch).needle === 'wrapping' ? knotDiameterMm(wraps, pass.bundleMm, pass.needle.shaftMm) : 0;
+  const whole = wholeWidth(pass);
+  const knotMm = whole?.of === 'knot' ? whole.widthMm : 0;
   return {
     pass,
     time: timeAlone(pass, loadSettings(piece)),

@@ -13,7 +13,7 @@ interface LaidPart {
 }
 
 export const SHAPE_ON_CLOTH = stage<LaidPart>()('shape on the cloth', ['cut', 'placement'], laidOnCloth);
-export const MIDDLE_AS_CUT = stage<LaidPart>()('middle as cut', ['cut'], ({ cut }) => middleLine(cut.shape.region));
+export const MIDDLE_AS_CUT = stage<LaidPart>()('middle as cut', ['cut'], ({ cut }) => middleFound(cut));
 export const MIDDLE_ON_CLOTH = stage<LaidPart>()('middle on the cloth', ['cut', 'placement'], (laid, memory) => {
   const { matrix, factor } = moveOf(laid.placement);
   return movedMiddle(memory.made(MIDDLE_AS_CUT, [laid.cut.partId], laid), matrix, factor);
@@ -95,8 +95,8 @@ function movedMiddle(middle: MiddleLine | null, matrix: Matrix, factor: number):
   };
 }
 
-/** The middle line of any shape, worked out each time that it is asked for. */
-export const middleFound: MiddleOf = ({ shape }) => middleLine(shape.region);
+/** The middle line of any shape, worked out each time that it is asked for: of all of it, where little lies on it. */
+export const middleFound: MiddleOf = ({ shape, whole }) => middleLine((whole ?? { shape }).shape.region);
 
 /** The line along the middle of an area: as the person laid it, or as it is found. */
 export function veinLineOf(placed: PlacedShape, middleOf: MiddleOf = middleFound): Polyline | null {

@@ -19,6 +19,8 @@ export {
   type DirectionField,
   type DoubledGrid,
 } from './directionField.ts';
+export { fullnessOf } from './hull.ts';
+export { islandsOf } from './islands.ts';
 export { InsideGrid } from './insideGrid.ts';
 export { fieldSpans, type SpanFan } from './fieldSpans.ts';
 export { fieldRows, type FieldRowOptions } from './fieldRows.ts';

@@ -76,8 +76,9 @@ function byForm(given: Case): Proposal[] {
   if (form.kind === 'disc') return discs(given);
   if (form.kind === 'strip') return strips(given);
   if (spanMm < TREATMENT.shortestSatinMm) return narrow(given);
-  // What is left of a disc behind something looks like a leaf, and is none: it has no vein.
-  if (form.kind === 'leaf' && placed.behind.length > 0) return [satinOrRows(given), ...rowsFor(given)];
+  // What is left of a disc behind something, or hair on a head, looks like a leaf, and is none: it has no vein.
+  if (form.kind === 'leaf' && (placed.behind.length > 0 || sense.isUpon))
+    return [satinOrRows(given), ...rowsFor(given)];
   if (form.kind === 'leaf' && form.widthMm <= TREATMENT.widestLeafMm) return leaves(given);
   if (form.kind === 'petal' || sense.centre) return petals(given);
   if (isEasySpan(given, spanMm)) return [satinFor(given)];
@@ -103,20 +104,29 @@ function satinFor(given: Case): Proposal {
   return spanMm >= TREATMENT.shortestSatinMm && spanMm <= limitMm ? withEdge(satin, given) : satin;
 }
 
+const EVEN_ROWS = 'Even rows of split stitch: firmer and flatter.';
+
 /** Rows that follow the form, which hold at any width. */
-function rowsFor({ form, strands, spanDeg }: Case): Proposal[] {
+function rowsFor(given: Case): Proposal[] {
+  const { form, strands, spanDeg } = given;
   const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm || form.branches;
-  const rows = isLong
-    ? layer('split-fill', strands, 'Rows of split stitch along its middle: firm and flat, following the shape.', {
-        direction: 'along',
-      })
-    : layer('split-fill', strands, 'Even rows of split stitch: firmer and flatter.', {
-        angleDeg: (spanDeg + 90) % 180,
-      });
+  const direction = isLong ? rowsAlong(given) : 'straight';
+  const rows = layer('split-fill', strands, SPLIT_ROWS[direction], { direction, angleDeg: (spanDeg + 90) % 180 });
   const cords = layer('stem-fill', strands, 'Rows of stem stitch following the shape: ropy, and firm in use.', {
-    direction: isLong ? 'along' : 'outline',
+    direction: direction === 'straight' ? 'outline' : direction,
   });
   return [alone(rows), alone(cords)];
+}
+
+const SPLIT_ROWS = {
+  straight: EVEN_ROWS,
+  along: 'Rows of split stitch along its middle: firm and flat, following the shape.',
+  outline: 'Rows of split stitch round and round: firm and flat, following the shape.',
+} as const;
+
+/** Rows along a form follow its middle; round a hole they follow both outlines, and leave no cloth between rows where it widens. */
+function rowsAlong({ placed }: Case): 'along' | 'outline' {
+  return placed.shape.region.length > 1 ? 'outline' : 'along';
 }
 
 /** Blended or light work, where there is room for it. */
@@ -196,11 +206,11 @@ function strips(given: Case): Proposal[] {
   const width = formatFine(form.widthMm);
   const band = { turnDeg: form.branches ? null : form.turnDeg, width };
   const along = layer('stem-fill', strands, say.bandInStem(band), {
-    direction: 'along',
+    direction: rowsAlong(given),
   });
   if (form.widthMm < TREATMENT.shortestSatinMm) {
     const split = layer('split-fill', Math.min(strands, 2), say.narrowSplit(width), {
-      direction: 'along',
+      direction: rowsAlong(given),
     });
     return [alone(split), alone(along)];
   }
@@ -208,7 +218,7 @@ function strips(given: Case): Proposal[] {
   const across = withEdge(alone(layer('satin', strands, why, { direction: 'across' })), given);
   if (isEasySpan(given, form.widthMm)) return [across, alone(along)];
   const chain = layer('chain-fill', strands, say.bandInChain(band), {
-    direction: 'along',
+    direction: rowsAlong(given),
   });
   const rows = byArea(given, alone(along), alone(chain));
   if (isWorn || form.widthMm > 2 * Math.min(limitMm, TREATMENT.easySatinMm)) return rows;
@@ -219,10 +229,11 @@ function strips(given: Case): Proposal[] {
 }
 
 /** Slivers take lines, not spans. */
-function narrow({ strands, form, spanMm }: Case): Proposal[] {
+function narrow(given: Case): Proposal[] {
+  const { strands, form, spanMm } = given;
   const width = formatFine(spanMm);
   const wanted = formatFine(TREATMENT.shortestSatinMm);
-  const way = form.lengthMm > 0 ? 'along' : 'outline';
+  const way = form.lengthMm > 0 ? rowsAlong(given) : 'outline';
   const stem = layer('stem-fill', strands, say.narrowForSatin(width, wanted), { direction: way });
   const split = layer('split-fill', strands, say.narrowSplit(width), { direction: way });
   return form.lengthMm >= 4 * form.widthMm ? [alone(stem), alone(split)] : [alone(split), alone(stem)];
@@ -263,13 +274,20 @@ function petals(given: Case): Proposal[] {
   const text = formatFine(lengthMm);
   const soft = longShort(form, formatFine(form.widthMm), toMiddle);
   if (!isEasySpan(given, lengthMm)) {
-    return [satinOrRows(given), soft];
+    if (!sense.centre || isEasySpan(given, given.spanMm)) return [satinOrRows(given), soft];
+    const rows = alone(
+      layer('split-fill', strands, 'Rows of split stitch that run to the middle of the flower.', toMiddle),
+    );
+    return [rows, soft];
   }
   const satin = layer('satin', strands, say.petal(text, sense.centre !== null, given.limitMm, useText(settings.use)), {
     ...(sense.centre ? toMiddle : { angleDeg: axisDeg }),
   });
   return [withEdge(alone(satin), given), soft];
 }
+
+/** A side that slants by up to this is upright or level to a builder, degrees. */
+const MOST_SLANT_DEG = 15;
 
 /** Which way an area is longest, degrees. */
 function axisAngle({ spanDeg }: Case): number {
@@ -293,6 +311,12 @@ function grounds(given: Case): Proposal[] {
   return isWorn ? [alone(rows), alone(seed)] : [alone(seed), alone(rows)];
 }
 
+/** The directions of a wall are level and upright, also where its sides slant. */
+function builtDeg(deg: number): number {
+  const quarter = Math.round(deg / 90) * 90;
+  return Math.abs(deg - quarter) <= MOST_SLANT_DEG ? quarter : deg;
+}
+
 /** What has straight sides and is too wide for satin: level or upright rows, as a wall has them; tied, in bricks or woven as one likes. */
 function straightSided(given: Case, tooLong: string): Proposal[] {
   const { placed, form, strands, isWorn, limitMm, spanDeg, spanMm } = given;
@@ -303,9 +327,11 @@ function straightSided(given: Case, tooLong: string): Proposal[] {
     }),
   );
   const cm2 = formatNumber(placed.areaMm2 / 100, placed.areaMm2 < 1000 ? 1 : 0);
-  const levelDeg = (spanDeg + 90) % 180;
+  const levelDeg = ((form.kind === 'block' ? builtDeg(spanDeg) : spanDeg) + 90) % 180;
   const chain = alone(layer('chain-fill', strands, say.chainRows(cm2), { angleDeg: levelDeg }));
-  const rows = placed.areaMm2 > TREATMENT.quickRowsMm2 ? chain : rowsFor(given)[0]!;
+  const even =
+    form.kind === 'block' ? alone(layer('split-fill', strands, EVEN_ROWS, { angleDeg: levelDeg })) : rowsFor(given)[0]!;
+  const rows = placed.areaMm2 > TREATMENT.quickRowsMm2 ? chain : even;
   if (isWorn) return [rows, brick];
   if (form.kind === 'bar') {
     if (spanMm > TREATMENT.tiedBand * Math.min(limitMm, TREATMENT.easySatinMm)) return [rows, brick];
@@ -325,16 +351,16 @@ function broad(given: Case): Proposal[] {
   const { placed, form, spanMm, strands, isWorn, limitMm } = given;
   const text = formatFine(spanMm);
   const tooLong = spanMm > limitMm ? say.overLimit(limitMm, useText(given.settings.use)) : 'long enough to gape';
-  const isLong = form.lengthMm >= TREATMENT.longForm * form.widthMm;
+  const isLong = form.lengthMm >= TREATMENT.longArea * form.widthMm;
   const cm2 = formatNumber(placed.areaMm2 / 100, placed.areaMm2 < 1000 ? 1 : 0);
   if (form.kind === 'block' || form.kind === 'bar') return straightSided(given, tooLong);
   if (isLong) {
-    const chain = alone(layer('chain-fill', strands, say.chainAlong(cm2, text), { direction: 'along' }));
+    const chain = alone(layer('chain-fill', strands, say.chainAlong(cm2, text), { direction: rowsAlong(given) }));
     return placed.areaMm2 > TREATMENT.quickRowsMm2 ? [chain] : [...rowsFor(given), chain];
   }
   if (form.kind === 'jagged') {
-    const why = `An outline that goes in and out: rows of split stitch along its middle follow it.`;
-    return [alone(layer('split-fill', strands, why, { direction: 'along' }))];
+    const why = 'An outline that goes in and out: rows of split stitch follow it.';
+    return [alone(layer('split-fill', strands, why, { direction: rowsAlong(given) }))];
   }
   const chain = layer('chain-fill', strands, say.chainRound(cm2), { direction: 'outline' });
   const cord = layer('stem-fill', strands, say.stemRoundArea(cm2), { direction: 'outline' });

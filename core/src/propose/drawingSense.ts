@@ -1,5 +1,5 @@
 import { axisOf, onDrawing, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
-import { polylineLength } from '../geometry/index.ts';
+import { fullnessOf, polylineLength, type Box } from '../geometry/index.ts';
 import { stage, type Memory } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 import { tightestBendMm } from './bends.ts';
@@ -14,6 +14,8 @@ export interface Sense {
   readonly standsBefore: boolean;
   /** Whether it is the ground on which most of the others lie. */
   readonly isGround: boolean;
+  /** Whether it lies wholly upon another that is no ground: a spot on a cap, hair on a head. */
+  readonly isUpon: boolean;
   /** All lines of its colour and width taken together; null for what is no line. */
   readonly lines: LineSense | null;
 }
@@ -42,14 +44,28 @@ export function senseOf(
   const centres = flowerCentres(parts, shapes, middleOf);
   const lines = lineFamilies(parts, shapes, scale, memory);
   const ground = groundOf(parts, shapes);
-  return parts.map((part, i) => ({
-    centre: (part.group !== null && centres.get(part.group)) || null,
-    standsBefore: neighbours
-      .meetingBefore(i)
-      .some((j) => shapes[j]!.behind.includes(shapes[i]!.partId) || neighbours.touch(j, i)),
-    isGround: i === ground,
-    lines: lines.get(lineKey(part)) ?? null,
-  }));
+  const hides = (i: number, j: number): boolean => shapes[j]!.behind.includes(shapes[i]!.partId);
+  return parts.map((part, i) => {
+    const meeting = neighbours.meetingBefore(i);
+    return {
+      centre: (part.group !== null && centres.get(part.group)) || null,
+      standsBefore: meeting.some((j) => hides(i, j) || neighbours.touch(j, i)),
+      isGround: i === ground,
+      isUpon: meeting.some((j) => j !== ground && hides(i, j) && isWithin(shapes[i]!.box!, shapes[j]!.box!)),
+      lines: lines.get(lineKey(part)) ?? null,
+    };
+  });
+}
+
+/** Whether a box lies in another, within what counts as touching. */
+function isWithin(inner: Box, outer: Box): boolean {
+  const near = TREATMENT.touchingMm;
+  return (
+    inner.minX > outer.minX - near &&
+    inner.maxX < outer.maxX + near &&
+    inner.minY > outer.minY - near &&
+    inner.maxY < outer.maxY + near
+  );
 }
 
 /** Fewer petals make no flower. */
@@ -96,7 +112,13 @@ function commonCentre(members: readonly PlacedShape[], middleOf: MiddleOf): read
   return pointing.length >= 0.7 * members.length ? [cx, cy] : null;
 }
 
-/** The rearmost area, where it is the largest by far and lies round others. */
+/** A ground fills this share of the least outline without bays that holds it: a sky or a tile does, a wing or a cactus does not. */
+const GROUND_FULLNESS = 0.93;
+
+/**
+ * The rearmost area, where it is the largest by far, lies round others and is a plain shape. With two things alike to the left and to the right of its
+ * middle it is a face, not a ground.
+ */
 function groundOf(parts: readonly Part[], shapes: readonly PlacedShape[]): number {
   const first = shapes.findIndex(({ kind, box }) => kind === 'area' && box);
   const placed = shapes[first];
@@ -111,14 +133,37 @@ function groundOf(parts: readonly Part[], shapes: readonly PlacedShape[]): numbe
       box.minY > placed.box!.minY &&
       box.maxY < placed.box!.maxY,
   );
-  return largest && within.length >= 0.6 * (parts.length - 1) ? first : -1;
+  const isRound = largest && within.length >= 0.6 * (parts.length - 1);
+  return isRound && fullnessOf(placed.shape.region) >= GROUND_FULLNESS && !hasPair(placed, within) ? first : -1;
+}
+
+/** Two areas are a pair where size, height and distance from the middle differ by less than this share of the width of what they lie on. */
+const PAIR = 0.03;
+
+function hasPair(ground: PlacedShape, within: readonly PlacedShape[]): boolean {
+  const { minX, maxX } = ground.box!;
+  const [middleX, near] = [(minX + maxX) / 2, PAIR * (maxX - minX)];
+  const seen = within
+    .filter(({ kind }) => kind !== 'line')
+    .map(({ box, areaMm2 }) => ({
+      x: (box!.minX + box!.maxX) / 2 - middleX,
+      y: (box!.minY + box!.maxY) / 2,
+      sizeMm: Math.sqrt(areaMm2),
+    }));
+  return seen.some(
+    (a) =>
+      a.x < -near &&
+      seen.some(
+        (b) => Math.abs(a.x + b.x) < near && Math.abs(a.y - b.y) < near && Math.abs(a.sizeMm - b.sizeMm) < near,
+      ),
+  );
 }
 
 /** Lines whose drawn widths differ by less than this are of one width, as steps of a logarithm. */
 const WIDTH_STEP = Math.log(1.35);
 
 /** What lines that are worked alike have in common: colour, width, and whether they are dashed. */
-function lineKey({ kind, colour, strokeMm, dashed }: Part): string {
+export function lineKey({ kind, colour, strokeMm, dashed }: Part): string {
   if (kind !== 'line') return '';
   const width = strokeMm ? Math.round(Math.log(Math.max(0.05, strokeMm)) / WIDTH_STEP) : 'none';
   return `${colour} ${width} ${dashed}`;

@@ -31,9 +31,21 @@ describe('what an area is like', () => {
       const form = formOf(
         placed(`<path d="${path}" fill-rule="evenodd" fill="#a33" transform="translate(${x} ${y}) rotate(${turn})"/>`),
       );
-      // A block that is turned fills less of its box, and is worked as what it is in the hoop.
-      expect(form.kind, `turned by ${turn}`).toBe(kind === 'block' && turn !== 0 ? 'plain' : kind);
+      expect(form.kind, `turned by ${turn}`).toBe(kind);
     }
+  });
+
+  it.each([
+    ['a door with a round head', 'M0 10A10 10 0 0 1 20 10V36H0Z'],
+    ['a flower pot', 'M0 0H30L25 28H5Z'],
+    ['a wall with rounded corners', 'M3 0H27Q30 0 30 3V21Q30 24 27 24H3Q0 24 0 21V3Q0 0 3 0Z'],
+  ])('%s is worked as a block', (_what, path) => {
+    expect(formOf(placed(`<path d="${path}" fill="#a33"/>`)).kind).toBe('block');
+  });
+
+  it('hair on a head is no leaf', () => {
+    const hair = placed('<path d="M-12 0C-12 -16 12 -16 12 0C8 -4 -8 -4 -12 0Z" fill="#a33"/>');
+    expect(formOf(hair).kind).not.toBe('leaf');
   });
 
   it.each([

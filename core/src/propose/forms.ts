@@ -1,6 +1,7 @@
 import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
 import {
   boxOf,
+  fullnessOf,
   reachInside,
   regionArea,
   regionPerimeter,
@@ -81,13 +82,17 @@ function kindOf(placed: PlacedShape, middle: MiddleLine, form: Omit<Form, 'kind'
     // With one point and a round end it is a petal, however slender; a leaf has two.
     const isPetal = lean >= TREATMENT.petalSlenderness && lean < TREATMENT.stripSlenderness && isDrop;
     if (isPetal && sides < 2) return 'petal';
-    if (lean >= TREATMENT.leafSlenderness && isNarrow && !isFlat && full > least && full < most && turnDeg < 120)
-      return 'leaf';
+    const isLean = lean >= TREATMENT.leafSlenderness && isNarrow && !isFlat && turnDeg < 120;
+    if (isLean && full > least && full < most && fullnessOf(region) >= TREATMENT.leafBay) return 'leaf';
     if (isPetal) return 'petal';
   }
   const { minX, minY, maxX, maxY } = boxOf(region)!;
   if (isBand && !branches) return 'bar';
-  if (sides === 4 && areaMm2 >= TREATMENT.blockFullness * (maxX - minX) * (maxY - minY)) return 'block';
+  const boxFullness = areaMm2 / ((maxX - minX) * (maxY - minY));
+  const isStraight = straightMm >= TREATMENT.straightSide * Math.max(maxX - minX, maxY - minY);
+  // Doors and walls with rounded corners or a round head are blocks, too; so are roofs and pots with slanting sides.
+  if (boxFullness >= TREATMENT.blockFullness && (sides === 4 || isStraight)) return 'block';
+  if (isStraight && (sides === 3 || sides === 4) && fullnessOf(region) > TREATMENT.slantingFullness) return 'block';
   const roundness = regionPerimeter(region) ** 2 / (4 * Math.PI * regionArea(region));
   return roundness >= TREATMENT.jagged ? 'jagged' : 'plain';
 }

@@ -9,7 +9,6 @@ import { scrapProposals } from './scraps.ts';
 import { lineProposals } from './lines.ts';
 import { isDisc } from './forms.ts';
 import { isSmallRound } from './roles.ts';
-import { satinDirection } from './direction.ts';
 import { Neighbours } from './neighbours.ts';
 import { withOtherSchools, type Offer } from './schools.ts';
 import type { SettledPass } from './settled.ts';
@@ -25,7 +24,6 @@ import {
   type Proposal,
   type ProposalSettings,
 } from './treatment.ts';
-import { stitchKind } from '../stitches/index.ts';
 import * as say from './words.ts';
 
 /** What the treatments of a part are chosen by. */
@@ -52,7 +50,7 @@ export function asProposed(
   middleOf: MiddleOf,
 ): ProposedPart {
   const { printed, scrap, dashed, pen } = part;
-  const middle = placed.kind === 'area' && !isDisc(placed) ? middleOf(placed) : null;
+  const middle = placed.kind === 'area' && !isDisc(placed.whole ?? placed) ? middleOf(placed) : null;
   return { printed, scrap, dashed, pen, placed, middle, sense, settings };
 }
 
@@ -85,35 +83,11 @@ function inCotton({ placed, middle, sense, settings, ...part }: ProposedPart): P
   if (placed.kind === 'area') {
     const { whole } = placed;
     // The paths follow what is seen; what it is worked in follows what it is.
-    return whole && !isSmallRound(whole)
-      ? areaProposals(whole, sense, settings, middleFound).map((proposal) => withLevelRows(proposal, placed, whole))
-      : areaProposals(placed, sense, settings, () => middle);
+    const judged = whole && !isSmallRound(whole) ? whole : placed;
+    return areaProposals(judged, sense, settings, () => middle);
   }
   if (placed.kind === 'line' && sense.lines) return lineProposals(part, placed, sense.lines, settings);
   return spotProposals(settings);
-}
-
-/**
- * Rows of what something lies on are straight, and go on behind it: what is seen of it, with its holes, has no middle line and no outline that
- * they could follow.
- */
-function withLevelRows(proposal: Proposal, placed: PlacedShape, whole: PlacedShape): Proposal {
-  const follows = ({ role, direction }: SettledPass): boolean =>
-    role === 'filling' && (direction === 'along' || direction === 'outline' || direction === 'across');
-  if (placed.shape.region.length <= whole.shape.region.length || !proposal.layers.some(follows)) return proposal;
-  const { angleDeg: acrossDeg } = satinDirection(whole);
-  const straight = (pass: SettledPass): SettledPass =>
-    follows(pass)
-      ? {
-          ...pass,
-          direction: 'straight',
-          angleDeg: pass.direction === 'across' ? acrossDeg : (acrossDeg + 90) % 180,
-          reason: say.levelRows(stitchKind(pass.stitch).inSentence),
-        }
-      : pass;
-  const layers = proposal.layers.map(straight);
-  const pass = layers[proposal.layers.indexOf(proposal.pass)] ?? straight(proposal.pass);
-  return { layers, pass, reason: pass.reason };
 }
 
 /**

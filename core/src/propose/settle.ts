@@ -7,6 +7,7 @@ import { SATIN_DIRECTION } from './direction.ts';
 import { mirroredAngle, mirrorImages, type Mirrored } from './mirrored.ts';
 import { senseOf, type Sense } from './drawingSense.ts';
 import { drawnStroke, paramsAsDrawn } from './drawnStroke.ts';
+import { likeTouched, touchedLines } from './touchingLines.ts';
 import { inTexture, type SuggestedArea } from './texture.ts';
 import { asProposed, PROPOSALS } from './proposals.ts';
 import { proposalSettings, type Proposal, type ProposalSettings } from './treatment.ts';
@@ -79,6 +80,7 @@ export class Proposer {
     const leaders = new Map<string, readonly SettledPass[]>();
     const mirrored = mirrorImages(parts, shapes, this.memory);
     const leaderOf = leadersOfColours(parts, shapes);
+    const touched = touchedLines(parts, shapes, piece.placement.scale);
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
       const alone = (j: number): SuggestedArea => {
@@ -87,6 +89,8 @@ export class Proposer {
         return { part: parts[j]!, placed: shapes[j]!, offers, satin };
       };
       const offeredFor = (j: number): readonly Proposal[] => {
+        const line = touched[j]!;
+        if (line !== null) return likeTouched(alone(j).offers, alone(line).offers[0], shapes[j]!, parts[line]!);
         const leader = leaderOf(j);
         return leader === null || leader === j ? alone(j).offers : inTexture(alone(j), alone(leader), settings);
       };

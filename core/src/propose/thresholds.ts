@@ -43,6 +43,8 @@ export const TREATMENT = {
   wideLineMm: 2.2,
   /** A straight line drawn this wide is a band that can be plaited, mm. */
   plaitedLineMm: 4,
+  /** A line that touches a longer one of its colour is worked like it, unless one of the two was drawn more than this many times as wide. */
+  likeWidths: 2,
   /** Bends wider than this are straight to the eye, mm radius. */
   straightRadiusMm: 60,
   /** A line this short, and as straight as this, may be a single stitch, mm and share. */
@@ -79,12 +81,19 @@ export const TREATMENT = {
   stripTurnDeg: 40,
   /** Up to this many times wider than satin likes a straight band is tied in its middle; wider, it is worked in bricks. */
   tiedBand: 1.5,
-  /** The least share of its box that a block fills. */
+  /** A leaf fills this share of the outline without bays that holds it: hair on a head does not. */
+  leafBay: 0.86,
+  /** The least share of its box that a block fills; and how long one of its sides is, as a share of its size, where its corners are round. */
   blockFullness: 0.88,
+  straightSide: 0.5,
+  /** With three or four corners and slanting sides it has no bays at all. */
+  slantingFullness: 0.97,
   /** How many times longer than it need be the outline of what is jagged is at the least, squared. */
   jagged: 3,
   /** From this many times longer than wide a form has a way along it. */
   longForm: 1.6,
+  /** A broad area is worked along from here on; a shorter one, a cap or a coat, round and round. */
+  longArea: 2,
   /** The least share of a spot's width that a knot must fill. */
   knotFills: 0.72,
   /** Satin on less than this, or narrower, has no room for a line below its edge, mm² and mm. */

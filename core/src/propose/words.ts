@@ -113,8 +113,7 @@ export const satinLeaf = (width: string, spans: string): string =>
 export const chainRows = (cm2: string): string =>
   `${cm2} cm² with straight sides: level or upright rows of chain stitch go fast and lie flat.`;
 
-export const levelRows = (stitch: string): string =>
-  `Straight rows of ${stitch}, worked as if nothing lay on it: they go on behind what does.`;
+export const likeTouched = (part: string): string => `Worked like “${part}”, which it touches: they read as one line.`;
 
 export const oneTexture = (part: string): string => `Worked like “${part}”: one colour, one texture.`;
 

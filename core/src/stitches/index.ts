@@ -8,7 +8,14 @@ export {
   type StitchShape,
   type WorkedOn,
 } from './kind.ts';
-export { measurePath, type MeasuredPath, type MeasureSettings, type Pace, type Quantities } from './measurePath.ts';
+export {
+  measurePath,
+  quantitiesTogether,
+  type MeasuredPath,
+  type MeasureSettings,
+  type Pace,
+  type Quantities,
+} from './measurePath.ts';
 export {
   firstPlace,
   lastPlace,

@@ -31,6 +31,8 @@ export interface StitchContext {
   readonly field?: DirectionField | undefined;
   /** Rows follow the outline inward instead of a direction. */
   readonly followsOutline?: boolean | undefined;
+  /** The outline that they follow, where something lies on the area: that of all of it, so that rows stop at what lies on it and go on behind. */
+  readonly outline?: Region | undefined;
   /** The line along the middle, where the person moved it. */
   readonly vein?: Polyline | undefined;
   /** Shades in which the area is worked, and the lines between them where they are drawn. */

@@ -33,6 +33,20 @@ export interface Quantities {
   readonly seconds: number;
 }
 
+/** The quantities of several paths together. */
+export function quantitiesTogether(all: readonly Quantities[]): Quantities {
+  const sum = (key: keyof Quantities): number => all.reduce((total, quantities) => total + quantities[key], 0);
+  return {
+    stitches: sum('stitches'),
+    frontMm: sum('frontMm'),
+    backMm: sum('backMm'),
+    wrapMm: sum('wrapMm'),
+    throughMm: sum('throughMm'),
+    threadMm: sum('threadMm'),
+    seconds: sum('seconds'),
+  };
+}
+
 /** A path with its measures, and what is needed to cut its thread into working lengths. */
 export interface MeasuredPath {
   readonly quantities: Quantities;

@@ -142,11 +142,11 @@ export function directionOf(
   pass: Pass,
   angleDeg: number,
   middle: MiddleLine | null,
-): Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline'> {
+): Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline' | 'outline'> {
   const angleRad = (angleDeg * Math.PI) / 180;
   if (!hasField(placed, pass)) return { angleRad };
   const { region } = placed.shape;
-  if (pass.direction === 'outline') return { angleRad, followsOutline: true };
+  if (pass.direction === 'outline') return { angleRad, followsOutline: true, outline: placed.whole?.shape.region };
   if (pass.direction === 'radial') {
     const [x, y] = centreOf(placed, pass);
     return { angleRad, field: radialField(x, y) };

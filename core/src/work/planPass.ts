@@ -29,6 +29,7 @@ import { isPainting, type Pass } from '../piece/index.ts';
 import {
   measurePath,
   paceOf,
+  quantitiesTogether,
   MoveRecorder,
   resolveParams,
   splitByShade,
@@ -37,7 +38,6 @@ import {
   workStitch,
   type GivenParams,
   type MeasuredPath,
-  type Quantities,
   type StitchContext,
   type StitchPath,
   type StitchShape,
@@ -159,7 +159,9 @@ function worked(
     (own) => ownOf(own, own === pass.second ? needles[1] : undefined),
   );
   const isOneMeasure = worked.length < 2 || (pass.shades.length > 1 && worked.every(({ own }) => own === null));
-  const whole = isOneMeasure ? measure(path, bundleMm).quantities : sumOf(worked);
+  const whole = isOneMeasure
+    ? measure(path, bundleMm).quantities
+    : quantitiesTogether(worked.map(({ quantities }) => quantities));
   return {
     ...pass,
     given: pass.params,
@@ -265,20 +267,6 @@ function withOwnNeedles(needles: readonly Needle[], threads: readonly WorkedThre
     if (isNew) all.push(own.needle);
   }
   return all;
-}
-
-/** The quantities of several threads together. */
-function sumOf(threads: readonly WorkedThread[]): Quantities {
-  const sum = (key: keyof Quantities): number => threads.reduce((all, { quantities }) => all + quantities[key], 0);
-  return {
-    stitches: sum('stitches'),
-    frontMm: sum('frontMm'),
-    backMm: sum('backMm'),
-    wrapMm: sum('wrapMm'),
-    throughMm: sum('throughMm'),
-    threadMm: sum('threadMm'),
-    seconds: sum('seconds'),
-  };
 }
 
 /** What the person's schools and hand decide of a stitch's parameters, where they are left open. */

@@ -20,7 +20,7 @@ import { useSelection } from './selection.ts';
 import * as say from './words.ts';
 
 /** What Junctura notices: the sentence, why it matters, what can be done in one action. */
-const props = defineProps<{ part?: string | null }>();
+const props = defineProps<{ parts?: readonly string[] }>();
 
 const opened = useOpenedPiece();
 
@@ -38,7 +38,11 @@ const ORDER: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
 
 const entries = computed(() => {
   return (workings.current?.findings ?? [])
-    .filter((finding) => !isAccepted(opened.piece, finding) && (!props.part || finding.part === props.part))
+    .filter(
+      (finding) =>
+        !isAccepted(opened.piece, finding) &&
+        (!props.parts || (finding.part !== null && props.parts.includes(finding.part))),
+    )
     .sort((a, b) => ORDER[severityOf(a)] - ORDER[severityOf(b)])
     .map((finding) => ({
       finding,
@@ -83,7 +87,7 @@ function open(kind: string): void {
 }
 /** What can be done is worked out in the background, for what is listed. */
 watch(
-  [() => workings.current, () => props.part, shownKinds, showsAll],
+  [() => workings.current, () => props.parts?.join(), shownKinds, showsAll],
   async () => {
     if (!workings.current) return;
     const { piece } = opened;
@@ -114,7 +118,7 @@ function accept(findings: readonly Finding[]): void {
 </script>
 
 <template>
-  <p v-if="entries.length === 0 && !part" class="soft">
+  <p v-if="entries.length === 0 && !parts" class="soft">
     Nothing to check: as far as Junctura can tell, everything fits.
   </p>
   <ul v-else class="list">
@@ -123,7 +127,7 @@ function accept(findings: readonly Finding[]): void {
       <div class="body">
         <p class="small soft">
           {{ WORDS[entry.severity]
-          }}<template v-if="entry.name && !part">
+          }}<template v-if="entry.name && parts?.length !== 1">
             ·
             <button
               type="button"

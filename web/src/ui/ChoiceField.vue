@@ -1,14 +1,19 @@
 <script setup lang="ts" generic="Value extends string | number">
 import { useId } from 'vue';
+import { MIXED } from './words.ts';
 
-/** A choice among few: a label and the browser's own list, which every keyboard and reader knows. */
-defineProps<{ label: string; value: Value; options: readonly { readonly value: Value; readonly label: string }[] }>();
+/** A choice among few: a label and the browser's own list, which every keyboard and reader knows. Null: several things differ in it. */
+defineProps<{
+  label: string;
+  value: Value | null;
+  options: readonly { readonly value: Value; readonly label: string }[];
+}>();
 const emit = defineEmits<{ change: [value: Value] }>();
 const id = useId();
 
 /** Lists give text back; the option knows what its value was. */
-function pick(options: readonly { readonly value: Value }[], event: Event): void {
-  const option = options[(event.target as HTMLSelectElement).selectedIndex];
+function pick(options: readonly { readonly value: Value }[], isMixed: boolean, event: Event): void {
+  const option = options[(event.target as HTMLSelectElement).selectedIndex - (isMixed ? 1 : 0)];
   if (option) emit('change', option.value);
 }
 </script>
@@ -16,7 +21,8 @@ function pick(options: readonly { readonly value: Value }[], event: Event): void
 <template>
   <div class="field">
     <label :for="id">{{ label }}</label>
-    <select :id="id" :value="value" @change="pick(options, $event)">
+    <select :id="id" :value="value ?? ''" @change="pick(options, value === null, $event)">
+      <option v-if="value === null" value="" disabled>{{ MIXED }}</option>
       <option v-for="option in options" :key="option.value" :value="option.value">{{ option.label }}</option>
     </select>
   </div>

@@ -8,7 +8,8 @@ import * as say from './words.ts';
 /** A number with its unit, to type or to step. */
 const props = defineProps<{
   label: string;
-  value: number;
+  /** Null: several things differ in it. */
+  value: number | null;
   min: number;
   max: number;
   step?: number;
@@ -58,6 +59,7 @@ function judge(): void {
       <NInputNumber
         class="number"
         :value="value"
+        :placeholder="say.MIXED"
         size="small"
         :min="min"
         :max="max"

@@ -1,5 +1,8 @@
 import { formatNumber, formatTyped, plural } from '@junctura/core/measure';
 
+/** In a field whose value differs among what is picked. */
+export const MIXED = 'mixed';
+
 export const typedMm = (mm: number): string => `${formatTyped(mm)} mm`;
 
 export const lengthRange = (least: string, most: string): string => `Enter ${least} to ${most}`;

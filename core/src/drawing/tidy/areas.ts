@@ -3,11 +3,10 @@ import {
   boxesMeet,
   equalCircleMm,
   isInside,
-  placeAt,
+  islandsOf,
   regionArea,
   ringArea,
   type Region,
-  type Ring,
 } from '../../geometry/index.ts';
 import { freeId, type Part } from '../../piece/index.ts';
 import { WIDEST_SPOT_MM } from '../shapeCutter.ts';
@@ -22,26 +21,6 @@ import {
   type TidyStep,
 } from './drawn.ts';
 import { TIDY } from './thresholds.ts';
-
-/** The islands of a region: each outer ring with its holes. */
-export function islandsOf(region: Region): Region[] {
-  const [outer, holes]: [Ring[], Ring[]] = [[], []];
-  for (const ring of region) (isOuter(ring, region) ? outer : holes).push(ring);
-  const islands = outer.map((ring): Ring[] => [ring]);
-  for (const hole of holes) {
-    const around = islands
-      .filter(([ring]) => isInside([ring!], ...placeAt(hole, 0)))
-      .sort(([a], [b]) => Math.abs(ringArea(a!)) - Math.abs(ringArea(b!)));
-    around[0]?.push(hole);
-  }
-  return islands;
-}
-
-/** Whether a ring lies in an even number of others. */
-function isOuter(ring: Ring, region: Region): boolean {
-  const [x, y] = placeAt(ring, 0);
-  return region.filter((other) => other !== ring && isInside([other], x, y)).length % 2 === 0;
-}
 
 /** Islands in one path: parts of their own, each judged by its own shape. */
 export function islands(drawn: Drawn): TidyStep {

@@ -4,9 +4,13 @@ import {
   NearestPoints,
   offset,
   reversedLine,
-  ringArea,
+  polylineLength,
+  regionArea,
+  regionPerimeter,
+  islandsOf,
   simplifyRegion,
   subtract,
+  subtractFromLines,
   WOBBLE_MM,
   type FieldRowOptions,
   type Polyline,
@@ -21,7 +25,7 @@ import { fillRows } from './fillRows.ts';
 const NO_SPOTS = new Float64Array(0);
 
 /** What decides how rows lie. */
-export type RowDirection = Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline'>;
+export type RowDirection = Pick<StitchContext, 'angleRad' | 'field' | 'followsOutline' | 'outline'>;
 
 /** A region as rows to be worked in a line stitch: to and fro along a direction or field, or round and round inward. */
 export function rowsAsLines(
@@ -34,7 +38,7 @@ export function rowsAsLines(
 }
 
 function rowsOf(region: Region, direction: RowDirection, spacingMm: number, options?: FieldRowOptions): Polyline[] {
-  if (direction.followsOutline) return ringsInward(region, spacingMm);
+  if (direction.followsOutline) return ringsWithin(region, direction.outline ?? region, spacingMm);
   if (direction.field) return toAndFro(fieldRows(region, direction.field, spacingMm, options));
   return straightRows(region, direction.angleRad, spacingMm);
 }
@@ -59,6 +63,17 @@ const MOST_RINGS = 2000;
 /** A gap between rings is worth a line of its own from this size on, in squares of the distance of rows. */
 const LEAST_GAP = 0.6;
 
+/** Rings that follow an outline inward, as far as they lie in a region within it: those that are cut are worked to and fro. */
+function ringsWithin(region: Region, outline: Region, spacingMm: number): Polyline[] {
+  const rings = ringsInward(outline, spacingMm);
+  if (outline === region) return rings;
+  const seen = subtractFromLines(rings, subtract(outline, region));
+  const isLongEnough = ({ points, closed }: Polyline): boolean =>
+    closed || polylineLength({ points, closed }) > spacingMm;
+  const [whole, cut] = [seen.filter(({ closed }) => closed), seen.filter((line) => !line.closed && isLongEnough(line))];
+  return [...whole, ...toAndFro(cut)];
+}
+
 /** Rings that follow the outline inward; the gaps that they leave, in the middle and in necks, get a line along them. */
 function ringsInward(region: Region, spacingMm: number): Polyline[] {
   const lines: Polyline[] = [];
@@ -77,10 +92,19 @@ function ringsInward(region: Region, spacingMm: number): Polyline[] {
 /** Lines along the middle of what thread on the rings does not reach. */
 function linesInGaps(around: Region, rings: Region, spacingMm: number): Polyline[] {
   const gaps = rings.length > 0 ? subtract(around, offset(rings, spacingMm * 0.52)) : around;
-  return gaps.flatMap((gap): Polyline[] => {
-    const middle = Math.abs(ringArea(gap)) > LEAST_GAP * spacingMm * spacingMm ? middleLine([gap]) : null;
+  return islandsOf(gaps).flatMap((gap): Polyline[] => {
+    if (regionArea(gap) <= LEAST_GAP * spacingMm * spacingMm) return [];
+    if (gap.length > 1) return lineRound(gap);
+    const middle = middleLine(gap);
     return middle ? [{ points: middle.points, closed: false }] : [];
   });
+}
+
+/** The line round in the middle of a gap that goes round, as where rings from outside meet those round a hole. */
+function lineRound(gap: Region): Polyline[] {
+  const meanWidthMm = (2 * regionArea(gap)) / regionPerimeter(gap);
+  const outer = gap.slice(0, 1);
+  return offset(outer, -meanWidthMm / 2).map((points) => ({ points, closed: true }));
 }
 
 /** Rows in the order of working, each from the end that is nearest to where the last one ended. */

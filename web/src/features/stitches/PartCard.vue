@@ -18,8 +18,8 @@ import {
   shownColour,
   setFilledWith,
 } from '@junctura/core/piece';
-import { stitchKind, type Quantities, type StitchId } from '@junctura/core/stitches';
-import { timeOfLayer, type WorkTime } from '@junctura/core/thread';
+import { quantitiesTogether, stitchKind, type Quantities, type StitchId } from '@junctura/core/stitches';
+import type { WorkTime } from '@junctura/core/thread';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -35,6 +35,7 @@ import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
 import { partSize, partsInWords, ROLE_WORDS, stitchingAndThreading, useStitch } from '../../session/words.ts';
 import * as say from './words.ts';
+import { inCommon, layerIndex, sharedLayers, timeOfShared, type SharedLayer } from './sharedLayers.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 
 /** Its needle paths are loaded when there is something to compare. */
@@ -47,7 +48,7 @@ const workings = useWorkings();
 
 const selection = useSelection();
 const settings = useSettings();
-/** The card of the part that is picked, or of the first of several: how it is worked, its colour, what else it could be worked in. */
+/** The card of the part that is picked: how it is worked, its colour, what else it could be worked in. Of several: what they have in common. */
 const props = defineProps<{ planned: PlannedPart }>();
 /** Whether a choice is for all that are alike. */
 const forAll = defineModel<boolean>('forAll', { required: true });
@@ -71,9 +72,20 @@ const members = computed(() => {
   const all = picked.flatMap((part) => (forAll.value ? groupMembers(opened.piece, part) : [part]));
   return [...new Map(all.map((part) => [part.id, part])).values()];
 });
+/** The parts that are picked as they are planned, the one that is shown first. */
+const picked = computed(() => {
+  const others = selection.picked.filter((id) => id !== props.planned.part.id).map((id) => workings.plannedOf(id));
+  return [props.planned, ...others.filter((other) => other !== null && other !== undefined)];
+});
+const isOne = computed(() => picked.value.length === 1);
+const layers = computed(() => sharedLayers(picked.value));
 /** The best ways to work each of them. */
 const offersOf = shallowRef<ReadonlyMap<string, readonly Offer[]>>(new Map());
-const offers = computed(() => offersOf.value.get(props.planned.part.id) ?? []);
+/** Those that suit all that are picked. */
+const offers = computed(() => {
+  const [first, ...others] = picked.value.map(({ part }) => offersOf.value.get(part.id) ?? []);
+  return first!.filter(({ pass }) => others.every((own) => own.some((offer) => offer.pass.stitch === pass.stitch)));
+});
 watch(
   [() => props.planned, () => members.value.map(({ id }) => id).join()],
   async () => {
@@ -112,15 +124,15 @@ function changePasses(
 }
 
 /** Like parts may be turned: their stitches are turned by as much, not to the same angle. */
-function change(index: number, change: PassChange, label: string, mergeKey: string | null): void {
+function change({ role, nth }: SharedLayer, change: PassChange, label: string, mergeKey: string | null): void {
   const changeOf = typeof change === 'function' ? change : () => change;
-  const shownDeg = props.planned.passes[index]!.angleDeg;
-  changePasses(
-    label,
-    (passes, member) =>
-      passes.map((pass, i) => (i === index ? changedPass(pass, changeOf(pass), angleOf(member, i) - shownDeg) : pass)),
-    mergeKey,
-  );
+  const shownDeg = angleOf(props.planned.part.id, layerIndex(props.planned.passes, role, nth));
+  const changed = (passes: Pass[], member: string): Pass[] => {
+    const index = layerIndex(passes, role, nth);
+    const apartDeg = isOne.value ? angleOf(member, index) - shownDeg : 0;
+    return passes.map((pass, i) => (i === index ? changedPass(pass, changeOf(pass), apartDeg) : pass));
+  };
+  changePasses(label, changed, mergeKey);
 }
 
 /** @param apartDeg by how much the part's stitches are turned against those that are shown */
@@ -129,29 +141,29 @@ function changedPass(pass: Pass, part: Partial<Pass>, apartDeg: number): Pass {
   return { ...pass, ...part, params: { ...pass.params, ...part.params } };
 }
 
-function timeOf(index: number): WorkTime {
-  return timeOfLayer(workings.current!.plan, props.planned.part.id, index);
+function timeOf(layer: SharedLayer): WorkTime {
+  return timeOfShared(workings.current!.plan, picked.value, layer);
 }
 
 /** Another stitch lies in its own way, and keeps what was set where it has the same. */
-function setStitch(index: number, stitch: StitchId): void {
-  const shown = passesOf(props.planned.part.id)[index];
+function setStitch({ role, nth }: SharedLayer, stitch: StitchId): void {
+  const own = passesOf(props.planned.part.id);
+  const shown = own[layerIndex(own, role, nth)];
   if (!shown) return;
   const { kept, dropped } = changeStitch(shown, stitch, offers.value);
-  changePasses(say.useStitchKeeping(stitchKind(stitch).inSentence, kept, dropped), (passes, member) =>
-    passes.map((pass, i) => (i === index ? changeStitch(pass, stitch, offersOf.value.get(member) ?? []).pass : pass)),
-  );
+  changePasses(say.useStitchKeeping(stitchKind(stitch).inSentence, kept, dropped), (passes, member) => {
+    const index = layerIndex(passes, role, nth);
+    return passes.map((pass, i) =>
+      i === index ? changeStitch(pass, stitch, offersOf.value.get(member) ?? []).pass : pass,
+    );
+  });
 }
 
 /** The layer that is open on the card: the filling, until another is chosen. */
 const openLayer = ref<number | null>(null);
 const openIndex = computed(() => {
-  const { passes } = props.planned;
-  if (openLayer.value !== null && openLayer.value < passes.length) return openLayer.value;
-  return Math.max(
-    0,
-    passes.findIndex((pass) => pass.role === 'filling'),
-  );
+  if (openLayer.value !== null && openLayer.value < layers.value.length) return openLayer.value;
+  return Math.max(0, layerIndex(layers.value, 'filling', 0));
 });
 watch(
   () => selection.picked,
@@ -165,9 +177,10 @@ function addLayer(role: PassRole): void {
   openLayer.value = grown(before, props.planned.part.id).findIndex((pass, i) => pass !== before[i]);
   changePasses(say.addLayer(ROLE_WORDS[role].add), grown);
 }
-function removeLayer(index: number): void {
+function removeLayer(at: number): void {
+  const { role, nth } = layers.value[at]!;
   openLayer.value = null;
-  changePasses('Remove a layer', (passes) => passes.filter((_, i) => i !== index));
+  changePasses('Remove a layer', (passes) => passes.filter((_, i) => i !== layerIndex(passes, role, nth)));
 }
 function moveLayer(index: number, by: 1 | -1): void {
   openLayer.value = index + by;
@@ -217,18 +230,21 @@ async function choose(offer: Offer): Promise<void> {
 }
 
 function isNow({ layers }: Offer): boolean {
-  const now = props.planned.passes;
-  return (
-    layers.length === now.length &&
-    layers.every(({ role, stitch, strands, direction }) =>
-      now.some(
-        (pass) =>
-          pass.role === role && pass.stitch === stitch && pass.strands === strands && pass.direction === direction,
+  return picked.value.every(
+    ({ passes: now }) =>
+      layers.length === now.length &&
+      layers.every(({ role, stitch, strands, direction }) =>
+        now.some(
+          (pass) =>
+            pass.role === role && pass.stitch === stitch && pass.strands === strands && pass.direction === direction,
+        ),
       ),
-    )
   );
 }
 
+function together({ passes }: SharedLayer): Quantities {
+  return quantitiesTogether(passes.map(({ quantities }) => quantities));
+}
 const isPaintedFrom = ({ passes }: PlannedPart): boolean => passes.some(({ stitch }) => stitch === 'needle-painting');
 /** Its colour is the cloth’s, or all its layers were removed. */
 const isLeftToCloth = computed(
@@ -257,14 +273,14 @@ function recolour(id: string): void {
   <div class="stack">
     <button type="button" class="plain soft small" @click="selection.pick([])">‹ All parts</button>
     <div>
-      <h2>{{ selection.picked.length > 1 ? plural(selection.picked.length, 'part') : planned.part.name }}</h2>
-      <p class="soft">{{ partSize(planned.placed, settings.units) }}</p>
+      <h2>{{ isOne ? planned.part.name : plural(picked.length, 'part') }}</h2>
+      <p class="soft">{{ isOne ? partSize(planned.placed, settings.units) : say.pickedTogether(picked) }}</p>
     </div>
-    <NCheckbox v-if="groupSize > 1" v-model:checked="forAll" data-test="for-all">{{
+    <NCheckbox v-if="isOne && groupSize > 1" v-model:checked="forAll" data-test="for-all">{{
       forAll ? say.allInGroup(groupSize) : say.onlyThisOfGroup(groupSize)
     }}</NCheckbox>
 
-    <div v-if="planned.part.group !== null" class="row small">
+    <div v-if="isOne && planned.part.group !== null" class="row small">
       <span v-if="planned.part.differs">You chose something different for this one of the group.</span>
       <NButton size="tiny" data-test="differs" @click="setDiffering(!planned.part.differs)">{{
         planned.part.differs ? 'Match the group again' : 'Make this one different'
@@ -288,7 +304,7 @@ function recolour(id: string): void {
     />
 
     <PaintCard
-      v-if="planned.part.kind === 'area' && (opened.piece.drawing.underlay || isPaintedFrom(planned))"
+      v-if="isOne && planned.part.kind === 'area' && (opened.piece.drawing.underlay || isPaintedFrom(planned))"
       :key="planned.part.id"
       :planned="planned"
     />
@@ -300,56 +316,67 @@ function recolour(id: string): void {
     />
 
     <LayerList
-      v-if="planned.passes.length > 0"
-      :planned="planned"
+      v-if="layers.length > 0"
+      :parts="picked"
+      :layers="layers"
       :open="openIndex"
-      @open="(index) => (openLayer = index)"
+      @open="(at) => (openLayer = at)"
       @add="addLayer"
       @remove="removeLayer"
       @move="moveLayer"
     >
       <template #default="{ index }">
-        <p class="reason">
-          {{ planned.passes[index]!.reason }}
-          <RouterLink class="small" :to="{ name: 'book', params: { id: planned.passes[index]!.stitch } }"
+        <p v-if="isOne" class="reason">
+          {{ layers[index]!.passes[0]!.reason }}
+          <RouterLink class="small" :to="{ name: 'book', params: { id: layers[index]!.passes[0]!.stitch } }"
             >How it is worked</RouterLink
           >
         </p>
-        <p
-          v-for="line in stitchSays(planned.passes[index]!, planned.placed)"
-          :key="line"
-          class="small"
-          data-test="says"
-        >
-          {{ line }}
-        </p>
+        <template v-if="isOne">
+          <p
+            v-for="line in stitchSays(layers[index]!.passes[0]!, planned.placed)"
+            :key="line"
+            class="small"
+            data-test="says"
+          >
+            {{ line }}
+          </p>
+        </template>
         <PassEditor
           :planned="planned"
-          :index="index"
-          @change="(part, label, key) => change(index, part, label, key)"
-          @stitch="(stitch) => setStitch(index, stitch)"
+          :layer="layers[index]!"
+          @change="(part, label, key) => change(layers[index]!, part, label, key)"
+          @stitch="(stitch) => setStitch(layers[index]!, stitch)"
         />
         <div class="why">
           <p>
             {{
               say.layerTakes(
-                formatThread(planned.passes[index]!.quantities.threadMm, settings.units),
-                planned.passes[index]!.quantities.stitches,
-                stitchingAndThreading(timeOf(index)),
+                formatThread(together(layers[index]!).threadMm, settings.units),
+                together(layers[index]!).stitches,
+                stitchingAndThreading(timeOf(layers[index]!)),
               )
             }}
           </p>
-          <ThreadBar v-bind="barOf(planned.passes[index]!.quantities)" />
+          <ThreadBar v-bind="barOf(together(layers[index]!))" />
         </div>
       </template>
     </LayerList>
-    <p v-if="planned.passes.length === 0 && !planned.part.printed && !planned.part.marking" class="soft">
+    <p v-if="!isOne && picked.some(({ passes }) => passes.length !== layers.length)" class="soft small">
+      Some of these have more layers: pick one part to see all of its own.
+    </p>
+    <p v-if="isOne && planned.passes.length === 0 && !planned.part.printed && !planned.part.marking" class="soft">
       {{ planned.placed.box ? say.LEFT_TO_CLOTH : say.HIDDEN }}
     </p>
-    <NButton v-if="isLeftToCloth" size="small" data-test="stitch-it" @click="asProposed">Stitch it</NButton>
+    <NButton v-if="isOne && isLeftToCloth" size="small" data-test="stitch-it" @click="asProposed">Stitch it</NButton>
 
     <div class="stack tight">
-      <ChoiceField label="Colour" :value="planned.part.colour" :options="colours" @change="recolour" />
+      <ChoiceField
+        label="Colour"
+        :value="inCommon(picked.map(({ part }) => part.colour))"
+        :options="colours"
+        @change="recolour"
+      />
       <button type="button" class="plain link" :aria-expanded="shadesShown" @click="shadesShown = !shadesShown">
         {{ shadesShown ? 'Close the shade card' : 'Another shade…' }}
       </button>
@@ -362,18 +389,29 @@ function recolour(id: string): void {
       />
     </div>
 
-    <FindingsList :part="planned.part.id" />
+    <FindingsList :parts="picked.map(({ part }) => part.id)" />
 
     <hr class="rule" />
     <div class="row heading">
       <h3>Other ways to work it</h3>
-      <NButton v-if="planned.part.passes !== null" size="small" data-test="as-proposed" @click="asProposed"
+      <NButton
+        v-if="picked.some(({ part }) => part.passes !== null)"
+        size="small"
+        data-test="as-proposed"
+        @click="asProposed"
         >As suggested</NButton
       >
     </div>
-    <RouterLink v-if="planned.placed.kind === 'area'" class="small" :to="{ name: 'compare' }" data-test="compare"
+    <RouterLink
+      v-if="isOne && planned.placed.kind === 'area'"
+      class="small"
+      :to="{ name: 'compare' }"
+      data-test="compare"
       >Compare fillings on this part, side by side</RouterLink
     >
+    <p v-if="!isOne && offers.length === 0" class="soft small">
+      No way suits all of these: pick parts that are alike, or choose a stitch above.
+    </p>
     <button
       v-for="offer in offers"
       :key="`${offer.pass.stitch} ${offer.pass.direction}`"

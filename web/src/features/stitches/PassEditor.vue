@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlannedPart } from '@junctura/core/work';
+import type { PlannedPart, PlannedPass } from '@junctura/core/work';
 import { canWork } from '@junctura/core/propose';
 import {
   DIRECTIONS,
@@ -39,13 +39,14 @@ import { useWorkings } from '../../session/workings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import type { PassChange } from './passChange.ts';
+import { inCommon, layerIndex, type SharedLayer } from './sharedLayers.ts';
 import * as say from './words.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 
 const OutlineRun = comesLater(() => import('./OutlineRun.vue'));
 
-/** One layer of a part: stitch, thread, strands, direction and the stitch's own parameters. */
-const props = defineProps<{ planned: PlannedPart; index: number }>();
+/** One layer of a part, or the same of several: stitch, thread, strands, direction and the stitch's own parameters, as far as they have them in common. */
+const props = defineProps<{ planned: PlannedPart; layer: SharedLayer }>();
 const emit = defineEmits<{
   change: [change: PassChange, label: string, mergeKey: string | null];
   stitch: [id: StitchId];
@@ -56,8 +57,15 @@ const opened = useOpenedPiece();
 const workings = useWorkings();
 const selection = useSelection();
 const threads = useThreadBox();
-const pass = computed(() => props.planned.passes[props.index]!);
+const pass = computed(() => props.layer.passes[0]!);
+const index = computed(() => layerIndex(props.planned.passes, props.layer.role, props.layer.nth));
 const kind = computed(() => stitchKind(pass.value.stitch));
+/** What all of them have in common; null where they differ. */
+function common<Value>(of: (pass: PlannedPass) => Value): Value | null {
+  return inCommon(props.layer.passes.map(of));
+}
+/** What belongs to one stitch is asked where all are worked in it. */
+const isOneStitch = computed(() => common(({ stitch }) => stitch) !== null);
 const stitches = computed(() =>
   STITCHES.filter(({ id }) => canWork(id, props.planned.placed, pass.value.role)).map(({ id, name }) => ({
     value: id,
@@ -72,7 +80,11 @@ const strands = computed(() =>
   })),
 );
 const params = computed(() =>
-  Object.entries(kind.value.params).map(([key, param]) => ({ key, param, value: pass.value.params[key]! })),
+  Object.entries(isOneStitch.value ? kind.value.params : {}).map(([key, param]) => ({
+    key,
+    param,
+    value: common(({ params: own }) => own[key]!),
+  })),
 );
 
 function setThread(thread: ThreadId): void {
@@ -91,7 +103,11 @@ function setAngle(value: number): void {
 }
 
 const hasDirection = computed(
-  () => kind.value.hasDirection && pass.value.role !== 'accent' && props.planned.placed.kind === 'area',
+  () =>
+    isOneStitch.value &&
+    kind.value.hasDirection &&
+    pass.value.role !== 'accent' &&
+    props.planned.placed.kind === 'area',
 );
 const DIRECTION_WORDS: Readonly<Record<PassDirection, string>> = {
   straight: 'straight, at an angle',
@@ -112,7 +128,7 @@ function setDirection(direction: PassDirection): void {
   if (direction === 'guides' && props.planned.part.guides.length === 0) takePen('guides');
 }
 function takePen(draws: Pen['draws']): void {
-  selection.pen = { draws, part: props.planned.part.id, pass: props.index };
+  selection.pen = { draws, part: props.planned.part.id, pass: index.value };
 }
 const usesVein = computed(
   () =>
@@ -229,37 +245,37 @@ const dial = computed(() => {
     <ChoiceField
       class="wide"
       label="Stitch"
-      :value="pass.stitch"
+      :value="common(({ stitch }) => stitch)"
       :options="stitches"
       @change="(stitch) => emit('stitch', stitch)"
     />
-    <ChoiceField label="Thread" :value="pass.thread" :options="THREADS" @change="setThread" />
-    <ChoiceField label="Strands" :value="pass.strands" :options="strands" @change="setStrands" />
+    <ChoiceField label="Thread" :value="common(({ thread }) => thread)" :options="THREADS" @change="setThread" />
+    <ChoiceField label="Strands" :value="common((own) => own.strands)" :options="strands" @change="setStrands" />
     <ChoiceField
       v-if="pass.role !== 'filling'"
       label="Colour of this layer"
-      :value="pass.colour ?? PARTS_OWN"
+      :value="common((own) => own.colour ?? PARTS_OWN)"
       :options="colourChoices"
       @change="setColour"
     />
-    <template v-if="kind.secondThread !== null">
+    <template v-if="isOneStitch && kind.secondThread !== null">
       <ChoiceField
         class="wide"
         :label="say.threadThat(kind.secondThread)"
-        :value="second === null ? PARTS_OWN : (second.colour ?? planned.part.colour)"
+        :value="common((own) => (own.second === null ? PARTS_OWN : (own.second.colour ?? planned.part.colour)))"
         :options="secondColours"
         @change="setSecondColour"
       />
       <template v-if="second !== null">
         <ChoiceField
           label="Second thread"
-          :value="second.thread"
+          :value="common((own) => own.second?.thread ?? own.thread)"
           :options="THREADS"
           @change="(thread) => setSecond({ thread })"
         />
         <ChoiceField
           label="Strands of the second thread"
-          :value="second.strands"
+          :value="common((own) => own.second?.strands ?? own.strands)"
           :options="secondStrands"
           @change="(strands) => setSecond({ strands })"
         />
@@ -268,14 +284,14 @@ const dial = computed(() => {
     <ChoiceField
       v-if="hasDirection"
       label="Stitches run"
-      :value="pass.direction"
+      :value="common(({ direction }) => direction)"
       :options="directions"
       @change="setDirection"
     />
     <NumberField
-      v-if="kind.hasDirection && (pass.direction === 'straight' || !hasDirection)"
+      v-if="isOneStitch && kind.hasDirection && (common(({ direction }) => direction) === 'straight' || !hasDirection)"
       label="Angle"
-      :value="roundTo(pass.angleDeg, 1)"
+      :value="common(({ angleDeg }) => roundTo(angleDeg, 1))"
       :min="-360"
       :max="360"
       :step="5"
@@ -354,7 +370,7 @@ const dial = computed(() => {
         >Remove the last one</NButton
       >
     </div>
-    <fieldset v-if="kind.canShade" class="wide shades">
+    <fieldset v-if="isOneStitch && kind.canShade" class="wide shades">
       <legend>Shades, in the order of the rows</legend>
       <div v-for="(shade, i) in pass.shades" :key="i" class="row shade">
         <ChoiceField
@@ -394,9 +410,9 @@ const dial = computed(() => {
       >
     </fieldset>
     <ChoiceField
-      v-if="kind.hasFirstRow"
+      v-if="isOneStitch && kind.hasFirstRow"
       label="Strands in the first row"
-      :value="pass.firstRowStrands ?? 0"
+      :value="common((own) => own.firstRowStrands ?? 0)"
       :options="firstRowChoices"
       @change="(n) => emit('change', { firstRowStrands: n === 0 ? null : n }, 'Change the first row', null)"
     />
@@ -405,7 +421,7 @@ const dial = computed(() => {
         v-if="param.type === 'number'"
         :label="param.label"
         :hint="param.hint"
-        :value="roundTo(Number(value), 2)"
+        :value="value === null ? null : roundTo(Number(value), 2)"
         :min="param.min"
         :max="param.max"
         :step="param.step"
@@ -415,12 +431,12 @@ const dial = computed(() => {
       <ChoiceField
         v-else
         :label="param.label"
-        :value="String(value)"
+        :value="value === null ? null : String(value)"
         :options="param.options"
         @change="(next) => setParam(key, param.label, next)"
       />
     </template>
-    <p class="wide small soft">{{ widthsOf(pass) }} {{ say.needlesUsed(needles) }}</p>
+    <p v-if="layer.passes.length === 1" class="wide small soft">{{ widthsOf(pass) }} {{ say.needlesUsed(needles) }}</p>
   </div>
 </template>
 

@@ -11,10 +11,11 @@ import { useSettings } from '../../session/settings.ts';
 import MenuButton from '../../ui/MenuButton.vue';
 import { ROLE_WORDS, wholeTime } from '../../session/words.ts';
 import { useWorkings } from '../../session/workings.ts';
-import { timeOfLayer } from '@junctura/core/thread';
+import { inCommon, timeOfShared, type SharedLayer } from './sharedLayers.ts';
+import * as say from './words.ts';
 
-/** The passes of a part, laid like the layers they are: what is worked last lies on top of the list. */
-const props = defineProps<{ planned: PlannedPart; open: number }>();
+/** The layers of a part, or those that several have in common, laid as they lie: what is worked last lies on top of the list. */
+const props = defineProps<{ parts: readonly PlannedPart[]; layers: readonly SharedLayer[]; open: number }>();
 const emit = defineEmits<{
   open: [index: number];
   add: [role: PassRole];
@@ -24,10 +25,29 @@ const emit = defineEmits<{
 const settings = useSettings();
 const workings = useWorkings();
 
-const layers = computed(() => props.planned.passes.map((pass, index) => ({ pass, index })).reverse());
+const kind = computed(() => props.parts[0]!.placed.kind);
+const rows = computed(() =>
+  props.layers
+    .map((layer, index) => {
+      const stitch = inCommon(layer.passes.map((pass) => pass.stitch));
+      return {
+        index,
+        role: layer.role,
+        text: say.layerInShort(
+          stitch ? stitchKind(stitch).name : null,
+          formatThread(
+            layer.passes.reduce((sum, { quantities }) => sum + quantities.threadMm, 0),
+            settings.units,
+          ),
+          wholeTime(timeOfShared(workings.current!.plan, props.parts, layer)),
+        ),
+      };
+    })
+    .reverse(),
+);
 const roles = computed(() =>
-  rolesOn(props.planned.placed.kind)
-    .filter((role) => role !== 'filling' || props.planned.passes.every((pass) => pass.role !== 'filling'))
+  rolesOn(kind.value)
+    .filter((role) => role !== 'filling' || props.layers.every((layer) => layer.role !== 'filling'))
     .map((role) => ({ key: role, label: ROLE_WORDS[role].add })),
 );
 </script>
@@ -35,27 +55,24 @@ const roles = computed(() =>
 <template>
   <section class="layers" aria-label="Layers, the top one first">
     <ol>
-      <li v-for="{ pass, index } in layers" :key="index" :class="{ open: index === open }">
+      <li v-for="{ role, text, index } in rows" :key="index" :class="{ open: index === open }">
         <div class="head">
           <button
             type="button"
             class="plain name"
             :aria-expanded="index === open"
-            :data-test="`layer-${pass.role}`"
+            :data-test="`layer-${role}`"
             @click="emit('open', index)"
           >
-            <strong>{{ ROLE_WORDS[pass.role].name(planned.placed.kind) }}</strong>
-            <span class="soft small">
-              {{ stitchKind(pass.stitch).name }} · {{ formatThread(pass.quantities.threadMm, settings.units) }} ·
-              {{ wholeTime(timeOfLayer(workings.current!.plan, planned.part.id, index)) }}
-            </span>
+            <strong>{{ ROLE_WORDS[role].name(kind) }}</strong>
+            <span class="soft small">{{ text }}</span>
           </button>
-          <template v-if="planned.passes.length > 1">
+          <template v-if="parts.length === 1 && layers.length > 1">
             <NButton
               quaternary
               size="tiny"
               aria-label="Work this layer later"
-              :disabled="index === planned.passes.length - 1"
+              :disabled="index === layers.length - 1"
               @click="emit('move', index, 1)"
               ><ChevronUp :size="16"
             /></NButton>

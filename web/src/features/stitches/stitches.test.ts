@@ -1,5 +1,8 @@
 import { stitchKind } from '@junctura/core/stitches';
-import type { PlannedPart } from '@junctura/core/work';
+import { formatNumber } from '@junctura/core/measure';
+import { setPasses } from '@junctura/core/piece';
+import { asPass } from '@junctura/core/propose';
+import type { PlannedPart, PlannedPass } from '@junctura/core/work';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useSelection } from '../../session/selection.ts';
 import { button, choose, field, Session, textOf, type } from '../../testing/session.ts';
@@ -7,6 +10,7 @@ import AllParts from './AllParts.vue';
 import PartCard from './PartCard.vue';
 import PartsList from './PartsList.vue';
 import PassList from './PassList.vue';
+import { inCommon, layerIndex, sharedLayers } from './sharedLayers.ts';
 
 let session: Session;
 beforeEach(async () => {
@@ -15,7 +19,7 @@ beforeEach(async () => {
 });
 const planned = (name: string): PlannedPart =>
   session.workings.current!.plan.parts.find(({ part }) => part.name === name)!;
-const passesOf = (id: string): readonly { stitch: string; role: string }[] => session.workings.plannedOf(id)!.passes;
+const passesOf = (id: string): readonly PlannedPass[] => session.workings.plannedOf(id)!.passes;
 
 /** The card of a part that is picked, shown as it is planned by and by. */
 async function card(name: string, forAll = false): Promise<ReturnType<Session['show']>> {
@@ -73,7 +77,7 @@ describe('the layers of a part', () => {
     const { part } = planned('Top right panel');
     const { passes } = session.workings.plannedOf(part.id)!;
     const two = { ...planned('Top right panel'), passes: [passes[0]!, passes[0]!] };
-    const shown = session.show(PassList, { planned: two, open: 0 });
+    const shown = session.show(PassList, { parts: [two], layers: sharedLayers([two]), open: 0 });
     expect(shown.findAll('li')).toHaveLength(2);
     const [upper, lower] = shown.findAll('li');
     await upper!.find('button').trigger('click');
@@ -82,6 +86,58 @@ describe('the layers of a part', () => {
     expect(shown.emitted()).toMatchObject({ open: [[1]], move: [[1, -1]], remove: [[0]] });
     expect(upper!.find('[aria-label="Work this layer later"]').attributes('disabled')).toBeDefined();
     expect(lower!.find('[aria-label="Work this layer earlier"]').attributes('disabled')).toBeDefined();
+  });
+});
+
+describe('the card of several parts', () => {
+  it('shows what they have in common and sums, and says what is mixed: never the figures of one', async () => {
+    const [a, b] = ['Top right panel', 'Top left panel'].map(planned) as [PlannedPart, PlannedPart];
+    useSelection(session.pinia).pick([a.part.id, b.part.id]);
+    const shown = session.show(PartCard, { planned: a, forAll: false });
+    await choose(shown, 'Stitch', 'Satin stitch');
+    await settle(shown, a.part.id);
+    const now = [a, b].map(({ part }) => session.workings.plannedOf(part.id)!);
+    expect(now.map(({ passes }) => passes.some(({ stitch }) => stitch === 'satin'))).toEqual([true, true]);
+    const fillings = now.map(({ passes }) => passes.find(({ role }) => role === 'filling')!);
+    const stitches = fillings.reduce((sum, { quantities }) => sum + quantities.stitches, 0);
+    expect(textOf(shown)).toContain('2 parts');
+    expect(textOf(shown)).toContain(`${formatNumber(stitches)} stitches`);
+    // One of them in other strands: the field says so, and a choice there is for both.
+    session.opened.edit(
+      setPasses(
+        session.opened.piece,
+        new Map([[b.part.id, [asPass({ ...fillings[1]!, strands: 5 })]]]),
+        'Use 5 strands',
+      ),
+    );
+    await shown.vm.$nextTick();
+    await settle(shown, a.part.id);
+    const strands = (): HTMLSelectElement => field(shown, 'Strands').element as unknown as HTMLSelectElement;
+    expect(strands().selectedOptions[0]!.text).toBe('mixed');
+    await choose(shown, 'Strands', '2');
+    await settle(shown, a.part.id);
+    expect(
+      passesOf(a.part.id)
+        .concat(passesOf(b.part.id))
+        .every(({ strands }) => strands === 2),
+    ).toBe(true);
+    expect(strands().value).toBe('2');
+  });
+
+  it('share the layers that all have, told by role and which of it', () => {
+    const layer = (role: string, strands = 2): PlannedPass => ({ role, strands }) as PlannedPass;
+    const parts = [
+      { passes: [layer('padding'), layer('padding', 1), layer('filling')] },
+      { passes: [layer('padding', 3), layer('edge'), layer('filling', 1)] },
+    ];
+    const shared = sharedLayers(parts);
+    expect(shared.map(({ role, nth }) => [role, nth])).toEqual([
+      ['padding', 0],
+      ['filling', 0],
+    ]);
+    expect(shared.map(({ passes }) => inCommon(passes.map(({ strands }) => strands)))).toEqual([null, null]);
+    expect(layerIndex(parts[0]!.passes, 'padding', 1)).toBe(1);
+    expect(layerIndex(parts[1]!.passes, 'padding', 1)).toBe(-1);
   });
 });
 

@@ -1,5 +1,6 @@
 import { NEEDLES_ARE_SHARP } from '@junctura/core/materials';
-import { byCount, formatList, formatNumber, formatPercent, plural } from '@junctura/core/measure';
+import type { PlacedShape } from '@junctura/core/drawing';
+import { byCount, formatFine, formatList, formatNumber, formatPercent, plural } from '@junctura/core/measure';
 import type { PictureFault, PictureJudgement } from '@junctura/core/painting';
 
 export const paintInShades = (count: number): string => `Paint it in ${plural(count, 'shade')}`;
@@ -71,6 +72,24 @@ export function useStitchKeeping(stitch: string, kept: readonly string[], droppe
 const quoted = (label: string): string => `“${label}”`;
 
 export const addLayer = (layer: string): string => `Add: ${layer}`;
+
+/** A layer of one part or of several: its stitch, where they have one, its thread and its time. */
+export const layerInShort = (stitch: string | null, thread: string, time: string): string =>
+  [stitch ?? 'several stitches', thread, time].join(' · ');
+
+/** How large some parts are together. */
+export const pickedTogether = (parts: readonly { readonly placed: PlacedShape }[]): string => {
+  const of = (kind: PlacedShape['kind']): PlacedShape[] =>
+    parts.map(({ placed }) => placed).filter((placed) => placed.kind === kind);
+  const [areas, lines, spots] = [of('area'), of('line'), of('spot')];
+  const cm2 = areas.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) / 100;
+  const mm = lines.reduce((sum, { lengthMm }) => sum + lengthMm, 0);
+  return formatList([
+    ...(areas.length > 0 ? [`${plural(areas.length, 'area')}, ${formatNumber(cm2, 1)} cm² together`] : []),
+    ...(lines.length > 0 ? [`${plural(lines.length, 'line')}, ${formatFine(mm)} together`] : []),
+    ...(spots.length > 0 ? [plural(spots.length, 'dot')] : []),
+  ]);
+};
 
 export const layerTakes = (thread: string, stitches: number, time: string): string =>
   `${thread} of thread, ${plural(stitches, 'stitch', 'stitches')}, ${time}`;

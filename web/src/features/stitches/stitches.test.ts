@@ -1,8 +1,7 @@
 import { stitchKind } from '@junctura/core/stitches';
 import { formatNumber } from '@junctura/core/measure';
 import { setPasses } from '@junctura/core/piece';
-import { asPass } from '@junctura/core/propose';
-import type { PlannedPart, PlannedPass } from '@junctura/core/work';
+import { passesAsWorked, type PlannedPart, type PlannedPass } from '@junctura/core/work';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { useSelection } from '../../session/selection.ts';
 import { button, choose, field, Session, textOf, type } from '../../testing/session.ts';
@@ -106,7 +105,7 @@ describe('the card of several parts', () => {
     session.opened.edit(
       setPasses(
         session.opened.piece,
-        new Map([[b.part.id, [asPass({ ...fillings[1]!, strands: 5 })]]]),
+        new Map([[b.part.id, passesAsWorked(now[1]!).map((pass) => ({ ...pass, strands: 5 }))]]),
         'Use 5 strands',
       ),
     );

@@ -79,6 +79,8 @@ const picked = computed(() => {
 });
 const isOne = computed(() => picked.value.length === 1);
 const layers = computed(() => sharedLayers(picked.value));
+/** What all of them are; null where areas, lines or dots are picked together. */
+const kind = computed(() => inCommon(picked.value.map(({ part }) => part.kind)));
 /** The best ways to work each of them. */
 const offersOf = shallowRef<ReadonlyMap<string, readonly Offer[]>>(new Map());
 /** Those that suit all that are picked. */
@@ -117,9 +119,7 @@ function changePasses(
   change: (passes: Pass[], member: string) => Pass[],
   mergeKey: string | null = null,
 ): void {
-  const changed = members.value
-    .filter((member) => member.kind === props.planned.part.kind)
-    .map((member): [string, Pass[]] => [member.id, change(passesOf(member.id), member.id)]);
+  const changed = members.value.map((member): [string, Pass[]] => [member.id, change(passesOf(member.id), member.id)]);
   opened.edit(setPasses(opened.piece, new Map(changed), named(label), mergeKey));
 }
 
@@ -288,7 +288,7 @@ function recolour(id: string): void {
     </div>
 
     <FilledWith
-      v-if="planned.part.kind === 'area'"
+      v-if="kind === 'area' && inCommon(picked.map(({ part }) => part.scrap === null)) !== null"
       :part="planned.part"
       :hex="hex"
       @fill="
@@ -310,8 +310,8 @@ function recolour(id: string): void {
     />
 
     <LineUse
-      v-if="planned.part.kind === 'line'"
-      :members="members.filter(({ kind }) => kind === 'line')"
+      v-if="kind === 'line'"
+      :members="members"
       :is-open="planned.placed.shape.lines.some(({ closed }) => !closed)"
     />
 
@@ -320,6 +320,7 @@ function recolour(id: string): void {
       :parts="picked"
       :layers="layers"
       :open="openIndex"
+      :is-one-kind="kind !== null"
       @open="(at) => (openLayer = at)"
       @add="addLayer"
       @remove="removeLayer"
@@ -345,6 +346,7 @@ function recolour(id: string): void {
         <PassEditor
           :planned="planned"
           :layer="layers[index]!"
+          :is-one-kind="kind !== null"
           @change="(part, label, key) => change(layers[index]!, part, label, key)"
           @stitch="(stitch) => setStitch(layers[index]!, stitch)"
         />

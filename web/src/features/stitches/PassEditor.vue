@@ -46,7 +46,7 @@ import { comesLater } from '../../ui/comesLater.ts';
 const OutlineRun = comesLater(() => import('./OutlineRun.vue'));
 
 /** One layer of a part, or the same of several: stitch, thread, strands, direction and the stitch's own parameters, as far as they have them in common. */
-const props = defineProps<{ planned: PlannedPart; layer: SharedLayer }>();
+const props = defineProps<{ planned: PlannedPart; layer: SharedLayer; isOneKind: boolean }>();
 const emit = defineEmits<{
   change: [change: PassChange, label: string, mergeKey: string | null];
   stitch: [id: StitchId];
@@ -243,6 +243,7 @@ const dial = computed(() => {
 <template>
   <div class="editor">
     <ChoiceField
+      v-if="isOneKind"
       class="wide"
       label="Stitch"
       :value="common(({ stitch }) => stitch)"

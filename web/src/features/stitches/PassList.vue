@@ -15,7 +15,12 @@ import { inCommon, timeOfShared, type SharedLayer } from './sharedLayers.ts';
 import * as say from './words.ts';
 
 /** The layers of a part, or those that several have in common, laid as they lie: what is worked last lies on top of the list. */
-const props = defineProps<{ parts: readonly PlannedPart[]; layers: readonly SharedLayer[]; open: number }>();
+const props = defineProps<{
+  parts: readonly PlannedPart[];
+  layers: readonly SharedLayer[];
+  open: number;
+  isOneKind: boolean;
+}>();
 const emit = defineEmits<{
   open: [index: number];
   add: [role: PassRole];
@@ -92,7 +97,11 @@ const roles = computed(() =>
         <div v-if="index === open" class="body"><slot :index="index" /></div>
       </li>
     </ol>
-    <MenuButton :options="roles" data-test="add-layer" @select="(role) => emit('add', role as PassRole)"
+    <MenuButton
+      v-if="isOneKind"
+      :options="roles"
+      data-test="add-layer"
+      @select="(role) => emit('add', role as PassRole)"
       >Add a layer…</MenuButton
     >
   </section>

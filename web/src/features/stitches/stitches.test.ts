@@ -76,7 +76,7 @@ describe('the layers of a part', () => {
     const { part } = planned('Top right panel');
     const { passes } = session.workings.plannedOf(part.id)!;
     const two = { ...planned('Top right panel'), passes: [passes[0]!, passes[0]!] };
-    const shown = session.show(PassList, { parts: [two], layers: sharedLayers([two]), open: 0 });
+    const shown = session.show(PassList, { parts: [two], layers: sharedLayers([two]), open: 0, isOneKind: true });
     expect(shown.findAll('li')).toHaveLength(2);
     const [upper, lower] = shown.findAll('li');
     await upper!.find('button').trigger('click');

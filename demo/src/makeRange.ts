@@ -102,8 +102,35 @@ export function makeSilk(): string[][] {
   ];
 }
 
+/** The wool has letters of its own, too. */
+const WOOL: readonly Family[] = [
+  ['hp', 'hip', 25],
+  ['pt', 'peat', 55],
+  ['wh', 'whin', 88],
+  ['bm', 'broom', 106],
+  ['fe', 'fern', 132],
+  ['jn', 'juniper', 158],
+  ['ta', 'tarn', 225],
+  ['bb', 'bilberry', 278],
+  ['lg', 'ling', 335],
+];
+const WOOL_TONES = ['north', 'lee', 'noon', 'mist'] as const;
+const WOOL_GREYS = ['crag', 'scree', 'cloud', 'lamb'] as const;
+
+/** The wool: softer than cotton, and never as dark or as light. */
+export function makeWool(): string[][] {
+  return [
+    ...WOOL.flatMap((family) => ladder(family, 4, 0.35, 0.84, 0.115, WOOL_TONES)),
+    ...ladder(['fd', 'fold', 75], 4, 0.3, 0.93, 0.02, WOOL_GREYS),
+  ];
+}
+
 export function writeRanges(): void {
-  for (const [name, rows] of Object.entries({ thrumwick: makeRange(), eiderlight: makeSilk() })) {
+  for (const [name, rows] of Object.entries({
+    thrumwick: makeRange(),
+    eiderlight: makeSilk(),
+    hurdlefold: makeWool(),
+  })) {
     const file = new URL(`../../core/src/materials/data/${name}.json`, import.meta.url);
     writeFileSync(file, `[\n${rows.map((row) => `  ${JSON.stringify(row)}`).join(',\n')}\n]\n`);
   }

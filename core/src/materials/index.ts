@@ -102,6 +102,7 @@ export {
   nearestShade,
   nearestShades,
   RANGES,
+  comesIn,
   rangeOf,
   refOf,
   SCOURWHITE,

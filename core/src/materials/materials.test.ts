@@ -4,6 +4,9 @@ import {
   bundleDiameterMm,
   clothOf,
   CLOTHS,
+  comesIn,
+  THREAD_IDS,
+  RANGES,
   FOLDED_STRANDS,
   innerDiameterMm,
   laidWidthMm,
@@ -146,5 +149,19 @@ describe('the shade card', () => {
     }
     expect(nearestShades('#325674', 4)).toHaveLength(4);
     expect(shadeOf('zz-00')).toBeUndefined();
+  });
+});
+
+describe('shade cards', () => {
+  it('are there for every kind of thread, and no code means two shades', () => {
+    for (const id of THREAD_IDS) {
+      expect(
+        RANGES.some((range) => comesIn(range, [id])),
+        id,
+      ).toBe(true);
+    }
+    expect(RANGES.filter((range) => comesIn(range, []))).toEqual(RANGES);
+    const codes = RANGES.flatMap(({ shades }) => shades.map(({ code }) => code));
+    expect(new Set(codes).size).toBe(codes.length);
   });
 });

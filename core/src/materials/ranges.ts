@@ -1,6 +1,7 @@
 import type { ThreadId } from './threads.ts';
 import { labOf, nearestColours, type Lab, type Match } from '../colour/index.ts';
 import eiderlight from './data/eiderlight.json' with { type: 'json' };
+import hurdlefold from './data/hurdlefold.json' with { type: 'json' };
 import thrumwick from './data/thrumwick.json' with { type: 'json' };
 
 /** A shade as it is kept with a piece or in a thread box: enough to show and to buy it, wherever the file is opened. */
@@ -21,13 +22,20 @@ export interface Shade extends ShadeRef {
 export interface ThreadRange {
   readonly id: string;
   readonly name: string;
-  /** The kind of thread that it comes in. */
+  /** The kind of thread that it is shown in, and others that are dyed in the same shades. */
   readonly thread: ThreadId;
+  readonly also: readonly ThreadId[];
   readonly shades: readonly Shade[];
 }
 
 /** A range of which every entry is a code, a name and a colour. */
-export function rangeOf(id: string, name: string, thread: ThreadId, rows: readonly (readonly string[])[]): ThreadRange {
+export function rangeOf(
+  id: string,
+  name: string,
+  thread: ThreadId,
+  rows: readonly (readonly string[])[],
+  also: readonly ThreadId[] = [],
+): ThreadRange {
   const shades = rows.map(([code, shade, hex]) => ({
     range: id,
     code: code!,
@@ -35,20 +43,39 @@ export function rangeOf(id: string, name: string, thread: ThreadId, rows: readon
     hex: hex!,
     lab: labOf(hex!),
   }));
-  return { id, name, thread, shades };
+  return { id, name, thread, also, shades };
 }
 
-/** The invented range that ships with Junctura: even steps of hue, chroma and lightness. */
-export const THRUMWICK: ThreadRange = rangeOf('thrumwick', 'Thrumwick', 'stranded-cotton', thrumwick);
+/** Whether a range is dyed in any of some kinds of thread; of no kind at all, every range is. */
+export function comesIn({ thread, also }: Pick<ThreadRange, 'thread' | 'also'>, kinds: readonly string[]): boolean {
+  return kinds.length === 0 || [thread, ...also].some((kind) => kinds.includes(kind));
+}
+
+/** The invented range that ships with Junctura: even steps of hue, chroma and lightness. Its other cottons are dyed in the same shades. */
+export const THRUMWICK: ThreadRange = rangeOf('thrumwick', 'Thrumwick', 'stranded-cotton', thrumwick, [
+  'pearl-12',
+  'pearl-8',
+  'pearl-5',
+  'pearl-3',
+  'matt-cotton',
+]);
 /** An invented range of silk: clearer, fewer, with a finer step in the lights. */
 export const EIDERLIGHT: ThreadRange = rangeOf('eiderlight', 'Eiderlight', 'stranded-silk', eiderlight);
-/** One matt white for whitework. */
-export const SCOURWHITE: ThreadRange = rangeOf('scourwhite', 'Scourwhite', 'whitework-cotton', [
-  ['sw-97', 'Scoured white', '#f7f6f1'],
+/** An invented range of wool: softer, never as dark or as light. */
+export const HURDLEFOLD: ThreadRange = rangeOf('hurdlefold', 'Hurdlefold', 'crewel-wool', hurdlefold, [
+  'tapestry-wool',
 ]);
+/** One matt white for whitework, heavy and fine. */
+export const SCOURWHITE: ThreadRange = rangeOf(
+  'scourwhite',
+  'Scourwhite',
+  'whitework-cotton',
+  [['sw-97', 'Scoured white', '#f7f6f1']],
+  ['matt-cotton'],
+);
 
 /** The ranges that ship with Junctura; all are invented. */
-export const RANGES: readonly ThreadRange[] = [THRUMWICK, EIDERLIGHT, SCOURWHITE];
+export const RANGES: readonly ThreadRange[] = [THRUMWICK, EIDERLIGHT, HURDLEFOLD, SCOURWHITE];
 
 const byCode = new Map(RANGES.flatMap((range) => range.shades.map((shade) => [`${range.id} ${shade.code}`, shade])));
 

@@ -17,7 +17,6 @@ export {
   shoppingCsv,
   shoppingList,
   shoppingPages,
-  skeinsToBuy,
   troubleWords,
   type Costs,
   type ShoppingRow,

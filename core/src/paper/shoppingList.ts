@@ -1,5 +1,5 @@
 import type { ThreadSpread } from '../work/index.ts';
-import { ENOUGH, type Reach, risingFactors, shareWithin, type Plan } from '../thread/index.ts';
+import { type Reach, risingFactors, shareWithin, skeinsToBuy, type Plan } from '../thread/index.ts';
 import Papa from 'papaparse';
 import { spreadOfPositions } from '../drawing/index.ts';
 import {
@@ -59,7 +59,6 @@ export interface ShoppingRow {
   readonly colours: readonly string[];
 }
 
-const MOST_SKEINS = 200;
 /** What is owned of other things, as the list says it. */
 const OWNED = 'in your basket';
 
@@ -67,16 +66,6 @@ const OWNED = 'in your basket';
 export interface Besides {
   readonly finishing?: readonly FinishMaterial[];
   readonly basket?: Basket;
-}
-
-/** The fewest skeins that, with what is owned, do in nine cases of ten. */
-export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread, memory = new Memory()): number {
-  if (odds >= ENOUGH) return 0;
-  const { putUpM } = threadKind(need.thread);
-  const factors = risingFactors(need.loads, spread, memory);
-  let skeins = 1;
-  while (skeins < MOST_SKEINS && shareWithin(factors, (ownedM + skeins * putUpM) / need.wholeM) < ENOUGH) skeins++;
-  return skeins;
 }
 
 /**

@@ -41,6 +41,7 @@ export {
 export {
   colourInShade,
   dropColour,
+  shadesApart,
   fromAnotherLot,
   gatherShades,
   takeShades,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { channelsOf } from '../colour/index.ts';
+import { channelsOf, deltaE, labOf } from '../colour/index.ts';
 import { nearestShade, RANGES, refOf } from '../materials/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
 import {
@@ -11,6 +11,7 @@ import {
   gatherShades,
   invertEdit,
   plainPass,
+  shadesApart,
   shownColour,
   takeShades,
   type Edit,
@@ -113,5 +114,30 @@ describe('a palette', () => {
       two.palette.map(({ id }, i) => [id, { shade: refOf(shades[0]!), second: i === 0 ? null : refOf(shades[1]!) }]),
     );
     expect(done(two, takeShades(two, blended, 'x')).palette).toHaveLength(2);
+  });
+});
+
+describe('colours that would come to one shade', () => {
+  const nearest = new Map(
+    two.palette.map(({ id, hex }) => [id, { shade: refOf(nearestShade(hex).item), second: null }]),
+  );
+
+  it('are one once they are worked in it, and two where they are kept apart', () => {
+    expect(done(two, takeShades(two, nearest, 'x')).palette).toHaveLength(1);
+    const apart = shadesApart(two, nearest, shades);
+    const { palette } = done(two, takeShades(two, apart, 'x'));
+    expect(palette).toHaveLength(2);
+    // The first has what it came to; the second the nearest that is far enough from it.
+    const [first, second] = palette.map(({ shade }) => shade!);
+    expect(first).toEqual(nearest.get(two.palette[0]!.id)!.shade);
+    const away = (hex: string): number => deltaE(labOf(hex), labOf(first!.hex));
+    expect(away(second!.hex)).toBeGreaterThanOrEqual(3);
+    const wanted = labOf(two.palette[1]!.hex);
+    const least = Math.min(...shades.filter(({ hex }) => away(hex) >= 3).map(({ lab }) => deltaE(lab, wanted)));
+    expect(deltaE(labOf(second!.hex), wanted)).toBeCloseTo(least, 9);
+  });
+
+  it('stay as they are where there is nothing to choose from', () => {
+    expect(shadesApart(two, nearest, [])).toEqual(nearest);
   });
 });

@@ -1,4 +1,5 @@
-import { isSameShade, refOf, type ShadeRef } from '../materials/index.ts';
+import { deltaE, labOf, nearestColours } from '../colour/index.ts';
+import { isSameShade, refOf, type Shade, type ShadeRef } from '../materials/index.ts';
 import { editOf, type Edit } from './edits.ts';
 import { freeColourId } from './ids.ts';
 import { newColour, type PaletteColour, type Part, type Pass, type Piece } from './schema.ts';
@@ -96,6 +97,37 @@ export function takeShades(piece: Piece, shades: ReadonlyMap<string, WorkedIn>, 
           [['finish', 'edgeColour'], edgeColour && kept(edgeColour)],
         ] as const)),
   ]);
+}
+
+/** Two shades that are nearer than this are hardly worth two skeins (ΔE2000). */
+const LEAST_APART = 3;
+
+/**
+ * Shades for some colours of which no two come to one thread, nor to that of another colour: what would is given the nearest shade that nothing
+ * else is worked in.
+ * @param shades what each would be worked in; the first that comes to a shade has it
+ * @param offers what can be chosen from instead
+ */
+export function shadesApart(
+  { palette }: Pick<Piece, 'palette'>,
+  shades: ReadonlyMap<string, WorkedIn>,
+  offers: readonly Shade[],
+): ReadonlyMap<string, WorkedIn> {
+  const taken = palette.filter(({ id, shade }) => shade && !shades.has(id));
+  const apart = new Map<string, WorkedIn>();
+  for (const colour of palette) {
+    const chosen = shades.get(colour.id);
+    if (!chosen) continue;
+    const now = inShade(colour, chosen);
+    const isTaken = taken.some((other) => isOneThread(other, now));
+    const labs = taken.flatMap(({ shade }) => (shade ? [labOf(shade.hex)] : []));
+    const free = offers.filter(({ lab }) => labs.every((other) => deltaE(lab, other) >= LEAST_APART));
+    const [nearest] = isTaken ? nearestColours(labOf(colour.hex), free, 1) : [];
+    const worked = nearest ? { shade: refOf(nearest.item), second: null } : chosen;
+    apart.set(colour.id, worked);
+    taken.push(inShade(colour, worked));
+  }
+  return apart;
 }
 
 /** A part whose colours, and those of its layers, are others. */

@@ -15,7 +15,16 @@ export { drawNeeds, needOdds, quantile, RISING_FACTORS, risingFactors, shareWith
 export { onTheNeedle, type NeedleAnswer } from './onTheNeedle.ts';
 export { inOrder, ORDER_WAYS, orderWays, type OrderWay, type OrderWayId } from './orderWays.ts';
 export { CLEAR_IN_HOOP, EXTENT, hoopMoves, sumUp, type Plan } from './plan.ts';
-export { ENOUGH, ownedFor, partsToDo, willReach, type Owned, type Reach } from './reach.ts';
+export {
+  ENOUGH,
+  ownedFor,
+  partsToDo,
+  skeinsToBuy,
+  skeinsToBuyInAll,
+  willReach,
+  type Owned,
+  type Reach,
+} from './reach.ts';
 export { savings, type Saving } from './savings.ts';
 export { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
 export { orderBound, orderTotals, type OrderBound, type OrderTotals } from './orderTotals.ts';

@@ -4,6 +4,7 @@ import { Memory, stage } from '../measure/index.ts';
 import { hourOdds } from './odds.ts';
 import { pointsOf, circleAround, type PlacedShape, positionsOf, clearInHoopMm } from '../drawing/index.ts';
 import { type ColourNeed, type StepWork, threadWork } from './needs.ts';
+import { shadeNeeds } from './shadeNeeds.ts';
 import type { OrderOfWork, Step } from '../order/index.ts';
 import type { PlannedPart, ThreadSpread, PlannedPass } from '../work/index.ts';
 import { type Circle, type Box, boxOf } from '../geometry/index.ts';
@@ -71,7 +72,8 @@ export function sumUp(
           hoopMoves(order),
         ) / 3600,
       ),
-      skeins90: colours.reduce((total, { skeins }) => total + skeins.p90, 0),
+      // Colours that come to one shade are bought as one.
+      skeins90: shadeNeeds(piece, colours, spread, memory).reduce((total, { skeins }) => total + skeins.p90, 0),
     },
   };
 }

@@ -1,10 +1,10 @@
 import type { Plan } from './plan.ts';
 import { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
 import { risingFactors, shareWithin, quantile } from './odds.ts';
-import { type PlannedPart } from '../work/index.ts';
+import type { PlannedPart, ThreadSpread } from '../work/index.ts';
 import { colourNeeds } from './needs.ts';
 import { Memory } from '../measure/index.ts';
-import { entriesOf, freeM, type ThreadBox } from '../materials/index.ts';
+import { entriesOf, freeM, threadKind, type ThreadBox } from '../materials/index.ts';
 import { type PlanInput } from '../piece/index.ts';
 
 /** What is had is enough where it does in this share of cases. */
@@ -60,6 +60,24 @@ export function willReach(
       shortM: Math.max(0, need.wholeM * enough - ownedM),
     };
   });
+}
+
+/** Nothing takes more skeins of one shade than this. */
+const MOST_SKEINS = 200;
+
+/** The fewest skeins that, with what is owned, do in nine cases of ten. */
+export function skeinsToBuy({ need, ownedM, odds }: Reach, spread: ThreadSpread, memory = new Memory()): number {
+  if (odds >= ENOUGH) return 0;
+  const { putUpM } = threadKind(need.thread);
+  const factors = risingFactors(need.loads, spread, memory);
+  let skeins = 1;
+  while (skeins < MOST_SKEINS && shareWithin(factors, (ownedM + skeins * putUpM) / need.wholeM) < ENOUGH) skeins++;
+  return skeins;
+}
+
+/** How many skeins are still to buy for all shades of a piece. */
+export function skeinsToBuyInAll(reaches: readonly Reach[], spread: ThreadSpread, memory = new Memory()): number {
+  return reaches.reduce((sum, reach) => sum + skeinsToBuy(reach, spread, memory), 0);
 }
 
 const NOTHING_DONE: ReadonlySet<string> = new Set([]);

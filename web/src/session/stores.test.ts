@@ -86,7 +86,7 @@ describe('news from the planner', () => {
 describe('the tally', () => {
   it('says what a change made of it', () => {
     const piece = kite();
-    const tally = tallyOf(piece, new Planner().plan(piece, USUAL_FACTORS));
+    const tally = tallyOf(piece, new Planner().plan(piece, USUAL_FACTORS), 3);
     const more = {
       ...tally,
       threadMm: tally.threadMm + 1400,
@@ -99,7 +99,7 @@ describe('the tally', () => {
     expect(differences(tally, more, 'metric')).toEqual([
       '+1.4 m',
       '−1 stitch',
-      '+1 skein',
+      '+1 skein to buy',
       '−3 needlefuls',
       '−1.5 m to cut',
       '2 more things to check',
@@ -107,7 +107,7 @@ describe('the tally', () => {
     expect(differences(tally, tally, 'metric')).toEqual([]);
     // Longer cuts change nothing that is stitched, but how often one threads and what is lost by it.
     const byTheArm = { ...piece, worker: { ...piece.worker, cutMm: 700 } };
-    const longer = tallyOf(byTheArm, new Planner().plan(byTheArm, USUAL_FACTORS));
+    const longer = tallyOf(byTheArm, new Planner().plan(byTheArm, USUAL_FACTORS), 3);
     expect(differences(tally, longer, 'metric').join()).toMatch(/−\d+ needlefuls/);
   });
 });

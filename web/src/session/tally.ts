@@ -11,6 +11,7 @@ export interface Tally {
   readonly stitches: number;
   readonly hours: { readonly p10: number; readonly p50: number; readonly p90: number };
   readonly threadMm: number;
+  /** Skeins that are not owned and still to buy. */
   readonly skeins: number;
   /** How often a needle is threaded, and what is cut off the skeins for that, m. */
   readonly loads: number;
@@ -18,7 +19,8 @@ export interface Tally {
   readonly findings: number;
 }
 
-export function tallyOf(piece: Piece, { plan, findings }: Workings): Tally {
+/** @param skeins how many are still to buy */
+export function tallyOf(piece: Piece, { plan, findings }: Workings, skeins: number): Tally {
   return {
     widthMm: plan.design.widthMm,
     heightMm: plan.design.heightMm,
@@ -26,7 +28,7 @@ export function tallyOf(piece: Piece, { plan, findings }: Workings): Tally {
     stitches: plan.totals.stitches,
     hours: plan.totals.hours,
     threadMm: plan.totals.threadMm,
-    skeins: plan.totals.skeins90,
+    skeins,
     loads: plan.colours.reduce((sum, { loads }) => sum + loads, 0),
     cutM: plan.colours.reduce((sum, { wholeM }) => sum + wholeM, 0),
     findings: findings.filter((finding) => !isAccepted(piece, finding)).length,
@@ -44,7 +46,7 @@ export function differences(before: Tally, after: Tally, units: UnitSystem): str
   const counts: [value: number, one: string, other: string][] = [
     [after.stitches - before.stitches, 'stitch', 'stitches'],
     [after.parts - before.parts, 'part', 'parts'],
-    [after.skeins - before.skeins, 'skein', 'skeins'],
+    [after.skeins - before.skeins, 'skein to buy', 'skeins to buy'],
     [after.loads - before.loads, 'needleful', 'needlefuls'],
   ];
   if (Math.abs(thread) >= 50) said.push(say.signed(thread, formatThread(Math.abs(thread), units)));

@@ -5,6 +5,7 @@ import {
   EMPTY_BOX,
   isSameShade,
   RANGES,
+  comesIn,
   rangeOf,
   type BoxEntry,
   type Shade,
@@ -112,7 +113,7 @@ export const useThreadBox = defineStore('threadBox', () => {
   } {
     const isKind = (thread: string): boolean => kinds.length === 0 || kinds.includes(thread);
     const mine = owned.value.filter(({ thread }) => isKind(thread)).map(({ shade }) => shade);
-    const cards = ranges.value.filter(({ thread }) => isKind(thread)).flatMap(({ shades }) => [...shades]);
+    const cards = ranges.value.filter((range) => comesIn(range, kinds)).flatMap(({ shades }) => [...shades]);
     const toBuy = cards.filter((shade) => !mine.some((other) => isSameShade(other, shade)));
     return { owned: mine, toBuy, all: [...mine, ...toBuy] };
   }

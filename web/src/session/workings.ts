@@ -1,7 +1,7 @@
 import { Memory } from '@junctura/core/measure';
 import { ownedFindings, recordFindings, type Finding, type Workings } from '@junctura/core/advice';
 import { isSamePlanInput, planInput, type Piece, type PlanInput } from '@junctura/core/piece';
-import { ownedFor } from '@junctura/core/thread';
+import { ownedFor, skeinsToBuyInAll, willReach, type Reach } from '@junctura/core/thread';
 import type { CoarsePart, OwnFactors, PlannedPart } from '@junctura/core/work';
 import { defineStore } from 'pinia';
 import { computed, markRaw, ref, shallowRef, watch } from 'vue';
@@ -66,7 +66,17 @@ export const useWorkings = defineStore('workings', () => {
     return (id != null && plannedById.value.get(id)) || null;
   }
 
-  const tally = computed(() => (current.value ? tallyOf(piece.value, current.value) : null));
+  /** For each shade, what is owned of it against what is left to do. */
+  const reaches = computed(() =>
+    current.value
+      ? willReach(piece.value, current.value.plan, record.progress.done, threads.box, memory)
+      : ([] as readonly Reach[]),
+  );
+  const tally = computed(() =>
+    current.value
+      ? tallyOf(piece.value, current.value, skeinsToBuyInAll(reaches.value, current.value.plan.spread, memory))
+      : null,
+  );
   /** What the last action made of the tally: its label, and the tally before it. */
   const lastChange = computed(() =>
     opened.lastAction && tallyBefore.value ? { label: opened.lastAction.label, before: tallyBefore.value } : null,
@@ -185,6 +195,7 @@ export const useWorkings = defineStore('workings', () => {
     memory,
     piece,
     plannedOf,
+    reaches,
     tally,
     lastChange,
     isBusy,

@@ -1,6 +1,8 @@
-import { formatDurationRange } from '@junctura/core/measure';
+import { newEntry } from '@junctura/core/materials';
+import { formatDurationRange, plural } from '@junctura/core/measure';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
+import { useThreadBox } from '../session/threadBox.ts';
 import { useRecord } from '../session/record.ts';
 import { useWorkSoFar } from '../session/workSoFar.ts';
 import { Session, textOf } from '../testing/session.ts';
@@ -38,5 +40,20 @@ describe('the tally', () => {
     const { p10, p90 } = work.left!.seconds;
     expect(work.soFar!.seconds).toBe(24 * 60);
     expect(told()).toContain(formatDurationRange(0.4 + p10 / 3600, 0.4 + p90 / 3600));
+  });
+
+  it('counts as to buy what is not owned: nothing once the box has all of it', async () => {
+    const shown = session.show(TheTally, { findingsShown: false });
+    const { reaches } = session.workings;
+    expect(session.workings.tally!.skeins).toBeGreaterThan(0);
+    expect(textOf(shown.find('dl'))).toContain(plural(session.workings.tally!.skeins, 'skein'));
+    const threads = useThreadBox(session.pinia);
+    const entries = reaches.map(({ need }, i) =>
+      newEntry({ id: `e${i}`, shade: need.shade, thread: need.thread, whole: 4 }),
+    );
+    threads.change('Fill the box', { ...threads.box, entries: [...threads.box.entries, ...entries] });
+    await nextTick();
+    expect(session.workings.tally!.skeins).toBe(0);
+    expect(textOf(shown.find('dl'))).toContain('0 skeins');
   });
 });

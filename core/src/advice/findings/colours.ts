@@ -3,7 +3,7 @@ import { runningColours } from '../../transfer/index.ts';
 import { usesColour, groundBelow, laidScraps, passesAsWorked } from '../../work/index.ts';
 import { type Plan } from '../../thread/index.ts';
 import { deltaE, labOf, separation } from '../../colour/index.ts';
-import { isSameShade, RANGES, strandChoices, threadKind, type Shade } from '../../materials/index.ts';
+import { comesIn, isSameShade, RANGES, strandChoices, threadKind, type Shade } from '../../materials/index.ts';
 import { roundTo, type Memory, valueOf } from '../../measure/index.ts';
 import {
   setColour,
@@ -185,7 +185,7 @@ function toldApart({ piece, plan, finding, memory }: Case<'too-alike'>): Offer[]
 /** The shades that come in the thread in which two colours are worked; where they differ, all. */
 function shadesFor({ colours }: Plan, a: string, b: string): Shade[] {
   const threads = new Set(colours.flatMap(({ colour, thread }) => (colour === a || colour === b ? [thread] : [])));
-  const ranges = RANGES.filter(({ thread }) => threads.has(thread));
+  const ranges = RANGES.filter((range) => comesIn(range, [...threads]));
   return (ranges.length > 0 ? ranges : RANGES).flatMap(({ shades }) => [...shades]);
 }
 

@@ -2,20 +2,22 @@
 import { plural } from '@junctura/core/measure';
 import { usesColour } from '@junctura/core/work';
 import { colourPairs, substitutes } from '@junctura/core/advice';
-import { deltaE, differenceInWords, labOf, SEEING, type Seeing } from '@junctura/core/colour';
+import { deltaE, differenceInWords, labOf, nearestColours, SEEING, type Seeing } from '@junctura/core/colour';
 import { nearestShade, type ShadeRef } from '@junctura/core/materials';
 import {
   colourName,
   dropColour,
   gatherShades,
   setColour,
-  setShade,
+  shadesApart,
   shadesOf,
   takeShades,
   type PaletteColour,
+  type Piece,
+  type WorkedIn,
 } from '@junctura/core/piece';
 import { NButton, NInput } from 'naive-ui';
-import { computed, onBeforeUnmount, ref } from 'vue';
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import ShadeLadder from './ShadeLadder.vue';
 import LotByParts from './LotByParts.vue';
@@ -78,13 +80,42 @@ function gather(shade: ShadeRef): void {
 }
 const unchosen = computed(() => entries.value.filter(({ colour }) => colour.shade === null));
 
-function chooseAll(): void {
-  const shades = new Map(
-    unchosen.value.map(({ colour }) => [colour.id, { shade: nearestShade(colour.hex).item, second: null }]),
-  );
-  opened.edit(takeShades(opened.piece, shades, 'Use the nearest shades'));
+/** Nearest of the cards of the kinds of thread that a colour is worked in. */
+function nearestFor({ id, hex }: PaletteColour): ShadeRef {
+  const [nearest] = nearestColours(labOf(hex), threads.offersIn(kindsOf(id)).all, 1);
+  return nearest?.item ?? nearestShade(hex).item;
 }
-function show(id: string): void {
+function chooseAll(): void {
+  const shades = new Map(unchosen.value.map(({ colour }) => [colour.id, { shade: nearestFor(colour), second: null }]));
+  take(shades, 'Use the nearest shades');
+}
+
+/** What came to one shade with another colour by the last choice, and how it would be otherwise. */
+const joined = shallowRef<{ text: string; after: Piece; keepApart: () => void } | null>(null);
+/** Gives colours their shades: those that come to one are one row and one skein, and it is said. */
+function take(shades: ReadonlyMap<string, WorkedIn>, label: string): void {
+  const before = opened.piece;
+  const used = new Set(entries.value.map(({ colour }) => colour.id));
+  opened.edit(takeShades(before, shades, label));
+  const left = new Set(opened.piece.palette.map(({ id }) => id));
+  const gone = before.palette.filter(({ id }) => used.has(id) && !left.has(id));
+  if (gone.length === 0) return;
+  const names = gone.map(({ id }) => shades.get(id)?.shade ?? before.palette.find((own) => own.id === id)?.shade);
+  const isOpen = openId.value !== null && left.has(openId.value);
+  if (!isOpen) show(null);
+  joined.value = {
+    text: say.cameToOneShade([...new Set(names.flatMap((shade) => (shade ? [shade.name] : [])))]),
+    after: opened.piece,
+    keepApart: () => {
+      opened.undo();
+      const offers = threads.offersIn(workings.kinds).all;
+      const withGone = new Map([...gone.map(workedNow), ...shades]);
+      opened.edit(takeShades(opened.piece, shadesApart(opened.piece, withGone, offers), 'Keep the colours apart'));
+    },
+  };
+}
+const workedNow = ({ id, shade, second }: PaletteColour): [string, WorkedIn] => [id, { shade, second }];
+function show(id: string | null): void {
   openId.value = openId.value === id ? null : id;
   isLadderOpen.value = false;
   selection.pickColour(openId.value);
@@ -96,7 +127,7 @@ function words({ colour, hex, parts }: { colour: PaletteColour; hex: string; par
   return away < 1 ? say.asDrawn(count) : say.awayFromDrawn(count, differenceInWords(away));
 }
 const choose = (id: string, shade: ShadeRef, second: ShadeRef | null): void =>
-  opened.edit(setShade(opened.piece, id, shade, second));
+  take(new Map([[id, { shade, second }]]), 'Choose a shade');
 
 /** The kinds of thread in which a colour is worked. */
 function kindsOf(id: string): string[] {
@@ -139,6 +170,10 @@ onBeforeUnmount(() => (selection.seeing = 'daylight'));
     <NButton v-if="unchosen.length > 0" type="primary" size="small" @click="chooseAll">
       {{ say.nearestFor(unchosen.length) }}
     </NButton>
+    <p v-if="joined && joined.after === opened.piece" class="row small" role="status" data-test="joined">
+      <span>{{ joined.text }}</span>
+      <NButton size="tiny" @click="joined.keepApart()">Keep them apart</NButton>
+    </p>
     <ul class="colours">
       <li v-for="entry in entries" :key="entry.colour.id">
         <button

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { differenceInWords, labOf, mixed, nearestBlend, nearestColours, type Match } from '@junctura/core/colour';
-import { isSameShade, type Shade, type ShadeRef } from '@junctura/core/materials';
+import { comesIn, isSameShade, type Shade, type ShadeRef } from '@junctura/core/materials';
 import { NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useShop } from '../../session/shop.ts';
@@ -21,12 +21,15 @@ const threads = useThreadBox();
 const shop = useShop();
 const NEAREST = { owned: 3, toBuy: 3 } as const;
 const search = ref('');
-const cardId = ref(threads.ranges[0]!.id);
-const card = computed(() => threads.ranges.find(({ id }) => id === cardId.value) ?? threads.ranges[0]!);
+const cardId = ref<string | null>(null);
+/** The cards of the kinds of thread that are worked in; where there are none, all cards. */
+const fitting = computed(() => {
+  const found = threads.ranges.filter((range) => comesIn(range, props.kinds));
+  return found.length > 0 ? found : threads.ranges;
+});
+const card = computed(() => fitting.value.find(({ id }) => id === cardId.value) ?? fitting.value[0]!);
 const cards = computed(() =>
-  threads.ranges
-    .filter(({ thread }) => props.kinds.length === 0 || props.kinds.includes(thread))
-    .map(({ id, name, shades }) => ({ value: id, label: `${name}, ${shades.length}` })),
+  fitting.value.map(({ id, name, shades }) => ({ value: id, label: `${name}, ${shades.length}` })),
 );
 
 interface Offer {

@@ -10,6 +10,7 @@ import { button, numberIn, Session, textOf, type } from '../../testing/session.t
 import ColoursStep from './ColoursStep.vue';
 import LotByParts from './LotByParts.vue';
 import ShadeLadder from './ShadeLadder.vue';
+import ShadePicker from './ShadePicker.vue';
 import ToldApart from './ToldApart.vue';
 
 let session: Session;
@@ -61,6 +62,22 @@ describe('the colours of a piece', () => {
     }
     session.opened.undo();
     expect(session.opened.piece).toEqual(before);
+  });
+
+  it('that come to one shade are one row, and it is said; kept apart they have two', async () => {
+    const [one, two] = session.opened.piece.palette;
+    const shown = session.show(ColoursStep);
+    await shown.findAll('.colour')[1]!.trigger('click');
+    shown.findComponent(ShadePicker).vm.$emit('choose', one!.shade!, null);
+    await session.planned();
+    expect(session.opened.piece.palette.map(({ id }) => id)).not.toContain(two!.id);
+    expect(textOf(shown.find('[data-test="joined"]'))).toContain(one!.shade!.name);
+    await button(shown, 'Keep them apart').trigger('click');
+    await session.planned();
+    expect(session.opened.piece.palette.map(({ id }) => id)).toContain(two!.id);
+    const shades = session.opened.piece.palette.map(({ shade }) => shade?.code);
+    expect(new Set(shades).size).toBe(shades.length);
+    expect(shown.find('[data-test="joined"]').exists()).toBe(false);
   });
 
   it('words of theirs are typed as one edit', async () => {

@@ -15,6 +15,13 @@ export const nearestFor = (colours: number): string =>
     other: `Use the nearest shades for ${formatNumber(colours)} colours`,
   });
 
+/** Colours that were drawn apart and come to a shade of one name each. */
+export const cameToOneShade = (shades: readonly string[]): string =>
+  byCount(shades.length, {
+    one: `Two colours came to ${shades[0]}: they are one row and one skein now.`,
+    other: `Several colours came to the same shades, ${formatList(shades)}: each is one row and one skein now.`,
+  });
+
 export const colourwayName = (number: number): string => `Colourway ${number}`;
 
 export const usePalette = (name: string): string => `Use the palette “${name}”`;

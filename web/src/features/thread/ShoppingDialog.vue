@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { formatMoment, formatMoney } from '@junctura/core/measure';
-import { willReach } from '@junctura/core/thread';
 import { costsOf, cuttingPages, shoppingCsv, shoppingList, shoppingPages, troubleWords } from '@junctura/core/paper';
 import { NButton, NInput } from 'naive-ui';
 import { computed } from 'vue';
@@ -11,7 +10,6 @@ import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { usePdf } from '../../session/usePdf.ts';
 import { useSettings } from '../../session/settings.ts';
-import { useRecord } from '../../session/record.ts';
 import { useFinishing } from '../../session/finishing.ts';
 import { useShop } from '../../session/shop.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
@@ -26,7 +24,6 @@ const workings = useWorkings();
 const selection = useSelection();
 const settings = useSettings();
 const shop = useShop();
-const record = useRecord();
 const threads = useThreadBox();
 const router = useRouter();
 const finishing = useFinishing();
@@ -35,14 +32,10 @@ void shop.ask();
 
 const plan = computed(() => workings.current!.plan);
 const rows = computed(() =>
-  shoppingList(
-    workings.piece,
-    plan.value,
-    willReach(workings.piece, plan.value, record.progress.done, threads.box, workings.memory),
-    shop.stock,
-    settings.units,
-    { finishing: finishing.plan?.materials ?? [], basket: threads.box.basket },
-  ),
+  shoppingList(workings.piece, plan.value, workings.reaches, shop.stock, settings.units, {
+    finishing: finishing.plan?.materials ?? [],
+    basket: threads.box.basket,
+  }),
 );
 const toBuy = computed(() => rows.value.filter((row) => row.toBuy > 0));
 const enough = computed(() => rows.value.filter((row) => row.toBuy === 0));

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ENOUGH, willReach, type Reach, type Saving, enoughTimes } from '@junctura/core/thread';
+import { ENOUGH, type Reach, type Saving, enoughTimes } from '@junctura/core/thread';
 import { entriesOf, freeM, threadKind, type BoxEntry } from '@junctura/core/materials';
 import { formatThread, plural } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
@@ -21,11 +21,11 @@ const threads = useThreadBox();
 const record = useRecord();
 const keyOf = ({ need }: Reach): string => `${need.shade.range} ${need.shade.code} ${need.lot ?? ''}`;
 const reaches = computed(() => {
-  if (!workings.current) return [];
-  const all = willReach(workings.piece, workings.current.plan, record.progress.done, threads.box, workings.memory);
   // What is begun and will not reach comes first, then what is to buy, then what is enough.
   const urgency = ({ ownedM, odds }: Reach): number => (odds >= ENOUGH ? 2 : ownedM > 0 ? 0 : 1);
-  return all.sort((a, b) => urgency(a) - urgency(b) || a.odds - b.odds || b.need.wholeM - a.need.wholeM);
+  return [...workings.reaches].sort(
+    (a, b) => urgency(a) - urgency(b) || a.odds - b.odds || b.need.wholeM - a.need.wholeM,
+  );
 });
 const metres = (m: number): string => formatThread(m * 1000, settings.units);
 

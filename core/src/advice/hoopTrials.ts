@@ -1,6 +1,9 @@
 import type { OwnFactors } from '../work/index.ts';
 import { NO_PICTURES, type Pictures } from '../painting/index.ts';
-import { fitToHoop } from '../drawing/index.ts';
+import { fitToHoop, pointsOf, type PlacedShape } from '../drawing/index.ts';
+import { placesOf } from '../geometry/index.ts';
+import { innerHalvesMm, outerHalvesMm } from '../materials/index.ts';
+import { findPositions } from '../order/index.ts';
 import type { Hoop, Piece } from '../piece/index.ts';
 import type { FindingId } from './finding.ts';
 import type { Planner, Workings } from './planner.ts';
@@ -21,11 +24,45 @@ export interface HoopTrial {
   readonly tooSmall: readonly string[];
   readonly tooLong: readonly string[];
   readonly merging: number;
+  /** How the hoop holds a design that keeps its size; null: the design fills the hoop. */
+  readonly held: HeldInHoop | null;
 }
 
-/** The piece as it would be if it filled another hoop. */
+/** How a design of a given size lies in a hoop. */
+export interface HeldInHoop {
+  /** The least way from the design to the ring, mm; less than nought: it reaches past it. */
+  readonly clearMm: number;
+  /** How often the hoop is set on; null: more often than can be planned. */
+  readonly positions: number | null;
+  /** On how many parts the ring lies in one of its positions. */
+  readonly underRing: number;
+}
+
+/** Whether a design keeps its size whatever the hoop does: it was set, or lies in several positions. */
+export function keepsSize({ placement, positions, hoop }: Pick<Piece, 'placement' | 'positions' | 'hoop'>): boolean {
+  return placement.isSizeSet || positions.length > 1 || hoop === null;
+}
+
+/** The piece as it would be in another hoop: filling it, or at the size that it keeps. */
 export function inHoop(piece: Piece, hoop: Hoop): Piece {
-  return { ...piece, hoop, positions: [], placement: fitToHoop(piece, hoop) };
+  const placement = piece.hoop && keepsSize(piece) ? piece.placement : fitToHoop(piece, hoop);
+  return { ...piece, hoop, positions: [], placement };
+}
+
+function heldIn(hoop: Hoop, { parts, hoop: room }: Workings['plan']): HeldInHoop {
+  const clearMm = room?.clearMm ?? 0;
+  const middles = clearMm >= hoop.airMm ? [[0, 0] as const] : findPositions(parts, hoop);
+  const underRing = parts.filter(({ placed }) => middles?.some((middle) => liesUnderRing(placed, hoop, middle)));
+  return { clearMm, positions: middles && Math.max(1, middles.length), underRing: underRing.length };
+}
+
+/** Whether the ring of a hoop lies on a part: some of it is outside the inner ring and some inside the outer one. */
+function liesUnderRing({ shape }: PlacedShape, hoop: Hoop, [cx, cy]: readonly [number, number]): boolean {
+  const away = ([a, b]: readonly [number, number], x: number, y: number): number =>
+    Math.hypot((x - cx) / a, (y - cy) / b);
+  const [inner, outer] = [innerHalvesMm(hoop), outerHalvesMm(hoop)];
+  const points = [...pointsOf(shape)].flatMap((run) => [...placesOf(run)]);
+  return points.some(([x, y]) => away(inner, x, y) > 1) && points.some(([x, y]) => away(outer, x, y) < 1);
 }
 
 /** Plans a piece as it would be in another hoop. A planner that tried it in one before is quicker with the next. */
@@ -60,6 +97,7 @@ export function tryHoop(
       tooSmall: partsWith('part-too-small'),
       tooLong: partsWith('span-too-long'),
       merging: workings.findings.filter(({ id }) => id === 'line-too-close').length,
+      held: piece.hoop && keepsSize(piece) ? heldIn(hoop, workings.plan) : null,
     },
   };
 }

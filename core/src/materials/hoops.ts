@@ -1,3 +1,5 @@
+import { formatLength, formatNumber, MM_PER_INCH, type UnitSystem } from '../measure/index.ts';
+
 /** Nominal sizes of round hoops in mm (about 4 to 12 in). */
 export const HOOP_SIZES_MM = [100, 125, 150, 180, 200, 230, 250, 300] as const;
 /** Usual ovals, long by short, mm. */
@@ -26,6 +28,23 @@ export interface HoopSize {
   readonly nominalMm: number;
   /** The short way of an oval; null: round. */
   readonly shortMm: number | null;
+}
+
+/** A hoop this near to whole inches is sold by them. */
+const NEAR_INCH = 0.13;
+
+/** The size of a hoop as it is sold: “15 cm”, “20 × 13 cm”, “6 in”, “4 1/2 in”. */
+export function hoopSizeText({ nominalMm, shortMm }: HoopSize, units: UnitSystem): string {
+  const size = units === 'inch' ? inches : (mm: number): string => formatNumber(mm / 10, 1);
+  const across = shortMm === null ? size(nominalMm) : `${size(nominalMm)} × ${size(shortMm)}`;
+  return units === 'inch' ? `${across} in` : `${across} cm`;
+}
+
+function inches(mm: number): string {
+  const whole = Math.round(mm / MM_PER_INCH);
+  return Math.abs(mm / MM_PER_INCH - whole) < NEAR_INCH
+    ? formatNumber(whole)
+    : formatLength(mm, 'inch').replace(' in', '');
 }
 
 /** Half the inside of a ring, across and up and down, mm. */
@@ -85,4 +104,16 @@ export const WARP_LIMIT = 0.02;
 /** How far cloth is pulled out of true: its length up and down over that across, less one. */
 export function warpOf({ uprightMm, acrossMm }: { uprightMm: number; acrossMm: number }): number {
   return uprightMm / acrossMm - 1;
+}
+
+/** Up to these widths a hoop is light in the hand, is reached to its middle, and can still be held, mm. */
+const HELD_MM = { light: 130, easy: 185, far: 235 } as const;
+
+/** How a hoop is held: light in the hand; with fingers that reach its middle; hardly so; or only on a stand or table. */
+export type HoldingOf = 'light' | 'easy' | 'far' | 'stand';
+
+/** How a hoop is held, by its shorter way: from there the hand reaches in. */
+export function holdingOf({ nominalMm, shortMm }: HoopSize): HoldingOf {
+  const mm = shortMm ?? nominalMm;
+  return mm <= HELD_MM.light ? 'light' : mm <= HELD_MM.easy ? 'easy' : mm <= HELD_MM.far ? 'far' : 'stand';
 }

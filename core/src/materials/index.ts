@@ -64,6 +64,8 @@ export {
   HOOP_RANGE_MM,
   HOOP_SIZES_MM,
   hoopNeeds,
+  holdingOf,
+  hoopSizeText,
   innerDiameterMm,
   innerHalvesMm,
   outerHalvesMm,
@@ -72,6 +74,7 @@ export {
   WARP_LIMIT,
   warpOf,
   type HoopNeeds,
+  type HoldingOf,
   type HoopSize,
 } from './hoops.ts';
 export { DEFAULT_SLACK, LONG_SPAN_MM, LOOKING, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from './lengths.ts';

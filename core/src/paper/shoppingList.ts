@@ -5,6 +5,7 @@ import { spreadOfPositions } from '../drawing/index.ts';
 import {
   clothOf,
   hoopNeeds,
+  hoopSizeText,
   markOf,
   NEEDLE_NAMES,
   RANGES,
@@ -25,7 +26,6 @@ import {
 import { materialInWords, type FinishMaterial } from '../finish/index.ts';
 import {
   Memory,
-  formatLength,
   formatMoney,
   formatNumber,
   formatThread,
@@ -229,10 +229,7 @@ function otherThings(
     const cut = `${cm(needs.clothAcrossMm)} × ${cm(needs.clothUprightMm)}`;
     const left = clothFor(basket, cloth.id, needs.clothAcrossMm, needs.clothUprightMm);
     put(`cloth-${cloth.id}`, 'cloth', cloth.name, cut, 'piece', left !== null);
-    const size =
-      piece.hoop.shortMm === null
-        ? formatLength(piece.hoop.nominalMm, units)
-        : `${formatLength(piece.hoop.nominalMm, units)} × ${formatLength(piece.hoop.shortMm, units)}`;
+    const size = hoopSizeText(piece.hoop, units);
     put(
       `hoop-${piece.hoop.nominalMm}`,
       'hoop',

@@ -1,6 +1,15 @@
 import { positionsOf, spreadOfPositions } from '../../drawing/index.ts';
 import { stepsAfterStitching } from '../../finish/index.ts';
-import { clothOf, hoopNeeds, innerHalvesMm, markOf, RANGES, threadKind, type ShadeRef } from '../../materials/index.ts';
+import {
+  clothOf,
+  hoopNeeds,
+  hoopSizeText,
+  innerHalvesMm,
+  markOf,
+  RANGES,
+  threadKind,
+  type ShadeRef,
+} from '../../materials/index.ts';
 import {
   formatDuration,
   formatDurationRange,
@@ -158,7 +167,7 @@ function introOf(piece: Piece, plan: Plan, { units, hand }: GuideOptions): strin
   return [
     say.designMeasures(mm(widthMm), mm(heightMm)),
     piece.hoop
-      ? say.workedInHoop(mm(piece.hoop.nominalMm), positionsOf(piece).length)
+      ? say.workedInHoop(hoopSizeText(piece.hoop, units), positionsOf(piece).length)
       : 'Work it without a hoop, or in a padded one.',
     say.takesTime(formatDurationRange(p10, p90), sittings, piece.worker.sittingMin),
     say.forHand(hand),
@@ -197,7 +206,7 @@ function materialsOf(piece: Piece, plan: Plan, { units }: GuideOptions): GuideMa
       hex: piece.cloth.colour,
     },
     ...(piece.hoop
-      ? [{ name: say.hoopOf(mm(piece.hoop.nominalMm)), detail: insideText(piece, mm), amount: '1', hex: null }]
+      ? [{ name: say.hoopOf(hoopSizeText(piece.hoop, units)), detail: insideText(piece, mm), amount: '1', hex: null }]
       : []),
     {
       name: 'Needles',

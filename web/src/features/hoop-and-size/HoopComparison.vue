@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { inHoop, type HoopTrial } from '@junctura/core/advice';
-import { AIR_MM, HOOP_SIZES_MM, OVAL_SIZES_MM } from '@junctura/core/materials';
+import { AIR_MM, holdingOf, HOOP_SIZES_MM, hoopSizeText, OVAL_SIZES_MM } from '@junctura/core/materials';
 import { formatDurationRange, formatLength } from '@junctura/core/measure';
 import { plainHoop, setHoop, type Hoop } from '@junctura/core/piece';
 import { NButton, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, triggerRef, watch } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
-import { hoopSizeText } from './words.ts';
 import { useSettings } from '../../session/settings.ts';
 import type { JobOutput } from '../../workers/jobs.ts';
 import { pictures } from '../../workers/workerPool.ts';
@@ -68,6 +67,13 @@ const mm = (value: number): string => formatLength(value, settings.units);
 const sizeText = (hoop: Hoop): string => hoopSizeText(hoop, settings.units);
 const isPresent = ({ nominalMm, shortMm }: Hoop): boolean =>
   opened.piece.hoop?.nominalMm === nominalMm && opened.piece.hoop.shortMm === shortMm;
+/** How a hoop is held, where its designs are all of one size and that is what they differ by. */
+const HOLDING = {
+  light: 'light in the hand',
+  easy: 'your fingers reach the middle',
+  far: 'your fingers hardly reach the middle',
+  stand: 'needs a stand or a table',
+} as const;
 const chosenMm = computed(() => hoops.value.find(isPresent)?.nominalMm ?? null);
 function losses(trial: HoopTrial): string[] {
   const lines: string[] = [];
@@ -78,7 +84,14 @@ function losses(trial: HoopTrial): string[] {
 }
 function choose(trial: HoopTrial): void {
   const { hoop, placement } = inHoop(opened.piece, { ...(opened.piece.hoop ?? trial.hoop), ...trial.hoop });
-  opened.edit(setHoop(opened.piece, hoop, placement, say.fitTo(sizeText(trial.hoop))));
+  opened.edit(
+    setHoop(
+      opened.piece,
+      hoop,
+      placement,
+      trial.held ? say.useHoop(sizeText(trial.hoop)) : say.fitTo(sizeText(trial.hoop)),
+    ),
+  );
   emit('close');
 }
 </script>
@@ -89,6 +102,9 @@ function choose(trial: HoopTrial): void {
       <NRadio value="round">Round hoops</NRadio>
       <NRadio value="oval">Oval hoops, turned for the best fit</NRadio>
     </NRadioGroup>
+    <p v-if="done[0]?.held" class="soft">
+      {{ say.keepsSizeOf(mm(done[0].widthMm), mm(done[0].heightMm)) }}
+    </p>
     <TryingBar
       v-if="share < 1 && !problem"
       :share="share"
@@ -104,13 +120,21 @@ function choose(trial: HoopTrial): void {
         </div>
         <h3>{{ sizeText(hoop) }}</h3>
         <template v-if="trials[i]">
-          <p class="small figure">
+          <p v-if="trials[i]!.held" class="small figure" data-test="held">
+            {{ say.clearOfRing(trials[i]!.held!.clearMm, mm(Math.abs(trials[i]!.held!.clearMm))) }}<br />
+            {{ say.positionsNeeded(trials[i]!.held!.positions) }}<br />
+            <template v-if="trials[i]!.held!.underRing > 0"
+              >{{ say.ringLiesOn(trials[i]!.held!.underRing) }}<br
+            /></template>
+            {{ HOLDING[holdingOf(hoop)] }}
+          </p>
+          <p v-else class="small figure">
             {{ say.wide(mm(trials[i]!.widthMm)) }}<br />{{
               formatDurationRange(trials[i]!.hours.p10, trials[i]!.hours.p90)
             }}<br />
             {{ say.threadAndSkeins(trials[i]!.threadM, trials[i]!.skeins) }}
           </p>
-          <p class="small" :class="losses(trials[i]!).length > 0 ? 'lost' : 'kept'">
+          <p v-if="!trials[i]!.held" class="small" :class="losses(trials[i]!).length > 0 ? 'lost' : 'kept'">
             <template v-if="losses(trials[i]!).length > 0">
               <span v-for="loss in losses(trials[i]!)" :key="loss">{{ loss }}<br /></span>
             </template>
@@ -120,7 +144,7 @@ function choose(trial: HoopTrial): void {
         </template>
       </li>
     </ul>
-    <TrialChart v-if="done.length > 1" :trials="done" :chosen-mm="chosenMm" class="chart" />
+    <TrialChart v-if="done.length > 1 && !done[0]!.held" :trials="done" :chosen-mm="chosenMm" class="chart" />
   </TheDialog>
 </template>
 

@@ -7,10 +7,12 @@ import {
   HOOP_RANGE_MM,
   HOOP_SIZES_MM,
   hoopNeeds,
+  hoopSizeText,
   ownsHoop,
   OVAL_SIZES_MM,
   usualCloth,
 } from '@junctura/core/materials';
+import { keepsSize as keepsItsSize } from '@junctura/core/advice';
 import { formatLength, roundTo } from '@junctura/core/measure';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
 import { Lock, LockOpen } from '@lucide/vue';
@@ -26,7 +28,6 @@ import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
-import { hoopSizeText } from './words.ts';
 import * as say from './words.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 
@@ -91,8 +92,7 @@ const USES: { value: Piece['use']; label: string }[] = [
 const hasDesign = computed(() => (design.value?.circle?.r ?? 0) > 0);
 const fitted = (next: Hoop): Placement => fitToHoop(opened.piece, next);
 
-/** Whether the design keeps its size whatever the hoop does: it was set, or lies in several positions. */
-const keepsSize = computed(() => opened.piece.placement.isSizeSet || severalPositions.value || hoop.value === null);
+const keepsSize = computed(() => keepsItsSize(opened.piece));
 function setSize(nominalMm: number, shortMm: number | null): void {
   const next = { ...(hoop.value ?? plainHoop(nominalMm, airMm.value)), nominalMm, shortMm, warp: null };
   const name = hoopSizeText(next, settings.units);

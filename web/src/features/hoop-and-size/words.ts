@@ -1,14 +1,4 @@
-import {
-  byCount,
-  formatFine,
-  formatLength,
-  formatNumber,
-  formatPercent,
-  MM_PER_INCH,
-  plural,
-  type UnitSystem,
-} from '@junctura/core/measure';
-import type { Hoop } from '@junctura/core/piece';
+import { byCount, formatFine, formatNumber, formatPercent, plural } from '@junctura/core/measure';
 
 export const yoursFits = (cloth: string): string => `${cloth}; your own will fit`;
 
@@ -27,23 +17,6 @@ export const noPositions = (why: string): string => `The hoop positions could no
 
 export const roundEnough = (limit: number): string => `Within ${formatPercent(limit)}: round enough. Happy stitching.`;
 
-/** A hoop this near to whole inches is sold by them. */
-const NEAR_INCH = 0.13;
-
-/** The size of a hoop as it is sold: “15 cm”, “20 × 13 cm”, “6 in”, “4 1/2 in”. */
-export function hoopSizeText({ nominalMm, shortMm }: Pick<Hoop, 'nominalMm' | 'shortMm'>, units: UnitSystem): string {
-  const size = units === 'inch' ? inches : (mm: number): string => formatNumber(mm / 10, 1);
-  const across = shortMm === null ? size(nominalMm) : `${size(nominalMm)} × ${size(shortMm)}`;
-  return units === 'inch' ? `${across} in` : `${across} cm`;
-}
-
-function inches(mm: number): string {
-  const whole = Math.round(mm / MM_PER_INCH);
-  return Math.abs(mm / MM_PER_INCH - whole) < NEAR_INCH
-    ? formatNumber(whole)
-    : formatLength(mm, 'inch').replace(' in', '');
-}
-
 export const useHoop = (size: string): string => `Use a ${size} hoop`;
 
 // What a design loses in a hoop.
@@ -54,6 +27,19 @@ export const merging = (lines: number): string =>
   byCount(lines, { one: 'one line merges', other: `${formatNumber(lines)} lines merge` });
 
 export const satinTooLong = (parts: number): string => `${plural(parts, 'part')} with satin too long`;
+
+/** How a design of a size that is kept lies in a hoop. */
+export const clearOfRing = (clearMm: number, clear: string): string =>
+  clearMm >= 0 ? `${clear} free all round` : `reaches ${clear} past the ring`;
+
+export const positionsNeeded = (positions: number | null): string =>
+  positions === null ? 'too small to reach it all' : plural(positions, 'hoop position');
+
+export const ringLiesOn = (parts: number): string =>
+  byCount(parts, { one: 'the ring lies on one part', other: `the ring lies on ${formatNumber(parts)} parts` });
+
+export const keepsSizeOf = (width: string, height: string): string =>
+  `Your design keeps its size, ${width} × ${height}: here is how each hoop holds it.`;
 
 export const wide = (width: string): string => `${width} wide`;
 

@@ -1,7 +1,7 @@
 import { looseShape } from '../drawing/index.ts';
 import { boxOf, regionArea, type Box, type Circle, type Polyline, type Region, type Ring } from '../geometry/index.ts';
 import { clothOf, laidWidthMm, SECONDS, threadKind, type Cloth, type ThreadId } from '../materials/index.ts';
-import { colourName, colourOf, plainPass, type End, type Finish, type Piece } from '../piece/index.ts';
+import { colourName, colourOf, endOf, plainPass, type End, type Finish, type Piece } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { countLoads, type Plan } from '../thread/index.ts';
 import { planPass, workSettings, type OwnFactors, type PlannedPass, type WorkSettings } from '../work/index.ts';
@@ -45,21 +45,6 @@ export interface EndPlan {
   readonly templates: readonly Template[];
   readonly problems: readonly FinishProblem[];
   readonly look: FinishLook;
-}
-
-/** What a piece ends as by what it is for, where nothing else was said. */
-const END_OF_USE: Readonly<Record<Piece['use'], End>> = {
-  framed: 'framed',
-  handled: 'cushion',
-  worn: 'garment',
-  washed: 'whitework',
-  patch: 'patch',
-  ornament: 'ornament',
-  whitework: 'whitework',
-};
-
-export function endOf(piece: Pick<Piece, 'use' | 'finish'>): End {
-  return piece.finish.end ?? END_OF_USE[piece.use];
 }
 
 /** null where nothing is stitched yet. */

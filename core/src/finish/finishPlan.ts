@@ -1,9 +1,9 @@
 import { Memory } from '../measure/index.ts';
-import type { End, Piece } from '../piece/index.ts';
+import { endOf, type End, type Piece } from '../piece/index.ts';
 import type { Plan } from '../thread/index.ts';
 import type { OwnFactors } from '../work/index.ts';
 import { careWords, stepsBefore } from './before.ts';
-import { contextOf, endOf, plainLook, WALL, type EndPlan, type FinishContext } from './context.ts';
+import { contextOf, plainLook, WALL, type EndPlan, type FinishContext } from './context.ts';
 import { mounted } from './ends/board.ts';
 import { card } from './ends/card.ts';
 import { framed } from './ends/framed.ts';

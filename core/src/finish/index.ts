@@ -1,5 +1,5 @@
 export { stepsAfterStitching, type FinishingStep } from './afterStitching.ts';
-export { endOf, USUAL_LENGTHS } from './context.ts';
+export { USUAL_LENGTHS } from './context.ts';
 export { finishPlan } from './finishPlan.ts';
 export type {
   Amounts,

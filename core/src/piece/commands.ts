@@ -1,3 +1,4 @@
+import { endOf } from './endOf.ts';
 import type { ShadeRef, ThreadId, MarkId } from '../materials/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import type { Scrap } from './scrap.ts';
@@ -29,8 +30,13 @@ export function renamePiece(piece: Piece, name: string): Edit | null {
   return editOf(piece, 'Rename the piece', [[['name'], name]], 'name');
 }
 
+/** What a piece is for decides what is advised; what it ends as stays as it is. */
 export function setUse(piece: Piece, use: Piece['use']): Edit | null {
-  return editOf(piece, 'Change what it is for', [[['use'], use]]);
+  if (use === piece.use) return null;
+  return editOf(piece, 'Change what it is for', [
+    [['use'], use],
+    [['finish', 'end'], endOf(piece)],
+  ]);
 }
 
 export function setCloth(piece: Piece, cloth: Partial<Piece['cloth']>): Edit | null {

@@ -48,6 +48,7 @@ export {
   type WorkedIn,
 } from './paletteCommands.ts';
 export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
+export { END_OF_USE, endOf } from './endOf.ts';
 export { ENDS, FINISH_RANGES, USUAL_FINISH, type End, type Finish } from './finish.ts';
 export { plainScrap, SCRAP_HELD, SCRAP_PATTERNS, type Scrap } from './scrap.ts';
 export { editProblem } from './editProblem.ts';

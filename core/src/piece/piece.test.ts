@@ -26,6 +26,9 @@ import {
   setShade,
   takeColourway,
   setHoop,
+  END_OF_USE,
+  endOf,
+  setUse,
   plainHoop,
   writePiece,
 } from './index.ts';
@@ -343,5 +346,24 @@ describe('edits', () => {
     const full = applied(many, setPasses(many, new Map([[part.id, layers]]), 'x')!);
     expect(readPiece(writePiece(full))).toEqual({ ok: true, value: full });
     expect(full.drawing.parts.find(({ id }) => id === part.id)!.guides.at(-1)).toBe('M0 89L5 89');
+  });
+});
+
+describe('what a piece is for', () => {
+  it('changes what is advised, never the finish by itself', () => {
+    const piece = { ...kite(), finish: { ...kite().finish, end: null }, use: 'framed' as const };
+    for (const use of Object.keys(END_OF_USE) as Piece['use'][]) {
+      const edit = setUse(piece, use);
+      if (use === piece.use) {
+        expect(edit).toBeNull();
+        continue;
+      }
+      const after = applyEdit(piece, edit!);
+      if (!after.ok) throw new Error(after.problem);
+      expect(after.value.use).toBe(use);
+      expect(endOf(after.value)).toBe(endOf(piece));
+    }
+    // Where nothing was chosen, it is as is usual.
+    expect(endOf({ ...piece, use: 'patch' })).toBe('patch');
   });
 });

@@ -2,7 +2,7 @@
 import { materialInWords, USUAL_LENGTHS, type FinishPlan } from '@junctura/core/finish';
 import { boxOf } from '@junctura/core/geometry';
 import { CLOTHS } from '@junctura/core/materials';
-import { ENDS, FINISH_RANGES, setFinish, type End, type Finish } from '@junctura/core/piece';
+import { END_OF_USE, ENDS, FINISH_RANGES, setFinish, type End, type Finish } from '@junctura/core/piece';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -103,6 +103,9 @@ const size = computed<readonly [number, number] | null>(() => {
         >
           <strong>{{ END_NAMES[end].name }}</strong>
           <span class="small soft">{{ END_NAMES[end].says }}</span>
+          <span v-if="end !== plan.end && end === END_OF_USE[opened.piece.use]" class="small usual"
+            >Usual for what this piece is for</span
+          >
         </button>
       </li>
     </ul>
@@ -239,6 +242,9 @@ const size = computed<readonly [number, number] | null>(() => {
 </template>
 
 <style scoped>
+.usual {
+  color: var(--madder);
+}
 .ends {
   list-style: none;
   margin: 0 -10px;

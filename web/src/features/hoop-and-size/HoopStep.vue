@@ -13,7 +13,8 @@ import {
   usualCloth,
 } from '@junctura/core/materials';
 import { keepsSize as keepsItsSize } from '@junctura/core/advice';
-import { formatLength, roundTo } from '@junctura/core/measure';
+import { formatFine, formatLength, roundTo } from '@junctura/core/measure';
+import { SPAN_LIMIT_MM, WORN_USES } from '@junctura/core/propose';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';
 import { Lock, LockOpen } from '@lucide/vue';
 import { NButton, NCheckbox } from 'naive-ui';
@@ -297,6 +298,9 @@ const isComparing = ref(false);
       :options="USES"
       @change="(use) => opened.edit(setUse(opened.piece, use))"
     />
+    <p class="small soft" data-test="use-says">
+      {{ say.useMeans(formatFine(SPAN_LIMIT_MM[opened.piece.use]), WORN_USES.has(opened.piece.use)) }}
+    </p>
     <ClothNeeds
       v-if="hoop"
       :hoop="hoop"

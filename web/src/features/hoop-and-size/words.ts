@@ -41,6 +41,12 @@ export const ringLiesOn = (parts: number): string =>
 export const keepsSizeOf = (width: string, height: string): string =>
   `Your design keeps its size, ${width} × ${height}: here is how each hoop holds it.`;
 
+/** What the use of a piece decides. */
+export const useMeans = (span: string, isWorn: boolean): string =>
+  isWorn
+    ? `Suggestions keep satin short and flat, and loose loops or stitches over ${span} are pointed out. The finish stays as you chose it.`
+    : `Stitches up to ${span} may lie free. The finish stays as you chose it.`;
+
 export const wide = (width: string): string => `${width} wide`;
 
 export const threadAndSkeins = (metres: number, skeins: number): string =>

@@ -1,6 +1,6 @@
 import { boxFor, demoPiece } from '../testing/pieces.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
-import { willReach, risingFactors, shadeNeeds, shareWithin, skeinsToBuy, skeinsToBuyInAll } from '../thread/index.ts';
+import { willReach, risingFactors, shadeNeeds, shareWithin, skeinsToBuy } from '../thread/index.ts';
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
 import { EMPTY_BOX, hoopNeeds, threadKind, type Basket, type ShopStock, type ThreadBox } from '../materials/index.ts';

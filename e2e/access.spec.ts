@@ -116,7 +116,7 @@ test('the bench, the stitch book, the thread box and the ways in meet WCAG 2.2 A
   await expect(dialog.getByRole('button', { name: 'Use this hoop' })).toHaveCount(3);
   await expect(dialog).toContainText('20 × 13 cm');
   await dialog.getByRole('button', { name: 'Use this hoop' }).nth(1).click();
-  await expect(bench.tally).toContainText('Fit to the 20 × 13 cm');
+  await expect(bench.tally).toContainText('Use a 20 × 13 cm hoop');
   await bench.goTo('Drawing');
   await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
   await bench.choose('Shape', 'Lettering');

@@ -24,14 +24,7 @@ import {
   type ThreadId,
 } from '../materials/index.ts';
 import { materialInWords, type FinishMaterial } from '../finish/index.ts';
-import {
-  Memory,
-  formatMoney,
-  formatNumber,
-  formatThread,
-  plural,
-  type UnitSystem,
-} from '../measure/index.ts';
+import { Memory, formatMoney, formatNumber, formatThread, plural, type UnitSystem } from '../measure/index.ts';
 import type { Piece } from '../piece/index.ts';
 import { textPages } from './textPages.ts';
 import type { Page } from './sheets.ts';

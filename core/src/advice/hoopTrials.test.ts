@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { keepsSize } from '../drawing/index.ts';
 import { HOOP_SIZES_MM, holdingOf, hoopSizeText, innerDiameterMm } from '../materials/index.ts';
 import { plainHoop, type Piece } from '../piece/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
-import { inHoop, keepsSize, Planner, tryHoop } from './index.ts';
+import { inHoop, Planner, tryHoop } from './index.ts';
 
 /** Two discs of 20 mm, their middles 90 mm apart: together they fill a circle of 110 mm. */
 const drawn = svgPiece('<circle cx="-45" r="10" fill="#a33"/><circle cx="45" r="10" fill="#36a"/>', {

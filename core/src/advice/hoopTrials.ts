@@ -1,6 +1,6 @@
 import type { OwnFactors } from '../work/index.ts';
 import { NO_PICTURES, type Pictures } from '../painting/index.ts';
-import { fitToHoop, pointsOf, type PlacedShape } from '../drawing/index.ts';
+import { fitToHoop, keepsSize, pointsOf, type PlacedShape } from '../drawing/index.ts';
 import { placesOf } from '../geometry/index.ts';
 import { innerHalvesMm, outerHalvesMm } from '../materials/index.ts';
 import { findPositions } from '../order/index.ts';
@@ -30,7 +30,7 @@ export interface HoopTrial {
 
 /** How a design of a given size lies in a hoop. */
 export interface HeldInHoop {
-  /** The least way from the design to the ring, mm; less than nought: it reaches past it. */
+  /** The least distance from the design to the ring, mm; negative where the design reaches past it. */
   readonly clearMm: number;
   /** How often the hoop is set on; null: more often than can be planned. */
   readonly positions: number | null;
@@ -38,14 +38,14 @@ export interface HeldInHoop {
   readonly underRing: number;
 }
 
-/** Whether a design keeps its size whatever the hoop does: it was set, or lies in several positions. */
-export function keepsSize({ placement, positions, hoop }: Pick<Piece, 'placement' | 'positions' | 'hoop'>): boolean {
-  return placement.isSizeSet || positions.length > 1 || hoop === null;
+/** Whether a piece is tried at the size that it keeps; without a hoop there is none to compare with, and it fills each. */
+function isTriedAsLarge(piece: Piece): boolean {
+  return piece.hoop !== null && keepsSize(piece);
 }
 
 /** The piece as it would be in another hoop: filling it, or at the size that it keeps. */
 export function inHoop(piece: Piece, hoop: Hoop): Piece {
-  const placement = piece.hoop && keepsSize(piece) ? piece.placement : fitToHoop(piece, hoop);
+  const placement = isTriedAsLarge(piece) ? piece.placement : fitToHoop(piece, hoop);
   return { ...piece, hoop, positions: [], placement };
 }
 
@@ -97,7 +97,7 @@ export function tryHoop(
       tooSmall: partsWith('part-too-small'),
       tooLong: partsWith('span-too-long'),
       merging: workings.findings.filter(({ id }) => id === 'line-too-close').length,
-      held: piece.hoop && keepsSize(piece) ? heldIn(hoop, workings.plan) : null,
+      held: isTriedAsLarge(piece) ? heldIn(hoop, workings.plan) : null,
     },
   };
 }

@@ -8,7 +8,7 @@ export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type 
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';
 export { Planner, type PlanWays, type Workings } from './planner.ts';
 export { STAGES } from './stages.ts';
-export { inHoop, keepsSize, tryHoop, type HoopTrial } from './hoopTrials.ts';
+export { inHoop, tryHoop, type HoopTrial } from './hoopTrials.ts';
 export type { NarrowPlace } from './closeness.ts';
 export { THRESHOLDS } from './thresholds.ts';
 export { tryFlat, tryPainted, type PaintWay, type TriedPaintWay } from './paintWays.ts';

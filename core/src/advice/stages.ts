@@ -11,7 +11,7 @@ import { GROWN_AT_FIRST, WORKED_AREA } from '../finish/index.ts';
 import { BOUNDS_SHARE, GAP_BETWEEN, HOLDING, PORTIONS, SOLVED_ORDER, ZONES } from '../order/index.ts';
 import { COLOUR_TABLE, GROUND_BELOW, LIE_OF_PICTURE, PICTURE_FIELD } from '../painting/index.ts';
 import { COLOUR_NAME } from '../piece/index.ts';
-import { LINE_BENDS, MIRROR_LINE, PROPOSALS, SATIN_DIRECTION, TOUCHING } from '../propose/index.ts';
+import { LINE_BENDS, LINES_THAT_TOUCH, MIRROR_LINE, PROPOSALS, SATIN_DIRECTION, TOUCHING } from '../propose/index.ts';
 import { CLEAR_IN_HOOP, COUNTED_LOADS, EXTENT, RISING_FACTORS } from '../thread/index.ts';
 import { COARSE_PAINTING, LONGEST_FRONT_RUN, WHOLE_REGION, WORKED_PASS } from '../work/index.ts';
 import { NARROWEST_GAP, OWN_GAP, TOO_CLOSE } from './closeness.ts';
@@ -29,6 +29,7 @@ export const STAGES: readonly AnyStage[] = [
   LINE_BENDS,
   SATIN_DIRECTION,
   TOUCHING,
+  LINES_THAT_TOUCH,
   MIRROR_LINE,
   PROPOSALS,
   WHOLE_REGION,

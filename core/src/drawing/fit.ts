@@ -18,6 +18,11 @@ export function roomHalvesMm(hoop: Room): readonly [across: number, upright: num
   return [Math.max(LEAST_ROOM_MM, a - hoop.airMm), Math.max(LEAST_ROOM_MM, b - hoop.airMm)];
 }
 
+/** Whether a design keeps its size whatever the hoop does: it was set, or lies in several positions, or there is no hoop. */
+export function keepsSize({ placement, positions, hoop }: Pick<Piece, 'placement' | 'positions' | 'hoop'>): boolean {
+  return placement.isSizeSet || positions.length > 1 || hoop === null;
+}
+
 /** The placement under which a design fills a hoop up to its air, in the middle: an oval by its best turn. */
 export function fitToHoop(piece: PlanInput, hoop: Room): Placement {
   const points = designPoints(piece);

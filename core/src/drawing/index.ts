@@ -2,6 +2,7 @@ export { WIDEST_SPOT_MM } from './shapeCutter.ts';
 export {
   centred,
   fitToHoop,
+  keepsSize,
   mirrored,
   movedTo,
   onTheGrain,

@@ -109,11 +109,11 @@ export function warpOf({ uprightMm, acrossMm }: { uprightMm: number; acrossMm: n
 /** Up to these widths a hoop is light in the hand, is reached to its middle, and can still be held, mm. */
 const HELD_MM = { light: 130, easy: 185, far: 235 } as const;
 
-/** How a hoop is held: light in the hand; with fingers that reach its middle; hardly so; or only on a stand or table. */
-export type HoldingOf = 'light' | 'easy' | 'far' | 'stand';
+/** How a hoop is held: light in the hand; easily, as the fingers reach its middle; with a stretch to its far middle; or on a stand or table. */
+export type HoopHolding = 'light' | 'easy' | 'far' | 'stand';
 
 /** How a hoop is held, by its shorter way: from there the hand reaches in. */
-export function holdingOf({ nominalMm, shortMm }: HoopSize): HoldingOf {
+export function holdingOf({ nominalMm, shortMm }: HoopSize): HoopHolding {
   const mm = shortMm ?? nominalMm;
   return mm <= HELD_MM.light ? 'light' : mm <= HELD_MM.easy ? 'easy' : mm <= HELD_MM.far ? 'far' : 'stand';
 }

@@ -74,7 +74,7 @@ export {
   WARP_LIMIT,
   warpOf,
   type HoopNeeds,
-  type HoldingOf,
+  type HoopHolding,
   type HoopSize,
 } from './hoops.ts';
 export { DEFAULT_SLACK, LONG_SPAN_MM, LOOKING, SECONDS, UNPICKED_TIME, WORKING_LENGTH } from './lengths.ts';

@@ -99,14 +99,14 @@ export function takeShades(piece: Piece, shades: ReadonlyMap<string, WorkedIn>, 
   ]);
 }
 
-/** Two shades that are nearer than this are hardly worth two skeins (ΔE2000). */
+/** Two shades nearer than this aren't worth two skeins (ΔE2000). */
 const LEAST_APART = 3;
 
 /**
- * Shades for some colours of which no two come to one thread, nor to that of another colour: what would is given the nearest shade that nothing
- * else is worked in.
- * @param shades what each would be worked in; the first that comes to a shade has it
- * @param offers what can be chosen from instead
+ * Shades for some colours, each different from all others in the palette. The first colour that wants a shade has it; the next that wants the same
+ * is given the nearest shade that is free.
+ * @param shades what each colour would be worked in
+ * @param offers the shades to choose from instead
  */
 export function shadesApart(
   { palette }: Pick<Piece, 'palette'>,

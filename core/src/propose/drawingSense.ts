@@ -14,7 +14,7 @@ export interface Sense {
   readonly standsBefore: boolean;
   /** Whether it is the ground on which most of the others lie. */
   readonly isGround: boolean;
-  /** Whether it lies wholly upon another that is no ground: a spot on a cap, hair on a head. */
+  /** Whether all of it lies on another area that isn't the ground: a spot on a cap, a patch on a coat. */
   readonly isUpon: boolean;
   /** All lines of its colour and width taken together; null for what is no line. */
   readonly lines: LineSense | null;
@@ -51,20 +51,21 @@ export function senseOf(
       centre: (part.group !== null && centres.get(part.group)) || null,
       standsBefore: meeting.some((j) => hides(i, j) || neighbours.touch(j, i)),
       isGround: i === ground,
-      isUpon: meeting.some((j) => j !== ground && hides(i, j) && isWithin(shapes[i]!.box!, shapes[j]!.box!)),
+      isUpon: meeting.some(
+        (j) => j !== ground && hides(i, j) && isWithin(shapes[i]!.box!, shapes[j]!.box!, TREATMENT.touchingMm),
+      ),
       lines: lines.get(lineKey(part)) ?? null,
     };
   });
 }
 
-/** Whether a box lies in another, within what counts as touching. */
-function isWithin(inner: Box, outer: Box): boolean {
-  const near = TREATMENT.touchingMm;
+/** Whether a box lies in another that is wider by a margin all round, mm. */
+function isWithin(inner: Box, outer: Box, marginMm: number): boolean {
   return (
-    inner.minX > outer.minX - near &&
-    inner.maxX < outer.maxX + near &&
-    inner.minY > outer.minY - near &&
-    inner.maxY < outer.maxY + near
+    inner.minX > outer.minX - marginMm &&
+    inner.maxX < outer.maxX + marginMm &&
+    inner.minY > outer.minY - marginMm &&
+    inner.maxY < outer.maxY + marginMm
   );
 }
 
@@ -125,16 +126,9 @@ function groundOf(parts: readonly Part[], shapes: readonly PlacedShape[]): numbe
   if (!placed || parts.length < 4 || placed.areaMm2 < TREATMENT.groundMm2) return -1;
   const rest = shapes.filter((other) => other !== placed && other.kind === 'area');
   const largest = rest.every(({ areaMm2 }) => areaMm2 < placed.areaMm2 / 2);
-  const within = shapes.filter(
-    ({ box }) =>
-      box &&
-      box.minX > placed.box!.minX &&
-      box.maxX < placed.box!.maxX &&
-      box.minY > placed.box!.minY &&
-      box.maxY < placed.box!.maxY,
-  );
-  const isRound = largest && within.length >= 0.6 * (parts.length - 1);
-  return isRound && fullnessOf(placed.shape.region) >= GROUND_FULLNESS && !hasPair(placed, within) ? first : -1;
+  const within = shapes.filter(({ box }) => box && isWithin(box, placed.box!, 0));
+  const liesRoundOthers = largest && within.length >= 0.6 * (parts.length - 1);
+  return liesRoundOthers && fullnessOf(placed.shape.region) >= GROUND_FULLNESS && !hasPair(placed, within) ? first : -1;
 }
 
 /** Two areas are a pair where size, height and distance from the middle differ by less than this share of the width of what they lie on. */

@@ -14,3 +14,4 @@ export { coveringStrands, type Proposal } from './treatment.ts';
 export { Proposer } from './settle.ts';
 export type { SettledPass } from './settled.ts';
 export { roomForShades, SPAN_LIMIT_MM, TREATMENT, WORN_USES } from './thresholds.ts';
+export { LINES_THAT_TOUCH } from './touchingLines.ts';

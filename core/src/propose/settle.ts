@@ -80,7 +80,7 @@ export class Proposer {
     const leaders = new Map<string, readonly SettledPass[]>();
     const mirrored = mirrorImages(parts, shapes, this.memory);
     const leaderOf = leadersOfColours(parts, shapes);
-    const touched = touchedLines(parts, shapes, piece.placement.scale);
+    const touched = touchedLines(parts, shapes, piece.placement.scale, this.memory);
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
       const alone = (j: number): SuggestedArea => {

@@ -37,6 +37,51 @@ describe('the form of an area', () => {
   });
 });
 
+describe('a ground', () => {
+  const dots = (at: readonly (readonly [number, number])[]): string =>
+    at.map(([x, y], i) => `<circle id="d${i}" cx="${x}" cy="${y}" r="4" fill="#246"/>`).join('');
+  const tile = '<rect id="under" x="-40" y="-30" width="80" height="60" fill="#c96"/>';
+  const scattered = [
+    [-25, -12],
+    [-8, 15],
+    [12, -5],
+    [30, 18],
+  ] as const;
+
+  it('is scattered lightly or left in rows; with two things alike to the left and right it is a face', () => {
+    expect(['seed', 'running-fill']).toContain(fillings(tile + dots(scattered))['under']);
+    const eyes = [[-12, -8], [12, -8], ...scattered.slice(1, 3)] as const;
+    expect(['seed', 'running-fill']).not.toContain(fillings(tile + dots(eyes))['under']);
+  });
+
+  it('has no bays: a wing that reaches round what lies on it is filled', () => {
+    const wing =
+      '<path id="under" d="M-40-30H40V30H10V-5H-10V30H-40Z" fill="#c96"/>' +
+      dots([
+        [-25, -12],
+        [25, 15],
+        [-28, 8],
+        [20, -18],
+      ]);
+    expect(['seed', 'running-fill']).not.toContain(fillings(wing)['under']);
+  });
+});
+
+describe('a line', () => {
+  const body = '<path id="body" d="M0 0H40" fill="none" stroke="#224" stroke-width="1"/>';
+  const leg = (x: number, top: number, colour: string, width: number): string =>
+    `<path id="leg" d="M${x} ${top}V${top + 20}" fill="none" stroke="${colour}" stroke-width="${width}"/>`;
+
+  it('that touches a longer one of its colour is worked like it, and by itself where it does not', () => {
+    const alone = fillings(body + leg(20, 30, '#224', 1.9));
+    expect(alone['leg']).not.toBe(alone['body']);
+    expect(fillings(body + leg(20, 0, '#224', 1.9))['leg']).toBe(alone['body']);
+    // Another colour, or a band more than twice as wide, stands for itself.
+    expect(fillings(body + leg(20, 0, '#a33', 1.9))['leg']).toBe(alone['leg']);
+    expect(fillings(body + leg(20, 0, '#224', 4))['leg']).not.toBe(alone['body']);
+  });
+});
+
 describe('one colour', () => {
   it('has one texture: that of its largest area, wherever it is allowed', () => {
     const both = fillings(

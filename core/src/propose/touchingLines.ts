@@ -1,5 +1,6 @@
-import type { PlacedShape } from '../drawing/index.ts';
-import { boxesMeet, distanceToLines, placesOf, type Polyline } from '../geometry/index.ts';
+import type { PlacedShape, ShapePair } from '../drawing/index.ts';
+import { boxesMeet, distanceToLines, placeAt, placesOf, type Polyline } from '../geometry/index.ts';
+import { stage, type Memory } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { lineKey } from './drawingSense.ts';
@@ -13,7 +14,12 @@ import * as say from './words.ts';
  * @param shapes one for each part
  * @param scale mm on the cloth for one unit of the drawing
  */
-export function touchedLines(parts: readonly Part[], shapes: readonly PlacedShape[], scale: number): (number | null)[] {
+export function touchedLines(
+  parts: readonly Part[],
+  shapes: readonly PlacedShape[],
+  scale: number,
+  memory: Memory,
+): (number | null)[] {
   const byColour = new Map<string, number[]>();
   parts.forEach(({ kind, colour, dashed, shown }, i) => {
     if (kind !== 'line' || dashed || !shown || !shapes[i]!.box) return;
@@ -24,7 +30,7 @@ export function touchedLines(parts: readonly Part[], shapes: readonly PlacedShap
     const isOneFamily = new Set(lines.map((i) => lineKey(parts[i]!))).size < 2;
     if (isOneFamily || lines.length > MOST_LINES) continue;
     for (const i of lines) {
-      const touched = lines.filter((j) => isLeader(j, i, parts, shapes, scale));
+      const touched = lines.filter((j) => isLeader(j, i, parts, shapes, scale, memory));
       if (touched.length > 0) {
         found[i] = touched.reduce((a, b) => (shapes[b]!.lengthMm > shapes[a]!.lengthMm ? b : a));
       }
@@ -42,6 +48,7 @@ function isLeader(
   parts: readonly Part[],
   shapes: readonly PlacedShape[],
   scale: number,
+  memory: Memory,
 ): boolean {
   const [line, other] = [shapes[i]!, shapes[j]!];
   if (other.lengthMm <= line.lengthMm || lineKey(parts[i]!) === lineKey(parts[j]!)) return false;
@@ -49,13 +56,22 @@ function isLeader(
   if (wide! > TREATMENT.likeWidths * thin!) return false;
   const nearMm = wide! / 2 + TREATMENT.touchingMm;
   if (!boxesMeet(line.box!, other.box!, nearMm)) return false;
-  const isAt = (ends: readonly Polyline[], lines: readonly Polyline[]): boolean =>
-    ends.some(({ points, closed }) => {
-      const places = closed ? points : Float64Array.of(points[0]!, points[1]!, points.at(-2)!, points.at(-1)!);
-      return [...placesOf(places)].some(([x, y]) => distanceToLines(lines, x, y) < nearMm);
-    });
-  return isAt(line.shape.lines, other.shape.lines) || isAt(other.shape.lines, line.shape.lines);
+  return memory.made(LINES_THAT_TOUCH, [line.partId, other.partId], { a: line, b: other, nearMm });
 }
+
+/** Whether one of two lines ends at the other, or lies beside it: what only crosses it stands for itself. */
+export const LINES_THAT_TOUCH = stage<ShapePair & { readonly nearMm: number }>()(
+  'lines that touch',
+  ['a', 'b', 'nearMm'],
+  ({ a, b, nearMm }) => {
+    const endsAt = (ends: readonly Polyline[], lines: readonly Polyline[]): boolean =>
+      ends.some(({ points, closed }) => {
+        const places = closed ? points : Float64Array.of(...placeAt(points, 0), ...placeAt(points, -1));
+        return [...placesOf(places)].some(([x, y]) => distanceToLines(lines, x, y) < nearMm);
+      });
+    return endsAt(a.shape.lines, b.shape.lines) || endsAt(b.shape.lines, a.shape.lines);
+  },
+);
 
 /** The suggestions for a line so that it is worked like the longer one that it touches. */
 export function likeTouched(

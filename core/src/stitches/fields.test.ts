@@ -4,8 +4,10 @@ import {
   guidedField,
   isInside,
   middleLine,
+  placesOf,
   radialField,
   regionArea,
+  subtract,
   unite,
   type DirectionField,
   type Polyline,
@@ -26,6 +28,7 @@ import {
   type StitchId,
   type StitchPath,
 } from './index.ts';
+import { rowsAsLines } from './shared/rowsAsLines.ts';
 
 const COTTON = threadKind('stranded-cotton');
 const LAID = laidWidthMm(COTTON, 2);
@@ -126,6 +129,41 @@ describe('stitches that follow a field', () => {
       const chains = work('chain-fill', region, { followsOutline: true });
       expect(clothShowing(chains, LAID, region), name).toBeLessThan(0.45);
     }
+  });
+
+  it('go round a hole and leave no ring of cloth, however wide the band round it is', () => {
+    const spacingMm = 0.9;
+    for (const wideMm of [1.5, 1.75, 2, 2.25, 2.5, 3, 3.75, 4, 4.25]) {
+      const band = subtract([circle(6 + wideMm)], [circle(6)]);
+      const { lines } = rowsAsLines(band, { angleRad: 0, followsOutline: true }, spacingMm);
+      const radii = lines.map(({ points }) => Math.hypot(points[0]!, points[1]!)).sort((a, b) => a - b);
+      const apart = radii.slice(1).map((radius, i) => radius - radii[i]!);
+      expect(Math.max(...apart), `${wideMm} mm`).toBeLessThan(1.1 * spacingMm);
+    }
+  });
+
+  it('follow the whole outline of an area on which something lies, and stop at what lies on it', () => {
+    const [spacingMm, outline] = [0.9, [circle(12)]];
+    const eye = circle(3).map((value, k) => (k % 2 === 0 ? value + 5 : value));
+    const seen = subtract(outline, [eye]);
+    const direction = { angleRad: 0, followsOutline: true };
+    const radii = rowsAsLines(outline, direction, spacingMm).lines.map(({ points }) =>
+      Math.hypot(points[0]!, points[1]!),
+    );
+    const { lines } = rowsAsLines(seen, { ...direction, outline }, spacingMm);
+    let cut = 0;
+    for (const { points, closed } of lines) {
+      if (!closed) cut++;
+      for (const [x, y] of placesOf(points)) {
+        expect(Math.hypot(x - 5, y)).toBeGreaterThan(2.95);
+        const off = Math.min(...radii.map((radius) => Math.abs(Math.hypot(x, y) - radius)));
+        expect(off).toBeLessThan(spacingMm / 10);
+      }
+    }
+    expect(cut).toBeGreaterThan(3);
+    expect(coverage(work('stem-fill', seen, { followsOutline: true, outline }), seen, LAID).share).toBeGreaterThan(
+      0.93,
+    );
   });
 
   it('turn satin with a curved strip: every span crosses it, none is longer than the strip is wide', () => {

@@ -59,7 +59,7 @@ function judge(): void {
       <NInputNumber
         class="number"
         :value="value"
-        :placeholder="say.MIXED"
+        :placeholder="value === null ? say.MIXED : ''"
         size="small"
         :min="min"
         :max="max"

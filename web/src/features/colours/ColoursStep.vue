@@ -100,21 +100,19 @@ function take(shades: ReadonlyMap<string, WorkedIn>, label: string): void {
   const left = new Set(opened.piece.palette.map(({ id }) => id));
   const gone = before.palette.filter(({ id }) => used.has(id) && !left.has(id));
   if (gone.length === 0) return;
-  const names = gone.map(({ id }) => shades.get(id)?.shade ?? before.palette.find((own) => own.id === id)?.shade);
-  const isOpen = openId.value !== null && left.has(openId.value);
-  if (!isOpen) show(null);
+  const wanted = new Map([...gone.map(({ id, shade, second }) => [id, { shade, second }] as const), ...shades]);
+  const names = gone.flatMap(({ id }) => wanted.get(id)?.shade?.name ?? []);
+  if (openId.value !== null && !left.has(openId.value)) show(null);
   joined.value = {
-    text: say.cameToOneShade([...new Set(names.flatMap((shade) => (shade ? [shade.name] : [])))]),
+    text: say.cameToOneShade([...new Set(names)]),
     after: opened.piece,
     keepApart: () => {
       opened.undo();
       const offers = threads.offersIn(workings.kinds).all;
-      const withGone = new Map([...gone.map(workedNow), ...shades]);
-      opened.edit(takeShades(opened.piece, shadesApart(opened.piece, withGone, offers), 'Keep the colours apart'));
+      opened.edit(takeShades(opened.piece, shadesApart(opened.piece, wanted, offers), 'Keep the colours apart'));
     },
   };
 }
-const workedNow = ({ id, shade, second }: PaletteColour): [string, WorkedIn] => [id, { shade, second }];
 function show(id: string | null): void {
   openId.value = openId.value === id ? null : id;
   isLadderOpen.value = false;

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { inHoop, type HoopTrial } from '@junctura/core/advice';
-import { AIR_MM, holdingOf, HOOP_SIZES_MM, hoopSizeText, OVAL_SIZES_MM } from '@junctura/core/materials';
+import {
+  AIR_MM,
+  holdingOf,
+  HOOP_SIZES_MM,
+  hoopSizeText,
+  OVAL_SIZES_MM,
+  type HoopHolding,
+} from '@junctura/core/materials';
 import { formatDurationRange, formatLength } from '@junctura/core/measure';
 import { plainHoop, setHoop, type Hoop } from '@junctura/core/piece';
 import { NButton, NRadio, NRadioGroup } from 'naive-ui';
@@ -67,13 +74,13 @@ const mm = (value: number): string => formatLength(value, settings.units);
 const sizeText = (hoop: Hoop): string => hoopSizeText(hoop, settings.units);
 const isPresent = ({ nominalMm, shortMm }: Hoop): boolean =>
   opened.piece.hoop?.nominalMm === nominalMm && opened.piece.hoop.shortMm === shortMm;
-/** How a hoop is held, where its designs are all of one size and that is what they differ by. */
-const HOLDING = {
+/** How each hoop is held: told where the design is as large in all of them. */
+const HOLDING: Readonly<Record<HoopHolding, string>> = {
   light: 'light in the hand',
   easy: 'your fingers reach the middle',
-  far: 'your fingers hardly reach the middle',
+  far: 'your fingers barely reach the middle',
   stand: 'needs a stand or a table',
-} as const;
+};
 const chosenMm = computed(() => hoops.value.find(isPresent)?.nominalMm ?? null);
 function losses(trial: HoopTrial): string[] {
   const lines: string[] = [];

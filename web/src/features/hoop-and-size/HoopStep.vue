@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { fitToHoop, mirrored, movedTo, onTheGrain, resized, spreadOfPositions, turned } from '@junctura/core/drawing';
+import {
+  fitToHoop,
+  keepsSize as keepsItsSize,
+  mirrored,
+  movedTo,
+  onTheGrain,
+  resized,
+  spreadOfPositions,
+  turned,
+} from '@junctura/core/drawing';
 import {
   AIR_MM,
   clothFor,
@@ -12,7 +21,6 @@ import {
   OVAL_SIZES_MM,
   usualCloth,
 } from '@junctura/core/materials';
-import { keepsSize as keepsItsSize } from '@junctura/core/advice';
 import { formatFine, formatLength, roundTo } from '@junctura/core/measure';
 import { SPAN_LIMIT_MM, WORN_USES } from '@junctura/core/propose';
 import { plainHoop, setCloth, setHoop, setUse, type Hoop, type Piece, type Placement } from '@junctura/core/piece';

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { passesAsWorked, stitchSays, type PlannedPart } from '@junctura/core/work';
+import { passesAsWorked, type PlannedPart } from '@junctura/core/work';
 import FilledWith from './FilledWith.vue';
 import LineUse from './LineUse.vue';
 import { asPass, changeStitch, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
-import { formatThread, plural } from '@junctura/core/measure';
+import { plural } from '@junctura/core/measure';
 import {
   groupMembers,
   setDiffers,
@@ -18,24 +18,22 @@ import {
   shownColour,
   setFilledWith,
 } from '@junctura/core/piece';
-import { quantitiesTogether, stitchKind, type Quantities, type StitchId } from '@junctura/core/stitches';
-import type { WorkTime } from '@junctura/core/thread';
+import { stitchKind, type StitchId } from '@junctura/core/stitches';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import { RouterLink } from 'vue-router';
 import LayerList from './PassList.vue';
 import type { PassChange } from './passChange.ts';
-import PassEditor from './PassEditor.vue';
+import OpenLayer from './OpenLayer.vue';
 import { ShadePicker } from '../colours/index.ts';
-import { ThreadBar } from '../thread/index.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useSettings } from '../../session/settings.ts';
-import { partSize, partsInWords, ROLE_WORDS, stitchingAndThreading, useStitch } from '../../session/words.ts';
+import { partSize, partsInWords, ROLE_WORDS, useStitch } from '../../session/words.ts';
 import * as say from './words.ts';
-import { inCommon, layerIndex, sharedLayers, timeOfShared, type SharedLayer } from './sharedLayers.ts';
+import { inCommon, layerIndex, sharedLayers, type SharedLayer } from './sharedLayers.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 
 /** Its needle paths are loaded when there is something to compare. */
@@ -97,7 +95,10 @@ watch(
   },
   { immediate: true },
 );
-const groupSize = computed(() => groupMembers(opened.piece, props.planned.part).length);
+/** How many parts there are with the groups of all that are picked. */
+const groupSize = computed(
+  () => new Set(picked.value.flatMap(({ part }) => groupMembers(opened.piece, part).map(({ id }) => id))).size,
+);
 
 /** The passes of a part as they are worked now, ready to be changed. */
 function passesOf(partId: string): Pass[] {
@@ -139,10 +140,6 @@ function change({ role, nth }: SharedLayer, change: PassChange, label: string, m
 function changedPass(pass: Pass, part: Partial<Pass>, apartDeg: number): Pass {
   if (typeof part.angleDeg === 'number') return { ...pass, angleDeg: (part.angleDeg + apartDeg + 360) % 180 };
   return { ...pass, ...part, params: { ...pass.params, ...part.params } };
-}
-
-function timeOf(layer: SharedLayer): WorkTime {
-  return timeOfShared(workings.current!.plan, picked.value, layer);
 }
 
 /** Another stitch lies in its own way, and keeps what was set where it has the same. */
@@ -201,17 +198,6 @@ function angleOf(partId: string, index: number): number {
   return part?.passes[index]?.angleDeg ?? 0;
 }
 
-function barOf({ frontMm, backMm, wrapMm, throughMm, threadMm }: Quantities): InstanceType<typeof ThreadBar>['$props'] {
-  return {
-    frontMm,
-    backMm,
-    wrapMm,
-    throughMm,
-    slackMm: threadMm - frontMm - backMm - wrapMm - throughMm,
-    lostMm: 0,
-  };
-}
-
 async function choose(offer: Offer): Promise<void> {
   const { piece } = opened;
   const chosenFor = members.value;
@@ -242,9 +228,6 @@ function isNow({ layers }: Offer): boolean {
   );
 }
 
-function together({ passes }: SharedLayer): Quantities {
-  return quantitiesTogether(passes.map(({ quantities }) => quantities));
-}
 const isPaintedFrom = ({ passes }: PlannedPart): boolean => passes.some(({ stitch }) => stitch === 'needle-painting');
 /** Its colour is the cloth’s, or all its layers were removed. */
 const isLeftToCloth = computed(
@@ -276,8 +259,8 @@ function recolour(id: string): void {
       <h2>{{ isOne ? planned.part.name : plural(picked.length, 'part') }}</h2>
       <p class="soft">{{ isOne ? partSize(planned.placed, settings.units) : say.pickedTogether(picked) }}</p>
     </div>
-    <NCheckbox v-if="isOne && groupSize > 1" v-model:checked="forAll" data-test="for-all">{{
-      forAll ? say.allInGroup(groupSize) : say.onlyThisOfGroup(groupSize)
+    <NCheckbox v-if="groupSize > picked.length" v-model:checked="forAll" data-test="for-all">{{
+      forAll ? say.allInGroup(groupSize) : say.onlyThisOfGroup(picked.length, groupSize)
     }}</NCheckbox>
 
     <div v-if="isOne && planned.part.group !== null" class="row small">
@@ -327,41 +310,13 @@ function recolour(id: string): void {
       @move="moveLayer"
     >
       <template #default="{ index }">
-        <p v-if="isOne" class="reason">
-          {{ layers[index]!.passes[0]!.reason }}
-          <RouterLink class="small" :to="{ name: 'book', params: { id: layers[index]!.passes[0]!.stitch } }"
-            >How it is worked</RouterLink
-          >
-        </p>
-        <template v-if="isOne">
-          <p
-            v-for="line in stitchSays(layers[index]!.passes[0]!, planned.placed)"
-            :key="line"
-            class="small"
-            data-test="says"
-          >
-            {{ line }}
-          </p>
-        </template>
-        <PassEditor
-          :planned="planned"
+        <OpenLayer
+          :parts="picked"
           :layer="layers[index]!"
           :is-one-kind="kind !== null"
           @change="(part, label, key) => change(layers[index]!, part, label, key)"
           @stitch="(stitch) => setStitch(layers[index]!, stitch)"
         />
-        <div class="why">
-          <p>
-            {{
-              say.layerTakes(
-                formatThread(together(layers[index]!).threadMm, settings.units),
-                together(layers[index]!).stitches,
-                stitchingAndThreading(timeOf(layers[index]!)),
-              )
-            }}
-          </p>
-          <ThreadBar v-bind="barOf(together(layers[index]!))" />
-        </div>
       </template>
     </LayerList>
     <p v-if="!isOne && picked.some(({ passes }) => passes.length !== layers.length)" class="soft small">
@@ -435,17 +390,6 @@ function recolour(id: string): void {
 </template>
 
 <style scoped>
-.reason a {
-  color: var(--ink-soft);
-}
-.reason {
-  font-family: var(--serif);
-  font-size: 16px;
-}
-.why {
-  display: grid;
-  gap: 6px;
-}
 .tight {
   gap: 6px;
 }

@@ -11,7 +11,7 @@ import { useSettings } from '../../session/settings.ts';
 import MenuButton from '../../ui/MenuButton.vue';
 import { ROLE_WORDS, wholeTime } from '../../session/words.ts';
 import { useWorkings } from '../../session/workings.ts';
-import { inCommon, timeOfShared, type SharedLayer } from './sharedLayers.ts';
+import { inCommon, quantitiesOfShared, timeOfShared, type SharedLayer } from './sharedLayers.ts';
 import * as say from './words.ts';
 
 /** The layers of a part, or those that several have in common, laid as they lie: what is worked last lies on top of the list. */
@@ -40,10 +40,7 @@ const rows = computed(() =>
         role: layer.role,
         text: say.layerInShort(
           stitch ? stitchKind(stitch).name : null,
-          formatThread(
-            layer.passes.reduce((sum, { quantities }) => sum + quantities.threadMm, 0),
-            settings.units,
-          ),
+          formatThread(quantitiesOfShared(layer).threadMm, settings.units),
           wholeTime(timeOfShared(workings.current!.plan, props.parts, layer)),
         ),
       };

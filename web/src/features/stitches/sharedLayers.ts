@@ -1,5 +1,6 @@
 import type { PlannedPart, PlannedPass } from '@junctura/core/work';
 import type { Pass, PassRole } from '@junctura/core/piece';
+import { quantitiesTogether, type Quantities } from '@junctura/core/stitches';
 import { timeOfLayer, type Plan, type WorkTime } from '@junctura/core/thread';
 
 /** A layer that every part of some has: its role, which of that role it is, and how each part works it. */
@@ -32,6 +33,11 @@ export function layerIndex(passes: readonly Pick<Pass, 'role'>[], role: PassRole
 export function inCommon<Value>(values: readonly Value[]): Value | null {
   const [first, ...others] = values;
   return first !== undefined && others.every((value) => value === first) ? first : null;
+}
+
+/** What a layer takes in all of some parts. */
+export function quantitiesOfShared({ passes }: SharedLayer): Quantities {
+  return quantitiesTogether(passes.map(({ quantities }) => quantities));
 }
 
 /** How long a layer takes in all of some parts, as the order of work counts it. */

@@ -123,6 +123,16 @@ describe('the card of several parts', () => {
     expect(strands().value).toBe('2');
   });
 
+  it('says how many a choice is for, with the groups of all that are picked, and can be for those alone', async () => {
+    const [bow, spar] = ['Bow 1 left', 'Spar'].map(planned) as [PlannedPart, PlannedPart];
+    useSelection(session.pinia).pick([bow.part.id, spar.part.id]);
+    const group = session.workings.current!.plan.parts.filter(({ part }) => part.group === bow.part.group);
+    const shown = session.show(PartCard, { planned: bow, forAll: true });
+    expect(textOf(shown.find('[data-test="for-all"]'))).toBe(`All ${group.length + 1} in the group`);
+    await shown.setProps({ forAll: false });
+    expect(textOf(shown.find('[data-test="for-all"]'))).toBe(`Only these 2 of ${group.length + 1} in their groups`);
+  });
+
   it('share the layers that all have, told by role and which of it', () => {
     const layer = (role: string, strands = 2): PlannedPass => ({ role, strands }) as PlannedPass;
     const parts = [

@@ -33,7 +33,11 @@ export const wayFigures = (stitches: number, difference: number, least: number):
 
 export const allInGroup = (size: number): string => `All ${size} in the group`;
 
-export const onlyThisOfGroup = (size: number): string => `Only this one of ${size} in the group`;
+export const onlyThisOfGroup = (picked: number, size: number): string =>
+  byCount(picked, {
+    one: `Only this one of ${formatNumber(size)} in the group`,
+    other: `Only these ${formatNumber(picked)} of ${formatNumber(size)} in their groups`,
+  });
 
 export const oneInGroup = (size: number): string => `one of ${size} in a group`;
 

@@ -59,7 +59,19 @@ export interface FiguresOf {
   snags: { readonly stitch: string };
   'needle-hole': { readonly shaftMm: number; readonly cloth: string };
   pull: { readonly stitch: string; readonly cloth: string };
-  'lost-in-cloth': { readonly colour: string; readonly difference: number };
+  'dense-on-dense': { readonly other: string; readonly otherId: string; readonly sharedMm2: number };
+  'carried-within': { readonly stitch: string; readonly carriedMm: number; readonly ends: number };
+  'corner-gapes': { readonly stitch: string; readonly gapMm: number; readonly laidMm: number };
+  'one-shade': { readonly stitch: string };
+  'too-much': {
+    readonly hours: number;
+    readonly hoopMm: number;
+    readonly usualHours: number;
+    readonly heaviest: string;
+    readonly partHours: number;
+  };
+  /** `a` is its id in the palette. */
+  'lost-in-cloth': { readonly colour: string; readonly a: string; readonly difference: number };
   'too-alike': {
     readonly colour: string;
     readonly other: string;

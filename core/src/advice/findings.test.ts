@@ -7,6 +7,7 @@ import { nearestShade, refOf, type ThreadId } from '../materials/index.ts';
 import { findPositions } from '../order/index.ts';
 import { seededRandom } from '../measure/index.ts';
 import { sittingRecord } from '../testing/pieces.ts';
+import type { StitchId } from '../stitches/index.ts';
 import { blob } from '../testing/shapes.ts';
 import {
   acceptFindings,
@@ -53,7 +54,7 @@ const pictures = new Map<string, Raster>();
 const found = (piece: Piece): FindingId[] =>
   new Planner().plan(piece, USUAL_FACTORS, { pictures }).findings.map(({ id }) => id);
 const pass = (
-  stitch: 'satin' | 'back' | 'chain' | 'french',
+  stitch: StitchId,
   strands = 2,
   params = {},
   thread: ThreadId = 'stranded-cotton',
@@ -99,6 +100,11 @@ function painted(fromMm: number | null): Piece {
   if (fromMm !== null) pictures.set(picture, { width: 60, height: 60, rgba });
   const at = { widthPx: 60, heightPx: 60, mmPerPx: 1, xMm: fromMm ?? 0, yMm: -30, strength: 1 };
   return { ...piece, drawing: { ...piece.drawing, underlay: fromMm === null ? null : { picture, ...at } } };
+}
+/** A square of 1 cm on one of 4 cm, of which nothing is cut away: both in satin. */
+function keptBelow(): Piece {
+  const piece = worked(pieceOf(`${square}<rect x="-5" y="-5" width="10" height="10" fill="#3a3"/>`), pass('satin'));
+  return { ...piece, drawing: { ...piece.drawing, hidden: 'keep' } };
 }
 /** Bullions of 6 mm that lie across, about these places. */
 function coils(...points: [x: number, y: number][]): Piece {
@@ -239,6 +245,14 @@ const CASES: [FindingId, Piece][] = [
       passes: [{ ...plainPass('brick', 'stranded-cotton', 6), direction: 'along' }],
     }),
   ],
+  ['dense-on-dense', keptBelow()],
+  ['carried-within', worked(pieceOf(square), pass('seed', 2, { density: 0.05 }))],
+  [
+    'corner-gapes',
+    worked(pieceOf('<path d="M0 30V0H30" fill="none" stroke="#a33" stroke-width="6"/>'), pass('overcast', 2, { heightMm: 6 })),
+  ],
+  ['one-shade', worked(pieceOf(square), pass('long-short', 1))],
+  ['too-much', worked(pieceOf('<circle r="38" fill="#a33"/><circle r="3" fill="#3a3"/>', { hoop }), pass('split-fill', 1))],
   ['too-alike', pieceOf(beside('#a33', '#a23a35'))],
   ['lots-mixed', ofTwoLots()],
   ['blend-strands', blended()],
@@ -354,6 +368,12 @@ describe('findings', () => {
     return 'gapMm' in figures ? figures.laidMm - figures.gapMm : 0;
   }
 
+  /** What findings weigh: one that is graver outweighs any number of lighter ones. */
+  function gravity(findings: readonly Finding[]): number {
+    const weights = { stop: 1e6, warn: 1e3, note: 1 };
+    return findings.reduce((sum, finding) => sum + weights[severityOf(finding)], 0);
+  }
+
   it.each(CASES.filter(([id]) => id in REMEDIES))('%s: what is offered as a remedy mends it', (id, piece) => {
     const { plan, findings } = planned(piece, id);
     const finding = findings.find((entry) => entry.id === id)!;
@@ -361,7 +381,10 @@ describe('findings', () => {
     expect(remedies.length).toBeGreaterThan(0);
     for (const { edit } of remedies) {
       const mended = after(piece, edit);
-      const left = new Planner().plan(mended, USUAL_FACTORS, { pictures }).findings.find((entry) => entry.id === id);
+      const again = new Planner().plan(mended, USUAL_FACTORS, { pictures }).findings;
+      // What mends one thing spoils no other: nothing is graver, and there is no more of it.
+      expect(gravity(again), edit.label).toBeLessThanOrEqual(gravity(findings));
+      const left = again.find((entry) => entry.id === id);
       // A strand more or less may have to be given several times, but each time it helps.
       if (left) expect(shortBy(left), edit.label).toBeLessThan(shortBy(finding));
     }

@@ -6,6 +6,8 @@ import { COILS_REMEDIES } from './findings/coils.ts';
 import { JOINED_REMEDIES } from './findings/joined.ts';
 import { COLOURS_REMEDIES } from './findings/colours.ts';
 import { DRAWING_REMEDIES } from './findings/drawing.ts';
+import { EFFORT_REMEDIES } from './findings/effort.ts';
+import { FILLINGS_REMEDIES } from './findings/fillings.ts';
 import { HOOP_REMEDIES } from './findings/hoop.ts';
 import { LEAVE_OUT } from './findings/onParts.ts';
 import { MEETING_REMEDIES } from './findings/meeting.ts';
@@ -19,6 +21,8 @@ export const REMEDIES: FindingRemedies = {
   ...DRAWING_REMEDIES,
   ...HOOP_REMEDIES,
   ...PARTS_REMEDIES,
+  ...FILLINGS_REMEDIES,
+  ...EFFORT_REMEDIES,
   ...MEETING_REMEDIES,
   ...COILS_REMEDIES,
   ...JOINED_REMEDIES,

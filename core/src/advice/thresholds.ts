@@ -6,8 +6,23 @@ export const THRESHOLDS = {
   leastWidths: 1.5,
   /** Neighbours further apart than this many laid widths show the cloth. */
   openWidths: 1.02,
-  /** Closer to the cloth than this (ΔE2000) a colour is lost. */
+  /** Closer to the cloth than this (ΔE2000) a colour is lost; within the second it is pale on it. */
   lostInCloth: 8,
+  closeToCloth: 12,
+  /** What surrounds a part on less than this share of its outline lies on the cloth. */
+  surrounded: 0.7,
+  /** Stitches hide the cloth where their thread covers this share of it. */
+  dense: 0.7,
+  /** Dense stitches lie on others over this share of the upper part, and at least this, mm². */
+  denseShare: 0.3,
+  denseMm2: 20,
+  /** A filling carries too much behind from this share of its thread on, or where its thread ends this often on the way. */
+  carriedShare: 0.3,
+  endsWithin: 4,
+  /** Stitches that fan out round a corner: apart on the outside by this many laid widths, and on the inside or in the middle by no more than the second. */
+  gapes: { outside: 2, inside: 1.3 },
+  /** The hours that a hoop is good for: so many, and so many more for each cm² inside it. */
+  hoopHours: { least: 3, perCm2: 0.09 },
   /** Parts that touch and are meant to be told apart lie at least this far apart, ΔE2000 and CIELAB lightness. */
   tooAlike: 6,
   tooAlikeLightness: 5,

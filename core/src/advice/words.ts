@@ -200,6 +200,32 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
     say: ({ stitch, cloth }, part) => `${part}: ${within(stitch)} is dense for ${within(cloth)}, which will draw in.`,
     why: 'A backing keeps its shape. Follow the backing’s own instructions for heat and time.',
   },
+  'dense-on-dense': {
+    say: ({ other, sharedMm2 }, part) =>
+      `${part} lies on “${other}”, and both are solid: ${formatNumber(sharedMm2 / 100, 1)} cm² get two layers of stitches.`,
+    why: 'A needle is hard to push through solid stitches, and the upper ones slide about. Cut away the lower area, or fill it lightly.',
+  },
+  'carried-within': {
+    say: ({ stitch, carriedMm, ends }, part) =>
+      ends > 0
+        ? `${part}: in ${within(stitch)} the thread ends ${plural(ends, 'time')} on its way, as the next stitch is too far off.`
+        : `${part}: in ${within(stitch)} ${formatNumber(carriedMm / 1000, 1)} m of thread is carried across the back.`,
+    why: 'Thread on the back shows through pale cloth, and each end takes time. Set the stitches closer, or choose another filling.',
+  },
+  'corner-gapes': {
+    say: ({ stitch, gapMm, laidMm }, part) =>
+      `${part}: at a corner the outer ends of the ${within(stitch)} are ${mm(gapMm)} apart, and the thread is ${mm(laidMm)} wide.`,
+    why: 'Cloth shows through the fan. Stop at the corner and start again at an angle, or work the part in rows.',
+  },
+  'one-shade': {
+    say: ({ stitch }, part) => `${part}: ${within(stitch)} in a single shade.`,
+    why: 'Its uneven ends are there to blend shades. In one shade it is slower than rows and looks no better.',
+  },
+  'too-much': {
+    say: ({ hours, hoopMm, usualHours, heaviest, partHours }) =>
+      `${formatNumber(hours)} h in a ${formatNumber(hoopMm / 10, 1)} cm hoop, where up to ${formatNumber(usualHours)} h is usual: “${heaviest}” takes ${formatNumber(partHours, 1)} h.`,
+    why: 'Pieces this slow are often left unfinished. Stitch only the outline of the largest areas, or fill them lightly.',
+  },
   joined: {
     say: ({ laidMm, heldMm, lengths }, part) =>
       `${part}: ${mm(laidMm)} of thread is laid in one piece, and one length holds ${mm(heldMm)}. It will take ${formatNumber(lengths)} lengths, joined.`,
@@ -254,8 +280,14 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
 
   // Colours.
   'lost-in-cloth': {
-    say: ({ colour, difference }) => `${colour} is very close to the cloth (difference ${formatNumber(difference)}).`,
-    why: 'From arm’s length it disappears into the cloth.',
+    say: ({ colour, difference }) =>
+      difference < THRESHOLDS.lostInCloth
+        ? `${colour} is very close to the cloth (difference ${formatNumber(difference)}).`
+        : `${colour} is close to the cloth (difference ${formatNumber(difference)}).`,
+    why: ({ difference }) =>
+      difference < THRESHOLDS.lostInCloth
+        ? 'From arm’s length it disappears into the cloth.'
+        : 'From arm’s length its edge is hard to see. Outline it, or choose a deeper shade.',
   },
   'too-alike': {
     say: ({ colour, other, difference, lightness, ladder }) => {
@@ -389,6 +421,8 @@ export const useMark = (mark: string): string => `Use ${mark}`;
 export const usePositions = (count: number): string => `Use ${plural(count, 'hoop position')}`;
 
 export const fitWithRoom = (airMm: number): string => `Fit with ${mm(airMm)} to the hoop`;
+
+export const leaveAllOut = (count: number): string => `Leave all ${count} out`;
 
 export const moveAway = (distanceMm: number): string => `Move it ${mm(distanceMm)} away`;
 

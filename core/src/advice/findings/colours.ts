@@ -1,3 +1,6 @@
+import { least } from 'd3-array';
+import { edgesOf, type PlacedShape } from '../../drawing/index.ts';
+import { boxesMeet, distanceToLines, isInside, placesOf, segmentsOf, type Place } from '../../geometry/index.ts';
 import { WORN_USES } from '../../propose/index.ts';
 import { runningColours } from '../../transfer/index.ts';
 import { usesColour, groundBelow, laidScraps, passesAsWorked } from '../../work/index.ts';
@@ -87,17 +90,71 @@ export function clothColourFindings(piece: PlanInput, plan: Plan, memory: Memory
     const differences = new Map(hexes.map((ground) => [ground, hundredths(deltaE(labOf(ground), lab))]));
     const difference = (depth: number): number => valueOf(differences, grounds.get(depth) ?? piece.cloth.colour);
     // Parts are looked through only for a colour that some ground would swallow.
-    if ([...differences.values()].every((apart) => apart >= THRESHOLDS.lostInCloth)) return [];
+    if ([...differences.values()].every((apart) => apart >= THRESHOLDS.closeToCloth)) return [];
     const lost = plan.parts.findIndex(
       (planned, depth) =>
         // The edge of a scrap may hide in it.
-        !planned.part.scrap && difference(depth) < THRESHOLDS.lostInCloth && usesColour(planned, colour.id),
+        !planned.part.scrap &&
+        difference(depth) < THRESHOLDS.closeToCloth &&
+        usesColour(planned, colour.id) &&
+        !isSurrounded(plan, depth) &&
+        !planned.passes.some(({ role, colour: own }) => role === 'outline' && own !== null && own !== colour.id),
     );
     if (lost < 0) return [];
     return [
-      { id: 'lost-in-cloth', part: plan.parts[lost]!.part.id, figures: { colour: name, difference: difference(lost) } },
+      {
+        id: 'lost-in-cloth',
+        part: plan.parts[lost]!.part.id,
+        figures: { colour: name, a: colour.id, difference: difference(lost) },
+      },
     ];
   });
+}
+
+/** Looked at this far outside a part, and in steps of this along its edge, mm. */
+const BESIDE_MM = 0.6;
+const EDGE_STEP_MM = 1.5;
+
+/** Whether stitches of other parts lie round a part, so that it is seen against them and not against the cloth. */
+function isSurrounded({ parts }: Plan, depth: number): boolean {
+  const { placed } = parts[depth]!;
+  const { box } = placed;
+  if (!box) return false;
+  const around = parts.filter(
+    (other, i) =>
+      i !== depth && other.passes.length > 0 && other.placed.box && boxesMeet(other.placed.box, box, BESIDE_MM),
+  );
+  if (around.length === 0) return false;
+  const places = placesBeside(placed);
+  const hidden = places.filter(([x, y]) =>
+    around.some(({ placed: { kind, shape } }) =>
+      kind === 'area' ? isInside(shape.region, x, y) : distanceToLines(shape.lines, x, y) < BESIDE_MM,
+    ),
+  );
+  return hidden.length >= THRESHOLDS.surrounded * places.length;
+}
+
+/** Places just outside an area or on both sides of a line; round a dot. */
+function placesBeside({ shape }: PlacedShape): Place[] {
+  const places: Place[] = [];
+  for (const line of [...edgesOf(shape)]) {
+    for (const [[ax, ay], [bx, by]] of segmentsOf(line)) {
+      const length = Math.hypot(bx - ax, by - ay);
+      if (length === 0) continue;
+      const [nx, ny] = [(BESIDE_MM * (by - ay)) / length, (BESIDE_MM * (ax - bx)) / length];
+      const count = Math.max(1, Math.round(length / EDGE_STEP_MM));
+      for (let i = 0; i < count; i++) {
+        const share = (i + 0.5) / count;
+        const [x, y] = [ax + share * (bx - ax), ay + share * (by - ay)];
+        for (const side of [1, -1]) {
+          const place: Place = [x + side * nx, y + side * ny];
+          if (!isInside(shape.region, ...place)) places.push(place);
+        }
+      }
+    }
+  }
+  for (const [x, y] of placesOf(shape.spots)) places.push([x - BESIDE_MM, y], [x + BESIDE_MM, y]);
+  return places;
 }
 
 /** The colour of the scrap or print that a part lies upon, by its place from back to front; none where it lies on the cloth. */
@@ -182,6 +239,22 @@ function toldApart({ piece, plan, finding, memory }: Case<'too-alike'>): Offer[]
   return [[say.useShade(change.shade.name), setShade(piece, change.colour, change.shade)]];
 }
 
+/** The nearest shade that stands out from the cloth; or the part is left to it. */
+function offTheCloth({ piece, plan, finding, memory }: Case<'lost-in-cloth'>): Offer[] {
+  const { a } = finding.figures;
+  const depth = plan.parts.findIndex(({ part }) => part.id === finding.part);
+  const part = plan.parts[depth]?.part;
+  if (!part) return [];
+  const ground = labOf(groundsOf(piece, plan, memory).get(depth) ?? piece.cloth.colour);
+  const lab = labOf(colourName(colourOf(piece, a)).hex);
+  const standingOut = shadesFor(plan, a, a).filter((shade) => deltaE(shade.lab, ground) >= THRESHOLDS.closeToCloth);
+  const nearest = least(standingOut, (shade) => deltaE(shade.lab, lab));
+  const offers: Offer[] = nearest ? [[say.useShade(nearest.name), setShade(piece, a, nearest)]] : [];
+  if (part.kind === 'area') offers.push([LEFT_TO_CLOTH, setPasses(piece, new Map([[part.id, []]]), LEFT_TO_CLOTH)]);
+  return offers;
+}
+const LEFT_TO_CLOTH = 'Leave it to the cloth';
+
 /** The shades that come in the thread in which two colours are worked; where they differ, all. */
 function shadesFor({ colours }: Plan, a: string, b: string): Shade[] {
   const threads = new Set(colours.flatMap(({ colour, thread }) => (colour === a || colour === b ? [thread] : [])));
@@ -191,7 +264,10 @@ function shadesFor({ colours }: Plan, a: string, b: string): Shade[] {
 
 /** Where each is looked at, and how bad it is. */
 export const COLOURS_KINDS = {
-  'lost-in-cloth': { step: 'colours', severity: 'warn' },
+  'lost-in-cloth': {
+    step: 'colours',
+    severity: ({ difference }) => (difference < THRESHOLDS.lostInCloth ? 'warn' : 'note'),
+  },
   'too-alike': {
     step: 'colours',
     severity: ({ difference, ladder }) => (ladder || difference >= THRESHOLDS.tooAlike ? 'note' : 'warn'),
@@ -204,6 +280,7 @@ export const COLOURS_KINDS = {
 
 /** What can be done about each, worked out only when it is asked for. */
 export const COLOURS_REMEDIES = {
+  'lost-in-cloth': offTheCloth,
   'too-alike': toldApart,
   'lots-mixed': fromOneLot,
   'blend-strands': inPairs,

@@ -6,6 +6,8 @@ import type { Plan } from '../../thread/index.ts';
 import type { Finding, FindingId, FindingKinds } from '../finding.ts';
 import { coilFindings, COILS_KINDS } from './coils.ts';
 import { clothColourFindings, COLOURS_KINDS, colourFindings } from './colours.ts';
+import { EFFORT_KINDS, effortFindings } from './effort.ts';
+import { FILLINGS_KINDS, fillingFindings } from './fillings.ts';
 import { DRAWING_KINDS, drawingFindings } from './drawing.ts';
 import { HOOP_KINDS, hoopFindings } from './hoop.ts';
 import { joinedFindings, JOINED_KINDS } from './joined.ts';
@@ -23,6 +25,8 @@ export const FINDINGS: FindingKinds = {
   ...DRAWING_KINDS,
   ...HOOP_KINDS,
   ...PARTS_KINDS,
+  ...FILLINGS_KINDS,
+  ...EFFORT_KINDS,
   ...MEETING_KINDS,
   ...COLOURS_KINDS,
   ...TRANSFER_KINDS,
@@ -47,6 +51,8 @@ export function findAll(piece: PlanInput, plan: Plan, { neighbours, pictures, me
   return [
     ...hoopFindings(piece, plan, memory),
     ...partFindings(piece, plan, memory),
+    ...fillingFindings(piece, plan, memory),
+    ...effortFindings(piece, plan),
     ...neighbourFindings(plan, neighbours),
     ...closeFindings(plan, memory),
     ...twiceFindings(plan, memory),

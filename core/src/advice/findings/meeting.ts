@@ -156,7 +156,13 @@ export const MEETING_REMEDIES = {
         : [leftOut(part), ...movedAway(of, part), ...joined(of, part), ['Use one strand fewer', withStrands(part, -1)]],
     ),
   'drawn-twice': (of) =>
-    onPart(of, (part) => [['Leave this one out', setShown(part.piece, [part.planned.part.id], false)]]),
+    onPart(of, (part) => {
+      const twice = twiceFindings(of.plan, of.memory).flatMap(({ part: id }) => (id === null ? [] : [id]));
+      return [
+        ...(twice.length > 1 ? [[say.leaveAllOut(twice.length), setShown(part.piece, twice, false)] as const] : []),
+        ['Leave this one out', setShown(part.piece, [part.planned.part.id], false)],
+      ];
+    }),
   'direction-vanishes': (of) =>
     onPart(of, ({ piece, planned }) => {
       const turn = (pass: Pass): Pass =>

@@ -1,6 +1,6 @@
 import { longestFreeRun, passesAsWorked, type PlannedPart } from '../../work/index.ts';
 import { middleLine } from '../../geometry/index.ts';
-import { markOf, strandChoices, threadKind, type ThreadId } from '../../materials/index.ts';
+import { laidWidthMm, markOf, strandChoices, threadKind, type ThreadId } from '../../materials/index.ts';
 import { coveringStrands, withNewPass } from '../../propose/index.ts';
 import { type StitchId, stitchKind } from '../../stitches/index.ts';
 import { setShown, type Edit, type Pass, plainPass, groupMembers, type Part, setPasses } from '../../piece/index.ts';
@@ -42,7 +42,12 @@ export function tiedAlong({ piece, planned }: PartCase, limitMm: number): Edit |
 
 export function withStrands(of: PartCase, by: 1 | -1): Edit | null {
   const filling = of.planned.passes.find(({ role }) => role === 'filling');
-  if (!filling || nextStrands(filling, by) === null) return null;
+  const strands = filling && nextStrands(filling, by);
+  if (!filling || !strands) return null;
+  // Finer, a line would leave its mark in view.
+  const isLine = of.planned.placed.kind === 'line';
+  const coverMm = stitchKind(filling.stitch).coverWidths * laidWidthMm(threadKind(filling.thread), strands);
+  if (by < 0 && isLine && coverMm < markOf(of.piece.mark).lineMm) return null;
   const change = (pass: Pass): Pass => ({ ...pass, strands: nextStrands(pass, by) ?? pass.strands });
   return changeFilling(of, change, by > 0 ? 'Add a strand' : 'Use one strand fewer');
 }

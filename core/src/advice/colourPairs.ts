@@ -170,7 +170,8 @@ function shortcomings({ wanted }: ColourPair, apart: Separation): JudgedPair['sh
   if (wanted === 'ladder') return apart.daylight < THRESHOLDS.ladderStep ? ['ladder'] : [];
   const short: JudgedPair['short'][number][] = [];
   if (apart.daylight < THRESHOLDS.tooAlike) short.push('colour');
-  if (apart.lightness < THRESHOLDS.tooAlikeLightness) short.push('lightness');
+  if (apart.daylight < THRESHOLDS.clearColour && apart.lightness < THRESHOLDS.tooAlikeLightness)
+    short.push('lightness');
   if (short.includes('colour')) return short;
   if (apart.armsLength < THRESHOLDS.tooAlike) short.push('armsLength');
   if (apart.lamp < THRESHOLDS.tooAlike) short.push('lamp');

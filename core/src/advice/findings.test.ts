@@ -249,10 +249,16 @@ const CASES: [FindingId, Piece][] = [
   ['carried-within', worked(pieceOf(square), pass('seed', 2, { density: 0.05 }))],
   [
     'corner-gapes',
-    worked(pieceOf('<path d="M0 30V0H30" fill="none" stroke="#a33" stroke-width="6"/>'), pass('overcast', 2, { heightMm: 6 })),
+    worked(
+      pieceOf('<path d="M0 30V0H30" fill="none" stroke="#a33" stroke-width="6"/>'),
+      pass('overcast', 2, { heightMm: 6 }),
+    ),
   ],
   ['one-shade', worked(pieceOf(square), pass('long-short', 1))],
-  ['too-much', worked(pieceOf('<circle r="38" fill="#a33"/><circle r="3" fill="#3a3"/>', { hoop }), pass('split-fill', 1))],
+  [
+    'too-much',
+    worked(pieceOf('<circle r="38" fill="#a33"/><circle r="3" fill="#3a3"/>', { hoop }), pass('split-fill', 1)),
+  ],
   ['too-alike', pieceOf(beside('#a33', '#a23a35'))],
   ['lots-mixed', ofTwoLots()],
   ['blend-strands', blended()],
@@ -279,6 +285,50 @@ describe('findings', () => {
     const crushed = findings.find(({ id }) => id === 'crushed')!;
     const flat = remediesFor(piece, inPositions, crushed).find(({ label }) => label === 'Use a flat stitch instead')!;
     expect(found(after(piece, flat.edit))).not.toContain('crushed');
+  });
+
+  it('a colour is told as lost where it borders on the cloth, not where other stitches lie all round it', () => {
+    const onDark = '<circle r="14" fill="#334455"/><circle r="5" fill="#fdfcf8"/>';
+    const white = { cloth: { kind: 'calico', colour: '#ffffff' } } as const;
+    expect(found(pieceOf(onDark, white))).not.toContain('lost-in-cloth');
+    expect(found(pieceOf(onDark.replace('r="5"', 'r="5" cx="40"'), white))).toContain('lost-in-cloth');
+  });
+
+  it('of six lines drawn twice one press leaves out all', () => {
+    const twice = Array.from(
+      { length: 6 },
+      (_, i) => `<path d="M0 ${9 * i}H30" stroke="#a33"/><path d="M5 ${9 * i + 0.1}H25" stroke="#3a3"/>`,
+    );
+    const piece = pieceOf(twice.join(''));
+    const { plan, findings } = planned(piece, 'drawn-twice');
+    const [remedy] = remediesFor(
+      piece,
+      plan,
+      findings.find(({ id }) => id === 'drawn-twice')!,
+    );
+    expect(remedy!.label).toBe('Leave all 6 out');
+    expect(found(after(piece, remedy!.edit))).not.toContain('drawn-twice');
+  });
+
+  it('what lies on what is told with the area that both share; what is cut away below is not', () => {
+    const { findings } = planned(keptBelow(), 'dense-on-dense');
+    expect(findings.find(({ id }) => id === 'dense-on-dense')!.figures).toMatchObject({ sharedMm2: 100 });
+    const cut = { ...keptBelow(), drawing: { ...keptBelow().drawing, hidden: 'cut' as const } };
+    expect(found(cut)).not.toContain('dense-on-dense');
+  });
+
+  it('satin across a bar gapes at a square corner: half of its diagonal is left bare; round a wide bend it does not', () => {
+    const bar = (d: string): Piece =>
+      worked(
+        pieceOf(`<path d="${d}" fill="none" stroke="#a33" stroke-width="6"/>`),
+        pass('overcast', 2, { heightMm: 6 }),
+      );
+    const { findings } = planned(bar('M0 30V0H30'), 'corner-gapes');
+    const { gapMm } = findings.find((entry) => entry.id === 'corner-gapes')!.figures as { gapMm: number };
+    // The last outer end before the corner and the first after it lie half the bar and a little from it, each its own way.
+    expect(gapMm).toBeGreaterThan(3 * Math.SQRT2);
+    expect(gapMm).toBeLessThan(3.5 * Math.SQRT2);
+    expect(found(bar('M0 60A40 40 0 0 1 80 60'))).not.toContain('corner-gapes');
   });
 
   it('coils that cross are told from those that lie into one another; ends that lie together are neither', () => {

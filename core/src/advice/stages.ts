@@ -11,11 +11,20 @@ import { GROWN_AT_FIRST, WORKED_AREA } from '../finish/index.ts';
 import { BOUNDS_SHARE, GAP_BETWEEN, HOLDING, PORTIONS, SOLVED_ORDER, ZONES } from '../order/index.ts';
 import { COLOUR_TABLE, GROUND_BELOW, LIE_OF_PICTURE, PICTURE_FIELD } from '../painting/index.ts';
 import { COLOUR_NAME } from '../piece/index.ts';
-import { LINE_BENDS, LINES_THAT_TOUCH, MIRROR_LINE, PROPOSALS, SATIN_DIRECTION, TOUCHING } from '../propose/index.ts';
+import {
+  LINE_BENDS,
+  LINES_THAT_TOUCH,
+  MIRROR_LINE,
+  OUTLINED,
+  PROPOSALS,
+  SATIN_DIRECTION,
+  TOUCHING,
+} from '../propose/index.ts';
 import { CLEAR_IN_HOOP, COUNTED_LOADS, EXTENT, RISING_FACTORS } from '../thread/index.ts';
 import { COARSE_PAINTING, LONGEST_FRONT_RUN, WHOLE_REGION, WORKED_PASS } from '../work/index.ts';
 import { NARROWEST_GAP, OWN_GAP, TOO_CLOSE } from './closeness.ts';
 import { MEETING } from './colourPairs.ts';
+import { SHARED_AREA, WIDEST_FAN } from './findings/fillings.ts';
 import { SHARED_LINE } from './findings/meeting.ts';
 
 /** Everything that a planner remembers, each with the fields that it is made from. */
@@ -27,6 +36,7 @@ export const STAGES: readonly AnyStage[] = [
   MIDDLE_AS_CUT,
   MIDDLE_ON_CLOTH,
   LINE_BENDS,
+  OUTLINED,
   SATIN_DIRECTION,
   TOUCHING,
   LINES_THAT_TOUCH,
@@ -56,6 +66,8 @@ export const STAGES: readonly AnyStage[] = [
   TOO_CLOSE,
   MEETING,
   SHARED_LINE,
+  SHARED_AREA,
+  WIDEST_FAN,
   WORKED_AREA,
   GROWN_AT_FIRST,
 ];

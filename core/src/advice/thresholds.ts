@@ -26,6 +26,8 @@ export const THRESHOLDS = {
   /** Parts that touch and are meant to be told apart lie at least this far apart, ΔE2000 and CIELAB lightness. */
   tooAlike: 6,
   tooAlikeLightness: 5,
+  /** Further apart than this (ΔE2000) colours are told apart without a step in lightness. */
+  clearColour: 18,
   /** Shades of one ladder nearer than this are not worth two skeins, ΔE2000. */
   ladderStep: 3,
   /** Colours nearer than this in a kind of colour blindness are confused, ΔE2000. */

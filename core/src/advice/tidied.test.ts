@@ -52,6 +52,19 @@ it.each([PANDA, HUT, MUSHROOM, BUTTERFLY])(
   },
 );
 
+it('satin takes a firm line under its edge before something that lies behind it, but none where an outline is worked along its edge', () => {
+  const roles = (outline: string): string[] => {
+    const source = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><rect width="100" height="60" fill="#77aacc"/>
+      <ellipse cx="50" cy="40" rx="30" ry="9" fill="#a33" ${outline}/></svg>`;
+    const { plan } = planned(source, 100, false).workings;
+    return plan.parts
+      .find(({ part }) => part.kind === 'area' && part.id !== plan.parts[0]!.part.id)!
+      .passes.map(({ role }) => role);
+  };
+  expect(roles('')).toContain('edge');
+  expect(roles('stroke="#222" stroke-width="2"')).not.toContain('edge');
+});
+
 it('an eye that is left to the cloth is not stitched, and one press stitches it: its layers are as suggested again', () => {
   const { piece, workings } = planned(PANDA, 150, true);
   const face = piece.drawing.parts.find(({ passes }) => passes?.length === 0)!;

@@ -1,5 +1,14 @@
 import { axisOf, onDrawing, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
-import { fullnessOf, polylineLength, type Box } from '../geometry/index.ts';
+import {
+  boxesMeet,
+  distanceToLines,
+  fullnessOf,
+  lengthsOf,
+  placeOn,
+  polylineLength,
+  wayRound,
+  type Box,
+} from '../geometry/index.ts';
 import { stage, type Memory } from '../measure/index.ts';
 import type { Part } from '../piece/index.ts';
 import { tightestBendMm } from './bends.ts';
@@ -10,6 +19,8 @@ import { TREATMENT } from './thresholds.ts';
 export interface Sense {
   /** Where the stitches of its group run to, on the drawing: petals to the middle of their flower; null: nowhere in common. */
   readonly centre: readonly [x: number, y: number] | null;
+  /** Whether lines run along most of its outline. */
+  readonly isOutlined: boolean;
   /** Whether it stands before others, whose stitches end at its edge. */
   readonly standsBefore: boolean;
   /** Whether it is the ground on which most of the others lie. */
@@ -49,6 +60,7 @@ export function senseOf(
     const meeting = neighbours.meetingBefore(i);
     return {
       centre: (part.group !== null && centres.get(part.group)) || null,
+      isOutlined: isOutlined(parts, shapes, i, memory),
       standsBefore: meeting.some((j) => hides(i, j) || neighbours.touch(j, i)),
       isGround: i === ground,
       isUpon: meeting.some(
@@ -57,6 +69,49 @@ export function senseOf(
       lines: lines.get(lineKey(part)) ?? null,
     };
   });
+}
+
+interface AreaInLines {
+  readonly area: PlacedShape;
+  readonly lines: readonly PlacedShape[];
+}
+
+/** An outline is looked at in steps of this, and a line that is no further off lies on it, mm. */
+const OUTLINE_STEP_MM = 1;
+const ON_OUTLINE_MM = 0.5;
+/** Lines that run along this share of an outline bound the area. */
+const OUTLINED_SHARE = 0.6;
+
+/** Which share of an area’s outline lines run along. */
+export const OUTLINED = stage<AreaInLines>()('outlined', ['area', 'lines'], ({ area, lines }) => {
+  const drawn = lines.flatMap(({ shape }) => shape.lines);
+  let [along, all] = [0, 0];
+  for (const points of area.shape.region) {
+    const way = wayRound(points);
+    const lengths = lengthsOf(way);
+    const length = lengths.at(-1) ?? 0;
+    const looks = Math.max(1, Math.ceil(length / OUTLINE_STEP_MM));
+    for (let k = 0; k < looks; k++) {
+      const [x, y] = placeOn(way, lengths, ((k + 0.5) / looks) * length);
+      if (distanceToLines(drawn, x, y) <= ON_OUTLINE_MM) along += length / looks;
+    }
+    all += length;
+  }
+  return all > 0 ? along / all : 0;
+});
+
+function isOutlined(parts: readonly Part[], shapes: readonly PlacedShape[], i: number, memory: Memory): boolean {
+  const area = shapes[i]!;
+  if (area.kind !== 'area' || !area.box) return false;
+  const lines = shapes.filter(
+    ({ kind, box }, j) =>
+      kind === 'line' &&
+      box &&
+      parts[j]!.shown &&
+      parts[j]!.marking === null &&
+      boxesMeet(box, area.box!, ON_OUTLINE_MM),
+  );
+  return lines.length > 0 && memory.made(OUTLINED, [parts[i]!.id], { area, lines }) >= OUTLINED_SHARE;
 }
 
 /** Whether a box lies in another that is wider by a margin all round, mm. */

@@ -1,7 +1,7 @@
 export { changeStitch } from './changeStitch.ts';
 export { tightestBendMm } from './bends.ts';
 export { longestSpan, SATIN_DIRECTION } from './direction.ts';
-export { LINE_BENDS } from './drawingSense.ts';
+export { LINE_BENDS, OUTLINED } from './drawingSense.ts';
 export { MIRROR_LINE } from './mirrored.ts';
 export { drawnStroke } from './drawnStroke.ts';
 export { canWork, isShortLine, isSmallRound, rolesOn } from './roles.ts';

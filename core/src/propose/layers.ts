@@ -22,7 +22,8 @@ export function withEdge(satin: Proposal, { placed, form, sense, settings }: Giv
   const widthMm = form.widthMm || placed.meanWidthMm;
   const hasRoom = placed.areaMm2 >= TREATMENT.leastEdgedMm2 && placed.meanWidthMm >= TREATMENT.leastEdgedWidthMm;
   if (layers === 'plain' || !hasRoom) return satin;
-  const isCrisp = sense.standsBefore || form.kind === 'strip' || layers === 'rich';
+  // A line that is worked along the edge keeps it crisp by itself.
+  const isCrisp = !sense.isOutlined && (sense.standsBefore || form.kind === 'strip' || layers === 'rich');
   const edge = isCrisp
     ? [
         layer(

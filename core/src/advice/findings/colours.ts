@@ -63,7 +63,10 @@ export function colourFindings(piece: PlanInput, plan: Plan, memory: Memory): Fi
     }
     if (wanted === 'ladder') {
       if (difference < THRESHOLDS.ladderStep) found.push({ id: 'too-alike', part, figures: { ...figures, ladder: 1 } });
-    } else if (difference < THRESHOLDS.tooAlike || lightness < THRESHOLDS.tooAlikeLightness) {
+    } else if (
+      difference < THRESHOLDS.tooAlike ||
+      (difference < THRESHOLDS.clearColour && lightness < THRESHOLDS.tooAlikeLightness)
+    ) {
       found.push({ id: 'too-alike', part: part === other ? part : other, figures });
     }
     if (wanted === 'apart') {

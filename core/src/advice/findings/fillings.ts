@@ -57,7 +57,13 @@ function chosenFindings({ part, passes }: PlannedPart, memory: Memory): Finding[
 }
 
 /** Stitches that lie across what they cover, from edge to edge, and fan out where it turns. */
-const ACROSS: ReadonlySet<StitchId> = new Set(['overcast', 'satin', 'satin-surface', 'satin-padded', 'closed-herringbone']);
+const ACROSS: ReadonlySet<StitchId> = new Set([
+  'overcast',
+  'satin',
+  'satin-surface',
+  'satin-padded',
+  'closed-herringbone',
+]);
 
 interface Fanned extends Pick<PlannedPass, 'path' | 'laidMm'> {}
 
@@ -127,7 +133,8 @@ function denseFindings({ drawing }: PlanInput, { parts }: Plan, memory: Memory):
 function shaded({ piece, planned }: PartCase): Offer {
   const filling = planned.passes.find(({ role }) => role === 'filling')!;
   const colour = colourOf(piece, filling.colour ?? planned.part.colour);
-  const range = RANGES.find((one) => one.id === colour.shade?.range) ?? RANGES.find((one) => comesIn(one, [filling.thread]));
+  const range =
+    RANGES.find((one) => one.id === colour.shade?.range) ?? RANGES.find((one) => comesIn(one, [filling.thread]));
   const { hex } = colourName(colour);
   const shades = range?.shades ?? RANGES[0]!.shades;
   const lab = labOf(hex);
@@ -147,7 +154,9 @@ export const FILLINGS_KINDS = {
 /** What can be done about each, worked out only when it is asked for. */
 export const FILLINGS_REMEDIES = {
   'dense-on-dense': (of) =>
-    onPart(of, ({ piece }) => [['Cut away what is hidden', piece.drawing.hidden === 'cut' ? null : setHidden(piece, 'cut')]]),
+    onPart(of, ({ piece }) => [
+      ['Cut away what is hidden', piece.drawing.hidden === 'cut' ? null : setHidden(piece, 'cut')],
+    ]),
   'carried-within': (of) => onPart(of, (part) => [['Use split stitch filling', switchTo(part, 'split-fill')]]),
   'corner-gapes': (of) =>
     onPart(of, (part) =>

@@ -58,6 +58,9 @@ export function hoopFindings(piece: PlanInput, plan: Plan, memory: Memory): Find
   return found;
 }
 
+/** Raised work may come nearer to the ring than it likes by as much as a thread is thick, mm. */
+const RAISED_PLAY_MM = 0.5;
+
 /** Raised work wants more air than flat work. */
 function raisedNearRing(piece: PlanInput, plan: Plan): Finding[] {
   const raised = plan.parts.filter(isRaised);
@@ -69,7 +72,7 @@ function raisedNearRing(piece: PlanInput, plan: Plan): Finding[] {
     ),
   );
   const wantedMm = Math.min(AIR_MM.raised, piece.hoop!.airMm + AIR_MM.raised - AIR_MM.usual);
-  if (raised.length === 0 || clearMm >= wantedMm - 0.05) return [];
+  if (raised.length === 0 || clearMm >= wantedMm - RAISED_PLAY_MM) return [];
   return [{ id: 'near-ring', part: null, figures: { clearMm, wantedMm, raised: 1 } }];
 }
 

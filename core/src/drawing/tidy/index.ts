@@ -8,6 +8,7 @@ import { madeOne } from './colours.ts';
 import type { Drawn, TidyContext, TidyStep } from './drawn.ts';
 import { doubledLines, ownStrokes, penLines, underLines } from './lines.ts';
 import { ribbons } from './ribbons.ts';
+import { sharedBorders } from './sharedBorders.ts';
 import { TIDY } from './thresholds.ts';
 
 /** The rules by which a drawing is tidied, in the order in which they are applied. Those that are only asked about come last. */
@@ -16,6 +17,7 @@ export const TIDY_RULES = [
   'doubled-lines',
   'own-strokes',
   'under-lines',
+  'shared-borders',
   'one-colour',
   'specks',
   'left-to-cloth',
@@ -33,6 +35,7 @@ const RULES: Readonly<Record<TidyRule, (drawn: Drawn, context: TidyContext) => T
   'doubled-lines': doubledLines,
   'own-strokes': (drawn) => ownStrokes(drawn),
   'under-lines': (drawn) => underLines(drawn),
+  'shared-borders': sharedBorders,
   'one-colour': (drawn) => madeOne(drawn, TIDY.sameColour),
   specks,
   'left-to-cloth': leftToCloth,

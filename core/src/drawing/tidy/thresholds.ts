@@ -11,6 +11,9 @@ export const TIDY = {
   /** Lines this near to each other lie on each other: a length, or a share of the wider one's drawn width. */
   onLineMm: 0.25,
   onLineShare: 0.35,
+  /** Lines share a border from this length on: mm, and so many times their width. */
+  sharedBorderMm: 3,
+  sharedBorderWidths: 3,
   /** A stroke that runs along an area for this share of it bounds it. */
   boundsShare: 0.6,
   /** Strokes in one width are drawn by one pen: this many at least, and this share of all; widths within the last are one. */

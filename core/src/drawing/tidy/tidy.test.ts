@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { regionArea } from '../../geometry/index.ts';
+import { polylineLength, regionArea } from '../../geometry/index.ts';
 import { checkPiece, applyEdit, invertEdit, type Edit, type Piece } from '../../piece/index.ts';
 import { svgPiece } from '../../testing/pieces.ts';
-import { regionOfPart } from './drawn.ts';
+import { regionOfPart, runsOfPart } from './drawn.ts';
 import { tidyEdit } from './edit.ts';
 import { tidy, TIDY_RULES, type TidyRule } from './index.ts';
 
@@ -37,6 +37,22 @@ describe('a drawing that comes in', () => {
     expect(names(line('a', 'M0 0H50') + line('half', 'M0 0H20V30'))).toEqual(['a', 'half']);
     // A pale line along the middle of a broad road is no line drawn twice.
     expect(names(line('road', 'M0 0H50').replace('width="1"', 'width="6"') + line('dash', 'M0 0H50'))).toHaveLength(2);
+  });
+
+  it('outlines a border that two lines share once, in the darker colour: of two squares of 40 mm the paler keeps 120 mm of its outline', () => {
+    const square = (id: string, x: number, stroke: string): string =>
+      `<path id="${id}" d="M${x} 0H${x + 40}V40H${x}Z" fill="none" stroke="${stroke}" stroke-width="1"/>`;
+    const lengths = (body: string): number[] =>
+      partsOf(body).map((part) => Math.round(runsOfPart(part).reduce((mm, run) => mm + polylineLength(run), 0)));
+    const paler = (body: string): number => lengths(body)[0]!;
+    // The ends lie on the darker line, within a step of looking.
+    expect(paler(square('pale', 0, '#dd9988') + square('dark', 40, '#552211'))).toBeGreaterThan(119);
+    expect(paler(square('pale', 0, '#dd9988') + square('dark', 40, '#552211'))).toBeLessThan(123);
+    expect(lengths(square('pale', 0, '#dd9988') + square('dark', 40, '#552211'))[1]).toBe(160);
+    // Lines that only cross share nothing; nor do squares that lie apart.
+    const crossing = '<path d="M20 -20H60V20H20Z" fill="none" stroke="#552211" stroke-width="1"/>';
+    expect(lengths(square('pale', 0, '#dd9988') + crossing)).toEqual([160, 160]);
+    expect(lengths(square('pale', 0, '#dd9988') + square('dark', 45, '#552211'))).toEqual([160, 160]);
   });
 
   it('has islands of one path as parts of their own, holes with them, alike in one group', () => {

@@ -56,6 +56,10 @@ const TIDY_WORDS: Readonly<Record<TidyRule, { readonly one: string; readonly oth
     one: '1 sliver under a line left out',
     other: (count) => `${count} slivers under lines left out`,
   },
+  'shared-borders': {
+    one: '1 border that two lines share outlined once',
+    other: (count) => `${count} borders that two lines share outlined once`,
+  },
   'one-colour': {
     one: '1 part given a colour that is almost its own',
     other: (count) => `${count} parts given a colour that is almost their own`,

@@ -69,10 +69,25 @@ function areaOf(rings: readonly Float64Array[], rule: Part['fillRule']): number 
   return rings.length === 1 ? Math.abs(ringArea(rings[0]!)) : regionArea(unite(rings, rule));
 }
 
+/**
+ * Parts that are alike in shape to one of some, but in other colours: petals of two shades. What such sets share can be set for all of them at once.
+ */
+export function likeInOtherColours(parts: readonly Part[], some: readonly Part[]): Part[] {
+  const measures = some.map((part) => ({ part, figures: measure(part) }));
+  const colours = new Set(some.map(({ colour }) => colour));
+  return parts.filter(
+    (part) =>
+      part.shown &&
+      !colours.has(part.colour) &&
+      measures.some((own) => own.part.kind === part.kind && isOneShape(own, { part, figures: measure(part) })),
+  );
+}
+
 function isLike(a: Measures, b: Measures): boolean {
   const sameKind = a.part.kind === b.part.kind && a.part.colour === b.part.colour && a.part.dashed === b.part.dashed;
-  return (
-    sameKind &&
-    a.figures.every((figure, i) => Math.abs(figure - b.figures[i]!) <= ALIKE * Math.max(figure, b.figures[i]!))
-  );
+  return sameKind && isOneShape(a, b);
+}
+
+function isOneShape(a: Measures, b: Measures): boolean {
+  return a.figures.every((figure, i) => Math.abs(figure - b.figures[i]!) <= ALIKE * Math.max(figure, b.figures[i]!));
 }

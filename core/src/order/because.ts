@@ -12,6 +12,19 @@ export interface Because {
 /** More pairs of one rule are told as a number. */
 const MOST_TOLD = 3;
 
+/** What one rule says of one of its two steps. */
+export function ruleReason(
+  { id, before, after }: Rule,
+  order: readonly Step[],
+  step: number,
+  nameOf: (part: string) => string,
+): Because {
+  const isAfter = after === step;
+  const other = order[isAfter ? before : after]!;
+  const called = { part: nameOf(other.part), stitch: stitchOfStep(other).inSentence };
+  return { id, text: say.ruleWords(id, order[step]!, other, called, isAfter) };
+}
+
 /** All that puts a step after others and before others. */
 export function becauseOf(
   rules: readonly Rule[],
@@ -19,16 +32,12 @@ export function becauseOf(
   step: number,
   nameOf: (part: string) => string,
 ): Because[] {
-  const own = order[step]!;
   const told = new Map<string, Because>();
   const counts = new Map<string, number>();
   for (const { id, before, after } of rules) {
     if (before !== step && after !== step) continue;
-    const isAfter = after === step;
-    const other = order[isAfter ? before : after]!;
-    const kind = `${id} ${isAfter}`;
-    const called = { part: nameOf(other.part), stitch: stitchOfStep(other).inSentence };
-    const text = say.ruleWords(id, own, other, called, isAfter);
+    const kind = `${id} ${after === step}`;
+    const { text } = ruleReason({ id, before, after }, order, step, nameOf);
     if (told.has(text)) continue;
     const count = (counts.get(kind) ?? 0) + 1;
     counts.set(kind, count);

@@ -19,6 +19,7 @@ export { orderPositions } from './positions/ordering.ts';
 export { RULE_IDS, type RuleId } from './ruleIds.ts';
 export { outlinesFirst, type Rule } from './rules.ts';
 export { fixedAt, linesOf, standsAgainst, type StepLine } from './places.ts';
+export { inTheWay, notKept, type InTheWay } from './inTheWay.ts';
 export { becauseOf, type Because } from './because.ts';
 export { isTying, needleName, needleOfStep, stepsOf, stitchOfStep, type Step } from './steps.ts';
 export { ZONES } from './zones.ts';

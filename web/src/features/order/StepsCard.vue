@@ -188,6 +188,9 @@ function threadWords(step: number): string {
                 No rule fixes it here: this place needs the least threading and the shortest way.
               </li>
             </ul>
+            <ul v-if="list.unmet(row.line.first.part).length > 0" class="small because unmet" data-test="unmet">
+              <li v-for="text in list.unmet(row.line.first.part)" :key="text">{{ text }}</li>
+            </ul>
             <p class="small soft">See the drawings: <LessonLinks :lessons="lessonsOfStep(row.line.first)" /></p>
             <div class="row tight">
               <NButton size="tiny" aria-label="Earlier" :disabled="row.line.from === 0" @click="move(row.line, -1)"
@@ -346,6 +349,11 @@ function threadWords(step: number): string {
 .because {
   margin: 0;
   padding-left: 16px;
+}
+.unmet {
+  padding: 5px 8px 5px 24px;
+  background: var(--weld-ground);
+  border-radius: 5px;
 }
 .tight {
   gap: 5px;

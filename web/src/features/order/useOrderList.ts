@@ -1,5 +1,7 @@
 import {
   becauseOf,
+  inTheWay,
+  notKept,
   fixedAt,
   linesOf,
   standsAgainst,
@@ -39,9 +41,14 @@ export interface OrderList {
   hexOf(step: Step): string;
   colourOf(step: Step): string;
   because(step: number): Because[];
+  /** What keeps what she fixed of a part from being obeyed to the letter, in whole sentences. */
+  unmet(part: string): string[];
   /** Moves steps in a row to before the step at a place, and says what stands against it. */
   move(line: StepLine, at: number): void;
 }
+
+/** The most rules that are named beside a wish. */
+const MOST_REASONS = 3;
 
 export function useOrderList(): OrderList {
   const opened = useOpenedPiece();
@@ -101,6 +108,19 @@ export function useOrderList(): OrderList {
     const name = opened.nameOf(order.value[line.from]!.part);
     said.value = say.fixedAgainst(name, broken);
   }
+  function unmet(part: string): string[] {
+    const { rules, gaveWay, broken } = plan.value.rules;
+    const said = (['first', 'last'] as const).flatMap((end): string[] => {
+      const wanted = opened.piece.order[end];
+      const found = wanted.includes(part) ? inTheWay(rules, order.value, part, end, wanted, opened.nameOf) : null;
+      if (!found) return [];
+      return [say.asNearAsCanBe(end, found.parts.map(opened.nameOf)), ...found.reasons.slice(0, MOST_REASONS)];
+    });
+    return [
+      ...said,
+      ...notKept([...gaveWay, ...broken], order.value, part, opened.nameOf).map(({ text }) => say.notKept(text)),
+    ];
+  }
   watch(
     () => opened.piece.id,
     () => (said.value = null),
@@ -118,6 +138,7 @@ export function useOrderList(): OrderList {
     hexOf: (step) => shownColour(workings.piece, step.colour).hex,
     colourOf: (step) => shownColour(workings.piece, step.colour).name,
     because: (step) => becauseOf(plan.value.rules.rules, order.value, step, opened.nameOf),
+    unmet,
     move,
   };
 }

@@ -32,6 +32,20 @@ export const lengthsStarted = (count: number): string =>
     other: `${count} lengths of thread are started for it.`,
   });
 
+/** Said of a part that is wanted at one end of the order, where others must come before or after it. */
+export function asNearAsCanBe(end: 'first' | 'last', parts: readonly string[]): string {
+  const names = parts.slice(0, MOST_NAMED).map((name) => `“${name}”`);
+  const rest = parts.length - names.length;
+  const list = formatList(rest > 0 ? [...names, plural(rest, 'more part')] : names);
+  return end === 'first'
+    ? `It comes as early as it can; first must come ${list}.`
+    : `It comes as late as it can; after it must come ${list}.`;
+}
+const MOST_NAMED = 3;
+
+export const notKept = (wish: string): string =>
+  `This could not be kept, because what you fixed contradicts itself: ${wish}`;
+
 export const sittingN = (sitting: number): string => `Sitting ${sitting}`;
 
 export const andLike = (count: number): string => ` and ${count} like it`;

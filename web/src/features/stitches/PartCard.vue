@@ -2,12 +2,12 @@
 import { passesAsWorked, type PlannedPart } from '@junctura/core/work';
 import FilledWith from './FilledWith.vue';
 import LineUse from './LineUse.vue';
+import PartGroup from './PartGroup.vue';
 import { asPass, changeStitch, inWorkingOrder, type Offer, proposalInWords, withNewPass } from '@junctura/core/propose';
 import type { ShadeRef } from '@junctura/core/materials';
 import { plural } from '@junctura/core/measure';
 import {
   groupMembers,
-  setDiffers,
   setPartColour,
   setPasses,
   workInShade,
@@ -19,7 +19,7 @@ import {
   setFilledWith,
 } from '@junctura/core/piece';
 import { stitchKind, type StitchId } from '@junctura/core/stitches';
-import { NButton, NCheckbox } from 'naive-ui';
+import { NButton } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import { RouterLink } from 'vue-router';
@@ -94,10 +94,6 @@ watch(
     if (found.length > 0) offersOf.value = new Map(found.map((own, i) => [ids[i]!, own]));
   },
   { immediate: true },
-);
-/** How many parts there are with the groups of all that are picked. */
-const groupSize = computed(
-  () => new Set(picked.value.flatMap(({ part }) => groupMembers(opened.piece, part).map(({ id }) => id))).size,
 );
 
 /** The passes of a part as they are worked now, ready to be changed. */
@@ -188,10 +184,6 @@ function moveLayer(index: number, by: 1 | -1): void {
   });
 }
 
-function setDiffering(differs: boolean): void {
-  opened.edit(setDiffers(opened.piece, selection.picked, differs));
-}
-
 /** The direction in which a pass is worked now. */
 function angleOf(partId: string, index: number): number {
   const part = workings.plannedOf(partId);
@@ -259,16 +251,7 @@ function recolour(id: string): void {
       <h2>{{ isOne ? planned.part.name : plural(picked.length, 'part') }}</h2>
       <p class="soft">{{ isOne ? partSize(planned.placed, settings.units) : say.pickedTogether(picked) }}</p>
     </div>
-    <NCheckbox v-if="groupSize > picked.length" v-model:checked="forAll" data-test="for-all">{{
-      forAll ? say.allInGroup(groupSize) : say.onlyThisOfGroup(picked.length, groupSize)
-    }}</NCheckbox>
-
-    <div v-if="isOne && planned.part.group !== null" class="row small">
-      <span v-if="planned.part.differs">You chose something different for this one of the group.</span>
-      <NButton size="tiny" data-test="differs" @click="setDiffering(!planned.part.differs)">{{
-        planned.part.differs ? 'Match the group again' : 'Make this one different'
-      }}</NButton>
-    </div>
+    <PartGroup v-model:for-all="forAll" :picked="picked" />
 
     <FilledWith
       v-if="kind === 'area' && inCommon(picked.map(({ part }) => part.scrap === null)) !== null"

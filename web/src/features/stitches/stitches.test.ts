@@ -123,6 +123,21 @@ describe('the card of several parts', () => {
     expect(strands().value).toBe('2');
   });
 
+  it('takes like parts in other colours with it, so that what both sets share is set once; each keeps its own colour', async () => {
+    const [a, b] = ['Top right panel', 'Top left panel'].map(planned) as [PlannedPart, PlannedPart];
+    expect(a.part.colour).not.toBe(b.part.colour);
+    const selection = useSelection(session.pinia);
+    selection.pick([a.part.id]);
+    const shown = session.show(PartCard, { planned: a, forAll: false });
+    await shown.find('[data-test="like-ones"]').trigger('click');
+    expect(selection.picked).toContain(b.part.id);
+    await choose(shown, 'Stitch', 'Brick stitch');
+    await settle(shown, a.part.id);
+    const now = [a, b].map(({ part }) => session.workings.plannedOf(part.id)!);
+    expect(now.map(({ passes }) => passes.some(({ stitch }) => stitch === 'brick'))).toEqual([true, true]);
+    expect(now.map(({ part }) => part.colour)).toEqual([a.part.colour, b.part.colour]);
+  });
+
   it('says how many a choice is for, with the groups of all that are picked, and can be for those alone', async () => {
     const [bow, spar] = ['Bow 1 left', 'Spar'].map(planned) as [PlannedPart, PlannedPart];
     useSelection(session.pinia).pick([bow.part.id, spar.part.id]);

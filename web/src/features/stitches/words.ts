@@ -31,6 +31,12 @@ export const paintedIn = (shades: number): string => `Painted in ${plural(shades
 export const wayFigures = (stitches: number, difference: number, least: number): string =>
   `${plural(stitches, 'stitch', 'stitches')}; difference ${formatNumber(difference, 1)} from the picture at arm’s length. The shades alone allow ${formatNumber(least, 1)} at best.`;
 
+export const selectLikeOnes = (count: number): string =>
+  byCount(count, {
+    one: 'Select the one of this shape in another colour too',
+    other: `Select ${formatNumber(count)} of this shape in other colours too`,
+  });
+
 export const allInGroup = (size: number): string => `All ${size} in the group`;
 
 export const onlyThisOfGroup = (picked: number, size: number): string =>

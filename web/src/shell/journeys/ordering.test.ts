@@ -22,6 +22,11 @@ it('each step says why it stands there; moved against a rule it is said at once,
   await app.until(() => expect(app.all(LINES).length).toBeGreaterThan(3));
   await app.press('Work it first', await spar());
   await app.says(TALLY, 'Work it first:');
+  await app.planned();
+  // It goes as early as the panels that lie behind it let it, and they are named beside the wish.
+  if (app.all('[data-test=unmet]').length === 0) await app.press(/Spar/, await spar());
+  await app.says('[data-test=unmet]', 'as early as it can; first must come');
+  await app.says('[data-test=unmet]', 'which lies behind it');
   await app.key('z', { ctrlKey: true });
   await app.planned();
   await app.until(() => expect(app.all(LINES)).toHaveLength(before));

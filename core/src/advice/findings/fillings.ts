@@ -65,7 +65,7 @@ const ACROSS: ReadonlySet<StitchId> = new Set([
   'closed-herringbone',
 ]);
 
-interface Fanned extends Pick<PlannedPass, 'path' | 'laidMm'> {}
+type Fanned = Pick<PlannedPass, 'path' | 'laidMm'>;
 
 /** The widest gap between neighbouring stitches at their outer ends where they turn round a corner, mm; 0: none gapes. */
 export const WIDEST_FAN = stage<Fanned>()('widest fan', ['path', 'laidMm'], ({ path, laidMm }) =>

@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { CLOTH_IDS, HOOP_RANGE_MM, THREAD_IDS, type ThreadId, type ClothId } from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
-import { ENDS, MOST_NEEDLES, USES, type End, type Piece } from '@junctura/core/piece';
+import { ENDS, LEVELS, MOST_NEEDLES, USES, type End, type Level, type Piece } from '@junctura/core/piece';
 import { isStitchId, paramKey, paramsSchema, STITCH_IDS, stitchKind, type StitchId } from '@junctura/core/stitches';
 import * as say from './words.ts';
 
@@ -10,6 +10,7 @@ export const USAGE = [
   '[--stitch ID] [--param key=value]… [--angle DEG] [--slack 0.03] [--seed N]',
   '[--order colour|area [--needles 4] [--focal background|features] [--outline first|last] [--sitting 60]]',
   '[--record ENTRIES.json] [--finish END]',
+  '[--level simple|usual|rich | --within HOURS] [--own LIST.csv]',
   '[--as-drawn] [--use framed|worn|washed|handled|patch|ornament|whitework]',
   '[--paint [PICTURE] [--shades 24] [--outline-part ID]] [--picture OUT.png [--dpi 300] [--side front|back]]',
 ].join(' ');
@@ -32,6 +33,12 @@ export interface PlanOptions {
   readonly asDrawn: boolean;
   /** What the piece is for; null: framed. */
   readonly use: Piece['use'] | null;
+  /** How much of the piece is stitched; null: as usual, or as the piece says. */
+  readonly level: Level | null;
+  /** The richest version that takes no longer, hours; null: it is not asked for. */
+  readonly withinHours: number | null;
+  /** The list of threads that are there; null: none. */
+  readonly own: string | null;
   /** How the order of work is found and told; null: it is not asked for. */
   readonly order: OrderOptions | null;
   /** A file of entries of the record; null: it is not asked for. */
@@ -81,6 +88,7 @@ const NUMBER_OPTIONS = [
   '--sitting',
   '--shades',
   '--dpi',
+  '--within',
 ];
 
 /** A negative number after an option would be taken for an option itself. */
@@ -121,6 +129,9 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
         seed: { type: 'string' },
         'as-drawn': { type: 'boolean' },
         use: { type: 'string' },
+        level: { type: 'string' },
+        within: { type: 'string' },
+        own: { type: 'string' },
         order: { type: 'string' },
         needles: { type: 'string' },
         focal: { type: 'string' },
@@ -140,6 +151,9 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
     if (file === undefined) throw new Error(say.noFile(USAGE));
     if (others.length > 0) throw new Error(say.oneFile(others, file));
     if (values.fit && values.scale !== undefined) throw new Error('use either --fit or --scale, not both');
+    if (values.level !== undefined && values.within !== undefined) {
+      throw new Error('use either --level or --within, not both');
+    }
     const { min, max } = HOOP_RANGE_MM;
     const options: PlanOptions = {
       file,
@@ -156,6 +170,9 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       seed: wholeNumber('--seed', values.seed, 0, 2 ** 32 - 1) ?? 1,
       asDrawn: values['as-drawn'] ?? false,
       use: choice('--use', values.use, USES),
+      level: choice('--level', values.level, LEVELS),
+      withinHours: number('--within', values.within, 0.1, 2000, 'hours'),
+      own: values.own ?? null,
       order: orderOptions(values),
       record: values.record ?? null,
       finish: choice('--finish', values.finish, ENDS),

@@ -1,6 +1,19 @@
 import { passesAsWorked, type PlannedPart, USUAL_FACTORS } from '@junctura/core/work';
 import { canWork } from '@junctura/core/propose';
-import { Planner, type Workings } from '@junctura/core/advice';
+import {
+  atLevelAlone,
+  Planner,
+  planLevels,
+  richVersion,
+  shadesOwned,
+  simpleVersion,
+  withinHours,
+  type Version,
+  type VersionWays,
+  type WithinHours,
+  type Workings,
+} from '@junctura/core/advice';
+import { labOf } from '@junctura/core/colour';
 import {
   centred,
   designCircle,
@@ -14,10 +27,27 @@ import {
   type Tidied,
 } from '@junctura/core/drawing';
 import { boxOf, flattenPath } from '@junctura/core/geometry';
-import { DEFAULT_THREAD, AIR_MM, strandFault, threadKind } from '@junctura/core/materials';
+import {
+  AIR_MM,
+  DEFAULT_THREAD,
+  EMPTY_BOX,
+  strandFault,
+  threadKind,
+  type Shade,
+  type ThreadBox,
+} from '@junctura/core/materials';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { NO_PICTURES, type Pictures } from '@junctura/core/painting';
-import { plainHoop, plainPass, readPiece, type Part, type Pass, type Piece } from '@junctura/core/piece';
+import {
+  applyEdit,
+  plainHoop,
+  plainPass,
+  readPiece,
+  takeShades,
+  type Part,
+  type Pass,
+  type Piece,
+} from '@junctura/core/piece';
 import { paramKey, stitchKind } from '@junctura/core/stitches';
 import { laidPictures, pageOf, painted, pieceOfPicture, withPictureBelow, type Page } from './paint.ts';
 import { paramsFor, type PlanOptions } from './options.ts';
@@ -30,6 +60,10 @@ export interface Planned {
   readonly pictures: Pictures;
   /** What of its drawing was tidied. */
   readonly tidied: readonly Tidied[];
+  /** The threads that are there; empty: none are known of. */
+  readonly box: ThreadBox;
+  /** What the hours that were asked for cut off, and what one more would give; null: none were asked for. */
+  readonly within: Pick<WithinHours, 'withinHours' | 'less' | 'nextHour'> | null;
 }
 
 const USUAL_HOOP_MM = 150;
@@ -45,6 +79,7 @@ export function planText(
   options: PlanOptions,
   picture: Raster | null = null,
   own: Pictures = NO_PICTURES,
+  box: ThreadBox = EMPTY_BOX,
 ): Outcome<Planned> {
   const read = readAsked(text, options, picture);
   if (!read.ok) return read;
@@ -67,8 +102,29 @@ export function planText(
   const { paint, seed } = options;
   const chosen = picture && paint ? painted(asked.value, pictures, paint, seed) : asked;
   if (!chosen.ok) return chosen;
-  const workings = planner.plan(chosen.value, USUAL_FACTORS, { seed, pictures });
-  return success({ piece: chosen.value, workings, pictures, tidied });
+  const inOwn = inOwnShades(chosen.value, box);
+  const version = asMuchAs(inOwn, options, { own: USUAL_FACTORS, pictures, planner });
+  const workings = planner.plan(version?.piece ?? inOwn, USUAL_FACTORS, { seed, pictures });
+  const within = version && 'less' in version ? (version as WithinHours) : null;
+  return success({ piece: version?.piece ?? inOwn, workings, pictures, tidied, box, within });
+}
+
+/** The version that was asked for; null: none was. */
+function asMuchAs(piece: Piece, { level, withinHours: hours }: PlanOptions, ways: VersionWays): Version | null {
+  if (hours !== null) return withinHours(planLevels(piece, ways), hours, ways);
+  if (level === null) return null;
+  if (level === 'usual') return atLevelAlone(piece, 'usual', ways);
+  const levels = planLevels(piece, ways);
+  return level === 'simple' ? simpleVersion(levels, ways) : richVersion(levels, ways);
+}
+
+/** A piece in the threads that are there, where any are. */
+function inOwnShades(piece: Piece, { entries }: ThreadBox): Piece {
+  if (entries.length === 0) return piece;
+  const owned = entries.map(({ shade }): Shade => ({ ...shade, lab: labOf(shade.hex) }));
+  const edit = takeShades(piece, shadesOwned(piece.palette, owned), 'Use threads that are there');
+  const outcome = edit ? applyEdit(piece, edit) : success(piece);
+  return outcome.ok ? outcome.value : piece;
 }
 
 const isDrawing = (text: string): boolean => !/^[\uFEFF\s]*\{/.test(text);

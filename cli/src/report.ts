@@ -1,15 +1,21 @@
 import type { Planned } from './planFile.ts';
 import { judgePainted, type PlannedPass } from '@junctura/core/work';
 import { isAccepted, sayFinding, severityOf } from '@junctura/core/advice';
+import { skeinsToBuyInAll, willReach } from '@junctura/core/thread';
 import { roundTo } from '@junctura/core/measure';
+
+const NOTHING_DONE: ReadonlySet<string> = new Set();
 
 const r = (value: number): number => roundTo(value, 4);
 
 /** The headless planner's answer, version 1. Lengths are mm of needle thread. */
-export function report({ piece, workings: { plan, findings }, tidied }: Planned): object {
+export function report({ piece, workings: { plan, findings }, tidied, box, within }: Planned): object {
   const { design, hoop, totals } = plan;
+  const reaches = willReach(piece, plan, NOTHING_DONE, box);
   return {
     version: 1,
+    level: piece.level,
+    ...(within && { within: { hours: within.withinHours, less: within.less, nextHour: within.nextHour } }),
     tidied: tidied.filter(({ isDone }) => isDone).map(({ rule, count, parts }) => ({ rule, count, parts })),
     design: {
       widthMm: r(design.widthMm),
@@ -42,6 +48,7 @@ export function report({ piece, workings: { plan, findings }, tidied }: Planned)
       threadMm: r(totals.threadMm),
       hours: { p10: r(totals.hours.p10), p50: r(totals.hours.p50), p90: r(totals.hours.p90) },
       skeins90: totals.skeins90,
+      toBuy: skeinsToBuyInAll(reaches, plan.spread),
     },
     findings: findings
       .filter((finding) => !isAccepted(piece, finding))

@@ -1,6 +1,7 @@
 import { readFileSync, statSync } from 'node:fs';
 import { failure, success, type Outcome } from '@junctura/core/measure';
 import { recordReport } from '@junctura/core/log';
+import { EMPTY_BOX, readCsv, type ThreadBox } from '@junctura/core/materials';
 import { NO_PICTURES, type Pictures } from '@junctura/core/painting';
 import { readPiece, recordSchema, type PieceRecord } from '@junctura/core/piece';
 import { readOptions, type PlanOptions } from './options.ts';
@@ -50,7 +51,9 @@ export async function runPlanWithPictures(args: readonly string[]): Promise<Outc
   if (!text.ok) return text;
   const own = await picturesOf(text.value);
   if (!own.ok) return own;
-  const planned = planText(text.value, options.value, picture?.value ?? null, own.value);
+  const box = boxOf(options.value);
+  if (!box.ok) return box;
+  const planned = planText(text.value, options.value, picture?.value ?? null, own.value, box.value);
   if (!planned.ok) return planned;
   const written = out && (await writePicture(out, planned.value.piece, planned.value.workings));
   return written && !written.ok ? written : reportAsked(options.value, planned.value);
@@ -62,8 +65,21 @@ export function runPlan(args: readonly string[]): Outcome<object> {
   if (!options.ok) return options;
   const text = textAsked(options.value);
   if (!text.ok) return text;
-  const planned = planText(text.value, options.value);
+  const box = boxOf(options.value);
+  if (!box.ok) return box;
+  const planned = planText(text.value, options.value, null, NO_PICTURES, box.value);
   return planned.ok ? reportAsked(options.value, planned.value) : planned;
+}
+
+/** The threads of the list that was given. */
+function boxOf({ own }: PlanOptions): Outcome<ThreadBox> {
+  if (own === null) return success(EMPTY_BOX);
+  const text = readFile(own);
+  if (!text.ok) return text;
+  const read = readCsv(text.value, { name: own.replace(/^.*[\\/]/, '') });
+  if (!read.ok) return failure(say.cannotRead(own, read.problem));
+  const entries = read.value.rows.map(({ entry }) => entry);
+  return entries.length > 0 ? success({ ...EMPTY_BOX, entries }) : failure(say.noThreads(own));
 }
 
 /** The text that is planned; a picture alone has none. */

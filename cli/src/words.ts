@@ -21,6 +21,8 @@ export const notARecord = (file: string, at: string, why: string): string =>
 
 export const notJson = (file: string): string => `${file} is not valid JSON`;
 
+export const noThreads = (file: string): string => `${file} has no threads in it`;
+
 export const noFile = (usage: string): string => `no file given; usage: ${usage}`;
 
 export const oneFile = (others: readonly string[], file: string): string =>

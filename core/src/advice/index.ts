@@ -7,6 +7,18 @@ export { recordFindings } from './findings/record.ts';
 export { colourPairs, judgePairs, shortfall, wornColours, type ColourPair, type JudgedPair } from './colourPairs.ts';
 export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, type Variation } from './recolour.ts';
 export { Planner, type PlanWays, type Workings } from './planner.ts';
+export {
+  atLevelAlone,
+  planLevels,
+  richVersion,
+  simpleVersion,
+  withinHours,
+  type LevelPlans,
+  type Version,
+  type VersionWays,
+  type WithinHours,
+} from './versions.ts';
+export { shadesOwned, type OwnedShade } from './ownedShades.ts';
 export { STAGES } from './stages.ts';
 export { inHoop, tryHoop, type HoopTrial } from './hoopTrials.ts';
 export type { NarrowPlace } from './closeness.ts';

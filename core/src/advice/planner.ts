@@ -101,6 +101,13 @@ export class Planner {
     return { plan, findings: findOfSize(piece, plan, memory), narrow: narrowPlaces(plan, memory) };
   }
 
+  /** Plans a piece in an order that is not searched for, and finds nothing: what it about takes. */
+  planRoughly(piece: PlanInput, own: OwnFactors, pictures: Pictures): Plan {
+    const { memory } = this;
+    const { worked } = this.work(piece, own, { pictures });
+    return sumUp(piece, worked, orderOfWork(piece, worked, { tries: 0 }, memory), spreadOf(own), memory);
+  }
+
   /** Forgets what is about parts that are gone. */
   private forgetAllBut(parts: PlanInput['drawing']['parts']): void {
     const ids = new Set(parts.map(({ id }) => id));

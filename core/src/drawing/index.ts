@@ -14,7 +14,7 @@ export {
 } from './fit.ts';
 export { CUT_SHAPE, isTooLarge, LARGEST_PART_MM, PATH_REACH, WHOLE_SHAPE } from './shapeCutter.ts';
 export { clearInHoopMm, hoopAboutAll, insideEllipseMm, positionsOf, spreadOfPositions } from './hoopRoom.ts';
-export { groupLikeParts, likeInOtherColours } from './likeParts.ts';
+export { groupLikeParts, likeInOtherColours, likeSets } from './likeParts.ts';
 export { circleAround, designCircle, designPoints } from './designCircle.ts';
 export {
   edgesOf,

@@ -83,6 +83,21 @@ export function likeInOtherColours(parts: readonly Part[], some: readonly Part[]
   );
 }
 
+/** Parts in sets that are worked alike: their groups, and parts of one shape in other colours. */
+export function likeSets(parts: readonly Part[]): Part[][] {
+  const sets: { first: Measures; parts: Part[] }[] = [];
+  for (const part of parts) {
+    const own = { part, figures: measure(part) };
+    const set = sets.find(({ first }) => {
+      if (first.part.kind !== part.kind || first.part.dashed !== part.dashed) return false;
+      return (part.group !== null && first.part.group === part.group) || isOneShape(first, own);
+    });
+    if (set) set.parts.push(part);
+    else sets.push({ first: own, parts: [part] });
+  }
+  return sets.map((set) => set.parts);
+}
+
 function isLike(a: Measures, b: Measures): boolean {
   const sameKind = a.part.kind === b.part.kind && a.part.colour === b.part.colour && a.part.dashed === b.part.dashed;
   return sameKind && isOneShape(a, b);

@@ -54,6 +54,7 @@ export { pathData } from './pathData.ts';
 export { NearestPoints } from './nearestPoints.ts';
 export { simplifyLine, simplifyRegion, WOBBLE_MM } from './simplify.ts';
 export { convexHull, insideOfExtremes, smallestCircle, type Circle } from './smallestCircle.ts';
+export { withoutStretches } from './stretches.ts';
 export { parallelLine } from './parallel.ts';
 export {
   CHORD_TOLERANCE_MM,

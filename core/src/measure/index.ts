@@ -2,6 +2,7 @@ export { formatDuration, formatDurationRange } from './durations.ts';
 export { seedFrom, seededRandom, type Random } from './random.ts';
 export { attempt, type Faults } from './faults.ts';
 export { parseJson } from './json.ts';
+export { bestWithin, type Choice } from './knapsack.ts';
 export { lookUp, valueOf } from './lookUp.ts';
 export { localDay } from './localDay.ts';
 export { formatDay, formatMoment, formatMonth, formatWeekday, noonOf, WEEKDAYS } from './dates.ts';

@@ -47,6 +47,7 @@ export {
   takeShades,
   type WorkedIn,
 } from './paletteCommands.ts';
+export { ladderOf, setLevels, withoutLadders } from './levelCommands.ts';
 export { freeOrder, moveSitting, setCalendar, workAtEnd, workBefore } from './orderCommands.ts';
 export { END_OF_USE, endOf } from './endOf.ts';
 export { ENDS, FINISH_RANGES, USUAL_FINISH, type End, type Finish } from './finish.ts';
@@ -66,6 +67,10 @@ export {
 export { MOST_ENTRIES, recordSchema, type PieceRecord, type RecordEntry, type ThreadUse } from './record.ts';
 export {
   DIRECTIONS,
+  LEVELS,
+  PART_LEVELS,
+  type Level,
+  type PartLevel,
   INSET_MM,
   emptyPiece,
   MOST_NEEDLES,

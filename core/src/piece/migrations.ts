@@ -17,6 +17,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   11: { name: 'setOutlinesIn', up: setOutlinesIn },
   12: { name: 'sayWhatRingsAre', up: sayWhatRingsAre },
   13: { name: 'varyStrands', up: varyStrands },
+  14: { name: 'sayHowMuch', up: sayHowMuch },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -206,6 +207,15 @@ function varyStrands(data: Data): Data {
       })
     : drawing['parts'];
   return { ...data, drawing: { ...drawing, parts } };
+}
+
+/** Version 14: how much of a piece is stitched, and of its parts. */
+function sayHowMuch(data: Data): Data {
+  const drawing = record(data['drawing']);
+  const parts = Array.isArray(drawing['parts'])
+    ? drawing['parts'].map((part) => ({ level: null, ...record(part) }))
+    : drawing['parts'];
+  return { level: 'usual', ...data, drawing: { ...drawing, parts } };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

@@ -23,7 +23,7 @@ import { finishSchema, USUAL_FINISH } from './finish.ts';
 import * as say from './words.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 13;
+export const PIECE_VERSION = 14;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -154,6 +154,13 @@ const passSchema = z
 /** Lines that are marked and not stitched: to measure by, to cut, sew or fold along. */
 export const MARKINGS = ['guide', 'cut', 'sew', 'fold'] as const;
 
+/** How much of a piece is stitched: lines and small areas; what is usual; shaded and padded. */
+export const LEVELS = ['simple', 'usual', 'rich'] as const;
+export type Level = (typeof LEVELS)[number];
+/** How much of one part is stitched, from nothing to shaded; of a line an outline is the line itself, in its plainest stitch. */
+export const PART_LEVELS = ['bare', 'outline', 'light', 'usual', 'rich'] as const;
+export type PartLevel = (typeof PART_LEVELS)[number];
+
 export const partSchema = z.strictObject({
   id,
   name: label,
@@ -192,6 +199,8 @@ export const partSchema = z.strictObject({
   marking: z.enum(MARKINGS).nullable(),
   /** What was said of it where it is painted from the picture below; null: nothing. */
   painting: paintingSchema.nullable(),
+  /** How much of it is stitched; null: as the level of the piece has it. */
+  level: z.enum(PART_LEVELS).nullable(),
   /** What the person chose, in working order; null: as proposed. */
   passes: z.array(passSchema).max(MOST_PASSES).nullable(),
 });
@@ -283,6 +292,8 @@ export const pieceSchema = z
     id,
     name: label,
     use: z.enum(USES),
+    /** How much of it is stitched, where nothing else is said of a part. */
+    level: z.enum(LEVELS),
     worker: z.strictObject({
       hand: z.enum(['right', 'left']),
       satinFrom: z.enum(['middle', 'edge']),
@@ -438,6 +449,7 @@ export function newPart(part: Pick<Part, 'id' | 'name' | 'kind' | 'path' | 'colo
     printed: false,
     marking: null,
     painting: null,
+    level: null,
     passes: null,
     ...part,
   };
@@ -474,6 +486,7 @@ export function emptyPiece(id: string, name: string): Piece {
     id,
     name,
     use: 'framed',
+    level: 'usual',
     worker: {
       hand: 'right',
       satinFrom: 'middle',

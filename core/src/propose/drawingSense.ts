@@ -1,4 +1,4 @@
-import { axisOf, onDrawing, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
+import { axisOf, edgesOf, onDrawing, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
 import {
   boxesMeet,
   distanceToLines,
@@ -82,9 +82,12 @@ const ON_OUTLINE_MM = 0.5;
 /** Lines that run along this share of an outline bound the area. */
 const OUTLINED_SHARE = 0.6;
 
+/** Outlines of other areas show an area where they run along this share of its own. */
+const SHOWN_SHARE = 0.85;
+
 /** Which share of an area’s outline lines run along. */
 export const OUTLINED = stage<AreaInLines>()('outlined', ['area', 'lines'], ({ area, lines }) => {
-  const drawn = lines.flatMap(({ shape }) => shape.lines);
+  const drawn = lines.flatMap(({ shape }) => edgesOf(shape));
   let [along, all] = [0, 0];
   for (const points of area.shape.region) {
     const way = wayRound(points);
@@ -99,6 +102,31 @@ export const OUTLINED = stage<AreaInLines>()('outlined', ['area', 'lines'], ({ a
   }
   return all > 0 ? along / all : 0;
 });
+
+/**
+ * Areas whose edge the outlines of others show where each is only outlined: the largest first, an area needs none of its own where those before it run
+ * along most of its edge.
+ */
+export function shownByOthers(
+  parts: readonly Part[],
+  shapes: readonly PlacedShape[],
+  memory: Memory,
+): ReadonlySet<number> {
+  const covered = new Set<number>();
+  const drawn = shapes.filter(({ kind, box }, i) => kind === 'line' && box && parts[i]!.shown);
+  const areas = shapes.flatMap(({ kind, box }, i) => (kind === 'area' && box && parts[i]!.shown ? [i] : []));
+  areas.sort((a, b) => shapes[b]!.areaMm2 - shapes[a]!.areaMm2);
+  for (const i of areas) {
+    const area = shapes[i]!;
+    const lines = drawn.filter(({ box }) => boxesMeet(box!, area.box!, ON_OUTLINE_MM));
+    const share = lines.length > 0 ? memory.made(OUTLINED, [parts[i]!.id], { area, lines }, 'in outlines') : 0;
+    const isShown = share >= SHOWN_SHARE;
+    if (isShown) covered.add(i);
+    // What lies on it is not outlined by it.
+    else drawn.push(area.whole ?? area);
+  }
+  return covered;
+}
 
 function isOutlined(parts: readonly Part[], shapes: readonly PlacedShape[], i: number, memory: Memory): boolean {
   const area = shapes[i]!;

@@ -5,17 +5,20 @@ import { turnedFromNeighbours } from './neighbours.ts';
 import { stitchKind } from '../stitches/index.ts';
 import { SATIN_DIRECTION } from './direction.ts';
 import { mirroredAngle, mirrorImages, type Mirrored } from './mirrored.ts';
-import { senseOf, type Sense } from './drawingSense.ts';
+import { senseOf, shownByOthers, type Sense } from './drawingSense.ts';
 import { drawnStroke, paramsAsDrawn } from './drawnStroke.ts';
 import { likeTouched, touchedLines } from './touchingLines.ts';
 import { inTexture, type SuggestedArea } from './texture.ts';
 import { asProposed, PROPOSALS } from './proposals.ts';
 import { proposalSettings, type Proposal, type ProposalSettings } from './treatment.ts';
 import { middleFound, type MiddleOf, type PlacedShape } from '../drawing/index.ts';
-import type { Pass, Part, PlanInput } from '../piece/index.ts';
+import { colourName, type PaletteColour, type Pass, type Part, type PlanInput } from '../piece/index.ts';
+import { fewerColours } from './fewerColours.ts';
+import { atLevel } from './levels.ts';
 import * as say from './words.ts';
 
 const CHOSEN = 'Your choice.';
+const NONE: ReadonlySet<number> = new Set();
 
 /** @param offered asked only where something is left open: proposals take time to find */
 function settledPasses(
@@ -80,6 +83,7 @@ export class Proposer {
     const leaders = new Map<string, readonly SettledPass[]>();
     const mirrored = mirrorImages(parts, shapes, this.memory);
     const leaderOf = leadersOfColours(parts, shapes);
+    const shown = piece.level === 'simple' ? shownByOthers(parts, shapes, this.memory) : NONE;
     const touched = touchedLines(parts, shapes, piece.placement.scale, this.memory);
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
@@ -88,11 +92,19 @@ export class Proposer {
         const satin = () => this.memory.made(SATIN_DIRECTION, [parts[j]!.id], shapes[j]!);
         return { part: parts[j]!, placed: shapes[j]!, offers, satin };
       };
-      const offeredFor = (j: number): readonly Proposal[] => {
+      const usualFor = (j: number): readonly Proposal[] => {
         const line = touched[j]!;
         if (line !== null) return likeTouched(alone(j).offers, alone(line).offers[0], shapes[j]!, parts[line]!);
         const leader = leaderOf(j);
         return leader === null || leader === j ? alone(j).offers : inTexture(alone(j), alone(leader), settings);
+      };
+      const offeredFor = (j: number): readonly Proposal[] => {
+        const [one, placed, sense] = [parts[j]!, shapes[j]!, senses[j]!];
+        const richly = (): readonly Proposal[] =>
+          this.advise(one, placed, sense, { ...settings, layers: 'rich' }, middleOf, 'rich');
+        const isOutlined = sense.isOutlined || shown.has(j);
+        const given = { part: one, placed, sense: { ...sense, isOutlined }, offers: usualFor(j), richly };
+        return atLevel(given, piece.level, piece.palette, settings);
       };
       const offered = (): readonly Proposal[] => offeredFor(i);
       const settle = (): readonly SettledPass[] => {
@@ -115,7 +127,7 @@ export class Proposer {
       };
       settled.push({ part, placed, passes: attempt(faults, part.id, settle, () => []) });
     });
-    return settled.map(({ passes }) => passes);
+    return piece.level === 'simple' ? inFewColours(piece.palette, settled) : settled.map(({ passes }) => passes);
   }
 
   private advise(
@@ -124,10 +136,35 @@ export class Proposer {
     sense: Sense,
     settings: ProposalSettings,
     middleOf: MiddleOf,
+    which = '',
   ): readonly Proposal[] {
     if (!placed.box) return [];
-    return this.memory.made(PROPOSALS, [part.id], asProposed(part, placed, sense, settings, middleOf));
+    return this.memory.made(PROPOSALS, [part.id], asProposed(part, placed, sense, settings, middleOf), which);
   }
+}
+
+/** The most colours of simple work. */
+const SIMPLE_COLOURS = 5;
+
+/** Suggested layers in few colours: those that are hardly missed give way. */
+function inFewColours(palette: readonly PaletteColour[], settled: readonly Settled[]): (readonly SettledPass[])[] {
+  const seen = new Map<string, number>();
+  for (const { part, placed, passes } of settled) {
+    if (passes.length === 0) continue;
+    const areaMm2 = placed.kind === 'area' ? placed.areaMm2 : Math.max(1, placed.lengthMm);
+    seen.set(part.colour, (seen.get(part.colour) ?? 0) + areaMm2);
+  }
+  const colours = palette.flatMap((colour) => {
+    const weight = seen.get(colour.id);
+    return weight === undefined ? [] : [{ id: colour.id, hex: colourName(colour).hex, weight }];
+  });
+  if (colours.length <= SIMPLE_COLOURS) return settled.map(({ passes }) => passes);
+  const worked = fewerColours(colours, SIMPLE_COLOURS);
+  return settled.map(({ part, passes }) => {
+    const colour = worked.get(part.colour);
+    if (part.passes !== null || colour === undefined || colour === part.colour) return passes;
+    return passes.map((pass) => ({ ...pass, colour: pass.colour ?? colour }));
+  });
 }
 
 /**

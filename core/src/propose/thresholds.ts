@@ -28,6 +28,16 @@ export const TREATMENT = {
   wornRoundsMm2: 600,
   /** Discs from this width on are padded, mm. */
   leastPaddedDiscMm: 3,
+  /** In simple work areas up to this width and size are filled, in satin, mm and mm². */
+  simpleSatinMm: 7,
+  simpleSatinMm2: 150,
+  /** A scatter of seeds wants this much room, mm. */
+  leastLightMm: 5,
+  /** Colours between these are shaded in rich work (L). */
+  shadedLightness: { least: 28, most: 92 },
+  /** Richly worked areas this wide are shaded, in three shades from the second on, mm. */
+  leastRichMm: 6,
+  threeShadesMm: 9,
   /** Curves tighter than this want split stitch, mm radius. */
   tightRadiusMm: 3,
   /** A line drawn this wide is worth a chain, mm. */

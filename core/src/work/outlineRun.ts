@@ -1,11 +1,13 @@
 import { onDrawing, type PlacedShape } from '../drawing/index.ts';
 import {
+  distanceToOutline,
   mapPoints,
   nearestOnRing,
   offset,
   ringArea,
   ringStretch,
   simplifyRegion,
+  withoutStretches,
   WOBBLE_MM,
   type Polyline,
   type Region,
@@ -37,8 +39,9 @@ export function roundTheOtherWay(ring: Ring): Ring {
 }
 
 /** What an outline layer is worked along: all outlines of its area, or where it is given two points the stretch from the first to the second. */
-export function outlineRun({ shape, toCloth }: PlacedShape, { insetMm, points }: Pass): Polyline[] {
-  const lines = outlinesOfRegion(setIn(shape.region, insetMm));
+export function outlineRun({ shape, whole, toCloth }: PlacedShape, { insetMm, points }: Pass): Polyline[] {
+  const seen = outlinesOfRegion(setIn(shape.region, insetMm));
+  const lines = whole ? ownStretches(seen, setIn(whole.shape.region, insetMm)) : seen;
   if (points.length < 2) return lines;
   const [x0, y0, x1, y1] = mapPoints(toCloth, Float64Array.from(points.slice(0, 2).flat()));
   const from = [x0!, y0!] as const;
@@ -46,6 +49,18 @@ export function outlineRun({ shape, toCloth }: PlacedShape, { insetMm, points }:
     .map((line) => ({ line, mm: nearestOnRing(line.points, from).mm }))
     .sort((a, b) => a.mm - b.mm);
   return nearest ? [{ points: ringStretch(nearest.line.points, from, [x1!, y1!]), closed: false }] : [];
+}
+
+/** Off its own outline by more than this, the edge of what is seen of an area is that of something upon it, mm; and looked at for stretches of this. */
+const OFF_MM = 0.15;
+const STRETCH_MM = 1;
+
+/** An area’s own outline, as far as it is seen: not round what lies upon it, nor along that. */
+function ownStretches(seen: readonly Polyline[], whole: Region): Polyline[] {
+  const own = seen.flatMap((line) =>
+    withoutStretches(line, (x, y) => distanceToOutline(whole, x, y) > OFF_MM, STRETCH_MM),
+  );
+  return own.length > 0 ? own : [...seen];
 }
 
 /** From where to where an outline goes on the side of an area that lies in the light, or away from it: light falls from the upper left. */

@@ -3,6 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { CHROMIUM } from './chromium.ts';
 import { paintedDemos } from './paintedDemos.ts';
+import { paintMotifs } from './motifPictures.ts';
 import { startServer } from './ownServer.ts';
 
 /** The little pictures of the demo pieces, painted by the application itself: `npm run demo-pictures`, after it is built. */
@@ -19,3 +20,4 @@ try {
   await browser.close();
   await server.stop();
 }
+await paintMotifs();

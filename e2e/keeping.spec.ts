@@ -61,7 +61,7 @@ test('a piece that another tab took off the bench is put back, or let be gone', 
   await takeOff();
   await rename(page, 'Moth once more');
   await page.getByRole('button', { name: 'Let it go' }).click();
-  await expect(page.getByRole('heading', { name: 'Start with a drawing' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Begin a piece' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'On your bench' })).toHaveCount(0);
 });
 

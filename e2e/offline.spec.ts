@@ -68,7 +68,7 @@ test('a new version is offered between sittings, and taken when it is wanted', a
   await page.getByRole('button', { name: 'Update now' }).tap();
   await loaded;
   await expect.poll(() => page.evaluate(() => caches.keys())).toEqual(['junctura-later']);
-  await expect(page.getByRole('heading', { name: 'Start with a drawing' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Begin a piece' })).toBeVisible();
 });
 
 test.describe('in the first seconds of a first visit', () => {

@@ -6,6 +6,7 @@ import { begun, boatPiece, boatSvg, bramblePiece, brambleSvg } from './finished.
 import { harbourCatPiece, harbourCatSvg } from './harbourCat.ts';
 import { kitePiece, kiteSvg } from './kite.ts';
 import { mothPiece, mothSvg } from './moth.ts';
+import { MOTIFS, motifSvg } from './motifs/index.ts';
 import { radishesPiece, radishesSvg } from './radishes.ts';
 import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
 import { seedHeadPiece, seedHeadSvg } from './seedHead.ts';
@@ -43,3 +44,6 @@ for (const [name, piece, drawing] of pieces) {
   write('pieces', `${name}.junctura.json`, writePiece(pieceSchema.parse(file.piece), recordSchema.parse(file.record)));
   write('drawings', `${name}.svg`, drawing);
 }
+for (const motif of MOTIFS) write('motifs', `${motif.id}.svg`, motifSvg(motif));
+const told = MOTIFS.map(({ id, name, kind, words }) => ({ id, name, kind, words }));
+write('motifs', 'motifs.json', `${JSON.stringify(told, null, 1)}\n`);

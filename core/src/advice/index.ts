@@ -9,10 +9,12 @@ export { mendPair, substitutes, varyPalette, type Recolouring, type Substitute, 
 export { Planner, type PlanWays, type Workings } from './planner.ts';
 export {
   atLevelAlone,
+  choiceOfLevel,
   planLevels,
   richVersion,
   simpleVersion,
   withinHours,
+  type LevelChoice,
   type LevelPlans,
   type Version,
   type VersionWays,

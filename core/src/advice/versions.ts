@@ -6,7 +6,6 @@ import {
   colourName,
   colourOf,
   setLevels,
-  type Edit,
   type Level,
   type Part,
   type PartLevel,
@@ -18,11 +17,18 @@ import type { OwnFactors, PlannedPart } from '../work/index.ts';
 import type { Pictures } from '../painting/index.ts';
 import type { Planner } from './planner.ts';
 
+/** The level of a piece, of the parts that differ from it, and the colours that are shaded. */
+export interface LevelChoice {
+  readonly level: Level;
+  readonly of: ReadonlyMap<string, PartLevel>;
+  readonly shaded: ReadonlySet<string>;
+}
+
 /** A piece stitched as much as a level says, or as much as some hours allow. */
 export interface Version {
   readonly level: Level;
-  /** What makes it of the piece; null: it is so already. */
-  readonly edit: Edit | null;
+  /** What makes it of the piece, in whatever else it changes: see {@link setLevels}. */
+  readonly choice: LevelChoice;
   readonly piece: Piece;
   readonly plan: Plan;
 }
@@ -68,11 +74,19 @@ interface LikeSet {
   readonly choices: readonly (Choice & { readonly level: PartLevel })[];
 }
 
+/** A level for all parts of a piece. */
+export function choiceOfLevel(piece: Piece, level: Level): LevelChoice {
+  return { level, of: new Map(), shaded: level === 'rich' ? shadedColours(piece) : new Set() };
+}
+
 /** A piece at one level, as every part has it of itself. */
-export function atLevelAlone(piece: Piece, level: Level, { own, pictures, planner }: VersionWays): Version {
-  const edit = setLevels(piece, level, new Map(), level === 'rich' ? shadedColours(piece) : new Set());
-  const now = edited(piece, edit);
-  return { level, edit, piece: now, plan: planner.plan(now, own, { pictures }).plan };
+export function atLevelAlone(piece: Piece, level: Level, ways: VersionWays): Version {
+  return versionWith(piece, choiceOfLevel(piece, level), ways);
+}
+
+function versionWith(piece: Piece, choice: LevelChoice, { own, pictures, planner }: VersionWays): Version {
+  const now = edited(piece, choice);
+  return { level: choice.level, choice, piece: now, plan: planner.plan(now, own, { pictures }).plan };
 }
 
 /** Any colour may be shaded: those of areas. */
@@ -82,7 +96,8 @@ function shadedColours({ drawing }: Piece): Set<string> {
   );
 }
 
-function edited(piece: Piece, edit: Edit | null): Piece {
+function edited(piece: Piece, { level, of, shaded }: LevelChoice): Piece {
+  const edit = setLevels(piece, level, of, shaded);
   if (!edit) return piece;
   const outcome = applyEdit(piece, edit);
   if (!outcome.ok) throw new Error(outcome.problem);
@@ -99,15 +114,16 @@ export interface LevelPlans {
   readonly besideSeconds: number;
 }
 
-/** Plans a piece at each level of its parts. */
-export function planLevels(piece: Piece, ways: VersionWays): LevelPlans {
-  const simple = atLevelAlone(piece, 'simple', ways);
+/** Plans a piece at each level of its parts. @param first hears the usual version at once */
+export function planLevels(piece: Piece, ways: VersionWays, first?: (usual: Version) => void): LevelPlans {
   const usual = atLevelAlone(piece, 'usual', ways);
+  first?.(usual);
+  const simple = atLevelAlone(piece, 'simple', ways);
   const open = piece.drawing.parts.filter((part) => part.shown && part.passes === null && part.marking === null);
   const all = (level: PartLevel): Plan => {
     const of = new Map(open.map(({ id }): [string, PartLevel] => [id, level]));
     const shaded = level === 'rich' ? shadedColours(piece) : new Set<string>();
-    return ways.planner.planRoughly(edited(piece, setLevels(piece, 'usual', of, shaded)), ways.own, ways.pictures);
+    return ways.planner.planRoughly(edited(piece, { level: 'usual', of, shaded }), ways.own, ways.pictures);
   };
   const plans: [PartLevel | null, Plan][] = [
     [null, simple.plan],
@@ -211,9 +227,7 @@ function versionOf({ piece, sets }: LevelPlans, picked: readonly number[], ways:
       if (level === 'rich' && part.kind === 'area') shaded.add(part.colour);
     }
   });
-  const edit = setLevels(piece, base, of, shaded);
-  const now = edited(piece, edit);
-  return { level: base, edit, piece: now, plan: ways.planner.plan(now, ways.own, { pictures: ways.pictures }).plan };
+  return versionWith(piece, { level: base, of, shaded }, ways);
 }
 
 const rank = (level: PartLevel): number => PART_LEVELS.indexOf(level);
@@ -250,14 +264,7 @@ export function simpleVersion(levels: LevelPlans, ways: VersionWays): Version {
     for (const { id } of parts) of.set(id, 'light');
   }
   if (of.size === 0) return simple;
-  const edit = setLevels(piece, 'simple', of, new Set());
-  const now = edited(piece, edit);
-  return {
-    level: 'simple',
-    edit,
-    piece: now,
-    plan: ways.planner.plan(now, ways.own, { pictures: ways.pictures }).plan,
-  };
+  return versionWith(piece, { level: 'simple', of, shaded: new Set() }, ways);
 }
 
 /** The rich version: two and a half times the usual hours at most, what is looked at first before the rest. */

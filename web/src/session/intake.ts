@@ -36,6 +36,9 @@ const TOLD: Readonly<Record<Adopted['became'], string | null>> = {
     'The two records are now merged. The drawings differ: the one here stays, and the other is saved among its earlier versions (File menu).',
 };
 
+/** What can be opened. */
+const ACCEPTED = `.svg,.json,.zip,image/svg+xml,application/json,application/zip,${PICTURES}`;
+
 function isTooLarge({ size }: File): boolean {
   return size > MOST_PICTURE_BYTES;
 }
@@ -140,12 +143,32 @@ export const useIntake = defineStore('intake', () => {
     await router.push(pieceRoute(adopted.id, step));
   }
 
+  /** Begins a piece from a drawing: after its few questions it is planned. */
+  async function begin(file: File): Promise<void> {
+    problem.value = told.value = null;
+    const read = await readOne(file);
+    if (read === null) return;
+    if (!read.ok) {
+      problem.value = read.problem;
+      return;
+    }
+    const adopted = await keeper.adopt(read.value);
+    if (adopted === null) return;
+    arrived.value++;
+    if (read.value.isBareDrawing) tidying.expect(adopted.id);
+    // What is saved as a piece was begun before.
+    if (read.value.isBareDrawing) await router.push({ name: 'begin', params: { id: adopted.id } });
+    else await router.push(pieceRoute(adopted.id, 'drawing'));
+  }
+
+  /** Lets the person choose a drawing or picture to begin with; a piece or a backup is opened. */
+  function chooseToBegin(): void {
+    chooseFile(ACCEPTED, (file) => void (/\.svg$/i.test(file.name) ? begin(file) : take([file])));
+  }
+
   /** Lets the person choose a file. */
   function choose(): void {
-    chooseFile(
-      `.svg,.json,.zip,image/svg+xml,application/json,application/zip,${PICTURES}`,
-      (file) => void take([file]),
-    );
+    chooseFile(ACCEPTED, (file) => void take([file]));
   }
 
   /** Lets the person choose the drawing of the open piece as it was changed elsewhere. */
@@ -193,7 +216,9 @@ export const useIntake = defineStore('intake', () => {
     refuse,
     nextPicture,
     paste,
+    begin,
     choose,
+    chooseToBegin,
     chooseChanged,
     cancel,
   };

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { NButton } from 'naive-ui';
-import { useIntake } from '../session/intake.ts';
+import { BeginDoors } from '../features/begin/index.ts';
 
-/** What whoever comes for the first time is shown beside the piece: three things to try, and the way to her own. */
+/** What whoever comes for the first time is shown beside the piece: the ways to begin one of her own, and three things to try. */
 defineEmits<{ close: [] }>();
-const intake = useIntake();
 </script>
 
 <template>
-  <section class="first" aria-label="Three things to try" @pointerdown.stop @pointerup.stop @keydown.stop>
-    <h2>Three things to try</h2>
+  <section class="first" aria-label="Begin your own piece" @pointerdown.stop @pointerup.stop @keydown.stop>
+    <h2>Begin your own piece</h2>
+    <BeginDoors is-small />
+    <p class="try">Or look around in this one. Three things to try:</p>
     <ol>
       <li>
         Press a part in the hoop to see its stitch. Choose another stitch, and the thread and hours change with it.
@@ -18,7 +19,6 @@ const intake = useIntake();
       <li>Follow the tape above: each mark is one thing to decide, from the drawing to the finish.</li>
     </ol>
     <div class="row">
-      <NButton size="small" type="primary" @click="intake.choose">Start with my own drawing</NButton>
       <NButton size="small" @click="$emit('close')">I’ll look around</NButton>
     </div>
   </section>
@@ -29,7 +29,7 @@ const intake = useIntake();
   position: absolute;
   left: 14px;
   bottom: 14px;
-  width: min(290px, calc(100% - 28px));
+  width: min(330px, calc(100% - 28px));
   max-height: calc(100% - 28px);
   overflow: auto;
   padding: 14px 18px;
@@ -41,6 +41,10 @@ const intake = useIntake();
 }
 h2 {
   font-size: 18px;
+  margin: 0 0 10px;
+}
+.try {
+  margin: 12px 0 0;
 }
 ol {
   margin: 8px 0 12px;

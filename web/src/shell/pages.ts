@@ -4,6 +4,9 @@
  */
 export const PAGES = {
   bench: '/',
+  'begin-name': '/begin/name',
+  'begin-motif': '/begin/motif',
+  begin: '/begin/piece/:id',
   piece: '/piece/:id/:step?',
   'light-table': '/light-table/:id',
   'at-the-hoop': '/hoop/:id',

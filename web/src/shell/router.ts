@@ -29,6 +29,22 @@ const ROUTES: readonly RouteRecordRaw[] = [
     beforeEnter: welcome,
   },
   {
+    name: 'begin-name',
+    path: PAGES['begin-name'],
+    component: () => loaded(() => import('../features/begin/NamePage.vue')),
+  },
+  {
+    name: 'begin-motif',
+    path: PAGES['begin-motif'],
+    component: () => loaded(() => import('../features/begin/MotifPage.vue')),
+  },
+  {
+    name: 'begin',
+    path: PAGES.begin,
+    component: () => loaded(() => import('../features/begin/QuestionsPage.vue')),
+    props: true,
+  },
+  {
     name: 'piece',
     path: PAGES.piece,
     component: () => loaded(() => import('./PiecePage.vue')),

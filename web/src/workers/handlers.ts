@@ -19,6 +19,7 @@ export const handlers: Handlers = {
   paintWays: async (input, tell) => (await import('./jobs/painting.ts')).ways(input, tell),
   onTop: async (input) => (await import('./jobs/painting.ts')).onTop(input),
   lie: async (input) => (await import('./jobs/painting.ts')).lie(input),
+  versions: async (input, tell) => (await import('./jobs/versions.ts')).versions(input, tell),
   tryHoop: async (input) => (await import('./jobs/pieces.ts')).hoopTrial(input),
   thumbnail: async (input) => (await import('./jobs/pieces.ts')).thumbnail(input),
   openPicture: async (input) => (await import('./jobs/pictures.ts')).open(input.file),

@@ -1,13 +1,23 @@
-import type { ColourPair, Finding, HoopTrial, PaintWay, Recolouring, Remedy, Variation } from '@junctura/core/advice';
+import type {
+  ColourPair,
+  Finding,
+  HoopTrial,
+  LevelChoice,
+  PaintWay,
+  Recolouring,
+  Remedy,
+  Variation,
+} from '@junctura/core/advice';
 import type { PictureColour } from '@junctura/core/colour';
 import type { PictureOptions, Tidied, TidiedDrawing, TidyRule } from '@junctura/core/drawing';
 import type { FinishPlan } from '@junctura/core/finish';
-import type { Shade, ThreadBox } from '@junctura/core/materials';
+import type { Shade, ShadeRef, ThreadBox } from '@junctura/core/materials';
 import type { Outcome } from '@junctura/core/measure';
 import type { Eye, PaintingReport, PictureJudgement, Ridge } from '@junctura/core/painting';
-import type { Hoop, Piece, PlanInput } from '@junctura/core/piece';
+import type { Hoop, Level, Piece, PlanInput } from '@junctura/core/piece';
 import type { OrderWay, Saving } from '@junctura/core/thread';
 import type { Offer } from '@junctura/core/propose';
+import type { StitchId } from '@junctura/core/stitches';
 import type { CoarsePart, OwnFactors } from '@junctura/core/work';
 import type { PlanNews } from './planNews.ts';
 
@@ -108,6 +118,12 @@ export interface Jobs {
   onTop: Job<OfPart, readonly Ridge[]>;
   /** The lie of what the picture shows below a part, as short lines `x0, y0, x1, y1, …`, mm on the cloth. */
   lie: Job<OfPart, Float32Array | null>;
+  /** A piece stitched as much as each level says, and as some hours allow, each with its picture; told one by one, the usual one first. */
+  versions: Job<
+    OfPiece & { readonly box: ThreadBox; readonly hours: number | null; readonly pixels: number },
+    null,
+    ShownVersion
+  >;
   /** The design as it would be in another hoop, with its picture. */
   tryHoop: Job<OfPiece & { readonly hoop: Hoop }, { readonly trial: HoopTrial; readonly picture: ImageBitmap }>;
   /** The front of a piece in its hoop. */
@@ -124,6 +140,26 @@ export interface Jobs {
   subject: Job<{ readonly piece: Piece }, { readonly path: string; readonly hex: string } | null>;
   /** The colours of a picture. */
   palette: Job<{ readonly file: Blob; readonly colours: number }, Outcome<PalettePicture>>;
+}
+
+/** A version of a piece as it is shown beside others. */
+export interface ShownVersion {
+  readonly kind: Level | 'within';
+  /** What makes it of the piece. */
+  readonly choice: LevelChoice;
+  readonly hours: { readonly p10: number; readonly p50: number; readonly p90: number };
+  readonly stitches: readonly StitchId[];
+  readonly colours: number;
+  readonly threadMm: number;
+  /** What is still to buy: each shade with its skeins. */
+  readonly toBuy: readonly { readonly shade: ShadeRef; readonly skeins: number }[];
+  /** Of the version within some hours: the hours, parts of which less is stitched than usual, and what one hour more would give. */
+  readonly within: {
+    readonly hours: number;
+    readonly less: readonly string[];
+    readonly nextHour: readonly string[];
+  } | null;
+  readonly picture: ImageBitmap;
 }
 
 export type JobName = keyof Jobs;

@@ -17,6 +17,7 @@ import { pieceRoute } from '../../session/pieceRoute.ts';
 import { useKeeper } from '../../session/keeper.ts';
 import { useIntake } from '../../session/intake.ts';
 import * as say from './words.ts';
+import { BeginDoors } from '../begin/index.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 
 /** What packs and unpacks is loaded when it is asked for. */
@@ -158,19 +159,15 @@ function saveUnreadable({ name, stored }: Entry): void {
       <SettingsMenu />
     </header>
 
-    <section class="intake" aria-label="Start with a drawing">
-      <div>
-        <h2>Start with a drawing</h2>
-        <p class="soft">
-          Drop a drawing (SVG), a scan or a photograph (PNG, JPEG, WebP) anywhere on this window, or choose one. Closed
-          shapes become areas to fill, lines become lines to follow, dots become knots. A Junctura piece opens as you
-          saved it.
-        </p>
-      </div>
-      <div class="begin">
-        <NButton type="primary" @click="intake.choose">Choose a file</NButton>
-        <NButton @click="beginEmpty">Start on empty cloth</NButton>
-      </div>
+    <section class="intake" aria-label="Begin a piece">
+      <h2>Begin a piece</h2>
+      <BeginDoors />
+      <p class="small soft">
+        A file can also be dropped anywhere on this window: a drawing (SVG), a picture (PNG, JPEG, WebP) or a piece that
+        you saved.
+        <button type="button" class="plain link" @click="intake.choose">Choose a file</button> ·
+        <button type="button" class="plain link" @click="beginEmpty">Start on empty cloth</button>
+      </p>
     </section>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="removed" class="problem" role="status">
@@ -252,10 +249,8 @@ h1 {
   text-underline-offset: 3px;
 }
 .intake {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 40px;
+  display: grid;
+  gap: 14px;
   padding: 22px 0;
   border-block: 1px solid var(--chalk);
 }

@@ -8,6 +8,7 @@ import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 
+import LevelChoice from './LevelChoice.vue';
 import PartsList from './PartsList.vue';
 
 /** All parts to pick from, and what is chosen for the whole piece at once. */
@@ -42,6 +43,7 @@ function workIn(id: ThreadId | typeof MIXED): void {
       :options="threads"
       @change="workIn"
     />
+    <LevelChoice v-if="selection.picked.length === 0" />
     <PartsList />
   </div>
 </template>

@@ -1,11 +1,12 @@
 import { expect, it } from 'vitest';
 import { Application } from '../../testing/application.ts';
 
-it('the first visit opens on Rock Pool with three things to try, and on the bench from then on', async () => {
+it('the first visit opens on Rock Pool with the three doors and three things to try, and on the bench from then on', async () => {
   let app = await Application.at('/', { isFirstVisit: true });
   expect(app.router.currentRoute.value.path).toBe('/piece/demo-rock-pool/stitches');
   await app.settle();
   expect(app.figure('Parts')).toBe('73');
+  await app.says('[data-test=doors]', 'A name or a word');
   await app.says('body', 'Three things to try');
   await app.goTo('Thread');
   await app.press('I’ll look around');

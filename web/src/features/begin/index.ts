@@ -1,0 +1,2 @@
+export { default as BeginDoors } from './BeginDoors.vue';
+export { default as ThreeVersions } from './ThreeVersions.vue';

@@ -114,6 +114,9 @@ function flat({ layers, pass, reason }: Proposal): Proposal {
   return { layers: layers.filter(({ role }) => !UNDER.has(role)).map(plain), pass: plain(pass), reason };
 }
 
+/** Where nothing says which way it lies, what is shaded falls from top to bottom, degrees. */
+const UPRIGHT_DEG = 90;
+
 /** Long-and-short from dark to light, where the part is wide enough and its colour has a ladder of shades; null elsewhere. */
 function shaded({ part, placed, offers, richly }: LevelledPart, palette: readonly PaletteColour[]): Proposal | null {
   const widthMm = 2 * (placed.widest?.r ?? 0);
@@ -128,9 +131,10 @@ function shaded({ part, placed, offers, richly }: LevelledPart, palette: readonl
   if (first && (first.stitch === 'satin-padded' || first.direction === 'across')) return null;
   const soft = [...offers, ...richly()].find(({ pass }) => pass.stitch === 'long-short')?.pass;
   const shades = widthMm < TREATMENT.threeShadesMm ? rungs.slice(0, 2) : rungs;
-  const pass = layer('long-short', 1, 'Shaded from dark to light, one shade into the next.', {
-    direction: soft?.direction ?? 'along',
-    angleDeg: soft?.angleDeg ?? 0,
+  const strands = placed.areaMm2 > TREATMENT.shadedInTwoMm2 ? 2 : 1;
+  const pass = layer('long-short', strands, 'Shaded from dark to light, one shade into the next.', {
+    direction: soft?.direction ?? 'straight',
+    angleDeg: soft?.angleDeg ?? UPRIGHT_DEG,
     points: soft?.points ?? [],
     shades,
   });

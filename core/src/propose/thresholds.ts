@@ -33,6 +33,8 @@ export const TREATMENT = {
   simpleSatinMm2: 150,
   /** A scatter of seeds wants this much room, mm. */
   leastLightMm: 5,
+  /** Larger areas are shaded in two strands, mm². */
+  shadedInTwoMm2: 600,
   /** Colours between these are shaded in rich work (L). */
   shadedLightness: { least: 28, most: 92 },
   /** Richly worked areas this wide are shaded, in three shades from the second on, mm. */

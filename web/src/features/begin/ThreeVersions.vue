@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import { localDay } from '@junctura/core/measure';
-import { setLevels } from '@junctura/core/piece';
+import { hoopAboutAll } from '@junctura/core/drawing';
+import { nearestShade, refOf } from '@junctura/core/materials';
+import { setLevels, takeShades } from '@junctura/core/piece';
 import { doneBy } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import HoopRing from '../../hoop/HoopRing.vue';
+import { hoopInSightMm } from '../../picture/ringShape.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useShop } from '../../session/shop.ts';
@@ -92,7 +96,14 @@ onBeforeUnmount(() => {
 
 function use(version: ShownVersion): void {
   const { level, of, shaded } = version.choice;
-  opened.edit(setLevels(opened.piece, level, of, shaded));
+  const mergeKey = `version ${opened.piece.id}`;
+  const levels = setLevels(opened.piece, level, of, shaded);
+  opened.edit(levels && { ...levels, mergeKey });
+  // What is bought has a shade: those that were only drawn take their nearest, in the same action.
+  const open = opened.piece.palette.filter(({ shade }) => shade === null);
+  const nearest = new Map(open.map(({ id, hex }) => [id, { shade: refOf(nearestShade(hex).item), second: null }]));
+  const shades = open.length > 0 ? takeShades(opened.piece, nearest, levels?.label ?? 'Choose shades') : null;
+  opened.edit(shades && { ...shades, mergeKey });
   used.value = version.kind;
   emit('chosen');
 }
@@ -111,6 +122,9 @@ function oddsOf({ hours }: ShownVersion): number | null {
   const done = day === null ? null : doneBy(day, today, hours.p50, opened.piece.worker);
   return done?.type === 'ahead' ? done.odds : null;
 }
+const hoop = computed(() => hoopAboutAll(opened.piece));
+const reachMm = computed(() => (hoop.value ? hoopInSightMm(hoop.value) : 60));
+const ringBox = computed(() => `${-reachMm.value} ${-reachMm.value} ${2 * reachMm.value} ${2 * reachMm.value}`);
 const skeinsOf = ({ toBuy }: ShownVersion): number => toBuy.reduce((sum, { skeins }) => sum + skeins, 0);
 
 function draw(element: unknown, { picture }: ShownVersion): void {
@@ -127,7 +141,7 @@ const isTooShort = computed(() => {
 
 <template>
   <section aria-labelledby="versions" data-test="versions">
-    <h2 id="versions">How much of it shall be stitched?</h2>
+    <h2 id="versions">How much of it will you stitch?</h2>
     <p v-if="isTooShort !== null && hours !== null" role="status" class="short">
       {{ say.tooShort(hours, isTooShort) }}
     </p>
@@ -139,7 +153,12 @@ const isTooShort = computed(() => {
         :class="{ used: used === version.kind }"
         :data-test="`version-${version.kind}`"
       >
-        <canvas :ref="(element) => draw(element, version)" aria-hidden="true"></canvas>
+        <div class="picture">
+          <canvas :ref="(element) => draw(element, version)" aria-hidden="true"></canvas>
+          <svg v-if="hoop" :viewBox="ringBox" aria-hidden="true">
+            <HoopRing :hoop="hoop" :reach-mm="reachMm" />
+          </svg>
+        </div>
         <h3>
           {{
             version.kind === 'within' && version.within ? say.withinTitle(version.within.hours) : NAMES[version.kind]
@@ -201,9 +220,19 @@ li.busy {
   place-content: center;
   min-height: 200px;
 }
-canvas {
-  width: 100%;
+.picture {
+  position: relative;
   aspect-ratio: 1;
+  --linen-deep: var(--paper);
+}
+canvas,
+.picture svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+canvas {
   border-radius: 50%;
 }
 h3 {

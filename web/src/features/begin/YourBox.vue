@@ -175,13 +175,16 @@ h2 {
 }
 .swatches {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(92px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
   gap: 8px;
 }
 .swatch {
-  min-height: 64px;
+  width: 100%;
+  min-height: 68px;
+  height: auto;
   display: grid;
   justify-items: center;
+  white-space: nowrap;
   gap: 4px;
   padding: 8px 4px;
   border: 2px solid transparent;

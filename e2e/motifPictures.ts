@@ -14,7 +14,16 @@ export async function paintMotifs(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'motifs-'));
   for (const file of readdirSync(MOTIFS).filter((name) => name.endsWith('.svg'))) {
     const png = join(folder, 'motif.png');
-    const outcome = await runPlanWithPictures([join(MOTIFS, file), '--hoop', '100', '--fit', '--picture', png, '--dpi', '150']);
+    const outcome = await runPlanWithPictures([
+      join(MOTIFS, file),
+      '--hoop',
+      '100',
+      '--fit',
+      '--picture',
+      png,
+      '--dpi',
+      '150',
+    ]);
     if (!outcome.ok) throw new Error(`${file}: ${outcome.problem}`);
     const image = await loadImage(readFileSync(png));
     const canvas = createCanvas(SIDE_PX, SIDE_PX);

@@ -1,6 +1,7 @@
 import { readPiece, type Piece } from '@junctura/core/piece';
 import { readFileSync } from 'node:fs';
 import { benchBytes } from './bytes.ts';
+import { benchLevels } from './levels.ts';
 import { benchMatching, benchOdds, benchPalette } from './colours.ts';
 import { benchEditing } from './editing.ts';
 import { benchFinishing } from './finishing.ts';
@@ -45,6 +46,7 @@ const GROUPS: Readonly<Record<string, () => string[] | Promise<string[]>>> = {
   parts: benchManyParts,
   turning: benchTurning,
   proposing: benchProposing,
+  levels: benchLevels,
   finishing: () => benchFinishing(demo('rock-pool')),
   order: () => benchOrder(new Map(DEMOS.map((name) => [name, demo(name)]))),
   bytes: benchBytes,

@@ -38,6 +38,8 @@ function strict(...args: string[]): z.infer<typeof contract> {
 const amount = z.number().min(0);
 const contract = z.strictObject({
   version: z.literal(1),
+  level: z.enum(['simple', 'usual', 'rich']),
+  within: z.strictObject({ hours: amount, less: z.array(z.string()), nextHour: z.array(z.string()) }).optional(),
   tidied: z.array(z.strictObject({ rule: z.enum(TIDY_RULES), count: amount, parts: z.array(z.string()) })),
   design: z.strictObject({ widthMm: amount, heightMm: amount, scaleMmPerUnit: amount, circleMm: amount }),
   hoop: z.strictObject({ nominalMm: amount, innerMm: amount, clearMm: z.number() }).nullable(),
@@ -88,6 +90,7 @@ const contract = z.strictObject({
     threadMm: amount,
     hours: z.strictObject({ p10: amount, p50: amount, p90: amount }),
     skeins90: amount,
+    toBuy: amount,
   }),
   findings: z.array(
     z.strictObject({

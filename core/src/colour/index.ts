@@ -10,6 +10,7 @@ export {
   readCssColour,
   type Lab,
 } from './colours.ts';
+export { colourWords } from './colourWords.ts';
 export { ladder, nextRung } from './ladder.ts';
 export { nearestBlend, nearestColours, nearestLab, type Match } from './nearest.ts';
 export {

@@ -115,12 +115,11 @@ export function useHoopPointer(
     drag = null;
     if (wasDrag) return;
     const id = (event.target as Element).getAttribute('data-part');
-    if (id === null) return selection.pick([]);
-    const isAdding = event.shiftKey || event.ctrlKey || event.metaKey;
+    const isAdding = event.shiftKey || event.ctrlKey || event.metaKey || selection.picksSeveral;
+    if (id === null) return selection.picksSeveral ? undefined : selection.pick([]);
     if (!isAdding) return selection.pick([id]);
-    selection.pick(
-      selection.picked.includes(id) ? selection.picked.filter((other) => other !== id) : [...selection.picked, id],
-    );
+    selection.toggle(id);
+    if (selection.picksSeveral) selection.isListing = true;
   }
   function key(event: KeyboardEvent): void {
     const step = 40;

@@ -16,15 +16,14 @@ export function usePickInList(ids: () => readonly string[]) {
   let begun: string | null = null;
 
   function pick(id: string, { shiftKey, ctrlKey, metaKey }: MouseEvent): void {
-    const { picked } = selection;
-    const isAdding = ctrlKey || metaKey;
+    const isAdding = ctrlKey || metaKey || selection.picksSeveral;
     selection.isListing = shiftKey || isAdding;
     if (shiftKey) {
-      return selection.pick(stretchOf(ids(), begun ?? picked[0] ?? id, id));
+      return selection.pick(stretchOf(ids(), begun ?? selection.picked[0] ?? id, id));
     }
     begun = id;
     if (!isAdding) return selection.pick([id]);
-    selection.pick(picked.includes(id) ? picked.filter((other) => other !== id) : [...picked, id]);
+    selection.toggle(id);
   }
 
   function pickAll(): void {

@@ -21,6 +21,8 @@ export const useSelection = defineStore('selection', () => {
   const picked = ref<string[]>([]);
   /** Whether parts are still being picked in a list, one after the other: it stays open. */
   const isListing = ref(false);
+  /** Whether a press picks one more: for hands that have no keys. */
+  const picksSeveral = ref(false);
   /** The colour whose thread alone is looked at. */
   const colourPicked = ref<string | null>(null);
   /** What was left on the needle when thread was noted last. */
@@ -44,6 +46,11 @@ export const useSelection = defineStore('selection', () => {
     pen.value = null;
   }
 
+  /** Picks a part more, or lets it go where it is picked. */
+  function toggle(id: string): void {
+    pick(picked.value.includes(id) ? picked.value.filter((other) => other !== id) : [...picked.value, id]);
+  }
+
   /** Picks every part in which a colour is worked; the hoop can then show its thread alone. */
   function pickColour(id: string | null): void {
     const using = workings.current?.plan.parts.filter((planned) => id !== null && usesColour(planned, id)) ?? [];
@@ -56,6 +63,7 @@ export const useSelection = defineStore('selection', () => {
     (piece, before) => {
       if (piece.id !== before.id) {
         pick([]);
+        picksSeveral.value = false;
         onNeedle.value = null;
         place.value = Infinity;
         looking.value = 'stitches';
@@ -68,5 +76,20 @@ export const useSelection = defineStore('selection', () => {
     { flush: 'sync' },
   );
 
-  return { place, looking, lie, picked, isListing, pickedPart, pen, colourPicked, onNeedle, seeing, pick, pickColour };
+  return {
+    place,
+    looking,
+    lie,
+    picked,
+    isListing,
+    picksSeveral,
+    pickedPart,
+    pen,
+    colourPicked,
+    onNeedle,
+    seeing,
+    pick,
+    toggle,
+    pickColour,
+  };
 });

@@ -125,7 +125,11 @@ function isSurrounded({ parts }: Plan, depth: number): boolean {
   if (!box) return false;
   const around = parts.filter(
     (other, i) =>
-      i !== depth && other.passes.length > 0 && other.placed.box && boxesMeet(other.placed.box, box, BESIDE_MM),
+      i !== depth &&
+      !other.part.scrap &&
+      other.passes.length > 0 &&
+      other.placed.box &&
+      boxesMeet(other.placed.box, box, BESIDE_MM),
   );
   if (around.length === 0) return false;
   const places = placesBeside(placed);

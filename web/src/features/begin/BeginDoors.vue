@@ -21,7 +21,7 @@ const intake = useIntake();
     <li>
       <button type="button" class="plain door" @click="router.push({ name: 'begin-motif' })">
         <Flower2 :size="30" aria-hidden="true" />
-        <strong>A motif to start from</strong>
+        <strong>A design to start from</strong>
         <span class="small soft about">Plants, animals, food, weather: drawn for you, free to use.</span>
       </button>
     </li>

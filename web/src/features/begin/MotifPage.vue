@@ -19,7 +19,7 @@ function begin({ name, drawing }: Motif): void {
 <template>
   <main class="page">
     <BeginHeader
-      title="A motif to start from"
+      title="A design to start from"
       about="Each is drawn for Junctura and free to use. Pick one; you can change every part of it later."
     />
     <div class="search">
@@ -27,7 +27,7 @@ function begin({ name, drawing }: Motif): void {
         v-model:value="search"
         placeholder="flower, sea, winter…"
         clearable
-        :input-props="{ 'aria-label': 'Search for a motif', type: 'search' }"
+        :input-props="{ 'aria-label': 'Search for a design', type: 'search' }"
       />
       <p class="small soft" role="status">{{ say.motifsFound(found.length) }}</p>
     </div>

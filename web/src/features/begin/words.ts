@@ -2,10 +2,10 @@ import { byCount, formatDurationRange, formatList, formatMoney, formatNumber, pl
 import { stitchKind, type StitchId } from '@junctura/core/stitches';
 
 export const motifsFound = (count: number): string =>
-  byCount(count, { one: '1 motif', other: `${formatNumber(count)} motifs` });
+  byCount(count, { one: '1 design', other: `${formatNumber(count)} designs` });
 
 export const noMotif = (search: string): string =>
-  `No motif is called “${search}”. Try a shorter word, such as flower, sea or winter.`;
+  `No design is called “${search}”. Try a shorter word, such as flower, sea or winter.`;
 
 export const hoursThere = (hours: number): string =>
   `That leaves about ${formatNumber(hours, hours < 10 ? 1 : 0)} h at the hoop.`;

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { differenceInWords, labOf, mixed, nearestBlend, nearestColours, type Match } from '@junctura/core/colour';
+import {
+  colourWords,
+  differenceInWords,
+  labOf,
+  mixed,
+  nearestBlend,
+  nearestColours,
+  type Match,
+} from '@junctura/core/colour';
 import { comesIn, isSameShade, type Shade, type ShadeRef } from '@junctura/core/materials';
 import { NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -90,7 +98,7 @@ const families = computed(() => {
   const isCoded = card.value.shades.every(({ code }) => /^[a-z]{2}-\d+$/.test(code));
   const ordered = isCoded ? card.value.shades : [...card.value.shades].sort((a, b) => a.lab.l - b.lab.l);
   for (const shade of ordered) {
-    if (text && !`${shade.name} ${shade.code}`.toLowerCase().includes(text)) continue;
+    if (text && ![shade.name, shade.code, ...colourWords(shade.hex)].join(' ').toLowerCase().includes(text)) continue;
     const family = isCoded ? shade.code.slice(0, 2) : hueFamily(shade);
     byFamily.set(family, [shade, ...(byFamily.get(family) ?? [])]);
   }

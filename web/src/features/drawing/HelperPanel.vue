@@ -46,7 +46,7 @@ const values = reactive<Record<string, Record<string, number>>>(
 const at = reactive({ x: 0, y: 0 });
 
 const letters = reactive({
-  text: 'Slack water',
+  text: '',
   alphabet: 'plain' as AlphabetId,
   heightMm: 10,
   spacingMm: 0.4,
@@ -162,7 +162,13 @@ function add(): void {
     <template v-else>
       <div class="field">
         <label for="letters">Text</label>
-        <NInput v-model:value="letters.text" size="small" maxlength="120" :input-props="{ id: 'letters' }" />
+        <NInput
+          v-model:value="letters.text"
+          size="small"
+          placeholder="Slack water"
+          maxlength="120"
+          :input-props="{ id: 'letters' }"
+        />
       </div>
       <ChoiceField
         label="Alphabet"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { THREAD_KINDS, type ThreadId } from '@junctura/core/materials';
 import { workAllIn } from '@junctura/core/work';
+import { NCheckbox } from 'naive-ui';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import PickedBar from '../../session/PickedBar.vue';
@@ -35,6 +36,9 @@ function workIn(id: ThreadId | typeof MIXED): void {
       Every part has a stitch suggested for its size and shape. Pick a part in the hoop or here to see why, and to
       change it; pick several with Shift or Ctrl.
     </p>
+    <NCheckbox v-model:checked="selection.picksSeveral" size="small" data-test="picks-several"
+      >Pick several by tapping</NCheckbox
+    >
     <PickedBar />
     <ChoiceField
       v-if="selection.picked.length === 0"

@@ -2,6 +2,7 @@
 import { newId } from '../../keeping/newId.ts';
 import {
   DEFAULT_THREAD,
+  isSameShade,
   metresOf,
   newEntry,
   refOf,
@@ -10,7 +11,9 @@ import {
   weighed,
   type BoxEntry,
   type Shade,
+  type ThreadRange,
 } from '@junctura/core/materials';
+import { colourWords } from '@junctura/core/colour';
 import { formatThread } from '@junctura/core/measure';
 import { NButton, NCheckbox, NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -34,17 +37,32 @@ const rangeId = ref(threads.ranges[0]!.id);
 const search = ref('');
 const range = computed(() => threads.ranges.find(({ id }) => id === rangeId.value) ?? threads.ranges[0]!);
 const MOST_FOUND = 40;
-const shades = computed(() => {
-  const text = search.value.trim().toLowerCase();
-  return range.value.shades
-    .filter(({ name, code }) => `${name} ${code}`.toLowerCase().includes(text))
+interface Found {
+  readonly shade: Shade;
+  readonly range: ThreadRange;
+}
+/** A card as it is; what is searched for on all cards, by name, code or the plain word for its colour. */
+const found = computed((): Found[] => {
+  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
+  const cards =
+    words.length === 0 ? [range.value] : [range.value, ...threads.ranges.filter((card) => card !== range.value)];
+  const all = cards.flatMap((card) => card.shades.map((shade): Found => ({ shade, range: card })));
+  return all
+    .filter(({ shade: { name, code, hex } }) => {
+      const text = [name, code, ...colourWords(hex)].join(' ').toLowerCase();
+      return words.every((word) => text.includes(word));
+    })
     .slice(0, MOST_FOUND);
 });
-function add(shade: Shade): void {
-  const entry = newEntry({ id: newId(), shade: refOf(shade), thread: range.value.thread, whole: 1 });
+/** What was added since the card was opened: it stays open until one says that one is done. */
+const added = ref<readonly string[]>([]);
+function add({ shade, range: card }: Found): void {
+  const entry = newEntry({ id: newId(), shade: refOf(shade), thread: card.thread, whole: 1 });
   threads.addEntries(say.putIn(shade.name), [entry]);
-  emit('done');
+  added.value = [...added.value, shade.name];
 }
+const isOwned = ({ shade, range: card }: Found): boolean =>
+  threads.box.entries.some((own) => own.thread === card.thread && isSameShade(own.shade, shade));
 
 /** What is typed is one edit until something else is changed; what is pressed is one by itself. */
 function set(change: Partial<BoxEntry>, isTyped = false): void {
@@ -97,19 +115,22 @@ const STEPS = [
       v-model:value="search"
       size="small"
       clearable
-      placeholder="pale slate, wd-62…"
-      :input-props="{ 'aria-label': 'Search the shade card' }"
+      placeholder="red, pale slate, wd-62…"
+      :input-props="{ 'aria-label': 'Search the shade cards' }"
     />
     <ul class="shades">
-      <li v-for="shade in shades" :key="shade.code">
-        <button type="button" class="plain" @click="add(shade)">
-          <span class="swatch" :style="{ background: shade.hex }"></span> {{ shade.name }}
-          <span class="figure soft small">{{ shade.code }}</span>
+      <li v-for="one in found" :key="`${one.range.id} ${one.shade.code}`">
+        <button type="button" class="plain" :class="{ owned: isOwned(one) }" @click="add(one)">
+          <span class="swatch" :style="{ background: one.shade.hex }"></span> {{ one.shade.name }}
+          <span class="figure soft small">{{ one.shade.code }}</span>
+          <span v-if="one.range !== range" class="soft small">{{ one.range.name }}</span>
+          <span v-if="isOwned(one)" class="soft small">in your box</span>
         </button>
       </li>
     </ul>
-    <p v-if="shades.length === 0" class="small soft">No shade on this card has that name.</p>
-    <NButton size="small" @click="emit('done')">Done</NButton>
+    <p v-if="found.length === 0" class="small soft">No shade on any card is called that. Try a colour, such as red.</p>
+    <p v-if="added.length > 0" class="small" role="status" data-test="added">{{ say.addedThreads(added) }}</p>
+    <NButton size="small" :type="added.length > 0 ? 'primary' : 'default'" @click="emit('done')">Done</NButton>
   </div>
   <div v-else class="stack">
     <div class="title">

@@ -19,6 +19,7 @@ import { useBoxFiles } from './useBoxFiles.ts';
 import { useBoxSearch } from './useBoxSearch.ts';
 import { usePicking } from './usePicking.ts';
 import { isTyping, useUndoKeys } from '../../ui/useUndoKeys.ts';
+import { NONE, useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
 import * as say from './words.ts';
@@ -37,6 +38,7 @@ const threads = useThreadBox();
 const settings = useSettings();
 void threads.load();
 
+const opened = useOpenedPiece();
 const search = useBoxSearch();
 const picking = usePicking(search.found);
 const { picked } = picking;
@@ -87,6 +89,12 @@ function exportDamaged(): void {
   <div class="threads">
     <header class="head">
       <RouterLink to="/" class="home" title="Back to the bench">Junctura</RouterLink>
+      <RouterLink
+        v-if="opened.piece.id !== NONE"
+        :to="{ name: 'piece', params: { id: opened.piece.id, step: 'colours' } }"
+        class="small"
+        >{{ say.backToPiece(opened.piece.name) }}</RouterLink
+      >
       <h1>{{ shown === 'threads' ? 'Thread box' : 'Workbasket' }}</h1>
       <TabRow label="What you own" :tabs="TABS" :here="shown" @pick="(id) => (shown = id)" />
       <span v-if="shown === 'threads' && threads.box.entries.length > 0" class="soft small">{{

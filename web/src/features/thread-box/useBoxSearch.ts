@@ -1,4 +1,5 @@
 import { freeM, isLow, isShort, metresOf, threadKind, type BoxEntry } from '@junctura/core/materials';
+import { colourWords } from '@junctura/core/colour';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
 import { useThreadBox } from '../../session/threadBox.ts';
 
@@ -69,7 +70,9 @@ export function useBoxSearch(): BoxSearch {
       new Map(
         threads.box.entries.map((entry) => {
           const { shade, lot, place, thread } = entry;
-          const words = [shade.name, shade.code, rangeName.value.get(shade.range), lot, place, threadKind(thread).name];
+          const card = rangeName.value.get(shade.range);
+          const colours = colourWords(shade.hex);
+          const words = [shade.name, shade.code, card, lot, place, threadKind(thread).name, ...colours];
           return [entry.id, words.join(' ').toLowerCase()];
         }),
       ),

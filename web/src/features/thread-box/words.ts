@@ -158,3 +158,11 @@ export const shadesAdded = (count: number, card: string): string =>
     one: `1 shade added, on the shade card “${card}”.`,
     other: `${formatNumber(count)} shades added, on the shade card “${card}”.`,
   });
+
+export const backToPiece = (name: string): string => `Back to “${name}”`;
+
+export const addedThreads = (names: readonly string[]): string =>
+  byCount(names.length, {
+    one: `Added: ${names.at(-1)}.`,
+    other: `${formatNumber(names.length)} threads added, ${names.at(-1)} last.`,
+  });

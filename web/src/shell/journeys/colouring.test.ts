@@ -63,10 +63,15 @@ it('without an answer the shop’s last word stands with its date, and it is ask
 });
 
 it('a pair that cannot be told apart is mended by one shade', async () => {
-  const app = await Application.at('/piece/demo-rock-pool/colours');
+  const app = await Application.at('/');
+  const bands = ['#aa3333', '#8f4a33', '#3355aa'].map(
+    (hex, i) => `<rect x="${9 * i}" width="9" height="30" fill="${hex}"/>`,
+  );
+  const drawing = `<svg xmlns="http://www.w3.org/2000/svg" width="60mm" height="60mm" viewBox="0 0 60 60">${bands.join('')}</svg>`;
+  await app.openDrawing('bands.svg', drawing, 'Colours');
   const apart = '[data-test=told-apart]';
   await app.counts(`${apart} li`, 1);
-  await app.press(/equally light/, apart);
+  await app.click(await app.find('button.both', apart));
   await app.press('Change one shade', apart);
   await app.says(TALLY, 'Choose a shade');
   await app.says(apart, /All \d+ pairs of colours that touch are easy to tell apart/);

@@ -1,3 +1,4 @@
+import { colourWords } from '@junctura/core/colour';
 import { metresOf, newEntry, RANGES, refOf, threadKind, type BoxEntry } from '@junctura/core/materials';
 import { seededRandom } from '@junctura/core/measure';
 import { beforeEach, describe, expect, it } from 'vitest';
@@ -40,11 +41,20 @@ describe('finding in the box', () => {
   it('finds exactly what has every word somewhere, however words are written (against each entry, read as text)', () => {
     box.addEntries('Fill', someEntries(300, 4));
     const { search, found, rangeName } = useBoxSearch();
-    for (const words of ['tin', 'blue tin', '7b', 'slate', 'TIN  12a', 'cotton drawer', 'nothing is called that']) {
+    for (const words of [
+      'tin',
+      'blue tin',
+      '7b',
+      'slate',
+      'TIN  12a',
+      'cotton drawer',
+      'red tin',
+      'nothing is called that',
+    ]) {
       search.value = words;
       const wanted = box.box.entries.filter((entry) => {
         const { shade, lot, place, thread } = entry;
-        const text = `${shade.name} ${shade.code} ${rangeName.value.get(shade.range)} ${lot} ${place} ${threadKind(thread).name}`;
+        const text = `${shade.name} ${shade.code} ${rangeName.value.get(shade.range)} ${lot} ${place} ${threadKind(thread).name} ${colourWords(shade.hex).join(' ')}`;
         return words
           .toLowerCase()
           .split(' ')
@@ -117,14 +127,36 @@ describe('one entry', () => {
     const [first] = box.ranges;
     const shade = first!.shades[7]!;
     for (const word of [shade.code, shade.name.toUpperCase()]) {
-      await shown.find('input[aria-label="Search the shade card"]').setValue(word);
+      await shown.find('input[aria-label="Search the shade cards"]').setValue(word);
       expect(shown.findAll('.shades button').some((one) => textOf(one).includes(shade.name))).toBe(true);
     }
     await shown.find('.shades button').trigger('click');
     expect(box.box.entries[0]).toMatchObject({ shade: refOf(shade), whole: 1, thread: first!.thread });
+    // It stays open for the next one, until one says that one is done.
+    expect(shown.emitted('done')).toBeUndefined();
+    await shown.find('input[aria-label="Search the shade cards"]').setValue('no such shade');
+    expect(textOf(shown)).toContain('No shade on any card is called that');
+    await shown
+      .findAll('button')
+      .find((one) => textOf(one) === 'Done')!
+      .trigger('click');
     expect(shown.emitted('done')).toHaveLength(1);
-    await shown.find('input[aria-label="Search the shade card"]').setValue('no such shade');
-    expect(textOf(shown)).toContain('No shade on this card has that name');
+  });
+
+  it('eight threads are put in by ten actions: a word, eight presses, done; “red” finds the reds of all cards', async () => {
+    const shown = session.show(BoxEntryCard, { entry: null });
+    await shown.find('input[aria-label="Search the shade cards"]').setValue('red');
+    const offered = shown.findAll('.shades button');
+    expect(offered.length).toBeGreaterThanOrEqual(8);
+    for (const one of offered.slice(0, 8)) await one.trigger('click');
+    expect(box.box.entries).toHaveLength(8);
+    expect(textOf(shown.find('[data-test=added]'))).toContain('8 threads added');
+    for (const { shade } of box.box.entries)
+      expect([shade.name.toLowerCase(), ...colourWords(shade.hex)].join(' ')).toContain('red');
+    const cards = new Set(
+      box.ranges.filter(({ shades }) => shades.some(({ hex }) => colourWords(hex).includes('red'))),
+    );
+    expect(cards.size).toBeGreaterThan(1);
   });
 
   it('is changed field by field, each an edit that can be undone', async () => {

@@ -18,7 +18,6 @@ import { atLevel } from './levels.ts';
 import * as say from './words.ts';
 
 const CHOSEN = 'Your choice.';
-const NONE: ReadonlySet<number> = new Set();
 
 /** @param offered asked only where something is left open: proposals take time to find */
 function settledPasses(
@@ -83,7 +82,7 @@ export class Proposer {
     const leaders = new Map<string, readonly SettledPass[]>();
     const mirrored = mirrorImages(parts, shapes, this.memory);
     const leaderOf = leadersOfColours(parts, shapes);
-    const shown = piece.level === 'simple' ? shownByOthers(parts, shapes, this.memory) : NONE;
+    const shown = piece.level === 'simple' ? shownByOthers(parts, shapes, this.memory) : null;
     const touched = touchedLines(parts, shapes, piece.placement.scale, this.memory);
     parts.forEach((part, i) => {
       const placed = shapes[i]!;
@@ -102,7 +101,7 @@ export class Proposer {
         const [one, placed, sense] = [parts[j]!, shapes[j]!, senses[j]!];
         const richly = (): readonly Proposal[] =>
           this.advise(one, placed, sense, { ...settings, layers: 'rich' }, middleOf, 'rich');
-        const isOutlined = sense.isOutlined || shown.has(j);
+        const isOutlined = sense.isOutlined || (shown?.has(j) ?? false);
         const given = { part: one, placed, sense: { ...sense, isOutlined }, offers: usualFor(j), richly };
         return atLevel(given, piece.level, piece.palette, settings);
       };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { doneBy } from './index.ts';
+import { dayFor, doneBy, hoursUntil } from './index.ts';
 import { hourOdds } from './odds.ts';
 
 /** The share of a standard normal law below z, by adding up its density. */
@@ -36,5 +36,29 @@ describe('hours until a day', () => {
   it('is past before today, and none where it is no day', () => {
     expect(doneBy('2026-04-30', '2026-05-01', 12, worker)).toEqual({ type: 'past' });
     expect(doneBy('soon', '2026-05-01', 12, worker)).toBeNull();
+  });
+});
+
+describe('evenings until a day', () => {
+  it('two weeks of four evenings of an hour and a half are twelve hours; a day that is over has none', () => {
+    const worker = { sittingMin: 90, sittingsPerWeek: 4 };
+    expect(hoursUntil('2026-12-14', '2026-12-01', worker)).toBeCloseTo(12, 9);
+    expect(hoursUntil('2026-12-01', '2026-12-01', worker)).toBeCloseTo(12 / 14, 9);
+    expect(hoursUntil('2026-11-30', '2026-12-01', worker)).toBe(0);
+  });
+
+  it('the day that is offered has the hours, and the day before has not', () => {
+    for (const worker of [
+      { sittingMin: 60, sittingsPerWeek: 3 },
+      { sittingMin: 45, sittingsPerWeek: 0.5 },
+      { sittingMin: 120, sittingsPerWeek: 7 },
+    ]) {
+      for (let hours = 0.5; hours < 40; hours += 3.7) {
+        const day = dayFor(hours, '2026-12-01', worker);
+        expect(hoursUntil(day, '2026-12-01', worker)).toBeGreaterThanOrEqual(hours - 1e-6);
+        const before = new Date(Date.parse(`${day}T12:00:00Z`) - 86_400_000).toISOString().slice(0, 10);
+        if (before >= '2026-12-01') expect(hoursUntil(before, '2026-12-01', worker)).toBeLessThan(hours);
+      }
+    }
   });
 });

@@ -67,3 +67,21 @@ export function doneBy(
     odds: chanceWithin(hours, (weeks * sittingsPerWeek * sittingMin) / 60),
   };
 }
+
+/** How long and how often a person sits at a piece. */
+interface Evenings {
+  readonly sittingMin: number;
+  readonly sittingsPerWeek: number;
+}
+
+/** The hours at the hoop from today to a day, both of them counted, at a person's pace; 0 where the day is over. */
+export function hoursUntil(day: string, today: string, { sittingMin, sittingsPerWeek }: Evenings): number {
+  const days = differenceInCalendarDays(parseISO(day), parseISO(today)) + 1;
+  return Math.max(0, ((days / 7) * sittingsPerWeek * sittingMin) / 60);
+}
+
+/** The first day by which some hours are to be had from today on, as `2026-12-09`. */
+export function dayFor(hours: number, today: string, { sittingMin, sittingsPerWeek }: Evenings): string {
+  const days = Math.ceil((hours * 60 * 7) / (sittingMin * sittingsPerWeek) - 1e-9);
+  return iso(addDays(parseISO(today), Math.max(0, days - 1)));
+}

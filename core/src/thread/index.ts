@@ -29,7 +29,7 @@ export { savings, type Saving } from './savings.ts';
 export { shadeNeeds, type ShadeNeed } from './shadeNeeds.ts';
 export { orderBound, orderTotals, type OrderBound, type OrderTotals } from './orderTotals.ts';
 export { firstSittings, SITTING_SLACK, sittingsOf, type Sitting, type SittingStep } from './sittings.ts';
-export { doneBy, sittingDays, type DoneBy } from './calendar.ts';
+export { dayFor, doneBy, hoursUntil, sittingDays, type DoneBy } from './calendar.ts';
 export { parkedDuring, stepNeedle, type StepNeedle } from './stepNeedle.ts';
 export { enoughTimes } from './words.ts';
 export { timeAlone, timeOfLayer, type WorkTime } from './workTime.ts';

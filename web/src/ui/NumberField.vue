@@ -65,7 +65,7 @@ function judge(): void {
         :max="max"
         :step="step ?? 1"
         :parse="parse"
-        :input-props="{ id, 'aria-describedby': problem ? `${id}-problem` : undefined }"
+        :input-props="{ id, inputmode: 'decimal', 'aria-describedby': problem ? `${id}-problem` : undefined }"
         v-bind="problem ? { status: 'warning' as const } : {}"
         @update:value="pass"
       >

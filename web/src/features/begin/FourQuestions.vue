@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { localDay } from '@junctura/core/measure';
 import { renamePiece, setCalendar, setUse, setWorker, type Piece } from '@junctura/core/piece';
+import { hoursUntil } from '@junctura/core/thread';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -12,7 +13,6 @@ import BeginHeader from './BeginHeader.vue';
 import KitCard from './KitCard.vue';
 import ThreeVersions from './ThreeVersions.vue';
 import YourBox from './YourBox.vue';
-import { hoursUntil } from './hoursThere.ts';
 import * as say from './words.ts';
 
 const opened = useOpenedPiece();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { localDay } from '@junctura/core/measure';
+import { localDay, noonOf } from '@junctura/core/measure';
 import { hoopAboutAll } from '@junctura/core/drawing';
 import { nearestShade, refOf } from '@junctura/core/materials';
-import { setLevels, takeShades } from '@junctura/core/piece';
-import { doneBy } from '@junctura/core/thread';
+import { setCalendar, setLevels, takeShades } from '@junctura/core/piece';
+import { dayFor, doneBy } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import HoopRing from '../../hoop/HoopRing.vue';
@@ -137,6 +137,13 @@ const isTooShort = computed(() => {
   const simple = found.value.get('simple');
   return props.hours !== null && simple !== undefined && simple.hours.p50 > props.hours ? simple.hours.p50 : null;
 });
+/** The day by which the simplest version is to be had. */
+const reachable = computed(() =>
+  isTooShort.value === null ? null : dayFor(isTooShort.value, today, opened.piece.worker),
+);
+function planFor(doneBy: string): void {
+  opened.edit(setCalendar(opened.piece, { doneBy }));
+}
 </script>
 
 <template>
@@ -144,6 +151,9 @@ const isTooShort = computed(() => {
     <h2 id="versions">How much of it will you stitch?</h2>
     <p v-if="isTooShort !== null && hours !== null" role="status" class="short">
       {{ say.tooShort(hours, isTooShort) }}
+      <NButton size="small" data-test="reachable" @click="planFor(reachable!)">{{
+        say.readyBy(noonOf(reachable!))
+      }}</NButton>
     </p>
     <p v-if="problem" role="alert">{{ problem }}</p>
     <ul class="versions">

@@ -13,7 +13,7 @@ import { fitToHoop, keepsSize } from '@junctura/core/drawing';
 import { plainHoop, setHoop, takeShades } from '@junctura/core/piece';
 import { shadesOwned } from '@junctura/core/advice';
 import { NButton, NSlider } from 'naive-ui';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { newId } from '../../keeping/newId.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
@@ -90,8 +90,13 @@ function setSkeins(entry: BoxEntry, skeins: number): void {
 }
 
 const owned = computed(() => threads.offersIn([DEFAULT_THREAD]).owned);
+/** The colour whose own thread is farthest from what was drawn, once they are used. */
+const farthest = ref<{ readonly name: string; readonly difference: number } | null>(null);
 function useOwn(): void {
-  opened.edit(takeShades(opened.piece, shadesOwned(opened.piece.palette, owned.value), 'Use the threads I have'));
+  const chosen = shadesOwned(opened.piece.palette, owned.value);
+  const differences = [...chosen.values()].map(({ shade, difference }) => ({ name: shade!.name, difference }));
+  farthest.value = differences.sort((a, b) => b.difference - a.difference)[0] ?? null;
+  opened.edit(takeShades(opened.piece, chosen, 'Use the threads I have'));
 }
 </script>
 
@@ -145,6 +150,7 @@ function useOwn(): void {
       <NButton size="small" data-test="use-own" @click="useOwn">Use the threads I have</NButton>
       <span class="small soft">{{ say.threadsThere(owned.length) }}</span>
     </p>
+    <p v-if="farthest" class="small soft" role="status">{{ say.farthest(farthest.name, farthest.difference) }}</p>
   </section>
 </template>
 

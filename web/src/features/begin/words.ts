@@ -1,4 +1,12 @@
-import { byCount, formatDurationRange, formatList, formatMoney, formatNumber, plural } from '@junctura/core/measure';
+import {
+  byCount,
+  formatDay,
+  formatDurationRange,
+  formatList,
+  formatMoney,
+  formatNumber,
+  plural,
+} from '@junctura/core/measure';
 import { stitchKind, type StitchId } from '@junctura/core/stitches';
 
 export const motifsFound = (count: number): string =>
@@ -57,8 +65,6 @@ export const useVersion = (name: string): string => `Use the ${name} version`;
 
 export const skeinsOf = (name: string): string => `Skeins of ${name}`;
 
-export const colourOwned = (name: string): string => `${name}, no label`;
-
 export const hoopOwned = (size: string): string => `${size} hoop`;
 
 export const threadsThere = (count: number): string =>
@@ -67,8 +73,4 @@ export const threadsThere = (count: number): string =>
 export const farthest = (colour: string, difference: number): string =>
   `The farthest from the drawing is ${colour}, with a difference of ${formatNumber(difference)}.`;
 
-/** @param heightMm how high the letters come out; @param leastMm how high they have to be to be read */
-export const letterHeight = (height: string, least: string, isLegible: boolean): string =>
-  isLegible
-    ? `The letters are ${height} high.`
-    : `The letters are ${height} high; in thread they need ${least} to be read.`;
+export const readyBy = (day: Date): string => `Plan for ${formatDay(day)}`;

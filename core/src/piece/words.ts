@@ -1,13 +1,11 @@
-import type { Level } from './schema.ts';
 import { byCount, formatNumber, plural } from '../measure/index.ts';
 
 export const keepColourway = (name: string): string => `Save the colourway ${name}`;
 
 export const useColourway = (name: string): string => `Use the colourway ${name}`;
 
-const LEVEL_NAMES: Readonly<Record<Level, string>> = { simple: 'simple', usual: 'usual', rich: 'rich' };
-
-export const useLevel = (level: Level): string => `Use the ${LEVEL_NAMES[level]} version`;
+export const useLevel = (level: 'simple' | 'usual' | 'rich'): string =>
+  ({ simple: 'Use the simple version', usual: 'Use the usual version', rich: 'Use the rich version' })[level];
 
 export const useShade = (shade: string): string => `Use ${shade}`;
 

@@ -90,6 +90,27 @@ it('the hours are used: where the drawing has more to give, nine tenths of them'
   expect(tried).toBeGreaterThan(1);
 });
 
+it('a few minutes more never make it poorer', () => {
+  for (const name of ['teapot', 'butterfly'] as const) {
+    const { levels, ways } = planned.find((one) => one.name === name)!;
+    const gainOf = ({ piece }: Version): number =>
+      levels.sets.reduce((sum, { parts, choices }) => {
+        const level = piece.drawing.parts.find(({ id }) => id === parts[0]!.id)!.level ?? 'usual';
+        return sum + choices.find((choice) => choice.level === level)!.gain;
+      }, 0);
+    let before = 0;
+    let tried = 0;
+    for (let hours = hoursOf(levels.simple) + 0.3; hours < hoursOf(levels.usual); hours += 0.11) {
+      const within = withinHours(levels, hours, ways);
+      if (within.level !== 'usual') continue;
+      tried++;
+      expect(gainOf(within), `${name}, ${hours} h`).toBeGreaterThanOrEqual(before - 1e-9);
+      before = gainOf(within);
+    }
+    expect(tried).toBeGreaterThan(20);
+  }
+});
+
 it('what is named as cut off is what is stitched less than usual, and an hour more gives more of something', () => {
   const { levels, ways } = planned.find(({ name }) => name === 'owl')!;
   const within = withinHours(levels, hoursOf(levels.simple) + 0.5, ways);

@@ -54,12 +54,8 @@ const SIMPLE_HOURS = 3;
 const RICH_TIMES = 2.5;
 /** Times are told apart no finer than this, s. */
 const STEP_SECONDS = 15;
-/** What hours are left for what the estimates do not know of: shared threads, changes of needle. */
-const KEPT_BACK = 0.98;
-/** Hours are used up from this share on. */
-const USED_UP = 0.93;
-/** A version is planned anew with fewer hours this often, until it is within them. */
-const MOST_TRIES = 4;
+/** Of the hours of simple work this share is filled, as what is added is only estimated. */
+const KEPT_BACK = 0.95;
 
 /** What a part gives at each level, of what it gives where it is usually worked. */
 const GIVES: Readonly<Record<PartLevel, number>> = { bare: 0.3, outline: 0.4, light: 0.6, usual: 1, rich: 1.2 };
@@ -179,28 +175,20 @@ function weightOf(piece: Piece, plan: Plan, part: Part): number {
 /** The richest version that does not pass some hours. */
 export function withinHours(levels: LevelPlans, hours: number, ways: VersionWays, base: Level = 'usual'): WithinHours {
   const asked = Math.max(hours, levels.simple.plan.totals.hours.p50);
-  // What is known to fit, and the least that is known not to.
-  let best: { readonly version: Version; readonly picked: readonly number[] } | null = null;
-  let over = Infinity;
-  let budget = (asked * 3600 - levels.besideSeconds) * KEPT_BACK;
-  let fits = 0;
-  for (let attempt = 0; attempt < MOST_TRIES; attempt++) {
-    const picked = chosenWithin(levels, budget);
-    const version = picked && versionOf(levels, picked, ways, base);
-    const taken = version ? version.plan.totals.hours.p50 : 0;
-    if (version && taken <= asked + 1e-6) {
-      [best, fits] = [{ version, picked }, budget];
-      if (taken >= USED_UP * asked) break;
-      budget = over === Infinity ? budget + (asked - taken) * 3600 : (fits + over) / 2;
-    } else {
-      over = budget;
-      const tooMuch = (taken - asked) * 3600 * 1.05 + 30;
-      budget = version && budget - tooMuch > fits ? budget - tooMuch : (fits + over) / 2;
-    }
-  }
   const least = levels.sets.map(() => 0);
-  const { version, picked } = best ?? { version: levels.simple, picked: least };
-  const more = chosenWithin(levels, Math.max(fits, 0) + 3600) ?? picked;
+  let [version, picked, budget]: [Version, readonly number[], number] = [levels.simple, least, 0];
+  const seen = new Set<string>();
+  for (const tried of budgetsFor(asked * 3600 - levels.besideSeconds)) {
+    const choice = chosenWithin(levels, tried);
+    const key = choice?.join() ?? '';
+    if (!choice || seen.has(key)) continue;
+    seen.add(key);
+    const found = versionOf(levels, choice, ways, base);
+    if (found.plan.totals.hours.p50 > asked + 1e-6) continue;
+    [version, picked, budget] = [found, choice, tried];
+    break;
+  }
+  const more = chosenWithin(levels, budget + 3600) ?? picked;
   return {
     ...version,
     withinHours: asked,
@@ -208,6 +196,18 @@ export function withinHours(levels: LevelPlans, hours: number, ways: VersionWays
     nextHour: raised(levels, picked, more),
   };
 }
+
+/**
+ * Budgets to choose by for what is to take some time, the largest first. They lie on one scale for all times: of the budgets whose version is within the
+ * time the largest is the choice, so that more time never leads to a smaller one.
+ */
+function* budgetsFor(seconds: number): Generator<number> {
+  const from = Math.floor(Math.log(Math.max(1, seconds * BUDGETS.above)) / Math.log(BUDGETS.ratio));
+  const to = Math.log(Math.max(1, seconds * BUDGETS.below)) / Math.log(BUDGETS.ratio);
+  for (let k = from; k >= to; k--) yield BUDGETS.ratio ** k;
+}
+/** What a choice takes lies between these shares of what its parts take by themselves: threads are shared or not. */
+const BUDGETS = { above: 1.15, below: 0.6, ratio: 1.02 } as const;
 
 function chosenWithin({ sets }: LevelPlans, budgetSeconds: number): number[] | null {
   return bestWithin(

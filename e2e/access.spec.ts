@@ -121,6 +121,17 @@ test('the bench, the stitch book, the thread box and the ways in meet WCAG 2.2 A
   await page.getByRole('button', { name: 'Petals, letters, borders…' }).click();
   await bench.choose('Shape', 'Lettering');
   await check(page, 'drawing by rule');
+
+  await bench.open('/begin/motif');
+  await expect(page.getByTestId('motifs').getByRole('button')).toHaveCount(50);
+  await check(page, 'designs to start from');
+  await page.getByRole('button', { name: 'Tulip' }).click();
+  await expect(page.getByTestId('version-rich')).toBeVisible({ timeout: 40_000 });
+  await page.getByTestId('your-box').getByRole('button', { name: 'Red', exact: true }).click();
+  await check(page, 'four questions');
+  await bench.open('/begin/name');
+  await page.getByLabel('Name or word').fill('Ada');
+  await check(page, 'a name');
 });
 
 test('every step does so too, with a part and the findings', async ({ bench, page }) => {
@@ -155,10 +166,9 @@ test('what is opened on a step does so too: layers, colours, thread, the record'
   await bench.goTo('Colours');
   await bench.card.locator('.colour').nth(2).click();
   await page.getByRole('button', { name: 'Make a shade ladder…' }).click();
-  await page
-    .getByTestId('told-apart')
-    .getByRole('button', { name: /equally light/ })
-    .click();
+  const apart = page.getByTestId('told-apart');
+  await apart.getByRole('button', { name: /^Show all/ }).click();
+  await apart.getByRole('listitem').first().getByRole('button').click();
   await check(page, 'a colour opened');
   await page.getByRole('button', { name: 'Colourways…' }).click();
   await page.getByRole('button', { name: 'Suggest variations' }).click();

@@ -28,10 +28,6 @@ async function takeAll(page: Page): Promise<void> {
   for (let i = 0; i < 14; i++) await page.getByRole('button', { name: 'Back one step' }).click();
   await page.waitForTimeout(500);
   await shot('stitch-book');
-  await page.goto(`${base}/stitches/compare`);
-  await page.locator('[data-test=compared]').first().waitFor();
-  await page.waitForTimeout(600);
-  await shot('compare');
   await takeIntake(page, shot);
   for (const step of ['drawing', 'transfer']) {
     await page.goto(`${base}/piece/demo-kite/${step}`);
@@ -151,6 +147,18 @@ async function takeThreads(page: Page, shot: (name: string) => Promise<Buffer>):
 
 /** Pictures of the ways in, of hoops and of transfer. */
 async function takeIntake(page: Page, shot: (name: string) => Promise<Buffer>): Promise<void> {
+  await page.goto(`${base}/begin/motif`);
+  await page.getByRole('button', { name: 'Robin' }).click();
+  await page.getByRole('heading', { name: 'Four questions' }).waitFor();
+  await page.locator('[data-test=your-box]').getByRole('button', { name: 'Red', exact: true }).click();
+  await page.getByLabel('Ready by').fill(new Date(Date.now() + 8 * 86_400_000).toISOString().slice(0, 10));
+  await page.locator('[data-test=version-within]').waitFor();
+  await page.locator('[data-test=version-rich]').waitFor({ timeout: 60_000 });
+  await page.locator('[data-test=versions]').evaluate((section) => section.scrollIntoView());
+  await page.waitForTimeout(1500);
+  await shot('begin');
+  await page.locator('[data-test=your-box]').getByRole('button', { name: 'Red', exact: true }).click();
+  await page.waitForTimeout(1500);
   await page.goto(base);
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: /^Choose a file/ }).click();

@@ -7,6 +7,7 @@ it.each([
   ['#ecc3c4', 'pink'],
   ['#dd7a2d', 'orange'],
   ['#6d4427', 'brown'],
+  ['#b58a5c', 'brown'],
   ['#e9c53a', 'yellow'],
   ['#22523a', 'green'],
   ['#4f8a43', 'green'],

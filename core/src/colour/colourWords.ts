@@ -17,6 +17,8 @@ const HUES: readonly (readonly [untilDeg: number, name: string])[] = [
 /** Dark oranges and yellows are browns; pale reds are pinks (L). */
 const BROWN_BELOW = { orange: 58, yellow: 50 } as const;
 const PINK_FROM = 62;
+/** Oranges that are duller than this are browns, too. */
+const DULL_CHROMA = 42;
 
 /**
  * What people call a colour: the plain names that fit it, for a search. A colour between two families has both.
@@ -27,15 +29,15 @@ export function colourWords(hex: string): string[] {
   const hue = ((Math.atan2(lab.b, lab.a) * 180) / Math.PI + 360) % 360;
   const chroma = Math.hypot(lab.a, lab.b);
   if (chroma < GREY.chroma) return lab.l > GREY.white ? ['white'] : lab.l < GREY.black ? ['black'] : ['grey', 'gray'];
-  const names = new Set([hue - EDGE_DEG, hue, hue + EDGE_DEG].map((deg) => named((deg + 360) % 360, lab)));
+  const names = new Set([hue, hue - EDGE_DEG, hue + EDGE_DEG].map((deg) => named((deg + 360) % 360, lab)));
   return [...names];
 }
 /** This near to another family a colour is called by its name, too, degrees. */
 const EDGE_DEG = 4;
 
-function named(hue: number, { l }: Lab): string {
+function named(hue: number, { l, a, b }: Lab): string {
   const [, name] = HUES.find(([until]) => hue < until) ?? HUES.at(-1)!;
   if (name === 'red' && l >= PINK_FROM) return 'pink';
-  if (name === 'orange' && l < BROWN_BELOW.orange) return 'brown';
+  if (name === 'orange' && (l < BROWN_BELOW.orange || Math.hypot(a, b) < DULL_CHROMA)) return 'brown';
   return name === 'yellow' && l < BROWN_BELOW.yellow ? 'brown' : name;
 }

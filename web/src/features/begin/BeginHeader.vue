@@ -8,7 +8,10 @@ defineProps<{ title: string; about: string }>();
 
 <template>
   <header>
-    <RouterLink :to="{ name: 'bench' }" class="back"><ArrowLeft :size="16" aria-hidden="true" /> Back</RouterLink>
+    <div class="row">
+      <RouterLink :to="{ name: 'bench' }" class="back"><ArrowLeft :size="16" aria-hidden="true" /> Back</RouterLink>
+      <slot></slot>
+    </div>
     <h1>{{ title }}</h1>
     <p class="soft">{{ about }}</p>
   </header>
@@ -18,6 +21,11 @@ defineProps<{ title: string; about: string }>();
 header {
   display: grid;
   gap: 6px;
+}
+.row {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
 }
 .back {
   display: inline-flex;

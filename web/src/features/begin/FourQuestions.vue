@@ -5,6 +5,8 @@ import { hoursUntil } from '@junctura/core/thread';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import UndoButtons from '../../ui/UndoButtons.vue';
+import { useUndoKeys } from '../../ui/useUndoKeys.ts';
 import NumberField from '../../ui/NumberField.vue';
 import { TidyDrawing } from '../drawing/index.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -18,6 +20,7 @@ import * as say from './words.ts';
 const opened = useOpenedPiece();
 const workings = useWorkings();
 const router = useRouter();
+useUndoKeys(opened.undo, opened.redo);
 
 const USES: { value: Piece['use']; label: string }[] = [
   { value: 'framed', label: 'A picture in its hoop' },
@@ -58,7 +61,9 @@ function toDesk(): void {
 
 <template>
   <main class="page">
-    <BeginHeader title="Four questions" about="Leave out any that you like: everything can be changed later." />
+    <BeginHeader title="Four questions" about="Leave out any that you like: everything can be changed later.">
+      <UndoButtons :of="opened" />
+    </BeginHeader>
     <TidyDrawing />
     <section aria-labelledby="q-what">
       <h2 id="q-what">For whom, and what for?</h2>

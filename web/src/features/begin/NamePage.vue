@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { leastHeightMm, type LetterFont } from '@junctura/core/drawing';
-import type { Outcome } from '@junctura/core/measure';
+import { AIR_MM, DEFAULT_THREAD, innerDiameterMm, laidWidthMm, threadKind } from '@junctura/core/materials';
+import { formatFine, type Outcome } from '@junctura/core/measure';
+import { stitchKind } from '@junctura/core/stitches';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -9,6 +11,7 @@ import { useIntake } from '../../session/intake.ts';
 import BeginHeader from './BeginHeader.vue';
 import { FRAMES } from './motifs.ts';
 import { insideOf, nameDrawing } from './nameDrawing.ts';
+import * as say from './words.ts';
 
 /** A name or a word, laid out as large as there is room, with what goes round it. */
 const intake = useIntake();
@@ -54,18 +57,30 @@ const drawing = computed(() => {
   });
 });
 const preview = computed(() =>
-  drawing.value?.ok ? `data:image/svg+xml;charset=utf-8,${encodeURIComponent(drawing.value.value)}` : null,
+  drawing.value?.ok ? `data:image/svg+xml;charset=utf-8,${encodeURIComponent(drawing.value.value.svg)}` : null,
 );
 const problem = computed(() => {
   if (font.value && !font.value.ok) return font.value.problem;
   return drawing.value && !drawing.value.ok ? drawing.value.problem : null;
 });
-/** Letters that are very low for their thread are told of before anything is planned. */
-const isLong = computed(() => font.value?.ok && leastHeightMm(font.value.value, text.value, 0.5) > 12);
+/** How high the letters come out in a usual hoop, and how high they have to be for their thread, mm. */
+const height = computed(() => {
+  if (!font.value?.ok || !drawing.value?.ok) return null;
+  const acrossMm = innerDiameterMm(USUAL_HOOP_MM) - 2 * AIR_MM.usual;
+  const widths = font.value.value.kind === 'line' ? stitchKind('whipped-back').coverWidths : 1;
+  const threadMm = widths * laidWidthMm(threadKind(DEFAULT_THREAD), STRANDS);
+  const [mm, leastMm] = [
+    Math.round(acrossMm * drawing.value.value.letterShare),
+    Math.ceil(leastHeightMm(font.value.value, text.value.trim(), threadMm)),
+  ];
+  return { mm, leastMm };
+});
+const USUAL_HOOP_MM = 150;
+const STRANDS = 2;
 
 function begin(): void {
   if (!drawing.value?.ok) return;
-  void intake.begin(new File([drawing.value.value], `${text.value.trim()}.svg`, { type: 'image/svg+xml' }));
+  void intake.begin(new File([drawing.value.value.svg], `${text.value.trim()}.svg`, { type: 'image/svg+xml' }));
 }
 </script>
 
@@ -105,8 +120,8 @@ function begin(): void {
           ></button>
         </div>
         <p v-if="problem" role="alert">{{ problem }}</p>
-        <p v-else-if="isLong" class="small soft">
-          These letters are fine: a larger hoop or plainer letters will read better.
+        <p v-else-if="height" class="small soft" data-test="letter-height">
+          {{ say.letterHeight(formatFine(height.mm), formatFine(height.leastMm), height.mm >= height.leastMm) }}
         </p>
         <NButton type="primary" size="large" :disabled="!drawing?.ok" data-test="begin-name" @click="begin"
           >Go on</NButton

@@ -33,6 +33,12 @@ const NAMES: Readonly<Record<ShownVersion['kind'], string>> = {
   rich: 'Rich',
   within: 'Within your hours',
 };
+const USE: Readonly<Record<ShownVersion['kind'], string>> = {
+  simple: 'Use the simple version',
+  usual: 'Use the usual version',
+  rich: 'Use the rich version',
+  within: 'Use what fits my hours',
+};
 const ORDER: readonly ShownVersion['kind'][] = ['simple', 'within', 'usual', 'rich'];
 const found = shallowRef<ReadonlyMap<ShownVersion['kind'], ShownVersion>>(new Map());
 const isBusy = ref(false);
@@ -186,10 +192,9 @@ function planFor(doneBy: string): void {
         </template>
         <NButton
           :type="used === version.kind ? 'primary' : 'default'"
-          :aria-label="say.useVersion(NAMES[version.kind].toLowerCase())"
           :data-test="`use-${version.kind}`"
           @click="use(version)"
-          >{{ used === version.kind ? 'In use' : 'Use this one' }}</NButton
+          >{{ used === version.kind ? 'In use' : USE[version.kind] }}</NButton
         >
       </li>
       <li v-if="isBusy" class="busy soft" role="status">Working out the versions…</li>

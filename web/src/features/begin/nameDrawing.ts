@@ -19,11 +19,17 @@ const LAID_MM = 10;
 const ARC_MM = 34;
 const PEN = 0.9;
 
+/** A name as the text of an SVG file, and how high its letters are in it: as a share of the side. */
+export interface NameDrawing {
+  readonly svg: string;
+  readonly letterShare: number;
+}
+
 /**
  * A name as a drawing that a person could have brought: its letters in the order in which they are written, in the middle of what goes round it, as large as
  * there is room.
  */
-export function nameDrawing(font: LetterFont, { text, way, frame, colour }: NameLayout): Outcome<string> {
+export function nameDrawing(font: LetterFont, { text, way, frame, colour }: NameLayout): Outcome<NameDrawing> {
   const laid = layOutLetters(font, text, {
     heightMm: LAID_MM,
     spacingMm: 0.4,
@@ -43,7 +49,8 @@ export function nameDrawing(font: LetterFont, { text, way, frame, colour }: Name
       : `<path d="${path}" fill="none" stroke="${colour}" stroke-width="${PEN / scale}" stroke-linecap="round"/>`,
   );
   const inside = `<g transform="translate(${x} ${y}) scale(${scale})">${letters.join('')}</g>`;
-  return success(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${SIDE} ${SIDE}">${frame ?? ''}${inside}</svg>`);
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${SIDE} ${SIDE}">${frame ?? ''}${inside}</svg>`;
+  return success({ svg, letterShare: (LAID_MM * scale) / SIDE });
 }
 
 /** What is drawn in a drawing, without the element about it and its title. */

@@ -42,7 +42,10 @@ export function ready(odds: number): string {
   const times = Math.round(10 * odds);
   if (times >= 10) return 'Ready by your day, almost certainly';
   if (times <= 0) return 'Not ready by your day';
-  return `Ready by your day ${times} times out of 10`;
+  return byCount(times, {
+    one: 'Ready by your day once in 10 times',
+    other: `Ready by your day ${times} times out of 10`,
+  });
 }
 
 export const withinTitle = (hours: number): string => `Within ${formatNumber(hours, hours < 10 ? 1 : 0)} h`;
@@ -61,8 +64,6 @@ export const nextHour = (parts: readonly string[]): string => `One hour more wou
 export const tooShort = (asked: number, least: number): string =>
   `Even the simplest version takes about ${formatNumber(least, 1)} h, and you have ${formatNumber(asked, 1)} h. More evenings or a later day would do it.`;
 
-export const useVersion = (name: string): string => `Use the ${name} version`;
-
 export const skeinsOf = (name: string): string => `Skeins of ${name}`;
 
 export const hoopOwned = (size: string): string => `${size} hoop`;
@@ -74,3 +75,9 @@ export const farthest = (colour: string, difference: number): string =>
   `The farthest from the drawing is ${colour}, with a difference of ${formatNumber(difference)}.`;
 
 export const readyBy = (day: Date): string => `Plan for ${formatDay(day)}`;
+
+/** @param height how high the letters come out in a usual hoop @param least how high they have to be to be read */
+export const letterHeight = (height: string, least: string, isLegible: boolean): string =>
+  isLegible
+    ? `In a usual hoop the letters come out ${height} high.`
+    : `In a usual hoop the letters come out ${height} high; in thread they need ${least}. Plainer letters, a shorter word or a larger hoop will do.`;

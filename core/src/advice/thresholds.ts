@@ -8,7 +8,7 @@ export const THRESHOLDS = {
   openWidths: 1.02,
   /** Closer to the cloth than this (ΔE2000) a colour is lost; within the second it is pale on it. */
   lostInCloth: 8,
-  closeToCloth: 12,
+  closeToCloth: 10,
   /** What surrounds a part on less than this share of its outline lies on the cloth. */
   surrounded: 0.7,
   /** Stitches hide the cloth where their thread covers this share of it. */
@@ -16,11 +16,12 @@ export const THRESHOLDS = {
   /** Dense stitches lie on others over this share of the upper part, and at least this, mm². */
   denseShare: 0.3,
   denseMm2: 20,
-  /** A filling carries too much behind from this share of its thread on, or where its thread ends this often on the way. */
+  /** A filling carries too much behind from this share of its thread on and from this length, mm; or where its thread ends this often on the way. */
   carriedShare: 0.3,
-  endsWithin: 4,
-  /** Stitches that fan out round a corner: apart on the outside by this many laid widths, and on the inside or in the middle by no more than the second. */
-  gapes: { outside: 2, inside: 1.3 },
+  carriedMm: 500,
+  endsWithin: 12,
+  /** Stitches that fan out round a corner: apart on the outside by this many laid widths, and on the inside or in the middle by no more than the second, turned by as much at least: at the tip of a leaf stitches grow shorter, and do not turn. */
+  gapes: { outside: 2, inside: 1.3, leastTurnDeg: 20 },
   /** The hours that a hoop is good for: so many, and so many more for each cm² inside it. */
   hoopHours: { least: 3, perCm2: 0.09 },
   /** Parts that touch and are meant to be told apart lie at least this far apart, ΔE2000 and CIELAB lightness. */

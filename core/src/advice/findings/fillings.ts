@@ -32,7 +32,8 @@ function chosenFindings({ part, passes }: PlannedPart, memory: Memory): Finding[
   const found: Finding[] = [];
   const carriedMm = sum(filling.threads, (thread) => thread.carriedMm);
   const ends = sum(filling.threads, ({ breaks }) => breaks.length);
-  const isCarried = carriedMm > THRESHOLDS.carriedShare * filling.quantities.threadMm;
+  const isCarried =
+    carriedMm > THRESHOLDS.carriedMm && carriedMm > THRESHOLDS.carriedShare * filling.quantities.threadMm;
   if (part.kind === 'area' && (isCarried || ends >= THRESHOLDS.endsWithin)) {
     found.push({
       id: 'carried-within',
@@ -57,13 +58,7 @@ function chosenFindings({ part, passes }: PlannedPart, memory: Memory): Finding[
 }
 
 /** Stitches that lie across what they cover, from edge to edge, and fan out where it turns. */
-const ACROSS: ReadonlySet<StitchId> = new Set([
-  'overcast',
-  'satin',
-  'satin-surface',
-  'satin-padded',
-  'closed-herringbone',
-]);
+const ACROSS: ReadonlySet<StitchId> = new Set(['overcast', 'satin', 'satin-surface', 'closed-herringbone']);
 
 type Fanned = Pick<PlannedPass, 'path' | 'laidMm'>;
 
@@ -71,6 +66,8 @@ type Fanned = Pick<PlannedPass, 'path' | 'laidMm'>;
 export const WIDEST_FAN = stage<Fanned>()('widest fan', ['path', 'laidMm'], ({ path, laidMm }) =>
   widestFan(path, laidMm),
 );
+
+const LEAST_TURN_RAD = (THRESHOLDS.gapes.leastTurnDeg * Math.PI) / 180;
 
 function widestFan({ codes, xy }: StitchPath, laidMm: number): number {
   const spans: [upX: number, upY: number, downX: number, downY: number][] = [];
@@ -87,7 +84,10 @@ function widestFan({ codes, xy }: StitchPath, laidMm: number): number {
     const middle = Math.hypot(cx + dx - ax - bx, cy + dy - ay - by) / 2;
     const isFan =
       outside > THRESHOLDS.gapes.outside * laidMm && Math.min(inside, middle) < THRESHOLDS.gapes.inside * laidMm;
-    if (isFan && outside > widest) widest = outside;
+    const turn = Math.abs(
+      Math.atan2((bx - ax) * (dy - cy) - (by - ay) * (dx - cx), (bx - ax) * (dx - cx) + (by - ay) * (dy - cy)),
+    );
+    if (isFan && turn > LEAST_TURN_RAD && outside > widest) widest = outside;
   }
   return widest;
 }

@@ -7,6 +7,7 @@ import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import UndoButtons from '../../ui/UndoButtons.vue';
 import { useUndoKeys } from '../../ui/useUndoKeys.ts';
+import ChoiceChips from '../../ui/ChoiceChips.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { TidyDrawing } from '../drawing/index.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -76,18 +77,12 @@ function toDesk(): void {
           @update:value="(name) => opened.edit(renamePiece(opened.piece, name))"
         />
       </label>
-      <div class="choices" role="group" aria-label="What it is for">
-        <button
-          v-for="use in USES"
-          :key="use.value"
-          type="button"
-          class="plain choice"
-          :aria-pressed="opened.piece.use === use.value"
-          @click="opened.edit(setUse(opened.piece, use.value))"
-        >
-          {{ use.label }}
-        </button>
-      </div>
+      <ChoiceChips
+        label="What it is for"
+        :options="USES"
+        :is-pressed="(use) => opened.piece.use === use"
+        @press="(use) => opened.edit(setUse(opened.piece, use))"
+      />
     </section>
     <section aria-labelledby="q-when">
       <h2 id="q-when">By when, and how many evenings?</h2>
@@ -125,18 +120,12 @@ function toDesk(): void {
     <YourBox />
     <section aria-labelledby="q-done">
       <h2 id="q-done">How much have you stitched before?</h2>
-      <div class="choices" role="group" aria-label="How much you have stitched before">
-        <button
-          v-for="one in EXPERIENCE"
-          :key="one.value"
-          type="button"
-          class="plain choice"
-          :aria-pressed="experience === one.value"
-          @click="setExperience(one.value)"
-        >
-          {{ one.label }}
-        </button>
-      </div>
+      <ChoiceChips
+        label="How much you have stitched before"
+        :options="EXPERIENCE"
+        :is-pressed="(layers) => experience === layers"
+        @press="setExperience"
+      />
     </section>
     <ThreeVersions :hours="isPast ? null : hours" @chosen="chosen = true" />
     <KitCard v-if="workings.current" :is-chosen="chosen" />
@@ -181,24 +170,6 @@ input[type='date'] {
   background: var(--paper);
   border: 1px solid var(--chalk);
   border-radius: 5px;
-}
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-}
-.choice {
-  min-height: 44px;
-  padding: 8px 16px;
-  border: 1px solid var(--chalk);
-  border-radius: 22px;
-  background: var(--paper);
-  color: var(--ink);
-}
-.choice[aria-pressed='true'] {
-  background: var(--madder);
-  border-color: var(--madder);
-  color: var(--paper);
 }
 @media (width < 600px) {
   .page {

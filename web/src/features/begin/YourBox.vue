@@ -15,6 +15,7 @@ import { shadesOwned } from '@junctura/core/advice';
 import { NButton, NSlider } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { newId } from '../../keeping/newId.ts';
+import ChoiceChips from '../../ui/ChoiceChips.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useThreadBox } from '../../session/threadBox.ts';
@@ -27,10 +28,14 @@ const settings = useSettings();
 const threads = useThreadBox();
 void threads.load();
 
-const SIZES = HOOP_SIZES_MM.filter((size) => size <= 250);
+const LARGEST_MM = 250;
 const ownsSize = (nominalMm: number): boolean => ownsHoop(threads.box.basket, { nominalMm, shortMm: null });
 const sizeText = (nominalMm: number): string => hoopSizeText({ nominalMm, shortMm: null }, settings.units);
 
+const SIZES = HOOP_SIZES_MM.filter((size) => size <= LARGEST_MM).map((value) => ({
+  value: value as number,
+  label: say.hoopOwned(sizeText(value)),
+}));
 function tickHoop(nominalMm: number): void {
   const { basket } = threads.box;
   const isOwned = ownsSize(nominalMm);
@@ -45,7 +50,7 @@ function tickHoop(nominalMm: number): void {
 function useHoop(): void {
   const { hoop, placement } = opened.piece;
   if (hoop && ownsHoop(threads.box.basket, hoop)) return;
-  const largest = Math.max(...SIZES.filter(ownsSize));
+  const largest = Math.max(...SIZES.map(({ value }) => value).filter(ownsSize));
   const next = { ...(hoop ?? plainHoop(largest, AIR_MM.usual)), nominalMm: largest, shortMm: null, warp: null };
   opened.edit(setHoop(opened.piece, next, keepsSize(opened.piece) ? placement : fitToHoop(opened.piece, next)));
 }
@@ -103,18 +108,7 @@ function useOwn(): void {
 <template>
   <section aria-labelledby="q-box" data-test="your-box">
     <h2 id="q-box">What is in your box?</h2>
-    <div class="chips" role="group" aria-label="Hoops you have">
-      <button
-        v-for="size in SIZES"
-        :key="size"
-        type="button"
-        class="plain chip"
-        :aria-pressed="ownsSize(size)"
-        @click="tickHoop(size)"
-      >
-        {{ say.hoopOwned(sizeText(size)) }}
-      </button>
-    </div>
+    <ChoiceChips label="Hoops you have" :options="SIZES" :is-pressed="ownsSize" @press="tickHoop" />
     <p class="small soft">Tap the colours you have. No label is needed: a red without a name is a red.</p>
     <div class="swatches" role="group" aria-label="Colours you have">
       <button
@@ -161,23 +155,6 @@ section {
 }
 h2 {
   margin: 0;
-}
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.chip {
-  min-height: 44px;
-  padding: 6px 14px;
-  border: 1px solid var(--chalk);
-  border-radius: 22px;
-  background: var(--paper);
-  color: var(--ink);
-}
-.chip[aria-pressed='true'] {
-  background: var(--ink);
-  color: var(--paper);
 }
 .swatches {
   display: grid;

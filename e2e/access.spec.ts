@@ -43,7 +43,10 @@ async function switchTo(page: Page, theme: 'light' | 'lamp'): Promise<void> {
   await page.evaluate((name) => {
     const key = 'junctura-settings';
     const before = localStorage.getItem(key);
-    const newValue = JSON.stringify({ ...JSON.parse(before ?? '{}'), theme: name });
+    const set = JSON.parse(before ?? '{}');
+    // At the hoop the hour would decide.
+    const hoop = { type: 'usual', target: 'right', breakMin: 40, staysAwake: true, sounds: false, voice: false };
+    const newValue = JSON.stringify({ ...set, theme: name, hoop: { ...hoop, ...set.hoop, lampAtNight: false } });
     localStorage.setItem(key, newValue);
     dispatchEvent(new StorageEvent('storage', { key, oldValue: before, newValue, storageArea: localStorage }));
   }, theme);

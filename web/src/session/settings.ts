@@ -2,7 +2,7 @@ import { z, type UnitSystem } from '@junctura/core/measure';
 import { USUAL_FACTORS, type OwnFactors } from '@junctura/core/work';
 import { useEventListener, useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, markRaw, watch, type WritableComputedRef } from 'vue';
+import { computed, markRaw, ref, watch, type WritableComputedRef } from 'vue';
 import { DocumentStore } from '../keeping/documentStore.ts';
 
 const KEY = 'junctura-settings';
@@ -18,6 +18,8 @@ const hoopSchema = z.object({
   sounds: z.boolean(),
   voice: z.boolean(),
   lampAtNight: z.boolean(),
+  /** The light that was chosen there; null: by the hour, else as at the desk. */
+  light: z.enum(['light', 'lamp']).nullable().default(null),
 });
 export type HoopSettings = z.infer<typeof hoopSchema>;
 const AT_THE_HOOP: HoopSettings = {
@@ -28,6 +30,7 @@ const AT_THE_HOOP: HoopSettings = {
   sounds: false,
   voice: false,
   lampAtNight: true,
+  light: null,
 };
 
 const schema = z.object({
@@ -170,8 +173,11 @@ export const useSettings = defineStore('settings', () => {
     keep({ ...readValue(value), changes: asKept().changes });
   }
   const theme = field('theme');
+  /** The light of the page that is shown, where it has one of its own; null: it has not. */
+  const pageLight = ref<Settings['theme'] | null>(null);
+  const shownTheme = computed(() => pageLight.value ?? theme.value);
   watch(
-    theme,
+    shownTheme,
     (name) => {
       if (typeof document !== 'undefined') document.documentElement.dataset['theme'] = name;
     },
@@ -186,6 +192,8 @@ export const useSettings = defineStore('settings', () => {
     factors,
     setLearned,
     theme,
+    pageLight,
+    shownTheme,
     units: field('units'),
     welcomed: field('welcomed'),
     screenBarMm: field('screenBarMm'),

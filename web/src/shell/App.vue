@@ -25,10 +25,10 @@ provide(
 );
 const keeper = useKeeper();
 const intake = useIntake();
-const overrides = computed(() => themeOverrides(settings.theme));
+const overrides = computed(() => themeOverrides(settings.shownTheme));
 const lamp = shallowRef<GlobalTheme | null>(null);
 watch(
-  () => settings.theme,
+  () => settings.shownTheme,
   async (theme) => {
     if (theme === 'lamp') lamp.value = (await import('./lampTheme.ts')).darkTheme;
   },
@@ -44,11 +44,11 @@ const { isOverDropZone } = useDropZone(body, { onDrop: (files) => void intake.ta
 
 <template>
   <NConfigProvider
-    :theme="settings.theme === 'lamp' ? lamp : null"
+    :theme="settings.shownTheme === 'lamp' ? lamp : null"
     :theme-overrides="overrides"
     :locale="controlWords"
     class="whole"
-    :data-components="settings.theme === 'lamp' && lamp ? 'lamp' : 'light'"
+    :data-components="settings.shownTheme === 'lamp' && lamp ? 'lamp' : 'light'"
   >
     <NGlobalStyle />
     <RouterView />

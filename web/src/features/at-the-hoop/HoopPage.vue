@@ -46,15 +46,15 @@ watch(
   { immediate: true },
 );
 
-/** By lamp-light in the evening, unless she says otherwise here; at the desk it is as it was. */
-const atDesk = settings.theme;
+/** By lamp-light in the evening, unless she says otherwise here; the light of the desk is another. */
 const hour = new Date().getHours();
-if (settings.hoop.lampAtNight && (hour >= 19 || hour < 7)) settings.theme = 'lamp';
-let isChosen = false;
-const isLamp = computed(() => settings.theme === 'lamp');
+const isEvening = hour >= 19 || hour < 7;
+const usualLight = computed(() => (settings.hoop.lampAtNight && isEvening ? 'lamp' : settings.theme));
+const isLamp = computed(() => (settings.hoop.light ?? usualLight.value) === 'lamp');
+watch(isLamp, (is) => (settings.pageLight = is ? 'lamp' : 'light'), { immediate: true });
 function changeLight(): void {
-  isChosen = true;
-  settings.theme = isLamp.value ? 'light' : 'lamp';
+  const light = isLamp.value ? 'light' : 'lamp';
+  settings.hoop = { ...settings.hoop, light: light === usualLight.value ? null : light };
 }
 const wake = useWakeLock();
 const staysAwake = ref(true);
@@ -72,7 +72,7 @@ watch(
   { immediate: true },
 );
 onBeforeUnmount(() => {
-  if (!isChosen) settings.theme = atDesk;
+  settings.pageLight = null;
   void wake.release().catch(() => undefined);
 });
 

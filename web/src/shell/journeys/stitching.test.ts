@@ -192,3 +192,20 @@ it('by keys: what they do, the step, the findings, the back; in inches and by la
   await app.until(() => expect(app.figure('Thread')).toMatch(/ yd$/));
   expect(document.documentElement.dataset['theme']).toBe('lamp');
 });
+
+it('the light at the hoop is its own: the desk keeps its light, and the hoop finds its own again', async () => {
+  const app = await Application.at('/hoop/demo-kite');
+  const theme = (): string | undefined => document.documentElement.dataset['theme'];
+  await app.find('[data-test=begin-sheet]');
+  const [usual, other] = theme() === 'light' ? ['light', 'lamp'] : ['lamp', 'light'];
+  await app.press(other === 'lamp' ? 'Lamplight' : 'Daylight');
+  expect(theme()).toBe(other);
+  await app.go('/piece/demo-kite/stitches');
+  await app.settle();
+  expect(theme()).toBe('light');
+  await app.go('/hoop/demo-kite');
+  await app.find('[data-test=begin-sheet]');
+  expect(theme()).toBe(other);
+  await app.press(usual === 'lamp' ? 'Lamplight' : 'Daylight');
+  expect(theme()).toBe(usual);
+});

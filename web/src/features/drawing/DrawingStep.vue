@@ -13,6 +13,7 @@ import {
 import { NButton, NCheckbox, NInput, NRadio, NRadioGroup } from 'naive-ui';
 import { computed, ref } from 'vue';
 import PickedBar from '../../session/PickedBar.vue';
+import PickSeveral from '../../session/PickSeveral.vue';
 import DrawingParts from './DrawingParts.vue';
 import TidyDrawing from './TidyDrawing.vue';
 import ProposeSubject from './ProposeSubject.vue';
@@ -237,6 +238,7 @@ function strengthen(percent: number): void {
         <NRadio value="keep">Stitch hidden areas too</NRadio>
       </NRadioGroup>
     </fieldset>
+    <PickSeveral />
     <PickedBar />
     <DrawingParts />
   </div>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { THREAD_KINDS, type ThreadId } from '@junctura/core/materials';
 import { workAllIn } from '@junctura/core/work';
-import { NCheckbox } from 'naive-ui';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import PickedBar from '../../session/PickedBar.vue';
+import PickSeveral from '../../session/PickSeveral.vue';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
@@ -36,9 +36,7 @@ function workIn(id: ThreadId | typeof MIXED): void {
       Every part has a stitch suggested for its size and shape. Pick a part in the hoop or here to see why, and to
       change it; pick several with Shift or Ctrl.
     </p>
-    <NCheckbox v-model:checked="selection.picksSeveral" size="small" data-test="picks-several"
-      >Pick several by tapping</NCheckbox
-    >
+    <PickSeveral />
     <PickedBar />
     <ChoiceField
       v-if="selection.picked.length === 0"

@@ -19,8 +19,10 @@ const NAMES: Readonly<Record<Level, string>> = {
   rich: 'Rich: shaded and padded',
 };
 const MIXED = 'mixed';
-/** Where the hours were said, parts are stitched more or less than the piece. */
-const isMixed = computed(() => opened.piece.drawing.parts.some(({ level }) => level !== null));
+/** Where the hours were said, parts are stitched more or less than usual. */
+const isMixed = computed(
+  () => opened.piece.level === 'usual' && opened.piece.drawing.parts.some(({ level }) => level !== null),
+);
 const value = computed(() => (isMixed.value ? MIXED : opened.piece.level));
 const options = computed((): { value: Level | typeof MIXED; label: string }[] => [
   ...(isMixed.value ? [{ value: MIXED, label: 'As the hours allow' } as const] : []),

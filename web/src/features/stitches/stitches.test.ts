@@ -88,6 +88,30 @@ describe('the layers of a part', () => {
   });
 });
 
+describe('picking by taps alone', () => {
+  it('adds and lets go of parts one by one while it is switched on, and picks one at a time else', async () => {
+    const shown = session.show(AllParts);
+    const selection = useSelection(session.pinia);
+    const names = ['Spar', 'Tail', 'Crossbar'];
+    const tap = (name: string): Promise<void> =>
+      shown
+        .findAll('.part')
+        .find((row) => textOf(row).startsWith(name))!
+        .trigger('click');
+    await shown.find('[data-test=picks-several] input, [data-test=picks-several]').trigger('click');
+    expect(selection.picksSeveral).toBe(true);
+    for (const name of names) await tap(name);
+    expect(selection.picked.map((id) => session.opened.nameOf(id))).toEqual(names);
+    // The list stays open for the next one.
+    expect(selection.isListing).toBe(true);
+    await tap('Tail');
+    expect(selection.picked).toHaveLength(2);
+    selection.picksSeveral = false;
+    await tap('Tail');
+    expect(selection.picked.map((id) => session.opened.nameOf(id))).toEqual(['Tail']);
+  });
+});
+
 describe('the card of several parts', () => {
   it('shows what they have in common and sums, and says what is mixed: never the figures of one', async () => {
     const [a, b] = ['Top right panel', 'Top left panel'].map(planned) as [PlannedPart, PlannedPart];

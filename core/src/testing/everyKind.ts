@@ -45,7 +45,11 @@ export function everyKind(): Piece {
     <path id="wide" d="M55 57H150V60H55Z" fill="#585"/>
     <rect id="twin" x="24" y="84" width="9" height="9" fill="#95a"/>
     <rect id="twins" x="33" y="84" width="9" height="9" fill="#95a"/>
-    <circle id="disc" cx="50" cy="76" r="6" fill="#595"/>`);
+    <circle id="disc" cx="50" cy="76" r="6" fill="#595"/>
+    <path id="body" d="M112 70H140" fill="none" stroke="#741" stroke-width="1.7"/>
+    <path id="leg" d="M124 70V80" fill="none" stroke="#741" stroke-width="1"/>
+    <rect id="edged" x="112" y="84" width="22" height="12" fill="#269"/>
+    <path id="edging" d="M112 84H134V96H112Z" fill="none" stroke="#333" stroke-width="0.7"/>`);
   const underlay = { picture: PICTURE, widthPx: PX, heightPx: PX, mmPerPx: 0.5, xMm: 60, yMm: 60, strength: 0.5 };
   const [dark, pale] = [drawn.palette[0]!.id, drawn.palette[1]!.id];
   const given: Record<string, Partial<Part>> = {
@@ -124,6 +128,14 @@ export const TWEAKS: readonly Change[] = [
   ['path of an image', part('imaged', { path: 'M72 40Q68 30 48 52Q66 56 72 40Z' })],
   ['path that is mirrored', part('image', { path: 'M20 40Q24 30 44 52Q26 56 20 40Z' })],
   ['path of an outline', part('bound', { path: 'M79.6 9.6H100.4V14H120' })],
+  ['path of a leg that stands away', part('leg', { path: 'M124 74V82' })],
+  ['path of a body that lies away', part('body', { path: 'M112 64H140' })],
+  ['path of an edging that leaves its area', part('edging', { path: 'M112 90H140V102H112Z' })],
+  ['path of an area that leaves its edging', part('edged', { path: 'M118 88H140V100H118Z' })],
+  ['a pen', part('leg', { pen: true })],
+  ['simple work', (piece) => ({ ...piece, level: 'simple' })],
+  ['rich work', (piece) => ({ ...piece, level: 'rich' })],
+  ['less of a part', part('edged', { level: 'outline' })],
   ['fill rule', part('leaf', { path: 'M20 20H44V30H20ZM24 22H40V28H24Z', fillRule: 'evenodd' })],
   ['fill rule of a hole', part('leaf', (own) => ({ fillRule: own.fillRule === 'evenodd' ? 'nonzero' : 'evenodd' }))],
   ['fill rule of a scrap', part('scrap', { path: 'M20 65H40V79H20ZM24 68H36V76H24Z', fillRule: 'evenodd' })],

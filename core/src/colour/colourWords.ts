@@ -17,8 +17,9 @@ const HUES: readonly (readonly [untilDeg: number, name: string])[] = [
 /** Dark oranges and yellows are browns; pale reds are pinks (L). */
 const BROWN_BELOW = { orange: 58, yellow: 50 } as const;
 const PINK_FROM = 62;
-/** Oranges that are duller than this are browns, too. */
+/** Oranges that are duller than this are browns, too, and yellows that are darker as well: tan and fawn (chroma, L). */
 const DULL_CHROMA = 42;
+const TAN_BELOW = 75;
 
 /**
  * What people call a colour: the plain names that fit it, for a search. A colour between two families has both.
@@ -39,5 +40,6 @@ function named(hue: number, { l, a, b }: Lab): string {
   const [, name] = HUES.find(([until]) => hue < until) ?? HUES.at(-1)!;
   if (name === 'red' && l >= PINK_FROM) return 'pink';
   if (name === 'orange' && (l < BROWN_BELOW.orange || Math.hypot(a, b) < DULL_CHROMA)) return 'brown';
-  return name === 'yellow' && l < BROWN_BELOW.yellow ? 'brown' : name;
+  const isTan = Math.hypot(a, b) < DULL_CHROMA && l < TAN_BELOW;
+  return name === 'yellow' && (l < BROWN_BELOW.yellow || isTan) ? 'brown' : name;
 }

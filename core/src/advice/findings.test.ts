@@ -99,7 +99,7 @@ function painted(fromMm: number | null): Piece {
   const at = { widthPx: 60, heightPx: 60, mmPerPx: 1, xMm: fromMm ?? 0, yMm: -30, strength: 1 };
   return { ...piece, drawing: { ...piece.drawing, underlay: fromMm === null ? null : { picture, ...at } } };
 }
-/** A square of 1 cm on one of 4 cm, of which nothing is cut away: both in satin. */
+/** A square of 1 cm on a square of 4 cm, both in satin; the lower one is not cut away. */
 function keptBelow(): Piece {
   const piece = worked(pieceOf(`${square}<rect x="-5" y="-5" width="10" height="10" fill="#3a3"/>`), pass('satin'));
   return { ...piece, drawing: { ...piece.drawing, hidden: 'keep' } };
@@ -308,7 +308,7 @@ describe('findings', () => {
     expect(found(after(piece, remedy!.edit))).not.toContain('drawn-twice');
   });
 
-  it('what lies on what is told with the area that both share; what is cut away below is not', () => {
+  it('two solid parts, one on the other, are told with the area that they share; where the lower one is cut away, nothing is told', () => {
     const { findings } = planned(keptBelow(), 'dense-on-dense');
     expect(findings.find(({ id }) => id === 'dense-on-dense')!.figures).toMatchObject({ sharedMm2: 100 });
     const cut = { ...keptBelow(), drawing: { ...keptBelow().drawing, hidden: 'cut' as const } };

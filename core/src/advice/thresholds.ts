@@ -22,12 +22,12 @@ export const THRESHOLDS = {
   endsWithin: 12,
   /** Stitches that fan out round a corner: apart on the outside by this many laid widths, and on the inside or in the middle by no more than the second, turned by as much at least: at the tip of a leaf stitches grow shorter, and do not turn. */
   gapes: { outside: 2, inside: 1.3, leastTurnDeg: 20 },
-  /** The hours that a hoop is good for: so many, and so many more for each cm² inside it. */
+  /** The hours that are usual in a hoop: a fixed number, and a share of an hour for each cm² inside it. */
   hoopHours: { least: 3, perCm2: 0.09 },
   /** Parts that touch and are meant to be told apart lie at least this far apart, ΔE2000 and CIELAB lightness. */
   tooAlike: 6,
   tooAlikeLightness: 5,
-  /** Further apart than this (ΔE2000) colours are told apart without a step in lightness. */
+  /** Colours that differ by more than this (ΔE2000) need no difference in lightness. */
   clearColour: 18,
   /** Shades of one ladder nearer than this are not worth two skeins, ΔE2000. */
   ladderStep: 3,

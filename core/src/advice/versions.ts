@@ -12,7 +12,7 @@ import {
   type Piece,
   PART_LEVELS,
 } from '../piece/index.ts';
-import { stepSeconds, type Plan } from '../thread/index.ts';
+import { secondsByPart, type Plan } from '../thread/index.ts';
 import type { OwnFactors, PlannedPart } from '../work/index.ts';
 import type { Pictures } from '../painting/index.ts';
 import type { Planner } from './planner.ts';
@@ -37,7 +37,7 @@ export interface Version {
 export interface WithinHours extends Version {
   /** The hours that it is within; more than were asked for where the simplest takes more. */
   readonly withinHours: number;
-  /** The names of parts of which less is stitched than usual, and of those that one hour more would give more of. */
+  /** The names of parts that are stitched less than usual, and of those that would be stitched more in one hour more. */
   readonly less: readonly string[];
   readonly nextHour: readonly string[];
 }
@@ -52,7 +52,7 @@ export interface VersionWays {
 /** Simple work takes up to this, hours; rich work up to this many times as long as usual. */
 const SIMPLE_HOURS = 3;
 const RICH_TIMES = 2.5;
-/** Times are told apart no finer than this, s. */
+/** Times are rounded up to steps of this, s. */
 const STEP_SECONDS = 15;
 /** Of the hours of simple work this share is filled, as what is added is only estimated. */
 const KEPT_BACK = 0.95;
@@ -118,7 +118,7 @@ export function planLevels(piece: Piece, ways: VersionWays, first?: (usual: Vers
   const open = piece.drawing.parts.filter((part) => part.shown && part.passes === null && part.marking === null);
   const all = (level: PartLevel): Plan => {
     const of = new Map(open.map(({ id }): [string, PartLevel] => [id, level]));
-    const shaded = level === 'rich' ? shadedColours(piece) : new Set<string>();
+    const { shaded } = choiceOfLevel(piece, level === 'rich' ? 'rich' : 'usual');
     return ways.planner.planRoughly(edited(piece, { level: 'usual', of, shaded }), ways.own, ways.pictures);
   };
   const plans: [PartLevel | null, Plan][] = [
@@ -131,11 +131,11 @@ export function planLevels(piece: Piece, ways: VersionWays, first?: (usual: Vers
   const steps = [...seconds[2]!.values()].reduce((sum, value) => sum + value, 0);
   const sets = likeSets(open).map((parts): LikeSet => {
     const weight = parts.reduce((sum, part) => sum + weightOf(piece, usual.plan, part), 0);
-    const choices = plans.flatMap(([level, plan], i): LikeSet['choices'][number][] => {
+    const choices = plans.map(([level, plan], i): LikeSet['choices'][number] => {
       const cost = parts.reduce((sum, { id }) => sum + (seconds[i]!.get(id) ?? 0), 0);
       const own = level ?? levelAsPlanned(plan.parts.find(({ part }) => part.id === parts[0]!.id));
       const gives = parts[0]!.kind === 'line' ? LINE_GIVES : GIVES;
-      return [{ level: own, cost, gain: weight * gives[own] }];
+      return { level: own, cost, gain: weight * gives[own] };
     });
     return { parts, choices: worthWhile(choices) };
   });
@@ -154,12 +154,6 @@ function levelAsPlanned(planned: PlannedPart | undefined): PartLevel {
   if (passes.length === 0) return 'bare';
   if (planned!.part.kind === 'line') return 'outline';
   return passes.some(({ role }) => role === 'filling') ? 'usual' : 'outline';
-}
-
-function secondsByPart({ order, work }: Plan): Map<string, number> {
-  const seconds = new Map<string, number>();
-  order.forEach(({ part }, i) => seconds.set(part, (seconds.get(part) ?? 0) + stepSeconds(work[i])));
-  return seconds;
 }
 
 /** How much there is to see of a part: its size, how far it stands out from the cloth, whether it lies upon other things. */

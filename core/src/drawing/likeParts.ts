@@ -75,12 +75,12 @@ function areaOf(rings: readonly Float64Array[], rule: Part['fillRule']): number 
 export function likeInOtherColours(parts: readonly Part[], some: readonly Part[]): Part[] {
   const measures = some.map((part) => ({ part, figures: measure(part) }));
   const colours = new Set(some.map(({ colour }) => colour));
-  return parts.filter(
-    (part) =>
-      part.shown &&
-      !colours.has(part.colour) &&
-      measures.some((own) => own.part.kind === part.kind && isOneShape(own, { part, figures: measure(part) })),
-  );
+  return parts.filter((part) => {
+    const rivals = measures.filter((own) => own.part.kind === part.kind);
+    if (!part.shown || colours.has(part.colour) || rivals.length === 0) return false;
+    const measured = { part, figures: measure(part) };
+    return rivals.some((own) => isOneShape(own, measured));
+  });
 }
 
 /** Parts in sets that are worked alike: their groups, and parts of one shape in other colours. */

@@ -1,5 +1,5 @@
 import type { ThreadId } from './threads.ts';
-import { labOf, nearestColours, type Lab, type Match } from '../colour/index.ts';
+import { colourWords, labOf, nearestColours, type Lab, type Match } from '../colour/index.ts';
 import eiderlight from './data/eiderlight.json' with { type: 'json' };
 import hurdlefold from './data/hurdlefold.json' with { type: 'json' };
 import thrumwick from './data/thrumwick.json' with { type: 'json' };
@@ -91,6 +91,11 @@ export function refOf({ range, code, name, hex }: ShadeRef): ShadeRef {
 
 export function isSameShade(a: ShadeRef | null, b: ShadeRef | null): boolean {
   return a === b || (a !== null && b !== null && a.range === b.range && a.code === b.code);
+}
+
+/** What a shade is found by in a search, in small letters: its name, its code and what people call its colour. */
+export function shadeText({ name, code, hex }: Pick<ShadeRef, 'name' | 'code' | 'hex'>): string {
+  return [name, code, ...colourWords(hex)].join(' ').toLowerCase();
 }
 
 /** The shades nearest to a colour, nearest first. */

@@ -9,7 +9,7 @@ export interface Choice {
  * over costs in whole steps: Dudziński and Walukiewicz, Eur. J. Oper. Res. 28, 1987). Costs are rounded up, so that the budget is never passed;
  * a larger budget never gives less.
  * @param things the choices of each, one or more
- * @param step costs are told apart no finer than this
+ * @param step costs are rounded up to multiples of this
  * @returns the number of the choice of each thing; null where even the cheapest pass the budget
  * @throws RangeError where a thing has no choice
  */

@@ -32,5 +32,5 @@ export { firstSittings, SITTING_SLACK, sittingsOf, type Sitting, type SittingSte
 export { dayFor, doneBy, hoursUntil, sittingDays, type DoneBy } from './calendar.ts';
 export { parkedDuring, stepNeedle, type StepNeedle } from './stepNeedle.ts';
 export { enoughTimes } from './words.ts';
-export { timeAlone, timeOfLayer, type WorkTime } from './workTime.ts';
+export { secondsByPart, timeAlone, timeOfLayer, type WorkTime } from './workTime.ts';
 export { dayOf, timetable, type Timed } from './timetable.ts';

@@ -2,6 +2,7 @@ import { sum } from 'd3-array';
 import { SECONDS, UNPICKED_TIME } from '../materials/index.ts';
 import type { PlannedPass } from '../work/index.ts';
 import { countLoads, type LoadSettings } from './loads.ts';
+import { stepSeconds } from './needs.ts';
 import type { Plan } from './plan.ts';
 
 /** The time that stitches take, with what is unpicked, and apart from it what their thread takes: threading, fastening off, changing, s. */
@@ -29,4 +30,11 @@ export function timeOfLayer({ order, work }: Pick<Plan, 'order' | 'work'>, part:
     aroundSeconds += work[i]?.aroundSeconds ?? 0;
   });
   return { stitchSeconds, aroundSeconds };
+}
+
+/** What each part takes in the order of work, by its id, s. */
+export function secondsByPart({ order, work }: Pick<Plan, 'order' | 'work'>): Map<string, number> {
+  const seconds = new Map<string, number>();
+  order.forEach(({ part }, i) => seconds.set(part, (seconds.get(part) ?? 0) + stepSeconds(work[i])));
+  return seconds;
 }

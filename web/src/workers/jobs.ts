@@ -153,7 +153,7 @@ export interface ShownVersion {
   readonly threadMm: number;
   /** What is still to buy: each shade with its skeins. */
   readonly toBuy: readonly { readonly shade: ShadeRef; readonly skeins: number }[];
-  /** Of the version within some hours: the hours, parts of which less is stitched than usual, and what one hour more would give. */
+  /** For the version within some hours: those hours, the parts that are stitched less than usual, and those that one more hour would add to. */
   readonly within: {
     readonly hours: number;
     readonly less: readonly string[];

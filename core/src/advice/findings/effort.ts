@@ -1,29 +1,37 @@
 import { innerDiameterMm } from '../../materials/index.ts';
 import { roundTo } from '../../measure/index.ts';
 import type { PlanInput } from '../../piece/index.ts';
-import { stepSeconds, type Plan } from '../../thread/index.ts';
+import { secondsByPart, type Plan } from '../../thread/index.ts';
 import { outlineToLine } from '../../drawing/index.ts';
 import type { Finding, FindingKinds, FindingRemedies } from '../finding.ts';
 import { THRESHOLDS } from '../thresholds.ts';
 import { onPart } from './onParts.ts';
 
 /** A piece that takes far longer than others of its size, and the part that takes most of it. */
-export function effortFindings({ positions }: PlanInput, { hoop, order, work, totals, parts }: Plan): Finding[] {
+export function effortFindings({ positions }: PlanInput, plan: Plan): Finding[] {
+  const { hoop, totals, parts } = plan;
   if (!hoop) return [];
   const clothCm2 = (Math.PI / 4) * (innerDiameterMm(hoop.nominalMm) / 10) ** 2 * Math.max(1, positions.length);
   const usualHours = Math.round(THRESHOLDS.hoopHours.least + THRESHOLDS.hoopHours.perCm2 * clothCm2);
   const hours = roundTo(totals.hours.p50, 1);
   if (hours <= usualHours) return [];
-  const byPart = new Map<string, number>();
-  order.forEach(({ part }, i) => byPart.set(part, (byPart.get(part) ?? 0) + stepSeconds(work[i]) / 3600));
-  const [heaviest, partHours] = [...byPart].reduce((most, one) => (one[1] > most[1] ? one : most), ['', 0]);
+  const [heaviest, partSeconds] = [...secondsByPart(plan)].reduce(
+    (most, one) => (one[1] > most[1] ? one : most),
+    ['', 0],
+  );
   const part = parts.find((planned) => planned.part.id === heaviest)?.part;
   if (!part) return [];
   return [
     {
       id: 'too-much',
       part: part.id,
-      figures: { hours, hoopMm: hoop.nominalMm, usualHours, heaviest: part.name, partHours: roundTo(partHours, 1) },
+      figures: {
+        hours,
+        hoopMm: hoop.nominalMm,
+        usualHours,
+        heaviest: part.name,
+        partHours: roundTo(partSeconds / 3600, 1),
+      },
     },
   ];
 }

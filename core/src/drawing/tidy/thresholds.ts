@@ -11,7 +11,7 @@ export const TIDY = {
   /** Lines this near to each other lie on each other: a length, or a share of the wider one's drawn width. */
   onLineMm: 0.25,
   onLineShare: 0.35,
-  /** Lines share a border from this length on: mm, and so many times their width. */
+  /** Two lines share a border where they run together for at least this length (mm) and for this many times their width. */
   sharedBorderMm: 3,
   sharedBorderWidths: 3,
   /** A stroke that runs along an area for this share of it bounds it. */

@@ -2,7 +2,7 @@
 import { localDay, noonOf } from '@junctura/core/measure';
 import { hoopAboutAll } from '@junctura/core/drawing';
 import { nearestShade, refOf } from '@junctura/core/materials';
-import { setCalendar, setLevels, takeShades } from '@junctura/core/piece';
+import { setCalendar, setLevels, takeShades, withoutLadders } from '@junctura/core/piece';
 import { dayFor, doneBy } from '@junctura/core/thread';
 import { NButton } from 'naive-ui';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
@@ -46,15 +46,15 @@ const problem = ref<string | null>(null);
 const used = ref<ShownVersion['kind'] | null>(null);
 const shown = computed(() => ORDER.flatMap((kind) => found.value.get(kind) ?? []));
 /** Levels are what is compared: a piece that takes one of them has the same versions as before. */
-const isCurrent = computed(() => [
+const comparedBy = computed(() => [
   opened.piece.id,
   opened.piece.hoop,
   opened.piece.placement,
   opened.piece.use,
   opened.piece.cloth,
   opened.piece.worker.layers,
-  opened.piece.palette
-    .map(({ id, hex, shade }) => (/-rung-\d+$/.test(id) ? '' : `${id}${hex}${shade?.code ?? ''}`))
+  withoutLadders(opened.piece.palette, opened.piece.drawing.parts)
+    .map(({ id, hex, shade }) => `${id}${hex}${shade?.code ?? ''}`)
     .join(),
   opened.piece.drawing.parts.map(({ id, passes }) => `${id}${passes === null ? '' : '!'}`).join(),
   props.hours === null ? null : Math.round(props.hours * 4),
@@ -64,7 +64,7 @@ const isCurrent = computed(() => [
 const WAIT_MS = 500;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let gone = new AbortController();
-watch(isCurrent, (now, before) => {
+watch(comparedBy, (now, before) => {
   if (now.some((value, i) => value !== before[i])) later();
 });
 function later(): void {

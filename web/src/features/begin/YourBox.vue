@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import {
   AIR_MM,
+  DEFAULT_THREAD,
   HOOP_SIZES_MM,
   hoopSizeText,
   isSameShade,
+  metresOf,
   newEntry,
   ownsHoop,
+  threadKind,
   type BoxEntry,
 } from '@junctura/core/materials';
-import { DEFAULT_THREAD } from '@junctura/core/materials';
 import { fitToHoop, keepsSize } from '@junctura/core/drawing';
 import { plainHoop, setHoop, takeShades } from '@junctura/core/piece';
 import { shadesOwned } from '@junctura/core/advice';
@@ -76,20 +78,20 @@ function tapColour(name: string, hex: string): void {
     ]);
   }
 }
+/** What a skein holds, m. */
+const { putUpM } = threadKind(DEFAULT_THREAD);
 const tapped = computed(() =>
   COMMON_COLOURS.flatMap(([name, hex]) => {
     const entry = entryOf(name, hex);
-    return entry ? [{ name, hex, entry, skeins: entry.whole + entry.partM / PUT_UP_M }] : [];
+    return entry ? [{ name, hex, entry, skeins: metresOf(entry) / putUpM }] : [];
   }),
 );
-/** A skein of stranded cotton, m. */
-const PUT_UP_M = 8;
 function setSkeins(entry: BoxEntry, skeins: number): void {
   const whole = Math.floor(skeins);
   threads.changeEntries(
     'Change how much there is',
     new Set([entry.id]),
-    (now) => ({ ...now, whole, partM: (skeins - whole) * PUT_UP_M }),
+    (now) => ({ ...now, whole, partM: (skeins - whole) * putUpM }),
     `skeins ${entry.id}`,
   );
 }

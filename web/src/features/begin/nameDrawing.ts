@@ -11,7 +11,7 @@ export interface NameLayout {
   readonly colour: string;
 }
 
-/** The drawing is as wide and high, in its own units; a frame leaves so much of it in the middle, nothing else more. */
+/** The side of the drawing in its own units, and the room for the letters in its middle: within a frame, and alone. */
 const SIDE = 100;
 const WITHIN = { frame: { width: 54, height: 34 }, alone: { width: 92, height: 60 } } as const;
 /** Letters are laid out this high and then fitted; along an arc of this radius. */

@@ -1,14 +1,6 @@
 <script setup lang="ts">
-import {
-  colourWords,
-  differenceInWords,
-  labOf,
-  mixed,
-  nearestBlend,
-  nearestColours,
-  type Match,
-} from '@junctura/core/colour';
-import { comesIn, isSameShade, type Shade, type ShadeRef } from '@junctura/core/materials';
+import { differenceInWords, labOf, mixed, nearestBlend, nearestColours, type Match } from '@junctura/core/colour';
+import { comesIn, isSameShade, shadeText, type Shade, type ShadeRef } from '@junctura/core/materials';
 import { NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useShop } from '../../session/shop.ts';
@@ -98,7 +90,7 @@ const families = computed(() => {
   const isCoded = card.value.shades.every(({ code }) => /^[a-z]{2}-\d+$/.test(code));
   const ordered = isCoded ? card.value.shades : [...card.value.shades].sort((a, b) => a.lab.l - b.lab.l);
   for (const shade of ordered) {
-    if (text && ![shade.name, shade.code, ...colourWords(shade.hex)].join(' ').toLowerCase().includes(text)) continue;
+    if (text && !shadeText(shade).includes(text)) continue;
     const family = isCoded ? shade.code.slice(0, 2) : hueFamily(shade);
     byFamily.set(family, [shade, ...(byFamily.get(family) ?? [])]);
   }

@@ -6,6 +6,7 @@ import {
   metresOf,
   newEntry,
   refOf,
+  shadeText,
   THREAD_KINDS,
   threadKind,
   weighed,
@@ -13,7 +14,6 @@ import {
   type Shade,
   type ThreadRange,
 } from '@junctura/core/materials';
-import { colourWords } from '@junctura/core/colour';
 import { formatThread } from '@junctura/core/measure';
 import { NButton, NCheckbox, NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -48,8 +48,8 @@ const found = computed((): Found[] => {
     words.length === 0 ? [range.value] : [range.value, ...threads.ranges.filter((card) => card !== range.value)];
   const all = cards.flatMap((card) => card.shades.map((shade): Found => ({ shade, range: card })));
   return all
-    .filter(({ shade: { name, code, hex } }) => {
-      const text = [name, code, ...colourWords(hex)].join(' ').toLowerCase();
+    .filter(({ shade }) => {
+      const text = shadeText(shade);
       return words.every((word) => text.includes(word));
     })
     .slice(0, MOST_FOUND);

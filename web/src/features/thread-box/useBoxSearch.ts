@@ -1,5 +1,4 @@
-import { freeM, isLow, isShort, metresOf, threadKind, type BoxEntry } from '@junctura/core/materials';
-import { colourWords } from '@junctura/core/colour';
+import { freeM, isLow, isShort, metresOf, shadeText, threadKind, type BoxEntry } from '@junctura/core/materials';
 import { computed, ref, type ComputedRef, type Ref } from 'vue';
 import { useThreadBox } from '../../session/threadBox.ts';
 
@@ -71,8 +70,7 @@ export function useBoxSearch(): BoxSearch {
         threads.box.entries.map((entry) => {
           const { shade, lot, place, thread } = entry;
           const card = rangeName.value.get(shade.range);
-          const colours = colourWords(shade.hex);
-          const words = [shade.name, shade.code, card, lot, place, threadKind(thread).name, ...colours];
+          const words = [shadeText(shade), card, lot, place, threadKind(thread).name];
           return [entry.id, words.join(' ').toLowerCase()];
         }),
       ),

@@ -1,5 +1,6 @@
 import { parseJson, shortened } from '../measure/index.ts';
 import {
+  boxOf,
   intersect,
   pathData,
   polylineLength,
@@ -13,8 +14,8 @@ import {
 } from '../geometry/index.ts';
 import { flattenPath } from '../geometry/index.ts';
 import { newColour, newPart, type PaletteColour, type Part } from '../piece/index.ts';
+import { isMadeUpName, namedByPlace, type ReadPart } from './nameByPlace.ts';
 import type { ClipShape, DrawnShape } from './svg/walk.ts';
-import * as say from './words.ts';
 
 /** Curves that must be flattened for cutting keep within this, mm on the drawing. */
 const CUT_TOLERANCE_MM = 0.01;
@@ -28,7 +29,7 @@ export function partsOf(
   keptPalette: readonly PaletteColour[] | null = null,
 ): { parts: Part[]; palette: PaletteColour[] } {
   const known = keptPalette ?? [];
-  const parts: Part[] = [];
+  const parts: ReadPart[] = [];
   const palette = new Map<string, PaletteColour>(known.map((colour) => [colour.hex, colour]));
   const colourIds = new Set(known.map(({ id }) => id));
   const nextColour = (): string => {
@@ -49,44 +50,50 @@ export function partsOf(
     ids.add(id);
     return id;
   };
-  const counts = { area: 0, line: 0, spot: 0 };
-  const add = (shape: DrawnShape, kind: Part['kind'], path: string, hex: string, isOutline: boolean): void => {
+  const add = (
+    shape: DrawnShape,
+    runs: readonly FlatRun[],
+    kind: Part['kind'],
+    path: string,
+    hex: string,
+    outlined: number | null = null,
+  ): void => {
     const base = shape.id === null ? `part-${parts.length + 1}` : shortened(shape.id, 100);
-    const plain = `${kind[0]!.toUpperCase()}${kind.slice(1)} ${++counts[kind]}`;
-    const name = shortened(shape.label ?? (shape.id === null ? plain : shape.id), 200);
+    const given = shape.label ?? shape.id ?? '';
     const part = newPart({
-      id: uniqueId(isOutline ? `${base}-outline` : base),
-      name: isOutline ? say.outlineOf(name) : name,
+      id: uniqueId(outlined === null ? base : `${base}-outline`),
+      name: shortened(given || kind, 200),
       kind,
       path,
       colour: colourOf(hex),
     });
     const kept = keptPalette ? keptOf(shape) : null;
-    if (kept) {
-      parts.push({ ...part, ...kept, id: part.id, kind, path });
-      return;
-    }
-    parts.push({
-      ...part,
-      fillRule: shape.fillRule,
-      opaque: kind === 'area' && shape.fill!.isOpaque,
-      strokeMm: kind === 'area' ? null : Math.min(1000, Math.round(shape.strokeMm * 1000) / 1000),
-      dashed: kind === 'line' && shape.dashed,
-    });
+    const own: Partial<Part> = kept
+      ? { ...kept, id: part.id, kind, path }
+      : {
+          fillRule: shape.fillRule,
+          opaque: kind === 'area' && shape.fill!.isOpaque,
+          strokeMm: kind === 'area' ? null : Math.min(1000, Math.round(shape.strokeMm * 1000) / 1000),
+          dashed: kind === 'line' && shape.dashed,
+        };
+    const box = boxOf(runs.map(({ points }) => points)) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
+    const isKept = kept !== null;
+    parts.push({ part: { ...part, ...own }, hex, box, outlined, isKept, isNameless: !isKept && isMadeUpName(given) });
   };
   for (const shape of shapes) {
     const runs = flattenPath(shape.path, CUT_TOLERANCE_MM);
     const clip = clipRegion(shape.clips);
     const area = shape.fill && areaPath(shape, runs, clip);
-    if (area) add(shape, 'area', area, shape.fill!.hex, false);
+    const outlined = area ? parts.length : null;
+    if (area) add(shape, runs, 'area', area, shape.fill!.hex);
     if (!shape.stroke) continue;
     const line = linePath(shape, runs, clip);
-    if (line) add(shape, 'line', line, shape.stroke.hex, area !== null);
+    if (line) add(shape, runs, 'line', line, shape.stroke.hex, outlined);
     const spots = spotPath(runs);
-    if (spots && shape.roundCaps) add(shape, 'spot', spots, shape.stroke.hex, false);
+    if (spots && shape.roundCaps) add(shape, runs, 'spot', spots, shape.stroke.hex);
   }
   const added = [...palette.values()].filter((colour) => !known.includes(colour));
-  return { parts, palette: [...known, ...added] };
+  return { parts: namedByPlace(parts), palette: [...known, ...added] };
 }
 
 /** What the file keeps of a part besides its shape. Whether it makes sense is checked with the whole piece. */

@@ -1,3 +1,4 @@
+import type { PlaceWithin } from '../geometry/index.ts';
 import { byCount, formatFine, formatList, formatNumber, plural } from '../measure/index.ts';
 
 export const petalName = (n: number): string => `Petal ${n}`;
@@ -30,6 +31,51 @@ export const tooManyParts = (parts: number, most: number): string =>
   `The drawing has ${formatNumber(parts)} parts; up to ${formatNumber(most)} can be read. Simplify it first.`;
 
 export const outlineOf = (name: string): string => `${name}, outline`;
+
+const PART_NOUNS = { area: 'area', line: 'line', spot: 'dots' } as const;
+
+/** What a part without a name is: “Long pale blue line”. */
+export function whatPart(
+  size: 'small' | 'long' | 'large' | null,
+  tone: 'pale' | 'dark' | null,
+  colour: string,
+  kind: keyof typeof PART_NOUNS,
+): string {
+  const words = [size, tone, colour, PART_NOUNS[kind]].filter((word) => word !== null).join(' ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+export const whatAndWhere = (what: string, where: string): string => `${what}, ${where}`;
+
+const BESIDE = {
+  left: (name: string) => `left of “${name}”`,
+  right: (name: string) => `right of “${name}”`,
+  above: (name: string) => `above “${name}”`,
+  below: (name: string) => `below “${name}”`,
+} as const;
+
+export const besidePart = (name: string, side: keyof typeof BESIDE): string => BESIDE[side](name);
+
+export const onPart = (name: string, place: PlaceWithin): string => `on “${name}”, ${IN_WHOLE[place]}`;
+
+/** Where something is in the drawing, or on a part. */
+const IN_WHOLE: Readonly<Record<PlaceWithin, string>> = {
+  'top left': 'top left',
+  top: 'at the top',
+  'top right': 'top right',
+  left: 'on the left',
+  middle: 'in the middle',
+  right: 'on the right',
+  'bottom left': 'bottom left',
+  bottom: 'at the bottom',
+  'bottom right': 'bottom right',
+};
+
+export const inDrawing = (place: PlaceWithin): string => IN_WHOLE[place];
+
+/** One of several parts that look alike and lie alike, counted from the left or from the top. */
+export const oneOfAlike = (name: string, place: number, count: number): string =>
+  `${name}, ${formatNumber(place)} of ${formatNumber(count)}`;
 
 /** What a drawing had and parts can't show, by what it was: how many of them were left out or changed. */
 export const LEFT_OUT: Readonly<Record<string, (count: number) => string>> = {

@@ -67,3 +67,4 @@ export {
   type Run,
 } from './stations.ts';
 export { placeAt, placesOf, segmentsOf, type Place } from './points.ts';
+export { placeWithin, type PlaceWithin } from './placeWithin.ts';

@@ -1,13 +1,12 @@
-import { placeAt } from '../geometry/index.ts';
 import { valueOf } from '../measure/index.ts';
-import { workedIn, type PlannedPass, type WorkedThread } from '../work/index.ts';
+import { workedIn } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { threadTones } from '../colour/index.ts';
 import { escapedXml, hoopAboutAll } from '../drawing/index.ts';
-import type { Circle } from '../geometry/index.ts';
+import { pathData, type Circle } from '../geometry/index.ts';
 import { innerDiameterMm } from '../materials/index.ts';
 import { type Piece, colourName } from '../piece/index.ts';
-import { knotDiameterMm, Move, stitchKind } from '../stitches/index.ts';
+import { frontOf } from './frontRuns.ts';
 
 /** Coordinates are written to a hundredth of a millimetre. */
 const mm = (value: number): string => String(Math.round(value * 100) / 100);
@@ -16,8 +15,6 @@ const AIR_MM = 8;
 const LEAST_MM = 20;
 /** The body of a thread within its darker edge. */
 const BODY = 0.78;
-/** A coil is as wide as its core and the thread wound round it, in bundles. */
-const COIL_WIDTHS = 2.1;
 
 /** What a picture that is taken away shows: the inside of the ring, or where none holds all of it the design with some air. */
 export function pictureCircle(piece: Piece, { design: { circle } }: Plan): Circle {
@@ -45,10 +42,11 @@ export function pictureSvg(piece: Piece, plan: Plan): string {
       for (const thread of layer.threads) {
         const pass = workedIn(layer, thread);
         const { edge, body } = valueOf(tones, thread.colour ?? part.colour);
-        const { runs, knots } = drawn(pass, thread);
+        const { runs, knots } = frontOf(pass, thread.path);
         const attributes = `data-stitch="${pass.stitch}" data-role="${pass.role}" data-strands="${pass.strands}" data-thread="${pass.thread}"`;
         lines.push(`<g ${attributes} fill="none" stroke-linecap="round" stroke-linejoin="round">`);
-        for (const { d, widthMm } of runs) {
+        for (const { lines, widthMm } of runs) {
+          const d = lines.map((points) => pathData({ points, closed: false }, 2)).join('');
           lines.push(`<path d="${d}" stroke="${edge}" stroke-width="${mm(widthMm)}"/>`);
           lines.push(`<path d="${d}" stroke="${body[5]!}" stroke-width="${mm(widthMm * BODY)}"/>`);
         }
@@ -63,50 +61,4 @@ export function pictureSvg(piece: Piece, plan: Plan): string {
     lines.push('</g>');
   }
   return `${lines.join('\n')}\n</svg>\n`;
-}
-
-interface Run {
-  readonly d: string;
-  readonly widthMm: number;
-}
-/** How thick a wrap between the links of a line is, in laid widths. */
-const ON_LINE = 1.25;
-
-type Knot = readonly [x: number, y: number, r: number];
-
-/** What of a thread lies in front: each stretch from where it comes up to where it goes down, and knots. */
-function drawn({ bundleMm, laidMm, stitch }: PlannedPass, { path }: WorkedThread): { runs: Run[]; knots: Knot[] } {
-  const runs: Run[] = [];
-  const knots: Knot[] = [];
-  // Wrapped on a line: a knot where the stitch stands up.
-  const { isRaised } = stitchKind(stitch);
-  let d = '';
-  let wrap: { turns: number; coreMm: number; x: number; y: number } | null = null;
-  let [x, y, isLoop] = [0, 0, false];
-  for (let i = 0; i < path.codes.length; i++) {
-    const code = path.codes[i];
-    const [mx, my] = placeAt(path.xy, i);
-    if (code === Move.travel || code === Move.lift) continue;
-    if (code === Move.wrap) {
-      wrap = { turns: mx, coreMm: my, x, y };
-      continue;
-    }
-    if (code === Move.up) [d, isLoop] = [`M${mm(mx)} ${mm(my)}`, false];
-    else {
-      isLoop ||= code !== Move.down;
-      // Below an earlier stitch the thread is not seen.
-      d += code === Move.under ? `M${mm(mx)} ${mm(my)}` : `L${mm(mx)} ${mm(my)}`;
-      if (code === Move.down) {
-        const diameter = wrap ? knotDiameterMm(wrap.turns, bundleMm, wrap.coreMm) : 0;
-        const isKnot = wrap && !isLoop && Math.hypot(mx - x, my - y) < diameter;
-        if (isKnot) knots.push([(x + mx) / 2, (y + my) / 2, diameter / 2]);
-        // Wound round a loop: a small knot on the line.
-        if (wrap && isLoop) knots.push([wrap.x, wrap.y, (isRaised ? diameter : laidMm * ON_LINE) / 2]);
-        if (!isKnot) runs.push({ d, widthMm: wrap && !isLoop ? COIL_WIDTHS * bundleMm : laidMm });
-        wrap = null;
-      }
-    }
-    [x, y] = [mx, my];
-  }
-  return { runs, knots };
 }

@@ -55,8 +55,20 @@ export function printerScale(acrossMm: number, downMm: number): Outcome<PrinterS
 /** The bar across; the one down the page is half as long. */
 export const BAR_MM = 100;
 
-/** A stroke or a text on a page; all in mm from its top left corner. */
-export type PageItem =
+/** A stroke, many strokes alike, a picture or a text on a page; all in mm from its top left corner. */
+export type PageItem = PageDrawing & {
+  /** The number of the step that it shows, for whoever looks for it by that. */
+  readonly step?: string;
+};
+
+type PageDrawing =
+  | {
+      /** Strokes of one kind: thread. */
+      readonly type: 'strokes';
+      readonly lines: readonly Float64Array[];
+      readonly widthMm: number;
+      readonly hex: string;
+    }
   | {
       readonly type: 'line';
       readonly points: Float64Array;

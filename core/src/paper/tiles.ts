@@ -79,11 +79,12 @@ const MOST_PAGES = 120;
 
 function stretched(page: Page, sheet: Sheet, { across, down }: PrinterScale): Page {
   if (across === 1 && down === 1) return page;
-  const items = page.items.map((item): PageItem =>
-    item.type === 'line'
-      ? { ...item, points: item.points.map((value, i) => value / (i % 2 ? down : across)) }
-      : { ...item, x: item.x / across, y: item.y / down },
-  );
+  const shrunk = (points: Float64Array): Float64Array => points.map((value, i) => value / (i % 2 ? down : across));
+  const items = page.items.map((item): PageItem => {
+    if (item.type === 'line') return { ...item, points: shrunk(item.points) };
+    if (item.type === 'strokes') return { ...item, lines: item.lines.map(shrunk) };
+    return { ...item, x: item.x / across, y: item.y / down };
+  });
   return { widthMm: sheet.widthMm, heightMm: sheet.heightMm, items };
 }
 

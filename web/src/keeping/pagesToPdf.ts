@@ -131,19 +131,21 @@ function drawPage(sheet: PDFPage, page: Page, type: PrintType): void {
       }
       continue;
     }
-    const { points } = item;
-    const dash = item.dashMm === null ? [] : [x(item.dashMm)];
+    const isThread = item.type === 'strokes';
+    const dash = isThread || item.dashMm === null ? [] : [x(item.dashMm)];
     sheet.pushOperators(
       pushGraphicsState(),
       setLineWidth(x(item.widthMm)),
-      setStrokingColor(inkOf(item.grey, item.hex)),
+      setStrokingColor(isThread ? inkOf(0, item.hex) : inkOf(item.grey, item.hex)),
       setLineCap(LineCapStyle.Round),
       setLineJoin(1),
       setDashPattern(dash as never, 0),
-      moveTo(x(points[0]!), y(points[1]!)),
     );
-    for (let i = 2; i < points.length; i += 2) sheet.pushOperators(lineTo(x(points[i]!), y(points[i + 1]!)));
-    if (item.closed) sheet.pushOperators(closePath());
+    for (const points of isThread ? item.lines : [item.points]) {
+      sheet.pushOperators(moveTo(x(points[0]!), y(points[1]!)));
+      for (let i = 2; i < points.length; i += 2) sheet.pushOperators(lineTo(x(points[i]!), y(points[i + 1]!)));
+    }
+    if (!isThread && item.closed) sheet.pushOperators(closePath());
     sheet.pushOperators(stroke(), popGraphicsState());
   }
 }

@@ -20,6 +20,13 @@ const grey = (value: number): string => `rgb(${value * 255} ${value * 255} ${val
         :stroke-width="Math.max(0.35, item.widthMm)"
         :stroke-dasharray="item.dashMm ?? undefined"
       />
+      <path
+        v-else-if="item.type === 'strokes'"
+        :d="item.lines.map((points) => pathData({ points, closed: false }, DECIMALS)).join('')"
+        class="thread"
+        :stroke="item.hex"
+        :stroke-width="item.widthMm"
+      />
       <image
         v-else-if="item.type === 'picture'"
         :href="pictures?.[item.name]"
@@ -49,5 +56,10 @@ const grey = (value: number): string => `rgb(${value * 255} ${value * 255} ${val
   width: 100%;
   box-shadow: 0 1px 5px rgb(0 0 0 / 25%);
   font-family: var(--sans);
+}
+.thread {
+  fill: none;
+  stroke-linecap: round;
+  stroke-linejoin: round;
 }
 </style>

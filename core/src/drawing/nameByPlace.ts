@@ -1,0 +1,121 @@
+import { colourWords, labOf } from '../colour/index.ts';
+import { placeWithin, type Box } from '../geometry/index.ts';
+import type { Part } from '../piece/index.ts';
+import * as say from './words.ts';
+
+/** A part that was read, and what it covers of the drawing, mm. */
+export interface ReadPart {
+  readonly part: Part;
+  readonly hex: string;
+  readonly box: Box;
+  /** The number of the area whose outline it is, where it was drawn as one shape with it. */
+  readonly outlined: number | null;
+  /** Whether the drawing gave it no name that a person would say. */
+  readonly isNameless: boolean;
+  /** Whether its name came with it from a piece. */
+  readonly isKept: boolean;
+}
+
+/** What drawing programs call what nobody named: “path1234”, “Layer 3”, “g-12”. */
+const MADE_UP =
+  /^(?:path|rect|circle|ellipse|polygon|polyline|line|g|group|shape|layer|svg|use|vector|object|area|spot|part|xmlid|id|text)?(?:[-_ ]?\d+)+$/i;
+
+/** Whether a name is none that a person would say. */
+export function isMadeUpName(name: string): boolean {
+  return name.trim() === '' || MADE_UP.test(name.trim());
+}
+
+/** Larger than this share of the drawing’s longer side is long or large, smaller is small. */
+const SIZES = { long: 0.5, large: 0.4, small: 0.08 } as const;
+/** Something is long that is this many times as long as it is wide. */
+const LONG_FORM = 2.5;
+/** What is nearer than this to a part with a name is told by it, as a share of the drawing’s longer side. */
+const NEAR = 0.3;
+/** Colours lighter and darker than this are called so (CIELAB). */
+const TONES = { pale: 75, dark: 32 } as const;
+
+/**
+ * Parts without a name are called by what and where they are: “Long blue line, left of “Boat””, “Small red area, top right, 2 of 3”.
+ * Names that a drawing gave stay as they are.
+ */
+export function namedByPlace(parts: readonly ReadPart[]): Part[] {
+  const whole = parts.map(({ box }) => box).reduce(union, EMPTY);
+  const sideMm = Math.max(whole.maxX - whole.minX, whole.maxY - whole.minY);
+  const landmarks = parts.filter(({ part, isNameless }) => !isNameless && part.kind === 'area');
+  const called = parts.map((one) =>
+    one.isNameless && one.outlined === null ? say.whatAndWhere(whatItIs(one, sideMm), whereItIs(one, landmarks, whole, sideMm)) : null,
+  );
+  const alike = new Map<string, number[]>();
+  called.forEach((name, i) => {
+    if (name !== null) alike.set(name, [...(alike.get(name) ?? []), i]);
+  });
+  const names = new Map<number, string>();
+  for (const [name, members] of alike) {
+    const places = inReadingOrder(members.map((i) => parts[i]!.box));
+    members.forEach((i, k) => names.set(i, members.length === 1 ? name : say.oneOfAlike(name, places[k]!, members.length)));
+  }
+  const nameAt = (i: number): string => names.get(i) ?? parts[i]!.part.name;
+  return parts.map(({ part, outlined, isKept }, i) => ({
+    ...part,
+    name: isKept ? part.name : outlined === null ? nameAt(i) : say.outlineOf(nameAt(outlined)),
+  }));
+}
+
+const EMPTY: Box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity };
+
+function union(a: Box, b: Box): Box {
+  return {
+    minX: Math.min(a.minX, b.minX),
+    minY: Math.min(a.minY, b.minY),
+    maxX: Math.max(a.maxX, b.maxX),
+    maxY: Math.max(a.maxY, b.maxY),
+  };
+}
+
+const middleOf = ({ minX, minY, maxX, maxY }: Box): [number, number] => [(minX + maxX) / 2, (minY + maxY) / 2];
+
+function whatItIs({ part, hex, box }: ReadPart, sideMm: number): string {
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const [longer, shorter] = [Math.max(width, height), Math.min(width, height)];
+  const isLong = part.kind === 'line' ? longer > SIZES.long * sideMm : longer > LONG_FORM * shorter;
+  const size =
+    part.kind === 'spot' ? null : longer < SIZES.small * sideMm ? 'small' : isLong ? 'long' : shorter > SIZES.large * sideMm ? 'large' : null;
+  return say.whatPart(size, toneOf(hex), colourWords(hex)[0]!, part.kind);
+}
+
+function toneOf(hex: string): 'pale' | 'dark' | null {
+  const { l, a, b } = labOf(hex);
+  // White and black are as pale and as dark as can be.
+  if (Math.hypot(a, b) < 10 && (l > 86 || l < 26)) return null;
+  return l > TONES.pale ? 'pale' : l < TONES.dark ? 'dark' : null;
+}
+
+/** By the nearest part with a name, else by its place in the drawing. */
+function whereItIs({ box }: ReadPart, landmarks: readonly ReadPart[], whole: Box, sideMm: number): string {
+  const [x, y] = middleOf(box);
+  let [nearest, nearestMm]: [ReadPart | null, number] = [null, NEAR * sideMm];
+  for (const one of landmarks) {
+    const [dx, dy] = [
+      Math.max(one.box.minX - x, 0, x - one.box.maxX),
+      Math.max(one.box.minY - y, 0, y - one.box.maxY),
+    ];
+    const mm = Math.hypot(dx, dy);
+    if (mm < nearestMm) [nearest, nearestMm] = [one, mm];
+  }
+  if (!nearest) return say.inDrawing(placeWithin(whole, x, y));
+  if (nearestMm === 0) return say.onPart(nearest.part.name, placeWithin(nearest.box, x, y));
+  const [nx, ny] = middleOf(nearest.box);
+  const isBeside = Math.abs(x - nx) > Math.abs(y - ny);
+  return say.besidePart(nearest.part.name, isBeside ? (x < nx ? 'left' : 'right') : y < ny ? 'above' : 'below');
+}
+
+/** The place of each box from the left, or from the top where they lie below one another; from 1. */
+function inReadingOrder(boxes: readonly Box[]): number[] {
+  const middles = boxes.map(middleOf);
+  const [xs, ys] = [middles.map(([x]) => x), middles.map(([, y]) => y)];
+  const isAcross = Math.max(...xs) - Math.min(...xs) >= Math.max(...ys) - Math.min(...ys);
+  const order = middles.map((_, i) => i).sort((a, b) => (isAcross ? xs[a]! - xs[b]! : ys[a]! - ys[b]!));
+  const places = boxes.map(() => 0);
+  order.forEach((i, k) => (places[i] = k + 1));
+  return places;
+}

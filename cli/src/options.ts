@@ -13,6 +13,7 @@ export const USAGE = [
   '[--level simple|usual|rich | --within HOURS] [--own LIST.csv]',
   '[--as-drawn] [--use framed|worn|washed|handled|patch|ornament|whitework]',
   '[--paint [PICTURE] [--shades 24] [--outline-part ID]] [--picture OUT.png [--dpi 300] [--side front|back]]',
+  '[--guide OUT.html [--hand right|left]]',
 ].join(' ');
 
 /** What was asked for on the command line; null where nothing was said. */
@@ -49,6 +50,8 @@ export interface PlanOptions {
   readonly paint: PaintOptions | null;
   /** Where the stitched picture goes; null: nowhere. */
   readonly picture: PictureOptions | null;
+  /** Where the guide goes as a web page; null: nowhere. */
+  readonly guide: GuideFileOptions | null;
 }
 
 /** How a part is painted from a picture. */
@@ -59,6 +62,12 @@ export interface PaintOptions {
   readonly shades: number;
   /** The part that is painted; null: the largest area. */
   readonly part: string | null;
+}
+
+/** The guide as a file. @remarks hand null: the piece’s own */
+export interface GuideFileOptions {
+  readonly file: string;
+  readonly hand: 'right' | 'left' | null;
 }
 
 /** The stitched picture as a file. */
@@ -142,6 +151,8 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
         paint: { type: 'string' },
         shades: { type: 'string' },
         'outline-part': { type: 'string' },
+        guide: { type: 'string' },
+        hand: { type: 'string' },
         picture: { type: 'string' },
         dpi: { type: 'string' },
         side: { type: 'string' },
@@ -177,6 +188,7 @@ export function readOptions(args: readonly string[]): Outcome<PlanOptions> {
       record: values.record ?? null,
       finish: choice('--finish', values.finish, ENDS),
       paint: paintOptions(values, file),
+      guide: guideOptions(values),
       picture: pictureOptions(values),
     };
     return success(options);
@@ -199,6 +211,15 @@ function paintOptions(values: Record<string, unknown>, file: string): PaintOptio
   }
   const isWholePicture = picture === '' || picture === file;
   return { file: isWholePicture ? file : picture, isWholePicture, shades: shades ?? PAINTED_SHADES.usual, part };
+}
+
+function guideOptions(values: Record<string, unknown>): GuideFileOptions | null {
+  const text = (name: string): string | undefined => values[name] as string | undefined;
+  const hand = choice('--hand', text('hand'), ['right', 'left']);
+  const file = text('guide');
+  if (file !== undefined) return { file, hand };
+  if (hand !== null) throw new Error('--hand goes with --guide');
+  return null;
 }
 
 function pictureOptions(values: Record<string, unknown>): PictureOptions | null {

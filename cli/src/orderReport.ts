@@ -1,5 +1,5 @@
 import { roundTo } from '@junctura/core/measure';
-import { drawingOrder, needleName, type Rule, type Step } from '@junctura/core/order';
+import { drawingOrder, needleName, numberedAt, numberedSteps, type Rule, type Step } from '@junctura/core/order';
 import type { Piece } from '@junctura/core/piece';
 import {
   orderBound,
@@ -15,6 +15,7 @@ import {
 export function orderReport(piece: Piece, plan: Plan): object {
   const { order, work, rules, parts } = plan;
   const sittings = firstSittings(piece, plan);
+  const numbered = numberedSteps(order);
   const because = order.map((): Set<string> => new Set());
   for (const { id, before, after } of rules.rules) {
     because[before]!.add(id);
@@ -23,6 +24,7 @@ export function orderReport(piece: Piece, plan: Plan): object {
   return {
     steps: order.map((step, i) => ({
       n: i + 1,
+      step: numberedAt(numbered, i).number,
       part: step.part,
       layer: step.layer,
       role: step.role,

@@ -73,12 +73,12 @@ async function decoded(bytes: Buffer, name: string): Promise<Outcome<Raster>> {
   }
 }
 
-/** Writes the stitched picture of a plan, by the painter of the application, at true size. */
-export async function writePicture(
-  { file, dpi, side }: PictureOptions,
+/** The stitched picture of a plan as a PNG, by the painter of the application, at true size. */
+export async function pictureBytes(
+  { dpi, side }: Pick<PictureOptions, 'dpi' | 'side'>,
   piece: Piece,
   workings: Workings,
-): Promise<Outcome<null>> {
+): Promise<Outcome<Uint8Array>> {
   const found = await canvas();
   if (!found.ok) return found;
   const { createCanvas, DOMMatrix } = found.value;
@@ -92,8 +92,13 @@ export async function writePicture(
   const view = { centreX: side === 'back' ? -x : x, centreY: y, pxPerMm };
   const scene = sceneOf(piece, workings);
   for (const _ of paintPicture(brush, scene, view, { width: pixels, height: pixels }, side));
+  return success(sheet.toBuffer('image/png'));
+}
+
+/** Writes what was made to a file. */
+export function written(file: string, content: string | Uint8Array): Outcome<null> {
   try {
-    writeFileSync(file, sheet.toBuffer('image/png'));
+    writeFileSync(file, content);
     return success(null);
   } catch (error) {
     return failure(say.cannotWrite(file, (error as NodeJS.ErrnoException).code ?? 'unknown'));

@@ -9,7 +9,8 @@ import { planText, type Planned } from './planFile.ts';
 import { finishReport } from './finishReport.ts';
 import { orderReport } from './orderReport.ts';
 import { paintingReport, report } from './report.ts';
-import { decodePicture, ownPictures, writePicture } from './pictures.ts';
+import { guideText } from './guideFile.ts';
+import { decodePicture, ownPictures, pictureBytes, written } from './pictures.ts';
 import * as say from './words.ts';
 
 /** Nothing that can be planned is larger. */
@@ -44,7 +45,7 @@ function readEntries(file: string): Outcome<PieceRecord> {
 export async function runPlanWithPictures(args: readonly string[]): Promise<Outcome<object>> {
   const options = readOptions(args);
   if (!options.ok) return options;
-  const { paint, picture: out } = options.value;
+  const { paint, picture: out, guide } = options.value;
   const picture = paint && (await decodePicture(paint.file));
   if (picture && !picture.ok) return picture;
   const text = textAsked(options.value);
@@ -55,8 +56,17 @@ export async function runPlanWithPictures(args: readonly string[]): Promise<Outc
   if (!box.ok) return box;
   const planned = planText(text.value, options.value, picture?.value ?? null, own.value, box.value);
   if (!planned.ok) return planned;
-  const written = out && (await writePicture(out, planned.value.piece, planned.value.workings));
-  return written && !written.ok ? written : reportAsked(options.value, planned.value);
+  const { piece, workings } = planned.value;
+  if (out) {
+    const bytes = await pictureBytes(out, piece, workings);
+    const saved = bytes.ok ? written(out.file, bytes.value) : bytes;
+    if (!saved.ok) return saved;
+  }
+  if (guide) {
+    const saved = written(guide.file, await guideText(guide, piece, workings, options.value.finish));
+    if (!saved.ok) return saved;
+  }
+  return reportAsked(options.value, planned.value);
 }
 
 /** What the command line asks for, worked out: the report, or one sentence that says what is wrong. */

@@ -73,7 +73,7 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
     },
     {
       id: 'tails',
-      text: 'Weave every tail in under the stitches on the back and trim it; leave none hanging longer than 5 mm.',
+      text: 'Check the back: weave in every tail that is still loose under the stitches and trim it; leave none longer than 5 mm.',
       amounts: { tails },
       seconds: 120 + SECONDS_A_TAIL * tails,
       caution: CAUTIONS.scissors,

@@ -51,7 +51,8 @@ export function linesOf(order: readonly Step[], from = 0, to = order.length): St
       a.stitch === b.stitch &&
       a.role === b.role &&
       a.position === b.position &&
-      a.zone === b.zone;
+      a.zone === b.zone &&
+      a.journey === b.journey;
     if (isLike) lines[lines.length - 1] = { from: last.from, to: i + 1 };
     else lines.push({ from: i, to: i + 1 });
   }

@@ -1,9 +1,9 @@
-export { calloutsFor, type Callout } from './guide/callouts.ts';
 export { guideHtml } from './guide/guideHtml.ts';
 export { workingDrawing } from './guide/workingDrawing.ts';
-export { guideMap, type GuideMap } from './guide/guideMap.ts';
-export { guidePages, mapBoxOf } from './guide/guidePages.ts';
-export { makeGuide, type Guide, type GuideOptions, type GuideRow } from './guide/guide.ts';
+export { guidePages } from './guide/guidePages.ts';
+export { makeGuide, type Guide, type GuideOptions } from './guide/guide.ts';
+export { noteLines } from './guide/stepBlocks.ts';
+export { nameOfLine, noteOf, type StepNote } from './guide/stepNotes.ts';
 export { lettersOf } from './sheets.ts';
 export { oneSpot, sampleOf, threadFor, type Sample } from './samples.ts';
 export { patternPages, type PatternOptions } from './patternPages.ts';

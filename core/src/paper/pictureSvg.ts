@@ -45,8 +45,8 @@ export function pictureSvg(piece: Piece, plan: Plan): string {
         const { runs, knots } = frontOf(pass, thread.path);
         const attributes = `data-stitch="${pass.stitch}" data-role="${pass.role}" data-strands="${pass.strands}" data-thread="${pass.thread}"`;
         lines.push(`<g ${attributes} fill="none" stroke-linecap="round" stroke-linejoin="round">`);
-        for (const { lines, widthMm } of runs) {
-          const d = lines.map((points) => pathData({ points, closed: false }, 2)).join('');
+        for (const { lines: stretches, widthMm } of runs) {
+          const d = stretches.map((points) => pathData({ points, closed: false }, 2)).join('');
           lines.push(`<path d="${d}" stroke="${edge}" stroke-width="${mm(widthMm)}"/>`);
           lines.push(`<path d="${d}" stroke="${body[5]!}" stroke-width="${mm(widthMm * BODY)}"/>`);
         }

@@ -21,6 +21,14 @@ export function templateKey({ lines }: Template): string {
     .join(', ');
 }
 
+/** The lines of a template as they are drawn. */
+export function templateInks({ lines }: Template): Ink[] {
+  return lines.map(({ kind, line }): Ink => {
+    const { says: _says, ...ink } = DRAWN[kind];
+    return { line, ...ink };
+  });
+}
+
 /** Templates at true size as one document, each from a page of its own on, with the pattern's bars, tiles and corrected printer. */
 export function templatePages(
   templates: readonly Template[],
@@ -28,12 +36,8 @@ export function templatePages(
   name: string,
 ): Page[] {
   return templates.flatMap((template) => {
-    const inks = template.lines.map(({ kind, line }): Ink => {
-      const { says: _says, ...ink } = DRAWN[kind];
-      return { line, ...ink };
-    });
     return tiledPages(
-      { inks, labels: [] },
+      { inks: templateInks(template), labels: [] },
       options,
       say.templateTitle(name, template.name),
       say.templateFooter(templateKey(template)),

@@ -1,27 +1,16 @@
-import { byCount, formatDuration, formatFine, formatList, formatNumber, plural } from '../measure/index.ts';
+import { byCount, formatFine, formatList, formatNumber, plural } from '../measure/index.ts';
 
 export const cutAndLength = (number: number, length: string): string => `Length ${number}, ${length}`;
 
 export const cuttingListFor = (piece: string): string => `Cutting list for ${piece}`;
 
-export const designMeasures = (width: string, height: string): string => `The design measures ${width} by ${height}.`;
-
-export const takesTime = (hours: string, sittings: number, minutes: number): string =>
-  `Allow ${hours}: ${plural(sittings, 'sitting')} of about ${formatDuration(minutes / 60)}.`;
-
-export const forHand = (hand: string): string => `The drawings are for the ${hand} hand.`;
-
 export const hoopOf = (size: string): string => `Hoop, ${size}`;
 
-export const insideSize = (width: string, height: string): string => `${width} by ${height} inside`;
+/** @param height null: it is round */
+export const insideSize = (width: string, height: string | null): string =>
+  height === null ? `${width} inside` : `${width} by ${height} inside`;
 
 export const pageFooter = (title: string, page: number, pages: number): string => `${title} · page ${page} of ${pages}`;
-
-export const tooSmallToNumber = (names: string): string => `Too small to number here: ${names}.`;
-
-export const sittingN = (sitting: number): string => `Sitting ${sitting}`;
-
-export const moveHoop = (position: number): string => `Move the hoop to position ${position}.`;
 
 export const drawingKey = (hand: string): string =>
   `For the ${hand} hand. Solid: thread on the front. Dashed: thread on the back. Numbers: the holes, in the order the needle goes through them.`;
@@ -50,44 +39,9 @@ export const tileNote = (page: number, pages: number, row: number, column: numbe
 
 export const tileMap = (name: string, pages: number): string => `${name}: map of the ${pages} pages. Not at true size.`;
 
-export const workedInHoop = (size: string, positions: number): string =>
-  byCount(positions, {
-    one: `Work it in a ${size} hoop.`,
-    other: `Work it in a ${size} hoop, in ${positions} positions.`,
-  });
-
-/** The headings of the guide, the same on paper and as a page. */
-export const GUIDE = {
-  materials: 'What you need',
-  map: 'The map',
-  order: 'The order of work',
-  stitches: 'The stitches',
-  cutting: 'Cutting list',
-  thread: 'Starting and fastening off',
-  finishing: 'When you have finished stitching',
-} as const;
-
-/** The columns of the order of work in the guide, from the left. */
-export const COLUMN_NAMES = {
-  step: 'Step',
-  number: 'Map',
-  part: 'Part',
-  stitch: 'Stitch',
-  colour: 'Colour',
-  strands: 'Strands',
-  needle: 'Needle',
-  minutes: 'Time',
-} as const;
-
 export const startWith = (how: string): string => `To start: ${how}`;
 
 export const endWith = (how: string): string => `To finish: ${how}`;
-
-/** A row of the order: its part, the layer of it, and how many like it are worked one after the other. */
-export function rowName({ part, layer, count }: { part: string; layer: string; count: number }): string {
-  const name = layer ? `${part}, ${layer}` : part;
-  return count > 1 ? `${name} and ${formatNumber(count - 1)} like it` : name;
-}
 
 export const needlefulsOf = (count: number, strands: number): string =>
   `${plural(count, 'needleful')} of ${plural(strands, 'strand')}`;

@@ -37,6 +37,7 @@ export {
   type ParamTable,
 } from './params.ts';
 export { isStitchId, STITCH_IDS, STITCHES, stitchKind, type StitchId } from './registry.ts';
+export { restsOn, withWhatTheyRestOn } from './restsOn.ts';
 export { neighbourhood, patchesOf, type Neighbourhood } from './shared/neighbourhood.ts';
 export { flyAdvanceMm } from './shared/flies.ts';
 export { coilThicknessMm, knotDiameterMm, wrapsToCover } from './shared/knotSize.ts';

@@ -6,3 +6,4 @@ export { tackingFor, type Tacking } from './tacks.ts';
 export { rankWays, showsOn, threadsOf, type WayAdvice } from './ways.ts';
 export { layOut, type LaidLength, type LaidOut } from './layOut.ts';
 export { NO_NEW_THREAD } from './words.ts';
+export { markingSteps } from './markingSteps.ts';

@@ -50,3 +50,15 @@ export function sayWay(reason: WayReason): string {
 }
 
 export const NO_NEW_THREAD = 'No new thread: carry on with what is in the needle.';
+
+export const tackRound = (count: number): string =>
+  `Tack it once in the middle and ${formatNumber(count)} times round the design, 5 mm outside it. Count the tacks.`;
+
+export const noLinesUnder = (scraps: readonly string[]): string =>
+  `Draw nothing that a scrap covers. Mark where it goes by its outline: ${formatList(scraps)}.`;
+
+export const drawFirst = (days: number, sitting: number): string =>
+  byCount(sitting, {
+    one: `These lines fade after about ${formatNumber(days)} days: draw only what the first sitting needs, and the rest as you go.`,
+    other: `These lines fade after about ${formatNumber(days)} days: draw what sittings 1–${formatNumber(sitting)} need, and the rest as you go.`,
+  });

@@ -1,37 +1,20 @@
-import { formatList } from '../../measure/index.ts';
 import { escapedXml } from '../../drawing/index.ts';
-import { pathData } from '../../geometry/index.ts';
+import { boxOf, pathData } from '../../geometry/index.ts';
+import type { Template } from '../../finish/index.ts';
 import type { PageItem } from '../sheets.ts';
-import type { Guide } from './guide.ts';
-import { guideMap } from './guideMap.ts';
-import { workingDrawing } from './workingDrawing.ts';
-import * as say from '../words.ts';
+import { templateInks, templateKey } from '../templatePages.ts';
+import type { Block, Drawing, Guide, ThreadSample } from './guide.ts';
+import { sampleItems } from './sampleItems.ts';
+import * as say from './words.ts';
 
 const text = escapedXml;
 
 /**
- * The guide as one page of HTML that stands alone: no script, nothing fetched, readable on a phone.
+ * The guide as one page of HTML that stands alone: no script, nothing fetched, readable on a phone, and printed without a heading alone at a
+ * page's foot. Every step is an `<li data-step>`; its place on the map and its picture carry the same number.
  * @param picture the stitched picture as a data address; null: none
  */
-export function guideHtml(guide: Guide, picture: string | null): string {
-  const { title, intro, materials, rows, stitches, cutting, thread, finishing, options } = guide;
-  const map = guideMap(guide, { minX: 0, minY: 0, maxX: MAP_MM, maxY: MAP_MM });
-  const list = (lines: readonly string[]): string =>
-    `<ul>${lines.map((line) => `<li>${text(line)}</li>`).join('')}</ul>`;
-  let sitting = 0;
-  const table = rows.map((row) => {
-    const head =
-      row.sitting === sitting
-        ? ''
-        : `<tr class="sitting"><th colspan="8" scope="colgroup">${text(say.sittingN(row.sitting))}</th></tr>`;
-    sitting = row.sitting;
-    const name = say.rowName(row);
-    return `${head}<tr><td>${row.step}</td><td><b>${row.number}</b></td><td>${text(name)}${row.because ? `<small>${text(row.because)}</small>` : ''}</td><td>${text(row.stitch)}</td><td>${bar(row.hex)}${text(row.colour)}</td><td>${row.strands}</td><td>${text(row.needle)}</td><td>${text(row.minutes)}</td></tr>`;
-  });
-  const drawings = stitches.map(
-    ({ id, name, steps, start, end }) =>
-      `<section class="stitch">${svgOf(workingDrawing(id, options.hand, 0, 0, 62, 34), 62, 34, name)}<div><h3>${text(name)}</h3><ol>${steps.map((step) => `<li>${text(step)}</li>`).join('')}</ol><p>${text(say.startWith(start))}</p><p>${text(say.endWith(end))}</p></div></section>`,
-  );
+export function guideHtml({ title, blocks }: Guide, picture: string | null): string {
   return `<!doctype html>
 <html lang="en">
 <head>
@@ -42,66 +25,179 @@ export function guideHtml(guide: Guide, picture: string | null): string {
 <style>${STYLE}</style>
 </head>
 <body>
-<h1>${text(title)}</h1>
-${picture ? `<img class="piece" src="${picture}" alt="The piece as it will be">` : ''}
-${intro.map((line) => `<p>${text(line)}</p>`).join('\n')}
-<h2>${say.GUIDE.materials}</h2>
-<table class="materials"><tbody>${materials.map(({ name, detail, amount, hex }) => `<tr><td>${hex ? bar(hex) : ''}${text(name)}</td><td>${text(detail)}</td><td>${text(amount)}</td></tr>`).join('')}</tbody></table>
-<h2>${say.GUIDE.map}</h2>
-${svgOf(map.items, MAP_MM, MAP_MM, 'The map, with the number of each part')}
-${map.left.length > 0 ? `<p>${text(say.tooSmallToNumber(formatList(map.left)))}</p>` : ''}
-<h2>${say.GUIDE.order}</h2>
-<div class="wide"><table><thead><tr>${Object.values(say.COLUMN_NAMES)
-    .map((name) => `<th scope="col">${name}</th>`)
-    .join('')}</tr></thead><tbody>
-${table.join('\n')}
-</tbody></table></div>
-<h2>${say.GUIDE.stitches}</h2>
-<p>${text(say.drawingKey(options.hand))}</p>
-${drawings.join('\n')}
-<h2>${say.GUIDE.cutting}</h2>
-${list(cutting)}
-<h2>${say.GUIDE.thread}</h2>
-${list(thread)}
-<h2>${say.GUIDE.finishing}</h2>
-<ol>${finishing.map(({ text: words, caution }) => `<li>${text(words)}${caution ? ` <small>${text(caution)}</small>` : ''}</li>`).join('')}</ol>
+<main>
+${grouped(blocks)
+  .map((group) => groupHtml(group, blocks, picture))
+  .join('\n')}
+</main>
 </body>
 </html>
 `;
 }
 
-const MAP_MM = 180;
+/** Steps one after the other are one list; every other block stands for itself. */
+function grouped(blocks: readonly Block[]): (readonly Block[])[] {
+  const groups: Block[][] = [];
+  for (const block of blocks) {
+    const last = groups.at(-1);
+    if (block.type === 'step' && last?.[0]?.type === 'step') last.push(block);
+    else groups.push([block]);
+  }
+  return groups;
+}
 
-const bar = (hex: string): string => `<i style="background:${text(hex)}"></i>`;
+function groupHtml(group: readonly Block[], all: readonly Block[], picture: string | null): string {
+  const [first] = group;
+  return first!.type === 'step' ? `<ol class="steps">${group.map((block) => stepHtml(block)).join('\n')}</ol>` : blockHtml(first!, all, picture);
+}
 
-/** Strokes and letters of paper as a drawing in a page of HTML. */
-function svgOf(items: readonly PageItem[], widthMm: number, heightMm: number, label: string): string {
-  const grey = (value: number): string => `rgb(${[0, 1, 2].map(() => Math.round(value * 255)).join(' ')})`;
-  const drawn = items.map((item) => {
-    if (item.type === 'picture') return '';
-    if (item.type === 'text') {
-      const anchor = item.align === 'centre' ? 'middle' : 'start';
-      return `<text x="${item.x.toFixed(2)}" y="${item.y.toFixed(2)}" font-size="${item.sizeMm}" text-anchor="${anchor}" fill="${grey(item.grey)}">${text(item.text)}</text>`;
+const anchor = (heading: string): string => heading.toLowerCase().replace(/[^a-z]+/g, '-');
+const listOf = (tag: 'ul' | 'ol', items: readonly string[], kind = ''): string =>
+  `<${tag}${kind === '' ? '' : ` class="${kind}"`}>${items.map((item) => `<li>${text(item)}</li>`).join('')}</${tag}>`;
+
+function blockHtml(block: Block, all: readonly Block[], picture: string | null): string {
+  switch (block.type) {
+    case 'title':
+      return `<h1>${text(block.text)}</h1>`;
+    case 'picture':
+      return picture ? `<img class="piece" src="${picture}" alt="${text(say.PICTURE)}">` : '';
+    case 'contents': {
+      const links = all.flatMap((one) =>
+        one.type === 'heading' ? [`<li><a href="#${anchor(one.text)}">${text(one.text)}</a></li>`] : [],
+      );
+      return `<nav aria-label="${text(say.HEADINGS.contents)}"><ul>${links.join('')}</ul></nav>`;
     }
-    const dash = item.dashMm === null ? '' : ` stroke-dasharray="${item.dashMm}"`;
-    return `<path d="${pathData(item, 2)}" fill="none" stroke="${item.hex ?? grey(item.grey)}" stroke-width="${item.widthMm}" stroke-linecap="round" stroke-linejoin="round"${dash}/>`;
-  });
-  return `<svg viewBox="0 0 ${widthMm} ${heightMm}" role="img" aria-label="${text(label)}">${drawn.join('')}</svg>`;
+    case 'heading':
+      return `<h2 id="${anchor(block.text)}">${text(block.text)}</h2>`;
+    case 'subheading':
+      return `<h3>${text(block.text)}</h3>`;
+    case 'paragraph':
+      return `<p class="${block.tone}">${text(block.text)}</p>`;
+    case 'list':
+      return listOf(block.isNumbered ? 'ol' : 'ul', block.items);
+    case 'materials':
+      return `<table class="materials"><tbody>${block.rows
+        .map(
+          ({ sample, name, detail, amount }) =>
+            `<tr><td>${sample ? sampleHtml(sample) : ''}</td><td>${text(sample ? say.withLetter(sample.letter, name) : name)}</td><td>${text(detail)}</td><td>${text(amount)}</td></tr>`,
+        )
+        .join('')}</tbody></table>`;
+    case 'drawing': {
+      const svg = svgOf(block.drawing, block.label);
+      return block.title === null
+        ? `<figure class="map">${svg}</figure>`
+        : `<figure class="lens">${svg}<figcaption>${text(block.title)}</figcaption></figure>`;
+    }
+    case 'step':
+      return stepHtml(block);
+    case 'stitch':
+      return `<section class="stitch">${svgOf(block.drawing, block.title)}<div><h3>${text(block.title)}</h3>${listOf('ol', block.steps)}${block.notes.map((note) => `<p>${text(note)}</p>`).join('')}</div></section>`;
+    case 'ticks':
+      return listOf('ul', block.items, 'ticks');
+    case 'templates':
+      return block.finish.templates.map(templateHtml).join('\n');
+  }
+}
+
+function stepHtml(block: Block): string {
+  if (block.type !== 'step') return '';
+  const { step, title, lines, figures, caution, sample, drawing } = block;
+  return `<li data-step="${text(step)}">${drawing ? svgOf(drawing, title, step) : ''}<div><h3>${text(title)}${sample ? sampleHtml(sample) : ''}</h3>${lines.map((line) => `<p>${text(line)}</p>`).join('')}${figures.length > 0 ? listOf('ul', figures, 'figures') : ''}${caution ? `<p class="caution">${text(caution)}</p>` : ''}</div></li>`;
+}
+
+function sampleHtml(sample: ThreadSample): string {
+  return svgOf({ items: sampleItems(sample, 0, 2, 14), widthMm: 14, heightMm: 4 }, say.threadLetter(sample.letter), null, 'sample');
+}
+
+/** A template at true size, with what its lines mean. */
+function templateHtml(template: Template): string {
+  const inks = templateInks(template);
+  const box = boxOf(inks.map(({ line }) => line.points));
+  if (!box) return '';
+  const [width, height] = [box.maxX - box.minX + 2, box.maxY - box.minY + 2];
+  const items = inks.map(({ line, ...ink }): PageItem => ({
+    type: 'line',
+    points: line.points.map((mm, i) => mm - (i % 2 ? box.minY : box.minX) + 1),
+    closed: line.closed,
+    ...ink,
+  }));
+  const svg = svgOf({ items, widthMm: width, heightMm: height }, template.name, null, 'true-size');
+  return `<figure class="template">${svg}<figcaption>${text(say.templateSays(template.name, templateKey(template)))}</figcaption></figure>`;
+}
+
+/** Strokes and letters of paper as a drawing in a page of HTML; what belongs to a step says so. */
+function svgOf({ items, widthMm, heightMm }: Drawing, label: string, step: string | null = null, kind = ''): string {
+  const parts: string[] = [];
+  let open: string | null = null;
+  for (const item of items) {
+    const own = item.step ?? null;
+    if (own !== open) {
+      if (open !== null) parts.push('</g>');
+      if (own !== null) parts.push(`<g data-step="${text(own)}">`);
+      open = own;
+    }
+    parts.push(itemSvg(item));
+  }
+  if (open !== null) parts.push('</g>');
+  const size = kind === 'true-size' ? ` width="${widthMm.toFixed(2)}mm" height="${heightMm.toFixed(2)}mm"` : '';
+  return `<svg viewBox="0 0 ${widthMm.toFixed(2)} ${heightMm.toFixed(2)}"${size}${kind === '' ? '' : ` class="${kind}"`} role="img" aria-label="${text(label)}"${step === null ? '' : ` data-step="${text(step)}"`}>${parts.join('')}</svg>`;
+}
+
+function itemSvg(item: PageItem): string {
+  const grey = (value: number): string => `rgb(${[0, 1, 2].map(() => Math.round(value * 255)).join(' ')})`;
+  const round = 'fill="none" stroke-linecap="round" stroke-linejoin="round"';
+  switch (item.type) {
+    case 'picture':
+      return '';
+    case 'text': {
+      const at = item.align === 'centre' ? 'middle' : 'start';
+      const weight = item.isBold ? ' font-weight="600"' : '';
+      return `<text x="${item.x.toFixed(2)}" y="${item.y.toFixed(2)}" font-size="${item.sizeMm}" text-anchor="${at}" fill="${grey(item.grey)}"${weight}>${text(item.text)}</text>`;
+    }
+    case 'strokes': {
+      const d = item.lines.map((points) => pathData({ points, closed: false }, 2)).join('');
+      return `<path d="${d}" ${round} stroke="${item.hex}" stroke-width="${item.widthMm.toFixed(2)}"/>`;
+    }
+    case 'line': {
+      const dash = item.dashMm === null ? '' : ` stroke-dasharray="${item.dashMm}"`;
+      return `<path d="${pathData(item, 2)}" ${round} stroke="${item.hex ?? grey(item.grey)}" stroke-width="${item.widthMm.toFixed(2)}"${dash}/>`;
+    }
+  }
 }
 
 const STYLE = `
 body{font:17px/1.5 Georgia,serif;color:#202c4b;background:#fbf8f1;max-width:52rem;margin:0 auto;padding:1rem}
-h1,h2,h3{line-height:1.2;font-weight:600}
+h1,h2,h3{line-height:1.2;font-weight:600;break-after:avoid;overflow-wrap:anywhere}
 h2{margin-top:2rem;border-bottom:1px solid #cfc5b1;padding-bottom:.2rem}
+h3{margin:1rem 0 .3rem;font-size:1.05rem}
+p{margin:.3rem 0}
+.small{font-size:15px;color:#4d5570}
+.caution{border-left:4px solid #a8442a;padding-left:.6rem;font-size:15px}
+nav ul{columns:2;padding-left:1.2rem}
+a{color:#7d2f1c}
 .piece{display:block;width:min(100%,24rem);margin:1rem auto;border-radius:50%}
-svg{width:100%;background:#fff;border:1px solid #e4dccb}
+svg{width:100%;background:#fff}
+figure{margin:1rem 0;break-inside:avoid}
+.map svg,.lens svg,.steps svg[data-step],.stitch>svg{border:1px solid #e4dccb}
+.lens{display:inline-block;width:min(100%,24rem);margin-right:1rem}
+.template{overflow-x:auto}
+svg.true-size{width:auto;max-width:none}
+svg.sample{width:3.4em;height:1em;background:none;vertical-align:-.1em;margin-left:.5em;flex:none}
 table{border-collapse:collapse;width:100%;font-size:15px}
-td,th{text-align:left;vertical-align:top;padding:.3rem .4rem;border-top:1px solid #e4dccb}
-.sitting th{padding-top:1rem;font-size:17px}
-small{display:block;color:#4d5570}
-i{display:inline-block;width:1.6em;height:.55em;border-radius:.3em;margin-right:.4em;border:1px solid rgb(0 0 0/.2)}
-.wide{overflow-x:auto}
-.stitch{display:grid;grid-template-columns:minmax(0,15rem) 1fr;gap:1rem;margin:1rem 0}
+td{text-align:left;vertical-align:top;padding:.3rem .4rem;border-top:1px solid #e4dccb;overflow-wrap:anywhere}
+td:first-child{width:4em}
+.steps{list-style:none;padding:0}
+.steps>li{display:grid;grid-template-columns:minmax(0,15rem) 1fr;gap:1rem;padding:.8rem 0;border-top:1px solid #e4dccb;break-inside:avoid}
+.steps>li>div:only-child{grid-column:1/-1}
+.steps h3{margin:0 0 .3rem}
+.figures{display:flex;flex-wrap:wrap;gap:.1rem 1.1rem;list-style:none;padding:0;margin:.3rem 0;font-size:15px}
+.stitch{display:grid;grid-template-columns:minmax(0,15rem) 1fr;gap:1rem;margin:1.2rem 0;break-inside:avoid}
 .stitch h3{margin:0}
-@media(max-width:40rem){.stitch{grid-template-columns:1fr}}
+.stitch ol{margin:.3rem 0;padding-left:1.2rem}
+.stitch p{font-size:15px}
+.ticks{list-style:none;padding:0;columns:2}
+.ticks li{break-inside:avoid}
+.ticks li::before{content:'☐';margin-right:.5em}
+@media(max-width:40rem){.steps>li,.stitch{grid-template-columns:1fr}nav ul,.ticks{columns:1}}
+@media print{body{background:#fff;font-size:11pt;padding:0}.steps>li,.stitch{grid-template-columns:46mm 1fr}}
 `.trim();

@@ -1,78 +1,133 @@
-import { placesOf } from '../../geometry/index.ts';
+import { boxOf, clipToBox, placesOf, type Box, type Polyline } from '../../geometry/index.ts';
 import { edgesOf, positionsOf } from '../../drawing/index.ts';
-import type { Box } from '../../geometry/index.ts';
 import { innerHalvesMm } from '../../materials/index.ts';
+import type { Piece } from '../../piece/index.ts';
+import type { Plan } from '../../thread/index.ts';
 import type { PageItem } from '../sheets.ts';
-import { calloutsFor, type Callout, type Numbered } from './callouts.ts';
-import type { Guide } from './guide.ts';
+import { calloutsFor, type Callout, type Disc, type Numbered } from './callouts.ts';
+import type { StepNote } from './stepNotes.ts';
 
-/** A map as strokes on paper, with its callouts. */
-export interface GuideMap {
+/** The map or a lens: a drawing in mm, from (0, 0). */
+export interface MapDrawing {
   readonly items: readonly PageItem[];
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** How large it is against the cloth. */
+  readonly scale: number;
   readonly callouts: readonly Callout[];
-  /** Numbers that found no place. */
-  readonly left: readonly string[];
+}
+
+/** The map of a piece, and a lens for each place where it is crowded. */
+export interface GuideMap extends MapDrawing {
+  /** By their letters, in their order. */
+  readonly lenses: readonly (MapDrawing & { readonly letter: string })[];
 }
 
 const TEXT_MM = 2.9;
 /** The room that callouts have round the drawing, mm. */
-const AROUND_MM = 16;
-const LOOK_DOTS_MM = 0.8;
+const AROUND_MM = 14;
+const DOT_MM = 0.8;
+/** A step of more parts than this marks them by dots alone. */
+const MOST_LINED = 12;
 
-/** The drawing, small or large enough for its place, with the number of each motif on each of its parts. */
-export function guideMap({ plan, piece, numbers }: Guide, page: Box): GuideMap {
+/** What is numbered: the part of a step, or those of several that are worked one after the other; mm on the cloth. */
+interface Place {
+  readonly numbers: readonly string[];
+  readonly x: number;
+  readonly y: number;
+  readonly roomMm: number;
+  readonly others: readonly (readonly [x: number, y: number])[];
+}
+
+/**
+ * The design with the number of each step at its place, at true size where it goes into the room, smaller where it must. Every number stands
+ * once, on the map or in a lens.
+ */
+export function guideMap(
+  piece: Piece,
+  plan: Plan,
+  notes: readonly StepNote[],
+  roomMm: { readonly width: number; readonly height: number },
+): GuideMap {
   const { box } = plan.design;
-  if (!box) return { items: [], callouts: [], left: [] };
-  const [width, height] = [page.maxX - page.minX, page.maxY - page.minY];
-  const scale = Math.min(
-    (width - 2 * AROUND_MM) / Math.max(1, box.maxX - box.minX),
-    (height - 2 * AROUND_MM) / Math.max(1, box.maxY - box.minY),
-  );
-  const x = (mm: number): number => (page.minX + page.maxX) / 2 + (mm - (box.minX + box.maxX) / 2) * scale;
-  const y = (mm: number): number => (page.minY + page.maxY) / 2 + (mm - (box.minY + box.maxY) / 2) * scale;
-  const placed = (points: Float64Array): Float64Array => points.map((mm, i) => (i % 2 ? y(mm) : x(mm)));
-  const items: PageItem[] = [];
-  const labels: Numbered[] = [];
-  for (const { part, placed: shape } of plan.parts) {
-    const number = numbers.get(part.id);
-    if (number === undefined || !shape.box) continue;
-    for (const { points, closed } of edgesOf(shape.shape)) {
-      items.push({ type: 'line', points: placed(points), closed, widthMm: 0.25, grey: 0.35, dashMm: null });
-    }
-    const { spots } = shape.shape;
-    for (const [px, py] of placesOf(spots)) {
-      const [sx, sy] = [x(px), y(py)];
-      const points = Float64Array.of(sx, sy, sx + 0.01, sy);
-      items.push({ type: 'line', points, closed: false, widthMm: LOOK_DOTS_MM, grey: 0.35, dashMm: null });
-    }
-    const [ax, ay, room] = anchorOf(shape);
-    labels.push({ text: String(number), x: x(ax), y: y(ay), roomMm: room * scale });
+  if (!box || notes.length === 0) {
+    return { items: [], widthMm: 0, heightMm: 0, scale: 1, callouts: [], lenses: [] };
   }
-  if (piece.hoop) {
-    const [a, b] = innerHalvesMm(piece.hoop);
-    for (const [cx, cy] of positionsOf(piece)) {
-      const points = Array.from({ length: 90 }, (_, i) => (2 * Math.PI * i) / 90).flatMap((angle) => [
-        x(cx + a * Math.cos(angle)),
-        y(cy + b * Math.sin(angle)),
-      ]);
-      const isWithin = points.every((value, i) =>
-        i % 2 ? value >= page.minY && value <= page.maxY : value >= page.minX && value <= page.maxX,
-      );
-      if (!isWithin) continue;
-      items.push({ type: 'line', points: Float64Array.from(points), closed: true, widthMm: 0.2, grey: 0.6, dashMm: 2 });
-    }
-  }
-  const callouts = calloutsFor(labels, page);
-  const shown = new Set(callouts.map(({ text }) => text));
+  const [across, upright] = [Math.max(1, box.maxX - box.minX), Math.max(1, box.maxY - box.minY)];
+  const scale = Math.min(1, (roomMm.width - 2 * AROUND_MM) / across, (roomMm.height - 2 * AROUND_MM) / upright);
+  const widthMm = Math.min(roomMm.width, across * scale + 2 * AROUND_MM + 8);
+  const heightMm = upright * scale + 2 * AROUND_MM;
+  const view = viewOf(box, scale, widthMm, heightMm);
+  const places = placesOfSteps(plan, notes);
+  const page = { minX: 0, minY: 0, maxX: widthMm, maxY: heightMm };
+  const { callouts, left } = calloutsFor(places.map((place) => onPage(place, view)), page);
+  const lenses = lensesFor(plan, places, left);
   return {
-    items: [...items, ...callouts.flatMap(calloutItems)],
+    items: [
+      ...outlineItems(plan, view, null),
+      ...ringItems(piece, view, page),
+      ...lenses.flatMap(({ window, letter }) => frameItems(window, letter, view)),
+      ...calloutItems(places, callouts, view, null),
+    ],
+    widthMm,
+    heightMm,
+    scale,
     callouts,
-    left: [...new Set(labels.map(({ text }) => text))].filter((text) => !shown.has(text)),
+    lenses,
   };
 }
 
+interface View {
+  readonly scale: number;
+  readonly x: (mm: number) => number;
+  readonly y: (mm: number) => number;
+}
+
+function viewOf({ minX, minY, maxX, maxY }: Box, scale: number, widthMm: number, heightMm: number): View {
+  return {
+    scale,
+    x: (mm) => widthMm / 2 + (mm - (minX + maxX) / 2) * scale,
+    y: (mm) => heightMm / 2 + (mm - (minY + maxY) / 2) * scale,
+  };
+}
+
+const placedIn = ({ x, y }: View, points: Float64Array): Float64Array =>
+  points.map((mm, i) => (i % 2 ? y(mm) : x(mm)));
+
+const onPage = ({ numbers, x, y, roomMm }: Place, view: View): Numbered => ({
+  texts: numbers,
+  x: view.x(x),
+  y: view.y(y),
+  roomMm: roomMm * view.scale,
+});
+
+/** Steps by the parts that they work: all layers of a part are numbered side by side. */
+function placesOfSteps({ parts, order }: Plan, notes: readonly StepNote[]): Place[] {
+  const byParts = new Map<string, { numbers: string[]; depths: number[] }>();
+  for (const { from, to, number, first } of notes) {
+    const depths = [...new Set(order.slice(from, to).map(({ depth }) => depth))];
+    // The zones of one part lie in different places.
+    const key = first.zone > 0 || first.isPortion ? `${number}` : depths.join(' ');
+    const entry = byParts.get(key) ?? { numbers: [], depths };
+    byParts.set(key, entry);
+    entry.numbers.push(String(number));
+  }
+  return [...byParts.values()].map(({ numbers, depths }) => {
+    const note = notes[Number(numbers[0]) - 1]!;
+    const isPiece = note.first.zone > 0 || note.first.isPortion;
+    const [anchor, ...others] = isPiece
+      ? [[...middleOfStep(note), 0] as const]
+      : depths.map((depth) => anchorOf(parts[depth]!.placed));
+    return { numbers, x: anchor![0], y: anchor![1], roomMm: anchor![2], others: others.map(([x, y]) => [x, y]) };
+  });
+}
+
+function middleOfStep({ first: { from, to } }: StepNote): [number, number] {
+  return [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+}
+
 /** Where a shape is pointed at, and how much room it has there. */
-function anchorOf({ widest, shape }: Guide['plan']['parts'][number]['placed']): [x: number, y: number, room: number] {
+function anchorOf({ widest, shape }: Plan['parts'][number]['placed']): readonly [x: number, y: number, room: number] {
   if (widest) return [widest.x, widest.y, widest.r];
   const line = shape.lines[0]?.points;
   if (line && line.length >= 2) {
@@ -82,33 +137,154 @@ function anchorOf({ widest, shape }: Guide['plan']['parts'][number]['placed']): 
   return [shape.spots[0] ?? 0, shape.spots[1] ?? 0, 0];
 }
 
-function calloutItems({ x, y, r, text, to }: Callout): PageItem[] {
-  const ring = Array.from({ length: 28 }, (_, i) => (2 * Math.PI * i) / 28).flatMap((angle) => [
-    x + r * Math.cos(angle),
-    y + r * Math.sin(angle),
-  ]);
+/** The sides of what a lens shows, from the largest down, mm on the cloth; and how large it is on paper. */
+const WINDOWS_MM = [48, 36, 26, 18, 12, 8, 5, 3] as const;
+const LENS_MM = 84;
+const LENS_AROUND_MM = 12;
+
+interface Lens extends MapDrawing {
+  readonly letter: string;
+  readonly window: Box;
+}
+
+function lensesFor(plan: Plan, places: readonly Place[], left: readonly number[]): Lens[] {
+  const lenses: Lens[] = [];
+  let waiting = [...left];
+  while (waiting.length > 0) {
+    const own = places[waiting[0]!]!;
+    let best: { lens: Lens; shown: readonly number[] } | null = null;
+    for (const side of WINDOWS_MM) {
+      const window = { minX: own.x - side / 2, maxX: own.x + side / 2, minY: own.y - side / 2, maxY: own.y + side / 2 };
+      const within = waiting.filter((i) => isIn(window, places[i]!.x, places[i]!.y));
+      const scale = (LENS_MM - 2 * LENS_AROUND_MM) / side;
+      const view = viewOf(window, scale, LENS_MM, LENS_MM);
+      const page = { minX: 0, minY: 0, maxX: LENS_MM, maxY: LENS_MM };
+      const { callouts, left: crowded } = calloutsFor(within.map((i) => onPage(places[i]!, view)), page);
+      const shown = within.filter((_, k) => !crowded.includes(k));
+      if (!shown.includes(waiting[0]!)) continue;
+      if (best && shown.length <= best.shown.length) continue;
+      const letter = String.fromCharCode(65 + (lenses.length % 26)) + (lenses.length >= 26 ? Math.floor(lenses.length / 26) : '');
+      const items = [...outlineItems(plan, view, window), ...calloutItems(places, callouts, view, window)];
+      best = {
+        shown,
+        lens: { letter, window, scale, callouts, widthMm: LENS_MM, heightMm: LENS_MM, items },
+      };
+      if (crowded.length === 0) break;
+    }
+    // A place alone always finds room: what was asked for first is shown.
+    if (!best) break;
+    lenses.push(best.lens);
+    const { shown } = best;
+    waiting = waiting.filter((i) => !shown.includes(i));
+  }
+  return lenses;
+}
+
+function isIn({ minX, minY, maxX, maxY }: Box, x: number, y: number): boolean {
+  return x >= minX && x <= maxX && y >= minY && y <= maxY;
+}
+
+function outlineItems({ parts }: Plan, view: View, window: Box | null): PageItem[] {
   const items: PageItem[] = [];
-  if (to) {
-    const length = Math.hypot(to[0] - x, to[1] - y);
-    const [fx, fy] = [x + ((to[0] - x) * r) / length, y + ((to[1] - y) * r) / length];
-    items.push({
+  const add = ({ points, closed }: Polyline): void => {
+    for (const piece of window ? clipToBox({ points, closed }, window) : [points]) {
+      if (piece.length < 4) continue;
+      const isWhole = window === null;
+      items.push({
+        type: 'line',
+        points: placedIn(view, piece),
+        closed: closed && isWhole,
+        widthMm: 0.25,
+        grey: 0.45,
+        dashMm: null,
+      });
+    }
+  };
+  for (const { placed } of parts) {
+    if (!placed.box) continue;
+    for (const line of edgesOf(placed.shape)) add(line);
+    for (const [px, py] of placesOf(placed.shape.spots)) {
+      if (!window || isIn(window, px, py)) items.push(dot(view.x(px), view.y(py), DOT_MM, 0.45));
+    }
+  }
+  return items;
+}
+
+function dot(x: number, y: number, widthMm: number, grey: number): PageItem {
+  return { type: 'line', points: Float64Array.of(x, y, x + 0.01, y), closed: false, widthMm, grey, dashMm: null };
+}
+
+function ringItems(piece: Piece, view: View, page: Box): PageItem[] {
+  if (!piece.hoop) return [];
+  const [a, b] = innerHalvesMm(piece.hoop);
+  return positionsOf(piece).flatMap(([cx, cy]): PageItem[] => {
+    const points = ellipse(view.x(cx), view.y(cy), a * view.scale, b * view.scale);
+    const box = boxOf([points])!;
+    const isIn = box.minX >= page.minX && box.maxX <= page.maxX && box.minY >= page.minY && box.maxY <= page.maxY;
+    return isIn ? [{ type: 'line', points, closed: true, widthMm: 0.2, grey: 0.6, dashMm: 2 }] : [];
+  });
+}
+
+function ellipse(x: number, y: number, a: number, b: number, corners = 72): Float64Array {
+  return Float64Array.from({ length: corners * 2 }, (_, i) => {
+    const angle = (2 * Math.PI * (i >> 1)) / corners;
+    return i % 2 ? y + b * Math.sin(angle) : x + a * Math.cos(angle);
+  });
+}
+
+function frameItems({ minX, minY, maxX, maxY }: Box, letter: string, view: View): PageItem[] {
+  const [x0, y0, x1, y1] = [view.x(minX), view.y(minY), view.x(maxX), view.y(maxY)];
+  return [
+    {
       type: 'line',
-      points: Float64Array.of(fx, fy, ...to),
+      points: Float64Array.of(x0, y0, x1, y0, x1, y1, x0, y1),
+      closed: true,
+      widthMm: 0.25,
+      grey: 0.3,
+      dashMm: 0.9,
+    },
+    { type: 'text', x: x0 + 0.8, y: y0 + 2.9, sizeMm: 2.7, text: letter, align: 'left', grey: 0.3, isBold: true },
+  ];
+}
+
+/** @param window what a lens shows; null: the map, which shows all */
+function calloutItems(
+  places: readonly Place[],
+  callouts: readonly Callout[],
+  view: View,
+  window: Box | null,
+): PageItem[] {
+  const byNumber = new Map(places.map((place) => [place.numbers[0]!, place]));
+  const lines = callouts.flatMap(({ discs, line, box }) => {
+    const { others } = byNumber.get(discs[0]!.text)!;
+    const items: PageItem[] = [];
+    const stroke = (points: readonly number[], grey: number): PageItem => ({
+      type: 'line',
+      points: Float64Array.from(points),
       closed: false,
       widthMm: 0.2,
-      grey: 0.1,
+      grey,
       dashMm: null,
     });
-    items.push({
-      type: 'line',
-      points: Float64Array.of(...to, to[0] + 0.01, to[1]),
-      closed: false,
-      widthMm: 0.8,
-      grey: 0.1,
-      dashMm: null,
+    if (line) items.push(stroke(line, 0.1), dot(line[2], line[3], DOT_MM, 0.1));
+    const [mx, my] = line ? [line[2], line[3]] : [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
+    others.forEach(([x, y]) => {
+      if (window && !isIn(window, x, y)) return;
+      const [ox, oy] = [view.x(x), view.y(y)];
+      if (others.length < MOST_LINED) items.push({ ...stroke([mx, my, ox, oy], 0.55), dashMm: 0.6 } as PageItem);
+      items.push(dot(ox, oy, 1.1, 0.1));
     });
-  }
-  items.push({ type: 'line', points: Float64Array.from(ring), closed: true, widthMm: 0.25, grey: 0.1, dashMm: null });
-  items.push({ type: 'text', x, y: y + TEXT_MM * 0.35, sizeMm: TEXT_MM, text, align: 'centre', grey: 0, isBold: true });
-  return items;
+    return items;
+  });
+  // Numbers last: no line and no dot runs over them.
+  return [...lines, ...callouts.flatMap(({ discs }) => discs.flatMap(discItems))];
+}
+
+function discItems({ x, y, r, text }: Disc): PageItem[] {
+  return [
+    // White below the number: no line of the drawing runs through it.
+    { type: 'line', points: Float64Array.of(x, y, x + 0.01, y), closed: false, widthMm: 2 * r, grey: 1, dashMm: null, step: text },
+    { type: 'line', points: ellipse(x, y, r, r, 28), closed: true, widthMm: 0.25, grey: 0.1, dashMm: null, step: text },
+    { type: 'text', x, y: y + TEXT_MM * 0.35, sizeMm: TEXT_MM, text, align: 'centre', grey: 0, isBold: true, step: text },
+  ];
 }

@@ -1,23 +1,82 @@
-import type { Box } from '../../geometry/index.ts';
+import type { Template } from '../../finish/index.ts';
 import { fitted, wrapped } from '../fitting.ts';
-import { BAR_MM, type Page, type PageItem, type Sheet } from '../sheets.ts';
-import type { Guide, GuideRow } from './guide.ts';
-import { guideMap } from './guideMap.ts';
-import { workingDrawing } from './workingDrawing.ts';
-import * as say from '../words.ts';
+import { TRUE_PRINTER, type Page, type PageItem, type Sheet } from '../sheets.ts';
+import { templatePages } from '../templatePages.ts';
+import * as sayPaper from '../words.ts';
+import type { Block, Drawing, Guide, MaterialRow, StepBlock, ThreadSample } from './guide.ts';
+import { sampleItems } from './sampleItems.ts';
+import * as say from './words.ts';
 
 /** The name of the picture that whoever prints puts in. */
 export const GUIDE_PICTURE = 'piece';
 
 const MARGIN_MM = 15;
-const FOOT_MM = 10;
+const FOOT_MM = 8;
 const TEXT_MM = 3.4;
 const SMALL_MM = 2.9;
-const LINE_MM = 4.9;
+const LINE_MM = 4.8;
+const SMALL_LINE_MM = 4.1;
+const PICTURE_MM = 64;
+
+/** The booklet of a guide, page by page; nothing in it is cut off, and no heading stands alone. */
+export function guidePages(guide: Guide, sheet: Sheet): Page[] {
+  // The first round finds out on which page each chapter begins.
+  const trial = laidOut(guide, sheet, new Map());
+  const flow = laidOut(guide, sheet, trial.chapters);
+  const templates = guide.blocks.flatMap((block) => (block.type === 'templates' ? block.finish.templates : []));
+  return [...flow.done(), ...templatesOn(templates, sheet, guide.title)];
+}
+
+function templatesOn(templates: readonly Template[], sheet: Sheet, title: string): Page[] {
+  return templatePages(templates, { sheet, printer: TRUE_PRINTER }, title);
+}
+
+function laidOut(guide: Guide, sheet: Sheet, chapters: ReadonlyMap<string, number>): Flow {
+  const flow = new Flow(sheet, guide.title);
+  let lastDrawing: { x: number; y: number; height: number } | null = null;
+  const blocks = guide.blocks.filter((block) => !isOfTemplates(block));
+  blocks.forEach((block, i) => {
+    if (block.type === 'drawing') lastDrawing = addDrawing(flow, block.drawing, block.title, lastDrawing);
+    else {
+      if (lastDrawing) flow.y = Math.max(flow.y, lastDrawing.y + lastDrawing.height + 3);
+      lastDrawing = null;
+      if (block.type === 'heading' || block.type === 'subheading') flow.need(heightWith(flow, blocks.slice(i, i + 4)));
+      addBlock(flow, block, chapters);
+    }
+  });
+  flow.chapters.set(say.HEADINGS.templates, flow.pages.length + 1);
+  if (!guide.blocks.some(isOfTemplates)) flow.chapters.delete(say.HEADINGS.templates);
+  return flow;
+}
+
+/** Templates have pages of their own, after all others, with their own titles. */
+function isOfTemplates(block: Block | undefined): boolean {
+  if (block?.type === 'heading') return block.text === say.HEADINGS.templates;
+  return block?.type === 'templates' || (block?.type === 'paragraph' && block.text === say.TEMPLATES_NOTE);
+}
+
+/** The height of a heading with all that must stand on its page: what is said below it, and the first thing that it is of. */
+function heightWith(flow: Flow, blocks: readonly Block[]): number {
+  let height = 0;
+  for (const block of blocks) {
+    if (block.type === 'heading') height += 11.5;
+    else if (block.type === 'subheading') height += LINE_MM + 1.5;
+    else if (block.type === 'paragraph') height += wrapped(block.text, flow.width, TEXT_MM).length * LINE_MM;
+    else return Math.min(height + firstOf(block), flow.bottom - MARGIN_MM - 4);
+  }
+  return height;
+}
+
+function firstOf(block: Block): number {
+  if (block.type === 'drawing') return block.drawing.heightMm + LINE_MM;
+  return block.type === 'step' || block.type === 'stitch' ? (block.drawing?.heightMm ?? 0) + 6 : 3 * LINE_MM;
+}
 
 /** Fills pages from top to bottom. */
 class Flow {
   readonly pages: PageItem[][] = [];
+  /** On which page each chapter begins, from 1. */
+  readonly chapters = new Map<string, number>();
   y = 0;
 
   constructor(
@@ -27,9 +86,7 @@ class Flow {
     this.turn();
   }
 
-  get left(): number {
-    return MARGIN_MM;
-  }
+  readonly left = MARGIN_MM;
   get width(): number {
     return this.sheet.widthMm - 2 * MARGIN_MM;
   }
@@ -52,23 +109,25 @@ class Flow {
     this.pages.at(-1)!.push(...items);
   }
 
-  text(words: string, x: number, y: number, sizeMm = TEXT_MM, isBold = false): void {
-    this.add({ type: 'text', x, y, sizeMm, text: words, align: 'left', grey: 0.05, isBold });
+  text(words: string, x: number, y: number, sizeMm = TEXT_MM, isBold = false, step?: string): void {
+    const own = step === undefined ? {} : { step };
+    this.add({ type: 'text', x, y, sizeMm, text: words, align: 'left', grey: 0.05, isBold, ...own });
   }
 
   heading(words: string): void {
-    this.need(22);
-    this.y += 6;
+    this.chapters.set(words, this.pages.length);
+    this.y += 5;
     this.text(words, this.left, this.y, 4.8, true);
-    this.y += 7;
+    this.y += 6.5;
   }
 
   /** Words over as many lines as they take. */
-  paragraph(words: string, indentMm = 0, sizeMm = TEXT_MM): void {
+  paragraph(words: string, indentMm = 0, sizeMm = TEXT_MM, isBold = false): void {
+    const lineMm = sizeMm < TEXT_MM ? SMALL_LINE_MM : LINE_MM;
     for (const line of wrapped(words, this.width - indentMm, sizeMm)) {
-      this.need(LINE_MM);
-      this.text(line, this.left + indentMm, this.y, sizeMm);
-      this.y += LINE_MM;
+      this.need(lineMm);
+      this.text(line, this.left + indentMm, this.y, sizeMm, isBold);
+      this.y += lineMm;
     }
   }
 
@@ -84,7 +143,7 @@ class Flow {
           x: MARGIN_MM,
           y: heightMm - MARGIN_MM + 3,
           sizeMm: SMALL_MM,
-          text: say.pageFooter(fitted(this.title, 120, SMALL_MM), i + 1, this.pages.length),
+          text: sayPaper.pageFooter(fitted(this.title, 120, SMALL_MM), i + 1, this.pages.length),
           align: 'left',
           grey: 0.35,
         },
@@ -93,171 +152,208 @@ class Flow {
   }
 }
 
-/** The booklet, page by page: picture and materials, the map, the table, working drawings, cutting list, thread, finishing. */
-export function guidePages(guide: Guide, sheet: Sheet): Page[] {
-  const flow = new Flow(sheet, guide.title);
-  cover(flow, guide);
-  mapPage(flow, guide, sheet);
-  table(flow, guide.rows, guide.piece.positions.length > 1);
-  stitches(flow, guide);
-  flow.heading(say.GUIDE.cutting);
-  for (const line of guide.cutting) flow.paragraph(line, line.startsWith(' ') ? 6 : 0, SMALL_MM);
-  flow.heading(say.GUIDE.thread);
-  for (const line of guide.thread) flow.paragraph(line);
-  flow.heading(say.GUIDE.finishing);
-  guide.finishing.forEach(({ text, caution }, i) => {
-    flow.paragraph(`${i + 1}. ${text}`);
-    if (caution) flow.paragraph(caution, 6, SMALL_MM);
+function addBlock(
+  flow: Flow,
+  block: Exclude<Block, { type: 'drawing' }>,
+  chapters: ReadonlyMap<string, number>,
+): void {
+  switch (block.type) {
+    case 'title':
+      for (const line of wrapped(block.text, flow.width, 8)) {
+        flow.y += 8;
+        flow.text(line, flow.left, flow.y, 8, true);
+      }
+      flow.y += 6;
+      return;
+    case 'picture':
+      flow.add({
+        type: 'picture',
+        name: GUIDE_PICTURE,
+        x: flow.left + (flow.width - PICTURE_MM) / 2,
+        y: flow.y,
+        widthMm: PICTURE_MM,
+        heightMm: PICTURE_MM,
+      });
+      flow.y += PICTURE_MM + 7;
+      return;
+    case 'contents':
+      flow.y += 1.5;
+      flow.paragraph(say.inside([...chapters].map(([name, page]) => say.chapterOn(name, page))), 0, SMALL_MM);
+      return;
+    case 'heading':
+      return flow.heading(block.text);
+    case 'subheading':
+      flow.y += 1.5;
+      return flow.paragraph(block.text, 0, TEXT_MM, true);
+    case 'paragraph':
+      if (block.tone !== 'caution') return flow.paragraph(block.text, 0, block.tone === 'small' ? SMALL_MM : TEXT_MM);
+      return caution(flow, block.text, 0);
+    case 'list':
+      return block.items.forEach((item, i) => listItem(flow, item, block.isNumbered ? `${i + 1}.` : '•'));
+    case 'materials':
+      return block.rows.forEach((row) => material(flow, row));
+    case 'step':
+      return step(flow, block);
+    case 'stitch':
+      return beside(flow, block.drawing, block.title, [
+        ...block.steps.map((words, i) => `${i + 1}. ${words}`),
+        ...block.notes,
+      ]);
+    case 'ticks':
+      return ticks(flow, block.items);
+    case 'templates':
+      return;
+  }
+}
+
+function caution(flow: Flow, words: string, indentMm: number): void {
+  const lines = wrapped(words, flow.width - indentMm - 4, SMALL_MM);
+  flow.need(lines.length * SMALL_LINE_MM);
+  const [x, top] = [flow.left + indentMm, flow.y - 2.6];
+  lines.forEach((line) => {
+    flow.text(line, x + 3, flow.y, SMALL_MM);
+    flow.y += SMALL_LINE_MM;
   });
-  return flow.done();
+  const points = Float64Array.of(x + 0.8, top, x + 0.8, flow.y - SMALL_LINE_MM + 0.8);
+  flow.add({ type: 'line', points, closed: false, widthMm: 0.8, grey: 0.2, dashMm: null });
+  flow.y += 0.8;
 }
 
-function cover(flow: Flow, { title, intro, materials }: Guide): void {
-  for (const line of wrapped(title, flow.width, 8)) {
-    flow.y += 8;
-    flow.text(line, flow.left, flow.y, 8, true);
+function listItem(flow: Flow, words: string, mark: string): void {
+  const lines = wrapped(words, flow.width - 7, SMALL_MM * 1.08);
+  flow.need(Math.min(2, lines.length) * SMALL_LINE_MM);
+  flow.text(mark, flow.left + 1, flow.y, SMALL_MM * 1.08);
+  for (const line of lines) {
+    flow.need(SMALL_LINE_MM);
+    flow.text(line, flow.left + 7, flow.y, SMALL_MM * 1.08);
+    flow.y += SMALL_LINE_MM + 0.15;
   }
-  flow.y += 8;
-  const sizeMm = 88;
-  flow.add({
-    type: 'picture',
-    name: GUIDE_PICTURE,
-    x: flow.left + (flow.width - sizeMm) / 2,
-    y: flow.y,
-    widthMm: sizeMm,
-    heightMm: sizeMm,
+  flow.y += 0.4;
+}
+
+/** Where the columns of what is laid out begin, and how wide they are, as shares of the width. */
+const MATERIAL_COLUMNS = { name: [0.075, 0.325], detail: [0.405, 0.335], amount: [0.745, 0.255] } as const;
+
+function material(flow: Flow, { sample, name, detail, amount }: MaterialRow): void {
+  const columns = (['name', 'detail', 'amount'] as const).map((column) => {
+    const [from, share] = MATERIAL_COLUMNS[column];
+    const words = { name: sample ? say.withLetter(sample.letter, name) : name, detail, amount }[column];
+    return { x: flow.left + from * flow.width, lines: wrapped(words, share * flow.width - 2, SMALL_MM) };
   });
-  flow.y += sizeMm + 7;
-  for (const line of intro) flow.paragraph(line);
-  flow.heading(say.GUIDE.materials);
-  for (const { name, detail, amount, hex } of materials) {
-    flow.need(LINE_MM);
-    if (hex) flow.add(threadBar(flow.left, flow.y - 1.1, 7, hex));
-    flow.text(fitted(name, 62, TEXT_MM), flow.left + 10, flow.y);
-    flow.text(fitted(amount, flow.width - 134, TEXT_MM), flow.left + 134, flow.y);
-    for (const line of wrapped(detail, 58, SMALL_MM)) {
-      flow.text(line, flow.left + 74, flow.y, SMALL_MM);
-      flow.y += LINE_MM;
-    }
+  const height = Math.max(...columns.map(({ lines }) => lines.length)) * SMALL_LINE_MM + 0.8;
+  flow.need(height);
+  if (sample) flow.add(...sampleItems(sample, flow.left, flow.y - 1, 11));
+  for (const { x, lines } of columns)
+    lines.forEach((line, i) => flow.text(line, x, flow.y + i * SMALL_LINE_MM, SMALL_MM));
+  flow.y += height;
+}
+
+/** A picture with words beside it, all on one page where they go on one. */
+function beside(
+  flow: Flow,
+  drawing: Drawing | null,
+  title: string,
+  told: readonly string[],
+  { sample = null as ThreadSample | null, step = undefined as string | undefined, figures = '' } = {},
+): void {
+  const [indent, drawingMm] = drawing ? [drawing.widthMm + 5, drawing.heightMm] : [0, 0];
+  const room = flow.width - indent;
+  const titles = wrapped(title, room - (sample ? 14 : 0), TEXT_MM);
+  const lines = [...told, ...(figures === '' ? [] : [figures])].flatMap((words) => wrapped(words, room, SMALL_MM));
+  const height = Math.max(drawingMm, titles.length * LINE_MM + lines.length * SMALL_LINE_MM) + 4.5;
+  flow.need(Math.min(height, flow.bottom - MARGIN_MM - 4));
+  const top = flow.y - 3;
+  if (drawing) flow.add(...movedBy(drawing.items, flow.left, top, step), frame(flow.left, top, drawing));
+  const x = flow.left + indent;
+  titles.forEach((line, i) => flow.text(line, x, flow.y + i * LINE_MM, TEXT_MM, true, i === 0 ? step : undefined));
+  if (sample) flow.add(...sampleItems(sample, flow.left + flow.width - 12, flow.y - 1, 12));
+  flow.y += titles.length * LINE_MM;
+  const page = flow.pages.length;
+  for (const line of lines) {
+    flow.need(SMALL_LINE_MM);
+    flow.text(line, x, flow.y, SMALL_MM);
+    flow.y += SMALL_LINE_MM;
   }
+  flow.y = (flow.pages.length === page ? Math.max(flow.y, top + drawingMm) : flow.y) + 4.5;
 }
 
-function threadBar(x: number, y: number, lengthMm: number, hex: string): PageItem {
-  const points = Float64Array.of(x + 1, y, x + lengthMm - 1, y);
-  return { type: 'line', points, closed: false, widthMm: 2, grey: 0, hex, dashMm: null };
-}
-
-/** Where on its page the map lies. */
-export function mapBoxOf(sheet: Sheet): Box {
-  const top = MARGIN_MM + 12;
-  const bottom = sheet.heightMm - MARGIN_MM - FOOT_MM - 16;
-  return { minX: MARGIN_MM, maxX: sheet.widthMm - MARGIN_MM, minY: top, maxY: bottom };
-}
-
-function mapPage(flow: Flow, guide: Guide, sheet: Sheet): void {
-  flow.turn();
-  flow.text(say.GUIDE.map, flow.left, flow.y + 2, 4.8, true);
-  const page = mapBoxOf(sheet);
-  const { items, left } = guideMap(guide, page);
-  flow.add(...items);
-  const foot = flow.bottom - 2;
-  if (left.length > 0)
-    flow.text(fitted(say.tooSmallToNumber(left.join(', ')), flow.width, SMALL_MM), flow.left, foot - 6, SMALL_MM);
-  const [x0, x1] = [flow.left, flow.left + BAR_MM];
-  const bar = [x0, foot, x1, foot];
-  flow.add({ type: 'line', points: Float64Array.from(bar), closed: false, widthMm: 0.15, grey: 0, dashMm: null });
-  for (const x of [x0, x1]) {
-    flow.add({
-      type: 'line',
-      points: Float64Array.of(x, foot - 1.5, x, foot + 1.5),
-      closed: false,
-      widthMm: 0.15,
-      grey: 0,
-      dashMm: null,
-    });
+function step(flow: Flow, { title, lines, figures, caution: danger, sample, drawing, step: number }: StepBlock): void {
+  if (drawing) return beside(flow, drawing, title, lines, { sample, step: number, figures: figures.join(' · ') });
+  // Without a picture, its title stands beside it.
+  const told = lines.flatMap((words) => wrapped(words, flow.width - TITLE_MM, SMALL_MM));
+  const titles = wrapped(title, TITLE_MM - 3, SMALL_MM);
+  flow.need(Math.max(told.length, titles.length) * SMALL_LINE_MM);
+  titles.forEach((line, i) => flow.text(line, flow.left, flow.y + i * SMALL_LINE_MM, SMALL_MM, true, number));
+  for (const line of told) {
+    flow.text(line, flow.left + TITLE_MM, flow.y, SMALL_MM);
+    flow.y += SMALL_LINE_MM;
   }
-  flow.text('This bar is 100 mm long if the page is printed at 100%.', x1 + 4, foot + 1, SMALL_MM);
+  if (titles.length > told.length) flow.y += (titles.length - told.length) * SMALL_LINE_MM;
+  if (danger) caution(flow, danger, TITLE_MM);
+  flow.y += 1;
+}
+const TITLE_MM = 46;
+
+function movedBy(items: readonly PageItem[], dx: number, dy: number, step?: string): PageItem[] {
+  const moved = (points: Float64Array): Float64Array => points.map((mm, i) => mm + (i % 2 ? dy : dx));
+  return items.map((item): PageItem => {
+    const own = step === undefined ? item : { ...item, step };
+    if (own.type === 'line') return { ...own, points: moved(own.points) };
+    if (own.type === 'strokes') return { ...own, lines: own.lines.map(moved) };
+    return { ...own, x: own.x + dx, y: own.y + dy };
+  });
 }
 
-/** Where the columns of the table begin, as shares of its width. */
-const COLUMNS = {
-  step: 0,
-  number: 0.05,
-  part: 0.1,
-  stitch: 0.32,
-  colour: 0.52,
-  strands: 0.7,
-  needle: 0.77,
-  minutes: 0.91,
-} as const;
-
-function table(flow: Flow, rows: readonly GuideRow[], hasPositions: boolean): void {
-  flow.turn();
-  flow.text(say.GUIDE.order, flow.left, flow.y + 2, 4.8, true);
-  flow.y += 9;
-  const at = (column: keyof typeof COLUMNS): number => flow.left + COLUMNS[column] * flow.width;
-  const head = (): void => {
-    for (const [column, name] of Object.entries(say.COLUMN_NAMES))
-      flow.text(name, at(column as keyof typeof COLUMNS), flow.y, SMALL_MM, true);
-    flow.y += LINE_MM;
-  };
-  head();
-  let [sitting, position] = [0, 1];
-  for (const row of rows) {
-    const lines = row.because ? wrapped(row.because, flow.width - 22, SMALL_MM * 0.92).slice(0, 2) : [];
-    const isNew = row.sitting !== sitting;
-    const height = LINE_MM * (1 + 0.8 * lines.length + (isNew ? 1.6 : 0));
-    if (flow.y + height > flow.bottom) {
-      flow.turn();
-      head();
-    }
-    if (isNew) {
-      sitting = row.sitting;
-      flow.y += 2;
-      flow.text(say.sittingN(sitting), flow.left, flow.y + 1, TEXT_MM, true);
-      flow.y += LINE_MM + 1;
-    }
-    if (hasPositions && row.position !== position) {
-      position = row.position;
-      flow.text(say.moveHoop(position), at('part'), flow.y, SMALL_MM, true);
-      flow.y += LINE_MM;
-    }
-    const width = (from: keyof typeof COLUMNS, to: keyof typeof COLUMNS): number =>
-      (COLUMNS[to] - COLUMNS[from]) * flow.width - 1;
-    const name = say.rowName(row);
-    flow.text(String(row.step), at('step'), flow.y, SMALL_MM);
-    flow.text(String(row.number), at('number'), flow.y, SMALL_MM, true);
-    flow.text(fitted(name, width('part', 'stitch'), SMALL_MM), at('part'), flow.y, SMALL_MM);
-    flow.text(fitted(row.stitch, width('stitch', 'colour'), SMALL_MM), at('stitch'), flow.y, SMALL_MM);
-    flow.add(threadBar(at('colour') - 1, flow.y - 1, 5, row.hex));
-    flow.text(fitted(row.colour, width('colour', 'strands') - 5, SMALL_MM), at('colour') + 5, flow.y, SMALL_MM);
-    flow.text(String(row.strands), at('strands'), flow.y, SMALL_MM);
-    flow.text(fitted(row.needle, width('needle', 'minutes'), SMALL_MM), at('needle'), flow.y, SMALL_MM);
-    flow.text(row.minutes, at('minutes'), flow.y, SMALL_MM);
-    flow.y += LINE_MM;
-    for (const line of lines) {
-      flow.text(line, at('part'), flow.y - 0.6, SMALL_MM * 0.92);
-      flow.y += LINE_MM * 0.8;
-    }
-  }
+function frame(x: number, y: number, { widthMm, heightMm }: Drawing): PageItem {
+  const points = Float64Array.of(x, y, x + widthMm, y, x + widthMm, y + heightMm, x, y + heightMm);
+  return { type: 'line', points, closed: true, widthMm: 0.15, grey: 0.7, dashMm: null };
 }
 
-const DRAWING_MM = { width: 62, height: 34 } as const;
-
-function stitches(flow: Flow, { stitches: used, options }: Guide): void {
-  flow.heading(say.GUIDE.stitches);
-  flow.paragraph(say.drawingKey(options.hand), 0, SMALL_MM);
-  flow.y += 2;
-  for (const { id, name, steps, start, end } of used) {
-    const told = [...steps.map((step, i) => `${i + 1}. ${step}`), say.startWith(start), say.endWith(end)];
-    const room = flow.width - DRAWING_MM.width - 6;
-    const lines = told.flatMap((words) => wrapped(words, room, SMALL_MM));
-    const height = Math.max(DRAWING_MM.height, 6 + lines.length * LINE_MM * 0.9) + 5;
+/** Drawings stand side by side where two go on one line. */
+function addDrawing(
+  flow: Flow,
+  drawing: Drawing,
+  title: string | null,
+  last: { x: number; y: number; height: number } | null,
+): { x: number; y: number; height: number } {
+  const titleMm = title === null ? 0 : LINE_MM;
+  const height = drawing.heightMm + titleMm;
+  const isBeside = last !== null && title !== null && last.x + drawing.widthMm <= flow.left + flow.width + 0.01;
+  const [x, y] = isBeside ? [last.x, last.y] : [flow.left, 0];
+  let top = y;
+  if (!isBeside) {
+    if (last) flow.y = last.y + last.height + 3;
     flow.need(height);
-    flow.add(...workingDrawing(id, options.hand, flow.left, flow.y, DRAWING_MM.width, DRAWING_MM.height));
-    const x = flow.left + DRAWING_MM.width + 6;
-    flow.text(name, x, flow.y + 3, TEXT_MM, true);
-    lines.forEach((line, i) => flow.text(line, x, flow.y + 8.5 + i * LINE_MM * 0.9, SMALL_MM));
+    top = flow.y - 3;
+  }
+  if (title !== null) flow.text(title, x, top + 3, SMALL_MM, true);
+  flow.add(...movedBy(drawing.items, x, top + titleMm));
+  if (title !== null) flow.add(frame(x, top + titleMm, drawing));
+  flow.y = Math.max(flow.y, top + height + 3);
+  // A map that stands alone is followed from a new line.
+  return { x: title === null ? Infinity : x + drawing.widthMm + 8, y: top, height };
+}
+
+const TICK_COLUMNS = 2;
+
+function ticks(flow: Flow, items: readonly string[]): void {
+  const width = flow.width / TICK_COLUMNS;
+  let at = 0;
+  while (at < items.length) {
+    flow.need(SMALL_LINE_MM);
+    const row = items.slice(at, at + TICK_COLUMNS);
+    const lines = row.map((words) => wrapped(words, width - 8, SMALL_MM));
+    const height = Math.max(...lines.map((own) => own.length)) * SMALL_LINE_MM + 1;
+    flow.need(height);
+    lines.forEach((own, k) => {
+      const x = flow.left + k * width;
+      const [y, size] = [flow.y - 2.6, 3];
+      const points = Float64Array.of(x, y, x + size, y, x + size, y + size, x, y + size);
+      flow.add({ type: 'line', points, closed: true, widthMm: 0.25, grey: 0.2, dashMm: null });
+      own.forEach((line, i) => flow.text(line, x + 5, flow.y + i * SMALL_LINE_MM, SMALL_MM));
+    });
     flow.y += height;
+    at += TICK_COLUMNS;
   }
 }
+

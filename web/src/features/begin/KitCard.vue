@@ -41,7 +41,7 @@ const isPainting = ref(false);
 
 async function saveKit(): Promise<void> {
   const { current, piece } = workings;
-  if (!current) return;
+  if (!current || !finishing.plan) return;
   const sheet = SHEETS.find(({ id }) => id === sheetId.value)!;
   const pattern = patternPages(piece, current.plan, {
     sheet,
@@ -55,10 +55,10 @@ async function saveKit(): Promise<void> {
     printer: TRUE_PRINTER,
   });
   const rows = shoppingList(piece, current.plan, workings.reaches, shop.stock, settings.units, {
-    finishing: finishing.plan?.materials ?? [],
+    finishing: finishing.plan.materials,
     basket: threads.box.basket,
   });
-  const guide = makeGuide(piece, current.plan, { hand: piece.worker.hand, units: settings.units });
+  const guide = makeGuide(piece, current.plan, finishing.plan, { hand: piece.worker.hand, units: settings.units });
   isPainting.value = true;
   const png = await guidePicture(piece, current, () => true);
   isPainting.value = false;

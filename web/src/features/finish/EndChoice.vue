@@ -10,7 +10,7 @@ import { useSettings } from '../../session/settings.ts';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
-import { END_NAMES } from './words.ts';
+import { END_NAMES } from '@junctura/core/finish';
 import * as say from './words.ts';
 
 /** What the piece ends as, what of it can be changed, what stands against it, and what it takes. */

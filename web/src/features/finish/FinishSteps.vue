@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FinishPlan, FinishStep } from '@junctura/core/finish';
+import { amountsInWords, type FinishPlan, type FinishStep } from '@junctura/core/finish';
 import { finishProgress } from '@junctura/core/log';
 import { formatDay, formatDuration } from '@junctura/core/measure';
 import { NButton, NCheckbox, NInput } from 'naive-ui';
@@ -7,7 +7,6 @@ import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useRecord } from '../../session/record.ts';
 import { useSettings } from '../../session/settings.ts';
-import { amountsInWords } from './words.ts';
 import * as say from './words.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 

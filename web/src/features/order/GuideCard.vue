@@ -9,6 +9,7 @@ import PagePreview from '../../ui/PagePreview.vue';
 import { fileName, saveFile } from '../../keeping/files.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { usePdf } from '../../session/usePdf.ts';
+import { useFinishing } from '../../session/finishing.ts';
 import { useSettings } from '../../session/settings.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { guidePicture } from '../../picture/pictureToPng.ts';
@@ -19,6 +20,8 @@ import { pageOf } from '../../session/words.ts';
 const opened = useOpenedPiece();
 const workings = useWorkings();
 const settings = useSettings();
+const finishing = useFinishing();
+finishing.want();
 
 const options = reactive({
   sheet: 'a4' as Sheet['id'],
@@ -31,14 +34,14 @@ const HANDS: { value: 'right' | 'left'; label: string }[] = [
 ];
 
 const guide = computed(() =>
-  makeGuide(workings.piece, workings.current!.plan, { hand: options.hand, units: settings.units }),
+  finishing.plan
+    ? makeGuide(workings.piece, workings.current!.plan, finishing.plan, { hand: options.hand, units: settings.units })
+    : null,
 );
-const pages = computed(() =>
-  guidePages(
-    guide.value,
-    SHEETS.find(({ id }) => id === options.sheet)!,
-  ),
-);
+const pages = computed(() => {
+  const sheet = SHEETS.find(({ id }) => id === options.sheet)!;
+  return guide.value ? guidePages(guide.value, sheet) : [];
+});
 
 /** The painted picture; while it is painted the share that is done. */
 const picture = shallowRef<{ png: Uint8Array; address: string } | null>(null);
@@ -70,12 +73,15 @@ function dataAddress(png: Uint8Array): Promise<string> {
   });
 }
 
+const isReady = computed(() => picture.value !== null && guide.value !== null);
+
 const { isSaving, problem, save } = usePdf();
 function pdf(): Promise<void> {
   const pictures: Record<string, Uint8Array> = picture.value ? { piece: picture.value.png } : {};
   return save(pages.value, '-guide.pdf', pictures);
 }
 function html(): void {
+  if (!guide.value) return;
   const text = guideHtml(guide.value, picture.value?.address ?? null);
   saveFile(fileName(opened.piece.name, '-guide.html'), text, 'text/html');
 }
@@ -84,8 +90,8 @@ function html(): void {
 <template>
   <div class="stack">
     <p class="small soft">
-      Everything someone without Junctura needs: picture, materials, a numbered map, every step with its reason, stitch
-      drawings, cutting list and finishing.
+      A book for someone who has never seen Junctura: what to lay out, the numbered map, every step with its picture,
+      the stitches, the whole finish, and your sittings to tick off.
     </p>
     <p class="small soft">Basic techniques, in drawings: <LessonLinks :lessons="FIRST_LESSONS" />.</p>
     <div class="pair">
@@ -103,10 +109,10 @@ function html(): void {
       />
     </div>
     <div class="row">
-      <NButton type="primary" size="small" :loading="isSaving" :disabled="!picture" data-test="guide-pdf" @click="pdf"
+      <NButton type="primary" size="small" :loading="isSaving" :disabled="!isReady" data-test="guide-pdf" @click="pdf"
         >Save as PDF</NButton
       >
-      <NButton size="small" :disabled="!picture" data-test="guide-html" @click="html">Save as one web page</NButton>
+      <NButton size="small" :disabled="!isReady" data-test="guide-html" @click="html">Save as one web page</NButton>
     </div>
     <div v-if="!picture" role="status" class="small">
       Painting the picture…

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDuration } from '@junctura/core/measure';
-import { nameOfStep, needleName, stitchOfStep } from '@junctura/core/order';
+import { needleName, stitchOfStep } from '@junctura/core/order';
 import LessonLinks from '../../ui/LessonLinks.vue';
 import { lessonsOfStep } from '../../ui/lessonNames.ts';
 import { freeOrder, workAtEnd } from '@junctura/core/piece';
@@ -14,7 +14,6 @@ import { useWorkings } from '../../session/workings.ts';
 import SittingNeeds from './SittingNeeds.vue';
 import { useOrderList, type OrderLine, type SittingLines } from './useOrderList.ts';
 import * as say from './words.ts';
-import { stitchAndStrands } from '../../session/words.ts';
 
 /** The steps in their sittings: why each stands where it does, and how to move it. */
 const opened = useOpenedPiece();
@@ -142,7 +141,7 @@ function threadWords(step: number): string {
             <strong>{{ say.sittingN(row.entry.sitting.number) }}</strong>
             <span class="figure small">{{ formatDuration(row.entry.sitting.seconds / 3600) }}</span>
           </button>
-          <p v-if="row.entry.lines.length === 0" class="small soft">Carries on with the step you have started.</p>
+          <p v-if="row.entry.carriesOn !== null" class="small soft">{{ say.carriesOn(row.entry.carriesOn) }}</p>
           <SittingNeeds v-if="openSitting === row.entry.sitting.number" :sitting="row.entry.sitting" />
         </template>
         <template v-else>
@@ -155,17 +154,16 @@ function threadWords(step: number): string {
               @click="open(row.line)"
               @keydown="key($event, row.line)"
             >
-              <span class="figure number">{{ row.line.from + 1 }}</span>
+              <span class="figure number">{{ row.line.number }}</span>
               <i class="swatch" :style="{ background: list.hexOf(row.line.first) }"></i>
               <span class="what">
-                <span class="title" :title="list.nameOf(row.line.first.part)"
-                  >{{ nameOfStep(list.nameOf(row.line.first.part), row.line.first)
-                  }}<template v-if="row.line.to - row.line.from > 1">
-                    {{ say.andLike(row.line.to - row.line.from - 1) }}</template
-                  ></span
-                >
+                <span class="title" :title="row.line.name">{{ row.line.name }}</span>
                 <span class="small soft">{{
-                  stitchAndStrands(stitchOfStep(row.line.first).name, row.line.first.strands)
+                  say.stitchInColour(
+                    stitchOfStep(row.line.first).name,
+                    list.colourOf(row.line.first),
+                    row.line.first.strands,
+                  )
                 }}</span>
               </span>
               <span class="figure small minutes">{{ formatDuration(row.line.seconds / 3600) }}</span>

@@ -3,13 +3,15 @@ import {
   inTheWay,
   notKept,
   fixedAt,
-  linesOf,
+  numberedSteps,
   standsAgainst,
   type Because,
   type Rule,
   type Step,
+  type NumberedStep,
   type StepLine,
 } from '@junctura/core/order';
+import { nameOfLine } from '@junctura/core/paper';
 import { shownColour, workBefore } from '@junctura/core/piece';
 import { sittingsOf, stepSeconds, type Sitting } from '@junctura/core/thread';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';
@@ -19,16 +21,20 @@ import { useWorkings } from '../../session/workings.ts';
 import * as say from './words.ts';
 
 /** Steps in a row that are told as one line, in the sitting in which it begins. */
-export interface OrderLine extends StepLine {
+export interface OrderLine extends NumberedStep {
   readonly key: string;
   readonly first: Step;
   readonly seconds: number;
+  /** Its part, layer, shade or journey. */
+  readonly name: string;
 }
 
 /** A sitting with what is begun in it. */
 export interface SittingLines {
   readonly sitting: Sitting;
   readonly lines: readonly OrderLine[];
+  /** The number of the step that it carries on with; null: it begins with a new one. */
+  readonly carriesOn: number | null;
 }
 
 /** The order as a list that can be read and changed. */
@@ -58,24 +64,25 @@ export function useOrderList(): OrderList {
   const order = computed(() => plan.value.order);
   const said = ref<string | null>(null);
 
+  const numbered = computed(() => numberedSteps(order.value));
   const sittings = computed(() => {
-    const { work } = plan.value;
+    const { work, parts } = plan.value;
+    let next = 0;
     return sittingsOf(workings.piece, plan.value).map((sitting): SittingLines => {
+      const [first] = sitting.steps;
+      const before = numbered.value[next - 1];
+      const carriesOn = before && first && first.step < before.to ? before.number : null;
       // A step that runs over into another sitting stands where it is begun.
-      const begun = sitting.steps.filter(({ from }) => from === 0).map(({ step }) => step);
-      const from = begun[0] ?? 0;
-      const lines = begun.length === 0 ? [] : linesOf(order.value, from, begun.at(-1)! + 1);
-      return {
-        sitting,
-        lines: lines.map((line) => {
-          const first = order.value[line.from]!;
-          let seconds = 0;
-          for (let i = line.from; i < line.to; i++) {
-            seconds += stepSeconds(work[i]);
-          }
-          return { ...line, key: first.key, first, seconds };
-        }),
-      };
+      const lines: OrderLine[] = [];
+      const last = sitting.steps.at(-1)?.step ?? -1;
+      for (; next < numbered.value.length && numbered.value[next]!.from <= last; next++) {
+        const line = numbered.value[next]!;
+        const steps = order.value.slice(line.from, line.to);
+        const passes = parts[steps[0]!.depth]?.passes ?? [];
+        const seconds = work.slice(line.from, line.to).reduce((sum, own) => sum + stepSeconds(own), 0);
+        lines.push({ ...line, key: steps[0]!.key, first: steps[0]!, seconds, name: nameOfLine(steps, passes, opened.nameOf) });
+      }
+      return { sitting, lines, carriesOn };
     });
   });
 

@@ -117,3 +117,9 @@ export function fixedAgainst(part: string, broken: readonly string[]): string {
   const rest = broken.length - MOST_TOLD;
   return rest > 0 ? `${told} And ${formatNumber(rest)} more.` : told;
 }
+
+/** @param step the number of the step */
+export const carriesOn = (step: number): string => `Carries on with step ${formatNumber(step)}.`;
+
+export const stitchInColour = (stitch: string, colour: string, strands: number): string =>
+  `${stitch} in ${colour}, ${plural(strands, 'strand')}`;

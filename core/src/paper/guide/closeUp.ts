@@ -1,0 +1,112 @@
+import { clipToBox, type Box } from '../../geometry/index.ts';
+import { edgesOf } from '../../drawing/index.ts';
+import { threadTones } from '../../colour/index.ts';
+import type { Piece } from '../../piece/index.ts';
+import type { Plan } from '../../thread/index.ts';
+import type { PageItem } from '../sheets.ts';
+import { stepMarks } from './stepMarks.ts';
+import type { StepNote } from './stepNotes.ts';
+
+/** Air round a part in its picture, as a share of its size, and the least of the cloth that is seen, mm. */
+const AIR = 0.16;
+const LEAST_MM = 12;
+/** Like parts are shown together where that is no larger than this many times the first of them. */
+const TOGETHER = 2.6;
+/** The body of a thread within its darker edge. */
+const BODY = 0.72;
+/** The dot where the needle comes up first, and the lines over the stitches, mm on paper. */
+const START_MM = 1.5;
+const LINE_MM = 0.35;
+
+/** A little picture of a step: its stitches as they will lie, what lies about them pale, where to come up first and which way to go. */
+export function closeUp(piece: Piece, plan: Plan, note: StepNote, widthMm: number, heightMm: number): PageItem[] {
+  const { marks: first } = note;
+  if (!first) return [];
+  const all = plan.order.slice(note.from, note.to).map((step) => stepMarks(piece, plan, step) ?? first);
+  const whole = all.map(({ box }) => box).reduce(around);
+  const isTogether = sizeOf(whole) <= TOGETHER * Math.max(LEAST_MM, sizeOf(first.box));
+  const shown = isTogether ? all : [first];
+  const window = withAir(isTogether ? whole : first.box, widthMm / heightMm);
+  const scale = widthMm / (window.maxX - window.minX);
+  const placed = (points: Float64Array): Float64Array =>
+    points.map((mm, i) => (i % 2 ? (mm - window.minY) * scale : (mm - window.minX) * scale));
+  const items: PageItem[] = [];
+  const line = (points: Float64Array, grey: number, lineMm = 0.2, dashMm: number | null = null, hex?: string): void =>
+    void items.push({
+      type: 'line',
+      points: placed(points),
+      closed: false,
+      widthMm: lineMm,
+      grey,
+      dashMm,
+      ...(hex === undefined ? {} : { hex }),
+    });
+  for (const { placed: shape } of plan.parts) {
+    for (const edge of edgesOf(shape.shape)) for (const points of clipToBox(edge, window)) if (points.length >= 4) line(points, 0.72);
+  }
+  for (const { front } of shown) items.push(...threadItems(front, note.thread.hex, placed, scale));
+  for (const border of first.borders) {
+    for (const points of clipToBox(border, window)) {
+      if (points.length < 4) continue;
+      line(points, 1, 3 * LINE_MM);
+      line(points, 0, LINE_MM, 1.2);
+    }
+  }
+  const { start, way } = first;
+  for (const arrow of way ?? []) {
+    line(arrow.points, 1, 3.4 * LINE_MM);
+    line(arrow.points, 0, 1.3 * LINE_MM);
+  }
+  const at = Float64Array.of(start[0], start[1], start[0] + 0.01, start[1]);
+  line(at, 1, START_MM + 0.7);
+  line(at, 0, START_MM);
+  return items;
+}
+
+function threadItems(
+  { runs, knots }: NonNullable<StepNote['marks']>['front'],
+  hex: string,
+  placed: (points: Float64Array) => Float64Array,
+  scale: number,
+): PageItem[] {
+  const byWidth = new Map<number, Float64Array[]>();
+  const add = (widthMm: number, points: Float64Array): void => {
+    const own = byWidth.get(widthMm) ?? [];
+    byWidth.set(widthMm, own);
+    own.push(placed(points));
+  };
+  for (const { lines, widthMm } of runs) for (const points of lines) add(widthMm, points);
+  const dark = threadTones(hex).edge;
+  const dots = knots.map(([x, y, r]) => ({ points: placed(Float64Array.of(x, y, x + 0.01, y)), r: r * scale }));
+  return [
+    // All edges, then all bodies: what lies side by side is told apart.
+    ...[...byWidth].map(
+      ([widthMm, lines]): PageItem => ({ type: 'strokes', lines, widthMm: widthMm * scale, hex: dark }),
+    ),
+    ...[...byWidth].map(
+      ([widthMm, lines]): PageItem => ({ type: 'strokes', lines, widthMm: widthMm * scale * BODY, hex }),
+    ),
+    ...dots.flatMap(({ points, r }): PageItem[] => [
+      { type: 'strokes', lines: [points], widthMm: 2 * r, hex: dark },
+      { type: 'strokes', lines: [points], widthMm: 1.5 * r, hex },
+    ]),
+  ];
+}
+
+function around(a: Box, b: Box): Box {
+  return {
+    minX: Math.min(a.minX, b.minX),
+    minY: Math.min(a.minY, b.minY),
+    maxX: Math.max(a.maxX, b.maxX),
+    maxY: Math.max(a.maxY, b.maxY),
+  };
+}
+
+const sizeOf = ({ minX, minY, maxX, maxY }: Box): number => Math.max(maxX - minX, maxY - minY);
+
+/** A box with air about it, in the shape of its picture. */
+function withAir({ minX, minY, maxX, maxY }: Box, shape: number): Box {
+  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2];
+  const across = Math.max(LEAST_MM, (1 + 2 * AIR) * (maxX - minX), (1 + 2 * AIR) * (maxY - minY) * shape);
+  return { minX: x - across / 2, maxX: x + across / 2, minY: y - across / shape / 2, maxY: y + across / shape / 2 };
+}

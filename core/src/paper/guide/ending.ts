@@ -1,0 +1,121 @@
+import { ACT_NAMES, amountsInWords } from '../../finish/index.ts';
+import { formatThread } from '../../measure/index.ts';
+import { numberedAt } from '../../order/index.ts';
+import { sittingsOf } from '../../thread/index.ts';
+import { layOut } from '../../transfer/index.ts';
+import type { Block, GuideContext } from './guide.ts';
+import * as say from './words.ts';
+
+/** The finish, whole: every step with its amounts and cautions, and how the thing is cared for. */
+export function finishBlocks({ finish, options }: GuideContext): Block[] {
+  const { steps, care } = finish;
+  if (steps.length === 0) return [];
+  return [
+    { type: 'heading', text: say.HEADINGS.finish },
+    ...steps.map(
+      (step, i): Block => ({
+        type: 'step',
+        step: say.finishNumber(i + 1),
+        title: say.stepTitle(say.finishNumber(i + 1), ACT_NAMES[step.id]),
+        lines: [say.doneIn(step.text, say.amountAndTime(amountsInWords(step, options.units), step.seconds))],
+        figures: [],
+        caution: step.caution,
+        sample: null,
+        drawing: null,
+      }),
+    ),
+    { type: 'paragraph', text: say.care(care), tone: 'plain' },
+  ];
+}
+
+/** Sittings as the person will have them: what to lay out for each, and what it holds. */
+export function sittingBlocks({ piece, plan, notes, letters, options }: GuideContext): Block[] {
+  const sittings = sittingsOf(piece, plan);
+  if (sittings.length === 0) return [];
+  return [
+    { type: 'heading', text: say.HEADINGS.sittings },
+    ...sittings.flatMap((sitting): Block[] => {
+      const { lengths, needles, positions, drawn } = layOut(piece, plan, sitting);
+      return [
+        { type: 'subheading', text: say.sittingTitle(sitting.number, sitting.seconds) },
+        {
+          type: 'list',
+          items: [
+            ...(drawn.length > 0 ? [say.drawAgain(drawn)] : []),
+            ...(piece.positions.length > 1 ? [say.hoopPositions(positions)] : []),
+            lengths.length === 0
+              ? say.NO_NEW_LENGTH
+              : say.layOutLengths(
+                  lengths.map(({ key, count, strands, cutMm }) => {
+                    const need = plan.colours.find(({ id }) => key === `${id} ${strands}`)!;
+                    return say.needlefuls(count, strands, formatThread(cutMm, options.units), letters.of(need).letter);
+                  }),
+                ),
+            say.layOutNeedles(needles),
+            say.sittingSteps(sharesOf(sitting, notes)),
+          ],
+          isNumbered: false,
+        },
+      ];
+    }),
+  ];
+}
+
+/** The steps of a sitting by their numbers: whole, or which of them lies in it. */
+function sharesOf({ steps }: ReturnType<typeof sittingsOf>[number], notes: GuideContext['notes']): string[] {
+  const spans = new Map<number, { from: number; to: number; count: number }>();
+  for (const { step, from, to } of steps) {
+    const { number, from: first, to: last } = numberedAt(notes, step);
+    const count = last - first;
+    const span = spans.get(number) ?? { from: 1, to: 0, count };
+    spans.set(number, {
+      count,
+      from: Math.min(span.from, (step - first + from) / count),
+      to: Math.max(span.to, (step - first + to) / count),
+    });
+  }
+  const words: string[] = [];
+  let run: [number, number] | null = null;
+  const close = (): void => {
+    if (run) words.push(say.stepRun(...run));
+    run = null;
+  };
+  for (const [number, { from, to }] of spans) {
+    const isWhole = from <= 0 && to >= 1;
+    if (isWhole && run && run[1] === number - 1) run = [run[0], number];
+    else {
+      close();
+      if (isWhole) run = [number, number];
+      else words.push(say.stepShare(number, from, to));
+    }
+  }
+  close();
+  return words;
+}
+
+/** All that is done, to be ticked off. */
+export function tickBlocks({ notes, finish }: GuideContext): Block[] {
+  if (notes.length === 0) return [];
+  return [
+    { type: 'heading', text: say.HEADINGS.ticks },
+    {
+      type: 'ticks',
+      items: [
+        say.HEADINGS.mounting,
+        say.HEADINGS.transfer,
+        ...notes.map(({ number, name }) => say.stepTitle(number, name)),
+        ...finish.steps.map(({ id }, i) => say.stepTitle(say.finishNumber(i + 1), ACT_NAMES[id])),
+      ],
+    },
+  ];
+}
+
+/** The templates of the finish at true size. */
+export function templateBlocks({ finish }: GuideContext): Block[] {
+  if (finish.templates.length === 0) return [];
+  return [
+    { type: 'heading', text: say.HEADINGS.templates },
+    { type: 'paragraph', text: say.TEMPLATES_NOTE, tone: 'small' },
+    { type: 'templates', finish },
+  ];
+}

@@ -1,0 +1,86 @@
+import { boxOf, placeAt, type Box, type Polyline } from '../../geometry/index.ts';
+import { shadePatches } from '../../painting/index.ts';
+import { threadOfStep, type Step } from '../../order/index.ts';
+import type { Piece } from '../../piece/index.ts';
+import { Move, stitchKind, type StitchPath } from '../../stitches/index.ts';
+import type { Plan } from '../../thread/index.ts';
+import { edgesOf } from '../../drawing/index.ts';
+import { workedIn } from '../../work/index.ts';
+import { frontOf, type Front } from '../frontRuns.ts';
+
+/** What is drawn over a step so that a pupil can follow it, in mm on the cloth. */
+export interface StepMarks {
+  /** Where the needle comes up first. */
+  readonly start: readonly [x: number, y: number];
+  /** Which way the work goes from there: an arrow; null: it stays there. */
+  readonly way: readonly Polyline[] | null;
+  /** Where one shade ends and the next begins. */
+  readonly borders: readonly Polyline[];
+  /** The share of its stitches that is worked in this step’s own shade lies within these. */
+  readonly front: Front;
+  readonly box: Box;
+}
+
+/** The way is read off the first stitches up to this share of the step. */
+const FIRST_SHARE = 0.3;
+/** An arrow is so long at most and no shorter, mm. */
+const ARROW_MM = { most: 9, least: 1.2, head: 1.3 } as const;
+
+/** What is drawn over a step; null where it has no stitch. */
+export function stepMarks(piece: Pick<Piece, 'hoop' | 'positions'>, plan: Plan, step: Step): StepMarks | null {
+  const planned = plan.parts[step.depth];
+  const thread = threadOfStep(planned, step, piece.hoop, piece.positions);
+  const pass = planned?.passes[step.layer];
+  if (!planned || !pass || !thread || thread.path.starts.length === 0) return null;
+  const { path } = thread;
+  const places = stitchPlaces(path);
+  const start: [number, number] = [places[0]!, places[1]!];
+  const box = boxOf([places, ...edgesOf(planned.placed.shape).map(({ points }) => points)])!;
+  const isShaded = pass.shades.length > 1 && stitchKind(pass.stitch).canShade && planned.placed.kind === 'area';
+  const borders = isShaded ? shadeBorders(planned.placed.shape.region, pass.path, pass.laidMm) : [];
+  return { start, way: arrowFrom(start, places), borders, front: frontOf(workedIn(pass, thread), path), box };
+}
+
+function shadeBorders(...[region, path, laidMm]: Parameters<typeof shadePatches>): Polyline[] {
+  const patches = shadePatches(region, path, laidMm);
+  return patches.length > 1 ? patches.flatMap(({ outline }) => outline) : [];
+}
+
+/** Where each stitch comes up and goes down, one after the other. */
+function stitchPlaces({ codes, xy }: StitchPath): Float64Array {
+  const places: number[] = [];
+  codes.forEach((code, i) => {
+    if (code === Move.up || code === Move.down) places.push(...placeAt(xy, i));
+  });
+  return Float64Array.from(places);
+}
+
+function arrowFrom([x, y]: readonly [number, number], places: Float64Array): Polyline[] | null {
+  const count = places.length / 2;
+  const until = Math.max(2, Math.ceil(count * FIRST_SHARE));
+  let [sumX, sumY, seen] = [0, 0, 0];
+  for (let i = 1; i < Math.min(until + 1, count); i++) {
+    sumX += places[2 * i]! - x;
+    sumY += places[2 * i + 1]! - y;
+    seen++;
+  }
+  const [dx, dy] = [sumX / Math.max(1, seen), sumY / Math.max(1, seen)];
+  const reach = Math.hypot(dx, dy);
+  if (reach < ARROW_MM.least / 2) return null;
+  const length = Math.min(ARROW_MM.most, Math.max(ARROW_MM.least, 1.6 * reach));
+  const [ux, uy] = [dx / reach, dy / reach];
+  const [tipX, tipY] = [x + ux * length, y + uy * length];
+  const head = Math.min(ARROW_MM.head, length / 2);
+  const open = (...points: number[]): Polyline => ({ points: Float64Array.from(points), closed: false });
+  return [
+    open(x, y, tipX, tipY),
+    open(
+      tipX - head * (ux + 0.6 * uy),
+      tipY - head * (uy - 0.6 * ux),
+      tipX,
+      tipY,
+      tipX - head * (ux - 0.6 * uy),
+      tipY - head * (uy + 0.6 * ux),
+    ),
+  ];
+}

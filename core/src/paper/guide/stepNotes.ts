@@ -1,0 +1,122 @@
+import { placeWithin } from '../../geometry/index.ts';
+import { formatNumber, formatThread, type UnitSystem } from '../../measure/index.ts';
+import { threadKind } from '../../materials/index.ts';
+import {
+  becauseOf,
+  nameOfStep,
+  needleName,
+  numberedSteps,
+  stitchOfStep,
+  type NumberedStep,
+  type Step,
+} from '../../order/index.ts';
+import { shownColour, type Piece } from '../../piece/index.ts';
+import { stepNeedle, stepSeconds, tidyTails, type Plan } from '../../thread/index.ts';
+import type { PlannedPass } from '../../work/index.ts';
+import { directionWords, layerFigures, type LayerFigure } from './layerFigures.ts';
+import { stepMarks, type StepMarks } from './stepMarks.ts';
+import * as say from './words.ts';
+
+/** All that is said of a step, in the guide and at the hoop. */
+export interface StepNote extends NumberedStep {
+  readonly first: Step;
+  /** Its part, with how many like it are worked one after the other, and the layer where the part has several. */
+  readonly name: string;
+  readonly stitch: string;
+  readonly thread: StepThread;
+  readonly needle: string;
+  readonly figures: readonly LayerFigure[];
+  /** Where to come up first, and which way to go. */
+  readonly start: string | null;
+  readonly needleful: string;
+  readonly seconds: number;
+  /** Loose tails that are woven in first; 0: none need be. */
+  readonly tails: number;
+  readonly because: string | null;
+  readonly marks: StepMarks | null;
+}
+
+export interface StepThread {
+  readonly name: string;
+  readonly hex: string;
+  readonly kind: string;
+  readonly strands: number;
+  readonly lengthMm: number;
+}
+
+/** The steps of a plan with all that is said of them. */
+export function stepNotes(piece: Piece, plan: Plan, units: UnitSystem): StepNote[] {
+  const steps = numberedSteps(plan.order);
+  const tails = tidyTails(plan, steps);
+  return steps.map((line) => noteOf(piece, plan, line, units, tails.get(line.number) ?? 0));
+}
+
+/** What is said of one step. @param tails loose tails that are woven in first */
+export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: UnitSystem, tails: number): StepNote {
+  const { order, work, parts, rules } = plan;
+  const first = order[line.from]!;
+  const steps = order.slice(line.from, line.to);
+  const works = work.slice(line.from, line.to);
+  const planned = parts[first.depth]!;
+  const pass = planned.passes[first.layer]!;
+  const { name, hex } = shownColour(piece, first.colour);
+  const lengthMm = steps.reduce((sum, { threadMm }) => sum + threadMm, 0);
+  const stitches = steps.reduce((sum, step) => sum + step.stitches, 0);
+  const loads = works.reduce((sum, own) => sum + (own?.loads ?? 0), 0);
+  const marks = stepMarks(piece, plan, first);
+  const direction = directionWords(pass);
+  const nameOf = new Map(parts.map(({ part }) => [part.id, part.name]));
+  const begins = stepNeedle(plan, first)?.begins ?? 'new';
+  return {
+    ...line,
+    first,
+    name: nameOfLine(steps, planned.passes, (part) => nameOf.get(part) ?? part),
+    stitch: stitchOfStep(first).name,
+    thread: { name, hex, kind: threadKind(first.thread).name, strands: first.strands, lengthMm },
+    needle: needleName(first.needle),
+    figures: [
+      ...layerFigures(pass, planned, first.journey),
+      ...(direction === null || first.journey === 1 ? [] : [{ label: say.DIRECTION, value: direction }]),
+      { label: say.STITCHES, value: formatNumber(stitches) },
+      { label: say.THREAD, value: formatThread(lengthMm, units) },
+    ],
+    start: marks && say.comeUp(placeWithin(marks.box, ...marks.start), marks.way !== null),
+    needleful: say.needleful(begins, loads - (begins === 'new' ? 1 : 0)),
+    seconds: works.reduce((sum, own) => sum + stepSeconds(own), 0),
+    tails,
+    because: becauseOf(rules.rules, order, line.from, (part) => nameOf.get(part) ?? part)[0]?.text ?? null,
+    marks,
+  };
+}
+
+/** A name that all of several parts share but for their numbers; null: they have none. */
+function sharedName(names: readonly string[]): string | null {
+  const stems = new Set(names.map((name) => name.replace(/[,\s]*\d+(?: of \d+)?$/, '').trim()));
+  const [stem] = stems;
+  return stems.size === 1 && stem ? stem : null;
+}
+
+/**
+ * What a step is called: its part, how many like it, its layer where the part has several, and its shade or journey where the layer has.
+ * @param passes the layers of its first part
+ */
+export function nameOfLine(
+  steps: readonly Step[],
+  passes: readonly PlannedPass[],
+  nameOf: (part: string) => string,
+): string {
+  const first = steps[0]!;
+  const own = nameOfStep(nameOf(first.part), first);
+  const parts = new Set(steps.map(({ part }) => part)).size;
+  const name = parts > 1 ? say.likeParts(sharedName(steps.map(({ part }) => nameOf(part))) ?? own, parts) : own;
+  const layer = passes.length > 1 || first.role !== 'filling' ? first.role : null;
+  if (first.journey !== null) return say.partAndJourney(name, stitchOfStep(first).inSentence);
+  return say.partAndLayer(name, layer, shadeOf(first, passes[first.layer]));
+}
+
+/** Which of the shades of its layer a step works, counted from 1; 0: the first row in a thread of its own; null: the layer has one. */
+function shadeOf({ shade }: Step, pass: PlannedPass | undefined): readonly [number: number, count: number] | null {
+  if (!pass || pass.shades.length < 2) return null;
+  const rows = pass.threads.length - pass.shades.length;
+  return [shade + 1 - Math.max(0, rows), pass.shades.length];
+}

@@ -1,0 +1,26 @@
+// renders the PDF pages of a piece's guide as SVG sheet
+import { readFileSync, writeFileSync } from 'node:fs';
+import { Planner } from './core/src/advice/index.ts';
+import { readPiece } from './core/src/piece/index.ts';
+import { finishPlan } from './core/src/finish/index.ts';
+import { guidePages, makeGuide, SHEETS } from './core/src/paper/index.ts';
+import { pathData } from './core/src/geometry/index.ts';
+import { USUAL_FACTORS } from './core/src/work/index.ts';
+import { planText } from './cli/src/planFile.ts';
+import { readOptions } from './cli/src/options.ts';
+const [file, out, ...more] = process.argv.slice(2);
+const o = readOptions([file!, ...more]); if (!o.ok) throw new Error(o.problem);
+const planned = planText(readFileSync(file!, 'utf8'), o.value, null, new Map(), {entries:[],cards:[],basket:[]} as any);
+if (!planned.ok) throw new Error(planned.problem);
+const { piece, workings } = planned.value as any;
+const p = o.value.finish ? { ...piece, finish: { ...piece.finish, end: o.value.finish } } : piece;
+const t0 = performance.now();
+const fin = finishPlan(p, workings.plan, USUAL_FACTORS);
+const g = makeGuide(p, workings.plan, fin, { hand: 'right', units: 'metric' });
+const t1 = performance.now();
+const pages = guidePages(g, SHEETS.find(s=>s.id==='a4')!);
+console.log('guide ms', t1 - t0, 'pages', performance.now() - t1, pages.length, 'steps', g.notes.length);
+const grey = (v:number)=>`rgb(${v*255} ${v*255} ${v*255})`;
+const esc=(s:string)=>s.replace(/&/g,'&amp;').replace(/</g,'&lt;');
+const svg = pages.map((pg)=>`<svg viewBox="0 0 ${pg.widthMm} ${pg.heightMm}" width="620" style="background:#fff;margin:6px">${pg.items.map(i=> i.type==='text'?`<text x="${i.x}" y="${i.y}" font-size="${i.sizeMm}" text-anchor="${i.align==='centre'?'middle':'start'}" font-weight="${i.isBold?600:400}">${esc(i.text)}</text>`: i.type==='picture'?`<circle cx="${i.x+i.widthMm/2}" cy="${i.y+i.heightMm/2}" r="${i.widthMm/2}" fill="#ddd"/>`: i.type==='strokes'?`<path d="${i.lines.map(p=>pathData({points:p,closed:false},2)).join('')}" fill="none" stroke="${i.hex}" stroke-width="${i.widthMm}" stroke-linecap="round" stroke-linejoin="round"/>`:`<path d="${pathData(i,2)}" fill="none" stroke="${(i as any).hex??grey(i.grey)}" stroke-width="${i.widthMm}" stroke-linecap="round" ${i.dashMm?`stroke-dasharray="${i.dashMm}"`:''}/>`).join('')}</svg>`).join('');
+writeFileSync(out!, `<body style="background:#888;margin:0;font-family:'DejaVu Sans',sans-serif">${svg}</body>`);

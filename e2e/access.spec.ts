@@ -210,8 +210,8 @@ test.describe('on a phone', () => {
     await page.getByTestId('begin').click();
     await expect(page.getByTestId('done')).toBeVisible();
     await check(page, 'a step');
-    await page.getByTestId('more').click();
-    await expect(page.getByTestId('later')).toBeVisible();
+    await page.getByTestId('wrong').click();
+    await expect(page.getByRole('dialog')).toContainText('Something is wrong');
     await check(page, 'what else can be said of a step');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Settings for stitching' }).click();

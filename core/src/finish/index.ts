@@ -18,6 +18,6 @@ export type { Heights } from './puffed.ts';
 export { GROWN_AT_FIRST, WORKED_AREA } from './outlines.ts';
 export { materialInWords } from './materialWords.ts';
 export { brokenFinishRules } from './orderRules.ts';
-export { amountsInWords } from './amountWords.ts';
+export { amountsInWords } from './words.ts';
 export { finishTools, type FinishTools } from './tools.ts';
 export { ACT_NAMES, END_NAMES } from './endNames.ts';

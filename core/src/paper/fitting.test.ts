@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Planner } from '../advice/index.ts';
+import { finishPlan } from '../finish/index.ts';
 import { demoPiece } from '../testing/pieces.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
 import { fitted, widthOf } from './fitting.ts';
@@ -32,10 +33,11 @@ describe('on paper, a name of any length', () => {
   it.each(NAMES)('stays on the page: %.19s', (name) => {
     const piece = { ...demoPiece('kite'), name };
     const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+    const finish = finishPlan(piece, plan, USUAL_FACTORS);
     const shows = { outlines: true, grain: true, numbers: true, directions: true, shades: true, ring: true };
     const pages = [
       ...SHEETS.flatMap((sheet) => [
-        ...guidePages(makeGuide(piece, plan, { hand: 'right', units: 'metric' }), sheet),
+        ...guidePages(makeGuide(piece, plan, finish, { hand: 'right', units: 'metric' }), sheet),
         ...patternPages(piece, plan, { ...shows, mirrored: false, sheet, printer: TRUE_PRINTER }),
       ]),
       ...cuttingPages(piece, plan.colours, 'metric'),

@@ -1,12 +1,11 @@
 import { USUAL_FACTORS } from '@junctura/core/work';
 import { createCanvas } from '@napi-rs/canvas';
 import { Planner } from '@junctura/core/advice';
+import { finishPlan } from '@junctura/core/finish';
 import { readSvg } from '@junctura/core/drawing';
 import {
-  guideMap,
   guidePages,
   makeGuide,
-  mapBoxOf,
   patternPages,
   printerScale,
   SHEETS,
@@ -134,7 +133,7 @@ describe('the printed pattern, read back', () => {
 });
 
 describe('the printed guide, read back', () => {
-  it('has its callouts where they were laid, none on another, and a bar of 100 mm', async () => {
+  it('has its numbers where they were laid', async () => {
     const body = Array.from(
       { length: 24 },
       (_, i) =>
@@ -147,20 +146,28 @@ describe('the printed guide, read back', () => {
     );
     if (!read.ok) throw new Error(read.problem);
     const { plan } = new Planner().plan(read.value, USUAL_FACTORS);
-    const guide = makeGuide({ ...read.value, name: 'Discs – Ελλάς, Кот, Łąka, 花' }, plan, {
-      hand: 'right',
-      units: 'metric',
-    });
+    const finish = finishPlan(read.value, plan, USUAL_FACTORS);
+    const guide = makeGuide(read.value, plan, finish, { hand: 'right', units: 'metric' });
     const sheet = SHEETS[0]!;
     const pages = guidePages(guide, sheet);
     const { bytes, unknown } = await pagesToPdf(pages, guide.title, { readFont });
     expect(unknown).toBe('花');
-    const map = pages.findIndex(({ items }) => items.some((item) => item.type === 'text' && item.text === 'The map'));
-    const paper = await print(bytes, map + 1);
-    expect(Math.abs(barAcross(paper) - 100)).toBeLessThan(0.2);
-    const { callouts } = guideMap(guide, mapBoxOf(sheet));
-    expect(callouts.length).toBeGreaterThan(20);
-    for (const { x, y, r } of callouts) {
+    // The numbers of the map, as they were laid: each in its ring.
+    const rings = pages.flatMap(({ items }, page) =>
+      items.flatMap((item) => {
+        if (item.type !== 'line' || item.step === undefined || !item.closed || item.widthMm !== 0.25) return [];
+        const xs = [...item.points].filter((_, i) => i % 2 === 0);
+        const ys = [...item.points].filter((_, i) => i % 2 === 1);
+        const [left, right, top] = [Math.min(...xs), Math.max(...xs), Math.min(...ys)];
+        const r = (right - left) / 2;
+        return [{ page, x: left + r, y: top + r, r }];
+      }),
+    );
+    expect(rings.length).toBeGreaterThan(20);
+    const paper = await print(bytes, rings[0]!.page + 1);
+    const first = rings.filter(({ page }) => page === rings[0]!.page);
+    expect(first.length).toBeGreaterThan(10);
+    for (const { x, y, r } of first) {
       const angles = Array.from({ length: 60 }, (_, i) => (2 * Math.PI * i) / 60);
       const isRing = (angle: number): boolean =>
         [-1, 0, 1].some((off) =>

@@ -1,3 +1,5 @@
+import { finishPlan } from '@junctura/core/finish';
+import { USUAL_FACTORS } from '@junctura/core/work';
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import {
@@ -231,7 +233,7 @@ function reckon(piece: Piece, { plan: made }: Workings): void {
   orderTotals(piece, made);
   rankWays(piece, made);
   redrawPlan(piece, made, 3);
-  makeGuide(piece, made, { hand: 'right', units: 'metric' });
+  makeGuide(piece, made, finishPlan(piece, made, USUAL_FACTORS), { hand: 'right', units: 'metric' });
   pictureSvg(piece, made);
   needleRuns(piece, made.parts, made.order);
 }

@@ -1,13 +1,15 @@
 import { countingEntries, forecast, hoursInAll, learnPace, paceIn, workSoFar } from '@junctura/core/log';
-import { nameOfStep, stitchOfStep, type Step } from '@junctura/core/order';
+import { nameOfStep, numberedAt, numberedSteps, stitchOfStep, type Step } from '@junctura/core/order';
+import { layerOfStep, nameOfLine, noteOf, type StepNote } from '@junctura/core/paper';
 import type { RecordEntry } from '@junctura/core/piece';
 import { shownColour } from '@junctura/core/piece';
-import { sittingsOf, stepSeconds, type Sitting, type StepWork } from '@junctura/core/thread';
+import { sittingsOf, stepSeconds, tidyTails, type Sitting, type StepWork } from '@junctura/core/thread';
 import { layOut } from '@junctura/core/transfer';
 import { defineStore } from 'pinia';
 import { computed, ref, watch, type ComputedRef } from 'vue';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useRecord, type Noted } from './record.ts';
+import { useSettings } from './settings.ts';
 import { useWorkings } from './workings.ts';
 
 /** The open piece as it is worked: what is done, what is to do now, and what a tap notes. */
@@ -15,6 +17,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   const opened = useOpenedPiece();
   const workings = useWorkings();
   const record = useRecord();
+  const settings = useSettings();
   const plan = computed(() => workings.current?.plan ?? null);
   const soFar = computed(() => (plan.value ? workSoFar(record.entries, plan.value) : null));
   const pace = computed(() => learnPace(soFar.value?.done ?? []));
@@ -60,7 +63,37 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     return sittingsOf(workings.piece, plan.value).find(({ steps: own }) => own.some(({ step }) => step === at)) ?? null;
   });
 
-  const nameOf = (step: Step | null): string => (step ? nameOfStep(opened.nameOf(step.part), step) : '');
+  const nameOf = (step: Step | null): string =>
+    step ? nameOfLine([step], plan.value?.parts[step.depth]?.passes ?? [], opened.nameOf) : '';
+  const partNameOf = (step: Step | null): string => (step ? nameOfStep(opened.nameOf(step.part), step) : '');
+  const layerOf = (step: Step | null): string =>
+    step ? layerOfStep(step, plan.value?.parts[step.depth]?.passes ?? []) : '';
+  /** The steps as the guide numbers them, and the loose tails that are woven in before some of them. */
+  const numbered = computed(() => numberedSteps(plan.value?.order ?? []));
+  const tails = computed(() => (plan.value ? tidyTails(plan.value, numbered.value) : new Map<number, number>()));
+  /** Which step of the guide the present one is, and which of how many alike. */
+  const numberOfPresent = computed(() => {
+    const at = present.value ? numbers.value.get(present.value.key) : undefined;
+    if (at === undefined) return null;
+    const line = numberedAt(numbered.value, at);
+    return { number: line.number, of: numbered.value.length, part: at - line.from + 1, parts: line.to - line.from, at };
+  });
+  /** How many of the numbered steps are done, and of how many. */
+  const stepsDone = computed(() => {
+    const done = new Set(soFar.value?.done.map(({ step }) => step.key));
+    const order = plan.value?.order ?? [];
+    const isDone = ({ from, to }: { from: number; to: number }): boolean =>
+      order.slice(from, to).every(({ key }) => done.has(key));
+    return { done: numbered.value.filter(isDone).length, of: numbered.value.length };
+  });
+  /** All that the guide says of the present step. */
+  const presentNote = computed((): StepNote | null => {
+    const own = numberOfPresent.value;
+    if (!plan.value || !own) return null;
+    const line = { number: own.number, from: own.at, to: own.at + 1 };
+    const loose = own.part === 1 ? (tails.value.get(own.number) ?? 0) : 0;
+    return noteOf(workings.piece, plan.value, line, settings.units, loose);
+  });
   const colourBy = (id: string | undefined): ReturnType<typeof shownColour> => shownColour(workings.piece, id);
   /** What to lay out for the sitting that comes. */
   const needs = computed(() =>
@@ -124,6 +157,11 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     workOf,
     secondsOf,
     nameOf,
+    partNameOf,
+    layerOf,
+    numberOfPresent,
+    stepsDone,
+    presentNote,
     colourBy,
     needs,
     needlesWanted,

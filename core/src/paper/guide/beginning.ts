@@ -104,7 +104,9 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
   const mm = (length: number): string => formatLength(length, options.units);
   const needs = piece.hoop ? hoopNeeds(piece.hoop, spreadOfPositions(piece.positions)) : null;
   const tools = finishTools(finish);
-  const stitched = [...new Set(plan.order.map(({ needle }) => needleName(needle)))];
+  // A blunt needle that is only taken up for the second half of a stitch is laid out, too.
+  const ofPasses = plan.parts.flatMap(({ passes }) => passes.flatMap((pass) => pass.needles.map(needleName)));
+  const stitched = [...new Set([...ofPasses, ...plan.order.map(({ needle }) => needleName(needle))])];
   const needles = [...new Set([...stitched, ...tools.needles])].sort();
   const row = (name: string, detail: string, amount: string): MaterialRow => ({ sample: null, name, detail, amount });
   const size = needs

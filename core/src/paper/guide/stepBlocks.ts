@@ -1,5 +1,6 @@
 import { closeUp } from './closeUp.ts';
 import type { Block, GuideContext, StepBlock } from './guide.ts';
+import type { LayerFigure } from './layerFigures.ts';
 import { guideMap } from './guideMap.ts';
 import type { StepNote } from './stepNotes.ts';
 import * as say from './words.ts';
@@ -69,13 +70,22 @@ function stepBlock({ piece, plan, letters }: GuideContext, note: StepNote): Step
   };
 }
 
+/** What is done before the first stitch of a step. */
+export function firstLines(note: StepNote): string[] {
+  return [...(note.tails > 0 ? [say.tidyFirst(note.tails)] : []), note.needleful];
+}
+
 /** What is said of a step besides its figures, in the order in which it is done. */
 export function noteLines(note: StepNote): string[] {
   return [
-    ...(note.tails > 0 ? [say.tidyFirst(note.tails)] : []),
-    note.needleful,
+    ...firstLines(note),
     ...(note.start === null ? [] : [note.start]),
     ...(note.marks && note.marks.borders.length > 0 ? [say.BORDERS] : []),
     ...(note.because === null ? [] : [note.because]),
   ];
+}
+
+/** The figures of a step that are glanced at while it is worked: not how many stitches and how much thread it takes in all. */
+export function glanced({ figures }: StepNote): LayerFigure[] {
+  return figures.filter(({ label }) => label !== say.STITCHES && label !== say.THREAD);
 }

@@ -73,7 +73,7 @@ export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: Unit
     name: nameOfLine(steps, planned.passes, (part) => nameOf.get(part) ?? part),
     stitch: stitchOfStep(first).name,
     thread: { name, hex, kind: threadKind(first.thread).name, strands: first.strands, lengthMm },
-    needle: needleName(first.needle),
+    needle: first.journey === null && pass.needles.length > 1 ? say.needlesInTurn(pass.needles.map(needleName)) : needleName(first.needle),
     figures: [
       ...layerFigures(pass, planned, first.journey),
       ...(direction === null || first.journey === 1 ? [] : [{ label: say.DIRECTION, value: direction }]),
@@ -109,9 +109,15 @@ export function nameOfLine(
   const own = nameOfStep(nameOf(first.part), first);
   const parts = new Set(steps.map(({ part }) => part)).size;
   const name = parts > 1 ? say.likeParts(sharedName(steps.map(({ part }) => nameOf(part))) ?? own, parts) : own;
-  const layer = passes.length > 1 || first.role !== 'filling' ? first.role : null;
-  if (first.journey !== null) return say.partAndJourney(name, stitchOfStep(first).inSentence);
-  return say.partAndLayer(name, layer, shadeOf(first, passes[first.layer]));
+  const layer = layerOfStep(first, passes);
+  return layer === '' ? name : say.partAndLayer(name, layer);
+}
+
+/** What of its part a step is, in a few words: its layer, its shade or its journey; empty: all of it. */
+export function layerOfStep(step: Step, passes: readonly PlannedPass[]): string {
+  const layer = passes.length > 1 || step.role !== 'filling' ? step.role : null;
+  if (step.journey !== null) return stitchOfStep(step).inSentence;
+  return say.layerAndShade(layer, shadeOf(step, passes[step.layer]));
 }
 
 /** Which of the shades of its layer a step works, counted from 1; 0: the first row in a thread of its own; null: the layer has one. */

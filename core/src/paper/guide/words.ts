@@ -91,19 +91,22 @@ const LAYERS: Readonly<Record<PassRole, string>> = {
   accent: 'highlights',
 };
 
-/** @param shade which of how many shades of the layer; 0: its first row */
-export function partAndLayer(
-  name: string,
+/** A layer and which of its shades, in a few words. @param shade 0: its first row */
+export function layerAndShade(
   role: PassRole | null,
   shade: readonly [number: number, count: number] | null,
 ): string {
-  if (shade === null) return role === null ? name : `${name}: ${LAYERS[role]}`;
+  const layer = role === null ? '' : LAYERS[role];
+  if (shade === null) return layer;
   const [number, count] = shade;
   const which = number < 1 ? 'first row' : `shade ${formatNumber(number)} of ${formatNumber(count)}`;
-  return role === null ? `${name}: ${which}` : `${name}: ${LAYERS[role]}, ${which}`;
+  return layer === '' ? which : `${layer}, ${which}`;
 }
 
-export const partAndJourney = (name: string, journey: string): string => `${name}: ${journey}`;
+export const partAndLayer = (name: string, layer: string): string => `${name}: ${layer}`;
+
+/** Needles in the order in which they are taken up. */
+export const needlesInTurn = (needles: readonly string[]): string => needles.join(', then ');
 
 /** A time at the table: what takes less than a minute takes a minute. */
 export const aboutTime = (seconds: number): string => formatDuration(Math.max(60, seconds) / 3600);
@@ -256,7 +259,7 @@ export const sameThread = (letter: string, colour: string): string => `for the e
 export const DRAW_STRANDS =
   'Cut a length, draw its strands out one by one from one end, smooth them, and lay together as many as the step says. Spare strands wait for a fine line.';
 
-export const markedWith = (mark: string): string => `Way of marking: ${mark}.`;
+export const markedWith = (mark: string): string => `Transfer method: ${mark}.`;
 
 export const TAKE_OFF = 'Take the cloth out of the hoop whenever you stop for more than a day: a hoop leaves marks.';
 

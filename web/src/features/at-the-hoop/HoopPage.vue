@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { aheadMs } from '@junctura/core/log';
-import { stitchOfStep } from '@junctura/core/order';
+import { needleName, stitchOfStep, type Step } from '@junctura/core/order';
+import { noteLines } from '@junctura/core/paper';
 import { formatDuration } from '@junctura/core/measure';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
 import { ArrowLeft, Lamp, RotateCw, Settings } from '@lucide/vue';
@@ -21,6 +22,7 @@ import BeginSheet from './BeginSheet.vue';
 import PresentStep from './PresentStep.vue';
 import StepPicture from './StepPicture.vue';
 import { speak, tick } from './sounds.ts';
+import type { MoreTopic } from './moreTopics.ts';
 import * as say from './words.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 
@@ -92,13 +94,20 @@ function takeBreak(): void {
 
 const colour = computed(() => work.colourBy(work.present?.colour));
 const present = computed(() => work.present);
-const count = computed(() => work.steps.length);
-const number = computed(() => (work.soFar?.done.length ?? 0) + 1);
+/** What the last tap did and what comes now, for those who hear the page. */
+const said = ref('');
 
 watch(present, (step, before) => {
   if (step && before && settings.hoop.voice)
-    speak(say.spokenStep(work.nameOf(step), stitchOfStep(step).inSentence, colour.value.name));
+    speak(spokenNow(step));
 });
+/** The step read aloud: what it is, in which thread, by which figures, and where it begins. */
+function spokenNow(step: Step): string {
+  const { presentNote } = work;
+  const told = presentNote ? [...presentNote.figures.map(say.figure), ...noteLines(presentNote)] : [];
+  const thread = say.threadOf(colour.value.name, step.strands, needleName(step.needle));
+  return say.spokenStep(work.nameOf(step), stitchOfStep(step).name, thread, told);
+}
 function begin(needles: number): void {
   brokenAt.value = 0;
   void work.note({ type: 'sitting-begun', needles });
@@ -110,7 +119,8 @@ async function end(needles: number | null, isTakenOff: boolean): Promise<void> {
 }
 const unsaid = computed(() => work.soFar?.unsaid[0] ?? null);
 
-const hasMore = ref(false);
+/** What is asked about the present step; null: nothing. */
+const topic = ref<MoreTopic | null>(null);
 let pressed: ReturnType<typeof setTimeout> | undefined;
 let wasLong = false;
 const LONG_PRESS_MS = 550;
@@ -118,29 +128,36 @@ function press(): void {
   wasLong = false;
   pressed = setTimeout(() => {
     wasLong = true;
-    hasMore.value = true;
+    topic.value = 'all';
   }, LONG_PRESS_MS);
 }
 function release(): void {
   clearTimeout(pressed);
 }
 function done(): void {
+  const [step, next] = [work.present, work.next];
   void work.done();
+  if (step) said.value = say.doneAndNext(work.nameOf(step), next && work.nameOf(next));
   if (settings.hoop.sounds) tick();
 }
 function tap(): void {
   if (!wasLong) done();
   wasLong = false;
 }
+/** Page-turners and presenter remotes send one of these. */
+const [GO_KEYS, BACK_KEYS] = [
+  ['PageDown', 'ArrowRight', 'ArrowDown'],
+  ['PageUp', 'ArrowLeft', 'ArrowUp'],
+];
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || hasMore.value || isEnding.value) return;
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || topic.value !== null || isEnding.value) return;
   const isButton = event.target instanceof HTMLButtonElement;
   const isGo = [' ', 'Enter'].includes(event.key);
-  if ((isGo && !isButton) || event.key === 'PageDown') {
+  if ((isGo && !isButton) || GO_KEYS.includes(event.key)) {
     event.preventDefault();
     if (work.isOpen) done();
     else if (present.value) begin(work.needlesWanted);
-  } else if (event.key === 'PageUp') {
+  } else if (BACK_KEYS.includes(event.key)) {
     event.preventDefault();
     void work.takeBack();
   }
@@ -215,7 +232,7 @@ const isSetting = ref(false);
 
       <template v-else>
         <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
-        <PresentStep :stays-awake="staysAwake" @more="hasMore = true">
+        <PresentStep :stays-awake="staysAwake" @topic="(asked) => (topic = asked)">
           <p v-if="unsaid" class="line ask" role="status">
             {{ say.withoutTap(formatDuration(unsaid.seconds / 3600)) }}
             <NButton size="small" @click="work.note({ type: 'long-gap', stitched: true, before: unsaid!.before })"
@@ -242,11 +259,12 @@ const isSetting = ref(false);
         >
           <strong>{{ work.next ? 'Done, next' : 'Done' }}</strong>
           <span v-if="work.next">{{
-            say.partAndStitch(work.nameOf(work.next), stitchOfStep(work.next).inSentence)
+            say.partAndStitch(work.nameOf(work.next), stitchOfStep(work.next).name)
           }}</span>
-          <span class="figure">{{ say.stepOf(number, count, formatDuration(work.secondsOf(present) / 3600)) }}</span>
+          <span class="figure">{{ say.stepNumber(work.numberOfPresent, work.secondsOf(present)) }}</span>
         </button>
-        <MoreDialog v-if="hasMore" @close="hasMore = false" />
+        <p class="visually-hidden" role="status">{{ said }}</p>
+        <MoreDialog v-if="topic !== null" :topic="topic" @close="topic = null" />
       </template>
 
       <HandOverDialog v-if="isHandingOver" @close="isHandingOver = false" />
@@ -266,7 +284,7 @@ const isSetting = ref(false);
   font-size: 18px;
 }
 .page.open {
-  grid-template-rows: auto minmax(0, 1fr) auto minmax(0, 1.15fr);
+  grid-template-rows: auto minmax(0, 1.2fr) auto minmax(0, 1fr);
 }
 header {
   display: flex;
@@ -311,7 +329,7 @@ header h1 {
   user-select: none;
 }
 .done strong {
-  font-size: calc(40px * var(--type));
+  font-size: calc(34px * var(--type));
   font-weight: 600;
 }
 .done span {

@@ -103,7 +103,7 @@ const open = (): Promise<unknown> => router.push({ name: 'at-the-hoop', params: 
       <dl class="figures">
         <dt>Done</dt>
         <dd class="figure" data-test="work-done">
-          {{ say.stepsDone(soFar.done.length, count, share) }}
+          {{ say.stepsDone(work.stepsDone.done, work.stepsDone.of, share) }}
         </dd>
         <dt>Stitched so far</dt>
         <dd class="figure">{{ say.hoursOnDays(formatDuration(soFar.seconds / 3600), soFar.days.size) }}</dd>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatPercent } from '@junctura/core/measure';
-import { workingDrawing } from '@junctura/core/paper';
+import { noteLines, workingDrawing } from '@junctura/core/paper';
 import { stitchKind } from '@junctura/core/stitches';
 import { NButton, NInput } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -10,10 +10,13 @@ import TheDialog from '../../ui/TheDialog.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { CAN_SPEAK, speak } from './sounds.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import type { MoreTopic } from './moreTopics.ts';
 import * as say from './words.ts';
 
 /** What a long press offers: how it is worked, part of it, later, unpick, something is wrong. */
+const props = defineProps<{ topic: MoreTopic }>();
 const emit = defineEmits<{ close: [] }>();
+const shows = (topic: MoreTopic): boolean => props.topic === 'all' || props.topic === topic;
 const opened = useOpenedPiece();
 const work = useWorkSoFar();
 
@@ -28,8 +31,11 @@ const last = computed(() => work.soFar?.done.at(-1)?.step ?? null);
 const pinText = ref('');
 const noteText = ref('');
 
+/** All that the guide says of the step. */
+const told = computed(() => (work.presentNote ? noteLines(work.presentNote) : []));
+
 function read(): void {
-  speak([kind.value.name, ...kind.value.steps].join('. '));
+  speak([...told.value, kind.value.name, ...kind.value.steps].join('. '));
 }
 async function note(...entries: Parameters<typeof work.note>): Promise<void> {
   await work.note(...entries);
@@ -40,7 +46,8 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
 <template>
   <TheDialog show :title="work.nameOf(step)" width="480px" @close="emit('close')">
     <div class="stack more">
-      <section class="stack">
+      <section v-if="shows('how')" class="stack">
+        <p v-for="line in told" :key="line">{{ line }}</p>
         <h3>{{ kind.name }}</h3>
         <PagePreview :page="page" :label="say.howToWork(kind.name)" />
         <ol>
@@ -48,7 +55,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
         </ol>
         <NButton v-if="CAN_SPEAK" @click="read">Read it to me</NButton>
       </section>
-      <section class="stack">
+      <section v-if="shows('part')" class="stack">
         <h3>Part of it is done</h3>
         <div class="row">
           <NButton
@@ -60,9 +67,6 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
           >
         </div>
         <div class="row">
-          <NButton size="large" data-test="later" @click="note({ type: 'step-later', step: step.key })"
-            >Do it later</NButton
-          >
           <NButton v-if="last" size="large" @click="note({ type: 'unpicked', step: last.key })">{{
             say.unpicked(work.nameOf(last))
           }}</NButton>
@@ -71,7 +75,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
           >
         </div>
       </section>
-      <section class="stack">
+      <section v-if="shows('wrong')" class="stack">
         <h3>Something is wrong</h3>
         <p class="small">
           See the drawings: <LessonLinks :lessons="['unpicking', 'hanging', 'knots', 'fastening-off']" />
@@ -96,7 +100,7 @@ async function note(...entries: Parameters<typeof work.note>): Promise<void> {
           </li>
         </ul>
       </section>
-      <section class="stack">
+      <section v-if="shows('wrong')" class="stack">
         <h3>A note</h3>
         <NInput v-model:value="noteText" type="textarea" maxlength="2000" :input-props="{ 'aria-label': 'Note' }" />
         <NButton :disabled="noteText.trim() === ''" @click="note({ type: 'note', text: noteText.trim() })"

@@ -6,19 +6,14 @@ import { Undo2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import type { MoreTopic } from './moreTopics.ts';
+import { firstLines, glanced } from '@junctura/core/paper';
 import * as say from './words.ts';
 
 /** The present step in words: what, how, in which thread, how far the needle reaches. What is asked meanwhile stands above it. */
 defineProps<{ staysAwake: boolean }>();
-const emit = defineEmits<{ more: [] }>();
+const emit = defineEmits<{ topic: [topic: MoreTopic] }>();
 const work = useWorkSoFar();
-
-const BEGINS = {
-  new: 'Thread a new length.',
-  rest: 'Rethread the rest of the last length.',
-  parked: 'Pick up the parked needle.',
-  same: 'Carry on with the thread in the needle.',
-} as const;
 
 const present = computed(() => work.present);
 const colour = computed(() => work.colourBy(work.present?.colour));
@@ -28,37 +23,48 @@ const needle = computed(() => {
   const own = work.plan && present.value && stepNeedle(work.plan, present.value);
   if (!own) return null;
   const lasts = own.stitches === null ? 'It is enough for the whole step.' : say.enoughFor(own.stitches);
-  return { share: Math.max(0.05, own.share), text: say.sentences(BEGINS[own.begins], lasts) };
+  return { share: Math.max(0.05, own.share), text: lasts };
 });
+/** Its figures in one line, and what is done before the first stitch; the rest of what the guide says is one press away. */
+const figures = computed(() => (work.presentNote ? glanced(work.presentNote).map(say.figure).join(' · ') : ''));
+const first = computed(() => (work.presentNote ? firstLines(work.presentNote) : []));
+
 const parked = computed(() =>
   work.plan && present.value ? parkedDuring(work.plan, present.value).map((id) => work.colourBy(id)) : [],
 );
+function later(): void {
+  if (present.value) void work.note({ type: 'step-later', step: present.value.key });
+}
 </script>
 
 <template>
   <section class="step">
     <slot />
-    <h2 data-test="present">{{ work.nameOf(present) }}</h2>
-    <p class="what">{{ work.stitchName(present) }}</p>
+    <h2 data-test="present">{{ work.partNameOf(present) }}</h2>
+    <p class="what">{{ say.stitchAndLayer(work.stitchName(present), present?.journey === null ? work.layerOf(present) : '') }}</p>
     <p class="thread">
       <i class="bar" :style="{ background: colour.hex }"></i>
       <span>{{ say.threadOf(colour.name, present!.strands, needleName(present!.needle)) }}</span>
     </p>
+    <p class="figures" data-test="figures">{{ figures }}</p>
+    <p class="told" data-test="told">{{ [...first, needle?.text ?? ''].join(' ') }}</p>
     <div v-if="needle" class="needle">
       <span class="gauge" aria-hidden="true"
         ><b :style="{ width: `${Math.round(needle.share * 100)}%`, background: colour.hex }"></b
       ></span>
-      <span>{{ needle.text }}</span>
-    </div>
-    <p v-if="parked.length > 0" class="parked" data-test="parked">
+      <span v-if="parked.length > 0" class="parked" data-test="parked">
       <span class="soft">Parked needles:</span>
       <i v-for="(own, i) in parked" :key="i" :style="{ background: own.hex }" :title="own.name"></i>
       <span class="visually-hidden">{{ formatList(parked.map(({ name }) => name)) }}</span>
-    </p>
+      </span>
+    </div>
     <p v-if="!staysAwake" class="soft small">This browser can’t keep the screen on.</p>
     <div class="side">
       <NButton :disabled="!work.canTakeBack" data-test="back" @click="work.takeBack"><Undo2 :size="18" />Undo</NButton>
-      <NButton data-test="more" @click="emit('more')">How, later, problem…</NButton>
+      <NButton data-test="how" @click="emit('topic', 'how')">How it is worked</NButton>
+      <NButton data-test="later" @click="later">Later</NButton>
+      <NButton data-test="part" @click="emit('topic', 'part')">Part of it</NButton>
+      <NButton data-test="wrong" @click="emit('topic', 'wrong')">Something is wrong</NButton>
     </div>
   </section>
 </template>
@@ -66,15 +72,18 @@ const parked = computed(() =>
 <style scoped>
 .step {
   display: grid;
-  gap: 6px;
-  padding: 10px 18px;
+  gap: 5px;
+  padding: 8px 16px;
   background: var(--paper);
 }
 .step h2 {
-  font-size: calc(30px * var(--type));
+  font-size: calc(28px * var(--type));
+  line-height: 1.15;
+  overflow-wrap: anywhere;
 }
 .what {
-  font-size: calc(22px * var(--type));
+  font-size: calc(20px * var(--type));
+  line-height: 1.25;
 }
 .thread {
   display: flex;
@@ -83,17 +92,28 @@ const parked = computed(() =>
 }
 .bar {
   flex: none;
-  width: 64px;
+  width: 44px;
   height: 14px;
   border-radius: 7px;
   border: 1px solid rgb(0 0 0 / 20%);
 }
+.figures,
+.told {
+  font-size: calc(16px * var(--type));
+}
+.figures,
+.told,
+.thread {
+  line-height: 1.3;
+}
 .needle {
-  display: grid;
-  gap: 4px;
-  font-size: 16px;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-size: 15px;
 }
 .gauge {
+  flex: 1;
   height: 6px;
   border-radius: 3px;
   background: var(--chalk);
@@ -117,7 +137,7 @@ const parked = computed(() =>
 }
 .side {
   display: flex;
-  gap: 10px;
+  gap: 8px;
   flex-wrap: wrap;
 }
 @media (min-width: 760px) and (orientation: landscape) {

@@ -14,8 +14,24 @@ export const stitchedSoFar = (hours: string): string => `${hours} of stitching s
 
 export const withoutTap = (time: string): string => `${time} without a tap: were you stitching, or away?`;
 
-export const stepOf = (step: number, count: number, time: string): string =>
-  `${formatNumber(step)} of ${formatNumber(count)} · about ${time}`;
+/** Which step of the guide it is, which of how many alike, and about how long it takes. */
+export function stepNumber(
+  step: { readonly number: number; readonly of: number; readonly part: number; readonly parts: number } | null,
+  seconds: number,
+): string {
+  const time = formatDuration(Math.max(60, seconds) / 3600);
+  if (!step) return `about ${time}`;
+  const { number, of, part, parts } = step;
+  return parts > 1
+    ? `Step ${formatNumber(number)} of ${formatNumber(of)}, ${formatNumber(part)} of ${formatNumber(parts)} alike · about ${time}`
+    : `Step ${formatNumber(number)} of ${formatNumber(of)} · about ${time}`;
+}
+
+export const figure = ({ label, value }: { readonly label: string; readonly value: string }): string =>
+  label === '' ? value : `${label}: ${value}`;
+
+export const doneAndNext = (done: string, next: string | null): string =>
+  next === null ? `Done: ${done}. That was the last step.` : `Done: ${done}. Next: ${next}.`;
 
 export const stepsDone = (done: number, count: number, share: number): string =>
   `${formatNumber(done)} of ${plural(count, 'step')}, ${formatPercent(share)} of the time`;
@@ -108,7 +124,8 @@ export const clothInHoop = (cloth: string, positions: readonly number[]): string
 
 export const partAndStitch = (part: string, stitch: string): string => `${part}, ${stitch}`;
 
-export const spokenStep = (part: string, stitch: string, colour: string): string => `${part}, ${stitch}, ${colour}`;
+export const spokenStep = (part: string, stitch: string, thread: string, told: readonly string[]): string =>
+  [part, stitch, thread, ...told].join('. ');
 
 export const partDone = (part: string): string => `Part done: ${part}`;
 
@@ -150,11 +167,11 @@ export const usedOn = (use: { day: string; part: string; stitch: string; length:
 export const threadOf = (colour: string, strands: number, needle: string): string =>
   `${colour}, ${plural(strands, 'strand')}, ${needle} needle`;
 
-export const sentences = (first: string, second: string): string => `${first} ${second}`;
-
 export const datedAhead = (ms: number): string =>
   `Some of this record is dated up to ${formatDuration(ms / 3_600_000)} later than now: the clock of one of your devices was ahead. It counts all the same.`;
 
 export const GONE_PART = 'a part that no longer exists';
 
 export const GONE_STEP = 'a step that no longer exists';
+
+export const stitchAndLayer = (stitch: string, layer: string): string => (layer === '' ? stitch : `${stitch}, ${layer}`);

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { formatDuration, formatThread } from '@junctura/core/measure';
+import { END_NAMES } from '@junctura/core/finish';
 import { computed, ref, type Component } from 'vue';
 import { useFinishing } from '../../session/finishing.ts';
 import { useSettings } from '../../session/settings.ts';
 import TabRow from '../../ui/TabRow.vue';
 import EndChoice from './EndChoice.vue';
-import { END_NAMES } from './words.ts';
 import * as say from './words.ts';
 import { comesLater } from '../../ui/comesLater.ts';
 

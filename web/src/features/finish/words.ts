@@ -1,14 +1,9 @@
 import {
-  formatLength,
   formatList,
   formatNumber,
   formatPercent,
-  formatThread,
   plural,
-  type UnitSystem,
 } from '@junctura/core/measure';
-import type { FinishStep } from '@junctura/core/finish';
-import type { End } from '@junctura/core/piece';
 
 export const sizeAcross = (what: string): string => `${what}, width`;
 

@@ -48,8 +48,6 @@ export const notKept = (wish: string): string =>
 
 export const sittingN = (sitting: number): string => `Sitting ${sitting}`;
 
-export const andLike = (count: number): string => ` and ${count} like it`;
-
 export const clothAllows = (mm: number): string => `This cloth allows ${formatFine(mm)}.`;
 
 export const comparing = (done: number, all: number): string => `Comparing: ${done} of ${all} ways`;

@@ -69,8 +69,9 @@ it('at the hoop what was left for later comes later; needles that do not come ba
   await press('begin');
   const present = async (): Promise<string> => (await app.find('[data-test=present]')).textContent;
   const first = await present();
-  await press('more');
+  await press('wrong');
   await app.says('[role=dialog]', 'Something is wrong');
+  await app.press('Close', '[role=dialog]');
   await press('later');
   await app.until(async () => expect(await present()).not.toBe(first));
   await press('end');
@@ -86,21 +87,21 @@ it('the desk sees what was done at the hoop, what is left, and each entry, which
   await app.click('[data-test=begin]');
   for (let i = 2; i <= 4; i++) {
     await app.click('[data-test=done]');
-    await app.says('[data-test=done]', `${i} of 20`);
+    await app.says('[data-test=done]', `Step ${i} of 13`);
   }
   // Keys and pedals do the same.
   await app.key('PageDown');
-  await app.says('[data-test=done]', '5 of 20');
+  await app.says('[data-test=done]', 'Step 5 of 13');
   await app.key('PageUp');
-  await app.says('[data-test=done]', '4 of 20');
+  await app.says('[data-test=done]', 'Step 4 of 13');
   await app.press('Back to the desk');
   await app.settle();
-  await app.says('[data-test=work-done]', '3 of 20 steps');
+  await app.says('[data-test=work-done]', '3 of 13 steps');
   await app.says('[data-test=work-left]', 'of thread');
   await app.press('Record', CARD);
   const record = '[data-test=record]';
   await app.until(() => expect(app.all(`${record} li`).length).toBeGreaterThan(2));
   await app.press('Undo', await app.find('li', record, /Done:.*Undo/));
   await app.press('How far it is', CARD);
-  await app.says('[data-test=work-done]', '2 of 20 steps');
+  await app.says('[data-test=work-done]', '2 of 13 steps');
 });

@@ -285,6 +285,34 @@ describe('findings', () => {
     expect(found(after(piece, flat.edit))).not.toContain('crushed');
   });
 
+  it('raised parts that press on each other’s hoop are crushed in every order; a larger hoop holds all at once', () => {
+    // Held by the positions at -32 and 32 mm; each of the knots lies where the ring of the other position comes down.
+    const knots = (x: number): string => `<circle cx="${x}" cy="0" r="1.5" fill="#a33"/>`;
+    const flat = (x: number): string => `<path d="M${x} -5V5" stroke="#33a" stroke-width="0.5" fill="none"/>`;
+    const at = (x: number): number => x + 90;
+    const drawn = pieceOf([knots(at(-17)), knots(at(17)), flat(at(-70)), flat(at(70))].join(''), { hoop: plainHoop(100, 5) });
+    const parts = drawn.drawing.parts.map((part) =>
+      part.kind === 'area' ? { ...part, passes: [plainPass('french-fill', 'stranded-cotton', 2)] } : part,
+    );
+    const piece: Piece = {
+      ...drawn,
+      drawing: { ...drawn.drawing, parts },
+      placement: { ...drawn.placement, xMm: -90, yMm: 0 },
+      positions: [
+        [-32, 0],
+        [32, 0],
+      ],
+    };
+    const { plan, findings } = new Planner().plan(piece, USUAL_FACTORS, { pictures });
+    const crushed = findings.find(({ id }) => id === 'crushed')!;
+    const larger = remediesFor(piece, plan, crushed).find(({ label }) => label.startsWith('Use a 18 cm hoop'))!;
+    expect(larger.label).toContain('fewer');
+    const whole = after(piece, larger.edit);
+    expect(whole.positions).toEqual([]);
+    expect(found(whole)).not.toContain('crushed');
+    expect(found(whole)).not.toContain('outside-hoop');
+  });
+
   it('a colour is told as lost where it borders on the cloth, not where other stitches lie all round it', () => {
     const onDark = '<circle r="14" fill="#334455"/><circle r="5" fill="#fdfcf8"/>';
     const white = { cloth: { kind: 'calico', colour: '#ffffff' } } as const;

@@ -418,6 +418,9 @@ export const TIE_ALONG = 'Tie it with a line along the middle';
 
 export const useMark = (mark: string): string => `Use ${mark}`;
 
+export const largerHoop = (nominalMm: number, clothMm: number, moves: number): string =>
+  `Use a ${formatNumber(nominalMm / 10)} cm hoop: ${formatNumber(Math.ceil(clothMm / 10))} cm of cloth, ${plural(moves, 'hoop move')} fewer`;
+
 export const usePositions = (count: number): string => `Use ${plural(count, 'hoop position')}`;
 
 export const fitWithRoom = (airMm: number): string => `Fit with ${mm(airMm)} to the hoop`;

@@ -1,3 +1,4 @@
+import { boxOf, placeAt, placeWithin, type Box, type PlaceWithin } from '../geometry/index.ts';
 import { Memory } from '../measure/index.ts';
 import { NEEDLE_NAMES, type Needle, type ThreadId } from '../materials/index.ts';
 import type { PassRole, PlanInput } from '../piece/index.ts';
@@ -40,6 +41,8 @@ export interface Step extends WorkStep {
   readonly isRaised: boolean;
   /** Which of the two journeys of its stitch it is, where that is worked in two threads; null: all of it. */
   readonly journey: 0 | 1 | null;
+  /** Where in its part its zone lies; null: it is all of the part, or what of it lies in a position of the hoop. */
+  readonly zonePlace: PlaceWithin | null;
 }
 
 /** What a step works, as it is called: a stitch, or one journey of it. */
@@ -107,7 +110,14 @@ function stepOf(planned: PlannedPart, depth: number, step: WorkStep, thread: Wor
     setUp: `${colour} ${kind} ${strands} ${needleName(needle)} ${isTying(pass, step)}`,
     isRaised: isRaised(planned),
     journey: isInJourneys(pass) ? (shade === 0 ? 0 : 1) : null,
+    zonePlace: step.zone > 0 && planned.placed.box ? placeOfZone(planned.placed.box, path) : null,
   };
+}
+
+/** Where in its part the stitches of a zone lie, by their middle. */
+function placeOfZone(part: Box, { starts, xy }: WorkedThread['path']): PlaceWithin {
+  const zone = boxOf([Float64Array.from([...starts].flatMap((move) => placeAt(xy, move)))]) ?? part;
+  return placeWithin(part, (zone.minX + zone.maxX) / 2, (zone.minY + zone.maxY) / 2);
 }
 
 /** A thread of another thickness is worked with a needle of its own. */

@@ -1,8 +1,11 @@
+import type { PlaceWithin } from '../geometry/index.ts';
 import { formatNumber } from '../measure/index.ts';
 import type { PassRole } from '../piece/index.ts';
 import type { RuleId } from './ruleIds.ts';
 
-export const partAndZone = (partName: string, zone: number): string => `${partName}, zone ${zone}`;
+/** A zone of a painted part by its number, and by where it lies in the part. */
+export const partAndZone = (partName: string, zone: number, place: PlaceWithin | null): string =>
+  place === null ? `${partName}, zone ${zone}` : `${partName}, zone ${zone} (${place})`;
 
 const ROLE_NAMES: Readonly<Record<PassRole, string>> = {
   padding: 'padding',

@@ -1,3 +1,4 @@
+import type { PlaceWithin } from '../geometry/index.ts';
 import * as say from './words.ts';
 /** What is worked in one go: a layer of a part in one shade, in one position of the hoop. All count from 0. */
 export interface WorkStep {
@@ -18,8 +19,11 @@ export interface WorkStep {
 export type WorkOrder = readonly WorkStep[];
 
 /** The name of a step's part, with the patch of it that the step is. */
-export function nameOfStep(partName: string, { zone }: Pick<WorkStep, 'zone'>): string {
-  return zone > 0 ? say.partAndZone(partName, zone) : partName;
+export function nameOfStep(
+  partName: string,
+  { zone, zonePlace }: Pick<WorkStep, 'zone'> & { readonly zonePlace: PlaceWithin | null },
+): string {
+  return zone > 0 ? say.partAndZone(partName, zone, zonePlace) : partName;
 }
 
 /** What a step is called by rules, records and files. */

@@ -1,6 +1,7 @@
 import {
   freeOrder,
   LET_PLANNER_ORDER,
+  mergeEdits,
   NOTHING_FIXED,
   plainPass,
   type Pass,
@@ -9,11 +10,11 @@ import {
   setPositions,
   setHoop,
 } from '../../piece/index.ts';
-import type { Plan } from '../../thread/index.ts';
+import { hoopMoves, type Plan } from '../../thread/index.ts';
 import { stitchKind } from '../../stitches/index.ts';
 import { isRaised, passesAsWorked, type PlannedPart } from '../../work/index.ts';
-import { clearInHoopMm, hoopAboutAll, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
-import { AIR_MM, WARP_LIMIT, warpOf } from '../../materials/index.ts';
+import { centred, clearInHoopMm, hoopAboutAll, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
+import { AIR_MM, HOOP_SIZES_MM, hoopNeeds, innerDiameterMm, WARP_LIMIT, warpOf } from '../../materials/index.ts';
 import type { Memory } from '../../measure/index.ts';
 import { crushedParts, findPositions, orderOfWork, orderPositions } from '../../order/index.ts';
 import {
@@ -95,6 +96,22 @@ function inAnotherOrder({ piece, plan }: Case<'crushed'>): Offer[] {
   return offers;
 }
 
+/** A hoop in which all of the design lies at once, at its own size, where one is sold. */
+export function inLargerHoop({ piece, plan }: Pick<Case, 'piece' | 'plan'>): Offer[] {
+  const { circle } = plan.design;
+  const { hoop } = piece;
+  if (!hoop || !circle || piece.positions.length < 2) return [];
+  const nominalMm = HOOP_SIZES_MM.find((size) => size > hoop.nominalMm && innerDiameterMm(size) / 2 >= circle.r + hoop.airMm);
+  if (nominalMm === undefined) return [];
+  const larger = { ...hoop, nominalMm, shortMm: null, warp: null };
+  const { clothAcrossMm } = hoopNeeds(larger);
+  const inOne = setHoop(piece, larger, centred(piece.placement, circle, 1), 'Use a larger hoop');
+  const whole = setPositions(piece, [], 'Use a larger hoop');
+  if (!inOne || !whole) return [];
+  const moves = hoopMoves(plan.order);
+  return [[say.largerHoop(nominalMm, clothAcrossMm, moves), mergeEdits(inOne, whole)]];
+}
+
 const FLAT_STITCH = 'Use a flat stitch instead';
 
 /** Wider than this an area is worked flat in long-and-short, mm. */
@@ -148,5 +165,5 @@ export const HOOP_REMEDIES = {
   grain: ({ piece }) => [
     ['Straighten it', setHoop(piece, piece.hoop, onTheGrain(piece.placement), 'Straighten the design')],
   ],
-  crushed: (of) => [...inAnotherOrder(of), ...onPart(of, workedFlat)],
+  crushed: (of) => [...inAnotherOrder(of), ...inLargerHoop(of), ...onPart(of, workedFlat)],
 } satisfies Partial<FindingRemedies>;

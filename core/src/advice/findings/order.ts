@@ -1,8 +1,9 @@
 import { clothOf } from '../../materials/index.ts';
-import type { Rule, RuleId, Step } from '../../order/index.ts';
+import { orderOfWork, outlinesFirst, type Rule, type RuleId, type Step } from '../../order/index.ts';
 import { freeOrder, LET_PLANNER_PLACE, setWorker, type PlanInput } from '../../piece/index.ts';
 import { SITTING_SLACK, sittingsOf, type Plan } from '../../thread/index.ts';
 import { allowedTravelMm } from '../../work/index.ts';
+import { inLargerHoop } from './hoop.ts';
 import {
   hundredths,
   type Case,
@@ -87,8 +88,21 @@ function asFound({ piece, finding }: Case<'before-behind'>): Offer[] {
   return finding.part === null ? [] : [[LET_PLANNER_PLACE, freeOrder(piece, finding.part)]];
 }
 
+/** Outlines before what they bound, or after it: the other way round, where more rules can be kept then. */
+function inOtherSchool({ piece, plan }: Case<'rules-circle'>): Offer[] {
+  const outline = outlinesFirst(piece) ? 'last' : 'first';
+  const { gaveWay } = orderOfWork({ ...piece, worker: { ...piece.worker, outline } }, plan.parts);
+  if (gaveWay.length >= plan.rules.gaveWay.length) return [];
+  return [[OUTLINES[outline], setWorker(piece, { outline })]];
+}
+const OUTLINES = { first: 'Work outlines before what they surround', last: 'Work outlines after what they surround' } as const;
+
 /** What can be done about each, worked out only when it is asked for. */
 export const ORDER_REMEDIES = {
   'before-behind': asFound,
+  'rules-circle': (of) => [
+    ...inOtherSchool(of),
+    ...(of.finding.figures.rule === 'raised-last' ? inLargerHoop(of) : []),
+  ],
   carried: ({ piece }) => [['Carry thread no further than this cloth allows', setWorker(piece, { carryMm: null })]],
 } satisfies Partial<FindingRemedies>;

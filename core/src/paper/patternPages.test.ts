@@ -4,7 +4,8 @@ import { Planner } from '../advice/index.ts';
 import { readSvg } from '../drawing/index.ts';
 import type { Template } from '../finish/index.ts';
 import { polylineLength } from '../geometry/index.ts';
-import { plainHoop, plainPass, type Piece } from '../piece/index.ts';
+import { numberedSteps } from '../order/index.ts';
+import { plainHoop, plainPass, plainScrap, type Piece } from '../piece/index.ts';
 import { svgPiece } from '../testing/pieces.ts';
 import {
   filmSheet,
@@ -48,6 +49,55 @@ const drawn = (page: Page): number =>
     .reduce((sum, item) => sum + polylineLength(item), 0);
 
 describe('the pattern on paper', () => {
+  it('of a design of 11.8 cm in a hoop of 20 cm is one page; the ring is drawn only where it asks for no more', () => {
+    const body = '<circle cx="100" cy="100" r="59" fill="#a33"/>';
+    const inRing = { ring: true };
+    const ringed = (hoopMm: number): [pages: number, dashed: number] => {
+      const made = pages(body, inRing, { hoop: plainHoop(hoopMm, 5) });
+      return [made.length, lines(made[0]!).filter(({ dashMm, closed }) => dashMm === 3 && closed).length];
+    };
+    expect(ringed(200)).toEqual([1, 0]);
+    expect(ringed(150)).toEqual([1, 1]);
+  });
+
+  it('tells lines that are stitched, cut, folded, sewn and edges of scraps apart, and says how', () => {
+    const squares = [0, 1, 2, 3, 4].map((i) => `<rect x="${30 * i}" width="20" height="20" fill="#a33"/>`).join('');
+    const read = svgPiece(squares);
+    const marks = [null, 'cut', 'fold', 'sew', null] as const;
+    const parts = read.drawing.parts.map((part, i) => ({
+      ...part,
+      marking: marks[i]!,
+      scrap: i === 4 ? plainScrap('#aa7744') : null,
+    }));
+    const piece = { ...read, drawing: { ...read.drawing, parts } };
+    const [page] = patternPages(piece, new Planner().plan(piece, USUAL_FACTORS).plan, OPTIONS);
+    const kinds = new Set(
+      lines(page!)
+        .filter(({ closed }) => closed)
+        .map(({ widthMm, dashMm }) => `${widthMm.toFixed(2)} ${dashMm}`),
+    );
+    expect(kinds.size).toBe(5);
+    const said = page!.items.flatMap((item) => (item.type === 'text' ? [item.text] : [])).join(' ');
+    for (const word of ['stitch', 'cut', 'fold', 'sew along', 'edge of a scrap']) expect(said).toContain(word);
+  });
+
+  it('numbers steps as the guide does, each once, none on another', () => {
+    const body = Array.from(
+      { length: 12 },
+      (_, i) => `<circle cx="${20 * (i % 4)}" cy="${20 * Math.floor(i / 4)}" r="7" fill="#a3${i % 10}"/>`,
+    ).join('');
+    const piece = svgPiece(body);
+    const { plan } = new Planner().plan(piece, USUAL_FACTORS);
+    const [page] = patternPages(piece, plan, { ...OPTIONS, numbers: true });
+    const texts = page!.items.filter((item) => item.type === 'text').filter(({ text }) => /^\d+$/.test(text));
+    expect(texts.map(({ text }) => Number(text)).sort((a, b) => a - b)).toEqual(
+      numberedSteps(plan.order).map(({ number }) => number),
+    );
+    texts.forEach((a, i) => {
+      for (const b of texts.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(4);
+    });
+  });
+
   it.each([...SHEETS, filmSheet(180, 260)].map((sheet) => [sheet.id, sheet] as const))(
     'has true size on one page of %s',
     (_id, sheet) => {

@@ -6,7 +6,11 @@ import { innerHalvesMm, markOf } from '../materials/index.ts';
 import { shadePatches, type ShadePatch } from '../painting/index.ts';
 import { colourName, type Marking, type Piece } from '../piece/index.ts';
 import { stitchKind, type StitchPath } from '../stitches/index.ts';
+import { numberedSteps } from '../order/index.ts';
+import { calloutsFor, type PlacedCallouts } from './guide/callouts.ts';
+import { placesOfSteps } from './guide/stepPlaces.ts';
 import type { Page, PrinterScale, Sheet } from './sheets.ts';
+import * as say from './words.ts';
 import { HAIR_MM, tiledPages, type Artwork, type Ink, type Label } from './tiles.ts';
 
 export interface PatternOptions {
@@ -32,7 +36,12 @@ export interface PatternOptions {
 export function patternPages(piece: Piece, plan: Plan, options: PatternOptions): Page[] {
   const { mirrored } = options;
   const what = mirrored ? 'true size · MIRRORED, left and right swapped: lay it face down' : 'true size';
-  return tiledPages(artwork(piece, plan, options), options, piece.name, what);
+  const laidOut = (ring: boolean): Page[] =>
+    tiledPages(artwork(piece, plan, { ...options, ring }), options, piece.name, what);
+  const design = laidOut(false);
+  // The ring only where it asks for no more paper than the design does.
+  const withRing = options.ring && piece.hoop ? laidOut(true) : design;
+  return withRing.length > design.length ? design : withRing;
 }
 
 function artwork(
@@ -50,33 +59,40 @@ function artwork(
   // What two parts share is marked once: a mark drawn twice is hard to get out, and no truer.
   if (isOutlined) {
     const stitched = plan.parts.filter(({ part }) => part.marking === null);
-    for (const line of drawnOnce(stitched.flatMap(outlines), widthMm / 2))
+    for (const line of drawnOnce(stitched.filter(({ part }) => !part.scrap).flatMap(outlines), widthMm / 2))
       add(line, { widthMm, grey: 0, dashMm: null });
     for (const planned of plan.parts) {
-      if (planned.part.marking === null) continue;
-      for (const line of outlines(planned))
-        add(line, { widthMm, grey: 0, dashMm: MARKING_DASH_MM[planned.part.marking] });
+      const kind = planned.part.marking ?? (planned.part.scrap ? 'scrap' : null);
+      if (kind === null) continue;
+      const { wide, dashMm } = MARKED[kind];
+      for (const line of outlines(planned)) add(line, { widthMm: wide * widthMm, grey: 0, dashMm });
     }
-    for (const line of stitched.flatMap(ringMarks)) add(line, { widthMm, grey: 0, dashMm: MARKING_DASH_MM.guide });
+    for (const line of stitched.flatMap(ringMarks)) add(line, { widthMm, grey: 0, dashMm: MARKED.guide.dashMm });
   }
-  plan.parts.forEach((planned, i) => {
-    if (directions)
-      for (const line of directionStrokes(planned)) add(line, { widthMm: HAIR_MM, grey: 0.45, dashMm: 1 });
-    const place = numbers ? labelPlace(planned) : null;
-    if (place) labels.push({ x: place.x * flip, y: place.y, text: String(i + 1) });
-  });
+  if (directions) {
+    for (const line of plan.parts.flatMap(directionStrokes)) add(line, { widthMm: HAIR_MM, grey: 0.45, dashMm: 1 });
+  }
+  const key = isOutlined ? keyOfLines(plan.parts) : [];
+  if (numbers && plan.design.box) {
+    const { callouts } = stepNumbers(plan, plan.design.box);
+    for (const { discs, line } of callouts) {
+      for (const { x, y, text } of discs) labels.push({ x: x * flip, y, text });
+      if (line) add({ points: Float64Array.from(line), closed: false }, { widthMm: HAIR_MM, grey: 0.5, dashMm: null });
+    }
+  }
   if (shades) {
     const painted = plan.parts.flatMap((planned) => paintedPatches(piece, planned));
     for (const { outline } of painted.flatMap(({ patches }) => patches))
       for (const line of outline) add(line, { widthMm: HAIR_MM, grey: 0.3, dashMm: null });
     for (const { patches } of painted)
       for (const { x, y, shade } of patches) labels.push({ x: x * flip, y, text: String(shade + 1) });
-    const key = painted.flatMap((one) => one.key);
-    const { minX = 0, maxX = 0, maxY = 0 } = plan.design.box ?? {};
-    const left = flip < 0 ? -maxX : minX;
-    const below = maxY + KEY_GAP_MM;
-    key.forEach((text, i) => labels.push({ x: left, y: below + i * KEY_LINE_MM, text, align: 'left' }));
+    key.push(...painted.flatMap((one) => one.key));
   }
+  const { minX = 0, maxX = 0, maxY = 0 } = plan.design.box ?? {};
+  const left = flip < 0 ? -maxX : minX;
+  key.forEach((text, i) =>
+    labels.push({ x: left, y: maxY + KEY_GAP_MM + i * KEY_LINE_MM, text, align: 'left' }),
+  );
   if (ring && piece.hoop) {
     const [a, b] = innerHalvesMm(piece.hoop);
     for (const [x, y] of positionsOf(piece)) {
@@ -90,8 +106,38 @@ function artwork(
   return { inks, labels };
 }
 
-/** Lines that are not stitched are told apart by their dashes, mm; what is cut is drawn through. */
-const MARKING_DASH_MM: Readonly<Record<Marking, number | null>> = { guide: 0.8, cut: null, sew: 2, fold: 5 };
+/** Lines that are not stitched are told apart by their dashes and their width: in widths of the marker’s line, and in mm. */
+const MARKED: Readonly<Record<Marking | 'scrap', { readonly wide: number; readonly dashMm: number | null }>> = {
+  guide: { wide: 1, dashMm: 0.8 },
+  cut: { wide: 2.2, dashMm: null },
+  sew: { wide: 1, dashMm: 2 },
+  fold: { wide: 1, dashMm: 8 },
+  scrap: { wide: 1.8, dashMm: 4 },
+};
+
+/** What the lines of a pattern mean, where it has others than those that are stitched. */
+function keyOfLines(parts: readonly PlannedPart[]): string[] {
+  const kinds = new Set(parts.map(({ part }) => part.marking ?? (part.scrap ? 'scrap' : null)));
+  const told = (Object.keys(MARKED) as (keyof typeof MARKED)[]).filter((kind) => kinds.has(kind));
+  return told.length === 0 ? [] : [say.lineKey(told.map((kind) => say.LINE_KINDS[kind]))];
+}
+
+/** Numbers of steps stand within this of the design, mm. */
+const NUMBERS_AROUND_MM = 9;
+
+/** The numbers of the steps at true size; what finds no place is on the map of the guide. */
+function stepNumbers(plan: Plan, { minX, minY, maxX, maxY }: Box): PlacedCallouts {
+  const places = placesOfSteps(plan, numberedSteps(plan.order));
+  return calloutsFor(
+    places.map(({ numbers, ...place }) => ({ ...place, texts: numbers })),
+    {
+      minX: minX - NUMBERS_AROUND_MM,
+      minY: minY - NUMBERS_AROUND_MM,
+      maxX: maxX + NUMBERS_AROUND_MM,
+      maxY: maxY + NUMBERS_AROUND_MM,
+    },
+  );
+}
 
 /** The key to the shades stands so far below the design, line by line. */
 const KEY_GAP_MM = 8;
@@ -102,7 +148,8 @@ function paintedPatches(
   piece: Piece,
   { part, placed, passes }: PlannedPart,
 ): { patches: readonly ShadePatch[]; key: readonly string[] }[] {
-  const pass = passes.find(({ stitch, shades }) => stitch === 'needle-painting' && shades.length > 1);
+  const pass = passes.find(({ stitch, shades }) => stitchKind(stitch).canShade && shades.length > 1);
+  if (placed.kind !== 'area') return [];
   if (!pass) return [];
   const patches = shadePatches(placed.shape.region, pass.path, pass.laidMm);
   const used = new Set(patches.map(({ shade }) => shade));
@@ -183,14 +230,6 @@ function chalked({ xy, starts }: StitchPath): Polyline[] {
   return [...starts]
     .filter((_, i) => i % CHALKED === 0)
     .map((start) => ({ points: Float64Array.from(xy.subarray(2 * start, 2 * start + 4)), closed: false }));
-}
-
-function labelPlace({ placed }: PlannedPart): { x: number; y: number } | null {
-  if (placed.widest) return placed.widest;
-  const points = placed.shape.lines[0]?.points ?? placed.shape.spots;
-  if (points.length === 0) return null;
-  const middle = (points.length >> 2) * 2;
-  return { x: points[middle]! + 1.5, y: points[middle + 1]! - 1 };
 }
 
 function circleLine(r: number, x = 0, y = 0): Polyline {

@@ -90,3 +90,14 @@ export const dyeLot = (lot: string): string => `dye lot ${lot}`;
 export const templateTitle = (piece: string, template: string): string => `${piece} · ${template}`;
 
 export const PRINT_TRUE = 'Print at 100%, then measure the bars.';
+
+/** What the lines of a pattern mean that are not stitched. */
+export const LINE_KINDS = {
+  guide: 'dots: only a mark',
+  cut: 'broad: cut',
+  sew: 'short dashes: sew along',
+  fold: 'long dashes: fold',
+  scrap: 'broad dashes: edge of a scrap',
+} as const;
+
+export const lineKey = (kinds: readonly string[]): string => `Thin lines: stitch; ${kinds.join('; ')}`;

@@ -6,6 +6,7 @@ import type { Plan } from '../../thread/index.ts';
 import type { PageItem } from '../sheets.ts';
 import { calloutsFor, type Callout, type Disc, type Numbered } from './callouts.ts';
 import type { StepNote } from './stepNotes.ts';
+import { placesOfSteps, type StepPlace as Place } from './stepPlaces.ts';
 
 /** The map or a lens: a drawing in mm, from (0, 0). */
 export interface MapDrawing {
@@ -29,15 +30,6 @@ const AROUND_MM = 14;
 const DOT_MM = 0.8;
 /** A step of more parts than this marks them by dots alone. */
 const MOST_LINED = 12;
-
-/** What is numbered: the part of a step, or those of several that are worked one after the other; mm on the cloth. */
-interface Place {
-  readonly numbers: readonly string[];
-  readonly x: number;
-  readonly y: number;
-  readonly roomMm: number;
-  readonly others: readonly (readonly [x: number, y: number])[];
-}
 
 /**
  * The design with the number of each step at its place, at true size where it goes into the room, smaller where it must. Every number stands
@@ -100,42 +92,6 @@ const onPage = ({ numbers, x, y, roomMm }: Place, view: View): Numbered => ({
   y: view.y(y),
   roomMm: roomMm * view.scale,
 });
-
-/** Steps by the parts that they work: all layers of a part are numbered side by side. */
-function placesOfSteps({ parts, order }: Plan, notes: readonly StepNote[]): Place[] {
-  const byParts = new Map<string, { numbers: string[]; depths: number[] }>();
-  for (const { from, to, number, first } of notes) {
-    const depths = [...new Set(order.slice(from, to).map(({ depth }) => depth))];
-    // The zones of one part lie in different places.
-    const key = first.zone > 0 || first.isPortion ? `${number}` : depths.join(' ');
-    const entry = byParts.get(key) ?? { numbers: [], depths };
-    byParts.set(key, entry);
-    entry.numbers.push(String(number));
-  }
-  return [...byParts.values()].map(({ numbers, depths }) => {
-    const note = notes[Number(numbers[0]) - 1]!;
-    const isPiece = note.first.zone > 0 || note.first.isPortion;
-    const [anchor, ...others] = isPiece
-      ? [[...middleOfStep(note), 0] as const]
-      : depths.map((depth) => anchorOf(parts[depth]!.placed));
-    return { numbers, x: anchor![0], y: anchor![1], roomMm: anchor![2], others: others.map(([x, y]) => [x, y]) };
-  });
-}
-
-function middleOfStep({ first: { from, to } }: StepNote): [number, number] {
-  return [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-}
-
-/** Where a shape is pointed at, and how much room it has there. */
-function anchorOf({ widest, shape }: Plan['parts'][number]['placed']): readonly [x: number, y: number, room: number] {
-  if (widest) return [widest.x, widest.y, widest.r];
-  const line = shape.lines[0]?.points;
-  if (line && line.length >= 2) {
-    const middle = 2 * Math.floor(line.length / 4);
-    return [line[middle]!, line[middle + 1]!, 0];
-  }
-  return [shape.spots[0] ?? 0, shape.spots[1] ?? 0, 0];
-}
 
 /** The sides of what a lens shows, from the largest down, mm on the cloth; and how large it is on paper. */
 const WINDOWS_MM = [48, 36, 26, 18, 12, 8, 5, 3] as const;

@@ -290,7 +290,9 @@ describe('findings', () => {
     const knots = (x: number): string => `<circle cx="${x}" cy="0" r="1.5" fill="#a33"/>`;
     const flat = (x: number): string => `<path d="M${x} -5V5" stroke="#33a" stroke-width="0.5" fill="none"/>`;
     const at = (x: number): number => x + 90;
-    const drawn = pieceOf([knots(at(-17)), knots(at(17)), flat(at(-70)), flat(at(70))].join(''), { hoop: plainHoop(100, 5) });
+    const drawn = pieceOf([knots(at(-17)), knots(at(17)), flat(at(-70)), flat(at(70))].join(''), {
+      hoop: plainHoop(100, 5),
+    });
     const parts = drawn.drawing.parts.map((part) =>
       part.kind === 'area' ? { ...part, passes: [plainPass('french-fill', 'stranded-cotton', 2)] } : part,
     );

@@ -31,8 +31,8 @@ const SIZES = { long: 0.5, large: 0.4, small: 0.08 } as const;
 const LONG_FORM = 2.5;
 /** What is nearer than this to a part with a name is told by it, as a share of the drawing’s longer side. */
 const NEAR = 0.3;
-/** Colours lighter and darker than this are called so (CIELAB). */
-const TONES = { pale: 75, dark: 32 } as const;
+/** Colours lighter and darker than this are called so (CIELAB); what is bright is not pale. */
+const TONES = { pale: 75, dark: 32, bright: 45, grey: 10, white: 86, black: 26 } as const;
 
 /**
  * Parts without a name are called by what and where they are: “Long blue line, left of “Boat””, “Small red area, top right, 2 of 3”.
@@ -42,9 +42,13 @@ export function namedByPlace(parts: readonly ReadPart[]): Part[] {
   const whole = parts.map(({ box }) => box).reduce(union, EMPTY);
   const sideMm = Math.max(whole.maxX - whole.minX, whole.maxY - whole.minY);
   const landmarks = parts.filter(({ part, isNameless }) => !isNameless && part.kind === 'area');
-  const called = parts.map((one) =>
-    one.isNameless && one.outlined === null ? say.whatAndWhere(whatItIs(one, sideMm), whereItIs(one, landmarks, whole, sideMm)) : null,
-  );
+  // What is alone is large or small against nothing, and nowhere but where it is.
+  const isAlone = parts.filter(({ outlined }) => outlined === null).length === 1;
+  const called = parts.map((one): string | null => {
+    if (!one.isNameless || one.outlined !== null) return null;
+    const what = whatItIs(one, isAlone ? Infinity : sideMm);
+    return isAlone ? what : say.whatAndWhere(what, whereItIs(one, landmarks, whole, sideMm));
+  });
   const alike = new Map<string, number[]>();
   called.forEach((name, i) => {
     if (name !== null) alike.set(name, [...(alike.get(name) ?? []), i]);
@@ -52,7 +56,9 @@ export function namedByPlace(parts: readonly ReadPart[]): Part[] {
   const names = new Map<number, string>();
   for (const [name, members] of alike) {
     const places = inReadingOrder(members.map((i) => parts[i]!.box));
-    members.forEach((i, k) => names.set(i, members.length === 1 ? name : say.oneOfAlike(name, places[k]!, members.length)));
+    members.forEach((i, k) =>
+      names.set(i, members.length === 1 ? name : say.oneOfAlike(name, places[k]!, members.length)),
+    );
   }
   const nameAt = (i: number): string => names.get(i) ?? parts[i]!.part.name;
   return parts.map(({ part, outlined, isKept }, i) => ({
@@ -79,15 +85,24 @@ function whatItIs({ part, hex, box }: ReadPart, sideMm: number): string {
   const [longer, shorter] = [Math.max(width, height), Math.min(width, height)];
   const isLong = part.kind === 'line' ? longer > SIZES.long * sideMm : longer > LONG_FORM * shorter;
   const size =
-    part.kind === 'spot' ? null : longer < SIZES.small * sideMm ? 'small' : isLong ? 'long' : shorter > SIZES.large * sideMm ? 'large' : null;
+    part.kind === 'spot' || !Number.isFinite(sideMm)
+      ? null
+      : longer < SIZES.small * sideMm
+        ? 'small'
+        : isLong
+          ? 'long'
+          : shorter > SIZES.large * sideMm
+            ? 'large'
+            : null;
   return say.whatPart(size, toneOf(hex), colourWords(hex)[0]!, part.kind);
 }
 
 function toneOf(hex: string): 'pale' | 'dark' | null {
   const { l, a, b } = labOf(hex);
+  const chroma = Math.hypot(a, b);
   // White and black are as pale and as dark as can be.
-  if (Math.hypot(a, b) < 10 && (l > 86 || l < 26)) return null;
-  return l > TONES.pale ? 'pale' : l < TONES.dark ? 'dark' : null;
+  if (chroma < TONES.grey && (l > TONES.white || l < TONES.black)) return null;
+  return l > TONES.pale && chroma < TONES.bright ? 'pale' : l < TONES.dark ? 'dark' : null;
 }
 
 /** By the nearest part with a name, else by its place in the drawing. */
@@ -95,10 +110,7 @@ function whereItIs({ box }: ReadPart, landmarks: readonly ReadPart[], whole: Box
   const [x, y] = middleOf(box);
   let [nearest, nearestMm]: [ReadPart | null, number] = [null, NEAR * sideMm];
   for (const one of landmarks) {
-    const [dx, dy] = [
-      Math.max(one.box.minX - x, 0, x - one.box.maxX),
-      Math.max(one.box.minY - y, 0, y - one.box.maxY),
-    ];
+    const [dx, dy] = [Math.max(one.box.minX - x, 0, x - one.box.maxX), Math.max(one.box.minY - y, 0, y - one.box.maxY)];
     const mm = Math.hypot(dx, dy);
     if (mm < nearestMm) [nearest, nearestMm] = [one, mm];
   }

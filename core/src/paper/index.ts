@@ -1,7 +1,7 @@
 export { guideHtml } from './guide/guideHtml.ts';
 export { workingDrawing } from './guide/workingDrawing.ts';
 export { guidePages } from './guide/guidePages.ts';
-export { makeGuide, type Guide, type GuideOptions } from './guide/guide.ts';
+export { makeGuide } from './guide/guide.ts';
 export { firstLines, glanced, noteLines } from './guide/stepBlocks.ts';
 export { layerOfStep, nameOfLine, noteOf, type StepNote } from './guide/stepNotes.ts';
 export { lettersOf } from './sheets.ts';

@@ -44,10 +44,29 @@ export function patternPages(piece: Piece, plan: Plan, options: PatternOptions):
   return withRing.length > design.length ? design : withRing;
 }
 
-function artwork(
+/** What a guide prints of the pattern: all that helps. */
+export const WHOLE_PATTERN = {
+  outlines: true,
+  grain: true,
+  numbers: true,
+  directions: true,
+  shades: true,
+  ring: true,
+} as const satisfies Partial<PatternOptions>;
+
+/** The lines and labels of a pattern, in mm on the cloth. */
+export function artwork(
   piece: Piece,
   plan: Plan,
-  { mirrored, numbers, directions, shades, ring, outlines: isOutlined, grain }: PatternOptions,
+  {
+    mirrored,
+    numbers,
+    directions,
+    shades,
+    ring,
+    outlines: isOutlined,
+    grain,
+  }: Omit<PatternOptions, 'sheet' | 'printer'>,
 ): Artwork {
   const flip = mirrored ? -1 : 1;
   const widthMm = Math.min(0.5, markOf(piece.mark).lineMm);
@@ -90,9 +109,7 @@ function artwork(
   }
   const { minX = 0, maxX = 0, maxY = 0 } = plan.design.box ?? {};
   const left = flip < 0 ? -maxX : minX;
-  key.forEach((text, i) =>
-    labels.push({ x: left, y: maxY + KEY_GAP_MM + i * KEY_LINE_MM, text, align: 'left' }),
-  );
+  key.forEach((text, i) => labels.push({ x: left, y: maxY + KEY_GAP_MM + i * KEY_LINE_MM, text, align: 'left' }));
   if (ring && piece.hoop) {
     const [a, b] = innerHalvesMm(piece.hoop);
     for (const [x, y] of positionsOf(piece)) {

@@ -76,7 +76,9 @@ export function readGuide(html: string): ReadGuide {
       ),
     ),
     stitches: texts(html, /<section class="stitch">[\s\S]*?<h3>([\s\S]*?)<\/h3>/g),
-    ticks: all(html, /<ul class="ticks">([\s\S]*?)<\/ul>/g).flatMap(([, list]) => texts(list!, /<li>([\s\S]*?)<\/li>/g)),
+    ticks: all(html, /<ul class="ticks">([\s\S]*?)<\/ul>/g).flatMap(([, list]) =>
+      texts(list!, /<li>([\s\S]*?)<\/li>/g),
+    ),
     text: plain(html.replace(/<style>[\s\S]*?<\/style>/, '').replace(/<svg[\s\S]*?<\/svg>/g, '')),
   };
 }

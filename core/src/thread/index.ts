@@ -34,4 +34,4 @@ export { parkedDuring, stepNeedle, type StepNeedle } from './stepNeedle.ts';
 export { enoughTimes } from './words.ts';
 export { secondsByPart, timeAlone, timeOfLayer, type WorkTime } from './workTime.ts';
 export { dayOf, timetable, type Timed } from './timetable.ts';
-export { tidyTails } from './tidyTails.ts';
+export { TIDY_AFTER, tidyTails } from './tidyTails.ts';

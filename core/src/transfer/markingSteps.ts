@@ -12,8 +12,15 @@ const TRY_FIRST = 'Try the marker on a corner of this cloth first, and follow it
 
 /** How each way of marking is done, from the printed pattern to the last line. */
 const BY_MARK: Readonly<Record<MarkId, readonly string[]>> = {
-  pencil: [...TRACED, 'Sharpen the pencil to a needle point and draw each line once, lightly; what you press in stays.'],
-  'heat-pen': [TRY_FIRST, ...TRACED, 'Draw each line once. Keep the piece away from heat and sun until it is stitched.'],
+  pencil: [
+    ...TRACED,
+    'Sharpen the pencil to a needle point and draw each line once, lightly; what you press in stays.',
+  ],
+  'heat-pen': [
+    TRY_FIRST,
+    ...TRACED,
+    'Draw each line once. Keep the piece away from heat and sun until it is stitched.',
+  ],
   'heat-pen-white': [
     TRY_FIRST,
     'On dark cloth, lay the cloth over the lit pattern, or copy the outlines by eye with the pattern beside you.',
@@ -54,7 +61,7 @@ export function markingSteps(piece: PlanInput, plan: Plan): string[] {
   const sittings = sittingsOf(piece, plan).length;
   return [
     mark.mirrored
-      ? 'Print the pattern mirrored, at 100%, and measure its bars before you use it.'
+      ? 'Print the mirrored pattern at 100%, and measure its bars before you use it.'
       : 'Print the pattern at 100%, and measure its bars before you use it.',
     ...BY_MARK[mark.id],
     ...(tacks ? [say.tackRound(tacks.count - 1)] : []),

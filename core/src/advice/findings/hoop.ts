@@ -13,7 +13,15 @@ import {
 import { hoopMoves, type Plan } from '../../thread/index.ts';
 import { stitchKind } from '../../stitches/index.ts';
 import { isRaised, passesAsWorked, type PlannedPart } from '../../work/index.ts';
-import { centred, clearInHoopMm, hoopAboutAll, pointsOf, positionsOf, fitToHoop, onTheGrain } from '../../drawing/index.ts';
+import {
+  centred,
+  clearInHoopMm,
+  hoopAboutAll,
+  pointsOf,
+  positionsOf,
+  fitToHoop,
+  onTheGrain,
+} from '../../drawing/index.ts';
 import { AIR_MM, HOOP_SIZES_MM, hoopNeeds, innerDiameterMm, WARP_LIMIT, warpOf } from '../../materials/index.ts';
 import type { Memory } from '../../measure/index.ts';
 import { crushedParts, findPositions, orderOfWork, orderPositions } from '../../order/index.ts';
@@ -101,7 +109,9 @@ export function inLargerHoop({ piece, plan }: Pick<Case, 'piece' | 'plan'>): Off
   const { circle } = plan.design;
   const { hoop } = piece;
   if (!hoop || !circle || piece.positions.length < 2) return [];
-  const nominalMm = HOOP_SIZES_MM.find((size) => size > hoop.nominalMm && innerDiameterMm(size) / 2 >= circle.r + hoop.airMm);
+  const nominalMm = HOOP_SIZES_MM.find(
+    (size) => size > hoop.nominalMm && innerDiameterMm(size) / 2 >= circle.r + hoop.airMm,
+  );
   if (nominalMm === undefined) return [];
   const larger = { ...hoop, nominalMm, shortMm: null, warp: null };
   const { clothAcrossMm } = hoopNeeds(larger);

@@ -95,7 +95,10 @@ function inOtherSchool({ piece, plan }: Case<'rules-circle'>): Offer[] {
   if (gaveWay.length >= plan.rules.gaveWay.length) return [];
   return [[OUTLINES[outline], setWorker(piece, { outline })]];
 }
-const OUTLINES = { first: 'Work outlines before what they surround', last: 'Work outlines after what they surround' } as const;
+const OUTLINES = {
+  first: 'Work outlines before what they surround',
+  last: 'Work outlines after what they surround',
+} as const;
 
 /** What can be done about each, worked out only when it is asked for. */
 export const ORDER_REMEDIES = {

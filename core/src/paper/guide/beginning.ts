@@ -1,6 +1,15 @@
 import { spreadOfPositions } from '../../drawing/index.ts';
 import { END_NAMES, finishTools, materialInWords } from '../../finish/index.ts';
-import { clothOf, hoopNeeds, hoopSizeText, innerHalvesMm, markOf, RANGES, threadKind, type ShadeRef } from '../../materials/index.ts';
+import {
+  clothOf,
+  hoopNeeds,
+  hoopSizeText,
+  innerHalvesMm,
+  markOf,
+  RANGES,
+  threadKind,
+  type ShadeRef,
+} from '../../materials/index.ts';
 import { formatLength, formatThread, plural } from '../../measure/index.ts';
 import { needleName } from '../../order/index.ts';
 import { colourOf, shadesOf } from '../../piece/index.ts';
@@ -8,7 +17,7 @@ import { stitchKind } from '../../stitches/index.ts';
 import { markingSteps } from '../../transfer/index.ts';
 import { cuttingList } from '../cuttingPages.ts';
 import { foldedCuts } from './cutsInWords.ts';
-import type { Block, GuideContext, MaterialRow } from './guide.ts';
+import type { Block, GuideContext, MaterialRow } from './blocks.ts';
 import { taughtStitches } from './stitchBlocks.ts';
 import * as say from './words.ts';
 import * as sayPaper from '../words.ts';
@@ -70,7 +79,9 @@ export function materialBlocks(context: GuideContext): Block[] {
       ? [
           { type: 'heading', text: say.HEADINGS.scraps } as const,
           list([
-            ...scraps.map(({ name, scrap }) => say.scrapCut(clothOf(scrap.cloth).inSentence, name, scrap.edge === 'turned')),
+            ...scraps.map(({ name, scrap }) =>
+              say.scrapCut(clothOf(scrap.cloth).inSentence, name, scrap.edge === 'turned'),
+            ),
             say.scrapHeld(scraps.map(({ name }) => name)),
           ]),
         ]
@@ -88,7 +99,10 @@ function threadRows({ piece, plan, letters, options }: GuideContext): MaterialRo
         sample: letters.of(need),
         name: need.name,
         detail: [...[first, second].flatMap((shade) => (shade ? [shadeText(shade)] : [])), kind.name].join(', '),
-        amount: say.skeinsAndLength(plural(need.skeins.p90, kind.putUp), formatThread(need.wholeM * 1000, options.units)),
+        amount: say.skeinsAndLength(
+          plural(need.skeins.p90, kind.putUp),
+          formatThread(need.wholeM * 1000, options.units),
+        ),
       };
     });
 }
@@ -115,7 +129,9 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
   const mark = markOf(piece.mark);
   return [
     row(cloth.name, cloth.weave === 'felt' ? '' : say.CUT_BY_THREAD, size),
-    ...(piece.hoop ? [row(sayPaper.hoopOf(hoopSizeText(piece.hoop, options.units)), insideText(piece.hoop, mm), '1')] : []),
+    ...(piece.hoop
+      ? [row(sayPaper.hoopOf(hoopSizeText(piece.hoop, options.units)), insideText(piece.hoop, mm), '1')]
+      : []),
     ...(piece.hoop?.bound && needs ? [row(say.BINDING_TAPE, '', mm(needs.tapeMm))] : []),
     ...needles.map((name) => row(say.needleOf(name), stitched.includes(name) ? '' : say.FOR_FINISH, '1')),
     row(mark.name, mark.traced ? say.AND_WINDOW : '', '1'),

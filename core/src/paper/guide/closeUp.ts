@@ -42,7 +42,8 @@ export function closeUp(piece: Piece, plan: Plan, note: StepNote, widthMm: numbe
       ...(hex === undefined ? {} : { hex }),
     });
   for (const { placed: shape } of plan.parts) {
-    for (const edge of edgesOf(shape.shape)) for (const points of clipToBox(edge, window)) if (points.length >= 4) line(points, 0.72);
+    for (const edge of edgesOf(shape.shape))
+      for (const points of clipToBox(edge, window)) if (points.length >= 4) line(points, 0.72);
   }
   for (const { front } of shown) items.push(...threadItems(front, note.thread.hex, placed, scale));
   for (const border of first.borders) {
@@ -80,12 +81,18 @@ function threadItems(
   const dots = knots.map(([x, y, r]) => ({ points: placed(Float64Array.of(x, y, x + 0.01, y)), r: r * scale }));
   return [
     // All edges, then all bodies: what lies side by side is told apart.
-    ...[...byWidth].map(
-      ([widthMm, lines]): PageItem => ({ type: 'strokes', lines, widthMm: widthMm * scale, hex: dark }),
-    ),
-    ...[...byWidth].map(
-      ([widthMm, lines]): PageItem => ({ type: 'strokes', lines, widthMm: widthMm * scale * BODY, hex }),
-    ),
+    ...[...byWidth].map(([widthMm, lines]): PageItem => ({
+      type: 'strokes',
+      lines,
+      widthMm: widthMm * scale,
+      hex: dark,
+    })),
+    ...[...byWidth].map(([widthMm, lines]): PageItem => ({
+      type: 'strokes',
+      lines,
+      widthMm: widthMm * scale * BODY,
+      hex,
+    })),
     ...dots.flatMap(({ points, r }): PageItem[] => [
       { type: 'strokes', lines: [points], widthMm: 2 * r, hex: dark },
       { type: 'strokes', lines: [points], widthMm: 1.5 * r, hex },

@@ -1,9 +1,10 @@
 import { ACT_NAMES, amountsInWords } from '../../finish/index.ts';
+import { markOf } from '../../materials/index.ts';
 import { formatThread } from '../../measure/index.ts';
 import { numberedAt } from '../../order/index.ts';
 import { sittingsOf } from '../../thread/index.ts';
 import { layOut } from '../../transfer/index.ts';
-import type { Block, GuideContext } from './guide.ts';
+import type { Block, GuideContext } from './blocks.ts';
 import * as say from './words.ts';
 
 /** The finish, whole: every step with its amounts and cautions, and how the thing is cared for. */
@@ -12,18 +13,16 @@ export function finishBlocks({ finish, options }: GuideContext): Block[] {
   if (steps.length === 0) return [];
   return [
     { type: 'heading', text: say.HEADINGS.finish },
-    ...steps.map(
-      (step, i): Block => ({
-        type: 'step',
-        step: say.finishNumber(i + 1),
-        title: say.stepTitle(say.finishNumber(i + 1), ACT_NAMES[step.id]),
-        lines: [say.doneIn(step.text, say.amountAndTime(amountsInWords(step, options.units), step.seconds))],
-        figures: [],
-        caution: step.caution,
-        sample: null,
-        drawing: null,
-      }),
-    ),
+    ...steps.map((step, i): Block => ({
+      type: 'step',
+      step: say.finishNumber(i + 1),
+      title: say.stepTitle(say.finishNumber(i + 1), ACT_NAMES[step.id]),
+      lines: [say.doneIn(step.text, say.amountAndTime(amountsInWords(step, options.units), step.seconds))],
+      figures: [],
+      caution: step.caution,
+      sample: null,
+      drawing: null,
+    })),
     { type: 'paragraph', text: say.care(care), tone: 'plain' },
   ];
 }
@@ -110,10 +109,20 @@ export function tickBlocks({ notes, finish }: GuideContext): Block[] {
   ];
 }
 
-/** The templates of the finish at true size. */
-export function templateBlocks({ finish }: GuideContext): Block[] {
-  if (finish.templates.length === 0) return [];
+/** The pattern and the templates of the finish at true size, on pages of their own at the end. */
+export function templateBlocks({ finish, piece, notes }: GuideContext): Block[] {
+  const isMirrored = markOf(piece.mark).mirrored;
+  const pattern: Block[] =
+    notes.length === 0
+      ? []
+      : [
+          { type: 'heading', text: say.HEADINGS.pattern },
+          { type: 'paragraph', text: say.patternNote(isMirrored), tone: 'small' },
+          { type: 'pattern', isMirrored },
+        ];
+  if (finish.templates.length === 0) return pattern;
   return [
+    ...pattern,
     { type: 'heading', text: say.HEADINGS.templates },
     { type: 'paragraph', text: say.TEMPLATES_NOTE, tone: 'small' },
     { type: 'templates', finish },

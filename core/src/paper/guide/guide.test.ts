@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { Planner } from '../../advice/index.ts';
 import { readSvg } from '../../drawing/index.ts';
 import { finishPlan, finishTools, type FinishPlan } from '../../finish/index.ts';
-import { formatThread, seededRandom } from '../../measure/index.ts';
+import { seededRandom } from '../../measure/index.ts';
 import { needleName } from '../../order/index.ts';
 import { ENDS, plainPass, shownColour, type Piece } from '../../piece/index.ts';
 import { restsOn, stitchKind, type StitchId } from '../../stitches/index.ts';
@@ -14,7 +14,8 @@ import { USUAL_FACTORS } from '../../work/index.ts';
 import { SHEETS, type Page, type PageItem } from '../sheets.ts';
 import { calloutsFor, type Callout, type Numbered } from './callouts.ts';
 import { foldedCuts } from './cutsInWords.ts';
-import { makeGuide, type Guide } from './guide.ts';
+import type { Guide } from './blocks.ts';
+import { makeGuide } from './guide.ts';
 import { guideHtml } from './guideHtml.ts';
 import { widthOf, wrapped } from '../fitting.ts';
 import { guidePages } from './guidePages.ts';
@@ -34,7 +35,11 @@ function made(piece: Piece, plan = planOf(piece), hand: 'right' | 'left' = 'righ
 }
 
 function motif(name: string): Piece {
-  const read = readSvg(readFileSync(new URL(`../../../../demo/motifs/${name}.svg`, import.meta.url), 'utf8'), name, name);
+  const read = readSvg(
+    readFileSync(new URL(`../../../../demo/motifs/${name}.svg`, import.meta.url), 'utf8'),
+    name,
+    name,
+  );
   if (!read.ok) throw new Error(read.problem);
   return read.value;
 }
@@ -96,7 +101,20 @@ const DEMOS = [
   'rock-pool',
   'seed-head-cloth',
 ];
-const MOTIFS = ['balloon', 'bee', 'boat', 'butterfly', 'cat', 'daisy', 'fish', 'house', 'lighthouse', 'mushroom', 'owl', 'fern'];
+const MOTIFS = [
+  'balloon',
+  'bee',
+  'boat',
+  'butterfly',
+  'cat',
+  'daisy',
+  'fish',
+  'house',
+  'lighthouse',
+  'mushroom',
+  'owl',
+  'fern',
+];
 
 /** What must hold of any guide, read off its page. */
 function holds({ piece, plan, finish, guide }: Made): void {
@@ -109,7 +127,10 @@ function holds({ piece, plan, finish, guide }: Made): void {
   expect(numbers).toEqual(numbers.map((_, i) => String(i + 1)));
   expect(numbers.length).toBeLessThanOrEqual(order.length);
   expect(read.steps.every(({ hasPicture }) => hasPicture)).toBe(true);
-  const stitchesTold = read.steps.reduce((sum, { figures }) => sum + Number(figures.get('Stitches')!.replace(/,/g, '')), 0);
+  const stitchesTold = read.steps.reduce(
+    (sum, { figures }) => sum + Number(figures.get('Stitches')!.replace(/,/g, '')),
+    0,
+  );
   expect(stitchesTold).toBe(order.reduce((sum, { stitches }) => sum + stitches, 0));
 
   // The first step as it is planned: its thread, strands and needle.
@@ -141,16 +162,19 @@ function holds({ piece, plan, finish, guide }: Made): void {
   for (const { name } of finish.materials) expect(read.materials.some(([own]) => own === name)).toBe(true);
 
   // Every stitch that is worked, and all that it rests on.
-  const used = new Set<StitchId>([...order.map(({ stitch }) => stitch), ...finish.look.edges.map(({ pass }) => pass.stitch)]);
-  for (const id of used)
-    for (const own of [id, ...restsOn(id)]) expect(read.stitches).toContain(stitchKind(own).name);
+  const used = new Set<StitchId>([
+    ...order.map(({ stitch }) => stitch),
+    ...finish.look.edges.map(({ pass }) => pass.stitch),
+  ]);
+  for (const id of used) for (const own of [id, ...restsOn(id)]) expect(read.stitches).toContain(stitchKind(own).name);
   expect(new Set(read.stitches).size).toBe(read.stitches.length);
 
   // The finish, whole.
   expect(read.finish.length).toBe(finish.steps.length);
   finish.steps.forEach((step, i) => {
     expect(read.finish[i]!.paragraphs[0]!.replace(/’/g, "'")).toContain(step.text.replace(/’/g, "'"));
-    if (step.caution) expect(read.finish[i]!.paragraphs.join(' ').replace(/’/g, "'")).toContain(step.caution.replace(/’/g, "'"));
+    if (step.caution)
+      expect(read.finish[i]!.paragraphs.join(' ').replace(/’/g, "'")).toContain(step.caution.replace(/’/g, "'"));
   });
 
   // A page to tick, and no time of seconds.
@@ -234,16 +258,32 @@ describe('the guide', () => {
     expect(held.size).toBe(guide.notes.length);
   });
 
-  it('weaves tails in before they are covered, or after six threads', () => {
-    const told = pool.guide.notes.filter(({ tails }) => tails > 0);
-    expect(told.length).toBeGreaterThan(3);
-    const ended = (from: number, to: number): number =>
-      pool.plan.work.slice(from, to).reduce((sum, own) => sum + (own ? own.loads + own.restarts + own.rethreadings : 0), 0);
-    let from = 0;
-    for (const note of told) {
-      expect(note.tails).toBe(2 * ended(from, note.from));
-      from = note.from;
+  it('weaves tails in before they are covered, or after six threads, and never leaves more than eleven ends of thread loose', () => {
+    const { notes } = pool.guide;
+    expect(notes.filter(({ tails }) => tails > 0).length).toBeGreaterThan(3);
+    const ended = ({ from, to }: { from: number; to: number }): number =>
+      pool.plan.work
+        .slice(from, to)
+        .reduce((sum, own) => sum + ((own ? own.loads + own.restarts + own.rethreadings : 0) % 6), 0);
+    let loose = 0;
+    for (const note of notes) {
+      if (loose >= 6) expect(note.tails).toBe(2 * loose);
+      if (note.tails > 0) {
+        expect(note.tails).toBe(2 * loose);
+        loose = 0;
+      }
+      loose += ended(note);
     }
+  });
+
+  it('has the pattern in it, at true size, as no one else will print it', () => {
+    const html = guideHtml(pool.guide, null);
+    const [, width] = /<figure class="template pattern"><svg [^>]*width="([\d.]+)mm"/.exec(html) ?? [];
+    expect(Number(width)).toBeGreaterThanOrEqual(pool.plan.design.widthMm);
+    const pages = guidePages(pool.guide, SHEETS[0]!);
+    const isPattern = ({ items }: Page): boolean =>
+      items.some((item) => item.type === 'text' && item.text.includes('· true size'));
+    expect(pages.filter(isPattern).length).toBeGreaterThan(pool.finish.templates.length);
   });
 
   it('folds like cuts into one line', () => {
@@ -327,7 +367,12 @@ describe('the guide on paper', () => {
 
   it('says on its first page on which page each chapter begins, and each page says its number', () => {
     const pages = guidePages(pool.guide, sheets[0]!);
-    const [, inside] = /Inside: (.*)/.exec(textsOf(pages[0]!).map(({ text }) => text).join(' ')) ?? [];
+    const [, inside] =
+      /Inside: (.*)/.exec(
+        textsOf(pages[0]!)
+          .map(({ text }) => text)
+          .join(' '),
+      ) ?? [];
     let met = 0;
     pages.forEach((page, i) => {
       for (const { text } of textsOf(page).filter(({ sizeMm }) => sizeMm === 4.8)) {
@@ -337,12 +382,14 @@ describe('the guide on paper', () => {
     });
     expect(met).toBeGreaterThan(8);
     const footed = pages.filter((page, i) => textsOf(page).some(({ text }) => text.includes(`· page ${i + 1} of `)));
-    expect(footed.length).toBe(pages.length - pool.finish.templates.length);
+    const isLoose = (page: Page): boolean => textsOf(page).some(({ text }) => text.includes('· true size'));
+    expect(footed.length).toBe(pages.filter((page) => !isLoose(page)).length);
   });
 
   it('of a simple piece takes six pages at most, besides its templates', () => {
     const simple = made({ ...motif('heart'), level: 'simple' });
-    const own = guidePages(simple.guide, sheets[0]!).length - simple.finish.templates.length;
+    const isLoose = (page: Page): boolean => textsOf(page).some(({ text }) => text.includes('· true size'));
+    const own = guidePages(simple.guide, sheets[0]!).filter((page) => !isLoose(page)).length;
     expect(own).toBeLessThanOrEqual(6);
   });
 

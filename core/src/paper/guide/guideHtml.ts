@@ -2,8 +2,10 @@ import { escapedXml } from '../../drawing/index.ts';
 import { boxOf, pathData } from '../../geometry/index.ts';
 import type { Template } from '../../finish/index.ts';
 import type { PageItem } from '../sheets.ts';
+import { artwork, WHOLE_PATTERN } from '../patternPages.ts';
 import { templateInks, templateKey } from '../templatePages.ts';
-import type { Block, Drawing, Guide, ThreadSample } from './guide.ts';
+import type { Artwork } from '../tiles.ts';
+import type { Block, Drawing, Guide, ThreadSample } from './blocks.ts';
 import { sampleItems } from './sampleItems.ts';
 import * as say from './words.ts';
 
@@ -14,7 +16,8 @@ const text = escapedXml;
  * page's foot. Every step is an `<li data-step>`; its place on the map and its picture carry the same number.
  * @param picture the stitched picture as a data address; null: none
  */
-export function guideHtml({ title, blocks }: Guide, picture: string | null): string {
+export function guideHtml(guide: Guide, picture: string | null): string {
+  const { title, blocks } = guide;
   return `<!doctype html>
 <html lang="en">
 <head>
@@ -27,7 +30,7 @@ export function guideHtml({ title, blocks }: Guide, picture: string | null): str
 <body>
 <main>
 ${grouped(blocks)
-  .map((group) => groupHtml(group, blocks, picture))
+  .map((group) => groupHtml(group, guide, picture))
   .join('\n')}
 </main>
 </body>
@@ -46,23 +49,26 @@ function grouped(blocks: readonly Block[]): (readonly Block[])[] {
   return groups;
 }
 
-function groupHtml(group: readonly Block[], all: readonly Block[], picture: string | null): string {
+function groupHtml(group: readonly Block[], guide: Guide, picture: string | null): string {
   const [first] = group;
-  return first!.type === 'step' ? `<ol class="steps">${group.map((block) => stepHtml(block)).join('\n')}</ol>` : blockHtml(first!, all, picture);
+  return first!.type === 'step'
+    ? `<ol class="steps">${group.map((block) => stepHtml(block)).join('\n')}</ol>`
+    : blockHtml(first!, guide, picture);
 }
 
 const anchor = (heading: string): string => heading.toLowerCase().replace(/[^a-z]+/g, '-');
+const paragraphs = (lines: readonly string[]): string => lines.map((line) => `<p>${text(line)}</p>`).join('');
 const listOf = (tag: 'ul' | 'ol', items: readonly string[], kind = ''): string =>
   `<${tag}${kind === '' ? '' : ` class="${kind}"`}>${items.map((item) => `<li>${text(item)}</li>`).join('')}</${tag}>`;
 
-function blockHtml(block: Block, all: readonly Block[], picture: string | null): string {
+function blockHtml(block: Block, guide: Guide, picture: string | null): string {
   switch (block.type) {
     case 'title':
       return `<h1>${text(block.text)}</h1>`;
     case 'picture':
       return picture ? `<img class="piece" src="${picture}" alt="${text(say.PICTURE)}">` : '';
     case 'contents': {
-      const links = all.flatMap((one) =>
+      const links = guide.blocks.flatMap((one) =>
         one.type === 'heading' ? [`<li><a href="#${anchor(one.text)}">${text(one.text)}</a></li>`] : [],
       );
       return `<nav aria-label="${text(say.HEADINGS.contents)}"><ul>${links.join('')}</ul></nav>`;
@@ -91,9 +97,11 @@ function blockHtml(block: Block, all: readonly Block[], picture: string | null):
     case 'step':
       return stepHtml(block);
     case 'stitch':
-      return `<section class="stitch">${svgOf(block.drawing, block.title)}<div><h3>${text(block.title)}</h3>${listOf('ol', block.steps)}${block.notes.map((note) => `<p>${text(note)}</p>`).join('')}</div></section>`;
+      return `<section class="stitch">${svgOf(block.drawing, block.title)}<div><h3>${text(block.title)}</h3>${listOf('ol', block.steps)}${paragraphs(block.notes)}</div></section>`;
     case 'ticks':
       return listOf('ul', block.items, 'ticks');
+    case 'pattern':
+      return patternHtml(guide, block.isMirrored);
     case 'templates':
       return block.finish.templates.map(templateHtml).join('\n');
   }
@@ -102,27 +110,61 @@ function blockHtml(block: Block, all: readonly Block[], picture: string | null):
 function stepHtml(block: Block): string {
   if (block.type !== 'step') return '';
   const { step, title, lines, figures, caution, sample, drawing } = block;
-  return `<li data-step="${text(step)}">${drawing ? svgOf(drawing, title, step) : ''}<div><h3>${text(title)}${sample ? sampleHtml(sample) : ''}</h3>${lines.map((line) => `<p>${text(line)}</p>`).join('')}${figures.length > 0 ? listOf('ul', figures, 'figures') : ''}${caution ? `<p class="caution">${text(caution)}</p>` : ''}</div></li>`;
+  const head = [text(title), ...(sample ? [sampleHtml(sample)] : [])];
+  const told = [
+    `<h3>${head.join('')}</h3>`,
+    paragraphs(lines),
+    ...(figures.length > 0 ? [listOf('ul', figures, 'figures')] : []),
+    ...(caution ? [`<p class="caution">${text(caution)}</p>`] : []),
+  ];
+  const shown = drawing ? [svgOf(drawing, title, step)] : [];
+  return `<li data-step="${text(step)}">${shown.join('')}<div>${told.join('')}</div></li>`;
 }
 
 function sampleHtml(sample: ThreadSample): string {
-  return svgOf({ items: sampleItems(sample, 0, 2, 14), widthMm: 14, heightMm: 4 }, say.threadLetter(sample.letter), null, 'sample');
+  return svgOf(
+    { items: sampleItems(sample, 0, 2, 14), widthMm: 14, heightMm: 4 },
+    say.threadLetter(sample.letter),
+    null,
+    'sample',
+  );
 }
 
 /** A template at true size, with what its lines mean. */
 function templateHtml(template: Template): string {
-  const inks = templateInks(template);
-  const box = boxOf(inks.map(({ line }) => line.points));
+  const svg = trueSizeSvg({ inks: templateInks(template), labels: [] }, template.name);
+  return `<figure class="template">${svg}<figcaption>${text(say.templateSays(template.name, templateKey(template)))}</figcaption></figure>`;
+}
+
+function patternHtml({ piece, plan }: Guide, mirrored: boolean): string {
+  const drawn = artwork(piece, plan, { ...WHOLE_PATTERN, ring: false, mirrored });
+  return `<figure class="template pattern">${trueSizeSvg(drawn, say.HEADINGS.pattern)}</figure>`;
+}
+
+/** Room round what is printed at true size, mm. */
+const EDGE_MM = 4;
+
+function trueSizeSvg({ inks, labels }: Artwork, name: string): string {
+  const box = boxOf([...inks.map(({ line }) => line.points), ...labels.map(({ x, y }) => Float64Array.of(x, y))]);
   if (!box) return '';
-  const [width, height] = [box.maxX - box.minX + 2, box.maxY - box.minY + 2];
-  const items = inks.map(({ line, ...ink }): PageItem => ({
+  const [x0, y0] = [box.minX - EDGE_MM, box.minY - EDGE_MM];
+  const lines = inks.map(({ line, ...ink }): PageItem => ({
     type: 'line',
-    points: line.points.map((mm, i) => mm - (i % 2 ? box.minY : box.minX) + 1),
+    points: line.points.map((mm, i) => mm - (i % 2 ? y0 : x0)),
     closed: line.closed,
     ...ink,
   }));
-  const svg = svgOf({ items, widthMm: width, heightMm: height }, template.name, null, 'true-size');
-  return `<figure class="template">${svg}<figcaption>${text(say.templateSays(template.name, templateKey(template)))}</figcaption></figure>`;
+  const words = labels.map(({ x, y, text: label, align = 'centre' as const }): PageItem => ({
+    type: 'text',
+    x: x - x0,
+    y: y - y0 + 0.9,
+    sizeMm: 2.4,
+    text: label,
+    align,
+    grey: 0.35,
+  }));
+  const drawing = { items: [...lines, ...words], widthMm: box.maxX - x0 + EDGE_MM, heightMm: box.maxY - y0 + EDGE_MM };
+  return svgOf(drawing, name, null, 'true-size');
 }
 
 /** Strokes and letters of paper as a drawing in a page of HTML; what belongs to a step says so. */

@@ -52,7 +52,10 @@ export function guideMap(
   const view = viewOf(box, scale, widthMm, heightMm);
   const places = placesOfSteps(plan, notes);
   const page = { minX: 0, minY: 0, maxX: widthMm, maxY: heightMm };
-  const { callouts, left } = calloutsFor(places.map((place) => onPage(place, view)), page);
+  const { callouts, left } = calloutsFor(
+    places.map((place) => onPage(place, view)),
+    page,
+  );
   const lenses = lensesFor(plan, places, left);
   return {
     items: [
@@ -83,8 +86,7 @@ function viewOf({ minX, minY, maxX, maxY }: Box, scale: number, widthMm: number,
   };
 }
 
-const placedIn = ({ x, y }: View, points: Float64Array): Float64Array =>
-  points.map((mm, i) => (i % 2 ? y(mm) : x(mm)));
+const placedIn = ({ x, y }: View, points: Float64Array): Float64Array => points.map((mm, i) => (i % 2 ? y(mm) : x(mm)));
 
 const onPage = ({ numbers, x, y, roomMm }: Place, view: View): Numbered => ({
   texts: numbers,
@@ -115,11 +117,15 @@ function lensesFor(plan: Plan, places: readonly Place[], left: readonly number[]
       const scale = (LENS_MM - 2 * LENS_AROUND_MM) / side;
       const view = viewOf(window, scale, LENS_MM, LENS_MM);
       const page = { minX: 0, minY: 0, maxX: LENS_MM, maxY: LENS_MM };
-      const { callouts, left: crowded } = calloutsFor(within.map((i) => onPage(places[i]!, view)), page);
+      const { callouts, left: crowded } = calloutsFor(
+        within.map((i) => onPage(places[i]!, view)),
+        page,
+      );
       const shown = within.filter((_, k) => !crowded.includes(k));
       if (!shown.includes(waiting[0]!)) continue;
       if (best && shown.length <= best.shown.length) continue;
-      const letter = String.fromCharCode(65 + (lenses.length % 26)) + (lenses.length >= 26 ? Math.floor(lenses.length / 26) : '');
+      const letter =
+        String.fromCharCode(65 + (lenses.length % 26)) + (lenses.length >= 26 ? Math.floor(lenses.length / 26) : '');
       const items = [...outlineItems(plan, view, window), ...calloutItems(places, callouts, view, window)];
       best = {
         shown,
@@ -239,8 +245,26 @@ function calloutItems(
 function discItems({ x, y, r, text }: Disc): PageItem[] {
   return [
     // White below the number: no line of the drawing runs through it.
-    { type: 'line', points: Float64Array.of(x, y, x + 0.01, y), closed: false, widthMm: 2 * r, grey: 1, dashMm: null, step: text },
+    {
+      type: 'line',
+      points: Float64Array.of(x, y, x + 0.01, y),
+      closed: false,
+      widthMm: 2 * r,
+      grey: 1,
+      dashMm: null,
+      step: text,
+    },
     { type: 'line', points: ellipse(x, y, r, r, 28), closed: true, widthMm: 0.25, grey: 0.1, dashMm: null, step: text },
-    { type: 'text', x, y: y + TEXT_MM * 0.35, sizeMm: TEXT_MM, text, align: 'centre', grey: 0, isBold: true, step: text },
+    {
+      type: 'text',
+      x,
+      y: y + TEXT_MM * 0.35,
+      sizeMm: TEXT_MM,
+      text,
+      align: 'centre',
+      grey: 0,
+      isBold: true,
+      step: text,
+    },
   ];
 }

@@ -1,9 +1,9 @@
-import type { Template } from '../../finish/index.ts';
 import { fitted, wrapped } from '../fitting.ts';
 import { TRUE_PRINTER, type Page, type PageItem, type Sheet } from '../sheets.ts';
+import { patternPages, WHOLE_PATTERN } from '../patternPages.ts';
 import { templatePages } from '../templatePages.ts';
 import * as sayPaper from '../words.ts';
-import type { Block, Drawing, Guide, MaterialRow, StepBlock, ThreadSample } from './guide.ts';
+import type { Block, Drawing, Guide, MaterialRow, StepBlock, ThreadSample } from './blocks.ts';
 import { sampleItems } from './sampleItems.ts';
 import * as say from './words.ts';
 
@@ -23,18 +23,28 @@ export function guidePages(guide: Guide, sheet: Sheet): Page[] {
   // The first round finds out on which page each chapter begins.
   const trial = laidOut(guide, sheet, new Map());
   const flow = laidOut(guide, sheet, trial.chapters);
-  const templates = guide.blocks.flatMap((block) => (block.type === 'templates' ? block.finish.templates : []));
-  return [...flow.done(), ...templatesOn(templates, sheet, guide.title)];
+  return [...flow.done(), ...trial.atTrueSize];
 }
 
-function templatesOn(templates: readonly Template[], sheet: Sheet, title: string): Page[] {
-  return templatePages(templates, { sheet, printer: TRUE_PRINTER }, title);
+/** The pattern and the templates: pages of their own, with bars to measure. */
+function trueSizePages({ piece, plan, title, blocks }: Guide, sheet: Sheet, type: 'pattern' | 'templates'): Page[] {
+  const options = { sheet, printer: TRUE_PRINTER };
+  return blocks.flatMap((block): Page[] => {
+    if (block.type !== type) return [];
+    return block.type === 'pattern'
+      ? patternPages(piece, plan, { ...WHOLE_PATTERN, ...options, mirrored: block.isMirrored })
+      : block.type === 'templates'
+        ? templatePages(block.finish.templates, options, title)
+        : [];
+  });
 }
 
 function laidOut(guide: Guide, sheet: Sheet, chapters: ReadonlyMap<string, number>): Flow {
   const flow = new Flow(sheet, guide.title);
   let lastDrawing: { x: number; y: number; height: number } | null = null;
-  const blocks = guide.blocks.filter((block) => !isOfTemplates(block));
+  // What is at true size comes at the end, on pages of its own with titles of their own.
+  const end = guide.blocks.findIndex(isTrueSize);
+  const blocks = end < 0 ? guide.blocks : guide.blocks.slice(0, end);
   blocks.forEach((block, i) => {
     if (block.type === 'drawing') lastDrawing = addDrawing(flow, block.drawing, block.title, lastDrawing);
     else {
@@ -44,15 +54,19 @@ function laidOut(guide: Guide, sheet: Sheet, chapters: ReadonlyMap<string, numbe
       addBlock(flow, block, chapters);
     }
   });
-  flow.chapters.set(say.HEADINGS.templates, flow.pages.length + 1);
-  if (!guide.blocks.some(isOfTemplates)) flow.chapters.delete(say.HEADINGS.templates);
+  for (const [name, type] of [
+    [say.HEADINGS.pattern, 'pattern'],
+    [say.HEADINGS.templates, 'templates'],
+  ] as const) {
+    const pages = trueSizePages(guide, sheet, type);
+    if (pages.length > 0) flow.chapters.set(name, flow.pages.length + flow.atTrueSize.length + 1);
+    flow.atTrueSize.push(...pages);
+  }
   return flow;
 }
 
-/** Templates have pages of their own, after all others, with their own titles. */
-function isOfTemplates(block: Block | undefined): boolean {
-  if (block?.type === 'heading') return block.text === say.HEADINGS.templates;
-  return block?.type === 'templates' || (block?.type === 'paragraph' && block.text === say.TEMPLATES_NOTE);
+function isTrueSize(block: Block): boolean {
+  return block.type === 'heading' && (block.text === say.HEADINGS.pattern || block.text === say.HEADINGS.templates);
 }
 
 /** The height of a heading with all that must stand on its page: what is said below it, and the first thing that it is of. */
@@ -77,6 +91,8 @@ class Flow {
   readonly pages: PageItem[][] = [];
   /** On which page each chapter begins, from 1. */
   readonly chapters = new Map<string, number>();
+  /** Pages at true size, which follow all others. */
+  readonly atTrueSize: Page[] = [];
   y = 0;
 
   constructor(
@@ -152,11 +168,7 @@ class Flow {
   }
 }
 
-function addBlock(
-  flow: Flow,
-  block: Exclude<Block, { type: 'drawing' }>,
-  chapters: ReadonlyMap<string, number>,
-): void {
+function addBlock(flow: Flow, block: Exclude<Block, { type: 'drawing' }>, chapters: ReadonlyMap<string, number>): void {
   switch (block.type) {
     case 'title':
       for (const line of wrapped(block.text, flow.width, 8)) {
@@ -201,6 +213,7 @@ function addBlock(
       ]);
     case 'ticks':
       return ticks(flow, block.items);
+    case 'pattern':
     case 'templates':
       return;
   }
@@ -356,4 +369,3 @@ function ticks(flow: Flow, items: readonly string[]): void {
     at += TICK_COLUMNS;
   }
 }
-

@@ -1,5 +1,5 @@
 import type { PageItem } from '../sheets.ts';
-import type { ThreadSample } from './guide.ts';
+import type { ThreadSample } from './blocks.ts';
 
 /** The dashes by which samples are told from one another on black-and-white paper, mm; the first has none. */
 const DASHES_MM = [null, 0.4, 1, 1.8, 2.8] as const;

@@ -1,5 +1,5 @@
 import { closeUp } from './closeUp.ts';
-import type { Block, GuideContext, StepBlock } from './guide.ts';
+import type { Block, GuideContext, StepBlock } from './blocks.ts';
 import type { LayerFigure } from './layerFigures.ts';
 import { guideMap } from './guideMap.ts';
 import type { StepNote } from './stepNotes.ts';
@@ -19,7 +19,11 @@ export function mapBlocks({ piece, plan, notes }: GuideContext): Block[] {
     { type: 'heading', text: say.HEADINGS.map },
     {
       type: 'paragraph',
-      text: [say.MAP_NOTE, say.mapScale(map.scale), ...(lenses.length > 0 ? [say.lensNote(lenses.map(({ letter }) => letter))] : [])].join(' '),
+      text: [
+        say.MAP_NOTE,
+        say.mapScale(map.scale),
+        ...(lenses.length > 0 ? [say.lensNote(lenses.map(({ letter }) => letter))] : []),
+      ].join(' '),
       tone: 'small',
     },
     { type: 'drawing', drawing: map, label: say.HEADINGS.map, title: null },

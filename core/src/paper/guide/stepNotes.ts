@@ -11,7 +11,7 @@ import {
   type Step,
 } from '../../order/index.ts';
 import { shownColour, type Piece } from '../../piece/index.ts';
-import { stepNeedle, stepSeconds, tidyTails, type Plan } from '../../thread/index.ts';
+import { stepNeedle, stepSeconds, TIDY_AFTER, tidyTails, type Plan } from '../../thread/index.ts';
 import type { PlannedPass } from '../../work/index.ts';
 import { directionWords, layerFigures, type LayerFigure } from './layerFigures.ts';
 import { stepMarks, type StepMarks } from './stepMarks.ts';
@@ -73,7 +73,10 @@ export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: Unit
     name: nameOfLine(steps, planned.passes, (part) => nameOf.get(part) ?? part),
     stitch: stitchOfStep(first).name,
     thread: { name, hex, kind: threadKind(first.thread).name, strands: first.strands, lengthMm },
-    needle: first.journey === null && pass.needles.length > 1 ? say.needlesInTurn(pass.needles.map(needleName)) : needleName(first.needle),
+    needle:
+      first.journey === null && pass.needles.length > 1
+        ? say.needlesInTurn(pass.needles.map(needleName))
+        : needleName(first.needle),
     figures: [
       ...layerFigures(pass, planned, first.journey),
       ...(direction === null || first.journey === 1 ? [] : [{ label: say.DIRECTION, value: direction }]),
@@ -81,7 +84,7 @@ export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: Unit
       { label: say.THREAD, value: formatThread(lengthMm, units) },
     ],
     start: marks && say.comeUp(placeWithin(marks.box, ...marks.start), marks.way !== null),
-    needleful: say.needleful(begins, loads - (begins === 'new' ? 1 : 0)),
+    needleful: say.needleful(begins, loads - (begins === 'new' ? 1 : 0), loads >= TIDY_AFTER ? TIDY_AFTER : null),
     seconds: works.reduce((sum, own) => sum + stepSeconds(own), 0),
     tails,
     because: becauseOf(rules.rules, order, line.from, (part) => nameOf.get(part) ?? part)[0]?.text ?? null,

@@ -11,7 +11,10 @@ export interface StepPlace {
 }
 
 /** Steps by the parts that they work: all layers of a part are numbered side by side. */
-export function placesOfSteps({ parts, order }: Pick<Plan, 'parts' | 'order'>, steps: readonly NumberedStep[]): StepPlace[] {
+export function placesOfSteps(
+  { parts, order }: Pick<Plan, 'parts' | 'order'>,
+  steps: readonly NumberedStep[],
+): StepPlace[] {
   const byParts = new Map<string, { numbers: string[]; depths: number[] }>();
   for (const { from, to, number } of steps) {
     const first = order[from]!;

@@ -1,5 +1,5 @@
 import { stitchKind, withWhatTheyRestOn, type StitchId } from '../../stitches/index.ts';
-import type { Block, GuideContext } from './guide.ts';
+import type { Block, GuideContext } from './blocks.ts';
 import { workingDrawing } from './workingDrawing.ts';
 import * as say from './words.ts';
 import * as sayPaper from '../words.ts';

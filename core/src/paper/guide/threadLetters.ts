@@ -1,11 +1,5 @@
-import type { ColourNeed, Plan } from '../../thread/index.ts';
-import type { ThreadSample } from './guide.ts';
-
-/** The letter of each thread of a plan. */
-export interface ThreadLetters {
-  /** The sample of a thread, by its colour and kind. @throws RangeError where nothing is worked in it */
-  of(thread: Pick<ColourNeed, 'colour' | 'thread'>): ThreadSample;
-}
+import type { Plan } from '../../thread/index.ts';
+import type { ThreadLetters } from './blocks.ts';
 
 const LETTERS = 26;
 

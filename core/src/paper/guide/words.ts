@@ -25,6 +25,7 @@ export const HEADINGS = {
   thread: 'Starting and fastening off',
   finish: 'Finish it',
   templates: 'Templates',
+  pattern: 'The pattern',
   sittings: 'Your sittings',
   ticks: 'Tick it off',
 } as const;
@@ -60,7 +61,9 @@ const AT: Readonly<Record<PlaceWithin, string>> = {
 
 /** Where a step begins. @param hasArrow whether its picture shows which way it goes */
 export const comeUp = (place: PlaceWithin, hasArrow: boolean): string =>
-  hasArrow ? `Come up first ${AT[place]}, at the dot, and work the way the arrow points.` : `Come up first ${AT[place]}, at the dot.`;
+  hasArrow
+    ? `Come up first ${AT[place]}, at the dot, and work the way the arrow points.`
+    : `Come up first ${AT[place]}, at the dot.`;
 
 const BEGINS = {
   new: 'Thread a new length.',
@@ -69,14 +72,21 @@ const BEGINS = {
   same: 'Carry on with the thread in the needle.',
 } as const;
 
-/** What is on the needle when a step begins. @param more the number of lengths that are begun within it */
-export function needleful(begins: keyof typeof BEGINS, more: number): string {
+/**
+ * What is on the needle when a step begins.
+ * @param more the number of lengths that are begun within it
+ * @param tidyAfter after how many of them tails are woven in; null: they are few
+ */
+export function needleful(begins: keyof typeof BEGINS, more: number, tidyAfter: number | null): string {
   if (more <= 0) return BEGINS[begins];
   const then = byCount(more, {
     one: 'You will start one more length on the way.',
     other: `You will start ${formatNumber(more)} more lengths on the way.`,
   });
-  return `${BEGINS[begins]} ${then}`;
+  const all = `${BEGINS[begins]} ${then}`;
+  return tidyAfter === null
+    ? all
+    : `${all} Weave the tails in on the back after every ${formatNumber(tidyAfter)} lengths.`;
 }
 
 export const likeParts = (name: string, count: number): string => `${name}, ${formatNumber(count)} alike`;
@@ -92,10 +102,7 @@ const LAYERS: Readonly<Record<PassRole, string>> = {
 };
 
 /** A layer and which of its shades, in a few words. @param shade 0: its first row */
-export function layerAndShade(
-  role: PassRole | null,
-  shade: readonly [number: number, count: number] | null,
-): string {
+export function layerAndShade(role: PassRole | null, shade: readonly [number: number, count: number] | null): string {
   const layer = role === null ? '' : LAYERS[role];
   if (shade === null) return layer;
   const [number, count] = shade;
@@ -118,7 +125,8 @@ export const stitchAndThread = (stitch: string, colour: string, letter: string, 
 
 export const inOneThread = (thread: string, needle: string): string => `${thread}. ${needle}`;
 
-export const needleAndTime = (needle: string, seconds: number): string => `Needle: ${needle}. About ${aboutTime(seconds)}.`;
+export const needleAndTime = (needle: string, seconds: number): string =>
+  `Needle: ${needle}. About ${aboutTime(seconds)}.`;
 
 export const figure = (label: string, value: string): string => (label === '' ? value : `${label}: ${value}`);
 
@@ -138,7 +146,8 @@ export const learnFirst = (stitches: readonly string[]): string =>
 
 export const SAFE =
   'Needles, pins and scissors are sharp: count them out and back in, above all on things for children.';
-export const REST = 'Sit upright with good light, and rest your eyes, neck and wrists every half hour. If pain lasts, see a doctor.';
+export const REST =
+  'Sit upright with good light, and rest your eyes, neck and wrists every half hour. If pain lasts, see a doctor.';
 
 export const withLetter = (letter: string, name: string): string => `${letter}  ${name}`;
 
@@ -186,7 +195,8 @@ export const MAP_NOTE =
 export const mapScale = (share: number): string =>
   share >= 0.999 ? 'At true size.' : `At ${formatPercent(share)} of true size.`;
 
-export const lensTitle = (letter: string, times: number): string => `Lens ${letter}, ${formatNumber(times, 1)} times as large`;
+export const lensTitle = (letter: string, times: number): string =>
+  `Lens ${letter}, ${formatNumber(times, 1)} times as large`;
 
 export const lensNote = (letters: readonly string[]): string =>
   byCount(letters.length, {
@@ -229,10 +239,10 @@ export const moveHoopTo = (position: number): string => `Move the hoop to positi
 /** The title of a step of the finish: numbered for itself. */
 export const finishNumber = (number: number): string => `F${formatNumber(number)}`;
 
-export const doneIn = (text: string, amounts: string): string => `${text} ${amounts}`;
+export const doneIn = (text: string, amounts: string): string => `${text} (${amounts})`;
 
 export const amountAndTime = (amounts: string, seconds: number): string =>
-  amounts === '' ? `About ${aboutTime(seconds)}.` : `${amounts}. About ${aboutTime(seconds)}.`;
+  amounts === '' ? `about ${aboutTime(seconds)}` : `${amounts} · about ${aboutTime(seconds)}`;
 
 export const care = (words: string): string => `Care label: ${words}`;
 
@@ -305,3 +315,9 @@ export const chapterOn = (chapter: string, page: number): string => `${chapter} 
 export const inside = (chapters: readonly string[]): string => `Inside: ${chapters.join(' · ')}`;
 
 export const faultAndCure = (fault: string, cure: string): string => `${fault}: ${cure}`;
+
+/** @param isMirrored whether left and right are swapped, for a way that is laid face down */
+export const patternNote = (isMirrored: boolean): string =>
+  isMirrored
+    ? 'At true size and mirrored, to be laid face down. Print it at 100% and measure a bar or its width before you use it.'
+    : 'At true size. Print it at 100% and measure a bar or its width before you use it.';

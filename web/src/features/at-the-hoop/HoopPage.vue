@@ -98,8 +98,7 @@ const present = computed(() => work.present);
 const said = ref('');
 
 watch(present, (step, before) => {
-  if (step && before && settings.hoop.voice)
-    speak(spokenNow(step));
+  if (step && before && settings.hoop.voice) speak(spokenNow(step));
 });
 /** The step read aloud: what it is, in which thread, by which figures, and where it begins. */
 function spokenNow(step: Step): string {
@@ -150,7 +149,8 @@ const [GO_KEYS, BACK_KEYS] = [
   ['PageUp', 'ArrowLeft', 'ArrowUp'],
 ];
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || topic.value !== null || isEnding.value) return;
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || topic.value !== null || isEnding.value)
+    return;
   const isButton = event.target instanceof HTMLButtonElement;
   const isGo = [' ', 'Enter'].includes(event.key);
   if ((isGo && !isButton) || GO_KEYS.includes(event.key)) {
@@ -258,9 +258,7 @@ const isSetting = ref(false);
           @click="tap"
         >
           <strong>{{ work.next ? 'Done, next' : 'Done' }}</strong>
-          <span v-if="work.next">{{
-            say.partAndStitch(work.nameOf(work.next), stitchOfStep(work.next).name)
-          }}</span>
+          <span v-if="work.next">{{ say.partAndStitch(work.nameOf(work.next), stitchOfStep(work.next).name) }}</span>
           <span class="figure">{{ say.stepNumber(work.numberOfPresent, work.secondsOf(present)) }}</span>
         </button>
         <p class="visually-hidden" role="status">{{ said }}</p>

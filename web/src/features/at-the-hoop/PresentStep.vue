@@ -41,7 +41,9 @@ function later(): void {
   <section class="step">
     <slot />
     <h2 data-test="present">{{ work.partNameOf(present) }}</h2>
-    <p class="what">{{ say.stitchAndLayer(work.stitchName(present), present?.journey === null ? work.layerOf(present) : '') }}</p>
+    <p class="what">
+      {{ say.stitchAndLayer(work.stitchName(present), present?.journey === null ? work.layerOf(present) : '') }}
+    </p>
     <p class="thread">
       <i class="bar" :style="{ background: colour.hex }"></i>
       <span>{{ say.threadOf(colour.name, present!.strands, needleName(present!.needle)) }}</span>
@@ -53,9 +55,9 @@ function later(): void {
         ><b :style="{ width: `${Math.round(needle.share * 100)}%`, background: colour.hex }"></b
       ></span>
       <span v-if="parked.length > 0" class="parked" data-test="parked">
-      <span class="soft">Parked needles:</span>
-      <i v-for="(own, i) in parked" :key="i" :style="{ background: own.hex }" :title="own.name"></i>
-      <span class="visually-hidden">{{ formatList(parked.map(({ name }) => name)) }}</span>
+        <span class="soft">Parked needles:</span>
+        <i v-for="(own, i) in parked" :key="i" :style="{ background: own.hex }" :title="own.name"></i>
+        <span class="visually-hidden">{{ formatList(parked.map(({ name }) => name)) }}</span>
       </span>
     </div>
     <p v-if="!staysAwake" class="soft small">This browser can’t keep the screen on.</p>

@@ -174,4 +174,5 @@ export const GONE_PART = 'a part that no longer exists';
 
 export const GONE_STEP = 'a step that no longer exists';
 
-export const stitchAndLayer = (stitch: string, layer: string): string => (layer === '' ? stitch : `${stitch}, ${layer}`);
+export const stitchAndLayer = (stitch: string, layer: string): string =>
+  layer === '' ? stitch : `${stitch}, ${layer}`;

@@ -1,15 +1,5 @@
 <script setup lang="ts">
-import {
-  guidePages,
-  makeGuide,
-  patternPages,
-  SHEETS,
-  shoppingList,
-  shoppingPages,
-  TRUE_PRINTER,
-  type Sheet,
-} from '@junctura/core/paper';
-import { markOf } from '@junctura/core/materials';
+import { guidePages, makeGuide, SHEETS, shoppingList, shoppingPages, type Sheet } from '@junctura/core/paper';
 import { NButton } from 'naive-ui';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
@@ -43,17 +33,6 @@ async function saveKit(): Promise<void> {
   const { current, piece } = workings;
   if (!current || !finishing.plan) return;
   const sheet = SHEETS.find(({ id }) => id === sheetId.value)!;
-  const pattern = patternPages(piece, current.plan, {
-    sheet,
-    mirrored: markOf(piece.mark).mirrored,
-    numbers: true,
-    outlines: true,
-    shades: true,
-    directions: true,
-    ring: true,
-    grain: true,
-    printer: TRUE_PRINTER,
-  });
   const rows = shoppingList(piece, current.plan, workings.reaches, shop.stock, settings.units, {
     finishing: finishing.plan.materials,
     basket: threads.box.basket,
@@ -62,11 +41,7 @@ async function saveKit(): Promise<void> {
   isPainting.value = true;
   const png = await guidePicture(piece, current, () => true);
   isPainting.value = false;
-  const pages = [
-    ...pattern,
-    ...shoppingPages(piece, rows, shop.stock?.coin ?? settings.rate.coin),
-    ...guidePages(guide, sheet),
-  ];
+  const pages = [...shoppingPages(piece, rows, shop.stock?.coin ?? settings.rate.coin), ...guidePages(guide, sheet)];
   await save(pages, '-kit.pdf', png ? { piece: png } : {});
 }
 function start(): void {

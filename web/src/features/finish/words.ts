@@ -1,9 +1,4 @@
-import {
-  formatList,
-  formatNumber,
-  formatPercent,
-  plural,
-} from '@junctura/core/measure';
+import { formatList, formatNumber, formatPercent, plural } from '@junctura/core/measure';
 
 export const sizeAcross = (what: string): string => `${what}, width`;
 

@@ -90,8 +90,8 @@ function html(): void {
 <template>
   <div class="stack">
     <p class="small soft">
-      A book for someone who has never seen Junctura. It shows what to lay out, the numbered map, and every step with its
-      picture; then the stitches, the whole finish, and your sittings to tick off.
+      A book for someone who has never seen Junctura. It shows what to lay out, the numbered map, and every step with
+      its picture; then the stitches, the whole finish, and your sittings to tick off.
     </p>
     <p class="small soft">Basic techniques, in drawings: <LessonLinks :lessons="FIRST_LESSONS" />.</p>
     <div class="pair">

@@ -80,7 +80,13 @@ export function useOrderList(): OrderList {
         const steps = order.value.slice(line.from, line.to);
         const passes = parts[steps[0]!.depth]?.passes ?? [];
         const seconds = work.slice(line.from, line.to).reduce((sum, own) => sum + stepSeconds(own), 0);
-        lines.push({ ...line, key: steps[0]!.key, first: steps[0]!, seconds, name: nameOfLine(steps, passes, opened.nameOf) });
+        lines.push({
+          ...line,
+          key: steps[0]!.key,
+          first: steps[0]!,
+          seconds,
+          name: nameOfLine(steps, passes, opened.nameOf),
+        });
       }
       return { sitting, lines, carriesOn };
     });

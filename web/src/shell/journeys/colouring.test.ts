@@ -9,14 +9,14 @@ it('the nearest shades are given to a whole drawing, and a shade of its own to o
   const app = await Application.at('/');
   await app.openDrawing(
     'two.svg',
-    svg('<rect width="9" height="9" fill="#b12f44"/><rect x="20" width="9" height="9" fill="#305676"/>'),
+    svg('<rect id="One" width="9" height="9" fill="#b12f44"/><rect x="20" width="9" height="9" fill="#305676"/>'),
     'Colours',
   );
   await app.press('Use the nearest shades for 2 colours');
   await app.says(CARD, 'Wet rosehip (rh-41)');
   await app.says(CARD, 'Wet slate (sl-35)');
   await app.goTo('Stitches');
-  await app.pick('Area 1');
+  await app.pick('One');
   await app.press('Another shade…');
   await app.type('Search the shade card', 'gorse');
   await app.press('Plain gorse go-55');

@@ -79,7 +79,7 @@ it('an area becomes a scrap of cloth: worked down by its edge, cut by its templa
   const app = await Application.at('/');
   const leaf = '<rect x="10" y="10" width="40" height="30" fill="#7a9a5a"/>';
   await app.openDrawing('leaf.svg', svg(leaf), 'Stitches');
-  await app.press(/^Area/, CARD);
+  await app.press(/^Green area/, CARD);
   await app.choose('Fill', 'A scrap of cloth', CARD);
   await app.find('[data-test=scrap]');
   await app.says(CARD, 'Whipped down over its turned edge');

@@ -176,6 +176,36 @@ describe('painting from a picture', () => {
   });
 });
 
+describe('the guide as a file', () => {
+  it('is one page with every step of the order and of the chosen finish, for the chosen hand', async () => {
+    const out = join(folder, 'guide.html');
+    const outcome = await runPlanWithPictures([
+      drawing,
+      ...['--hoop', '150', '--fit', '--order', 'colour', '--finish', 'patch', '--guide', out, '--hand', 'left'],
+    ]);
+    if (!outcome.ok) throw new Error(outcome.problem);
+    const told = z
+      .object({
+        order: z.object({ steps: z.array(z.object({ n: z.number(), step: z.number() })) }),
+        finish: z.object({ steps: z.array(z.object({ id: z.string() })) }),
+      })
+      .parse(JSON.parse(JSON.stringify(outcome.value)));
+    const html = readFileSync(out, 'utf8');
+    const listed = [...html.matchAll(/<li data-step="([^"]+)"/g)].map(([, step]) => step);
+    const steps = new Set(told.order.steps.map(({ step }) => String(step)));
+    expect(listed).toEqual([...steps, ...told.finish.steps.map((_, i) => `F${i + 1}`)]);
+    expect(html.includes('For the left hand.')).toBe(true);
+    expect(html.includes('src="data:image/png;base64,')).toBe(true);
+  });
+
+  it('that has no place says so, and a hand needs a guide', async () => {
+    const nowhere = await runPlanWithPictures([drawing, '--guide', join(folder, 'no', 'such', 'folder.html')]);
+    expect(nowhere.ok ? '' : nowhere.problem).toMatch(/can’t write .*folder\.html/);
+    const alone = await runPlanWithPictures([drawing, '--hand', 'left']);
+    expect(alone.ok ? '' : alone.problem).toMatch(/--hand goes with --guide/);
+  });
+});
+
 describe('the headless planner', () => {
   it('keeps its contract on a drawing and on a piece', () => {
     const { design, hoop, parts } = strict(drawing);

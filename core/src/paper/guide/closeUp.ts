@@ -55,8 +55,8 @@ export function closeUp(piece: Piece, plan: Plan, note: StepNote, widthMm: numbe
   }
   const { start, way } = first;
   for (const arrow of way ?? []) {
-    line(arrow.points, 1, 3.4 * LINE_MM);
-    line(arrow.points, 0, 1.3 * LINE_MM);
+    line(arrow.points, 1, 2.6 * LINE_MM);
+    line(arrow.points, 0, LINE_MM);
   }
   const at = Float64Array.of(start[0], start[1], start[0] + 0.01, start[1]);
   line(at, 1, START_MM + 0.7);

@@ -24,7 +24,7 @@ export interface StepMarks {
 /** The way is read off the first stitches up to this share of the step. */
 const FIRST_SHARE = 0.3;
 /** An arrow is so long at most and no shorter, mm. */
-const ARROW_MM = { most: 9, least: 1.2, head: 1.3 } as const;
+const ARROW_MM = { most: 6, least: 1.2, head: 1.1 } as const;
 
 /** What is drawn over a step; null where it has no stitch. */
 export function stepMarks(piece: Pick<Piece, 'hoop' | 'positions'>, plan: Plan, step: Step): StepMarks | null {

@@ -64,7 +64,7 @@ export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: Unit
   const stitches = steps.reduce((sum, step) => sum + step.stitches, 0);
   const loads = works.reduce((sum, own) => sum + (own?.loads ?? 0), 0);
   const marks = stepMarks(piece, plan, first);
-  const direction = directionWords(pass);
+  const direction = directionOf(steps, parts);
   const nameOf = new Map(parts.map(({ part }) => [part.id, part.name]));
   const begins = stepNeedle(plan, first)?.begins ?? 'new';
   return {
@@ -90,6 +90,13 @@ export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: Unit
     because: becauseOf(rules.rules, order, line.from, (part) => nameOf.get(part) ?? part)[0]?.text ?? null,
     marks,
   };
+}
+
+/** Which way the stitches of like parts run: as in the first of them, and otherwise where one mirrors it. */
+function directionOf(steps: readonly Step[], parts: Plan['parts']): string | null {
+  const all = new Set(steps.map(({ depth, layer }) => directionWords(parts[depth]!.passes[layer]!)));
+  const [first] = all;
+  return first && all.size > 1 ? say.mirroredToo(first) : (first ?? null);
 }
 
 /** A name that all of several parts share but for their numbers; null: they have none. */

@@ -47,6 +47,8 @@ export const DIRECTIONS = {
 export const upToTheRight = (deg: number): string => `up to the right, ${formatNumber(deg)}° from level`;
 export const upToTheLeft = (deg: number): string => `up to the left, ${formatNumber(deg)}° from level`;
 
+export const mirroredToo = (direction: string): string => `${direction}; the other way where the part is mirrored`;
+
 const AT: Readonly<Record<PlaceWithin, string>> = {
   'top left': 'at the top left',
   top: 'at the top',

@@ -11,6 +11,7 @@ import { button, field, numberIn, Session, textOf, type } from '../../testing/se
 import BeginSheet from './BeginSheet.vue';
 import EndSheet from './EndSheet.vue';
 import NeedleQuestion from './NeedleQuestion.vue';
+import PresentStep from './PresentStep.vue';
 import PaceList from './PaceList.vue';
 import RecordList from './RecordList.vue';
 import ThreadRecord from './ThreadRecord.vue';
@@ -20,6 +21,40 @@ let session: Session;
 beforeEach(async () => {
   session = new Session();
   await session.open('demo-kite');
+});
+
+describe('the present step', () => {
+  it('says what the guide says of it, and offers what can be said of it under plain names', async () => {
+    const work = useWorkSoFar(session.pinia);
+    await work.note({ type: 'sitting-begun', needles: 1 });
+    const shown = session.show(PresentStep, { staysAwake: true });
+    const note = work.presentNote!;
+    expect(textOf(shown.find('[data-test=present]'))).toBe(work.partNameOf(work.present));
+    expect(note.number).toBe(1);
+    const figures = textOf(shown.find('[data-test=figures]'));
+    const spacing = note.figures.find(({ label }) => label === 'Spacing')!;
+    expect(figures).toContain(`Spacing: ${spacing.value}`);
+    expect(textOf(shown.find('[data-test=told]'))).toContain('Thread a new length.');
+    for (const name of ['How it is worked', 'Later', 'Part of it', 'Something is wrong']) button(shown, name);
+    await button(shown, 'How it is worked').trigger('click');
+    expect(shown.emitted('topic')).toEqual([['how']]);
+  });
+
+  it('counts as the guide does: like parts are one step, ticked off one by one', async () => {
+    const work = useWorkSoFar(session.pinia);
+    let parts = 0;
+    for (let i = 0; i < work.steps.length && parts === 0; i++) {
+      const { number, part, parts: alike } = work.numberOfPresent!;
+      if (alike > 1) {
+        expect(part).toBe(1);
+        parts = alike;
+        await work.done();
+        expect(work.numberOfPresent).toMatchObject({ number, part: 2, parts: alike });
+        expect(work.stepsDone.done).toBe(number - 1);
+      } else await work.done();
+    }
+    expect(parts).toBeGreaterThan(1);
+  });
 });
 
 describe('before and after a sitting', () => {

@@ -16,7 +16,7 @@ test('a piece goes to the phone by a code, its record comes back the same way, a
   home,
 }) => {
   await bench.open(`${home}/piece/demo-kite/at-the-hoop`);
-  await expect(bench.card.getByTestId('work-done')).toContainText('0 of 20');
+  await expect(bench.card.getByTestId('work-done')).toContainText('0 of 13');
   const codeFrom = async ({ page: from }: Bench): Promise<string> => {
     await from.getByTestId('hand-over').click();
     await from.getByRole('button', { name: 'Make a code' }).click();
@@ -54,7 +54,7 @@ test('a piece goes to the phone by a code, its record comes back the same way, a
     await page.goto(`${home}/take`);
     await page.getByLabel('The code').fill(back.toLowerCase());
     await page.getByRole('button', { name: 'Receive piece' }).click();
-    await expect(bench.card.getByTestId('work-done')).toContainText('2 of 20');
+    await expect(bench.card.getByTestId('work-done')).toContainText('2 of 13');
     await expect(page).toHaveURL(/demo-kite/);
   }
   await context.close();

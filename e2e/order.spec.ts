@@ -67,7 +67,30 @@ test('the guide is printed, and saved as one page that stands alone', async ({ b
   const guide = await text(await html);
   expect(guide).toContain('For the left hand');
   await page.setContent(guide);
-  await expect(page.getByRole('heading', { name: 'The order of work' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Step by step' })).toBeVisible();
   await expect(page.getByRole('img', { name: 'The piece as it will be' })).toBeVisible();
   await expect(page.getByRole('img', { name: 'The map' })).toBeVisible();
+  // As it is laid out: each step once in the list, on the map and as a picture, and no number on another.
+  const laid = await page.evaluate(() => {
+    const all = (found: string): Element[] => [...document.querySelectorAll(found)];
+    const numbers = all('.map g[data-step] text, .lens g[data-step] text');
+    const boxes = numbers.map((number) => number.getBoundingClientRect());
+    const touching = boxes.flatMap((a, i) =>
+      boxes.slice(i + 1).filter((b) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom),
+    );
+    return {
+      steps: all('li[data-step]').map((step) => step.getAttribute('data-step')),
+      numbers: numbers.map((number) => number.textContent).sort((a, b) => Number(a) - Number(b)),
+      pictures: all('li[data-step] svg[data-step]').map((picture) => picture.getAttribute('data-step')),
+      touching: touching.length,
+    };
+  });
+  expect(laid.touching).toBe(0);
+  expect(laid.numbers).toEqual(Array.from({ length: 13 }, (_, i) => String(i + 1)));
+  expect(laid.pictures).toEqual(laid.numbers);
+  expect(laid.steps.slice(0, 13)).toEqual(laid.numbers);
+  expect(laid.steps.slice(13).every((step) => step?.startsWith('F'))).toBe(true);
+  // On a phone nothing but a template reaches past the edge.
+  await page.setViewportSize({ width: 390, height: 844 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

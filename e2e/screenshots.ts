@@ -46,12 +46,18 @@ async function takeAll(page: Page): Promise<void> {
   await page.goto(`${base}/hoop/demo-rock-pool`);
   await page.locator('[data-test=begin]').click();
   // The demo is a third worked already.
-  const first = Number((await page.locator('[data-test=done]').innerText()).match(/(\d+) of/)![1]);
-  for (let i = 1; i <= 3; i++) {
+  const canvas = page.locator('canvas[data-place]');
+  await canvas.waitFor();
+  const worked = Number(await canvas.getAttribute('data-place'));
+  for (let i = 0; i < 3; i++) {
+    const before = await page.locator('[data-test=done]').innerText();
     await page.locator('[data-test=done]').click();
-    await page.getByText(`${first + i} of `).waitFor();
+    await page.waitForFunction(
+      (was) => document.querySelector<HTMLElement>('[data-test=done]')?.innerText !== was,
+      before,
+    );
   }
-  await page.locator(`canvas[data-place="${first + 2}"]`).waitFor();
+  await page.locator(`canvas[data-place="${worked + 3}"]`).waitFor();
   await shot('at-the-hoop');
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.goto(`${base}/piece/demo-rock-pool/stitches`);

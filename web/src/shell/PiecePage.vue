@@ -55,10 +55,11 @@ const findingsShown = ref(false);
 const earlierShown = ref(false);
 
 watch(
-  () => [props.step, selection.picked],
-  () => {
+  () => [props.step, selection.picked] as const,
+  ([step], [before]) => {
     findingsShown.value = false;
-    card.value?.scrollTo({ top: 0 });
+    // A list in which a part was picked stays where it is.
+    if (step !== before || here.value.isByPart) card.value?.scrollTo({ top: 0 });
   },
 );
 

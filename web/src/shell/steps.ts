@@ -10,6 +10,8 @@ export interface Step {
   readonly shows: HoopShows;
   /** With a colour picked, the hoop shows the thread of that colour alone. */
   readonly isByColour: boolean;
+  /** Its card becomes that of a part that is picked. */
+  readonly isByPart?: true;
   readonly card: Component;
   /** What stands below the hoop meanwhile, if anything. */
   readonly belowHoop?: Component;
@@ -22,6 +24,7 @@ export const STEPS: readonly Step[] = [
     name: 'Drawing',
     shows: 'drawing',
     isByColour: false,
+    isByPart: true,
     card: comesLater(() => import('../features/drawing/DrawingStep.vue')),
   },
   {
@@ -36,6 +39,7 @@ export const STEPS: readonly Step[] = [
     name: 'Stitches',
     shows: 'stitches',
     isByColour: false,
+    isByPart: true,
     card: comesLater(() => import('../features/stitches/StitchesStep.vue')),
   },
   {

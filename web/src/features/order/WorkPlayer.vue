@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Pause, Play, SkipBack, SkipForward } from '@lucide/vue';
-import { nameOfStep, stitchOfStep } from '@junctura/core/order';
+import { numberedAt, numberedSteps, stitchOfStep } from '@junctura/core/order';
+import { nameOfLine } from '@junctura/core/paper';
 import { useEventListener, useRafFn } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -25,14 +26,16 @@ const speed = ref(40);
 
 const order = computed(() => workings.current!.plan.order);
 const count = computed(() => order.value.length);
+const numbered = computed(() => numberedSteps(order.value));
 const place = computed(() => Math.min(selection.place, count.value));
 const whole = computed(() => Math.floor(place.value + 1e-9));
 const present = computed(() => order.value[whole.value]);
 const words = computed(() => {
   const step = present.value;
   if (!step) return count.value === 0 ? 'Nothing to stitch yet' : 'All stitched';
-  const name = nameOfStep(opened.nameOf(step.part), step);
-  return say.stepOf(whole.value + 1, count.value, name, stitchOfStep(step).inSentence);
+  const name = nameOfLine([step], workings.current!.plan.parts[step.depth]?.passes ?? [], opened.nameOf);
+  const { number } = numberedAt(numbered.value, whole.value);
+  return say.stepOf(number, numbered.value.length, name, stitchOfStep(step).inSentence);
 });
 
 let before = 0;

@@ -120,4 +120,4 @@ export function fixedAgainst(part: string, broken: readonly string[]): string {
 export const carriesOn = (step: number): string => `Carries on with step ${formatNumber(step)}.`;
 
 export const stitchInColour = (stitch: string, colour: string, strands: number): string =>
-  `${stitch} in ${colour}, ${plural(strands, 'strand')}`;
+  `${stitch}, ${plural(strands, 'strand')} of ${colour}`;

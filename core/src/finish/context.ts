@@ -1,6 +1,14 @@
-import { looseShape } from '../drawing/index.ts';
+import { looseShape, positionsOf } from '../drawing/index.ts';
 import { boxOf, regionArea, type Box, type Circle, type Polyline, type Region, type Ring } from '../geometry/index.ts';
-import { clothOf, laidWidthMm, SECONDS, threadKind, type Cloth, type ThreadId } from '../materials/index.ts';
+import {
+  clothOf,
+  innerHalvesMm,
+  laidWidthMm,
+  SECONDS,
+  threadKind,
+  type Cloth,
+  type ThreadId,
+} from '../materials/index.ts';
 import { colourName, colourOf, endOf, plainPass, type End, type Finish, type Piece } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { countLoads, type Plan } from '../thread/index.ts';
@@ -15,7 +23,8 @@ import type {
   TemplateLine,
   TemplateLineKind,
 } from './kinds.ts';
-import { WORKED_AREA } from './outlines.ts';
+import { lostMm2 } from './keptOf.ts';
+import { ellipseRing, WORKED_AREA } from './outlines.ts';
 import type { Memory } from '../measure/index.ts';
 import * as say from './words.ts';
 
@@ -45,6 +54,8 @@ export interface EndPlan {
   readonly templates: readonly Template[];
   readonly problems: readonly FinishProblem[];
   readonly look: FinishLook;
+  /** The piece of the stitched cloth that it takes, across and upright, mm; null: any that holds the work. */
+  readonly clothMm?: readonly [number, number];
 }
 
 /** null where nothing is stitched yet. */
@@ -62,7 +73,7 @@ export function contextOf(piece: Piece, plan: Plan, own: OwnFactors, memory: Mem
     plan,
     memory,
     finish: piece.finish,
-    end: endOf(piece),
+    end: endThatHolds(piece, worked),
     cloth: clothOf(piece.cloth.kind),
     worked,
     box,
@@ -71,6 +82,14 @@ export function contextOf(piece: Piece, plan: Plan, own: OwnFactors, memory: Mem
     thread: most.thread,
     colour: isThere ? edgeColour! : most.colour,
   };
+}
+
+/** What a piece ends as, where nothing was chosen: what is usual for its use, but a board for what is larger than the hoop it would hang in. */
+function endThatHolds(piece: Piece, worked: Region): End {
+  const usual = endOf(piece);
+  if (piece.finish.end !== null || usual !== 'framed' || !piece.hoop) return usual;
+  const [x, y] = positionsOf(piece)[0]!;
+  return lostMm2(worked, [ellipseRing(x, y, ...innerHalvesMm(piece.hoop))]) > 0 ? 'board' : usual;
 }
 
 /** A colour of the palette as it is seen. */

@@ -1,3 +1,5 @@
+import { spreadOfPositions } from '../drawing/index.ts';
+import { hoopNeeds } from '../materials/index.ts';
 import { Memory } from '../measure/index.ts';
 import { endOf, type End, type Piece } from '../piece/index.ts';
 import type { Plan } from '../thread/index.ts';
@@ -11,7 +13,9 @@ import { ornament } from './ends/ornament.ts';
 import { cushion, garment } from './ends/panels.ts';
 import { patch } from './ends/patch.ts';
 import { whitework } from './ends/whitework.ts';
-import type { FinishPlan } from './kinds.ts';
+import type { FinishPlan, FinishProblem } from './kinds.ts';
+import { lostMm2 } from './keptOf.ts';
+import * as say from './words.ts';
 import { scrapsOf } from './scraps.ts';
 
 const PLANS: Readonly<Record<End, (context: FinishContext) => EndPlan>> = {
@@ -40,13 +44,14 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors, memory = n
       templates: [],
       problems: [{ id: 'nothing-stitched', stops: true, text: 'There is nothing to finish yet: add a drawing first.' }],
       look: plainLook([], WALL),
+      clothMm: null,
       care: '',
       seconds: 0,
       threadMm: 0,
     };
   }
   const before = stepsBefore(context);
-  const { first = [], steps: after, materials, templates, problems, look } = PLANS[context.end](context);
+  const { first = [], steps: after, materials, templates, problems, look, clothMm } = PLANS[context.end](context);
   const scraps = scrapsOf(context);
   const steps = [...first, ...before.steps, ...after];
   return {
@@ -54,10 +59,35 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors, memory = n
     steps,
     materials: [...materials, ...scraps.materials],
     templates: [...templates, ...scraps.templates],
-    problems: [...before.problems, ...problems],
+    problems: [
+      ...before.problems,
+      ...problems,
+      ...holdsNot(context, problems, look.form),
+      ...clothShort(piece, clothMm),
+    ],
+    clothMm: clothMm ?? null,
     look,
     care: careWords(context),
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),
     threadMm: look.edges.reduce((sum, { pass }) => sum + pass.quantities.threadMm, 0),
   };
+}
+
+/** Nothing cuts into work: what would is said with how much is lost. */
+function holdsNot(
+  { worked, end }: FinishContext,
+  problems: readonly FinishProblem[],
+  form: FinishPlan['look']['form'],
+): FinishProblem[] {
+  const lost = problems.some(({ stops }) => stops) ? 0 : lostMm2(worked, form);
+  return lost > 0 ? [{ id: 'cuts-into-work', stops: true, text: say.cutsInto(end === 'framed', lost / 100) }] : [];
+}
+
+/** The cloth that is cut for the hoop may be less than the finished thing takes. */
+function clothShort(piece: Piece, clothMm: EndPlan['clothMm']): FinishProblem[] {
+  if (!piece.hoop || !clothMm) return [];
+  const { clothAcrossMm, clothUprightMm } = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
+  if (clothMm[0] <= clothAcrossMm + 1 && clothMm[1] <= clothUprightMm + 1) return [];
+  const text = say.cutLarger(clothMm, [clothAcrossMm, clothUprightMm]);
+  return [{ id: 'cloth-too-small', stops: false, text }];
 }

@@ -90,6 +90,8 @@ export interface FinishProblem {
     | 'no-hoop'
     | 'two-islands'
     | 'closed-bay'
+    | 'cuts-into-work'
+    | 'cloth-too-small'
     | 'card-too-small'
     | 'panel-too-small'
     | 'scallop-too-wide'
@@ -130,6 +132,8 @@ export interface FinishPlan {
   readonly templates: readonly Template[];
   readonly problems: readonly FinishProblem[];
   readonly look: FinishLook;
+  /** The piece of the stitched cloth that it takes, across and upright, mm; null: any that holds the work. */
+  readonly clothMm: readonly [number, number] | null;
   /** How it is cared for. */
   readonly care: string;
   readonly seconds: number;

@@ -212,3 +212,16 @@ export function amountsInWords({ amounts }: Pick<FinishStep, 'amounts'>, units: 
     .map(([name, told]) => told(amounts[name]!, units))
     .join(' · ');
 }
+
+/** @param isFramed whether it would hang in a hoop that is smaller than the design */
+export const cutsInto = (isFramed: boolean, lostCm2: number): string =>
+  isFramed
+    ? `The design is larger than the hoop: ${formatNumber(Math.max(1, lostCm2))} cm² of stitching would be folded behind or cut off. Mount it on a board, or use a larger hoop.`
+    : `The design is larger than this: ${formatNumber(Math.max(1, lostCm2))} cm² of stitching would be cut off or hidden. Make it larger, or choose another end.`;
+
+/** Cloth by its sides, rounded up to whole centimetres. */
+const sidesCm = ([across, upright]: readonly [number, number]): string =>
+  `${plainMm(across / 10)} × ${plainMm(upright / 10)} cm`;
+
+export const cutLarger = (needed: readonly [number, number], usual: readonly [number, number]): string =>
+  `It takes ${sidesCm(needed)} of the stitched cloth, more than the ${sidesCm(usual)} that the hoop needs: cut the cloth larger before you start.`;

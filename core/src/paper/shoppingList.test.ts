@@ -35,6 +35,15 @@ const shop: ShopStock = {
 const NOTHING: ReadonlySet<string> = new Set();
 
 describe('the shopping list', () => {
+  it('has as much cloth as the greater of hoop and finish takes, each way', () => {
+    const { clothAcrossMm, clothUprightMm } = hoopNeeds(pool.hoop!);
+    const clothOfList = (clothMm: [number, number] | null): string =>
+      shoppingList(pool, plan, [], null, 'metric', { clothMm }).find(({ kind }) => kind === 'cloth')!.detail;
+    const cm = (mm: number): number => Math.ceil(mm / 10);
+    expect(clothOfList(null)).toBe(`${cm(clothAcrossMm)} cm × ${cm(clothUprightMm)} cm`);
+    expect(clothOfList([500, 100])).toBe(`50 cm × ${cm(clothUprightMm)} cm`);
+  });
+
   it('buys the fewest skeins that do in nine cases of ten, none where enough is owned', () => {
     for (const reach of willReach(pool, plan, NOTHING, boxOf(0))) {
       const skeins = skeinsToBuy(reach, plan.spread);

@@ -58,6 +58,8 @@ const OWNED = 'in your basket';
 /** What a list takes into account besides the piece. */
 export interface Besides {
   readonly finishing?: readonly FinishMaterial[];
+  /** The piece of the stitched cloth that the finish takes, mm. */
+  readonly clothMm?: readonly [across: number, upright: number] | null;
   readonly basket?: Basket;
 }
 
@@ -73,7 +75,7 @@ export function shoppingList(
   reaches: readonly Reach[],
   shop: ShopStock | null,
   units: UnitSystem,
-  { finishing = [], basket = [] }: Besides = {},
+  { finishing = [], clothMm = null, basket = [] }: Besides = {},
 ): ShoppingRow[] {
   const memory = new Memory();
   const threads = withEdges(reaches, finishing, plan.spread, memory).map((reach): ShoppingRow => {
@@ -95,7 +97,7 @@ export function shoppingList(
   });
   return [
     ...threads,
-    ...otherThings(piece, plan, shop, units, basket),
+    ...otherThings(piece, plan, shop, units, basket, clothMm),
     ...finishingThings(reaches, finishing, shop, units, basket),
   ];
 }
@@ -201,6 +203,7 @@ function otherThings(
   shop: ShopStock | null,
   units: UnitSystem,
   basket: Basket,
+  clothMm: NonNullable<Besides['clothMm']> | null,
 ): ShoppingRow[] {
   const rows: ShoppingRow[] = [];
   const put = (
@@ -219,8 +222,12 @@ function otherThings(
     units === 'inch' ? `${formatNumber(mm / 25.4, 1)} in` : `${formatNumber(Math.ceil(mm / 10))} cm`;
   if (piece.hoop) {
     const needs = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
-    const cut = `${cm(needs.clothAcrossMm)} × ${cm(needs.clothUprightMm)}`;
-    const left = clothFor(basket, cloth.id, needs.clothAcrossMm, needs.clothUprightMm);
+    const [across, upright] = [
+      Math.max(needs.clothAcrossMm, clothMm?.[0] ?? 0),
+      Math.max(needs.clothUprightMm, clothMm?.[1] ?? 0),
+    ];
+    const cut = `${cm(across)} × ${cm(upright)}`;
+    const left = clothFor(basket, cloth.id, across, upright);
     put(`cloth-${cloth.id}`, 'cloth', cloth.name, cut, 'piece', left !== null);
     const size = hoopSizeText(piece.hoop, units);
     put(

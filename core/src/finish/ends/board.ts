@@ -84,6 +84,7 @@ export function mounted(context: FinishContext): EndPlan {
           },
         ]
       : [],
+    clothMm: cut,
     look: plainLook([board], WALL),
   };
 }

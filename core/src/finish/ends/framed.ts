@@ -107,6 +107,7 @@ export function framed(context: FinishContext): EndPlan {
       },
     ],
     problems: [],
+    clothMm: [2 * (a + trimMm), 2 * (b + trimMm)],
     look: {
       ...plainLook([ellipseRing(x, y, innerA, innerB)], WALL),
       isHooped: true,

@@ -122,6 +122,7 @@ export function ornament(context: FinishContext): EndPlan {
       },
     ],
     problems: [],
+    clothMm: size,
     look: {
       ...plainLook([seam], WALL),
       heights,

@@ -158,6 +158,7 @@ export function cushion(context: FinishContext): EndPlan {
           ]
         : []),
     ],
+    clothMm: cut,
     look: plainLook(round, TABLE),
   };
 }

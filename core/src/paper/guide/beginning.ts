@@ -123,9 +123,12 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
   const stitched = [...new Set([...ofPasses, ...plan.order.map(({ needle }) => needleName(needle))])];
   const needles = [...new Set([...stitched, ...tools.needles])].sort();
   const row = (name: string, detail: string, amount: string): MaterialRow => ({ sample: null, name, detail, amount });
-  const size = needs
-    ? say.clothSides(mm(needs.clothAcrossMm), mm(needs.clothUprightMm))
-    : say.clothSides(mm(plan.design.widthMm + AROUND_MM), mm(plan.design.heightMm + AROUND_MM));
+  // The hoop and the finish both ask for cloth: as much as the greater.
+  const [ownX, ownY] = finish.clothMm ?? [0, 0];
+  const size = say.clothSides(
+    mm(Math.max(ownX, needs?.clothAcrossMm ?? plan.design.widthMm + AROUND_MM)),
+    mm(Math.max(ownY, needs?.clothUprightMm ?? plan.design.heightMm + AROUND_MM)),
+  );
   const mark = markOf(piece.mark);
   return [
     row(cloth.name, cloth.weave === 'felt' ? '' : say.CUT_BY_THREAD, size),

@@ -35,6 +35,7 @@ async function saveKit(): Promise<void> {
   const sheet = SHEETS.find(({ id }) => id === sheetId.value)!;
   const rows = shoppingList(piece, current.plan, workings.reaches, shop.stock, settings.units, {
     finishing: finishing.plan.materials,
+    clothMm: finishing.plan.clothMm,
     basket: threads.box.basket,
   });
   const guide = makeGuide(piece, current.plan, finishing.plan, { hand: piece.worker.hand, units: settings.units });

@@ -120,6 +120,18 @@ const size = computed<readonly [number, number] | null>(() => {
         <NButton v-if="problem.id === 'card-too-small'" size="small" @click="change({ sizeMm: null })"
           >Use the suggested size</NButton
         >
+        <NButton
+          v-if="problem.id === 'cuts-into-work' && plan.end === 'framed'"
+          size="small"
+          @click="change({ end: 'board', sizeMm: null })"
+          >Mount it on a board</NButton
+        >
+        <NButton
+          v-else-if="problem.id === 'cuts-into-work' && finish.sizeMm"
+          size="small"
+          @click="change({ sizeMm: null })"
+          >Use the suggested size</NButton
+        >
       </li>
     </ul>
 

@@ -34,6 +34,7 @@ const plan = computed(() => workings.current!.plan);
 const rows = computed(() =>
   shoppingList(workings.piece, plan.value, workings.reaches, shop.stock, settings.units, {
     finishing: finishing.plan?.materials ?? [],
+    clothMm: finishing.plan?.clothMm ?? null,
     basket: threads.box.basket,
   }),
 );

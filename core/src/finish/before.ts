@@ -97,10 +97,11 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
   return { steps, problems };
 }
 
-/** A damp stretch over a true rectangle or circle round the work; null where water would spoil it. */
+/** A damp stretch over a true rectangle or circle round the work; null where water would spoil it, and on a garment. */
 function stretchSteps(context: FinishContext, isWet: boolean): FinishStep[] | null {
   const { piece, box, circle } = context;
-  if (weakestWash(context) === 'no') return null;
+  // A garment is neither pinned nor stretched: it dries as it lies.
+  if (weakestWash(context) === 'no' || context.end === 'garment') return null;
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const isRound = piece.hoop !== null && 2 * circle.r < 1.15 * Math.min(width, height);
   const roundMm = isRound

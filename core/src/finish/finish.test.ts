@@ -47,6 +47,15 @@ const amounts = (plan: FinishPlan, id: string): Record<string, number> => step(p
 
 const asWorked = (worked: Region): WorkedPiece => ({ worked, memory: new Memory() });
 
+describe('a garment', () => {
+  it('is not pinned out: no pin goes through it, and it is not stretched', () => {
+    const ids = (end: End): string[] => planned(pieceOf(disc(40), { end })).steps.map(({ id }) => id);
+    expect(ids('framed')).toContain('stretch');
+    expect(ids('garment')).not.toContain('stretch');
+    expect(ids('garment')).not.toContain('pins-out');
+  });
+});
+
 describe('a patch', () => {
   it('of a 70 mm disc with a border of 6 mm is edged round π · 82 mm, thread by thread through all layers', () => {
     const plan = planned(pieceOf(disc(70), { end: 'patch', borderMm: 6, edge: 'overcast' }));
@@ -268,6 +277,20 @@ describe('a whitework cloth', () => {
       pieceOf(disc(70), { end: 'whitework', sizeMm: [320, 320], fringe: 'knitted', rowsIn10Cm: 24 }),
     );
     expect(amounts(knitted, 'fringe')['rows']).toBe(Math.round(((4 * 320 * 1.1) / 100) * 24));
+  });
+
+  it('has scallops of the width nearest to the wish, whatever the side', () => {
+    expect(scallopsAround(86, 120, 60)).toMatchObject({ across: 2, upright: 2 });
+    let met = 0;
+    for (let side = 40; side <= 400; side += 13) {
+      for (const wished of [20, 35, 60, 90]) {
+        const { across } = scallopsAround(side, 300, wished);
+        const off = (count: number): number => Math.abs(side / count - wished);
+        for (let count = 1; count <= 40; count++) expect(off(across)).toBeLessThanOrEqual(off(count) + 1e-9);
+        met++;
+      }
+    }
+    expect(met).toBeGreaterThan(100);
   });
 
   it('says where scallops are wider than its side', () => {

@@ -16,7 +16,12 @@ export interface Scallops {
 
 /** A whole number of scallops on each side of a cloth, of the width nearest to the one that is wished, so that they meet in the corners. */
 export function scallopsAround(widthMm: number, heightMm: number, wishedMm: number, x = 0, y = 0): Scallops {
-  const whole = (side: number): number => Math.max(1, Math.round(side / wishedMm));
+  // Nearest by width, not by count: of a side of 86 mm, two of 43 are nearer to 60 than one of 86.
+  const whole = (side: number): number => {
+    const fewer = Math.max(1, Math.floor(side / wishedMm));
+    const off = (count: number): number => Math.abs(side / count - wishedMm);
+    return off(fewer + 1) < off(fewer) ? fewer + 1 : fewer;
+  };
   const [across, upright] = [whole(widthMm), whole(heightMm)];
   const [a, b] = [widthMm / 2, heightMm / 2];
   // Round by the left: down, along, up, back, so that the cloth lies to the left of the line.

@@ -20,6 +20,7 @@ export type PlainCode =
   | 'sewn-twice'
   | 'tacked'
   | 'comes-printed'
+  | 'is-printed'
   | 'one-try';
 
 /** Why a way of marking fits a piece, or does not: a code with what its sentence tells. */

@@ -53,6 +53,18 @@ const SETTINGS = CLOTHS.flatMap(({ id }) =>
 );
 
 describe('ways of marking', () => {
+  it('a design that is partly printed on the cloth needs no other: that way comes first, and says why', () => {
+    const first = (printed: boolean): WayAdvice => {
+      const piece = pieceOf({});
+      const parts = piece.drawing.parts.map((part, i) => ({ ...part, printed: printed && i === 0 }));
+      const own = { ...piece, drawing: { ...piece.drawing, parts } };
+      return rankWays(own, new Planner().plan(own, USUAL_FACTORS).plan)[0]!;
+    };
+    expect(first(false).mark.id).not.toBe('printed');
+    expect(first(true).mark.id).toBe('printed');
+    expect(first(true).reasons.join(' ')).toContain('on the cloth already');
+  });
+
   it.each(SETTINGS)('on $cloth in $colour with $thread: all are listed, and the first raises no finding', (setting) => {
     const ways = ranked(setting);
     expect(ways.map(({ mark }) => mark.id).sort()).toEqual(MARKS.map(({ id }) => id).sort());

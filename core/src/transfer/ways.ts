@@ -63,6 +63,8 @@ interface Facts {
   readonly clothColour: string;
   readonly threads: readonly ThreadKind[];
   readonly isWashed: boolean;
+  /** Whether some of the design is on the cloth already. */
+  readonly isPrinted: boolean;
   readonly through: 'window' | 'light-box' | 'no';
   readonly hasPaleThread: boolean;
   /** What the narrowest line stitch covers, mm; Infinity where there is none. */
@@ -88,6 +90,7 @@ function factsOf(piece: PlanInput, plan: Plan): Facts {
     cloth,
     clothColour: piece.cloth.colour,
     threads: threadsOf(plan),
+    isPrinted: plan.parts.some(({ part }) => part.printed),
     isWashed: piece.use === 'washed' || piece.use === 'worn',
     through: tracingThrough(cloth, labOf(piece.cloth.colour).l),
     hasPaleThread: worked.some(({ hex }) => labOf(hex).l > PALE_THREAD),
@@ -158,7 +161,10 @@ const RULES: readonly Rule[] = [
     if (!mark.isLaidOn) return null;
     return mark.id === 'tissue' ? verdict(-16, 'sewn-twice', mark, facts) : verdict(-7, 'tacked', mark, facts);
   },
-  (mark, facts) => (mark.id === 'printed' ? verdict(-30, 'comes-printed', mark, facts) : null),
+  function printed(mark, facts) {
+    if (mark.id !== 'printed') return null;
+    return facts.isPrinted ? verdict(60, 'is-printed', mark, facts) : verdict(-30, 'comes-printed', mark, facts);
+  },
   (mark, facts) => (mark.id === 'transfer-ink' ? verdict(-10, 'one-try', mark, facts) : null),
 ];
 

@@ -22,6 +22,7 @@ const WORDS: Readonly<Record<PlainCode, (mark: Mark, cloth: Cloth) => string>> =
   'uncovered-stays': () => 'Any line you don’t cover stays.',
   'sewn-twice': () => 'Slow: you sew every line twice.',
   tacked: () => 'It has to be tacked down, and you stitch through it.',
+  'is-printed': () => 'This design is on the cloth already: you marked parts of it as printed.',
   'comes-printed': () => 'Only for cloth that comes printed.',
   'one-try': () => 'You get one try: once ironed on, it stays.',
 };

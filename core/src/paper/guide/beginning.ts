@@ -139,6 +139,15 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
     ...needles.map((name) => row(say.needleOf(name), stitched.includes(name) ? '' : say.FOR_FINISH, '1')),
     row(mark.name, mark.traced ? say.AND_WINDOW : '', '1'),
     row(say.OTHER_TOOLS, '', '1'),
+    ...(cloth.stretches
+      ? [
+          row(
+            say.BACKING,
+            say.BEHIND_FIRST,
+            say.clothSides(mm(plan.design.widthMm + AROUND_MM), mm(plan.design.heightMm + AROUND_MM)),
+          ),
+        ]
+      : []),
     ...finish.materials.map((material) => {
       const { thread } = material;
       const used = thread && plan.colours.find((need) => need.colour === thread.colour && need.thread === thread.kind);

@@ -265,6 +265,8 @@ export const FOR_FINISH = 'for the finish';
 export const AND_WINDOW = 'and a window or light box to trace at';
 export const PINS = 'Pins';
 export const IRON = 'Iron, towel and pressing cloth';
+export const BACKING = 'Sewn-in backing';
+export const BEHIND_FIRST = 'laid behind before you stitch';
 export const needleOf = (name: string): string => `Needle: ${name}`;
 export const sameThread = (letter: string, colour: string): string => `for the edge, in thread ${letter} (${colour})`;
 

@@ -145,6 +145,14 @@ describe('a piece framed in its hoop', () => {
     );
   });
 
+  it('may be left open behind: then nothing is cut, whipped or bought for it', () => {
+    const open = planned(pieceOf(disc(70), { end: 'framed', disc: 'none' }));
+    expect(open.steps.map(({ id }) => id)).not.toContain('disc');
+    expect(open.materials.map(({ id }) => id)).not.toContain('disc');
+    expect(open.materials.map(({ id }) => id)).not.toContain('sewing-thread');
+    expect(open.templates.map(({ id }) => id)).toEqual(['trim']);
+  });
+
   it('is closed by a disc 4 mm smaller than the inside of the ring, whipped on every 5 mm', () => {
     const across = innerDiameterMm(150) - 4;
     const { acrossMm, stitches, threadMm } = amounts(plan, 'disc') as {

@@ -46,7 +46,7 @@ export const finishSchema = z.strictObject({
   sizeMm: z.tuple([ranged('sizeMm'), ranged('sizeMm')]).nullable(),
   cardFace: z.enum(['window', 'whole']),
   /** What closes the back of a hoop. */
-  disc: z.enum(['felt', 'card']),
+  disc: z.enum(['felt', 'card', 'none']),
   /** A weak gathering thread is taken double. */
   doubled: z.boolean(),
   scallopMm: ranged('scallopMm'),

@@ -12,6 +12,7 @@ import {
   type EndPlan,
   type FinishContext,
 } from '../context.ts';
+import type { FinishStep } from '../kinds.ts';
 import { ellipseRing, rectangleRing } from '../outlines.ts';
 import { runningAlong, sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
 import * as say from '../words.ts';
@@ -43,7 +44,20 @@ export function framed(context: FinishContext): EndPlan {
   const gathering = sewn(runningAlong({ points: gather, closed: true }, GATHER_STITCH_MM), cloth.thicknessMm);
   const whipping = sewn(whippedAlong({ points: disc, closed: true }, DISC.whipMm, DISC.biteMm), 2 * cloth.thicknessMm);
   const gatherThreadMm = (finish.doubled ? 2 : 1) * gatheringMm;
+  const hasDisc = finish.disc !== 'none';
   const whipThreadMm = whipping.threadMm + SEWN_ENDS_MM;
+  const discStep: FinishStep = {
+    id: 'disc',
+    text: say.whipDisc(finish.disc, DISC.whipMm),
+    amounts: {
+      acrossMm: 2 * innerA - DISC.smallerMm,
+      uprightMm: 2 * innerB - DISC.smallerMm,
+      stitches: whipping.stitches,
+      threadMm: whipThreadMm,
+    },
+    seconds: whipping.seconds,
+    caution: CAUTIONS.pins,
+  };
   return {
     steps: [
       {
@@ -69,18 +83,7 @@ export function framed(context: FinishContext): EndPlan {
         seconds: gathering.seconds + 60 * MINUTES.draw,
         caution: null,
       },
-      {
-        id: 'disc',
-        text: say.whipDisc(finish.disc, DISC.whipMm),
-        amounts: {
-          acrossMm: 2 * innerA - DISC.smallerMm,
-          uprightMm: 2 * innerB - DISC.smallerMm,
-          stitches: whipping.stitches,
-          threadMm: whipThreadMm,
-        },
-        seconds: whipping.seconds,
-        caution: CAUTIONS.pins,
-      },
+      ...(hasDisc ? [discStep] : []),
       {
         id: 'loop',
         text: 'Tie or sew a loop at the screw, and check that it hangs straight.',
@@ -90,16 +93,25 @@ export function framed(context: FinishContext): EndPlan {
       },
     ],
     materials: [
-      sewingThread(whipThreadMm),
+      ...(hasDisc ? [sewingThread(whipThreadMm)] : []),
       amount('gathering-thread', 'Strong thread for gathering', gatherThreadMm, 'mm'),
-      sheet('disc', finish.disc === 'felt' ? 'Felt for the back' : 'Card for the back', [2 * innerA, 2 * innerB], {
-        goods: finish.disc === 'felt' ? 'felt' : null,
-      }),
+      ...(hasDisc
+        ? [
+            sheet(
+              'disc',
+              finish.disc === 'felt' ? 'Felt for the back' : 'Card for the back',
+              [2 * innerA, 2 * innerB],
+              {
+                goods: finish.disc === 'felt' ? 'felt' : null,
+              },
+            ),
+          ]
+        : []),
       amount('loop', 'Cord or ribbon for hanging', LOOP_MM, 'mm'),
       ...(hoop.bound ? [amount('ring-tape', 'Tape for the outer ring', tapeMm / 2, 'mm')] : []),
     ],
     templates: [
-      { id: 'disc', name: 'Back disc', lines: [ringLine('cut', disc)] },
+      ...(hasDisc ? [{ id: 'disc', name: 'Back disc', lines: [ringLine('cut', disc)] }] : []),
       {
         id: 'trim',
         name: 'Trim and gathering line',

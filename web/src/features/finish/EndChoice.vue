@@ -68,7 +68,7 @@ const EDGES = options({ overcast: 'Overcast', buttonhole: 'Buttonhole' });
 const BACKINGS = options({ sewn: 'Sewn on', fusible: 'Fused with an iron, permanently' });
 const SHAPES = options({ disc: 'Disc', heart: 'Heart', drop: 'Teardrop', outline: 'The design’s own outline' });
 const FACES = options({ window: 'In a window', whole: 'The whole front' });
-const DISCS = options({ felt: 'Felt', card: 'Card' });
+const DISCS = options({ felt: 'Felt', card: 'Card', none: 'None, left open' });
 const FRINGES = options({ none: 'None', bought: 'Bought', looped: 'Looped', knitted: 'Knitted' });
 const ONTO = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
 const colours = computed(() => [
@@ -205,7 +205,7 @@ const size = computed<readonly [number, number] | null>(() => {
       />
       <ChoiceField
         v-if="plan.end === 'framed'"
-        label="Back disc"
+        label="Cover at the back"
         :value="finish.disc"
         :options="DISCS"
         @change="(disc) => change({ disc })"

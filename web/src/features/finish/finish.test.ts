@@ -51,7 +51,7 @@ describe('what a piece ends as', () => {
     ['card', ['Cloth', 'Card, folded, width', 'Height']],
     ['cushion', ['Room round the design', 'Seam allowance', 'Panel, finished size, width', 'Height', 'Backing']],
     ['garment', ['Backing']],
-    ['framed', ['Back disc']],
+    ['framed', ['Cover at the back']],
   ] as const)('asks for what it depends on, and for nothing else: %s', async (end, labels) => {
     const shown = session.show(EndChoice, { plan: await planAs(end) });
     expect(shown.findAll('.pair label').map(textOf).sort()).toEqual([...labels].sort());

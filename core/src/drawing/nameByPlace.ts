@@ -1,5 +1,5 @@
 import { colourWords, labOf } from '../colour/index.ts';
-import { placeWithin, type Box } from '../geometry/index.ts';
+import { aroundBoxes, placeWithin, type Box } from '../geometry/index.ts';
 import type { Part } from '../piece/index.ts';
 import * as say from './words.ts';
 
@@ -39,7 +39,7 @@ const TONES = { pale: 75, dark: 32, bright: 45, grey: 10, white: 86, black: 26 }
  * Names that a drawing gave stay as they are.
  */
 export function namedByPlace(parts: readonly ReadPart[]): Part[] {
-  const whole = parts.map(({ box }) => box).reduce(union, EMPTY);
+  const whole = parts.map(({ box }) => box).reduce(aroundBoxes, EMPTY);
   const sideMm = Math.max(whole.maxX - whole.minX, whole.maxY - whole.minY);
   const landmarks = parts.filter(({ part, isNameless }) => !isNameless && part.kind === 'area');
   // What is alone is large or small against nothing, and nowhere but where it is.
@@ -68,15 +68,6 @@ export function namedByPlace(parts: readonly ReadPart[]): Part[] {
 }
 
 const EMPTY: Box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity };
-
-function union(a: Box, b: Box): Box {
-  return {
-    minX: Math.min(a.minX, b.minX),
-    minY: Math.min(a.minY, b.minY),
-    maxX: Math.max(a.maxX, b.maxX),
-    maxY: Math.max(a.maxY, b.maxY),
-  };
-}
 
 const middleOf = ({ minX, minY, maxX, maxY }: Box): [number, number] => [(minX + maxX) / 2, (minY + maxY) / 2];
 

@@ -36,6 +36,7 @@ export { cellRows, scanCells, scanFrame, type ScanCell, type ScanFrame } from '.
 export { nearestOnRing, ringStretch } from './ringStretch.ts';
 export { scanRows } from './scanRows.ts';
 export {
+  aroundBoxes,
   boxesMeet,
   boxOf,
   isInside,

@@ -84,6 +84,16 @@ export function boxOf(arrays: Iterable<ArrayLike<number>>): Box | null {
   return minX <= maxX ? { minX, minY, maxX, maxY } : null;
 }
 
+/** The box of two boxes. */
+export function aroundBoxes(a: Box, b: Box): Box {
+  return {
+    minX: Math.min(a.minX, b.minX),
+    minY: Math.min(a.minY, b.minY),
+    maxX: Math.max(a.maxX, b.maxX),
+    maxY: Math.max(a.maxY, b.maxY),
+  };
+}
+
 export function boxesMeet(a: Box, b: Box, withinMm = 0): boolean {
   return (
     a.minX - withinMm <= b.maxX &&

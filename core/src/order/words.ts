@@ -7,7 +7,8 @@ import type { RuleId } from './ruleIds.ts';
 export const partAndZone = (partName: string, zone: number, place: PlaceWithin | null): string =>
   place === null ? `${partName}, zone ${zone}` : `${partName}, zone ${zone} (${place})`;
 
-const ROLE_NAMES: Readonly<Record<PassRole, string>> = {
+/** What each layer of a part is called. */
+export const LAYER_NAMES: Readonly<Record<PassRole, string>> = {
   padding: 'padding',
   edge: 'firm edge',
   filling: 'filling',
@@ -46,7 +47,7 @@ export function ruleWords(id: RuleId, own: RuledStep, other: RuledStep, called: 
       ? 'After its last shade: each row reaches into the one before.'
       : 'Before its next shade: each row reaches into the one before.';
   }
-  const name = isOwnPart ? `its ${ROLE_NAMES[other.role]}` : `“${called.part}”`;
+  const name = isOwnPart ? `its ${LAYER_NAMES[other.role]}` : `“${called.part}”`;
   if (id === 'outline') {
     const line = [own, other].find(({ role }) => role === 'outline');
     const [after, before] =

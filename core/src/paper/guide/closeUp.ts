@@ -1,4 +1,4 @@
-import { clipToBox, type Box } from '../../geometry/index.ts';
+import { aroundBoxes, clipToBox, type Box } from '../../geometry/index.ts';
 import { edgesOf } from '../../drawing/index.ts';
 import { threadTones } from '../../colour/index.ts';
 import type { Piece } from '../../piece/index.ts';
@@ -23,7 +23,7 @@ export function closeUp(piece: Piece, plan: Plan, note: StepNote, widthMm: numbe
   const { marks: first } = note;
   if (!first) return [];
   const all = plan.order.slice(note.from, note.to).map((step) => stepMarks(piece, plan, step) ?? first);
-  const whole = all.map(({ box }) => box).reduce(around);
+  const whole = all.map(({ box }) => box).reduce(aroundBoxes);
   const isTogether = sizeOf(whole) <= TOGETHER * Math.max(LEAST_MM, sizeOf(first.box));
   const shown = isTogether ? all : [first];
   const window = withAir(isTogether ? whole : first.box, widthMm / heightMm);
@@ -98,15 +98,6 @@ function threadItems(
       { type: 'strokes', lines: [points], widthMm: 1.5 * r, hex },
     ]),
   ];
-}
-
-function around(a: Box, b: Box): Box {
-  return {
-    minX: Math.min(a.minX, b.minX),
-    minY: Math.min(a.minY, b.minY),
-    maxX: Math.max(a.maxX, b.maxX),
-    maxY: Math.max(a.maxY, b.maxY),
-  };
 }
 
 const sizeOf = ({ minX, minY, maxX, maxY }: Box): number => Math.max(maxX - minX, maxY - minY);

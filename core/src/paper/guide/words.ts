@@ -7,6 +7,7 @@ import {
   formatPercent,
   plural,
 } from '../../measure/index.ts';
+import { LAYER_NAMES } from '../../order/index.ts';
 import type { PlaceWithin } from '../../geometry/index.ts';
 import type { Level, PassRole } from '../../piece/index.ts';
 
@@ -93,19 +94,9 @@ export function needleful(begins: keyof typeof BEGINS, more: number, tidyAfter: 
 
 export const likeParts = (name: string, count: number): string => `${name}, ${formatNumber(count)} alike`;
 
-const LAYERS: Readonly<Record<PassRole, string>> = {
-  padding: 'padding',
-  edge: 'firm edge',
-  filling: 'filling',
-  beside: 'second line',
-  outline: 'outline',
-  vein: 'vein',
-  accent: 'highlights',
-};
-
 /** A layer and which of its shades, in a few words. @param shade 0: its first row */
 export function layerAndShade(role: PassRole | null, shade: readonly [number: number, count: number] | null): string {
-  const layer = role === null ? '' : LAYERS[role];
+  const layer = role === null ? '' : LAYER_NAMES[role];
   if (shade === null) return layer;
   const [number, count] = shade;
   const which = number < 1 ? 'first row' : `shade ${formatNumber(number)} of ${formatNumber(count)}`;

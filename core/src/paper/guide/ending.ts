@@ -1,14 +1,28 @@
-import { ACT_NAMES, amountsInWords } from '../../finish/index.ts';
+import { ACT_NAMES, amountsInWords, type FinishAct } from '../../finish/index.ts';
 import { markOf } from '../../materials/index.ts';
 import { formatThread } from '../../measure/index.ts';
-import { numberedAt } from '../../order/index.ts';
+import { needleName, numberedAt } from '../../order/index.ts';
 import { sittingsOf } from '../../thread/index.ts';
 import { layOut } from '../../transfer/index.ts';
 import type { Block, GuideContext } from './blocks.ts';
 import * as say from './words.ts';
 
+/** What is worked as an edge, in a thread of the piece. */
+const EDGES: ReadonlySet<FinishAct> = new Set<FinishAct>(['edge', 'scallops']);
+
+/** The thread, strands and needle of an edge. */
+function edgeThread({ finish, plan, letters }: GuideContext): string[] {
+  const [edge] = finish.look.edges;
+  const thread = finish.materials.find((material) => material.thread !== null)?.thread;
+  const need = thread && plan.colours.find((own) => own.colour === thread.colour && own.thread === thread.kind);
+  if (!edge || !need) return [];
+  const needles = say.needlesInTurn(edge.pass.needles.map(needleName));
+  return [say.edgeWorkedIn(need.name, letters.of(need).letter, edge.pass.strands, needles)];
+}
+
 /** The finish, whole: every step with its amounts and cautions, and how the thing is cared for. */
-export function finishBlocks({ finish, options }: GuideContext): Block[] {
+export function finishBlocks(context: GuideContext): Block[] {
+  const { finish, options } = context;
   const { steps, care } = finish;
   if (steps.length === 0) return [];
   return [
@@ -17,7 +31,10 @@ export function finishBlocks({ finish, options }: GuideContext): Block[] {
       type: 'step',
       step: say.finishNumber(i + 1),
       title: say.stepTitle(say.finishNumber(i + 1), ACT_NAMES[step.id]),
-      lines: [say.doneIn(step.text, say.amountAndTime(amountsInWords(step, options.units), step.seconds))],
+      lines: [
+        say.doneIn(step.text, say.amountAndTime(amountsInWords(step, options.units), step.seconds)),
+        ...(EDGES.has(step.id) ? edgeThread(context) : []),
+      ],
       figures: [],
       caution: step.caution,
       sample: null,

@@ -177,6 +177,17 @@ function holds({ piece, plan, finish, guide }: Made): void {
       expect(read.finish[i]!.paragraphs.join(' ').replace(/’/g, "'")).toContain(step.caution.replace(/’/g, "'"));
   });
 
+  // An edge is worked in a thread of the list, with a needle of the list.
+  finish.steps.forEach(({ id }, i) => {
+    if (id !== 'edge' && id !== 'scallops') return;
+    const told = read.finish[i]!.paragraphs.join(' ');
+    for (const { pass } of finish.look.edges) {
+      expect(told).toContain(`${pass.strands} strand`);
+      for (const needle of pass.needles) expect(told).toContain(needleName(needle));
+    }
+    expect(threads.some(([own]) => told.includes(`(thread ${own!.split(' ')[0]})`))).toBe(true);
+  });
+
   // A page to tick, and no time of seconds.
   expect(read.ticks.length).toBe(2 + numbers.length + finish.steps.length);
   expect(/\b\d+ s\b/.exec(read.text)?.[0]).toBeUndefined();

@@ -316,3 +316,6 @@ export const patternNote = (isMirrored: boolean): string =>
   isMirrored
     ? 'At true size and mirrored, to be laid face down. Print it at 100% and measure a bar or its width before you use it.'
     : 'At true size. Print it at 100% and measure a bar or its width before you use it.';
+
+export const edgeWorkedIn = (colour: string, letter: string, strands: number, needle: string): string =>
+  `Work it in ${colour} (thread ${letter}), ${plural(strands, 'strand')}, with a ${needle} needle.`;

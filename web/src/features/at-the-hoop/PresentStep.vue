@@ -156,25 +156,28 @@ function later(): void {
     grid-template-columns: minmax(0, 1fr) auto;
   }
   .step > * {
-    grid-column: 1 / -1;
+    grid-column: 1;
   }
   .step h2 {
-    grid-column: 1;
     font-size: calc(22px * var(--type));
   }
   .what {
-    grid-column: 1;
     font-size: calc(17px * var(--type));
   }
   .thread,
+  .figures,
+  .told,
   .needle {
-    font-size: 15px;
+    font-size: 14px;
+    line-height: 1.25;
   }
   .bar {
     width: 34px;
   }
   .step .side {
-    grid-area: 1 / 2 / 3 / 3;
+    grid-area: 1 / 2 / span 9 / 3;
+    align-content: start;
+    flex-wrap: nowrap;
     flex-direction: column;
     gap: 4px;
   }

@@ -44,14 +44,18 @@ export function namedByPlace(parts: readonly ReadPart[]): Part[] {
   const landmarks = parts.filter(({ part, isNameless }) => !isNameless && part.kind === 'area');
   // What is alone is large or small against nothing, and nowhere but where it is.
   const isAlone = parts.filter(({ outlined }) => outlined === null).length === 1;
+  const colours = new Map<string, ColourCalled>();
   const called = parts.map((one): string | null => {
     if (!one.isNameless || one.outlined !== null) return null;
-    const what = whatItIs(one, isAlone ? Infinity : sideMm);
+    const what = whatItIs(one, isAlone ? Infinity : sideMm, colours);
     return isAlone ? what : say.whatAndWhere(what, whereItIs(one, landmarks, whole, sideMm));
   });
   const alike = new Map<string, number[]>();
   called.forEach((name, i) => {
-    if (name !== null) alike.set(name, [...(alike.get(name) ?? []), i]);
+    if (name === null) return;
+    const members = alike.get(name);
+    if (members) members.push(i);
+    else alike.set(name, [i]);
   });
   const names = new Map<number, string>();
   for (const [name, members] of alike) {
@@ -71,7 +75,16 @@ const EMPTY: Box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Inf
 
 const middleOf = ({ minX, minY, maxX, maxY }: Box): [number, number] => [(minX + maxX) / 2, (minY + maxY) / 2];
 
-function whatItIs({ part, hex, box }: ReadPart, sideMm: number): string {
+/** What a colour is called, and whether it is pale or dark. */
+interface ColourCalled {
+  readonly name: string;
+  readonly tone: 'pale' | 'dark' | null;
+}
+
+/** @param colours those that were asked for before, by their hex */
+function whatItIs({ part, hex, box }: ReadPart, sideMm: number, colours: Map<string, ColourCalled>): string {
+  const colour = colours.get(hex) ?? { name: colourWords(hex)[0]!, tone: toneOf(hex) };
+  colours.set(hex, colour);
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
   const [longer, shorter] = [Math.max(width, height), Math.min(width, height)];
   const isLong = part.kind === 'line' ? longer > SIZES.long * sideMm : longer > LONG_FORM * shorter;
@@ -85,7 +98,7 @@ function whatItIs({ part, hex, box }: ReadPart, sideMm: number): string {
           : shorter > SIZES.large * sideMm
             ? 'large'
             : null;
-  return say.whatPart(size, toneOf(hex), colourWords(hex)[0]!, part.kind);
+  return say.whatPart(size, colour.tone, colour.name, part.kind);
 }
 
 function toneOf(hex: string): 'pale' | 'dark' | null {

@@ -25,4 +25,4 @@ export { isTying, needleName, needleOfStep, stepsOf, stitchOfStep, type Step } f
 export { ZONES } from './zones.ts';
 export { numberedAt, numberedSteps, type NumberedStep } from './stepNumbers.ts';
 export { nameOfStep, stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';
-export { LAYER_NAMES } from './words.ts';
+export { layerOfStep, nameOfLine } from './stepNames.ts';

@@ -7,8 +7,7 @@ import type { RuleId } from './ruleIds.ts';
 export const partAndZone = (partName: string, zone: number, place: PlaceWithin | null): string =>
   place === null ? `${partName}, zone ${zone}` : `${partName}, zone ${zone} (${place})`;
 
-/** What each layer of a part is called. */
-export const LAYER_NAMES: Readonly<Record<PassRole, string>> = {
+const LAYER_NAMES: Readonly<Record<PassRole, string>> = {
   padding: 'padding',
   edge: 'firm edge',
   filling: 'filling',
@@ -100,3 +99,16 @@ export const moreByRule = (isAfter: boolean, count: number): string =>
   isAfter
     ? `After ${formatNumber(count)} more, by the same rule.`
     : `Before ${formatNumber(count)} more, by the same rule.`;
+
+export const likeParts = (name: string, count: number): string => `${name}, ${formatNumber(count)} alike`;
+
+/** A layer and which of its shades, in a few words. @param shade 0: its first row */
+export function layerAndShade(role: PassRole | null, shade: readonly [number: number, count: number] | null): string {
+  const layer = role === null ? '' : LAYER_NAMES[role];
+  if (shade === null) return layer;
+  const [number, count] = shade;
+  const which = number < 1 ? 'first row' : `shade ${formatNumber(number)} of ${formatNumber(count)}`;
+  return layer === '' ? which : `${layer}, ${which}`;
+}
+
+export const partAndLayer = (name: string, layer: string): string => `${name}: ${layer}`;

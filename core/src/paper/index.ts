@@ -3,7 +3,7 @@ export { workingDrawing } from './guide/workingDrawing.ts';
 export { guidePages } from './guide/guidePages.ts';
 export { makeGuide } from './guide/guide.ts';
 export { firstLines, glanced, noteLines } from './guide/stepBlocks.ts';
-export { layerOfStep, nameOfLine, noteOf, type StepNote } from './guide/stepNotes.ts';
+export { noteOf, type StepNote } from './guide/stepNotes.ts';
 export { lettersOf } from './sheets.ts';
 export { oneSpot, sampleOf, threadFor, type Sample } from './samples.ts';
 export { patternPages, type PatternOptions } from './patternPages.ts';

@@ -1,15 +1,21 @@
 import { countingEntries, forecast, hoursInAll, learnPace, paceIn, workSoFar } from '@junctura/core/log';
-import { nameOfStep, numberedAt, numberedSteps, stitchOfStep, type Step } from '@junctura/core/order';
-import { layerOfStep, nameOfLine, noteOf, type StepNote } from '@junctura/core/paper';
+import {
+  layerOfStep,
+  nameOfLine,
+  nameOfStep,
+  numberedAt,
+  numberedSteps,
+  stitchOfStep,
+  type Step,
+} from '@junctura/core/order';
 import type { RecordEntry } from '@junctura/core/piece';
 import { shownColour } from '@junctura/core/piece';
-import { sittingsOf, stepSeconds, tidyTails, type Sitting, type StepWork } from '@junctura/core/thread';
+import { sittingsOf, stepSeconds, type Sitting, type StepWork } from '@junctura/core/thread';
 import { layOut } from '@junctura/core/transfer';
 import { defineStore } from 'pinia';
 import { computed, ref, watch, type ComputedRef } from 'vue';
 import { useOpenedPiece } from './openedPiece.ts';
 import { useRecord, type Noted } from './record.ts';
-import { useSettings } from './settings.ts';
 import { useWorkings } from './workings.ts';
 
 /** The open piece as it is worked: what is done, what is to do now, and what a tap notes. */
@@ -17,7 +23,6 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   const opened = useOpenedPiece();
   const workings = useWorkings();
   const record = useRecord();
-  const settings = useSettings();
   const plan = computed(() => workings.current?.plan ?? null);
   const soFar = computed(() => (plan.value ? workSoFar(record.entries, plan.value) : null));
   const pace = computed(() => learnPace(soFar.value?.done ?? []));
@@ -68,9 +73,8 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   const partNameOf = (step: Step | null): string => (step ? nameOfStep(opened.nameOf(step.part), step) : '');
   const layerOf = (step: Step | null): string =>
     step ? layerOfStep(step, plan.value?.parts[step.depth]?.passes ?? []) : '';
-  /** The steps as the guide numbers them, and the loose tails that are woven in before some of them. */
+  /** The steps as the guide numbers them. */
   const numbered = computed(() => numberedSteps(plan.value?.order ?? []));
-  const tails = computed(() => (plan.value ? tidyTails(plan.value, numbered.value) : new Map<number, number>()));
   /** Which step of the guide the present one is, and which of how many alike. */
   const numberOfPresent = computed(() => {
     const at = present.value ? numbers.value.get(present.value.key) : undefined;
@@ -85,14 +89,6 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     const isDone = ({ from, to }: { from: number; to: number }): boolean =>
       order.slice(from, to).every(({ key }) => done.has(key));
     return { done: numbered.value.filter(isDone).length, of: numbered.value.length };
-  });
-  /** All that the guide says of the present step. */
-  const presentNote = computed((): StepNote | null => {
-    const own = numberOfPresent.value;
-    if (!plan.value || !own) return null;
-    const line = { number: own.number, from: own.at, to: own.at + 1 };
-    const loose = own.part === 1 ? (tails.value.get(own.number) ?? 0) : 0;
-    return noteOf(workings.piece, plan.value, line, settings.units, loose);
   });
   const colourBy = (id: string | undefined): ReturnType<typeof shownColour> => shownColour(workings.piece, id);
   /** What to lay out for the sitting that comes. */
@@ -159,9 +155,9 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     nameOf,
     partNameOf,
     layerOf,
+    numbered,
     numberOfPresent,
     stepsDone,
-    presentNote,
     colourBy,
     needs,
     needlesWanted,

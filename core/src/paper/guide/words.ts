@@ -7,9 +7,8 @@ import {
   formatPercent,
   plural,
 } from '../../measure/index.ts';
-import { LAYER_NAMES } from '../../order/index.ts';
 import type { PlaceWithin } from '../../geometry/index.ts';
-import type { Level, PassRole } from '../../piece/index.ts';
+import type { Level } from '../../piece/index.ts';
 
 /** The headings of the guide, in their order. */
 export const HEADINGS = {
@@ -91,19 +90,6 @@ export function needleful(begins: keyof typeof BEGINS, more: number, tidyAfter: 
     ? all
     : `${all} Weave the tails in on the back after every ${formatNumber(tidyAfter)} lengths.`;
 }
-
-export const likeParts = (name: string, count: number): string => `${name}, ${formatNumber(count)} alike`;
-
-/** A layer and which of its shades, in a few words. @param shade 0: its first row */
-export function layerAndShade(role: PassRole | null, shade: readonly [number: number, count: number] | null): string {
-  const layer = role === null ? '' : LAYER_NAMES[role];
-  if (shade === null) return layer;
-  const [number, count] = shade;
-  const which = number < 1 ? 'first row' : `shade ${formatNumber(number)} of ${formatNumber(count)}`;
-  return layer === '' ? which : `${layer}, ${which}`;
-}
-
-export const partAndLayer = (name: string, layer: string): string => `${name}: ${layer}`;
 
 /** Needles in the order in which they are taken up. */
 export const needlesInTurn = (needles: readonly string[]): string => needles.join(', then ');

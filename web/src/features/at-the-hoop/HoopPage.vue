@@ -18,6 +18,7 @@ import { useWorkings } from '../../session/workings.ts';
 import { savePiece } from '../../session/savePiece.ts';
 import { notedUnkept } from '../../session/words.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import { useStepNote } from './stepNote.ts';
 import BeginSheet from './BeginSheet.vue';
 import PresentStep from './PresentStep.vue';
 import StepPicture from './StepPicture.vue';
@@ -41,6 +42,7 @@ const record = useRecord();
 const settings = useSettings();
 const workings = useWorkings();
 const work = useWorkSoFar();
+const stepNote = useStepNote();
 const finishing = useFinishing();
 watch(
   () => work.soFar?.left.length === 0,
@@ -102,7 +104,7 @@ watch(present, (step, before) => {
 });
 /** The step read aloud: what it is, in which thread, by which figures, and where it begins. */
 function spokenNow(step: Step): string {
-  const { presentNote } = work;
+  const { present: presentNote } = stepNote;
   const told = presentNote ? [...presentNote.figures.map(say.figure), ...noteLines(presentNote)] : [];
   const thread = say.threadOf(colour.value.name, step.strands, needleName(step.needle));
   return say.spokenStep(work.nameOf(step), stitchOfStep(step).name, thread, told);

@@ -10,6 +10,7 @@ import TheDialog from '../../ui/TheDialog.vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { CAN_SPEAK, speak } from './sounds.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import { useStepNote } from './stepNote.ts';
 import type { MoreTopic } from './moreTopics.ts';
 import * as say from './words.ts';
 
@@ -19,6 +20,7 @@ const emit = defineEmits<{ close: [] }>();
 const shows = (topic: MoreTopic): boolean => props.topic === 'all' || props.topic === topic;
 const opened = useOpenedPiece();
 const work = useWorkSoFar();
+const stepNote = useStepNote();
 
 const step = computed(() => work.present!);
 const kind = computed(() => stitchKind(step.value.stitch));
@@ -32,7 +34,7 @@ const pinText = ref('');
 const noteText = ref('');
 
 /** All that the guide says of the step. */
-const told = computed(() => (work.presentNote ? noteLines(work.presentNote) : []));
+const told = computed(() => (stepNote.present ? noteLines(stepNote.present) : []));
 
 function read(): void {
   speak([...told.value, kind.value.name, ...kind.value.steps].join('. '));

@@ -6,6 +6,7 @@ import { Undo2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
 import { computed } from 'vue';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import { useStepNote } from './stepNote.ts';
 import type { MoreTopic } from './moreTopics.ts';
 import { firstLines, glanced } from '@junctura/core/paper';
 import * as say from './words.ts';
@@ -14,6 +15,7 @@ import * as say from './words.ts';
 defineProps<{ staysAwake: boolean }>();
 const emit = defineEmits<{ topic: [topic: MoreTopic] }>();
 const work = useWorkSoFar();
+const stepNote = useStepNote();
 
 const present = computed(() => work.present);
 const colour = computed(() => work.colourBy(work.present?.colour));
@@ -26,8 +28,8 @@ const needle = computed(() => {
   return { share: Math.max(0.05, own.share), text: lasts };
 });
 /** Its figures in one line, and what is done before the first stitch; the rest of what the guide says is one press away. */
-const figures = computed(() => (work.presentNote ? glanced(work.presentNote).map(say.figure).join(' · ') : ''));
-const first = computed(() => (work.presentNote ? firstLines(work.presentNote) : []));
+const figures = computed(() => (stepNote.present ? glanced(stepNote.present).map(say.figure).join(' · ') : ''));
+const first = computed(() => (stepNote.present ? firstLines(stepNote.present) : []));
 
 const parked = computed(() =>
   work.plan && present.value ? parkedDuring(work.plan, present.value).map((id) => work.colourBy(id)) : [],

@@ -12,6 +12,7 @@ import { partPath } from '../../hoop/usePartPaths.ts';
 import { pathData, type Polyline } from '@junctura/core/geometry';
 import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
+import { useStepNote } from './stepNote.ts';
 import { twoFingerTurn } from '../../ui/twoFingerTurn.ts';
 
 /** The hoop drawn close about the present step; a press shows all of it. It is turned as the hoop is turned. */
@@ -20,6 +21,7 @@ const emit = defineEmits<{ turn: [byDeg: number] }>();
 const opened = useOpenedPiece();
 const workings = useWorkings();
 const work = useWorkSoFar();
+const stepNote = useStepNote();
 const frame = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(frame);
 const size = computed(() => ({ width: width.value, height: height.value }));
@@ -61,7 +63,7 @@ const DOT_AIR_MM = 12;
 const closeBox = computed(() => {
   const planned = workings.plannedOf(work.present?.part);
   const box = planned?.placed.box;
-  const start = work.presentNote?.marks?.start;
+  const start = stepNote.present?.marks?.start;
   if (!box || planned.placed.kind !== 'spot' || !start) return box;
   const isScattered = Math.max(box.maxX - box.minX, box.maxY - box.minY) > SCATTERED_MM;
   const [x, y] = start;
@@ -73,7 +75,7 @@ const shown = computed(() => {
   const planned = workings.plannedOf(work.present?.part);
   return planned ? partPath(planned.placed) : '';
 });
-const marks = computed(() => (isWhole.value ? null : (work.presentNote?.marks ?? null)));
+const marks = computed(() => (isWhole.value ? null : (stepNote.present?.marks ?? null)));
 const lineOf = ({ points, closed }: Polyline): string => pathData({ points, closed }, 2);
 
 function show(): void {

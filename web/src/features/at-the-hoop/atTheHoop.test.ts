@@ -11,6 +11,7 @@ import { button, field, numberIn, Session, textOf, type } from '../../testing/se
 import BeginSheet from './BeginSheet.vue';
 import EndSheet from './EndSheet.vue';
 import NeedleQuestion from './NeedleQuestion.vue';
+import { useStepNote } from './stepNote.ts';
 import PresentStep from './PresentStep.vue';
 import PaceList from './PaceList.vue';
 import RecordList from './RecordList.vue';
@@ -28,7 +29,7 @@ describe('the present step', () => {
     const work = useWorkSoFar(session.pinia);
     await work.note({ type: 'sitting-begun', needles: 1 });
     const shown = session.show(PresentStep, { staysAwake: true });
-    const note = work.presentNote!;
+    const note = useStepNote(session.pinia).present!;
     expect(textOf(shown.find('[data-test=present]'))).toBe(work.partNameOf(work.present));
     expect(note.number).toBe(1);
     const figures = textOf(shown.find('[data-test=figures]'));

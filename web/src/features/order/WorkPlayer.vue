@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { Pause, Play, SkipBack, SkipForward } from '@lucide/vue';
-import { numberedAt, numberedSteps, stitchOfStep } from '@junctura/core/order';
-import { nameOfLine } from '@junctura/core/paper';
+import { nameOfLine, numberedAt, numberedSteps, stitchOfStep } from '@junctura/core/order';
 import { useEventListener, useRafFn } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';

@@ -3,6 +3,7 @@ import {
   inTheWay,
   notKept,
   fixedAt,
+  nameOfLine,
   numberedSteps,
   standsAgainst,
   type Because,
@@ -11,7 +12,6 @@ import {
   type NumberedStep,
   type StepLine,
 } from '@junctura/core/order';
-import { nameOfLine } from '@junctura/core/paper';
 import { shownColour, workBefore } from '@junctura/core/piece';
 import { sittingsOf, stepSeconds, type Sitting } from '@junctura/core/thread';
 import { computed, ref, watch, type ComputedRef, type Ref } from 'vue';

@@ -1,5 +1,14 @@
 import { looseShape, positionsOf } from '../drawing/index.ts';
-import { boxOf, regionArea, type Box, type Circle, type Polyline, type Region, type Ring } from '../geometry/index.ts';
+import {
+  boxOf,
+  ellipseRing,
+  regionArea,
+  type Box,
+  type Circle,
+  type Polyline,
+  type Region,
+  type Ring,
+} from '../geometry/index.ts';
 import {
   clothOf,
   innerHalvesMm,
@@ -24,7 +33,7 @@ import type {
   TemplateLineKind,
 } from './kinds.ts';
 import { lostMm2 } from './keptOf.ts';
-import { ellipseRing, WORKED_AREA } from './outlines.ts';
+import { WORKED_AREA } from './outlines.ts';
 import type { Memory } from '../measure/index.ts';
 import * as say from './words.ts';
 

@@ -17,7 +17,8 @@ import { ENDS, type End, plainHoop, plainPass, USUAL_FINISH, type Finish, type P
 import { svgPiece } from '../testing/pieces.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
 import { Memory } from '../measure/index.ts';
-import { circleRing, ornamentOutline, patchOutline, rectangleRing, type WorkedPiece } from './outlines.ts';
+import { ornamentOutline } from './ornamentShape.ts';
+import { circleRing, patchOutline, rectangleRing, type WorkedPiece } from './outlines.ts';
 import { brokenFinishRules, finishPlan, priceOf, type FinishPlan } from './index.ts';
 import { puffedHeights, puffedVolumeMm3 } from './puffed.ts';
 import { scallopsAround } from './scallops.ts';

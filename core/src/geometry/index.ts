@@ -38,6 +38,8 @@ export { scanRows } from './scanRows.ts';
 export {
   aroundBoxes,
   boxesMeet,
+  ellipseRing,
+  isInBox,
   boxOf,
   isInside,
   polylineLength,

@@ -84,6 +84,22 @@ export function boxOf(arrays: Iterable<ArrayLike<number>>): Box | null {
   return minX <= maxX ? { minX, minY, maxX, maxY } : null;
 }
 
+/** Whether a place lies in a box, its edge counted in. */
+export function isInBox({ minX, minY, maxX, maxY }: Box, x: number, y: number): boolean {
+  return x >= minX && x <= maxX && y >= minY && y <= maxY;
+}
+
+/** Corners of a ring that is cut, sewn or looked at closely. */
+const ROUND_CORNERS = 180;
+
+/** An ellipse by its halves, from its right round by below. */
+export function ellipseRing(x: number, y: number, a: number, b: number, corners = ROUND_CORNERS): Ring {
+  return Float64Array.from({ length: 2 * corners }, (_, i) => {
+    const angle = (2 * Math.PI * (i >> 1)) / corners;
+    return i % 2 === 0 ? x + a * Math.cos(angle) : y + b * Math.sin(angle);
+  });
+}
+
 /** The box of two boxes. */
 export function aroundBoxes(a: Box, b: Box): Box {
   return {

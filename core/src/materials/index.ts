@@ -102,6 +102,7 @@ export { shopSchema, type ShopGoods, type ShopStock, type ShopThread } from './s
 export {
   EIDERLIGHT,
   isSameShade,
+  shippedRange,
   shadeText,
   nearestShade,
   nearestShades,

@@ -77,6 +77,11 @@ export const SCOURWHITE: ThreadRange = rangeOf(
 /** The ranges that ship with Junctura; all are invented. */
 export const RANGES: readonly ThreadRange[] = [THRUMWICK, EIDERLIGHT, HURDLEFOLD, SCOURWHITE];
 
+/** The shade card of an id; null: none that is shipped, such as a person’s own. */
+export function shippedRange(id: string | undefined): ThreadRange | null {
+  return RANGES.find((range) => range.id === id) ?? null;
+}
+
 const byCode = new Map(RANGES.flatMap((range) => range.shades.map((shade) => [`${range.id} ${shade.code}`, shade])));
 
 /** The shade of a code, or undefined where the range has none. */

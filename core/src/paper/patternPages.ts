@@ -1,7 +1,7 @@
 import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
 import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
-import { drawnOnce, type Box, type Polyline, placesOf } from '../geometry/index.ts';
+import { drawnOnce, ellipseRing, type Box, type Polyline, placesOf } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
 import { shadePatches, type ShadePatch } from '../painting/index.ts';
 import { colourName, type Marking, type Piece } from '../piece/index.ts';
@@ -36,13 +36,26 @@ export interface PatternOptions {
 export function patternPages(piece: Piece, plan: Plan, options: PatternOptions): Page[] {
   const { mirrored } = options;
   const what = mirrored ? 'true size · MIRRORED, left and right swapped: lay it face down' : 'true size';
-  const laidOut = (ring: boolean): Page[] =>
-    tiledPages(artwork(piece, plan, { ...options, ring }), options, piece.name, what);
-  const design = laidOut(false);
+  const design = artwork(piece, plan, options);
+  const laidOut = (drawn: Artwork): Page[] => tiledPages(drawn, options, piece.name, what);
+  const pages = laidOut(design);
+  if (!options.ring || !piece.hoop) return pages;
   // The ring only where it asks for no more paper than the design does.
-  const withRing = options.ring && piece.hoop ? laidOut(true) : design;
-  return withRing.length > design.length ? design : withRing;
+  const ringed = laidOut({ ...design, inks: [...design.inks, ...ringInks(piece, piece.hoop, mirrored)] });
+  return ringed.length > pages.length ? pages : ringed;
 }
+
+/** The inner ring of the hoop in each of its positions. */
+function ringInks(piece: Piece, hoop: NonNullable<Piece['hoop']>, mirrored: boolean): Ink[] {
+  const [a, b] = innerHalvesMm(hoop);
+  return positionsOf(piece).map(([x, y]): Ink => {
+    const points = ellipseRing(mirrored ? -x : x, y, a, b, ROUND_CORNERS);
+    return { line: { points, closed: true }, widthMm: HAIR_MM, grey: 0.4, dashMm: 3 };
+  });
+}
+
+/** Rings and dots are drawn as polygons of so many corners. */
+const ROUND_CORNERS = 72;
 
 /** What a guide prints of the pattern: all that helps. */
 export const WHOLE_PATTERN = {
@@ -54,7 +67,7 @@ export const WHOLE_PATTERN = {
   ring: true,
 } as const satisfies Partial<PatternOptions>;
 
-/** The lines and labels of a pattern, in mm on the cloth. */
+/** The lines and labels of a pattern, in mm on the cloth; the ring of the hoop is no part of it. */
 export function artwork(
   piece: Piece,
   plan: Plan,
@@ -63,10 +76,9 @@ export function artwork(
     numbers,
     directions,
     shades,
-    ring,
     outlines: isOutlined,
     grain,
-  }: Omit<PatternOptions, 'sheet' | 'printer'>,
+  }: Omit<PatternOptions, 'sheet' | 'printer' | 'ring'>,
 ): Artwork {
   const flip = mirrored ? -1 : 1;
   const widthMm = Math.min(0.5, markOf(piece.mark).lineMm);
@@ -110,20 +122,13 @@ export function artwork(
   const { minX = 0, maxX = 0, maxY = 0 } = plan.design.box ?? {};
   const left = flip < 0 ? -maxX : minX;
   key.forEach((text, i) => labels.push({ x: left, y: maxY + KEY_GAP_MM + i * KEY_LINE_MM, text, align: 'left' }));
-  if (ring && piece.hoop) {
-    const [a, b] = innerHalvesMm(piece.hoop);
-    for (const [x, y] of positionsOf(piece)) {
-      const points = circleLine(1).points.map((value, i) => (i % 2 ? y + b * value : x + a * value));
-      add({ points, closed: true }, { widthMm: HAIR_MM, grey: 0.4, dashMm: 3 });
-    }
-  }
   if (grain && plan.design.box) {
     for (const line of grainArrow(plan.design.box)) add(line, { widthMm: 0.25, grey: 0.3, dashMm: null });
   }
   return { inks, labels };
 }
 
-/** Lines that are not stitched are told apart by their dashes and their width: in widths of the marker’s line, and in mm. */
+/** How lines that are not stitched are drawn: how wide, in widths of the marker’s line, and how long their dashes are, in mm. */
 const MARKED: Readonly<Record<Marking | 'scrap', { readonly wide: number; readonly dashMm: number | null }>> = {
   guide: { wide: 1, dashMm: 0.8 },
   cut: { wide: 2.2, dashMm: null },
@@ -250,10 +255,5 @@ function chalked({ xy, starts }: StitchPath): Polyline[] {
 }
 
 function circleLine(r: number, x = 0, y = 0): Polyline {
-  const corners = 72;
-  const points = Float64Array.from({ length: corners * 2 }, (_, i) => {
-    const angle = (2 * Math.PI * (i >> 1)) / corners;
-    return i % 2 ? y + r * Math.sin(angle) : x + r * Math.cos(angle);
-  });
-  return { points, closed: true };
+  return { points: ellipseRing(x, y, r, r, ROUND_CORNERS), closed: true };
 }

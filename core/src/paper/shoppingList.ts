@@ -8,7 +8,7 @@ import {
   hoopSizeText,
   markOf,
   NEEDLE_NAMES,
-  RANGES,
+  shippedRange,
   threadKind,
   type ShadeRef,
   type ShopGoods,
@@ -177,8 +177,7 @@ function finishingThings(
 
 /** A shade by its range and code; a person's own card goes without its inner name. */
 function detailOf({ range, code }: ShadeRef, thread: ThreadId): string {
-  const known = RANGES.find(({ id }) => id === range);
-  return say.shadeDetail(known?.name ?? null, code, threadKind(thread).inSentence);
+  return say.shadeDetail(shippedRange(range)?.name ?? null, code, threadKind(thread).inSentence);
 }
 
 /** Price, lot and days of a number of skeins: all from one lot where one has enough. */

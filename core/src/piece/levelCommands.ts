@@ -1,5 +1,5 @@
 import { labOf, nextRung } from '../colour/index.ts';
-import { isSameShade, RANGES, refOf } from '../materials/index.ts';
+import { isSameShade, shippedRange, refOf } from '../materials/index.ts';
 import { editOf, type Edit } from './edits.ts';
 import { newColour, type Level, type PaletteColour, type PartLevel, type Piece } from './schema.ts';
 import * as say from './words.ts';
@@ -56,7 +56,7 @@ export function setLevels(
 /** The shades of the same card that lie a step lighter and a step darker than that of a colour; near black or white, two steps the same way. */
 function rungsBeside(colour: PaletteColour): PaletteColour[] {
   const shade = shadesOf(colour).first;
-  const range = RANGES.find(({ id }) => id === shade.range);
+  const range = shippedRange(shade.range);
   const own = range?.shades.find((one) => isSameShade(one, shade));
   if (!range || !own) return [];
   const lighter = nextRung([own], range.shades);

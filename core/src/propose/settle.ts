@@ -145,7 +145,7 @@ export class Proposer {
 /** The most colours of simple work. */
 const SIMPLE_COLOURS = 5;
 
-/** The suggested layers in a few colours: the colours that will hardly be missed are left out. */
+/** The suggested layers worked in fewer colours: those that will hardly be missed are left out. */
 function inFewColours(palette: readonly PaletteColour[], settled: readonly Settled[]): (readonly SettledPass[])[] {
   const seen = new Map<string, number>();
   for (const { part, placed, passes } of settled) {

@@ -1,7 +1,13 @@
 import { z } from '../measure/index.ts';
 
+/** What every setting of a stitch may say of itself. */
+interface AnyParam {
+  /** Whether it belongs to the second journey of a stitch in two threads; the others belong to the first. */
+  readonly ofSecondJourney?: true;
+}
+
 /** A number that a stitch can be given. */
-export interface NumberParam {
+export interface NumberParam extends AnyParam {
   readonly type: 'number';
   readonly label: string;
   /** The letter by which craft tables call it; accepted in place of the key. */
@@ -15,7 +21,7 @@ export interface NumberParam {
   readonly hint: string;
 }
 
-export interface ChoiceParam<Value extends string = string> {
+export interface ChoiceParam<Value extends string = string> extends AnyParam {
   readonly type: 'choice';
   readonly label: string;
   readonly options: readonly { readonly value: Value; readonly label: string }[];

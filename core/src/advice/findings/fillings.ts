@@ -1,7 +1,7 @@
 import { least, sum } from 'd3-array';
 import { intersect, regionArea, earlierMeeting } from '../../geometry/index.ts';
 import { deltaE, labOf, ladder } from '../../colour/index.ts';
-import { RANGES, comesIn, refOf } from '../../materials/index.ts';
+import { RANGES, shippedRange, comesIn, refOf } from '../../materials/index.ts';
 import { stage, type Memory } from '../../measure/index.ts';
 import { isPainting, setHidden, type PlanInput, colourName, colourOf } from '../../piece/index.ts';
 import type { ShapePair } from '../../drawing/index.ts';
@@ -133,8 +133,7 @@ function denseFindings({ drawing }: PlanInput, { parts }: Plan, memory: Memory):
 function shaded({ piece, planned }: PartCase): Offer {
   const filling = planned.passes.find(({ role }) => role === 'filling')!;
   const colour = colourOf(piece, filling.colour ?? planned.part.colour);
-  const range =
-    RANGES.find((one) => one.id === colour.shade?.range) ?? RANGES.find((one) => comesIn(one, [filling.thread]));
+  const range = shippedRange(colour.shade?.range) ?? RANGES.find((one) => comesIn(one, [filling.thread]));
   const { hex } = colourName(colour);
   const shades = range?.shades ?? RANGES[0]!.shades;
   const lab = labOf(hex);

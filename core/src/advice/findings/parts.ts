@@ -1,6 +1,6 @@
 import { needleName } from '../../order/index.ts';
 import { onPart, withStrands, leftOut, switchTo, tiedAlong, without, changeFilling } from './onParts.ts';
-import { equalCircleMm, placesOf } from '../../geometry/index.ts';
+import { equalCircleMm, isInBox, placesOf } from '../../geometry/index.ts';
 import { roundTo, type Memory } from '../../measure/index.ts';
 import { type Part, type PlanInput, type Pass, setGuides, setStrokeWidth } from '../../piece/index.ts';
 import {
@@ -212,10 +212,10 @@ function fieldFindings(placed: PlacedShape, pass: PlannedPass): Found[] {
     ]);
   }
   if (pass.direction === 'guides' && placed.box) {
-    const { minX, minY, maxX, maxY } = placed.box;
+    const { box } = placed;
     const isOutside = ({ points }: { points: Float64Array }): boolean => {
       for (const [x, y] of placesOf(points)) {
-        if (x >= minX && x <= maxX && y >= minY && y <= maxY) return false;
+        if (isInBox(box, x, y)) return false;
       }
       return true;
     };

@@ -13,7 +13,8 @@ import {
   type FinishContext,
 } from '../context.ts';
 import type { FinishStep } from '../kinds.ts';
-import { ellipseRing, rectangleRing } from '../outlines.ts';
+import { ellipseRing } from '../../geometry/index.ts';
+import { rectangleRing } from '../outlines.ts';
 import { runningAlong, sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
 import * as say from '../words.ts';
 

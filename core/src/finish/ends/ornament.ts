@@ -11,7 +11,8 @@ import {
   type EndPlan,
   type FinishContext,
 } from '../context.ts';
-import { NOTCH, notchesOf, openingOn, ornamentOutline, outerRings, sizeOf } from '../outlines.ts';
+import { NOTCH, notchesOf, openingOn, outerRings, sizeOf } from '../outlines.ts';
+import { ornamentOutline } from '../ornamentShape.ts';
 import { puffedHeights, puffedVolumeMm3 } from '../puffed.ts';
 import { backStitched, laddered, sewn, SEWN_ENDS_MM } from '../sewing.ts';
 import * as say from '../words.ts';

@@ -6,7 +6,7 @@ import {
   hoopSizeText,
   innerHalvesMm,
   markOf,
-  RANGES,
+  shippedRange,
   threadKind,
   type ShadeRef,
 } from '../../materials/index.ts';
@@ -98,7 +98,7 @@ function threadRows({ piece, plan, letters, options }: GuideContext): MaterialRo
       return {
         sample: letters.of(need),
         name: need.name,
-        detail: [...[first, second].flatMap((shade) => (shade ? [shadeText(shade)] : [])), kind.name].join(', '),
+        detail: [...[first, second].flatMap((shade) => (shade ? [cardAndCode(shade)] : [])), kind.name].join(', '),
         amount: say.skeinsAndLength(
           plural(need.skeins.p90, kind.putUp),
           formatThread(need.wholeM * 1000, options.units),
@@ -108,8 +108,8 @@ function threadRows({ piece, plan, letters, options }: GuideContext): MaterialRo
 }
 
 /** A shade whole: its card and its code; a card of one’s own goes by its code. */
-function shadeText({ range, code }: ShadeRef): string {
-  const known = RANGES.find(({ id }) => id === range);
+function cardAndCode({ range, code }: ShadeRef): string {
+  const known = shippedRange(range);
   return known ? say.rangeAndCode(known.name, code) : code;
 }
 
@@ -167,7 +167,7 @@ const AROUND_MM = 100;
 
 function insideText(hoop: NonNullable<GuideContext['piece']['hoop']>, mm: (length: number) => string): string {
   const [a, b] = innerHalvesMm(hoop);
-  return a === b ? sayPaper.insideSize(mm(2 * a), null) : sayPaper.insideSize(mm(2 * a), mm(2 * b));
+  return sayPaper.insideSize(mm(2 * a), a === b ? null : mm(2 * b));
 }
 
 function mountingSteps({ piece, options }: GuideContext): string[] {

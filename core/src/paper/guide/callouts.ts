@@ -1,4 +1,4 @@
-import type { Box } from '../../geometry/index.ts';
+import { boxesMeet, isInBox, type Box } from '../../geometry/index.ts';
 
 /** Something that is to be numbered: where it lies, how much room it has inside, mm on the page. */
 export interface Numbered {
@@ -79,18 +79,11 @@ function plateAt({ texts }: Numbered, x: number, y: number): Omit<Callout, 'line
 
 function placeFor(item: Numbered, placed: readonly Callout[], page: Box): Callout | null {
   const { box } = plateAt(item, 0, 0);
-  const isFree = ({ minX, maxX, minY, maxY }: Box): boolean =>
-    minX >= page.minX &&
-    maxX <= page.maxX &&
-    minY >= page.minY &&
-    maxY <= page.maxY &&
+  const isFree = (own: Box): boolean =>
+    isInBox(page, own.minX, own.minY) &&
+    isInBox(page, own.maxX, own.maxY) &&
     placed.every(
-      ({ box: other, line }) =>
-        (minX - APART_MM >= other.maxX ||
-          other.minX - APART_MM >= maxX ||
-          minY - APART_MM >= other.maxY ||
-          other.minY - APART_MM >= maxY) &&
-        (line === null || !runsThrough(line, { minX, maxX, minY, maxY })),
+      ({ box: other, line }) => !boxesMeet(own, other, APART_MM) && (line === null || !runsThrough(line, own)),
     );
   if (item.roomMm >= Math.hypot(box.maxX, box.maxY)) {
     const plate = plateAt(item, item.x, item.y);
@@ -101,7 +94,7 @@ function placeFor(item: Numbered, placed: readonly Callout[], page: Box): Callou
       // Every other ring is turned, and the upper right comes first.
       const angle = -Math.PI / 4 + (2 * Math.PI * (k + (Math.round(reach / RING_MM) % 2) / 2)) / ANGLES;
       const plate = plateAt(item, item.x + reach * Math.cos(angle), item.y + reach * Math.sin(angle));
-      if (isWithin(plate.box, item.x, item.y) || !isFree(plate.box)) continue;
+      if (isInBox(plate.box, item.x, item.y) || !isFree(plate.box)) continue;
       const line = lineTo(plate.box, item.x, item.y);
       const runsOver = placed.some(
         (other) => runsThrough(line, other.box) || (other.line !== null && cross(other.line, line)),
@@ -110,10 +103,6 @@ function placeFor(item: Numbered, placed: readonly Callout[], page: Box): Callou
     }
   }
   return null;
-}
-
-function isWithin({ minX, maxX, minY, maxY }: Box, x: number, y: number): boolean {
-  return x >= minX && x <= maxX && y >= minY && y <= maxY;
 }
 
 /** From the rim of a plate to a place outside it. */

@@ -4,7 +4,7 @@ import { threadTones } from '../../colour/index.ts';
 import type { Piece } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
 import type { PageItem } from '../sheets.ts';
-import { stepMarks } from './stepMarks.ts';
+import { stepFront } from './stepMarks.ts';
 import type { StepNote } from './stepNotes.ts';
 
 /** Air round a part in its picture, as a share of its size, and the least of the cloth that is seen, mm. */
@@ -22,7 +22,8 @@ const LINE_MM = 0.35;
 export function closeUp(piece: Piece, plan: Plan, note: StepNote, widthMm: number, heightMm: number): PageItem[] {
   const { marks: first } = note;
   if (!first) return [];
-  const all = plan.order.slice(note.from, note.to).map((step) => stepMarks(piece, plan, step) ?? first);
+  const others = plan.order.slice(note.from + 1, note.to).map((step) => stepFront(piece, plan, step) ?? first);
+  const all = [first, ...others];
   const whole = all.map(({ box }) => box).reduce(aroundBoxes);
   const isTogether = sizeOf(whole) <= TOGETHER * Math.max(LEAST_MM, sizeOf(first.box));
   const shown = isTogether ? all : [first];
@@ -31,16 +32,8 @@ export function closeUp(piece: Piece, plan: Plan, note: StepNote, widthMm: numbe
   const placed = (points: Float64Array): Float64Array =>
     points.map((mm, i) => (i % 2 ? (mm - window.minY) * scale : (mm - window.minX) * scale));
   const items: PageItem[] = [];
-  const line = (points: Float64Array, grey: number, lineMm = 0.2, dashMm: number | null = null, hex?: string): void =>
-    void items.push({
-      type: 'line',
-      points: placed(points),
-      closed: false,
-      widthMm: lineMm,
-      grey,
-      dashMm,
-      ...(hex === undefined ? {} : { hex }),
-    });
+  const line = (points: Float64Array, grey: number, lineMm = 0.2, dashMm: number | null = null): void =>
+    void items.push({ type: 'line', points: placed(points), closed: false, widthMm: lineMm, grey, dashMm });
   for (const { placed: shape } of plan.parts) {
     for (const edge of edgesOf(shape.shape))
       for (const points of clipToBox(edge, window)) if (points.length >= 4) line(points, 0.72);
@@ -80,7 +73,7 @@ function threadItems(
   const dark = threadTones(hex).edge;
   const dots = knots.map(([x, y, r]) => ({ points: placed(Float64Array.of(x, y, x + 0.01, y)), r: r * scale }));
   return [
-    // All edges, then all bodies: what lies side by side is told apart.
+    // All dark edges first, then the threads on top: a dark line is left between neighbours.
     ...[...byWidth].map(([widthMm, lines]): PageItem => ({
       type: 'strokes',
       lines,

@@ -137,7 +137,7 @@ function templateHtml(template: Template): string {
 }
 
 function patternHtml({ piece, plan }: Guide, mirrored: boolean): string {
-  const drawn = artwork(piece, plan, { ...WHOLE_PATTERN, ring: false, mirrored });
+  const drawn = artwork(piece, plan, { ...WHOLE_PATTERN, mirrored });
   return `<figure class="template pattern">${trueSizeSvg(drawn, say.HEADINGS.pattern)}</figure>`;
 }
 

@@ -1,4 +1,4 @@
-import { boxOf, clipToBox, placesOf, type Box, type Polyline } from '../../geometry/index.ts';
+import { boxOf, clipToBox, ellipseRing, isInBox, placesOf, type Box, type Polyline } from '../../geometry/index.ts';
 import { edgesOf, positionsOf } from '../../drawing/index.ts';
 import { innerHalvesMm } from '../../materials/index.ts';
 import type { Piece } from '../../piece/index.ts';
@@ -28,6 +28,8 @@ const TEXT_MM = 2.9;
 /** The room that callouts have round the drawing, mm. */
 const AROUND_MM = 14;
 const DOT_MM = 0.8;
+/** A ring and the disc of a number are drawn as polygons of so many corners. */
+const [RING_CORNERS, DISC_CORNERS] = [72, 28];
 /** A step of more parts than this marks them by dots alone. */
 const MOST_LINED = 12;
 
@@ -113,7 +115,7 @@ function lensesFor(plan: Plan, places: readonly Place[], left: readonly number[]
     let best: { lens: Lens; shown: readonly number[] } | null = null;
     for (const side of WINDOWS_MM) {
       const window = { minX: own.x - side / 2, maxX: own.x + side / 2, minY: own.y - side / 2, maxY: own.y + side / 2 };
-      const within = waiting.filter((i) => isIn(window, places[i]!.x, places[i]!.y));
+      const within = waiting.filter((i) => isInBox(window, places[i]!.x, places[i]!.y));
       const scale = (LENS_MM - 2 * LENS_AROUND_MM) / side;
       const view = viewOf(window, scale, LENS_MM, LENS_MM);
       const page = { minX: 0, minY: 0, maxX: LENS_MM, maxY: LENS_MM };
@@ -142,10 +144,6 @@ function lensesFor(plan: Plan, places: readonly Place[], left: readonly number[]
   return lenses;
 }
 
-function isIn({ minX, minY, maxX, maxY }: Box, x: number, y: number): boolean {
-  return x >= minX && x <= maxX && y >= minY && y <= maxY;
-}
-
 function outlineItems({ parts }: Plan, view: View, window: Box | null): PageItem[] {
   const items: PageItem[] = [];
   const add = ({ points, closed }: Polyline): void => {
@@ -166,7 +164,7 @@ function outlineItems({ parts }: Plan, view: View, window: Box | null): PageItem
     if (!placed.box) continue;
     for (const line of edgesOf(placed.shape)) add(line);
     for (const [px, py] of placesOf(placed.shape.spots)) {
-      if (!window || isIn(window, px, py)) items.push(dot(view.x(px), view.y(py), DOT_MM, 0.45));
+      if (!window || isInBox(window, px, py)) items.push(dot(view.x(px), view.y(py), DOT_MM, 0.45));
     }
   }
   return items;
@@ -180,17 +178,10 @@ function ringItems(piece: Piece, view: View, page: Box): PageItem[] {
   if (!piece.hoop) return [];
   const [a, b] = innerHalvesMm(piece.hoop);
   return positionsOf(piece).flatMap(([cx, cy]): PageItem[] => {
-    const points = ellipse(view.x(cx), view.y(cy), a * view.scale, b * view.scale);
+    const points = ellipseRing(view.x(cx), view.y(cy), a * view.scale, b * view.scale, RING_CORNERS);
     const box = boxOf([points])!;
     const isIn = box.minX >= page.minX && box.maxX <= page.maxX && box.minY >= page.minY && box.maxY <= page.maxY;
     return isIn ? [{ type: 'line', points, closed: true, widthMm: 0.2, grey: 0.6, dashMm: 2 }] : [];
-  });
-}
-
-function ellipse(x: number, y: number, a: number, b: number, corners = 72): Float64Array {
-  return Float64Array.from({ length: corners * 2 }, (_, i) => {
-    const angle = (2 * Math.PI * (i >> 1)) / corners;
-    return i % 2 ? y + b * Math.sin(angle) : x + a * Math.cos(angle);
   });
 }
 
@@ -231,7 +222,7 @@ function calloutItems(
     if (line) items.push(stroke(line, 0.1), dot(line[2], line[3], DOT_MM, 0.1));
     const [mx, my] = line ? [line[2], line[3]] : [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
     others.forEach(([x, y]) => {
-      if (window && !isIn(window, x, y)) return;
+      if (window && !isInBox(window, x, y)) return;
       const [ox, oy] = [view.x(x), view.y(y)];
       if (others.length < MOST_LINED) items.push({ ...stroke([mx, my, ox, oy], 0.55), dashMm: 0.6 } as PageItem);
       items.push(dot(ox, oy, 1.1, 0.1));
@@ -254,7 +245,15 @@ function discItems({ x, y, r, text }: Disc): PageItem[] {
       dashMm: null,
       step: text,
     },
-    { type: 'line', points: ellipse(x, y, r, r, 28), closed: true, widthMm: 0.25, grey: 0.1, dashMm: null, step: text },
+    {
+      type: 'line',
+      points: ellipseRing(x, y, r, r, DISC_CORNERS),
+      closed: true,
+      widthMm: 0.25,
+      grey: 0.1,
+      dashMm: null,
+      step: text,
+    },
     {
       type: 'text',
       x,

@@ -22,27 +22,32 @@ const PICTURE_MM = 64;
 export function guidePages(guide: Guide, sheet: Sheet): Page[] {
   // The first round finds out on which page each chapter begins.
   const trial = laidOut(guide, sheet, new Map());
-  const flow = laidOut(guide, sheet, trial.chapters);
-  return [...flow.done(), ...trial.atTrueSize];
+  const chapters = new Map(trial.chapters);
+  const atTrueSize: Page[] = [];
+  for (const [name, pages] of trueSizePages(guide, sheet)) {
+    if (pages.length > 0) chapters.set(name, trial.pages.length + atTrueSize.length + 1);
+    atTrueSize.push(...pages);
+  }
+  return [...laidOut(guide, sheet, chapters).done(), ...atTrueSize];
 }
 
-/** The pattern and the templates: pages of their own, with bars to measure. */
-function trueSizePages({ piece, plan, title, blocks }: Guide, sheet: Sheet, type: 'pattern' | 'templates'): Page[] {
+/** The pattern and the templates by their chapters: pages of their own at the end, with bars to measure and titles of their own. */
+function trueSizePages({ piece, plan, title, blocks }: Guide, sheet: Sheet): [chapter: string, pages: Page[]][] {
   const options = { sheet, printer: TRUE_PRINTER };
-  return blocks.flatMap((block): Page[] => {
-    if (block.type !== type) return [];
-    return block.type === 'pattern'
-      ? patternPages(piece, plan, { ...WHOLE_PATTERN, ...options, mirrored: block.isMirrored })
-      : block.type === 'templates'
-        ? templatePages(block.finish.templates, options, title)
-        : [];
+  return blocks.flatMap((block): [string, Page[]][] => {
+    if (block.type === 'pattern') {
+      const asked = { ...WHOLE_PATTERN, ...options, mirrored: block.isMirrored };
+      return [[say.HEADINGS.pattern, patternPages(piece, plan, asked)]];
+    }
+    if (block.type !== 'templates') return [];
+    return [[say.HEADINGS.templates, templatePages(block.finish.templates, options, title)]];
   });
 }
 
 function laidOut(guide: Guide, sheet: Sheet, chapters: ReadonlyMap<string, number>): Flow {
   const flow = new Flow(sheet, guide.title);
   let lastDrawing: { x: number; y: number; height: number } | null = null;
-  // What is at true size comes at the end, on pages of its own with titles of their own.
+  // What is at true size comes at the end, on pages of its own.
   const end = guide.blocks.findIndex(isTrueSize);
   const blocks = end < 0 ? guide.blocks : guide.blocks.slice(0, end);
   blocks.forEach((block, i) => {
@@ -54,14 +59,6 @@ function laidOut(guide: Guide, sheet: Sheet, chapters: ReadonlyMap<string, numbe
       addBlock(flow, block, chapters);
     }
   });
-  for (const [name, type] of [
-    [say.HEADINGS.pattern, 'pattern'],
-    [say.HEADINGS.templates, 'templates'],
-  ] as const) {
-    const pages = trueSizePages(guide, sheet, type);
-    if (pages.length > 0) flow.chapters.set(name, flow.pages.length + flow.atTrueSize.length + 1);
-    flow.atTrueSize.push(...pages);
-  }
   return flow;
 }
 
@@ -91,8 +88,6 @@ class Flow {
   readonly pages: PageItem[][] = [];
   /** On which page each chapter begins, from 1. */
   readonly chapters = new Map<string, number>();
-  /** Pages at true size, which follow all others. */
-  readonly atTrueSize: Page[] = [];
   y = 0;
 
   constructor(

@@ -1,5 +1,5 @@
 import { formatFine, formatNumber, formatPercent } from '../../measure/index.ts';
-import { stitchKind, wrapsToCover, type StitchId } from '../../stitches/index.ts';
+import { stitchKind, wrapsToCover } from '../../stitches/index.ts';
 import { stitchSays, wholeWidth, type PlannedPart, type PlannedPass } from '../../work/index.ts';
 import * as say from './words.ts';
 
@@ -8,18 +8,6 @@ export interface LayerFigure {
   readonly label: string;
   readonly value: string;
 }
-
-/** Settings that belong to the second journey of a stitch in two threads; the others belong to the first. */
-const SECOND_JOURNEY: Partial<Readonly<Record<StitchId, readonly string[]>>> = {
-  pekingese: ['loopMm'],
-  couching: ['tieMm'],
-  'couched-fill': ['tieMm'],
-  'tied-arc': ['ties'],
-  thorn: ['stitchMm', 'armMm'],
-  'woven-wheel': ['rounds'],
-  'buttonhole-wheel': ['rim'],
-  'woven-fill': ['together'],
-};
 
 /** Where a setting is this, nothing need be said of it. */
 const PLAIN: Readonly<Record<string, number | string>> = { stepMm: 0, stepCount: 1, thinTo: 100 };
@@ -30,9 +18,8 @@ const PLAIN: Readonly<Record<string, number | string>> = { stepMm: 0, stepCount:
  */
 export function layerFigures(pass: PlannedPass, { placed }: PlannedPart, journey: 0 | 1 | null): LayerFigure[] {
   const kind = stitchKind(pass.stitch);
-  const second = SECOND_JOURNEY[pass.stitch] ?? [];
   const figures = Object.entries(kind.params).flatMap(([key, param]): LayerFigure[] => {
-    if (journey !== null && second.includes(key) !== (journey === 1)) return [];
+    if (journey !== null && (param.ofSecondJourney ?? false) !== (journey === 1)) return [];
     const value = pass.params[key];
     if (value === undefined || value === PLAIN[key]) return [];
     if (key === 'stepCount' && !(Number(pass.params['stepMm']) > 0)) return [];

@@ -1,4 +1,5 @@
 import { boxOf, placeAt, type Box, type Polyline } from '../../geometry/index.ts';
+import { Memory } from '../../measure/index.ts';
 import { shadePatches } from '../../painting/index.ts';
 import { threadOfStep, type Step } from '../../order/index.ts';
 import type { Piece } from '../../piece/index.ts';
@@ -9,16 +10,11 @@ import { workedIn } from '../../work/index.ts';
 import { frontOf, type Front } from '../frontRuns.ts';
 
 /** What is drawn over a step so that a pupil can follow it, in mm on the cloth. */
-export interface StepMarks {
-  /** Where the needle comes up first. */
-  readonly start: readonly [x: number, y: number];
-  /** Which way the work goes from there: an arrow; null: it stays there. */
+export interface StepMarks extends StepFront {
+  /** Which way the work goes from its start: an arrow; null: it stays there. */
   readonly way: readonly Polyline[] | null;
   /** Where one shade ends and the next begins. */
   readonly borders: readonly Polyline[];
-  /** The share of its stitches that is worked in this step’s own shade lies within these. */
-  readonly front: Front;
-  readonly box: Box;
 }
 
 /** The way is read off the first stitches up to this share of the step. */
@@ -26,19 +22,49 @@ const FIRST_SHARE = 0.3;
 /** An arrow is so long at most and no shorter, mm. */
 const ARROW_MM = { most: 6, least: 1.2, head: 1.1 } as const;
 
-/** What is drawn over a step; null where it has no stitch. */
-export function stepMarks(piece: Pick<Piece, 'hoop' | 'positions'>, plan: Plan, step: Step): StepMarks | null {
+/**
+ * What is drawn over a step; null where it has no stitch.
+ * @param memory remembers how parts are divided into zones and sections
+ */
+export function stepMarks(piece: HeldPiece, plan: Plan, step: Step, memory = new Memory()): StepMarks | null {
   const planned = plan.parts[step.depth];
-  const thread = threadOfStep(planned, step, piece.hoop, piece.positions);
   const pass = planned?.passes[step.layer];
-  if (!planned || !pass || !thread || thread.path.starts.length === 0) return null;
-  const { path } = thread;
-  const places = stitchPlaces(path);
-  const start: [number, number] = [places[0]!, places[1]!];
-  const box = boxOf([places, ...edgesOf(planned.placed.shape).map(({ points }) => points)])!;
+  const seen = stepFront(piece, plan, step, memory);
+  if (!planned || !pass || !seen) return null;
   const isShaded = pass.shades.length > 1 && stitchKind(pass.stitch).canShade && planned.placed.kind === 'area';
-  const borders = isShaded ? shadeBorders(planned.placed.shape.region, pass.path, pass.laidMm) : [];
-  return { start, way: arrowFrom(start, places), borders, front: frontOf(workedIn(pass, thread), path), box };
+  return {
+    ...seen,
+    way: arrowFrom(seen.start, seen.places),
+    borders: isShaded ? shadeBorders(planned.placed.shape.region, pass.path, pass.laidMm) : [],
+  };
+}
+
+type HeldPiece = Pick<Piece, 'hoop' | 'positions'>;
+
+/** The stitches of a step as they are seen, and what they lie in. */
+export interface StepFront {
+  readonly front: Front;
+  /** The box of its part and its stitches, mm on the cloth. */
+  readonly box: Box;
+  /** Where the needle comes up first. */
+  readonly start: readonly [x: number, y: number];
+  /** Where each stitch comes up and goes down, one after the other: `x0, y0, x1, y1, …`. */
+  readonly places: Float64Array;
+}
+
+/** The stitches of a step as they are seen; null where it has none. */
+export function stepFront(piece: HeldPiece, plan: Plan, step: Step, memory = new Memory()): StepFront | null {
+  const planned = plan.parts[step.depth];
+  const pass = planned?.passes[step.layer];
+  const thread = threadOfStep(planned, step, piece.hoop, piece.positions, memory);
+  if (!planned || !pass || !thread || thread.path.starts.length === 0) return null;
+  const places = stitchPlaces(thread.path);
+  return {
+    front: frontOf(workedIn(pass, thread), thread.path),
+    box: boxOf([places, ...edgesOf(planned.placed.shape).map(({ points }) => points)])!,
+    start: [places[0]!, places[1]!],
+    places,
+  };
 }
 
 function shadeBorders(...[region, path, laidMm]: Parameters<typeof shadePatches>): Polyline[] {

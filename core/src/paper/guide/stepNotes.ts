@@ -1,6 +1,5 @@
 import { placeWithin } from '../../geometry/index.ts';
-import { formatNumber, formatThread, type UnitSystem } from '../../measure/index.ts';
-import { threadKind } from '../../materials/index.ts';
+import { formatNumber, formatThread, Memory, type UnitSystem } from '../../measure/index.ts';
 import {
   becauseOf,
   nameOfLine,
@@ -38,20 +37,36 @@ export interface StepNote extends NumberedStep {
 export interface StepThread {
   readonly name: string;
   readonly hex: string;
-  readonly kind: string;
   readonly strands: number;
-  readonly lengthMm: number;
 }
 
 /** The steps of a plan with all that is said of them. */
 export function stepNotes(piece: Piece, plan: Plan, units: UnitSystem): StepNote[] {
   const steps = numberedSteps(plan.order);
   const tails = tidyTails(plan, steps);
-  return steps.map((line) => noteOf(piece, plan, line, units, tails.get(line.number) ?? 0));
+  const remembered = { memory: new Memory(), nameOf: namesIn(plan) };
+  return steps.map((line) => noteOf(piece, plan, line, units, tails.get(line.number) ?? 0, remembered));
 }
 
-/** What is said of one step. @param tails loose tails that are woven in first */
-export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: UnitSystem, tails: number): StepNote {
+/** What a part is called, by its id. */
+function namesIn({ parts }: Plan): (part: string) => string {
+  const names = new Map(parts.map(({ part }) => [part.id, part.name]));
+  return (part) => names.get(part) ?? part;
+}
+
+/**
+ * What is said of one step.
+ * @param tails loose tails that are woven in first
+ * @param remembered what all steps of a plan share, where several are asked for
+ */
+export function noteOf(
+  piece: Piece,
+  plan: Plan,
+  line: NumberedStep,
+  units: UnitSystem,
+  tails: number,
+  { memory, nameOf } = { memory: new Memory(), nameOf: namesIn(plan) },
+): StepNote {
   const { order, work, parts, rules } = plan;
   const first = order[line.from]!;
   const steps = order.slice(line.from, line.to);
@@ -62,16 +77,15 @@ export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: Unit
   const lengthMm = steps.reduce((sum, { threadMm }) => sum + threadMm, 0);
   const stitches = steps.reduce((sum, step) => sum + step.stitches, 0);
   const loads = works.reduce((sum, own) => sum + (own?.loads ?? 0), 0);
-  const marks = stepMarks(piece, plan, first);
+  const marks = stepMarks(piece, plan, first, memory);
   const direction = directionOf(steps, parts);
-  const nameOf = new Map(parts.map(({ part }) => [part.id, part.name]));
   const begins = stepNeedle(plan, first)?.begins ?? 'new';
   return {
     ...line,
     first,
-    name: nameOfLine(steps, planned.passes, (part) => nameOf.get(part) ?? part),
+    name: nameOfLine(steps, planned.passes, nameOf),
     stitch: stitchOfStep(first).name,
-    thread: { name, hex, kind: threadKind(first.thread).name, strands: first.strands, lengthMm },
+    thread: { name, hex, strands: first.strands },
     needle:
       first.journey === null && pass.needles.length > 1
         ? say.needlesInTurn(pass.needles.map(needleName))
@@ -86,7 +100,7 @@ export function noteOf(piece: Piece, plan: Plan, line: NumberedStep, units: Unit
     needleful: say.needleful(begins, loads - (begins === 'new' ? 1 : 0), loads >= TIDY_AFTER ? TIDY_AFTER : null),
     seconds: works.reduce((sum, own) => sum + stepSeconds(own), 0),
     tails,
-    because: becauseOf(rules.rules, order, line.from, (part) => nameOf.get(part) ?? part)[0]?.text ?? null,
+    because: becauseOf(rules.rules, order, line.from, nameOf)[0]?.text ?? null,
     marks,
   };
 }

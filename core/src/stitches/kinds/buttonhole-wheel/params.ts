@@ -22,5 +22,6 @@ export const params = {
     ],
     default: 'whipped',
     hint: 'Whipping makes the rim a raised cord.',
+    ofSecondJourney: true,
   },
 } as const satisfies ParamTable;

@@ -10,5 +10,6 @@ export const params = {
     step: 1,
     default: 1,
     hint: 'One goes where the arc curves most; more are spread evenly along it.',
+    ofSecondJourney: true,
   },
 } as const satisfies ParamTable;

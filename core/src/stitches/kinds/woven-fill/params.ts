@@ -12,5 +12,6 @@ export const params = {
     step: 1,
     default: 1,
     hint: 'One by one, or two or more at a time as in a basket.',
+    ofSecondJourney: true,
   },
 } as const satisfies ParamTable;

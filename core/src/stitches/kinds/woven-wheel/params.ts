@@ -22,5 +22,6 @@ export const params = {
     step: 1,
     default: 0,
     hint: '0: until the spokes are covered. Fewer leave their ends in view.',
+    ofSecondJourney: true,
   },
 } as const satisfies ParamTable;

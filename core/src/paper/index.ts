@@ -2,6 +2,7 @@ export { guideHtml } from './guide/guideHtml.ts';
 export { workingDrawing } from './guide/workingDrawing.ts';
 export { guidePages } from './guide/guidePages.ts';
 export { makeGuide } from './guide/guide.ts';
+export { figureText } from './guide/layerFigures.ts';
 export { firstLines, glanced, noteLines } from './guide/stepBlocks.ts';
 export { noteOf, type StepNote } from './guide/stepNotes.ts';
 export { lettersOf } from './sheets.ts';

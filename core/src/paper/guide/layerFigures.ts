@@ -9,6 +9,11 @@ export interface LayerFigure {
   readonly value: string;
 }
 
+/** A figure as it is read: “Row spacing: 0.6 mm”, or a sentence of its own. */
+export function figureText({ label, value }: LayerFigure): string {
+  return label === '' ? value : say.figure(label, value);
+}
+
 /** Where a setting is this, nothing need be said of it. */
 const PLAIN: Readonly<Record<string, number | string>> = { stepMm: 0, stepCount: 1, thinTo: 100 };
 

@@ -1,6 +1,6 @@
 import { closeUp } from './closeUp.ts';
 import type { Block, GuideContext, StepBlock } from './blocks.ts';
-import type { LayerFigure } from './layerFigures.ts';
+import { figureText, type LayerFigure } from './layerFigures.ts';
 import { guideMap } from './guideMap.ts';
 import type { StepNote } from './stepNotes.ts';
 import * as say from './words.ts';
@@ -67,7 +67,7 @@ function stepBlock({ piece, plan, letters }: GuideContext, note: StepNote): Step
       ),
       noteLines(note).join(' '),
     ],
-    figures: note.figures.map(({ label, value }) => say.figure(label, value)),
+    figures: note.figures.map(figureText),
     caution: null,
     sample,
     drawing: { items: closeUp(piece, plan, note, width, height), widthMm: width, heightMm: height },

@@ -107,7 +107,7 @@ export const inOneThread = (thread: string, needle: string): string => `${thread
 export const needleAndTime = (needle: string, seconds: number): string =>
   `Needle: ${needle}. About ${aboutTime(seconds)}.`;
 
-export const figure = (label: string, value: string): string => (label === '' ? value : `${label}: ${value}`);
+export const figure = (label: string, value: string): string => `${label}: ${value}`;
 
 export const BORDERS = 'Chalk lines in the picture: where one shade ends and the next begins.';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { aheadMs } from '@junctura/core/log';
 import { needleName, stitchOfStep, type Step } from '@junctura/core/order';
-import { noteLines } from '@junctura/core/paper';
+import { figureText, noteLines } from '@junctura/core/paper';
 import { formatDuration } from '@junctura/core/measure';
 import { useEventListener, useIntervalFn, useWakeLock } from '@vueuse/core';
 import { ArrowLeft, Lamp, RotateCw, Settings } from '@lucide/vue';
@@ -104,8 +104,8 @@ watch(present, (step, before) => {
 });
 /** The step read aloud: what it is, in which thread, by which figures, and where it begins. */
 function spokenNow(step: Step): string {
-  const { present: presentNote } = stepNote;
-  const told = presentNote ? [...presentNote.figures.map(say.figure), ...noteLines(presentNote)] : [];
+  const { present: note } = stepNote;
+  const told = note ? [...note.figures.map(figureText), ...noteLines(note)] : [];
   const thread = say.threadOf(colour.value.name, step.strands, needleName(step.needle));
   return say.spokenStep(work.nameOf(step), stitchOfStep(step).name, thread, told);
 }
@@ -145,21 +145,29 @@ function tap(): void {
   if (!wasLong) done();
   wasLong = false;
 }
-/** Page-turners and presenter remotes send one of these. */
-const [GO_KEYS, BACK_KEYS] = [
-  ['PageDown', 'ArrowRight', 'ArrowDown'],
-  ['PageUp', 'ArrowLeft', 'ArrowUp'],
-];
+const isHandingOver = ref(false);
+const isSetting = ref(false);
+
+/** Page-turners and presenter remotes send one of these; arrows turn pages only within a sitting, elsewhere they scroll. */
+const KEYS = {
+  go: { always: ['PageDown'], inSitting: ['ArrowRight', 'ArrowDown'] },
+  back: { always: ['PageUp'], inSitting: ['ArrowLeft', 'ArrowUp'] },
+} as const;
+function turns({ key }: KeyboardEvent, way: keyof typeof KEYS): boolean {
+  const { always, inSitting } = KEYS[way];
+  const isStitching = work.isOpen && present.value !== null;
+  return always.some((own) => own === key) || (isStitching && inSitting.some((own) => own === key));
+}
+const isAsking = computed(() => topic.value !== null || isEnding.value || isSetting.value || isHandingOver.value);
 useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || topic.value !== null || isEnding.value)
-    return;
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || isAsking.value) return;
   const isButton = event.target instanceof HTMLButtonElement;
   const isGo = [' ', 'Enter'].includes(event.key);
-  if ((isGo && !isButton) || GO_KEYS.includes(event.key)) {
+  if ((isGo && !isButton) || turns(event, 'go')) {
     event.preventDefault();
     if (work.isOpen) done();
     else if (present.value) begin(work.needlesWanted);
-  } else if (BACK_KEYS.includes(event.key)) {
+  } else if (turns(event, 'back')) {
     event.preventDefault();
     void work.takeBack();
   }
@@ -170,8 +178,6 @@ const turnDeg = ref(0);
 function turnBy(deg: number): void {
   turnDeg.value = (turnDeg.value + deg + 360) % 360;
 }
-const isHandingOver = ref(false);
-const isSetting = ref(false);
 </script>
 
 <template>

@@ -8,7 +8,7 @@ import { computed } from 'vue';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import { useStepNote } from './stepNote.ts';
 import type { MoreTopic } from './moreTopics.ts';
-import { firstLines, glanced } from '@junctura/core/paper';
+import { figureText, firstLines, glanced } from '@junctura/core/paper';
 import * as say from './words.ts';
 
 /** The present step in words: what, how, in which thread, how far the needle reaches. What is asked meanwhile stands above it. */
@@ -28,7 +28,7 @@ const needle = computed(() => {
   return { share: Math.max(0.05, own.share), text: lasts };
 });
 /** Its figures in one line, and what is done before the first stitch; the rest of what the guide says is one press away. */
-const figures = computed(() => (stepNote.present ? glanced(stepNote.present).map(say.figure).join(' · ') : ''));
+const figures = computed(() => (stepNote.present ? glanced(stepNote.present).map(figureText).join(' · ') : ''));
 const first = computed(() => (stepNote.present ? firstLines(stepNote.present) : []));
 
 const parked = computed(() =>

@@ -27,9 +27,6 @@ export function stepNumber(
     : `Step ${formatNumber(number)} of ${formatNumber(of)} · about ${time}`;
 }
 
-export const figure = ({ label, value }: { readonly label: string; readonly value: string }): string =>
-  label === '' ? value : `${label}: ${value}`;
-
 export const doneAndNext = (done: string, next: string | null): string =>
   next === null ? `Done: ${done}. That was the last step.` : `Done: ${done}. Next: ${next}.`;
 

@@ -84,6 +84,9 @@ it('at the hoop what was left for later comes later; needles that do not come ba
 
 it('the desk sees what was done at the hoop, what is left, and each entry, which can be taken back', async () => {
   const app = await Application.at('/hoop/demo-kite');
+  // Before a sitting arrows scroll: they begin nothing.
+  await app.find('[data-test=begin]');
+  await app.key('ArrowDown');
   await app.click('[data-test=begin]');
   for (let i = 2; i <= 4; i++) {
     await app.click('[data-test=done]');
@@ -93,6 +96,16 @@ it('the desk sees what was done at the hoop, what is left, and each entry, which
   await app.key('PageDown');
   await app.says('[data-test=done]', 'Step 5 of 13');
   await app.key('PageUp');
+  await app.says('[data-test=done]', 'Step 4 of 13');
+  await app.key('ArrowRight');
+  await app.says('[data-test=done]', 'Step 5 of 13');
+  // What is being asked keeps the keys for itself.
+  await app.press('Settings for stitching');
+  await app.find('[role=dialog]');
+  await app.key('ArrowRight');
+  await app.press('Close', '[role=dialog]');
+  await app.says('[data-test=done]', 'Step 5 of 13');
+  await app.key('ArrowLeft');
   await app.says('[data-test=done]', 'Step 4 of 13');
   await app.press('Back to the desk');
   await app.settle();

@@ -227,7 +227,7 @@ const CASES: [FindingId, Piece][] = [
   ['joined', worked(pieceOf('<path d="M0 0C200 0 200 200 0 200S-200 100 0 100" stroke="#a33"/>'), couched)],
   ['drawn-wider', worked(pieceOf('<path d="M0 0H30" stroke="#a33" stroke-width="3"/>'), pass('back', 2))],
   ['drawn-twice', pieceOf('<path d="M0 0H30" stroke="#a33"/><path d="M5 0.1H25" stroke="#3a3"/>')],
-  ['pull', pieceOf(square, { cloth: { kind: 'jersey', colour: '#ffffff' } })],
+  ['pull', pieceOf(square, { cloth: { kind: 'jersey', colour: '#ffffff' }, stabiliser: 'none' })],
   ['lost-in-cloth', pieceOf(square, { cloth: { kind: 'calico', colour: '#aa3434' } })],
   ['all-hidden', pieceOf('<rect width="5" height="5" fill="#a33"/><rect width="9" height="9" fill="#3a3"/>')],
   [

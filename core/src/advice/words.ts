@@ -197,8 +197,9 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
     why: 'One knot has to fill its dot: a smaller one leaves cloth bare, a larger one covers its neighbours.',
   },
   pull: {
-    say: ({ stitch, cloth }, part) => `${part}: ${within(stitch)} is dense for ${within(cloth)}, which will draw in.`,
-    why: 'A backing keeps its shape. Follow the backing’s own instructions for heat and time.',
+    say: ({ stitch, cloth }, part) =>
+      `${part}: ${within(stitch)} is dense for ${within(cloth)}, which will draw in: nothing lies behind it.`,
+    why: 'What lies behind keeps its shape. Follow its own instructions for heat and time.',
   },
   'dense-on-dense': {
     say: ({ other, sharedMm2 }, part) =>

@@ -58,7 +58,7 @@ export const WHOLE_SHAPE = stage<WholePart>()(
 export const PATH_REACH = stage<Part>()('path reach', ['path'], ({ path }) => pathReach(path));
 
 /** A part and what lies in front of it. */
-interface CoveredPart extends Pick<Part, 'id' | 'kind' | 'guides' | 'vein' | 'borders'> {
+interface CoveredPart extends Pick<Part, 'id' | 'kind' | 'guides' | 'vein' | 'borders' | 'scrap'> {
   readonly matrix: Matrix;
   readonly whole: StitchShape;
   readonly covers: readonly Cover[];
@@ -66,7 +66,7 @@ interface CoveredPart extends Pick<Part, 'id' | 'kind' | 'guides' | 'vein' | 'bo
 
 export const CUT_SHAPE = stage<CoveredPart>()(
   'cut shape',
-  ['id', 'kind', 'guides', 'vein', 'borders', 'matrix', 'whole', 'covers'],
+  ['id', 'kind', 'guides', 'vein', 'borders', 'scrap', 'matrix', 'whole', 'covers'],
   measured,
 );
 
@@ -80,7 +80,7 @@ export function cutShapes(piece: PlanInput, faults: Faults, memory: Memory): Pla
   const inFront: (Cover & { readonly box: Box })[] = [];
   const shapes: PlacedShape[] = [];
   for (const part of [...piece.drawing.parts].reverse()) {
-    const { id, kind, fillRule, path, guides, vein, borders } = part;
+    const { id, kind, fillRule, path, guides, vein, borders, scrap } = part;
     const isLeftOut = !part.shown || isTooLarge(part, piece.placement, memory);
     const nothing = (): StitchShape => NOTHING;
     const whole = attempt(
@@ -97,7 +97,7 @@ export function cutShapes(piece: PlanInput, faults: Faults, memory: Memory): Pla
       attempt(
         faults,
         id,
-        () => memory.made(CUT_SHAPE, [id], { id, kind, guides, vein, borders, matrix, whole, covers }),
+        () => memory.made(CUT_SHAPE, [id], { id, kind, guides, vein, borders, scrap, matrix, whole, covers }),
         () => ({ ...looseShape(id, kind, NOTHING), toCloth: matrix }),
       ),
     );
@@ -156,7 +156,9 @@ interface Cover {
 }
 
 function measured({ matrix, whole, covers, ...part }: CoveredPart): PlacedShape {
-  const shape = cutBehind(whole, covers);
+  const seen = cutBehind(whole, covers);
+  // Cloth that is laid on keeps its shape below what is stitched on it, as long as any of it is seen.
+  const shape = part.scrap && seen.region.length > 0 ? whole : seen;
   const laid = (path: string): Polyline[] =>
     flattenPath(path, chordsWithin(matrix)).map((run) => ({
       points: mapPoints(matrix, run.points),
@@ -172,7 +174,7 @@ function measured({ matrix, whole, covers, ...part }: CoveredPart): PlacedShape 
   const judged = isCut && part.kind === 'area' && isMostlyWhole(shape, whole, covers);
   return measuredShape(part.id, part.kind, shape, {
     ...further,
-    behind: isCut ? hiding(whole, covers) : [],
+    behind: isLess(seen, whole) ? hiding(whole, covers) : [],
     whole: judged ? measuredShape(part.id, part.kind, whole, { ...further, behind: [], whole: null }) : null,
   });
 }

@@ -1,6 +1,6 @@
-import { clothOf, comesOutInWater, markOf, type Cloth, type Mark } from '../materials/index.ts';
+import { clothOf, comesOutInWater, markOf, type Cloth, type Mark, type Stabiliser } from '../materials/index.ts';
 import type { PlanInput } from '../piece/index.ts';
-import { removalActs, type RemovalAct } from '../transfer/index.ts';
+import { getsWet, removalActs, type RemovalAct } from '../transfer/index.ts';
 import * as say from './words.ts';
 
 /** A step by which a mark leaves and the work is made ready. */
@@ -10,7 +10,7 @@ export interface FinishingStep {
   readonly caution: string | null;
 }
 
-type Words = (mark: Mark, cloth: Cloth) => Omit<FinishingStep, 'act'>;
+type Words = (mark: Mark, cloth: Cloth, isWet: boolean) => Omit<FinishingStep, 'act'>;
 
 /** What is said of each act. */
 const WORDS: Readonly<Record<RemovalAct, Words>> = {
@@ -22,6 +22,14 @@ const WORDS: Readonly<Record<RemovalAct, Words>> = {
     text: 'Tear the tissue away along the stitches, holding them down; pick out what is left with tweezers.',
     caution: null,
   }),
+  'tear-backing': () => ({
+    text: 'Turn it over, hold the stitches down with your thumb and tear the backing away from them, a little at a time.',
+    caution: null,
+  }),
+  'trim-backing': () => ({
+    text: say.trimBacking(BACKING_LEFT_MM),
+    caution: 'Lift the backing away from the cloth before you cut: a snip in the cloth can’t be mended unseen.',
+  }),
   'rinse-cold': () => ({
     text: 'Rinse in cold water, moving it about, until no mark is left; then rinse once more.',
     caution: say.beforeHeat(say.MAKER_FIRST),
@@ -31,8 +39,8 @@ const WORDS: Readonly<Record<RemovalAct, Words>> = {
     caution:
       'Strong reds, blues and blacks, and thread dyed by hand, may run: try a thread of each in warm water first.',
   }),
-  wash: (_mark, cloth) => ({
-    text: say.washOut(cloth.wash === 'hot'),
+  wash: (mark, cloth) => ({
+    text: say.washOut(cloth.wash === 'hot', mark.comesOutBy === 'washing'),
     caution: 'Strong colours, and thread dyed by hand, may run: try a thread of each first.',
   }),
   check: (mark) => ({
@@ -49,15 +57,26 @@ const WORDS: Readonly<Record<RemovalAct, Words>> = {
     text: 'Pass hot air or an iron over the back until the lines are gone.',
     caution: say.mayComeBack(say.IRON_BURNS),
   }),
-  press: (mark, cloth) => ({
-    text: say.pressStep(cloth.iron === 'hot', comesOutInWater(mark)),
+  press: (_mark, cloth, isWet) => ({
+    text: say.pressStep(cloth.iron === 'hot', isWet),
     caution: say.IRON_BURNS,
   }),
 };
 
-/** How a mark comes off when all is stitched, in order with washing and ironing, for the cloth and way of a piece. */
-export function stepsAfterStitching(piece: Pick<PlanInput, 'mark' | 'cloth'>): FinishingStep[] {
+/** Backing that stays is cut to this beyond the stitches, mm. */
+const BACKING_LEFT_MM = 8;
+
+/**
+ * How a mark and what lies behind come off when all is stitched, in order with washing and ironing.
+ * @param isWashed whether the finish asks for a wash
+ */
+export function stepsAfterStitching(
+  piece: Pick<PlanInput, 'mark' | 'cloth'>,
+  behind: Stabiliser,
+  isWashed = false,
+): FinishingStep[] {
   const mark = markOf(piece.mark);
   const cloth = clothOf(piece.cloth.kind);
-  return removalActs(mark, cloth).map((act) => ({ act, ...WORDS[act](mark, cloth) }));
+  const isWet = getsWet(mark, behind) || isWashed;
+  return removalActs(mark, cloth, behind, isWashed).map((act) => ({ act, ...WORDS[act](mark, cloth, isWet) }));
 }

@@ -1,7 +1,7 @@
-import { valueOf } from '../measure/index.ts';
-import { comesOutInWater, ellipseRoundMm, markOf, type Cloth } from '../materials/index.ts';
-import { removalActs, runningColours, threadsOf, type RemovalAct } from '../transfer/index.ts';
-import { stepsAfterStitching } from './afterStitching.ts';
+import { comesOutInWater, ellipseRoundMm, innerHalvesMm, markOf, type Cloth } from '../materials/index.ts';
+import { getsWet, runningColours, threadsOf, type RemovalAct } from '../transfer/index.ts';
+import { stepsAfterStitching, type FinishingStep } from './afterStitching.ts';
+import type { End } from '../piece/index.ts';
 import { CAUTIONS, threadEnds, type FinishContext } from './context.ts';
 import type { FinishProblem, FinishStep } from './kinds.ts';
 import * as say from './words.ts';
@@ -17,6 +17,8 @@ const SECONDS_A_TAIL = 2;
 const MINUTES = {
   untack: 3,
   tear: 15,
+  'tear-backing': 10,
+  'trim-backing': 8,
   'rinse-cold': 10,
   'rinse-warm': 20,
   wash: 15,
@@ -37,31 +39,39 @@ const WASHING = {
   cool: 'Hand-wash cool with mild soap, dry flat; iron on the back, warm at most.',
   no: 'Do not wash: the cloth, backing or thread can’t take it. Brush it or air it.',
 } as const;
+const KEPT_DRY = 'Keep it dry: card warps. Dust it with a soft brush.';
 
 /** How the finished thing is cared for, at what its weakest part bears. */
 export function careWords(context: FinishContext): string {
-  return WASHING[weakestWash(context)];
+  return context.end === 'card' ? KEPT_DRY : WASHING[weakestWash(context)];
 }
 
+/** Ends that are washed before they are finished: loops and cut edges must have shrunk and settled. */
+const WASHED: ReadonlySet<End> = new Set<End>(['whitework']);
+
 /**
- * What is done with every piece first: looked over, tails in, the mark out (water before heat where heat sets it), stretched damp where
- * water may come near it, pressed.
+ * What is done with every piece first: looked over, tails in, what lies behind and the mark out (water before heat where heat sets it),
+ * washed where the end asks for it, stretched damp where it is wished or nothing else takes the creases out, pressed.
  */
 export function stepsBefore(context: FinishContext): { steps: FinishStep[]; problems: FinishProblem[] } {
-  const { piece, plan, cloth } = context;
+  const { piece, plan, behind, finish, end } = context;
   const mark = markOf(piece.mark);
-  const acts = removalActs(mark, cloth);
-  const said = new Map(stepsAfterStitching(piece).map((step) => [step.act, step]));
+  const isWashable = weakestWash(context) !== 'no';
+  const said = stepsAfterStitching(piece, behind, WASHED.has(end) && isWashable);
   const runs = runningColours(piece, plan);
-  const isWet = comesOutInWater(mark);
+  const isWet = said.some(({ act }) => WET.has(act));
   const problems: FinishProblem[] = [];
-  if (isWet && weakestWash(context) === 'no') {
-    problems.push({
-      id: 'water-needed',
-      stops: true,
-      text: say.markNeedsWater(mark.inSentence),
-    });
+  if (getsWet(mark, behind) && !isWashable) {
+    const text = comesOutInWater(mark) ? say.markNeedsWater(mark.inSentence) : say.backingNeedsWater(behind.inSentence);
+    problems.push({ id: 'water-needed', stops: true, text });
   }
+  const isLeftIn = end === 'framed' && finish.mounting === 'left-in';
+  if (isLeftIn && isWet)
+    problems.push({
+      id: 'out-of-the-hoop',
+      stops: false,
+      text: say.outOfTheHoop(comesOutInWater(mark) ? mark.inSentence : behind.inSentence),
+    });
   const tails = threadEnds(plan);
   const steps: FinishStep[] = [
     {
@@ -79,39 +89,72 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
       caution: CAUTIONS.scissors,
     },
   ];
-  const stretch = stretchSteps(context, isWet);
-  const stepFor = (act: RemovalAct): FinishStep => {
-    const { text, caution } = valueOf(said, act);
+  const stepFor = ({ act, text, caution }: FinishingStep): FinishStep => {
     const warns =
-      (act === 'wash' || act === 'rinse-warm' || act === 'rinse-cold') && runs.length > 0
-        ? say.mayRun(caution, [...new Set(runs.map(({ name }) => name))])
-        : caution;
+      WET.has(act) && runs.length > 0 ? say.mayRun(caution, [...new Set(runs.map(({ name }) => name))]) : caution;
     return { id: act, text, amounts: {}, seconds: 60 * MINUTES[act], caution: warns };
   };
+  // What stays in its hoop is neither stretched nor pressed: the hoop holds it flat.
+  if (isLeftIn && !isWet) {
+    return { steps: [...steps, ...said.filter(({ act }) => act !== 'press').map(stepFor)], problems };
+  }
+  const stretch = isStretched(context, said, isWet) ? stretchSteps(context, isWet) : [];
   // A stretch takes the place of drying, or comes before the iron.
-  const dry = acts.indexOf('dry');
-  const press = acts.indexOf('press');
-  const at = dry >= 0 ? dry : press >= 0 ? press : acts.length;
-  if (!stretch) steps.push(...acts.map(stepFor));
-  else steps.push(...acts.slice(0, at).map(stepFor), ...stretch, ...acts.slice(dry >= 0 ? at + 1 : at).map(stepFor));
+  const drying = said.findIndex(({ act }) => act === 'dry');
+  const pressing = said.findIndex(({ act }) => act === 'press');
+  const at = drying >= 0 ? drying : pressing >= 0 ? pressing : said.length;
+  const after = stretch.length > 0 && drying >= 0 ? at + 1 : at;
+  steps.push(...said.slice(0, at).map(stepFor), ...stretch, ...said.slice(after).map(stepFor));
   return { steps, problems };
 }
 
-/** A damp stretch over a true rectangle or circle round the work; null where water would spoil it, and on a garment. */
-function stretchSteps(context: FinishContext, isWet: boolean): FinishStep[] | null {
-  const { piece, box, circle } = context;
-  // A garment is neither pinned nor stretched: it dries as it lies.
-  if (weakestWash(context) === 'no' || context.end === 'garment') return null;
-  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
-  const isRound = piece.hoop !== null && 2 * circle.r < 1.15 * Math.min(width, height);
-  const roundMm = isRound
-    ? ellipseRoundMm(circle.r + OUTSIDE_MM, circle.r + OUTSIDE_MM)
-    : 2 * (width + height) + 8 * OUTSIDE_MM;
+const WET: ReadonlySet<RemovalAct> = new Set<RemovalAct>(['rinse-cold', 'rinse-warm', 'wash']);
+
+/** Whether it is pinned out damp: as it was chosen, else where it got wet anyway or no iron may take the creases out. */
+function isStretched(context: FinishContext, said: readonly FinishingStep[], isWet: boolean): boolean {
+  const { finish, end } = context;
+  // A garment, and what is hemmed already, is neither pinned nor stretched: it dries as it lies.
+  if (weakestWash(context) === 'no' || end === 'garment' || end === 'hemmed') return false;
+  if (finish.stretching !== 'as-needed') return finish.stretching === 'always';
+  return isWet || said.every(({ act }) => act !== 'press');
+}
+
+/** What the pins of a damp stretch stand along: the cloth's own shape. Across and upright, mm. */
+interface Stretched {
+  readonly shape: 'rectangle' | 'circle' | 'oval';
+  readonly acrossMm: number;
+  readonly uprightMm: number;
+}
+
+function stretchedAlong({ piece, box, circle, finish, end, edgedMm }: FinishContext): Stretched {
+  if (end === 'whitework') {
+    const [acrossMm, uprightMm] = edgedMm;
+    const shape = finish.clothShape === 'round' ? 'circle' : finish.clothShape;
+    return { shape, acrossMm, uprightMm };
+  }
+  if (end === 'framed' && piece.hoop) {
+    const [a, b] = innerHalvesMm(piece.hoop);
+    const roundMm = 2 * (circle.r + OUTSIDE_MM);
+    return a === b
+      ? { shape: 'circle', acrossMm: roundMm, uprightMm: roundMm }
+      : { shape: 'oval', acrossMm: 2 * a, uprightMm: 2 * b };
+  }
+  return {
+    shape: 'rectangle',
+    acrossMm: box.maxX - box.minX + 2 * OUTSIDE_MM,
+    uprightMm: box.maxY - box.minY + 2 * OUTSIDE_MM,
+  };
+}
+
+/** A damp stretch along the cloth's own shape. */
+function stretchSteps(context: FinishContext, isWet: boolean): FinishStep[] {
+  const { shape, acrossMm, uprightMm } = stretchedAlong(context);
+  const roundMm = shape === 'rectangle' ? 2 * (acrossMm + uprightMm) : ellipseRoundMm(acrossMm / 2, uprightMm / 2);
   const pins = Math.ceil(roundMm / PINS_MM);
   return [
     {
       id: 'stretch',
-      text: say.pinOut(isWet, isRound, pins, PINS_MM),
+      text: say.pinOut(isWet, shape, pins, PINS_MM, [acrossMm, uprightMm]),
       amounts: { pins, pinsEveryMm: PINS_MM, roundMm },
       seconds: pins * SECONDS_A_PIN,
       caution: CAUTIONS.pins,

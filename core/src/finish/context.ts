@@ -1,7 +1,8 @@
-import { looseShape, positionsOf } from '../drawing/index.ts';
+import { looseShape, positionsOf, type PlacedShape } from '../drawing/index.ts';
 import {
   boxOf,
   ellipseRing,
+  placesOf,
   regionArea,
   type Box,
   type Circle,
@@ -10,17 +11,20 @@ import {
   type Ring,
 } from '../geometry/index.ts';
 import {
+  bearsSoftFusing,
   clothOf,
   innerHalvesMm,
   laidWidthMm,
   SECONDS,
   threadKind,
   type Cloth,
+  type Stabiliser,
   type ThreadId,
 } from '../materials/index.ts';
 import { colourName, colourOf, endOf, plainPass, type End, type Finish, type Piece } from '../piece/index.ts';
 import type { StitchId } from '../stitches/index.ts';
 import { countLoads, type Plan } from '../thread/index.ts';
+import { behindCloth } from '../transfer/index.ts';
 import { planPass, workSettings, type OwnFactors, type PlannedPass, type WorkSettings } from '../work/index.ts';
 import type {
   Amounts,
@@ -32,6 +36,7 @@ import type {
   TemplateLine,
   TemplateLineKind,
 } from './kinds.ts';
+import { drawnOutline } from './drawnOutline.ts';
 import { lostMm2 } from './keptOf.ts';
 import { WORKED_AREA } from './outlines.ts';
 import type { Memory } from '../measure/index.ts';
@@ -45,7 +50,13 @@ export interface FinishContext {
   readonly finish: Finish;
   readonly end: End;
   readonly cloth: Cloth;
+  /** What lay behind the cloth while it was stitched. */
+  readonly behind: Stabiliser;
   readonly worked: Region;
+  /** The outline that was drawn to sew along, where one holds all that is worked; null: there is none. */
+  readonly drawn: Ring | null;
+  /** Across and upright of a cloth with a worked edge, mm. */
+  readonly edgedMm: readonly [number, number];
   readonly box: Box;
   readonly circle: Circle;
   readonly settings: WorkSettings;
@@ -84,7 +95,10 @@ export function contextOf(piece: Piece, plan: Plan, own: OwnFactors, memory: Mem
     finish: piece.finish,
     end: endThatHolds(piece, worked),
     cloth: clothOf(piece.cloth.kind),
+    behind: behindCloth(piece, plan).stabiliser,
     worked,
+    drawn: drawnOutline(plan, worked),
+    edgedMm: edgedSize(piece.finish, worked, box, circle),
     box,
     circle,
     settings: workSettings(piece, 1, own),
@@ -99,6 +113,22 @@ function endThatHolds(piece: Piece, worked: Region): End {
   if (piece.finish.end !== null || usual !== 'framed' || !piece.hoop) return usual;
   const [x, y] = positionsOf(piece)[0]!;
   return lostMm2(worked, [ellipseRing(x, y, ...innerHalvesMm(piece.hoop))]) > 0 ? 'board' : usual;
+}
+
+/** As it was set, else as large as holds the design with its margin: a rectangle, a circle or an oval of the design's own proportions. */
+function edgedSize(finish: Finish, worked: Region, box: Box, circle: Circle): readonly [number, number] {
+  if (finish.sizeMm) return finish.sizeMm;
+  const margin = finish.marginMm ?? USUAL_LENGTHS.whitework.marginMm;
+  const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];
+  const wide = (mm: number): number => Math.ceil(mm + 2 * margin);
+  if (finish.clothShape === 'round') return [wide(2 * circle.r), wide(2 * circle.r)];
+  if (finish.clothShape === 'rectangle') return [wide(width), wide(height)];
+  const [x, y] = middleOfBox(box);
+  const reach = worked.reduce((most, ring) => {
+    for (const [px, py] of placesOf(ring)) most = Math.max(most, Math.hypot((px - x) / width, (py - y) / height));
+    return most;
+  }, 0);
+  return [wide(2 * reach * width), wide(2 * reach * height)];
 }
 
 /** A colour of the palette as it is seen. */
@@ -127,7 +157,23 @@ export function workEdge(
   paramsOf: (laidMm: number) => Readonly<Record<string, number | string>>,
   throughMm: number,
 ): WorkedEdge {
-  const { thread, settings, piece, colour } = context;
+  const shape = { region: [], lines, spots: new Float64Array(0) };
+  return workOf(context, looseShape('edge', 'line', shape), stitch, paramsOf, throughMm);
+}
+
+/** Works French knots at some places (flat x, y pairs, mm) in the thread of the edge. */
+export function workKnots(context: FinishContext, places: Float64Array, throughMm: number): WorkedEdge {
+  const shape = { region: [], lines: [], spots: places };
+  return workOf(context, looseShape('knots', 'spot', shape), 'french', () => ({}), throughMm);
+}
+
+function workOf(
+  { thread, settings, piece, colour }: FinishContext,
+  shape: PlacedShape,
+  stitch: StitchId,
+  paramsOf: (laidMm: number) => Readonly<Record<string, number | string>>,
+  throughMm: number,
+): WorkedEdge {
   const kind = threadKind(thread);
   const strands = Math.min(EDGE_STRANDS, kind.strands);
   const pass = {
@@ -137,8 +183,7 @@ export function workEdge(
     reason: '',
     colour,
   };
-  const shape = { region: [], lines, spots: new Float64Array(0) };
-  const planned = planPass(looseShape('edge', 'line', shape), pass, { ...settings, clothMm: throughMm });
+  const planned = planPass(shape, pass, { ...settings, clothMm: throughMm });
   const { worker } = piece;
   const [worked] = planned.threads;
   const { loads, cutMm } = countLoads([{ ...worked!, pass: planned }], {
@@ -153,6 +198,7 @@ export function workEdge(
     amounts: {
       stitches: quantities.stitches,
       threadMm: quantities.threadMm,
+      cutMm: loads * cutMm,
       loads,
       skeins: Math.ceil(wholeMm / 1000 / kind.putUpM),
     },
@@ -177,14 +223,20 @@ export function threadEnds({ work }: Plan): number {
   return work.reduce((sum, step) => sum + (step ? 2 * (step.loads + step.rethreadings + step.restarts) : 0), 0);
 }
 
-/** Web and fusible backing melt under a hot iron; cloth that bears only a warm one gets them sewn on instead. */
-export function isFused({ finish, cloth }: FinishContext): boolean {
-  return finish.backing === 'fusible' && cloth.iron === 'hot';
+/** How what is behind the work is held: as it was chosen, else fused on cotton knits, as sewing would hold back their stretch. */
+export function backingOf({ finish, cloth }: Pick<FinishContext, 'finish' | 'cloth'>): 'sewn' | 'fusible' {
+  return finish.backing ?? (cloth.weave === 'knit' && bearsSoftFusing(cloth) ? 'fusible' : 'sewn');
+}
+
+/** Web needs a hot iron, soft backing on a knit only a warm one; cloth that doesn't bear it gets them sewn on instead. */
+export function isFused(context: FinishContext): boolean {
+  const { cloth, end } = context;
+  return backingOf(context) === 'fusible' && (end === 'patch' ? cloth.iron === 'hot' : bearsSoftFusing(cloth));
 }
 
 export function fusingProblems(context: FinishContext): FinishProblem[] {
-  const { finish, cloth } = context;
-  if (finish.backing !== 'fusible' || isFused(context)) return [];
+  const { cloth } = context;
+  if (backingOf(context) !== 'fusible' || isFused(context)) return [];
   const text = say.sewnInstead(cloth.inSentence, cloth.iron === 'warm');
   return [{ id: 'no-iron', stops: false, text }];
 }
@@ -199,6 +251,7 @@ export const USUAL_LENGTHS = {
   cushion: { marginMm: 40, seamMm: 15 },
   garment: {},
   whitework: { marginMm: 40 },
+  hemmed: {},
 } as const satisfies Readonly<Record<End, { readonly marginMm?: number; readonly seamMm?: number }>>;
 
 export function middleOfBox({ minX, minY, maxX, maxY }: Box): readonly [number, number] {

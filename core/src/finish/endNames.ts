@@ -11,12 +11,15 @@ export const END_NAMES: Readonly<Record<End, { readonly name: string; readonly s
   cushion: { name: 'Cushion or bag', says: 'a backed panel with a seam all round' },
   garment: { name: 'On a garment', says: 'backed, with all knots secured' },
   whitework: { name: 'Edged cloth', says: 'scallops all round, a fringe if you like' },
+  hemmed: { name: 'Already hemmed', says: 'a napkin, bag or cover: pressed, and done' },
 };
 
 /** What each act is called in a list. */
 export const ACT_NAMES: Readonly<Record<FinishAct, string>> = {
   untack: 'Take out the tacks',
   tear: 'Tear the tissue away',
+  'tear-backing': 'Tear the backing away',
+  'trim-backing': 'Trim the backing',
   'rinse-cold': 'Rinse it cold',
   'rinse-warm': 'Rinse the film out',
   wash: 'Wash it',
@@ -29,6 +32,7 @@ export const ACT_NAMES: Readonly<Record<FinishAct, string>> = {
   stretch: 'Pin it out damp',
   'pins-out': 'Take the pins out',
   'bind-ring': 'Dress the outer hoop',
+  tighten: 'Tighten the hoop',
   trim: 'Trim the cloth',
   gather: 'Gather it behind',
   disc: 'Cover the back',
@@ -39,6 +43,9 @@ export const ACT_NAMES: Readonly<Record<FinishAct, string>> = {
   backing: 'Back it',
   edge: 'Work the edge',
   'cut-close': 'Cut close to the edge',
+  peel: 'Peel the paper off',
+  'iron-on': 'Iron it on',
+  corners: 'Hold the corners',
   'sew-on': 'Sew it on',
   'cut-out': 'Cut it out',
   seam: 'Sew the seam',
@@ -53,7 +60,7 @@ export const ACT_NAMES: Readonly<Record<FinishAct, string>> = {
   panels: 'Join the panels',
   'anchor-knots': 'Secure the knots',
   scallops: 'Work the scallops',
-  hem: 'Hem it',
+  'scallop-knots': 'Work a knot in each scallop',
   fringe: 'Make the fringe',
   'sew-fringe': 'Sew the fringe on',
   care: 'Label it',

@@ -48,15 +48,6 @@ const amounts = (plan: FinishPlan, id: string): Record<string, number> => step(p
 
 const asWorked = (worked: Region): WorkedPiece => ({ worked, memory: new Memory() });
 
-describe('a garment', () => {
-  it('is not pinned out: no pin goes through it, and it is not stretched', () => {
-    const ids = (end: End): string[] => planned(pieceOf(disc(40), { end })).steps.map(({ id }) => id);
-    expect(ids('framed')).toContain('stretch');
-    expect(ids('garment')).not.toContain('stretch');
-    expect(ids('garment')).not.toContain('pins-out');
-  });
-});
-
 describe('a patch', () => {
   it('of a 70 mm disc with a border of 6 mm is edged round π · 82 mm, thread by thread through all layers', () => {
     const plan = planned(pieceOf(disc(70), { end: 'patch', borderMm: 6, edge: 'overcast' }));
@@ -282,10 +273,6 @@ describe('a whitework cloth', () => {
     expect(plan.materials.find(({ id }) => id === 'yarn')!.quantity).toBeCloseTo(2 * 50 * 4 * 52 * 8 * 1.15, 6);
     const bought = planned(pieceOf(disc(70), { end: 'whitework', sizeMm: [320, 320], fringe: 'bought' }));
     expect(bought.materials.find(({ id }) => id === 'fringe')!.quantity).toBeCloseTo(4 * 320 * 1.1, 6);
-    const knitted = planned(
-      pieceOf(disc(70), { end: 'whitework', sizeMm: [320, 320], fringe: 'knitted', rowsIn10Cm: 24 }),
-    );
-    expect(amounts(knitted, 'fringe')['rows']).toBe(Math.round(((4 * 320 * 1.1) / 100) * 24));
   });
 
   it('has scallops of the width nearest to the wish, whatever the side', () => {
@@ -350,22 +337,6 @@ describe('a card', () => {
 
 /** Ends that have a backing. */
 const FUSED: ReadonlySet<End> = new Set<End>(['patch', 'cushion', 'garment']);
-
-describe('what is done before', () => {
-  const stretched = (body: string): string => {
-    const mark = 'water-pen';
-    return step(planned({ ...pieceOf(body, { end: 'framed' }), mark }), 'stretch').text;
-  };
-
-  it('is pinned out every 20 mm, 10 mm outside the work: round a circle, or round a rectangle', () => {
-    const pins = (text: string): number => Number(/(\d+) pins/.exec(text)![1]);
-    const [round, long] = [stretched(disc(60)), stretched('<rect width="80" height="20" fill="#a33"/>')];
-    expect(round).toContain('a true circle');
-    expect(Math.abs(pins(round) - (2 * Math.PI * (30 + 10)) / 20)).toBeLessThan(1.5);
-    expect(long).toContain('true rectangle');
-    expect(Math.abs(pins(long) - (2 * (80 + 20) + 80) / 20)).toBeLessThan(1.5);
-  });
-});
 
 describe('a price', () => {
   const need: ShadeNeed = {

@@ -10,7 +10,7 @@ import { mounted } from './ends/board.ts';
 import { card } from './ends/card.ts';
 import { framed } from './ends/framed.ts';
 import { ornament } from './ends/ornament.ts';
-import { cushion, garment } from './ends/panels.ts';
+import { cushion, garment, hemmed } from './ends/panels.ts';
 import { patch } from './ends/patch.ts';
 import { whitework } from './ends/whitework.ts';
 import type { FinishPlan, FinishProblem } from './kinds.ts';
@@ -27,6 +27,7 @@ const PLANS: Readonly<Record<End, (context: FinishContext) => EndPlan>> = {
   cushion,
   garment,
   whitework,
+  hemmed,
 };
 
 /**
@@ -45,6 +46,7 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors, memory = n
       problems: [{ id: 'nothing-stitched', stops: true, text: 'There is nothing to finish yet: add a drawing first.' }],
       look: plainLook([], WALL),
       clothMm: null,
+      hasDrawn: false,
       care: '',
       seconds: 0,
       threadMm: 0,
@@ -67,6 +69,7 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors, memory = n
     ],
     clothMm: clothMm ?? null,
     look,
+    hasDrawn: context.drawn !== null,
     care: careWords(context),
     seconds: steps.reduce((sum, { seconds }) => sum + seconds, 0),
     threadMm: look.edges.reduce((sum, { pass }) => sum + pass.quantities.threadMm, 0),

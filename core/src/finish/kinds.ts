@@ -13,6 +13,7 @@ export type FinishAct =
   | 'stretch'
   | 'pins-out'
   | 'bind-ring'
+  | 'tighten'
   | 'trim'
   | 'gather'
   | 'disc'
@@ -23,6 +24,9 @@ export type FinishAct =
   | 'backing'
   | 'edge'
   | 'cut-close'
+  | 'peel'
+  | 'iron-on'
+  | 'corners'
   | 'sew-on'
   | 'cut-out'
   | 'seam'
@@ -37,7 +41,7 @@ export type FinishAct =
   | 'panels'
   | 'anchor-knots'
   | 'scallops'
-  | 'hem'
+  | 'scallop-knots'
   | 'fringe'
   | 'sew-fringe'
   | 'care';
@@ -88,6 +92,7 @@ export interface Template {
 export interface FinishProblem {
   readonly id:
     | 'no-hoop'
+    | 'out-of-the-hoop'
     | 'two-islands'
     | 'closed-bay'
     | 'cuts-into-work'
@@ -134,6 +139,8 @@ export interface FinishPlan {
   readonly look: FinishLook;
   /** The piece of the stitched cloth that it takes, across and upright, mm; null: any that holds the work. */
   readonly clothMm: readonly [number, number] | null;
+  /** Whether a line that was drawn to sew along holds the design. */
+  readonly hasDrawn: boolean;
   /** How it is cared for. */
   readonly care: string;
   readonly seconds: number;

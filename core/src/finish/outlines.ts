@@ -150,24 +150,35 @@ function smooth(ring: Ring): Ring {
 
 /** How many bays of an outline are narrow: stretches that turn inward tightly, and by more than a little. */
 export function narrowBays(form: Region): number {
-  const outer = new Set(outerRings(form));
-  return form.reduce((sum, ring) => sum + tightStretches(edgeLine(ring, !outer.has(ring)).points), 0);
+  return tightStretches(form, 1);
 }
 
-function tightStretches(ring: Ring): number {
-  const { bend, stepMm } = turnsOf(ring);
+/** How many corners an outline has: stretches that turn outward tightly, and by more than a little. */
+export function cornersOf(form: Region): number {
+  return tightStretches(form, -1);
+}
+
+/** @param turning 1: inward bends, -1: outward */
+function tightStretches(form: Region, turning: 1 | -1): number {
+  const outer = new Set(outerRings(form));
+  return form.reduce((sum, ring) => sum + tightOn(edgeLine(ring, !outer.has(ring)).points, turning), 0);
+}
+
+function tightOn(ring: Ring, turning: 1 | -1): number {
+  const { bend: turned, stepMm } = turnsOf(ring);
   // The shape lies to the left: an inward bend turns to the right, clockwise as seen.
+  const bend = turned.map((one) => turning * one);
   const isTight = (i: number): boolean => bend[i % bend.length]! > 1 / NARROW_MM;
   const reach = Math.round((2 * NARROW_MM) / stepMm);
   // Begun after a long stretch without a tight bend, so that no bay is counted as two; its two corners are one bay.
   const from = bend.findIndex((_, i) => !Array.from({ length: reach }, (_n, k) => i + k).some(isTight)) + reach;
-  let [found, turned, since] = [0, 0, reach];
+  let [found, angle, since] = [0, 0, reach];
   for (let i = 0; i < bend.length; i++) {
     since = isTight(from + i) ? 0 : since + 1;
-    if (since >= reach) turned = 0;
-    const before = turned;
-    if (since === 0) turned += bend[(from + i) % bend.length]! * stepMm;
-    if (before < BAY_TURN_RAD && turned >= BAY_TURN_RAD) found++;
+    if (since >= reach) angle = 0;
+    const before = angle;
+    if (since === 0) angle += bend[(from + i) % bend.length]! * stepMm;
+    if (before < BAY_TURN_RAD && angle >= BAY_TURN_RAD) found++;
   }
   return found;
 }

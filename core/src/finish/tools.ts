@@ -18,6 +18,7 @@ const NEEDLES: Partial<Readonly<Record<FinishAct, string>>> = {
   disc: SHARP,
   lace: BLUNT,
   'sew-on': STRONG,
+  corners: STRONG,
   seam: SHARP,
   close: SHARP,
   panels: SHARP,
@@ -25,7 +26,7 @@ const NEEDLES: Partial<Readonly<Record<FinishAct, string>>> = {
 };
 const SEWN_BACKING = SHARP;
 
-const HOT: ReadonlySet<FinishAct> = new Set<FinishAct>(['heat', 'press', 'web']);
+const HOT: ReadonlySet<FinishAct> = new Set<FinishAct>(['heat', 'press', 'web', 'iron-on']);
 
 /** Needles, pins and iron that the steps of a finish take. */
 export function finishTools({ steps, look, materials }: FinishPlan): FinishTools {

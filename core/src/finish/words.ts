@@ -34,8 +34,15 @@ export const cutWindow = (width: number, height: number): string =>
 export const layUnderWindow = (heldMm: number): string =>
   `Cut the cloth ${formatFine(heldMm)} larger than the window all round, put tape along the inside edge of the window, lay the work on it straight, and close the panel behind it.`;
 
-export const trimRound = (trimMm: number): string =>
-  `Trim the cloth to a round, ${formatFine(trimMm)} outside the hoop.`;
+export const dressRing = (isBound: boolean): string =>
+  isBound
+    ? 'Bind or paint the outer hoop and let it dry completely; then put the work back in, screw at the top, grain straight and drum-tight.'
+    : 'If you don’t want the outer hoop bare, paint, oil or bind it and let it dry completely; then put the work back in, screw at the top, grain straight and drum-tight.';
+
+export const trimRound = (trimMm: number, isGathered: boolean): string =>
+  isGathered
+    ? `Trim what stands out beyond the gathering, ${formatFine(trimMm)} outside the hoop.`
+    : `Trim the cloth to a round, ${formatFine(trimMm)} outside the hoop.`;
 
 export const whipDisc = (disc: string, whipMm: number): string =>
   `Cut a disc of ${disc} from its template and whip it over the gathered cloth at the back, one stitch every ${formatFine(whipMm)}.`;
@@ -78,9 +85,6 @@ export const wideScallops = (scallopMm: number, sideMm: number): string =>
 export const loopFringe = (loops: number, yarns: number, deepMm: number): string =>
   `Pull ${loops} loops of ${yarns} yarns through each scallop, between the stitches, knot them and trim them to ${formatFine(deepMm)}.`;
 
-export const knitFringe = (yarns: number, rows: number, rowsIn10Cm: number): string =>
-  `Knit the fringe lengthwise with ${yarns} yarns together on metal needles of about 3 mm, as the yarns have no give together. Knit ${formatNumber(rows)} rows, ${rowsIn10Cm} in 10 cm; then let the lower stitches run.`;
-
 export const sizeMm = (across: number, upright: number): string =>
   `${formatNumber(across)} × ${formatNumber(upright)} mm`;
 
@@ -89,10 +93,16 @@ export const sizeCm = (across: number, upright: number): string =>
 
 const plainMm = (mm: number): string => formatNumber(Math.ceil(mm));
 
-export const washOut = (isWarm: boolean): string =>
-  isWarm
-    ? 'Wash it warm with mild soap until the lines are gone.'
-    : 'Wash it cool with mild soap until the lines are gone.';
+export function washOut(isWarm: boolean, hasMarks: boolean): string {
+  if (hasMarks) {
+    return isWarm
+      ? 'Wash it warm with mild soap until the lines are gone.'
+      : 'Wash it cool with mild soap until the lines are gone.';
+  }
+  return isWarm
+    ? 'Wash it warm with mild soap, so that the edge settles before it is cut.'
+    : 'Wash it cool with mild soap, so that the edge settles before it is cut.';
+}
 
 export function pressStep(isHot: boolean, isDamp: boolean): string {
   if (isHot) {
@@ -110,17 +120,29 @@ export function mayRun(caution: string | null, colours: readonly string[]): stri
   return caution === null ? runs : `${caution} ${runs}`;
 }
 
-export function pinOut(isWet: boolean, isRound: boolean, pins: number, everyMm: number): string {
-  const how = `${plural(pins, 'pin')}, one every ${formatFine(everyMm)}, 10 mm outside the work. Leave it until it is dry.`;
-  if (isRound) {
-    return isWet
-      ? `While it is damp, pin it out face up on a padded board over a true circle, grain straight: ${how}`
-      : `Dampen it and pin it out face up on a padded board over a true circle, grain straight: ${how}`;
-  }
+/** Sizes are [across, upright] in mm. */
+export function pinOut(
+  isWet: boolean,
+  shape: 'rectangle' | 'circle' | 'oval',
+  pins: number,
+  everyMm: number,
+  [across, upright]: readonly [number, number],
+): string {
+  const along = shape === 'circle' ? `${plainMm(across)} mm across` : `${plainMm(across)} × ${plainMm(upright)} mm`;
+  const how = `grain straight: ${plural(pins, 'pin')}, one every ${formatFine(everyMm)}. Leave it until it is dry.`;
   return isWet
-    ? `While it is damp, pin it out face up on a padded board over a true rectangle, grain straight: ${how}`
-    : `Dampen it and pin it out face up on a padded board over a true rectangle, grain straight: ${how}`;
+    ? `While it is damp, pin it out face up on a padded board along a true ${shape} of ${along}, ${how}`
+    : `Dampen it and pin it out face up on a padded board along a true ${shape} of ${along}, ${how}`;
 }
+
+export const trimBacking = (leftMm: number): string =>
+  `Cut the backing away ${formatFine(leftMm)} beyond the stitches, with round corners. What lies behind the stitches stays.`;
+
+export const backingNeedsWater = (backing: string): string =>
+  `What lies behind leaves only in water, which the cloth or thread can’t take: ${backing}. Choose another at Hoop.`;
+
+export const outOfTheHoop = (leaves: string): string =>
+  `Water takes this out, so the work has to leave its hoop once: ${leaves}. Mount it again when it is dry, or change it at Transfer or Hoop.`;
 
 export const edgeThread = (thread: string): string => `${thread} for the edge`;
 
@@ -142,10 +164,11 @@ export const cardTooSmall = (
 ): string =>
   `With ${formatFine(roundMm)} round the design the card must be ${plainMm(least[0])} × ${plainMm(least[1])} mm; yours is ${plainMm(folded[0])} × ${plainMm(folded[1])} mm. Use the suggested size, or make the design smaller at Hoop.`;
 
-export const gather = (isDouble: boolean, stitchMm: number): string =>
-  isDouble
-    ? `Run a strong thread, doubled, halfway between hoop and edge, in stitches of ${formatFine(stitchMm)} with gaps as long. Pull it up at the back until the cloth lies flat, and tie it off.`
-    : `Run a strong thread halfway between hoop and edge, in stitches of ${formatFine(stitchMm)} with gaps as long. Pull it up at the back until the cloth lies flat, and tie it off.`;
+export function gather(isDouble: boolean, stitchMm: number, outsideMm: number): string {
+  const along = `${formatFine(outsideMm)} outside the hoop, in stitches of ${formatFine(stitchMm)} with gaps as long.`;
+  const pulled = 'Pull it up at the back until the cloth lies flat, and tie it off.';
+  return isDouble ? `Run a strong thread, doubled, ${along} ${pulled}` : `Run a strong thread ${along} ${pulled}`;
+}
 
 export const cutPanels = (front: readonly [number, number], half: readonly [number, number]): string =>
   `Cut the front ${plainMm(front[0])} × ${plainMm(front[1])} mm with the work in its middle, and two back halves ${plainMm(half[0])} × ${plainMm(half[1])} mm; hem one long side of each.`;
@@ -156,23 +179,53 @@ export const panelTooSmall = (panel: readonly [number, number], design: readonly
 /** The edge of a patch, as it is worked through all its layers. */
 interface PatchEdge {
   readonly isOvercast: boolean;
-  readonly isFusible: boolean;
+  /** What the needle goes through besides the cloth. */
+  readonly layers: 'felt' | 'web-and-felt' | 'web';
+  /** Whether it is whipped over an edge that is cut already. */
+  readonly isCut: boolean;
   /** Narrow inlets that are worked first. */
   readonly bays: number;
+  /** Corners that are fanned round. */
+  readonly corners: number;
   readonly strands: number;
   readonly borderMm: number;
 }
 
-export function workEdge({ isOvercast, isFusible, bays, strands, borderMm }: PatchEdge): string {
+const LAYERS = {
+  felt: 'cloth and felt',
+  'web-and-felt': 'cloth, web and felt',
+  web: 'cloth, web and its paper',
+} as const;
+
+export function workEdge({ isOvercast, layers, isCut, bays, corners, strands, borderMm }: PatchEdge): string {
   const stitch = isOvercast ? 'overcast stitch' : 'buttonhole stitch';
-  const layers = isFusible ? 'cloth, web and felt' : 'cloth and felt';
-  const edge = `Work the edge in ${stitch} with ${plural(strands, 'strand')}, close together and ${formatFine(borderMm)} deep, through ${layers}.`;
-  if (bays === 0) return edge;
-  return byCount(bays, {
-    one: `${edge} Start in the narrow inlet.`,
-    other: `${edge} Start in the ${bays} narrow inlets.`,
-  });
+  const how = `${stitch} with ${plural(strands, 'strand')}, close together and ${formatFine(borderMm)} deep, through ${LAYERS[layers]}.`;
+  const edge = isCut
+    ? `Whip the raw edge over and over in ${how} Each stitch goes round the edge to the back.`
+    : `Work the edge in ${how}`;
+  return [
+    edge,
+    ...(bays > 0
+      ? [byCount(bays, { one: 'Start in the narrow inlet.', other: `Start in the ${bays} narrow inlets.` })]
+      : []),
+    ...(corners > 0 ? ['At the tip of a corner set three stitches into one hole, like a fan.'] : []),
+  ].join(' ');
 }
+
+export const cutExactly = (borderMm: number): string =>
+  `Draw the outline from its template, ${formatFine(borderMm)} outside the work, and cut cloth and felt along it together, the tips of the corners a little round.`;
+
+export const ironOn = (onto: string): string =>
+  `Lay the patch where it belongs, turn the cloth inside out (${onto}), and press from the inside, straight down through a damp cloth. Let it cool before you lift it.`;
+
+export const holdCorners = (stitches: number): string =>
+  byCount(stitches, {
+    one: 'Hold it with one small stitch through edge and cloth: heat alone lets go in time.',
+    other: `Hold corners and sides with ${stitches} small stitches through edge and cloth: heat alone lets go in time.`,
+  });
+
+export const notIroned = (onto: string): string =>
+  `A patch can’t be ironed onto ${onto}: it doesn’t bear a hot iron. It is sewn on instead.`;
 
 export const closedInlets = (count: number): string =>
   byCount(count, {
@@ -205,13 +258,19 @@ const TOLD: Readonly<Record<string, (value: number, units: UnitSystem) => string
   tails: (value) => `about ${plural(Math.round(value), 'tail')}`,
 };
 
-/** The amounts of a step in words. */
+/** The amounts of a step in words; what lies on an edge is told from what is cut for it. */
 export function amountsInWords({ amounts }: Pick<FinishStep, 'amounts'>, units: UnitSystem): string {
-  return Object.entries(TOLD)
-    .filter(([name]) => (amounts[name] ?? 0) > 0)
-    .map(([name, told]) => told(amounts[name]!, units))
-    .join(' · ');
+  const { cutMm = 0, threadMm = 0, ...others } = amounts;
+  const told = cutMm > 0 ? others : { ...others, threadMm };
+  return [
+    ...(cutMm > 0 ? [cutAndLying(formatThread(cutMm, units), formatThread(threadMm, units))] : []),
+    ...Object.entries(TOLD)
+      .filter(([name]) => (told[name as keyof typeof told] ?? 0) > 0)
+      .map(([name, words]) => words(told[name as keyof typeof told]!, units)),
+  ].join(' · ');
 }
+
+const cutAndLying = (cut: string, lying: string): string => `${cut} of thread cut, ${lying} of it on the edge`;
 
 /** @param isFramed whether it would hang in a hoop that is smaller than the design */
 export const cutsInto = (isFramed: boolean, lostCm2: number): string =>
@@ -225,3 +284,32 @@ const sidesCm = ([across, upright]: readonly [number, number]): string =>
 
 export const cutLarger = (needed: readonly [number, number], usual: readonly [number, number]): string =>
   `It takes ${sidesCm(needed)} of the stitched cloth, more than the ${sidesCm(usual)} that the hoop needs: cut the cloth larger before you start.`;
+
+export const fuseSoft = (isHot: boolean): string =>
+  isHot
+    ? 'Iron a soft fusible backing over the back of the work, through a cloth. It can’t be removed.'
+    : 'Iron a soft fusible backing over the back of the work, through a cloth, at low heat and without stretching the knit. It can’t be removed.';
+
+export const sewBacking = (everyMm: number): string =>
+  `Lay a soft backing behind the work and sew it down all round, a small stitch every ${formatFine(everyMm)}, so that none shows on the front.`;
+
+export const drawRoundScallops = (count: number): string =>
+  `Draw ${formatNumber(count)} scallops all round from the template. Work them in buttonhole stitch with the loops on the line, two short and two long stitches in turn.`;
+
+export const scallopKnots = (count: number): string =>
+  `Work one French knot in the middle of each scallop: ${plural(count, 'knot')}.`;
+
+/** A fringe that is knitted lengthwise. */
+interface KnittedFringe {
+  readonly castOn: number;
+  readonly dropped: number;
+  readonly rows: number;
+  readonly rowsIn10Cm: number;
+  readonly yarns: number;
+}
+
+export const castOn = ({ castOn: stitches, dropped, yarns }: KnittedFringe): string =>
+  `Cast on ${plural(stitches, 'stitch', 'stitches')} with ${yarns} yarns together on metal needles of about 3 mm: ${dropped} of them become the fringe.`;
+
+export const knitRows = ({ rows, rowsIn10Cm, dropped, castOn: stitches }: KnittedFringe): string =>
+  `Knit ${formatNumber(rows)} rows, ${rowsIn10Cm} in 10 cm. Cast off ${plural(stitches - dropped, 'stitch', 'stitches')}, drop the other ${dropped} and let them run down to the first row.`;

@@ -98,6 +98,15 @@ export {
   type NeedleFamily,
   type NeedleUse,
 } from './needles.ts';
+export {
+  bearsSoftFusing,
+  STABILISER_IDS,
+  STABILISER_MM,
+  stabiliserOf,
+  STABILISERS,
+  type Stabiliser,
+  type StabiliserId,
+} from './stabilisers.ts';
 export { shopSchema, type ShopGoods, type ShopStock, type ShopThread } from './shop.ts';
 export {
   EIDERLIGHT,

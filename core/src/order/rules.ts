@@ -184,7 +184,8 @@ function drawingRules(
   return earlierMeeting(boxes, Math.min(widest, 2)).flatMap((earlier, i) =>
     earlier.flatMap((j): Rule[] => {
       const [back, front] = [parts[j]!, parts[i]!];
-      const bounds = boundOf(back, front, memory);
+      // A line round cloth that is laid on comes after that cloth, whatever the school.
+      const bounds = back.part.scrap || front.part.scrap ? null : boundOf(back, front, memory);
       if (!bounds && gapBetween(back.placed, front.placed, memory) > (laidOf(back) + laidOf(front)) / 2) return [];
       const isFeature = !bounds && isFeatureOf(front, back);
       const isTurned = bounds ? (bounds === back) !== isFirst : isFeature;

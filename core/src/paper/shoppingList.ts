@@ -1,4 +1,5 @@
 import type { ThreadSpread } from '../work/index.ts';
+import { behindCloth } from '../transfer/index.ts';
 import { type Reach, risingFactors, shareWithin, skeinsToBuy, type Plan } from '../thread/index.ts';
 import Papa from 'papaparse';
 import { spreadOfPositions } from '../drawing/index.ts';
@@ -252,7 +253,11 @@ function otherThings(
   }
   const mark = markOf(piece.mark);
   put(`mark-${mark.id}`, 'mark', mark.name, 'to mark the cloth', 'piece', ownsMark(basket, mark.id));
-  if (cloth.stretches) put('backing', 'backing', 'Sewn-in backing', 'for cloth that stretches', 'piece', false);
+  const behind = behindCloth(piece, plan);
+  if (behind.sizeMm) {
+    const [across, upright] = behind.sizeMm;
+    put('backing', 'backing', behind.stabiliser.name, say.behindSize(cm(across), cm(upright)), 'piece', false);
+  }
   return rows;
 }
 

@@ -101,3 +101,5 @@ export const LINE_KINDS = {
 } as const;
 
 export const lineKey = (kinds: readonly string[]): string => `Thin lines: stitch; ${kinds.join('; ')}`;
+
+export const behindSize = (across: string, upright: string): string => `${across} × ${upright}, behind the cloth`;

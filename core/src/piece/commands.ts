@@ -53,6 +53,11 @@ export function setFinish(piece: Piece, finish: Partial<Piece['finish']>): Edit 
   return editOf(piece, 'Change how it is finished', changes, `finish ${Object.keys(finish).sort().join(' ')}`);
 }
 
+/** Chooses what lies behind the cloth; null: as cloth and stitches ask for. */
+export function setStabiliser(piece: Piece, stabiliser: Piece['stabiliser']): Edit | null {
+  return editOf(piece, 'Change what lies behind the cloth', [[['stabiliser'], stabiliser]]);
+}
+
 export function setMark(piece: Piece, mark: MarkId): Edit | null {
   return editOf(piece, 'Change the transfer method', [[['mark'], mark]]);
 }

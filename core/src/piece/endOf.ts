@@ -6,7 +6,7 @@ export const END_OF_USE: Readonly<Record<PieceUse, End>> = {
   framed: 'framed',
   handled: 'cushion',
   worn: 'garment',
-  washed: 'whitework',
+  washed: 'hemmed',
   patch: 'patch',
   ornament: 'ornament',
   whitework: 'whitework',

@@ -21,6 +21,7 @@ export {
   setHoop,
   setLocked,
   setMark,
+  setStabiliser,
   setPartColour,
   setPainting,
   setPasses,

@@ -18,6 +18,7 @@ export const MIGRATIONS: Readonly<Record<number, { readonly name: string; up(dat
   12: { name: 'sayWhatRingsAre', up: sayWhatRingsAre },
   13: { name: 'varyStrands', up: varyStrands },
   14: { name: 'sayHowMuch', up: sayHowMuch },
+  15: { name: 'chooseHowHandsDo', up: chooseHowHandsDo },
 };
 
 /** Version 2: the person's schools of knots and strands; passes are layers with a role, a kind of direction and colours of their own; parts have guides and veins. */
@@ -216,6 +217,33 @@ function sayHowMuch(data: Data): Data {
     ? drawing['parts'].map((part) => ({ level: null, ...record(part) }))
     : drawing['parts'];
   return { level: 'usual', ...data, drawing: { ...drawing, parts } };
+}
+
+/**
+ * Version 15: what lies behind the cloth; how a hoop, a patch, an edge and a fringe are finished. What was usual until now was not chosen:
+ * a disc, a sewn backing. What a piece that is washed often ended as, stays.
+ */
+function chooseHowHandsDo(data: Data): Data {
+  const finish = record(data['finish']);
+  const end = finish['end'] ?? null;
+  return {
+    stabiliser: null,
+    ...data,
+    finish: {
+      mounting: 'again',
+      trimmed: 'before',
+      stretching: 'as-needed',
+      edgeOrder: 'before-cutting',
+      attached: 'sewn',
+      clothShape: 'rectangle',
+      knotted: false,
+      stitchesIn10Cm: 17,
+      ...finish,
+      end: end === null && data['use'] === 'washed' ? 'whitework' : end,
+      backing: finish['backing'] === 'fusible' ? 'fusible' : null,
+      shape: finish['shape'] === 'disc' ? null : finish['shape'],
+    },
+  };
 }
 
 /** What is not an object is let through as an empty one: the schema says afterwards what is wrong. */

@@ -11,6 +11,7 @@ import {
   HOOP_RANGE_MM,
   MARK_IDS,
   shadeSchema,
+  STABILISER_IDS,
   strandFault,
   THREAD_IDS,
   type ThreadId,
@@ -23,7 +24,7 @@ import { finishSchema, USUAL_FINISH } from './finish.ts';
 import * as say from './words.ts';
 
 export const PIECE_FORMAT = 'junctura-piece';
-export const PIECE_VERSION = 14;
+export const PIECE_VERSION = 15;
 
 /** No sensible drawing lies further out than this, mm. */
 export const FARTHEST_MM = 1e6;
@@ -324,6 +325,8 @@ export const pieceSchema = z
       kind: z.enum(CLOTH_IDS, { error: 'no such cloth' }),
       colour: hexColour,
     }),
+    /** What lies behind the cloth before the first stitch; null: as cloth and stitches ask for. */
+    stabiliser: z.enum(STABILISER_IDS, { error: 'no such backing' }).nullable(),
     hoop: z
       .strictObject({
         nominalMm: z.number().min(HOOP_RANGE_MM.min).max(HOOP_RANGE_MM.max),
@@ -502,6 +505,7 @@ export function emptyPiece(id: string, name: string): Piece {
       own: null,
     },
     cloth: { kind: DEFAULT_CLOTH, colour: clothOf(DEFAULT_CLOTH).usualHex },
+    stabiliser: null,
     hoop: null,
     positions: [],
     drawing: { source: '', unitMm: 1, hidden: 'cut', notes: [], underlay: null, parts: [] },

@@ -1,7 +1,8 @@
 export { inkOn, marksAt, markStrength } from './marked.ts';
 export { fadedParts, redrawPlan, type Redraw } from './redraw.ts';
-export { checkRemoval, removalActs, type RemovalAct } from './removal.ts';
+export { checkRemoval, getsWet, removalActs, type RemovalAct } from './removal.ts';
 export { runningColours } from './running.ts';
+export { behindCloth, drawsIn, type Behind } from './stabiliser.ts';
 export { tackingFor, type Tacking } from './tacks.ts';
 export { rankWays, showsOn, threadsOf, type WayAdvice } from './ways.ts';
 export { layOut, type LaidLength, type LaidOut } from './layOut.ts';

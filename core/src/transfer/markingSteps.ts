@@ -2,7 +2,9 @@ import { clothOf, markOf, type MarkId } from '../materials/index.ts';
 import type { PlanInput } from '../piece/index.ts';
 import { sittingsOf, type Plan } from '../thread/index.ts';
 import { redrawPlan } from './redraw.ts';
+import { drawsIn } from './stabiliser.ts';
 import { tackingFor } from './tacks.ts';
+import { topmostBelow, type Covering } from '../work/index.ts';
 import * as say from './words.ts';
 
 const TRACED = [
@@ -55,7 +57,9 @@ const BY_MARK: Readonly<Record<MarkId, readonly string[]>> = {
 export function markingSteps(piece: PlanInput, plan: Plan): string[] {
   const mark = markOf(piece.mark);
   if (mark.id === 'printed') return [...BY_MARK.printed];
-  const scraps = plan.parts.filter(({ part }) => part.scrap !== undefined && part.scrap !== null);
+  const scraps = plan.parts.filter(({ part }) => part.scrap);
+  const cloth = clothOf(piece.cloth.kind);
+  const later = mark.isLaidOn ? [] : drawnLater(plan);
   const tacks = mark.id === 'film' ? tackingFor(plan) : null;
   const redrawn = mark.staysDays === null ? [] : redrawPlan(piece, plan, mark.staysDays);
   const sittings = sittingsOf(piece, plan).length;
@@ -64,11 +68,25 @@ export function markingSteps(piece: PlanInput, plan: Plan): string[] {
       ? 'Print the mirrored pattern at 100%, and measure its bars before you use it.'
       : 'Print the pattern at 100%, and measure its bars before you use it.',
     ...BY_MARK[mark.id],
+    ...(mark.id === 'film' && cloth.stretches ? [say.FILM_BEHIND_TOO] : []),
+    ...(mark.traced ? [say.TURN_TO_REST] : []),
+    ...(mark.traced && mark.comesOutBy === 'nothing' ? [say.TRACE_REVERSE] : []),
     ...(tacks ? [say.tackRound(tacks.count - 1)] : []),
-    clothOf(piece.cloth.kind).weave === 'felt'
+    cloth.weave === 'felt'
       ? 'Start with the middle of the design, then the outer lines; small details come last.'
       : 'Draw the line along the grain first, then the middle of the design, the outer lines, and small details last.',
     ...(scraps.length > 0 ? [say.noLinesUnder(scraps.map(({ part }) => part.name))] : []),
+    ...(later.length > 0 ? [say.drawLater(later)] : []),
     ...(redrawn.length > 1 && sittings > 1 ? [say.drawFirst(mark.staysDays!, redrawn[0]!.until)] : []),
   ];
+}
+
+/** The names of what lies on close stitches or on cloth that is laid on: a mark below it would be hidden before it is reached. */
+function drawnLater({ parts }: Plan): string[] {
+  const covering = parts.flatMap(({ part, placed, passes }, depth): Covering[] =>
+    part.scrap || passes.some(drawsIn) ? [{ depth, region: placed.shape.region }] : [],
+  );
+  return parts.flatMap(({ part, placed, passes }, depth) =>
+    passes.length > 0 && topmostBelow(covering, placed, depth) !== null ? [part.name] : [],
+  );
 }

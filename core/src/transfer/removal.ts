@@ -1,17 +1,38 @@
-import { comesOutInWater, type Cloth, type Mark } from '../materials/index.ts';
+import { comesOutInWater, type Cloth, type Mark, type Stabiliser } from '../materials/index.ts';
 
-export type RemovalAct = 'untack' | 'tear' | 'rinse-cold' | 'rinse-warm' | 'wash' | 'dry' | 'heat' | 'press' | 'check';
+export type RemovalAct =
+  | 'untack'
+  | 'tear'
+  | 'tear-backing'
+  | 'trim-backing'
+  | 'rinse-cold'
+  | 'rinse-warm'
+  | 'wash'
+  | 'dry'
+  | 'heat'
+  | 'press'
+  | 'check';
 
-/** How a mark comes off when all is stitched: the acts in their order, with washing and ironing. */
-export function removalActs(mark: Mark, cloth: Cloth): RemovalAct[] {
+/** Whether a mark, or what lies behind, leaves in water. */
+export function getsWet(mark: Mark, { leavesBy }: Pick<Stabiliser, 'leavesBy'>): boolean {
+  return comesOutInWater(mark) || leavesBy === 'water';
+}
+
+/**
+ * How a mark and what lies behind come off when all is stitched: the acts in their order, with washing and ironing.
+ * @param isWashed whether the finish asks for a wash
+ */
+export function removalActs(mark: Mark, cloth: Cloth, behind: Stabiliser, isWashed = false): RemovalAct[] {
   const by = mark.comesOutBy;
-  const isWet = comesOutInWater(mark);
+  const isWet = getsWet(mark, behind) || isWashed;
   const acts: (RemovalAct | false)[] = [
-    mark.id === 'film' && 'untack',
+    (mark.id === 'film' || (behind.id !== 'none' && !behind.isFused)) && 'untack',
     by === 'tearing' && 'tear',
+    behind.leavesBy === 'tearing' && 'tear-backing',
+    behind.leavesBy === 'trimming' && 'trim-backing',
     by === 'cold-water' && 'rinse-cold',
-    by === 'warm-water' && 'rinse-warm',
-    by === 'washing' && 'wash',
+    (by === 'warm-water' || behind.leavesBy === 'water') && 'rinse-warm',
+    (by === 'washing' || isWashed) && 'wash',
     (isWet || by === 'nothing') && 'check',
     isWet && 'dry',
     by === 'heat' && 'heat',

@@ -11,7 +11,7 @@ import {
 import { describe, expect, it } from 'vitest';
 import { stepsAfterStitching } from '../finish/index.ts';
 import { deltaE, labOf } from '../colour/index.ts';
-import { CLOTHS, MARKS, markOf, type MarkId } from '../materials/index.ts';
+import { CLOTHS, MARKS, markOf, STABILISERS, type MarkId } from '../materials/index.ts';
 import { strewnDiscs, svgPiece } from '../testing/pieces.ts';
 
 describe('marks that fade', () => {
@@ -69,15 +69,19 @@ describe('how marks come out', () => {
   it('goes by a sound sequence for every mark on every cloth that can take it', () => {
     for (const mark of MARKS) {
       for (const cloth of CLOTHS) {
-        const piece = svgPiece('<circle r="5" fill="#a33"/>', {
-          mark: mark.id,
-          cloth: { kind: cloth.id, colour: '#ffffff' },
-        });
-        const acts = stepsAfterStitching(piece).map(({ act }) => act);
-        const faults = checkRemoval(acts, mark, cloth);
-        const isWet = ['cold-water', 'warm-water', 'washing'].includes(mark.comesOutBy);
-        if (isWet && cloth.wash === 'no') expect(faults.join()).toBe('water-spoils');
-        else expect(faults).toEqual([]);
+        for (const behind of STABILISERS) {
+          const piece = svgPiece('<circle r="5" fill="#a33"/>', {
+            mark: mark.id,
+            cloth: { kind: cloth.id, colour: '#ffffff' },
+          });
+          const acts = stepsAfterStitching(piece, behind).map(({ act }) => act);
+          const faults = checkRemoval(acts, mark, cloth);
+          const isWet =
+            ['cold-water', 'warm-water', 'washing'].includes(mark.comesOutBy) || behind.leavesBy === 'water';
+          if (isWet && cloth.wash === 'no') expect(faults.join()).toBe('water-spoils');
+          else expect(faults).toEqual([]);
+          expect(new Set(acts).size).toBe(acts.length);
+        }
       }
     }
   });

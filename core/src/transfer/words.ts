@@ -1,5 +1,5 @@
 import { byCount, formatFine, formatList, formatNumber } from '../measure/index.ts';
-import type { Cloth, Mark } from '../materials/index.ts';
+import type { Cloth, Mark, Stabiliser, StabiliserId } from '../materials/index.ts';
 import type { PlainCode, WayReason } from './wayReason.ts';
 
 const WORDS: Readonly<Record<PlainCode, (mark: Mark, cloth: Cloth) => string>> = {
@@ -63,3 +63,47 @@ export const drawFirst = (days: number, sitting: number): string =>
     one: `These lines fade after about ${formatNumber(days)} days: draw only what the first sitting needs, and the rest as you go.`,
     other: `These lines fade after about ${formatNumber(days)} days: draw what sittings 1–${formatNumber(sitting)} need, and the rest as you go.`,
   });
+
+/** Why this lies behind, or nothing. */
+export function whyBehind({ id, name }: Stabiliser, { inSentence, stretches }: Cloth, isDense: boolean): string {
+  if (id === 'none') return `Nothing has to lie behind: ${inSentence} holds its shape under these stitches.`;
+  if (!stretches) return `${name}: close stitches draw ${inSentence} in unless something holds it.`;
+  if (id === 'fusible') return `${name}: usual on cotton knits, and soft against the skin. It stays.`;
+  return isDense
+    ? `${name}: ${inSentence} stretches and doesn’t bear an iron. It stays.`
+    : `${name}: ${inSentence} stretches, and lines alone need something only while you stitch.`;
+}
+
+const TACK = 'Tack it round the design and once across each way, in long stitches that come out afterwards.';
+
+/** How what lies behind is laid and held, step by step. */
+export function layBehind(id: Exclude<StabiliserId, 'none'>, isHooped: boolean): string[] {
+  const caught = isHooped ? ['Put both into the hoop together, flat and just taut.'] : [];
+  switch (id) {
+    case 'fusible':
+      return [
+        'Lay the cloth face down and unstretched, lay the fusible backing on it with its rough side down, and press it straight down at low heat without sliding.',
+        'Follow the backing maker’s sheet for heat and time, and try it on a hem or a scrap first. Irons burn: keep your hands clear.',
+        ...caught,
+      ];
+    case 'tear-away':
+      return ['Lay the tear-away backing behind the design and pin it.', TACK, ...caught];
+    case 'wash-away':
+      return ['Lay the wash-away film behind the design, with dry hands, and pin it.', TACK, ...caught];
+    case 'woven':
+      return ['Lay the woven backing behind the design, its threads along the threads of the cloth.', TACK, ...caught];
+  }
+}
+
+export const TURN_TO_REST =
+  'Turn the cloth so that your drawing hand can rest beside the design, and draw from the far side towards you.';
+
+export const TRACE_REVERSE =
+  'Or draw the mirrored pattern on the back, where no mark can show on the front, and tack through its main lines.';
+
+export const FILM_BEHIND_TOO =
+  'On a knit, put film behind as well as on top: the stitches then lie between two layers and can’t sink or stretch.';
+
+/** @param names what lies on other stitches or on cloth that is laid on */
+export const drawLater = (names: readonly string[]): string =>
+  `Don’t draw these yet: they lie on what is stitched or laid first, which would hide the marks. Draw each when you reach it: ${formatList(names)}.`;

@@ -31,4 +31,4 @@ export { paintInCotton, paintPart } from './paintPart.ts';
 export { keepsStitch, shadeParts, takesShades } from './shadeParts.ts';
 export { LONGEST_FRONT_RUN, longestFreeRun } from './spans.ts';
 export { usesColour } from './usesColour.ts';
-export { groundBelow, laidScraps, WHOLE_REGION, wholeRegion, type LaidScrap } from './scraps.ts';
+export { topmostBelow, laidScraps, WHOLE_REGION, wholeRegion, type Covering, type LaidScrap } from './scraps.ts';

@@ -6,7 +6,7 @@ import { type OwnFactors } from './ownFactors.ts';
 import { NOTHING_BELOW, type Below } from './passShape.ts';
 import { edgeInsetOf, laidScraps, layersBelow } from './scraps.ts';
 import type { MiddleOf, PlacedShape } from '../drawing/index.ts';
-import { clothOf, travelBehindMm } from '../materials/index.ts';
+import { clothOf, STABILISER_MM, travelBehindMm } from '../materials/index.ts';
 import { isPainting, type Part, type PlanInput } from '../piece/index.ts';
 import { beyondBudget } from './stitchBudget.ts';
 import { passToWork, withPass, WORKED_PASS, type PaintedFrom, type WorkSettings } from './planPass.ts';
@@ -85,7 +85,7 @@ export function workSettings(piece: PlanInput, seed: number, own: OwnFactors): W
   const cloth = clothOf(piece.cloth.kind);
   return {
     cloth: cloth.id,
-    clothMm: cloth.thicknessMm,
+    clothMm: cloth.thicknessMm + (isStabilised(piece) ? STABILISER_MM : 0),
     slack: piece.worker.slack,
     travelMm: travelMm(piece),
     satinFrom: piece.worker.satinFrom,
@@ -93,6 +93,11 @@ export function workSettings(piece: PlanInput, seed: number, own: OwnFactors): W
     own: { ...own, ...piece.worker.own },
     seed,
   };
+}
+
+/** Whether something lies behind the cloth, whatever is stitched on it: it was chosen, or the cloth stretches. */
+function isStabilised({ stabiliser, cloth }: PlanInput): boolean {
+  return stabiliser === null ? clothOf(cloth.kind).stretches : stabiliser !== 'none';
 }
 
 /** How far thread is carried behind the cloth of a piece, mm. */

@@ -19,11 +19,15 @@ const RAW_INSET_MM = 2;
 /** Less than this lies upon a scrap only by its edge, mm². */
 const LIES_UPON_MM2 = 1;
 
-/** A scrap of cloth as it lies, whole: what lies upon it hides it, and does not cut it. */
-export interface LaidScrap {
+/** What covers the cloth. */
+export interface Covering {
   /** Its place from back to front. */
   readonly depth: number;
   readonly region: Region;
+}
+
+/** A scrap of cloth as it lies, whole: what lies upon it hides it, and does not cut it. */
+export interface LaidScrap extends Covering {
   readonly thicknessMm: number;
   /** Its kind of cloth; null: print. */
   readonly cloth: ClothId | null;
@@ -61,9 +65,9 @@ export function laidScraps(parts: readonly Part[], shapes: readonly PlacedShape[
   });
 }
 
-/** The place from back to front of the scrap or print that a part lies upon, the topmost of several; null: the cloth itself. */
-export function groundBelow(scraps: readonly LaidScrap[], placed: PlacedShape, depth: number): number | null {
-  return scraps.findLast((scrap) => scrap.depth < depth && liesUpon(placed, scrap.region))?.depth ?? null;
+/** The place from back to front of what a part lies upon, the topmost of several; null: the cloth itself. */
+export function topmostBelow(covering: readonly Covering[], placed: PlacedShape, depth: number): number | null {
+  return covering.findLast((one) => one.depth < depth && liesUpon(placed, one.region))?.depth ?? null;
 }
 
 /** What a needle goes through where a part lies: how thick all scraps are that it is of or lies upon, mm, and the heaviest cloth of all. */

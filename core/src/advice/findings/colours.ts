@@ -3,7 +3,7 @@ import { edgesOf, type PlacedShape } from '../../drawing/index.ts';
 import { boxesMeet, distanceToLines, isInside, placesOf, segmentsOf, type Place } from '../../geometry/index.ts';
 import { WORN_USES } from '../../propose/index.ts';
 import { runningColours } from '../../transfer/index.ts';
-import { usesColour, groundBelow, laidScraps, passesAsWorked } from '../../work/index.ts';
+import { usesColour, topmostBelow, laidScraps, passesAsWorked } from '../../work/index.ts';
 import { type Plan } from '../../thread/index.ts';
 import { deltaE, labOf, separation } from '../../colour/index.ts';
 import { comesIn, isSameShade, RANGES, strandChoices, threadKind, type Shade } from '../../materials/index.ts';
@@ -174,7 +174,7 @@ function groundsOf(piece: PlanInput, { parts }: Plan, memory: Memory): ReadonlyM
   if (scraps.length === 0) return new Map();
   return new Map(
     parts.flatMap(({ placed }, depth): [number, string][] => {
-      const below = groundBelow(scraps, placed, depth);
+      const below = topmostBelow(scraps, placed, depth);
       if (below === null) return [];
       const { part } = parts[below]!;
       return [[depth, part.scrap?.hex ?? colourName(colourOf(piece, part.colour)).hex]];

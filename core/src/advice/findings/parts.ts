@@ -2,7 +2,7 @@ import { needleName } from '../../order/index.ts';
 import { onPart, withStrands, leftOut, switchTo, tiedAlong, without, changeFilling } from './onParts.ts';
 import { equalCircleMm, isInBox, placesOf } from '../../geometry/index.ts';
 import { roundTo, type Memory } from '../../measure/index.ts';
-import { type Part, type PlanInput, type Pass, setGuides, setStrokeWidth } from '../../piece/index.ts';
+import { type Part, type PlanInput, type Pass, setGuides, setStabiliser, setStrokeWidth } from '../../piece/index.ts';
 import {
   longestSpan,
   tightestBendMm,
@@ -13,6 +13,7 @@ import {
 } from '../../propose/index.ts';
 import { type PlannedPart, type PlannedPass, LONGEST_FRONT_RUN } from '../../work/index.ts';
 import type { Plan } from '../../thread/index.ts';
+import { drawsIn } from '../../transfer/index.ts';
 import { lineToArea, type PlacedShape, outlineToLine } from '../../drawing/index.ts';
 import { clothOf, isPulled, leavesHole, markOf } from '../../materials/index.ts';
 import { knotDiameterMm, stitchKind, WIDEST_FIELD_MM2, type StitchId } from '../../stitches/index.ts';
@@ -190,8 +191,9 @@ function useFindings(piece: PlanInput, pass: PlannedPass): Found[] {
     const needle = needleName(pass.needle);
     found.push(['needle-eye', { needle, bundleMm: hundredths(pass.bundleMm) }]);
   }
-  const isDense = kind.worksOn === 'area' && kind.coverWidths > 0;
-  if (isDense && isPulled(cloth)) found.push(['pull', { stitch: kind.name, cloth: cloth.name }]);
+  // What stretches, or is fine, gets something behind it unless the person chose nothing.
+  if (piece.stabiliser === 'none' && drawsIn(pass) && isPulled(cloth))
+    found.push(['pull', { stitch: kind.name, cloth: cloth.name }]);
   return found;
 }
 
@@ -243,7 +245,7 @@ export const PARTS_KINDS = {
   'drawn-wider': { step: 'stitches', severity: 'note' },
   'needle-eye': { step: 'stitches', severity: 'note' },
   'knot-size': { step: 'stitches', severity: 'note' },
-  pull: { step: 'stitches', severity: 'warn' },
+  pull: { step: 'hoop', severity: 'warn' },
 } satisfies Partial<FindingKinds>;
 
 /** What can be done about each, worked out only when it is asked for. */
@@ -311,6 +313,7 @@ export const PARTS_REMEDIES = {
       ['Remove direction strokes', setGuides(piece, [planned.part.id], [], 'Remove direction strokes')],
     ]),
   'too-many-strands': (of) => onPart(of, (part) => [['Use one strand fewer', withStrands(part, -1)]]),
+  pull: ({ piece }) => [['Put a backing behind it', setStabiliser(piece, null)]],
   snags: (of) =>
     onPart(of, (part) => (part.planned.placed.kind === 'line' ? [['Use back stitch', switchTo(part, 'back')]] : [])),
 } satisfies Partial<FindingRemedies>;

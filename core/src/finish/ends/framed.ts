@@ -23,7 +23,7 @@ const GATHER_STITCH_MM = 7;
 /** The disc behind is smaller than the inside of the ring by this, and whipped on so far apart, mm. */
 const DISC = { smallerMm: 4, whipMm: 5, biteMm: 3 } as const;
 const LOOP_MM = 150;
-const MINUTES = { bind: 25, trim: 6, draw: 4, loop: 4 } as const;
+const MINUTES = { bind: 25, tighten: 4, trim: 6, draw: 4, loop: 4 } as const;
 
 /** Framed in its hoop: the cloth trimmed and gathered behind, a disc whipped over it, a loop to hang it by. */
 export function framed(context: FinishContext): EndPlan {
@@ -59,35 +59,31 @@ export function framed(context: FinishContext): EndPlan {
     seconds: whipping.seconds,
     caution: CAUTIONS.pins,
   };
+  const trimStep: FinishStep = {
+    id: 'trim',
+    text: say.trimRound(trimMm, finish.trimmed === 'after'),
+    amounts: { pastRingMm: trimMm },
+    seconds: 60 * MINUTES.trim,
+    caution: CAUTIONS.scissors,
+  };
+  const gatherStep: FinishStep = {
+    id: 'gather',
+    text: say.gather(finish.doubled, GATHER_STITCH_MM, trimMm / 2),
+    amounts: { stitches: gathering.stitches, stitchMm: GATHER_STITCH_MM, threadMm: gatherThreadMm },
+    seconds: gathering.seconds + 60 * MINUTES.draw,
+    caution: null,
+  };
+  const isLeftIn = finish.mounting === 'left-in';
+  // What is left in its hoop is bound before the first stitch, or not at all.
+  const boundMm = hoop.bound && !isLeftIn ? tapeMm / 2 : 0;
   return {
     steps: [
-      {
-        id: 'bind-ring',
-        text: hoop.bound
-          ? 'Bind or paint the outer ring and let it dry completely; then put the work back in, straight and drum-tight.'
-          : 'If you don’t want the outer ring bare, paint, oil or bind it and let it dry completely; then put the work back in, straight and drum-tight.',
-        amounts: hoop.bound ? { tapeMm: tapeMm / 2 } : {},
-        seconds: 60 * MINUTES.bind,
-        caution: CAUTIONS.glue,
-      },
-      {
-        id: 'trim',
-        text: say.trimRound(trimMm),
-        amounts: { pastRingMm: trimMm },
-        seconds: 60 * MINUTES.trim,
-        caution: CAUTIONS.scissors,
-      },
-      {
-        id: 'gather',
-        text: say.gather(finish.doubled, GATHER_STITCH_MM),
-        amounts: { stitches: gathering.stitches, stitchMm: GATHER_STITCH_MM, threadMm: gatherThreadMm },
-        seconds: gathering.seconds + 60 * MINUTES.draw,
-        caution: null,
-      },
+      isLeftIn ? TIGHTEN : dressRing(boundMm),
+      ...(finish.trimmed === 'after' ? [gatherStep, trimStep] : [trimStep, gatherStep]),
       ...(hasDisc ? [discStep] : []),
       {
         id: 'loop',
-        text: 'Tie or sew a loop at the screw, and check that it hangs straight.',
+        text: 'Tie or sew a loop at the screw, which stands at the top, and check that it hangs straight.',
         amounts: { loopMm: LOOP_MM },
         seconds: 60 * MINUTES.loop,
         caution: null,
@@ -109,7 +105,7 @@ export function framed(context: FinishContext): EndPlan {
           ]
         : []),
       amount('loop', 'Cord or ribbon for hanging', LOOP_MM, 'mm'),
-      ...(hoop.bound ? [amount('ring-tape', 'Tape for the outer ring', tapeMm / 2, 'mm')] : []),
+      ...(boundMm > 0 ? [amount('ring-tape', 'Tape for the outer hoop', boundMm, 'mm')] : []),
     ],
     templates: [
       ...(hasDisc ? [{ id: 'disc', name: 'Back disc', lines: [ringLine('cut', disc)] }] : []),
@@ -134,6 +130,22 @@ export function framed(context: FinishContext): EndPlan {
     },
   };
 }
+
+const TIGHTEN: FinishStep = {
+  id: 'tighten',
+  text: 'Leave it in its hoop. Turn the screw to the top, in line with the grain, pull the cloth evenly once more all round, and tighten the screw by hand, then half a turn.',
+  amounts: {},
+  seconds: 60 * MINUTES.tighten,
+  caution: null,
+};
+
+const dressRing = (tapeMm: number): FinishStep => ({
+  id: 'bind-ring',
+  text: say.dressRing(tapeMm > 0),
+  amounts: tapeMm > 0 ? { tapeMm } : {},
+  seconds: 60 * MINUTES.bind,
+  caution: CAUTIONS.glue,
+});
 
 function nothing({ box }: FinishContext): Omit<EndPlan, 'problems'> {
   const form = [rectangleRing(...middleOfBox(box), box.maxX - box.minX, box.maxY - box.minY)];

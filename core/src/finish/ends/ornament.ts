@@ -28,9 +28,12 @@ const SECONDS_A_GRAM = 40;
 
 /** A stuffed ornament: two pieces sewn right sides together, turned, stuffed and closed, with a cord to hang it by. */
 export function ornament(context: FinishContext): EndPlan {
-  const { finish, circle, cloth } = context;
+  const { finish, circle, cloth, drawn } = context;
   const seamMm = finish.seamMm ?? USUAL_LENGTHS.ornament.seamMm;
-  const form = ornamentOutline(finish.shape, context, circle, finish.marginMm ?? USUAL_LENGTHS.ornament.marginMm);
+  const margin = finish.marginMm ?? USUAL_LENGTHS.ornament.marginMm;
+  const isDrawn = drawn !== null && (finish.shape === null || finish.shape === 'drawn');
+  const shape = finish.shape === null || finish.shape === 'drawn' ? 'disc' : finish.shape;
+  const form = isDrawn ? [drawn] : ornamentOutline(shape, context, circle, margin);
   const seam = form[0]!;
   const cut = outerRings(offset([seam], seamMm));
   const { opening, rest } = openingOn(seam, finish.openingMm);

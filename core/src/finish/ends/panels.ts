@@ -17,41 +17,46 @@ import {
 } from '../context.ts';
 import type { FinishStep, Template } from '../kinds.ts';
 import { grown, outerRings, rectangleRing, sizeOf } from '../outlines.ts';
-import { backStitched, runningAlong, sewn, SEWN_ENDS_MM, together } from '../sewing.ts';
+import { backStitched, sewn, SEWN_ENDS_MM, together, whippedAlong } from '../sewing.ts';
 import * as say from '../words.ts';
 
 const SEAM_STITCH_MM = 2.5;
 /** Backing reaches so far beyond what is stitched, and is tacked on in stitches so long, mm. */
-const BACKING = { beyondMm: 8, tackMm: 10, roundMm: 6 } as const;
+const BACKING = { beyondMm: 8, tackMm: 7, biteMm: 2, roundMm: 6 } as const;
 /** The two halves of a cushion's back overlap by this, mm. */
 const OVERLAP_MM = 100;
 const SECONDS_A_KNOT = 12;
 
+/** Every start and end secured: thread works loose on what is worn, washed or handled. */
+function anchored({ plan }: FinishContext): FinishStep {
+  const ends = threadEnds(plan);
+  return {
+    id: 'anchor-knots',
+    text: 'Go from part to part and anchor every start and end there: a tiny stitch through the knot, and the tail woven in once more. Thread works loose on things that are worn or washed.',
+    amounts: { ends },
+    seconds: ends * SECONDS_A_KNOT,
+    caution: null,
+  };
+}
+
 /** A backing behind what is stitched, so that nothing scratches and nothing pulls. */
 function backing(context: FinishContext): { steps: FinishStep[]; template: Template; materials: EndPlan['materials'] } {
-  const { cloth, plan } = context;
+  const { cloth } = context;
   const shape = outerRings(offset(grown(context, BACKING.beyondMm + BACKING.roundMm), -BACKING.roundMm));
   const lines = shape.map((ring): Polyline => ({ points: ring, closed: true }));
   const areaMm2 = regionArea(shape);
   const isFusible = isFused(context);
-  const tacked = together(lines.map((line) => sewn(runningAlong(line, BACKING.tackMm), cloth.thicknessMm)));
+  const tacked = together(
+    lines.map((line) => sewn(whippedAlong(line, BACKING.tackMm, BACKING.biteMm), cloth.thicknessMm)),
+  );
   const threadMm = isFusible ? 0 : tacked.threadMm + SEWN_ENDS_MM;
-  const ends = threadEnds(plan);
   return {
     steps: [
-      {
-        id: 'anchor-knots',
-        text: 'Anchor every start and end: a tiny stitch through the knot, and the tail woven in once more. Thread works loose on things that are worn or washed.',
-        amounts: { ends },
-        seconds: ends * SECONDS_A_KNOT,
-        caution: null,
-      },
+      anchored(context),
       {
         id: isFusible ? 'web' : 'backing',
-        text: isFusible
-          ? 'Iron a soft fusible backing over the back of the work. It can’t be removed.'
-          : 'Lay a soft backing behind the work and sew it on with small stitches that don’t show on the front.',
-        amounts: { areaMm2, ...(isFusible ? {} : { stitches: tacked.stitches, threadMm }) },
+        text: isFusible ? say.fuseSoft(cloth.iron === 'hot') : say.sewBacking(BACKING.tackMm),
+        amounts: { areaMm2, ...(isFusible ? {} : { stitches: tacked.stitches, everyMm: BACKING.tackMm, threadMm }) },
         seconds: isFusible ? 480 : tacked.seconds + 300,
         caution: isFusible ? CAUTIONS.iron : CAUTIONS.pins,
       },
@@ -90,6 +95,17 @@ export function garment(context: FinishContext): EndPlan {
       cloth: context.cloth,
       colour: context.piece.cloth.colour,
     }),
+  };
+}
+
+/** Already hemmed: pressed, and done. */
+export function hemmed(context: FinishContext): EndPlan {
+  return {
+    steps: [anchored(context), care(context)],
+    materials: [],
+    templates: [],
+    problems: [],
+    look: plainLook([], { kind: 'cloth', cloth: context.cloth, colour: context.piece.cloth.colour }),
   };
 }
 

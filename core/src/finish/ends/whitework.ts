@@ -1,21 +1,22 @@
-import { polylineLength, type Polyline } from '../../geometry/index.ts';
+import { ellipseRing, polylineLength, type Polyline } from '../../geometry/index.ts';
+import { ellipseRoundMm } from '../../materials/index.ts';
 import {
   amount,
   CAUTIONS,
   hexOf,
-  USUAL_LENGTHS,
   middleOfBox,
   plainLook,
   ringLine,
   sewingThread,
   TABLE,
   workEdge,
+  workKnots,
   type EndPlan,
   type FinishContext,
 } from '../context.ts';
-import type { FinishStep } from '../kinds.ts';
+import type { FinishMaterial, FinishStep } from '../kinds.ts';
 import { rectangleRing } from '../outlines.ts';
-import { scallopsAround } from '../scallops.ts';
+import { knotPlaces, scallopsAround, scallopsRound } from '../scallops.ts';
 import { sewn, SEWN_ENDS_MM, whippedAlong } from '../sewing.ts';
 import * as say from '../words.ts';
 
@@ -29,20 +30,20 @@ const LOOPED = { loops: 8, yarns: 4, knots: 1.15 } as const;
 const SEWN_LOOP_MM = 6;
 const MINUTES = { cut: 25, bought: 20 } as const;
 const SECONDS_A_LOOP = 25;
-const SECONDS_A_ROW = 30;
-/** Yarn of a knitted row for each mm that it is deep, mm. */
+/** Four yarns together are stiff to knit. */
+const SECONDS_A_KNIT_STITCH = 6;
+/** Stitches along the upper edge of a knitted fringe, which hold it together. */
+const KEPT_STITCHES = 3;
+/** Yarn of a knitted stitch for each mm that it is wide, mm. */
 const YARN_A_MM = 3.4;
 
 /** A whitework cloth: scallops in stepped buttonhole stitch, cut close after, and a fringe if one is wished. */
 export function whitework(context: FinishContext): EndPlan {
-  const { box, finish, cloth } = context;
+  const { box, finish, cloth, edgedMm } = context;
   const [x, y] = middleOfBox(box);
-  const margin = finish.marginMm ?? USUAL_LENGTHS.whitework.marginMm;
-  const [width, height] = finish.sizeMm ?? [
-    Math.ceil(box.maxX - box.minX + 2 * margin),
-    Math.ceil(box.maxY - box.minY + 2 * margin),
-  ];
-  const scallops = scallopsAround(width, height, finish.scallopMm, x, y);
+  const [width, height] = edgedMm;
+  const isRound = finish.clothShape !== 'rectangle';
+  const scallops = (isRound ? scallopsRound : scallopsAround)(width, height, finish.scallopMm, x, y);
   const edge = workEdge(
     context,
     [scallops.line],
@@ -56,18 +57,25 @@ export function whitework(context: FinishContext): EndPlan {
     cloth.thicknessMm,
   );
   const edgeMm = polylineLength(scallops.line);
-  const fringe = fringeOf(context, 2 * (width + height), scallops.count);
+  const roundMm = isRound ? ellipseRoundMm(width / 2, height / 2) : 2 * (width + height);
+  const fringe = fringeOf(context, roundMm, scallops.count);
+  const knots = finish.knotted ? workKnots(context, knotPlaces(scallops), cloth.thicknessMm) : null;
   const isTooWide = finish.scallopMm > Math.min(width, height);
+  const outside = ringLine(
+    'mark',
+    isRound ? ellipseRing(x, y, width / 2, height / 2) : rectangleRing(x, y, width, height),
+  );
+  const roomMm = 2 * (scallops.deepMm + OUTSIDE_MM);
   return {
     first: [
       {
         id: 'scallops',
-        text: say.drawScallops(scallops.across, scallops.upright),
+        text: isRound ? say.drawRoundScallops(scallops.count) : say.drawScallops(scallops.across, scallops.upright),
         amounts: {
           scallops: scallops.count,
           across: scallops.across,
           upright: scallops.upright,
-          widthMm: width / scallops.across,
+          widthMm: isRound ? roundMm / scallops.count : width / scallops.across,
           deepMm: scallops.deepMm,
           edgeMm,
           ...edge.amounts,
@@ -75,6 +83,17 @@ export function whitework(context: FinishContext): EndPlan {
         seconds: edge.seconds,
         caution: null,
       },
+      ...(knots
+        ? [
+            {
+              id: 'scallop-knots' as const,
+              text: say.scallopKnots(scallops.count),
+              amounts: knots.amounts,
+              seconds: knots.seconds,
+              caution: null,
+            },
+          ]
+        : []),
     ],
     steps: [
       {
@@ -86,12 +105,12 @@ export function whitework(context: FinishContext): EndPlan {
       },
       ...fringe.steps,
     ],
-    materials: [edge.material, ...fringe.materials],
+    materials: [knots ? withMore(edge.material, knots.material) : edge.material, ...fringe.materials],
     templates: [
       {
         id: 'scallops',
         name: 'Scalloped edge',
-        lines: [{ kind: 'cut', line: scallops.line }, ringLine('mark', rectangleRing(x, y, width, height))],
+        lines: [{ kind: 'cut', line: scallops.line }, outside],
       },
     ],
     problems: isTooWide
@@ -103,12 +122,22 @@ export function whitework(context: FinishContext): EndPlan {
           },
         ]
       : [],
+    clothMm: [width + roomMm, height + roomMm],
     look: {
       ...plainLook([scallops.line.points], TABLE),
-      edges: [{ pass: edge.pass, colour: hexOf(context, context.colour) }],
+      edges: [edge, ...(knots ? [knots] : [])].map(({ pass }) => ({ pass, colour: hexOf(context, context.colour) })),
       lines: finish.fringe === 'none' ? [] : [{ kind: 'fringe', line: scallops.line, widthMm: finish.fringeMm }],
     },
   };
+}
+
+/** Cloth left outside the scallops until they are cut close, mm. */
+const OUTSIDE_MM = 10;
+
+/** Thread of one kind and colour for both. */
+function withMore(one: FinishMaterial, other: FinishMaterial): FinishMaterial {
+  const thread = one.thread && { ...one.thread, loads: one.thread.loads + (other.thread?.loads ?? 0) };
+  return { ...one, quantity: one.quantity + other.quantity, thread };
 }
 
 function fringeOf(
@@ -157,9 +186,15 @@ function fringeOf(
       };
     }
     case 'knitted': {
-      const rows = Math.round((longMm / 100) * finish.rowsIn10Cm);
+      const { rowsIn10Cm, stitchesIn10Cm } = finish;
+      const rows = Math.round((longMm / 100) * rowsIn10Cm);
       const loops = Math.round(rows / 2);
-      const yarnMm = rows * deepMm * YARN_A_MM * LOOPED.yarns;
+      // A dropped stitch gives back its yarn: two rows of them hang down as one loop, as deep as the yarn of a row.
+      const stitchMm = (YARN_A_MM * 100) / stitchesIn10Cm;
+      const dropped = Math.max(1, Math.round(deepMm / stitchMm));
+      const castOn = KEPT_STITCHES + dropped;
+      const yarnMm = rows * castOn * stitchMm * LOOPED.yarns;
+      const fringe = { castOn, dropped, rows, rowsIn10Cm, yarns: LOOPED.yarns };
       const on = sewOn(longMm / loops, 'Sew the loops of its upper edge one by one through the buttonhole edge.', {
         loops,
       });
@@ -167,14 +202,18 @@ function fringeOf(
         steps: [
           {
             id: 'fringe',
-            text: say.knitFringe(LOOPED.yarns, rows, finish.rowsIn10Cm),
-            amounts: { rows, longMm, deepMm, yarnMm },
-            seconds: rows * SECONDS_A_ROW,
+            text: [say.castOn(fringe), say.knitRows(fringe)].join(' '),
+            amounts: { castOn, dropped, rows, longMm, deepMm, yarnMm },
+            seconds: rows * castOn * SECONDS_A_KNIT_STITCH,
             caution: null,
           },
           on,
         ],
-        materials: [amount('yarn', 'Yarn for the fringe', yarnMm, 'mm'), sewingThread(on.amounts['threadMm']!)],
+        materials: [
+          amount('yarn', 'Yarn for the fringe', yarnMm, 'mm'),
+          amount('knitting-needles', 'Metal knitting needles of about 3 mm', 2, 'pieces'),
+          sewingThread(on.amounts['threadMm']!),
+        ],
       };
     }
   }

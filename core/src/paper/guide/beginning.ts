@@ -14,7 +14,7 @@ import { formatLength, formatThread, plural } from '../../measure/index.ts';
 import { needleName } from '../../order/index.ts';
 import { colourOf, shadesOf } from '../../piece/index.ts';
 import { stitchKind } from '../../stitches/index.ts';
-import { markingSteps } from '../../transfer/index.ts';
+import { behindCloth, markingSteps } from '../../transfer/index.ts';
 import { cuttingList } from '../cuttingPages.ts';
 import { foldedCuts } from './cutsInWords.ts';
 import type { Block, GuideContext, MaterialRow } from './blocks.ts';
@@ -118,6 +118,7 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
   const mm = (length: number): string => formatLength(length, options.units);
   const needs = piece.hoop ? hoopNeeds(piece.hoop, spreadOfPositions(piece.positions)) : null;
   const tools = finishTools(finish);
+  const behind = behindCloth(piece, plan);
   // A blunt needle that is only taken up for the second half of a stitch is laid out, too.
   const ofPasses = plan.parts.flatMap(({ passes }) => passes.flatMap((pass) => pass.needles.map(needleName)));
   const stitched = [...new Set([...ofPasses, ...plan.order.map(({ needle }) => needleName(needle))])];
@@ -139,14 +140,8 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
     ...needles.map((name) => row(say.needleOf(name), stitched.includes(name) ? '' : say.FOR_FINISH, '1')),
     row(mark.name, mark.traced ? say.AND_WINDOW : '', '1'),
     row(say.OTHER_TOOLS, '', '1'),
-    ...(cloth.stretches
-      ? [
-          row(
-            say.BACKING,
-            say.BEHIND_FIRST,
-            say.clothSides(mm(plan.design.widthMm + AROUND_MM), mm(plan.design.heightMm + AROUND_MM)),
-          ),
-        ]
+    ...(behind.sizeMm
+      ? [row(behind.stabiliser.name, say.BEHIND_FIRST, say.clothSides(mm(behind.sizeMm[0]), mm(behind.sizeMm[1])))]
       : []),
     ...finish.materials.map((material) => {
       const { thread } = material;
@@ -170,15 +165,16 @@ function insideText(hoop: NonNullable<GuideContext['piece']['hoop']>, mm: (lengt
   return sayPaper.insideSize(mm(2 * a), a === b ? null : mm(2 * b));
 }
 
-function mountingSteps({ piece, options }: GuideContext): string[] {
+function mountingSteps({ piece, plan, options }: GuideContext): string[] {
   const cloth = clothOf(piece.cloth.kind);
   const { hoop } = piece;
-  const first = say.mountFirst(cloth.weave === 'felt');
-  if (cloth.stretches) return [first, ...say.MOUNT_KNIT];
-  if (!hoop) return [first, say.MOUNT_NONE];
+  const { steps: laidBehind } = behindCloth(piece, plan);
+  const first = [say.mountFirst(cloth.weave === 'felt'), ...laidBehind];
+  if (cloth.stretches) return [...first, hoop ? say.MOUNT_KNIT : say.HOLD_KNIT, ...(hoop ? [say.TAKE_OFF] : [])];
+  if (!hoop) return [...first, say.MOUNT_NONE];
   const tape = formatLength(hoopNeeds(hoop).tapeMm / 2, options.units);
   return [
-    first,
+    ...first,
     ...(hoop.bound ? [say.bindRing(tape)] : []),
     ...say.MOUNT_HOOP,
     ...(piece.positions.length > 1 ? [say.positions(piece.positions.length)] : [say.TAKE_OFF]),

@@ -150,9 +150,11 @@ export const MOUNT_HOOP = [
   'Measure across the design both ways: the threads must still run straight. Loosen and pull again if they bend.',
 ] as const;
 
-export const MOUNT_KNIT = [
-  'Lay what stabilises the cloth behind it before you stitch, and hold both flat, never stretched: a stretched knit puckers when it is let go.',
-] as const;
+export const MOUNT_KNIT =
+  'Close the hoop over both only as far as they lie flat, never drum-tight: a stretched knit puckers when it is let go.';
+
+export const HOLD_KNIT =
+  'Work it without a hoop: hold it lightly and unstretched, with small stitches, and pull each only until it lies down.';
 
 export const MOUNT_NONE =
   'Work it without a hoop: lay it flat, hold it lightly, and pull each stitch only until it lies down.';
@@ -242,7 +244,6 @@ export const FOR_FINISH = 'for the finish';
 export const AND_WINDOW = 'and a window or light box to trace at';
 export const PINS = 'Pins';
 export const IRON = 'Iron, towel and pressing cloth';
-export const BACKING = 'Sewn-in backing';
 export const BEHIND_FIRST = 'laid behind before you stitch';
 export const needleOf = (name: string): string => `Needle: ${name}`;
 export const sameThread = (letter: string, colour: string): string => `for the edge, in thread ${letter} (${colour})`;

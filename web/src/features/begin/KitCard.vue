@@ -60,7 +60,7 @@ function start(): void {
         :type="isChosen ? 'primary' : 'default'"
         size="large"
         :loading="isPainting || isSaving"
-        :disabled="workings.isStale"
+        :disabled="workings.isStale || finishing.isBusy || !finishing.plan"
         data-test="save-kit"
         @click="saveKit"
         >Save the kit as a PDF</NButton

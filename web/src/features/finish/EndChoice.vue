@@ -11,6 +11,7 @@ import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
 import NumberField from '../../ui/NumberField.vue';
 import { END_NAMES } from '@junctura/core/finish';
+import { choicesOf, choose, chosen } from './endChoices.ts';
 import * as say from './words.ts';
 
 /** What the piece ends as, what of it can be changed, what stands against it, and what it takes. */
@@ -45,6 +46,7 @@ const LENGTHS: Readonly<Record<End, readonly LengthChoice[]>> = {
     { key: 'seamMm', label: 'Seam allowance' },
   ],
   garment: [],
+  hemmed: [],
   whitework: [
     { key: 'marginMm', label: 'Room round the design' },
     { key: 'scallopMm', label: 'Scallop width' },
@@ -62,14 +64,8 @@ function lengthOf(key: LengthKey): number {
   return finish.value[key] ?? usual[key] ?? 0;
 }
 
-const options = <Value extends string>(names: Readonly<Record<Value, string>>): { value: Value; label: string }[] =>
-  (Object.entries(names) as [Value, string][]).map(([value, label]) => ({ value, label }));
-const EDGES = options({ overcast: 'Overcast', buttonhole: 'Buttonhole' });
-const BACKINGS = options({ sewn: 'Sewn on', fusible: 'Fused with an iron, permanently' });
-const SHAPES = options({ disc: 'Disc', heart: 'Heart', drop: 'Teardrop', outline: 'The design’s own outline' });
-const FACES = options({ window: 'In a window', whole: 'The whole front' });
-const DISCS = options({ felt: 'Felt', card: 'Card', none: 'None, left open' });
-const FRINGES = options({ none: 'None', bought: 'Bought', looped: 'Looped', knitted: 'Knitted' });
+const isKnitted = computed(() => props.plan.end === 'whitework' && finish.value.fringe === 'knitted');
+const choices = computed(() => choicesOf(props.plan.end, finish.value, { hasDrawn: props.plan.hasDrawn }));
 const ONTO = CLOTHS.map(({ id, name }) => ({ value: id, label: name }));
 const colours = computed(() => [
   { value: '', label: 'Main colour of the stitching' },
@@ -137,25 +133,12 @@ const size = computed<readonly [number, number] | null>(() => {
 
     <div class="pair">
       <ChoiceField
-        v-if="plan.end === 'ornament'"
-        label="Shape"
-        :value="finish.shape"
-        :options="SHAPES"
-        @change="(shape) => change({ shape })"
-      />
-      <ChoiceField
-        v-if="plan.end === 'patch'"
-        label="Edge"
-        :value="finish.edge"
-        :options="EDGES"
-        @change="(edge) => change({ edge })"
-      />
-      <ChoiceField
-        v-if="plan.end === 'card'"
-        label="Cloth"
-        :value="finish.cardFace"
-        :options="FACES"
-        @change="(cardFace) => change({ cardFace })"
+        v-for="choice in choices"
+        :key="choice.key"
+        :label="choice.label"
+        :value="chosen(choice, finish)"
+        :options="choice.options"
+        @change="(value) => change(choose(choice, value))"
       />
       <LengthField
         v-for="{ key, label } in lengths"
@@ -196,29 +179,17 @@ const size = computed<readonly [number, number] | null>(() => {
         :options="ONTO"
         @change="(onto) => change({ onto })"
       />
-      <ChoiceField
-        v-if="plan.end === 'patch' || plan.end === 'cushion' || plan.end === 'garment'"
-        label="Backing"
-        :value="finish.backing"
-        :options="BACKINGS"
-        @change="(backing) => change({ backing })"
-      />
-      <ChoiceField
-        v-if="plan.end === 'framed'"
-        label="Cover at the back"
-        :value="finish.disc"
-        :options="DISCS"
-        @change="(disc) => change({ disc })"
-      />
-      <ChoiceField
-        v-if="plan.end === 'whitework'"
-        label="Fringe"
-        :value="finish.fringe"
-        :options="FRINGES"
-        @change="(fringe) => change({ fringe })"
+      <NumberField
+        v-if="isKnitted"
+        label="Your stitches in 10 cm"
+        :value="finish.stitchesIn10Cm"
+        :min="FINISH_RANGES.stitchesIn10Cm.min"
+        :max="FINISH_RANGES.stitchesIn10Cm.max"
+        unit=""
+        @change="(stitchesIn10Cm) => change({ stitchesIn10Cm })"
       />
       <NumberField
-        v-if="plan.end === 'whitework' && finish.fringe === 'knitted'"
+        v-if="isKnitted"
         label="Your rows in 10 cm"
         :value="finish.rowsIn10Cm"
         :min="FINISH_RANGES.rowsIn10Cm.min"
@@ -232,6 +203,12 @@ const size = computed<readonly [number, number] | null>(() => {
       :checked="finish.doubled"
       @update:checked="(doubled: boolean) => change({ doubled })"
       >Gathering thread is weak: use it double</NCheckbox
+    >
+    <NCheckbox
+      v-if="plan.end === 'whitework'"
+      :checked="finish.knotted"
+      @update:checked="(knotted: boolean) => change({ knotted })"
+      >A French knot inside each scallop</NCheckbox
     >
     <p v-if="finish.sizeMm && SIZED[plan.end]" class="small">
       You set this size.

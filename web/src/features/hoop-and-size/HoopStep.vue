@@ -28,6 +28,7 @@ import { Lock, LockOpen } from '@lucide/vue';
 import { NButton, NCheckbox } from 'naive-ui';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
+import BehindCloth from './BehindCloth.vue';
 import ClothNeeds from './ClothNeeds.vue';
 import HoopPositions from './HoopPositions.vue';
 import LengthField from '../../ui/LengthField.vue';
@@ -309,6 +310,7 @@ const isComparing = ref(false);
     <p class="small soft" data-test="use-says">
       {{ say.useMeans(formatFine(SPAN_LIMIT_MM[opened.piece.use]), WORN_USES.has(opened.piece.use)) }}
     </p>
+    <BehindCloth />
     <ClothNeeds
       v-if="hoop"
       :hoop="hoop"

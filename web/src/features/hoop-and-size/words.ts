@@ -72,3 +72,12 @@ export const outOfRound = (share: number): string =>
   share > 0
     ? `${formatPercent(share, 1)} out of round (drawn here three times as much). Loosen the screw, ease the cloth back at the top and bottom, even it out along the grain, and tighten it again before the first stitch.`
     : `${formatPercent(-share, 1)} out of round (drawn here three times as much). Loosen the screw, ease the cloth back at the left and right, even it out along the grain, and tighten it again before the first stitch.`;
+
+export const suggestedBehind = (name: string): string => `As suggested: ${name}`;
+
+export const cutBehind = (across: string, upright: string): string => `Cut it ${across} across and ${upright} upright.`;
+
+export const holdKnit = (isHooped: boolean): string =>
+  isHooped
+    ? 'Close the hoop only until the knit lies flat, never drum-tight: what is stretched puckers when it is let go.'
+    : 'Hold it lightly and unstretched, and keep the stitches small.';

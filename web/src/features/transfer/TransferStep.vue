@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { rankWays, redrawPlan, tackingFor } from '@junctura/core/transfer';
+import { behindCloth, rankWays, redrawPlan, tackingFor } from '@junctura/core/transfer';
 import { markOf } from '@junctura/core/materials';
 import { FILM_RANGE_MM, filmSheet, patternPages, SHEETS, type Sheet } from '@junctura/core/paper';
 import { stepsAfterStitching } from '@junctura/core/finish';
@@ -35,7 +35,9 @@ const better = computed(() => {
 const showsAll = ref(false);
 const FITNESS = { good: 'suits this piece', fair: 'possible', poor: 'not suitable' } as const;
 
-const steps = computed(() => stepsAfterStitching(opened.piece));
+const steps = computed(() =>
+  plan.value ? stepsAfterStitching(opened.piece, behindCloth(workings.piece, plan.value).stabiliser) : [],
+);
 const tacks = computed(() => (mark.value.id === 'film' && plan.value ? tackingFor(plan.value) : null));
 const redraws = computed(() =>
   mark.value.staysDays !== null && plan.value ? redrawPlan(workings.piece, plan.value, mark.value.staysDays) : [],

@@ -15,7 +15,7 @@ import {
 export function orderReport(piece: Piece, plan: Plan): object {
   const { order, work, rules, parts } = plan;
   const sittings = firstSittings(piece, plan);
-  const numbered = numberedSteps(order);
+  const numbered = numberedSteps(plan);
   const because = order.map((): Set<string> => new Set());
   for (const { id, before, after } of rules.rules) {
     because[before]!.add(id);

@@ -239,7 +239,7 @@ describe('a cloth with a worked edge', () => {
     const { cutMm, threadMm, loads } = stepOf(plan, 'scallops').amounts;
     expect(cutMm! / loads!).toBe(500);
     expect(cutMm!).toBeGreaterThan(threadMm!);
-    expect(amountsInWords(stepOf(plan, 'scallops'), 'mm')).toMatch(/m of thread cut, [\d.]+ m of it on the edge/);
+    expect(amountsInWords(stepOf(plan, 'scallops'), 'metric')).toMatch(/m of thread cut, [\d.]+ m of it on the edge/);
   });
 
   it('with a knitted fringe says what to cast on, how many to drop, and rows by one’s own count', () => {

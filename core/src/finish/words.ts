@@ -34,10 +34,12 @@ export const cutWindow = (width: number, height: number): string =>
 export const layUnderWindow = (heldMm: number): string =>
   `Cut the cloth ${formatFine(heldMm)} larger than the window all round, put tape along the inside edge of the window, lay the work on it straight, and close the panel behind it.`;
 
-export const dressRing = (isBound: boolean): string =>
-  isBound
-    ? 'Bind or paint the outer hoop and let it dry completely; then put the work back in, screw at the top, grain straight and drum-tight.'
-    : 'If you don’t want the outer hoop bare, paint, oil or bind it and let it dry completely; then put the work back in, screw at the top, grain straight and drum-tight.';
+export function dressRing(isBound: boolean): string {
+  const back = 'Then put the work back in: screw at the top, grain straight, drum-tight.';
+  return isBound
+    ? `Bind or paint the outer hoop and let it dry completely. ${back}`
+    : `If you don’t want the outer hoop bare, paint, oil or bind it and let it dry completely. ${back}`;
+}
 
 export const trimRound = (trimMm: number, isGathered: boolean): string =>
   isGathered

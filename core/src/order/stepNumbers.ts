@@ -1,3 +1,5 @@
+import type { PlannedPart } from '../work/index.ts';
+import { layingsOf, type Laying } from './layings.ts';
 import { linesOf, type StepLine } from './places.ts';
 import type { Step } from './steps.ts';
 
@@ -5,11 +7,39 @@ import type { Step } from './steps.ts';
 export interface NumberedStep extends StepLine {
   /** From 1. */
   readonly number: number;
+  /** The scraps that are laid just before it: steps with numbers of their own. */
+  readonly lays: readonly NumberedLaying[];
 }
 
-/** All steps of an order with their numbers. */
-export function numberedSteps(order: readonly Step[]): NumberedStep[] {
-  return linesOf(order).map((line, i) => ({ ...line, number: i + 1 }));
+export interface NumberedLaying extends Laying {
+  readonly number: number;
+}
+
+/** All steps of an order with their numbers, and the scraps that are laid between them. */
+export function numberedSteps({
+  order,
+  parts,
+}: {
+  readonly order: readonly Step[];
+  readonly parts: readonly PlannedPart[];
+}): NumberedStep[] {
+  const layings = layingsOf(order, parts);
+  let [number, laid] = [0, 0];
+  const lines = linesOf(order);
+  return lines.map((line, i) => {
+    const lays: NumberedLaying[] = [];
+    // What nothing is stitched on comes last of all: before the last step.
+    const isLast = i === lines.length - 1;
+    for (; laid < layings.length && (isLast || layings[laid]!.at < line.to); laid++) {
+      lays.push({ ...layings[laid]!, number: ++number });
+    }
+    return { ...line, number: ++number, lays };
+  });
+}
+
+/** How many steps there are in all, with the scraps that are laid. */
+export function countSteps(steps: readonly NumberedStep[]): number {
+  return steps.at(-1)?.number ?? 0;
 }
 
 /**

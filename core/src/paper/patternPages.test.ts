@@ -91,7 +91,7 @@ describe('the pattern on paper', () => {
     const [page] = patternPages(piece, plan, { ...OPTIONS, numbers: true });
     const texts = page!.items.filter((item) => item.type === 'text').filter(({ text }) => /^\d+$/.test(text));
     expect(texts.map(({ text }) => Number(text)).sort((a, b) => a - b)).toEqual(
-      numberedSteps(plan.order).map(({ number }) => number),
+      numberedSteps(plan).map(({ number }) => number),
     );
     texts.forEach((a, i) => {
       for (const b of texts.slice(i + 1)) expect(Math.hypot(a.x - b.x, a.y - b.y)).toBeGreaterThan(4);

@@ -149,7 +149,7 @@ const NUMBERS_AROUND_MM = 9;
 
 /** The numbers of the steps at true size; what finds no place is on the map of the guide. */
 function stepNumbers(plan: Plan, { minX, minY, maxX, maxY }: Box): PlacedCallouts {
-  const places = placesOfSteps(plan, numberedSteps(plan.order));
+  const places = placesOfSteps(plan, numberedSteps(plan));
   return calloutsFor(
     places.map(({ numbers, ...place }) => ({ ...place, texts: numbers })),
     {

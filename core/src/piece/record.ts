@@ -78,6 +78,9 @@ const note = z.strictObject({ ...noted, type: z.literal('note'), text });
 /** A photograph was taken; it lies in the browser that took it. */
 const photographed = z.strictObject({ ...noted, type: z.literal('photographed'), photo: id });
 
+/** A scrap is laid and held, by the id of its part. */
+const scrapLaid = z.strictObject({ ...noted, type: z.literal('scrap-laid'), scrap: id });
+
 /** Something of the finishing is done, by its name; and the piece is ended, with a note to oneself. */
 const finishDone = z.strictObject({ ...noted, type: z.literal('finish-done'), act: z.string().min(1).max(60) });
 const pieceEnded = z.strictObject({ ...noted, type: z.literal('piece-ended'), text });
@@ -102,6 +105,7 @@ export const recordEntrySchema = z.discriminatedUnion('type', [
   hoopChange,
   note,
   photographed,
+  scrapLaid,
   finishDone,
   pieceEnded,
   voided,

@@ -5,6 +5,7 @@ export { runningColours } from './running.ts';
 export { behindCloth, drawsIn, type Behind } from './stabiliser.ts';
 export { tackingFor, type Tacking } from './tacks.ts';
 export { rankWays, showsOn, threadsOf, type WayAdvice } from './ways.ts';
+export { layScrap, markOnScrap, type LaidOn } from './layScrap.ts';
 export { layOut, type LaidLength, type LaidOut } from './layOut.ts';
 export { NO_NEW_THREAD } from './words.ts';
 export { markingSteps } from './markingSteps.ts';

@@ -107,3 +107,27 @@ export const FILM_BEHIND_TOO =
 /** @param names what lies on other stitches or on cloth that is laid on */
 export const drawLater = (names: readonly string[]): string =>
   `Don’t draw these yet: they lie on what is stitched or laid first, which would hide the marks. Draw each when you reach it: ${formatList(names)}.`;
+
+export const cutScrap = (cloth: string, isTurned: boolean): string =>
+  isTurned
+    ? `Cut it from ${cloth} by its template, 5 mm larger all round, and press the edge under along the fold line.`
+    : `Cut it from ${cloth} by its template.`;
+
+/** @param names what is stitched on it */
+export const markScrap = (mark: string, names: readonly string[]): string =>
+  `Draw on it what will be stitched there (${mark}): ${formatList(names)}.`;
+
+export const layScrap = (isFelt: boolean): string =>
+  isFelt
+    ? 'Lay it on its outline and smooth it flat.'
+    : 'Lay it on its outline, its threads along the threads of the cloth, and smooth it flat.';
+
+export const HOLD_BY_GLUE =
+  'Hold it with a few dots of washable glue, well inside its edge, and let them dry: glue is hard to stitch through.';
+
+export const holdBy = (by: 'pins' | 'tacks', count: string): string =>
+  by === 'pins' ? `Hold it with ${count}, their points inside it.` : `Hold it with ${count}, well inside its edge.`;
+
+export const GLUE_CAUTION = 'Use glue only with a window open, away from skin. Follow the maker’s sheet first.';
+
+export const PINS_CAUTION = 'Count the pins, and count them out again when it is worked down.';

@@ -1,11 +1,13 @@
 import { countingEntries, forecast, hoursInAll, learnPace, paceIn, workSoFar } from '@junctura/core/log';
 import {
+  countSteps,
   layerOfStep,
   nameOfLine,
   nameOfStep,
   numberedAt,
   numberedSteps,
   stitchOfStep,
+  type NumberedLaying,
   type Step,
 } from '@junctura/core/order';
 import type { RecordEntry } from '@junctura/core/piece';
@@ -74,13 +76,14 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   const layerOf = (step: Step | null): string =>
     step ? layerOfStep(step, plan.value?.parts[step.depth]?.passes ?? []) : '';
   /** The steps as the guide numbers them. */
-  const numbered = computed(() => numberedSteps(plan.value?.order ?? []));
+  const numbered = computed(() => (plan.value ? numberedSteps(plan.value) : []));
   /** Which step of the guide the present one is, and which of how many alike. */
   const numberOfPresent = computed(() => {
     const at = present.value ? numbers.value.get(present.value.key) : undefined;
     if (at === undefined) return null;
     const line = numberedAt(numbered.value, at);
-    return { number: line.number, of: numbered.value.length, part: at - line.from + 1, parts: line.to - line.from, at };
+    const of = countSteps(numbered.value);
+    return { number: line.number, of, part: at - line.from + 1, parts: line.to - line.from, at };
   });
   /** How many of the numbered steps are done, and of how many. */
   const stepsDone = computed(() => {
@@ -88,7 +91,25 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     const order = plan.value?.order ?? [];
     const isDone = ({ from, to }: { from: number; to: number }): boolean =>
       order.slice(from, to).every(({ key }) => done.has(key));
-    return { done: numbered.value.filter(isDone).length, of: numbered.value.length };
+    const layings = numbered.value.flatMap(({ lays, ...line }) =>
+      lays.map(({ part }) => laid.value.has(part) || isDone(line)),
+    );
+    const worked = numbered.value.filter(isDone).length;
+    return { done: worked + layings.filter(Boolean).length, of: countSteps(numbered.value) };
+  });
+  /** The scraps that were noted as laid. */
+  const laid = computed(
+    () =>
+      new Set(countingEntries(record.entries).flatMap((entry) => (entry.type === 'scrap-laid' ? [entry.scrap] : []))),
+  );
+  /** The scrap that is laid before the present step; null: none, or it lies there already. */
+  const laying = computed((): NumberedLaying | null => {
+    const at = present.value ? numbers.value.get(present.value.key) : undefined;
+    if (at === undefined) return null;
+    const { lays, from, to } = numberedAt(numbered.value, at);
+    const done = new Set(soFar.value?.done.map(({ step }) => step.key));
+    const isBegun = plan.value!.order.slice(from, to).some(({ key }) => done.has(key));
+    return isBegun ? null : (lays.find(({ part }) => !laid.value.has(part)) ?? null);
   });
   const colourBy = (id: string | undefined): ReturnType<typeof shownColour> => shownColour(workings.piece, id);
   /** What to lay out for the sitting that comes. */
@@ -119,6 +140,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     if (!step || !soFar.value) return;
     const isLastOfPart = soFar.value.left.every(({ part, key }) => part !== step.part || key === step.key);
     const begin: Noted<RecordEntry>[] = isOpen.value ? [] : [{ type: 'sitting-begun', needles: null }];
+    if (laying.value) return note(...begin, { type: 'scrap-laid', scrap: laying.value.part });
     const whole: Noted<RecordEntry>[] = isLastOfPart ? [{ type: 'part-done', part: step.part }] : [];
     await note(...begin, { type: 'step-done', step: step.key }, ...whole);
   }
@@ -157,6 +179,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
     layerOf,
     numbered,
     numberOfPresent,
+    laying,
     stepsDone,
     colourBy,
     needs,
@@ -173,7 +196,9 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
 /** What can be taken back after the page was opened anew: the last step that was done, with what was noted of its part. */
 function lastNoted(entries: readonly RecordEntry[]): string[] | null {
   const counting = countingEntries(entries).filter(({ type }) => type !== 'voided');
-  const at = counting.findLastIndex(({ type }) => type === 'step-done');
+  const at = counting.findLastIndex(({ type }) => type === 'step-done' || type === 'scrap-laid');
   if (at < 0) return null;
-  return counting.slice(at).flatMap(({ id, type }) => (type === 'step-done' || type === 'part-done' ? [id] : []));
+  return counting
+    .slice(at)
+    .flatMap(({ id, type }) => (type === 'step-done' || type === 'part-done' || type === 'scrap-laid' ? [id] : []));
 }

@@ -53,11 +53,10 @@ export function beginningBlocks(context: GuideContext): Block[] {
   ];
 }
 
-/** What to lay out, the lengths to cut, how the cloth is mounted and marked, and the scraps. */
+/** What to lay out, the lengths to cut, how the cloth is mounted and marked. */
 export function materialBlocks(context: GuideContext): Block[] {
   const { piece, plan, options } = context;
   const marking = markingSteps(piece, plan);
-  const scraps = plan.parts.flatMap(({ part }) => (part.scrap ? [{ name: part.name, scrap: part.scrap }] : []));
   const list = (items: readonly string[]): Block => ({ type: 'list', items, isNumbered: true });
   return [
     { type: 'heading', text: say.HEADINGS.materials },
@@ -75,17 +74,6 @@ export function materialBlocks(context: GuideContext): Block[] {
     { type: 'heading', text: say.HEADINGS.transfer },
     paragraph(say.markedWith(markOf(piece.mark).name)),
     list(marking),
-    ...(scraps.length > 0
-      ? [
-          { type: 'heading', text: say.HEADINGS.scraps } as const,
-          list([
-            ...scraps.map(({ name, scrap }) =>
-              say.scrapCut(clothOf(scrap.cloth).inSentence, name, scrap.edge === 'turned'),
-            ),
-            say.scrapHeld(scraps.map(({ name }) => name)),
-          ]),
-        ]
-      : []),
   ];
 }
 

@@ -28,16 +28,7 @@ export function closeUp(piece: Piece, plan: Plan, note: StepNote, widthMm: numbe
   const isTogether = sizeOf(whole) <= TOGETHER * Math.max(LEAST_MM, sizeOf(first.box));
   const shown = isTogether ? all : [first];
   const window = withAir(isTogether ? whole : first.box, widthMm / heightMm);
-  const scale = widthMm / (window.maxX - window.minX);
-  const placed = (points: Float64Array): Float64Array =>
-    points.map((mm, i) => (i % 2 ? (mm - window.minY) * scale : (mm - window.minX) * scale));
-  const items: PageItem[] = [];
-  const line = (points: Float64Array, grey: number, lineMm = 0.2, dashMm: number | null = null): void =>
-    void items.push({ type: 'line', points: placed(points), closed: false, widthMm: lineMm, grey, dashMm });
-  for (const { placed: shape } of plan.parts) {
-    for (const edge of edgesOf(shape.shape))
-      for (const points of clipToBox(edge, window)) if (points.length >= 4) line(points, 0.72);
-  }
+  const { items, line, placed, scale } = paleDrawing(plan, window, widthMm);
   for (const { front } of shown) items.push(...threadItems(front, note.thread.hex, placed, scale));
   for (const border of first.borders) {
     for (const points of clipToBox(border, window)) {
@@ -55,6 +46,39 @@ export function closeUp(piece: Piece, plan: Plan, note: StepNote, widthMm: numbe
   line(at, 1, START_MM + 0.7);
   line(at, 0, START_MM);
   return items;
+}
+
+/** A little picture of a scrap as it lies: its outline, what lies about it and upon it pale. */
+export function scrapPicture(plan: Plan, depth: number, widthMm: number, heightMm: number): PageItem[] {
+  const { shape, box } = plan.parts[depth]!.placed;
+  if (!box) return [];
+  const { items, line } = paleDrawing(plan, withAir(box, widthMm / heightMm), widthMm);
+  for (const { points } of edgesOf(shape)) line(points, 0, LINE_MM);
+  return items;
+}
+
+/** A drawing in mm on paper that is begun with the outlines of all parts. */
+interface PaleDrawing {
+  readonly items: PageItem[];
+  readonly scale: number;
+  /** A line on the cloth, drawn. */
+  line(points: Float64Array, grey: number, lineMm?: number, dashMm?: number | null): void;
+  /** Places on the cloth as they lie on paper. */
+  placed(points: Float64Array): Float64Array;
+}
+
+function paleDrawing({ parts }: Plan, window: Box, widthMm: number): PaleDrawing {
+  const scale = widthMm / (window.maxX - window.minX);
+  const placed = (points: Float64Array): Float64Array =>
+    points.map((mm, i) => (i % 2 ? (mm - window.minY) * scale : (mm - window.minX) * scale));
+  const items: PageItem[] = [];
+  const line = (points: Float64Array, grey: number, lineMm = 0.2, dashMm: number | null = null): void =>
+    void items.push({ type: 'line', points: placed(points), closed: false, widthMm: lineMm, grey, dashMm });
+  for (const { placed: part } of parts) {
+    for (const edge of edgesOf(part.shape))
+      for (const points of clipToBox(edge, window)) if (points.length >= 4) line(points, 0.72);
+  }
+  return { items, scale, line, placed };
 }
 
 function threadItems(

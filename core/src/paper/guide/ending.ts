@@ -81,7 +81,8 @@ export function sittingBlocks({ piece, plan, notes, letters, options }: GuideCon
 function sharesOf({ steps }: ReturnType<typeof sittingsOf>[number], notes: GuideContext['notes']): string[] {
   const spans = new Map<number, { from: number; to: number; count: number }>();
   for (const { step, from, to } of steps) {
-    const { number, from: first, to: last } = numberedAt(notes, step);
+    const { number, from: first, to: last, lays } = numberedAt(notes, step);
+    if (step === first && from <= 0) for (const laying of lays) spans.set(laying.number, { from: 0, to: 1, count: 1 });
     const count = last - first;
     const span = spans.get(number) ?? { from: 1, to: 0, count };
     spans.set(number, {
@@ -110,7 +111,7 @@ function sharesOf({ steps }: ReturnType<typeof sittingsOf>[number], notes: Guide
 }
 
 /** All that is done, to be ticked off. */
-export function tickBlocks({ notes, finish }: GuideContext): Block[] {
+export function tickBlocks({ notes, plan, finish }: GuideContext): Block[] {
   if (notes.length === 0) return [];
   return [
     { type: 'heading', text: say.HEADINGS.ticks },
@@ -119,7 +120,10 @@ export function tickBlocks({ notes, finish }: GuideContext): Block[] {
       items: [
         say.HEADINGS.mounting,
         say.HEADINGS.transfer,
-        ...notes.map(({ number, name }) => say.stepTitle(number, name)),
+        ...notes.flatMap(({ number, name, lays }) => [
+          ...lays.map((laying) => say.layingTitle(laying.number, plan.parts[laying.depth]!.part.name)),
+          say.stepTitle(number, name),
+        ]),
         ...finish.steps.map(({ id }, i) => say.stepTitle(say.finishNumber(i + 1), ACT_NAMES[id])),
       ],
     },

@@ -125,9 +125,18 @@ function holds({ piece, plan, finish, guide }: Made): void {
   // Every step once, in its order; like parts in a row are one.
   const numbers = read.steps.map(({ number }) => number);
   expect(numbers).toEqual(numbers.map((_, i) => String(i + 1)));
-  expect(numbers.length).toBeLessThanOrEqual(order.length);
+  const layings = read.steps.filter(({ title }) => title.includes('Lay the scrap'));
+  const stitchings = read.steps.filter((step) => !layings.includes(step));
+  expect(layings.length).toBe(plan.parts.filter(({ part }) => part.scrap).length);
+  expect(stitchings.length).toBeLessThanOrEqual(order.length);
+  // A scrap is cut, laid and held before anything is stitched on it or round it.
+  for (const { number, title } of layings) {
+    const name = /“(.*)”/.exec(title)![1]!;
+    const own = stitchings.filter((step) => step.title.includes(name)).map((step) => Number(step.number));
+    expect(Math.min(...own)).toBeGreaterThan(Number(number));
+  }
   expect(read.steps.every(({ hasPicture }) => hasPicture)).toBe(true);
-  const stitchesTold = read.steps.reduce(
+  const stitchesTold = stitchings.reduce(
     (sum, { figures }) => sum + Number(figures.get('Stitches')!.replace(/,/g, '')),
     0,
   );
@@ -135,7 +144,7 @@ function holds({ piece, plan, finish, guide }: Made): void {
 
   // The first step as it is planned: its thread, strands and needle.
   order.slice(0, 1).forEach((first) => {
-    const [line] = read.steps[0]!.paragraphs;
+    const [line] = stitchings[0]!.paragraphs;
     expect(line).toContain(shownColour(piece, first.colour).name);
     expect(line).toContain(`${first.strands} strand`);
     expect(line).toContain(needleName(first.needle));

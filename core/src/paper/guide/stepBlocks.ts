@@ -1,4 +1,6 @@
-import { closeUp } from './closeUp.ts';
+import type { NumberedLaying } from '../../order/index.ts';
+import { layScrap } from '../../transfer/index.ts';
+import { closeUp, scrapPicture } from './closeUp.ts';
 import type { Block, GuideContext, StepBlock } from './blocks.ts';
 import { figureText, type LayerFigure } from './layerFigures.ts';
 import { guideMap } from './guideMap.ts';
@@ -47,7 +49,7 @@ export function stepBlocks(context: GuideContext): Block[] {
       position = note.first.position;
       blocks.push({ type: 'subheading', text: say.moveHoopTo(position + 1) });
     }
-    blocks.push(stepBlock(context, note));
+    blocks.push(...note.lays.map((laying) => layingBlock(context, laying)), stepBlock(context, note));
   }
   return blocks;
 }
@@ -71,6 +73,23 @@ function stepBlock({ piece, plan, letters }: GuideContext, note: StepNote): Step
     caution: null,
     sample,
     drawing: { items: closeUp(piece, plan, note, width, height), widthMm: width, heightMm: height },
+  };
+}
+
+/** A scrap that is laid: how, with its outline as it is cut and as it is folded. */
+function layingBlock({ piece, plan }: GuideContext, { number, depth }: NumberedLaying): StepBlock {
+  const { part } = plan.parts[depth]!;
+  const { steps, caution, seconds } = layScrap(piece, plan, depth);
+  const { width, height } = CLOSE_UP_MM;
+  return {
+    type: 'step',
+    step: String(number),
+    title: say.layingTitle(number, part.name),
+    lines: [...steps, say.laidIn(seconds)],
+    figures: [],
+    caution,
+    sample: null,
+    drawing: { items: scrapPicture(plan, depth, width, height), widthMm: width, heightMm: height },
   };
 }
 

@@ -42,7 +42,7 @@ export interface StepThread {
 
 /** The steps of a plan with all that is said of them. */
 export function stepNotes(piece: Piece, plan: Plan, units: UnitSystem): StepNote[] {
-  const steps = numberedSteps(plan.order);
+  const steps = numberedSteps(plan);
   const tails = tidyTails(plan, steps);
   const remembered = { memory: new Memory(), nameOf: namesIn(plan) };
   return steps.map((line) => noteOf(piece, plan, line, units, tails.get(line.number) ?? 0, remembered));

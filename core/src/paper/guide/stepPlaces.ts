@@ -15,19 +15,24 @@ export function placesOfSteps(
   { parts, order }: Pick<Plan, 'parts' | 'order'>,
   steps: readonly NumberedStep[],
 ): StepPlace[] {
-  const byParts = new Map<string, { numbers: string[]; depths: number[] }>();
-  for (const { from, to, number } of steps) {
+  const byParts = new Map<string, { numbers: string[]; depths: number[]; first: Step | null }>();
+  for (const { from, to, number, lays } of steps) {
+    for (const laying of lays) {
+      const key = String(laying.depth);
+      const entry = byParts.get(key) ?? { numbers: [], depths: [laying.depth], first: null };
+      byParts.set(key, entry);
+      entry.numbers.push(String(laying.number));
+    }
     const first = order[from]!;
     const depths = [...new Set(order.slice(from, to).map(({ depth }) => depth))];
     // The zones of one part lie in different places.
     const key = first.zone > 0 || first.isPortion ? `${number}` : depths.join(' ');
-    const entry = byParts.get(key) ?? { numbers: [], depths };
+    const entry = byParts.get(key) ?? { numbers: [], depths, first };
     byParts.set(key, entry);
     entry.numbers.push(String(number));
   }
-  return [...byParts.values()].map(({ numbers, depths }) => {
-    const first = order[steps[Number(numbers[0]) - 1]!.from]!;
-    const isPiece = first.zone > 0 || first.isPortion;
+  return [...byParts.values()].map(({ numbers, depths, first }) => {
+    const isPiece = first !== null && (first.zone > 0 || first.isPortion);
     const [anchor, ...others] = isPiece
       ? [[...middleOfStep(first), 0] as const]
       : depths.map((depth) => anchorOf(parts[depth]!.placed));

@@ -18,7 +18,6 @@ export const HEADINGS = {
   cutting: 'Lengths to cut',
   mounting: 'Mount the cloth',
   transfer: 'Get the design onto the cloth',
-  scraps: 'Lay on the scraps',
   map: 'The map',
   steps: 'Step by step',
   stitches: 'The stitches',
@@ -162,13 +161,9 @@ export const MOUNT_NONE =
 export const positions = (count: number): string =>
   `The hoop is moved: there are ${formatNumber(count)} positions. Loosen it and take it off between them, and at the end of each sitting.`;
 
-export const scrapCut = (cloth: string, name: string, isTurned: boolean): string =>
-  isTurned
-    ? `“${name}”: cut it from ${cloth} by its template, 5 mm larger all round; press the edge under along the fold line.`
-    : `“${name}”: cut it from ${cloth} by its template.`;
+export const layingTitle = (number: number, name: string): string => stepTitle(number, `Lay the scrap “${name}”`);
 
-export const scrapHeld = (names: readonly string[]): string =>
-  `Lay each on its outline and hold it with a few pins or tacks, before you stitch anything that lies on it: ${formatList(names)}.`;
+export const laidIn = (seconds: number): string => `It takes about ${aboutTime(seconds)}.`;
 
 export const MAP_NOTE =
   'Each number is a step: the same here, in the steps, on the printed pattern and in Junctura. Dots show the other parts of a step that has several.';

@@ -20,6 +20,7 @@ import { notedUnkept } from '../../session/words.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import { useStepNote } from './stepNote.ts';
 import BeginSheet from './BeginSheet.vue';
+import LayScrap from './LayScrap.vue';
 import PresentStep from './PresentStep.vue';
 import StepPicture from './StepPicture.vue';
 import { speak, tick } from './sounds.ts';
@@ -136,9 +137,10 @@ function release(): void {
   clearTimeout(pressed);
 }
 function done(): void {
-  const [step, next] = [work.present, work.next];
+  const [step, next, laying] = [work.present, work.next, work.laying];
   void work.done();
-  if (step) said.value = say.doneAndNext(work.nameOf(step), next && work.nameOf(next));
+  if (step && laying) said.value = say.laidAndNext(opened.nameOf(laying.part), work.nameOf(step));
+  else if (step) said.value = say.doneAndNext(work.nameOf(step), next && work.nameOf(next));
   if (settings.hoop.sounds) tick();
 }
 function tap(): void {
@@ -240,7 +242,8 @@ function turnBy(deg: number): void {
 
       <template v-else>
         <StepPicture :turn-deg="turnDeg" class="picture" @turn="turnBy" />
-        <PresentStep :stays-awake="staysAwake" @topic="(asked) => (topic = asked)">
+        <LayScrap v-if="work.laying" />
+        <PresentStep v-else :stays-awake="staysAwake" @topic="(asked) => (topic = asked)">
           <p v-if="unsaid" class="line ask" role="status">
             {{ say.withoutTap(formatDuration(unsaid.seconds / 3600)) }}
             <NButton size="small" @click="work.note({ type: 'long-gap', stitched: true, before: unsaid!.before })"
@@ -265,9 +268,15 @@ function turnBy(deg: number): void {
           @contextmenu.prevent
           @click="tap"
         >
-          <strong>{{ work.next ? 'Done, next' : 'Done' }}</strong>
-          <span v-if="work.next">{{ say.partAndStitch(work.nameOf(work.next), stitchOfStep(work.next).name) }}</span>
-          <span class="figure">{{ say.stepNumber(work.numberOfPresent, work.secondsOf(present)) }}</span>
+          <strong>{{ work.next || work.laying ? 'Done, next' : 'Done' }}</strong>
+          <span v-if="work.laying">{{ say.partAndStitch(work.nameOf(present), work.stitchName(present)) }}</span>
+          <span v-else-if="work.next">{{
+            say.partAndStitch(work.nameOf(work.next), stitchOfStep(work.next).name)
+          }}</span>
+          <span v-if="work.laying && work.numberOfPresent" class="figure">{{
+            say.numberOf(work.laying.number, work.numberOfPresent.of)
+          }}</span>
+          <span v-else class="figure">{{ say.stepNumber(work.numberOfPresent, work.secondsOf(present)) }}</span>
         </button>
         <p class="visually-hidden" role="status">{{ said }}</p>
         <MoreDialog v-if="topic !== null" :topic="topic" @close="topic = null" />

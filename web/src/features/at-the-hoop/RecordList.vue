@@ -70,6 +70,8 @@ function words(entry: RecordEntry): string {
       return 'Lines redrawn';
     case 'break-taken':
       return 'Break';
+    case 'scrap-laid':
+      return say.scrapLaid(opened.nameOf(entry.scrap));
     case 'finish-done':
       return say.finishStepDone(finishing.plan?.steps.find(({ id }) => id === entry.act)?.text ?? say.GONE_STEP);
     case 'piece-ended':

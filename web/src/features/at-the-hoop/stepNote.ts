@@ -16,7 +16,7 @@ export const useStepNote = defineStore('stepNote', () => {
   const present = computed((): StepNote | null => {
     const own = work.numberOfPresent;
     if (!work.plan || !own) return null;
-    const line = { number: own.number, from: own.at, to: own.at + 1 };
+    const line = { number: own.number, from: own.at, to: own.at + 1, lays: [] };
     const loose = own.part === 1 ? (tails.value.get(own.number) ?? 0) : 0;
     return noteOf(workings.piece, work.plan, line, settings.units, loose);
   });

@@ -32,7 +32,7 @@ async function planAs(end: End): Promise<FinishPlan> {
 }
 
 describe('what a piece ends as', () => {
-  it('is one of eight, each chosen by one press that can be undone', async () => {
+  it('is one of nine, each chosen by one press that can be undone', async () => {
     const plan = await planAs('framed');
     for (const end of ENDS.filter((other) => other !== 'framed')) {
       const shown = session.show(EndChoice, { plan });
@@ -45,13 +45,37 @@ describe('what a piece ends as', () => {
   });
 
   it.each([
-    ['board', ['Cloth shown round the design', 'Board, width', 'Height']],
-    ['patch', ['Border', 'Smallest inward curve', 'Edge', 'Colour of the edge', 'Sewn onto', 'Backing']],
-    ['ornament', ['Shape', 'Room round the design', 'Seam allowance', 'Opening']],
-    ['card', ['Cloth', 'Card, folded, width', 'Height']],
-    ['cushion', ['Room round the design', 'Seam allowance', 'Panel, finished size, width', 'Height', 'Backing']],
+    ['board', ['Cloth shown round the design', 'Board, width', 'Height', 'Pinned out damp']],
+    [
+      'patch',
+      [
+        'Border',
+        'Smallest inward curve',
+        'Edge',
+        'Edge worked',
+        'Put on',
+        'Felt behind',
+        'Colour of the edge',
+        'Sewn onto',
+        'Pinned out damp',
+      ],
+    ],
+    ['ornament', ['Shape', 'Room round the design', 'Seam allowance', 'Opening', 'Pinned out damp']],
+    ['card', ['Cloth', 'Card, folded, width', 'Height', 'Pinned out damp']],
+    [
+      'cushion',
+      [
+        'Room round the design',
+        'Seam allowance',
+        'Panel, finished size, width',
+        'Height',
+        'Backing',
+        'Pinned out damp',
+      ],
+    ],
     ['garment', ['Backing']],
-    ['framed', ['Cover at the back']],
+    ['framed', ['In the hoop', 'Trimmed', 'Cover at the back', 'Pinned out damp']],
+    ['hemmed', []],
   ] as const)('asks for what it depends on, and for nothing else: %s', async (end, labels) => {
     const shown = session.show(EndChoice, { plan: await planAs(end) });
     expect(shown.findAll('.pair label').map(textOf).sort()).toEqual([...labels].sort());

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import LessonLinks from '../../ui/LessonLinks.vue';
 import { formatDuration } from '@junctura/core/measure';
-import { numberedSteps } from '@junctura/core/order';
+import { countSteps, numberedSteps } from '@junctura/core/order';
 import { orderTotals } from '@junctura/core/thread';
 import { computed, ref, type Component } from 'vue';
 import { useWorkings } from '../../session/workings.ts';
@@ -40,7 +40,7 @@ const totals = computed(() => orderTotals(workings.piece, plan.value));
       <p class="cost figure" data-test="order-cost">
         {{
           say.orderCost({
-            steps: numberedSteps(plan.order).length,
+            steps: countSteps(numberedSteps(plan)),
             sittings: totals.sittings,
             time: formatDuration(totals.seconds / 3600),
             threadings: totals.threadings,

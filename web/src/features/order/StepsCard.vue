@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatDuration } from '@junctura/core/measure';
-import { needleName, stitchOfStep } from '@junctura/core/order';
+import { needleName, stitchOfStep, type NumberedLaying } from '@junctura/core/order';
 import LessonLinks from '../../ui/LessonLinks.vue';
 import { lessonsOfStep } from '../../ui/lessonNames.ts';
 import { freeOrder, workAtEnd } from '@junctura/core/piece';
@@ -11,6 +11,7 @@ import { VueDraggable } from 'vue-draggable-plus';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useSelection } from '../../session/selection.ts';
 import { useWorkings } from '../../session/workings.ts';
+import LayingRow from './LayingRow.vue';
 import SittingNeeds from './SittingNeeds.vue';
 import { useOrderList, type OrderLine, type SittingLines } from './useOrderList.ts';
 import * as say from './words.ts';
@@ -24,6 +25,7 @@ const list = useOrderList();
 /** Sittings and steps as one list, so that a step can be dragged from one sitting to another. */
 type Row =
   | { readonly type: 'sitting'; readonly key: string; readonly entry: SittingLines }
+  | { readonly type: 'laying'; readonly key: string; readonly laying: NumberedLaying }
   | { readonly type: 'line'; readonly key: string; readonly line: OrderLine };
 /** With more lines than this only the sitting that is open shows its steps. */
 const MOST_SHOWN = 250;
@@ -35,10 +37,16 @@ const rowsNow = computed(() =>
     const isShown = !isLong.value || openSitting.value === entry.sitting.number;
     return [
       { type: 'sitting', key: `sitting-${entry.sitting.number}`, entry },
-      ...(isShown ? entry.lines.map((line): Row => ({ type: 'line', key: line.key, line })) : []),
+      ...(isShown ? entry.lines.flatMap(rowsOf) : []),
     ];
   }),
 );
+function rowsOf(line: OrderLine): Row[] {
+  return [
+    ...line.lays.map((laying): Row => ({ type: 'laying', key: `laying-${laying.part}`, laying })),
+    { type: 'line', key: line.key, line },
+  ];
+}
 const rows = shallowRef<Row[]>([]);
 watch(rowsNow, (now) => (rows.value = now), { immediate: true });
 
@@ -144,6 +152,7 @@ function threadWords(step: number): string {
           <p v-if="row.entry.carriesOn !== null" class="small soft">{{ say.carriesOn(row.entry.carriesOn) }}</p>
           <SittingNeeds v-if="openSitting === row.entry.sitting.number" :sitting="row.entry.sitting" />
         </template>
+        <LayingRow v-else-if="row.type === 'laying'" :laying="row.laying" />
         <template v-else>
           <div class="head">
             <span class="grip" title="Drag to another place" aria-hidden="true"><GripVertical :size="15" /></span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Pause, Play, SkipBack, SkipForward } from '@lucide/vue';
-import { nameOfLine, numberedAt, numberedSteps, stitchOfStep } from '@junctura/core/order';
+import { countSteps, nameOfLine, numberedAt, numberedSteps, stitchOfStep } from '@junctura/core/order';
 import { useEventListener, useRafFn } from '@vueuse/core';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
@@ -25,7 +25,7 @@ const speed = ref(40);
 
 const order = computed(() => workings.current!.plan.order);
 const count = computed(() => order.value.length);
-const numbered = computed(() => numberedSteps(order.value));
+const numbered = computed(() => numberedSteps(workings.current!.plan));
 const place = computed(() => Math.min(selection.place, count.value));
 const whole = computed(() => Math.floor(place.value + 1e-9));
 const present = computed(() => order.value[whole.value]);
@@ -34,7 +34,7 @@ const words = computed(() => {
   if (!step) return count.value === 0 ? 'Nothing to stitch yet' : 'All stitched';
   const name = nameOfLine([step], workings.current!.plan.parts[step.depth]?.passes ?? [], opened.nameOf);
   const { number } = numberedAt(numbered.value, whole.value);
-  return say.stepOf(number, numbered.value.length, name, stitchOfStep(step).inSentence);
+  return say.stepOf(number, countSteps(numbered.value), name, stitchOfStep(step).inSentence);
 });
 
 let before = 0;

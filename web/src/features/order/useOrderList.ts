@@ -64,7 +64,7 @@ export function useOrderList(): OrderList {
   const order = computed(() => plan.value.order);
   const said = ref<string | null>(null);
 
-  const numbered = computed(() => numberedSteps(order.value));
+  const numbered = computed(() => numberedSteps(plan.value));
   const sittings = computed(() => {
     const { work, parts } = plan.value;
     let next = 0;

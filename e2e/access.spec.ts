@@ -74,7 +74,7 @@ test('the bench, the stitch book, the thread box and the ways in meet WCAG 2.2 A
   page,
 }) => {
   await bench.open();
-  await expect(page.locator('canvas[data-painted]')).toHaveCount(9);
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(12);
   await check(page, 'bench');
   await page.getByRole('button', { name: 'Back up or restore' }).click();
   await expect(page.getByTestId('save-backup')).toBeVisible();
@@ -257,7 +257,7 @@ test('every page does so too in a narrow window, and none is wider than its wind
   };
   await page.setViewportSize({ width: 390, height: 844 });
   await bench.open();
-  await expect(page.locator('canvas[data-painted]')).toHaveCount(9);
+  await expect(page.locator('canvas[data-painted]')).toHaveCount(12);
   await look('bench');
   await page.getByRole('link', { name: 'Thread box' }).click();
   await look('thread box');

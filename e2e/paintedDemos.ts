@@ -12,7 +12,7 @@ const QUALITY = 0.86;
 /** All little pictures of a bench that has nothing but the demo, as they stand there. */
 export async function shownDemos(page: Page, address: string): Promise<DemoPicture[]> {
   await page.goto(address);
-  await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 9);
+  await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 12);
   const shown = await page.locator('.piece').evaluateAll(
     (pieces, quality) =>
       pieces.map((piece) => ({

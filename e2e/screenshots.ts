@@ -22,7 +22,7 @@ async function takeAll(page: Page): Promise<void> {
   await page.waitForTimeout(2500);
   await takeHead(page);
   await page.goto(base);
-  await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 9);
+  await page.waitForFunction(() => document.querySelectorAll('canvas[data-painted]').length >= 12);
   await shot('bench');
   await page.goto(`${base}/stitches/chain`);
   for (let i = 0; i < 14; i++) await page.getByRole('button', { name: 'Back one step' }).click();

@@ -11,6 +11,14 @@ import { radishesPiece, radishesSvg } from './radishes.ts';
 import { rockPoolPiece, rockPoolSvg } from './rockPool.ts';
 import { seedHeadPiece, seedHeadSvg } from './seedHead.ts';
 import { demoThreadBox } from './threadBox.ts';
+import {
+  ladybirdsPiece,
+  ladybirdsSvg,
+  lighthousePiece,
+  lighthouseSvg,
+  strawberryPiece,
+  strawberrySvg,
+} from './threeEnds.ts';
 import { tramPiece, tramSvg } from './tram.ts';
 import { writeRanges } from './makeRange.ts';
 
@@ -35,6 +43,9 @@ const pieces: readonly [name: string, piece: Piece | PieceFile, drawing: string]
   ['seed-head-cloth', seedHeadPiece(), seedHeadSvg()],
   ['paper-boat', boatPiece(), boatSvg()],
   ['moth-on-oak-leaf', mothPiece(), mothSvg()],
+  ['ladybirds-on-a-shirt', ladybirdsPiece(), ladybirdsSvg()],
+  ['strawberry-patch', strawberryPiece(), strawberrySvg()],
+  ['lighthouse', lighthousePiece(), lighthouseSvg()],
 ];
 
 writeRanges();

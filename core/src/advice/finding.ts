@@ -71,7 +71,12 @@ export interface FiguresOf {
     readonly partHours: number;
   };
   /** `a` is its id in the palette. */
-  'lost-in-cloth': { readonly colour: string; readonly a: string; readonly difference: number };
+  'lost-in-cloth': {
+    readonly colour: string;
+    readonly a: string;
+    readonly difference: number;
+    readonly ground: 'cloth' | 'scrap' | 'print';
+  };
   'too-alike': {
     readonly colour: string;
     readonly other: string;

@@ -26,6 +26,9 @@ export interface FindingWords<Id extends FindingId> {
   readonly why: string | ((figures: FiguresOf[Id]) => string);
 }
 
+/** What a colour is seen against. */
+const GROUNDS = { cloth: 'the cloth', scrap: 'the scrap below it', print: 'the print below it' } as const;
+
 /** What each rule of the order asks for, said of the part that comes too early and of the one that comes too late. */
 const BROKEN: Readonly<Record<RuleId, (early: string, late: string) => string>> = {
   own: (early, late) => `“${early}” is worked before “${late}”, although you fixed them the other way round.`,
@@ -281,13 +284,13 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
 
   // Colours.
   'lost-in-cloth': {
-    say: ({ colour, difference }) =>
+    say: ({ colour, difference, ground }) =>
       difference < THRESHOLDS.lostInCloth
-        ? `${colour} is very close to the cloth (difference ${formatNumber(difference)}).`
-        : `${colour} is close to the cloth (difference ${formatNumber(difference)}).`,
-    why: ({ difference }) =>
+        ? `${colour} is very close to ${GROUNDS[ground]} (difference ${formatNumber(difference)}).`
+        : `${colour} is close to ${GROUNDS[ground]} (difference ${formatNumber(difference)}).`,
+    why: ({ difference, ground }) =>
       difference < THRESHOLDS.lostInCloth
-        ? 'From arm’s length it disappears into the cloth.'
+        ? `From arm’s length it disappears into ${GROUNDS[ground]}.`
         : 'From arm’s length its edge is hard to see. Outline it, or choose a deeper shade.',
   },
   'too-alike': {
@@ -346,7 +349,7 @@ export const FINDING_WORDS: { readonly [Id in FindingId]: FindingWords<Id> } = {
         one: `${part}: the marked line is ${mm(markMm)} wide, and the stitch in one strand covers ${mm(coverMm)}.`,
         other: `${part}: the marked line is ${mm(markMm)} wide, and the stitch in ${strands} strands covers ${mm(coverMm)}.`,
       }),
-    why: 'A mark wider than its stitch stays in view unless it comes out.',
+    why: 'This mark doesn’t come out, so what is wider than its stitch stays in view.',
   },
   "can't-trace": {
     say: (figures) =>

@@ -50,7 +50,7 @@ const WORDS: Readonly<Record<RemovalAct, Words>> = {
     caution: null,
   }),
   dry: () => ({
-    text: 'Roll it in a towel, never wring it; lay it flat to dry, or stretch it damp on a board with the grain straight.',
+    text: 'Roll it in a towel, never wring it; lay it flat to dry, its grain straight.',
     caution: null,
   }),
   heat: () => ({

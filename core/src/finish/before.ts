@@ -34,16 +34,11 @@ export function weakestWash({ cloth, plan }: FinishContext): Cloth['wash'] {
   return washes.includes('no') ? 'no' : washes.includes('cool') ? 'cool' : 'hot';
 }
 
-const WASHING = {
-  hot: 'Wash warm with mild soap; iron on the back.',
-  cool: 'Hand-wash cool with mild soap, dry flat; iron on the back, warm at most.',
-  no: 'Do not wash: the cloth, backing or thread can’t take it. Brush it or air it.',
-} as const;
 const KEPT_DRY = 'Keep it dry: card warps. Dust it with a soft brush.';
 
 /** How the finished thing is cared for, at what its weakest part bears. */
 export function careWords(context: FinishContext): string {
-  return context.end === 'card' ? KEPT_DRY : WASHING[weakestWash(context)];
+  return context.end === 'card' ? KEPT_DRY : say.careLabel(weakestWash(context), context.cloth.iron === 'hot');
 }
 
 /** Ends that are washed before they are finished: loops and cut edges must have shrunk and settled. */

@@ -267,7 +267,9 @@ describe('what lies behind the cloth', () => {
   });
 
   it('is fused on a cotton knit, at low heat, and sewn every 7 mm where it is sewn', () => {
-    expect(stepOf(behind('jersey', DISC), 'web').text).toMatch(/low heat/);
+    const knit = { cloth: { kind: 'jersey', colour: '#f0ece0' }, hoop: null } as const;
+    expect(idsOf(ended('garment', {}, knit))).not.toContain('web');
+    expect(stepOf(ended('garment', {}, { ...knit, stabiliser: 'none' }), 'web').text).toMatch(/low heat/);
     const sewn = ended('garment', { backing: 'sewn' });
     const { stitches } = stepOf(sewn, 'backing').amounts;
     // Round the disc of 60 mm, 8 mm outside it.

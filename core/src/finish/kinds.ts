@@ -119,9 +119,9 @@ export interface FinishLook {
   readonly edges: readonly { readonly pass: PlannedPass; readonly colour: string }[];
   /** How high a stuffed thing stands. */
   readonly heights: Heights | null;
-  /** Where a cord or loop hangs it, and lines of fringe, folds and frames about it. */
+  /** Where a cord or loop hangs it, and lines of fringe and seams about it. */
   readonly lines: readonly {
-    readonly kind: 'cord' | 'fringe' | 'fold';
+    readonly kind: 'cord' | 'fringe' | 'seam';
     readonly line: Polyline;
     readonly widthMm: number;
   }[];

@@ -315,3 +315,11 @@ export const castOn = ({ castOn: stitches, dropped, yarns }: KnittedFringe): str
 
 export const knitRows = ({ rows, rowsIn10Cm, dropped, castOn: stitches }: KnittedFringe): string =>
   `Knit ${formatNumber(rows)} rows, ${rowsIn10Cm} in 10 cm. Cast off ${plural(stitches - dropped, 'stitch', 'stitches')}, drop the other ${dropped} and let them run down to the first row.`;
+
+export function careLabel(wash: 'hot' | 'cool' | 'no', isHotIron: boolean): string {
+  if (wash === 'no') return 'Do not wash: the cloth, backing or thread can’t take it. Brush it or air it.';
+  if (wash === 'cool') return 'Hand-wash cool with mild soap, dry flat; iron on the back, warm at most.';
+  return isHotIron
+    ? 'Wash warm with mild soap; iron on the back.'
+    : 'Wash warm with mild soap; iron on the back, warm at most.';
+}

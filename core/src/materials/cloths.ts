@@ -151,7 +151,7 @@ const KINDS = [
     slubs: 0.1,
     stretches: true,
     iron: 'warm',
-    wash: 'cool',
+    wash: 'hot',
   },
   {
     id: 'felt',

@@ -23,6 +23,7 @@ export { inTheWay, notKept, type InTheWay } from './inTheWay.ts';
 export { becauseOf, type Because } from './because.ts';
 export { isTying, needleName, needleOfStep, stepsOf, stitchOfStep, type Step } from './steps.ts';
 export { ZONES } from './zones.ts';
+export { layingsOf } from './layings.ts';
 export { countSteps, numberedAt, numberedSteps, type NumberedLaying, type NumberedStep } from './stepNumbers.ts';
 export { nameOfStep, stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';
 export { layerOfStep, nameOfLine } from './stepNames.ts';

@@ -8,6 +8,9 @@ import moth from '@junctura/demo/pieces/moth-on-oak-leaf.junctura.json?url';
 import kite from '@junctura/demo/pieces/kite.junctura.json?url';
 import radishes from '@junctura/demo/pieces/market-radishes.junctura.json?url';
 import seedHead from '@junctura/demo/pieces/seed-head-cloth.junctura.json?url';
+import ladybirds from '@junctura/demo/pieces/ladybirds-on-a-shirt.junctura.json?url';
+import lighthouse from '@junctura/demo/pieces/lighthouse.junctura.json?url';
+import strawberry from '@junctura/demo/pieces/strawberry-patch.junctura.json?url';
 import tram from '@junctura/demo/pieces/night-tram.junctura.json?url';
 import rockPoolPicture from '@junctura/demo/pictures/rock-pool.webp';
 import boatPicture from '@junctura/demo/pictures/paper-boat.webp';
@@ -17,6 +20,9 @@ import mothPicture from '@junctura/demo/pictures/moth-on-oak-leaf.webp';
 import kitePicture from '@junctura/demo/pictures/kite.webp';
 import radishesPicture from '@junctura/demo/pictures/market-radishes.webp';
 import seedHeadPicture from '@junctura/demo/pictures/seed-head-cloth.webp';
+import ladybirdsPicture from '@junctura/demo/pictures/ladybirds-on-a-shirt.webp';
+import lighthousePicture from '@junctura/demo/pictures/lighthouse.webp';
+import strawberryPicture from '@junctura/demo/pictures/strawberry-patch.webp';
 import tramPicture from '@junctura/demo/pictures/night-tram.webp';
 import * as say from './words.ts';
 
@@ -93,6 +99,28 @@ export const DEMOS: readonly Demo[] = [
     about: 'A 70 mm patch on dark felt; its edge is still to come.',
     url: tram,
     picture: tramPicture,
+  },
+  {
+    id: 'demo-ladybirds',
+    name: 'Ladybirds on a shirt',
+    about:
+      'On jersey, held in the hand: a backing before the first stitch, small stitches, ends that hold in the wash.',
+    url: ladybirds,
+    picture: ladybirdsPicture,
+  },
+  {
+    id: 'demo-strawberry',
+    name: 'Strawberry patch',
+    about: 'A patch to iron on: edged through its web, pressed from the inside, its corners held.',
+    url: strawberry,
+    picture: strawberryPicture,
+  },
+  {
+    id: 'demo-lighthouse',
+    name: 'Lighthouse',
+    about: 'Stays in the hoop that it is stitched in, and hangs in it.',
+    url: lighthouse,
+    picture: lighthousePicture,
   },
 ];
 

@@ -27,6 +27,7 @@ const FRINGE = {
 } as const;
 const SLOPE_CELLS = 2;
 const STEEPEST = 1.7;
+const SEAM = { hollow: 'rgb(30 24 16 / 22%)', stitch: 'rgb(255 252 244 / 55%)' } as const;
 const CORD = { dark: '#7c5a34', light: '#b98d57' } as const;
 const GRAIN = { lines: 90, colour: 'rgb(52 34 16 / 14%)' } as const;
 
@@ -58,6 +59,7 @@ function* paintFinished(
     brush.restore();
   };
   within(() => paintCloth(brush, scene.cloth, scene.clothColour, lens));
+  for (const { kind, line, widthMm } of look.lines) if (kind === 'seam') paintSeam(brush, line, widthMm, lens);
   yield;
   yield* paintWork(brush, scene, lens);
   const { heights } = look;
@@ -186,6 +188,21 @@ function paintFringe(brush: Brush, { points }: Polyline, deepMm: number, lens: L
     brush.strokeStyle = FRINGE.colours[i]!;
     brush.stroke(path);
   });
+}
+
+/** A seam: the cloth sinks along it, and its stitches catch the light. */
+function paintSeam(brush: Brush, line: Polyline, widthMm: number, lens: Lens): void {
+  const path = linePath(line, lens);
+  const px = widthMm * lens.pxPerMm;
+  brush.save();
+  brush.lineWidth = px;
+  brush.strokeStyle = SEAM.hollow;
+  brush.stroke(path);
+  brush.lineWidth = 0.35 * px;
+  brush.strokeStyle = SEAM.stitch;
+  brush.setLineDash([2.2 * px, 0.9 * px]);
+  brush.stroke(path);
+  brush.restore();
 }
 
 function paintCord(brush: Brush, line: Polyline, widthMm: number, lens: Lens): void {

@@ -2,7 +2,7 @@ import { workedIn, type PlannedPass, type WorkedThread } from '@junctura/core/wo
 import type { Workings } from '@junctura/core/advice';
 import { clothOf, type Cloth } from '@junctura/core/materials';
 import { Memory } from '@junctura/core/measure';
-import { threadOfStep, type Step } from '@junctura/core/order';
+import { layingsOf, threadOfStep, type Step } from '@junctura/core/order';
 import type { Plan } from '@junctura/core/thread';
 import type { Region } from '@junctura/core/geometry';
 import { type Piece, type Scrap, shownColour } from '@junctura/core/piece';
@@ -171,10 +171,15 @@ export function growingScene(piece: Piece, { plan }: Workings, steps: readonly S
     clothColour: piece.cloth.colour,
     light: DAYLIGHT,
     threads: steps.map(({ key }) => painted(numbers.get(key)!)),
-    // Scraps are laid before anything is stitched.
-    scraps: scrapsOf(piece, plan, asItIs, () => 0),
+    scraps: scrapsOf(piece, plan, asItIs, laidAt(steps, plan)),
     otherwise: null,
   };
+}
+
+/** How many steps are worked before the scrap of a part is laid, by its place from back to front; print is there from the first. */
+function laidAt(steps: readonly Step[], { parts }: Plan): (depth: number) => number {
+  const places = new Map(layingsOf(steps, parts).map(({ depth, at }) => [depth, at]));
+  return (depth) => places.get(depth) ?? 0;
 }
 
 /** Cloth on the cloth, as it is seen. @param after how many threads lie below what has a place from back to front */
@@ -184,11 +189,12 @@ function scrapsOf(
   seen: (hex: string) => string,
   after: (depth: number) => number,
 ): PaintedScrap[] {
-  return parts.flatMap(({ part, placed }, depth): PaintedScrap[] => {
+  const scraps = parts.flatMap(({ part, placed }, depth): PaintedScrap[] => {
     if ((!part.scrap && !part.printed) || placed.shape.region.length === 0) return [];
     const hex = seen(part.scrap?.hex ?? shownColour(piece, part.colour).hex);
     return [{ region: placed.shape.region, scrap: part.scrap, hex, after: after(depth) }];
   });
+  return scraps.sort((a, b) => a.after - b.after);
 }
 
 /** A picture of passes that belong to no piece, all in one colour. */

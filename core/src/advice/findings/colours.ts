@@ -86,12 +86,12 @@ export function colourFindings(piece: PlanInput, plan: Plan, memory: Memory): Fi
 export function clothColourFindings(piece: PlanInput, plan: Plan, memory: Memory): Finding[] {
   if (piece.use === 'whitework') return [];
   const grounds = groundsOf(piece, plan, memory);
-  const hexes = [...new Set([piece.cloth.colour, ...grounds.values()])];
+  const hexes = [...new Set([piece.cloth.colour, ...[...grounds.values()].map(({ hex }) => hex)])];
   return piece.palette.flatMap((colour): Finding[] => {
     const { name, hex } = memory.made(COLOUR_NAME, [], colour, colour.id);
     const lab = labOf(hex);
     const differences = new Map(hexes.map((ground) => [ground, hundredths(deltaE(labOf(ground), lab))]));
-    const difference = (depth: number): number => valueOf(differences, grounds.get(depth) ?? piece.cloth.colour);
+    const difference = (depth: number): number => valueOf(differences, grounds.get(depth)?.hex ?? piece.cloth.colour);
     // Parts are looked through only for a colour that some ground would swallow.
     if ([...differences.values()].every((apart) => apart >= THRESHOLDS.closeToCloth)) return [];
     const lost = plan.parts.findIndex(
@@ -108,7 +108,12 @@ export function clothColourFindings(piece: PlanInput, plan: Plan, memory: Memory
       {
         id: 'lost-in-cloth',
         part: plan.parts[lost]!.part.id,
-        figures: { colour: name, a: colour.id, difference: difference(lost) },
+        figures: {
+          colour: name,
+          a: colour.id,
+          difference: difference(lost),
+          ground: grounds.get(lost)?.kind ?? 'cloth',
+        },
       },
     ];
   });
@@ -164,8 +169,14 @@ function placesBeside({ shape }: PlacedShape): Place[] {
   return places;
 }
 
-/** The colour of the scrap or print that a part lies upon, by its place from back to front; none where it lies on the cloth. */
-function groundsOf(piece: PlanInput, { parts }: Plan, memory: Memory): ReadonlyMap<number, string> {
+/** What a part is seen against, where that is not the cloth. */
+interface Ground {
+  readonly kind: 'scrap' | 'print';
+  readonly hex: string;
+}
+
+/** The scrap or print that a part lies upon, by its place from back to front; none where it lies on the cloth. */
+function groundsOf(piece: PlanInput, { parts }: Plan, memory: Memory): ReadonlyMap<number, Ground> {
   const scraps = laidScraps(
     parts.map(({ part }) => part),
     parts.map(({ placed }) => placed),
@@ -173,11 +184,12 @@ function groundsOf(piece: PlanInput, { parts }: Plan, memory: Memory): ReadonlyM
   );
   if (scraps.length === 0) return new Map();
   return new Map(
-    parts.flatMap(({ placed }, depth): [number, string][] => {
+    parts.flatMap(({ placed }, depth): [number, Ground][] => {
       const below = topmostBelow(scraps, placed, depth);
       if (below === null) return [];
       const { part } = parts[below]!;
-      return [[depth, part.scrap?.hex ?? colourName(colourOf(piece, part.colour)).hex]];
+      if (part.scrap) return [[depth, { kind: 'scrap', hex: part.scrap.hex }]];
+      return [[depth, { kind: 'print', hex: colourName(colourOf(piece, part.colour)).hex }]];
     }),
   );
 }
@@ -252,7 +264,7 @@ function offTheCloth({ piece, plan, finding, memory }: Case<'lost-in-cloth'>): O
   const depth = plan.parts.findIndex(({ part }) => part.id === finding.part);
   const part = plan.parts[depth]?.part;
   if (!part) return [];
-  const ground = labOf(groundsOf(piece, plan, memory).get(depth) ?? piece.cloth.colour);
+  const ground = labOf(groundsOf(piece, plan, memory).get(depth)?.hex ?? piece.cloth.colour);
   const lab = labOf(colourName(colourOf(piece, a)).hex);
   const standingOut = shadesFor(plan, a, a).filter((shade) => deltaE(shade.lab, ground) >= THRESHOLDS.closeToCloth);
   const nearest = least(standingOut, (shade) => deltaE(shade.lab, lab));

@@ -130,7 +130,7 @@ function coverFindings(piece: PlanInput, part: Part, placed: PlacedShape, pass: 
   if (pass.role !== 'filling') return found;
   const mark = markOf(piece.mark);
   const coverMm = hundredths(kind.coverWidths * pass.laidMm);
-  if (kind.worksOn === 'line' && placed.kind === 'line' && coverMm < mark.lineMm) {
+  if (kind.worksOn === 'line' && placed.kind === 'line' && mark.comesOutBy === 'nothing' && coverMm < mark.lineMm) {
     found.push(['line-not-covered', { coverMm, markMm: mark.lineMm, strands: pass.strands }]);
   }
   const drawnMm = hundredths((part.strokeMm ?? 0) * piece.placement.scale);

@@ -16,6 +16,7 @@ import {
   type FinishContext,
 } from '../context.ts';
 import type { FinishStep, Template } from '../kinds.ts';
+import { hemmedAbout, shirtAbout } from '../garmentShape.ts';
 import { grown, outerRings, rectangleRing, sizeOf } from '../outlines.ts';
 import { backStitched, sewn, SEWN_ENDS_MM, together, whippedAlong } from '../sewing.ts';
 import * as say from '../words.ts';
@@ -84,19 +85,28 @@ function care(context: FinishContext): FinishStep {
 }
 
 export function garment(context: FinishContext): EndPlan {
-  const { steps, template, materials } = backing(context);
+  const { behind, finish, box } = context;
+  // What was fused or tacked behind before the first stitch stays, and is backing enough unless another was chosen.
+  const isBacked = behind.leavesBy === 'trimming' && finish.backing === null;
+  const { steps, template, materials } = isBacked
+    ? { steps: [anchored(context)], template: null, materials: [] }
+    : backing(context);
   return {
     steps: [...steps, care(context)],
     materials,
-    templates: [template],
-    problems: fusingProblems(context),
-    look: plainLook([], {
-      kind: 'cloth',
-      cloth: context.cloth,
-      colour: context.piece.cloth.colour,
-    }),
+    templates: template ? [template] : [],
+    problems: isBacked ? [] : fusingProblems(context),
+    look: seamed(shirtAbout(box)),
   };
 }
+
+/** Something that was made before it was stitched on, on a table, with its seams. */
+function seamed({ form, seams }: ReturnType<typeof shirtAbout>): EndPlan['look'] {
+  const lines = seams.map((line) => ({ kind: 'seam' as const, line, widthMm: SEAM_WIDTH_MM }));
+  return { ...plainLook(form, TABLE), lines };
+}
+
+const SEAM_WIDTH_MM = 1.1;
 
 /** Already hemmed: pressed, and done. */
 export function hemmed(context: FinishContext): EndPlan {
@@ -105,7 +115,7 @@ export function hemmed(context: FinishContext): EndPlan {
     materials: [],
     templates: [],
     problems: [],
-    look: plainLook([], { kind: 'cloth', cloth: context.cloth, colour: context.piece.cloth.colour }),
+    look: seamed(hemmedAbout(context.worked, ...middleOfBox(context.box))),
   };
 }
 

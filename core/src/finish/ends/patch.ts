@@ -178,7 +178,7 @@ function ironedOn({ inSentence }: Cloth, corners: number, ontoMm: number): PutOn
     steps: [
       {
         id: 'peel',
-        text: 'Let it cool, then peel the paper off the back, starting at a corner; scratch it with a needle if it won’t start.',
+        text: 'Peel the paper off the back, starting at a corner; scratch it with a needle if it won’t start.',
         amounts: {},
         seconds: 60 * MINUTES.peel,
         caution: null,

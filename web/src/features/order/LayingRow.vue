@@ -18,7 +18,7 @@ const hex = computed(() => opened.piece.drawing.parts.find(({ id }) => id === pr
 <template>
   <details class="laying">
     <summary>
-      <span class="figure number">{{ laying.number }}</span>
+      <span class="figure small soft">{{ laying.number }}</span>
       <i class="cloth" :style="{ background: hex }"></i>
       <span class="title">{{ say.layTheScrap(opened.nameOf(laying.part)) }}</span>
       <span class="figure small">{{ formatDuration(how.seconds / 3600) }}</span>
@@ -33,15 +33,15 @@ const hex = computed(() => opened.piece.drawing.parts.find(({ id }) => id === pr
 <style scoped>
 summary {
   display: grid;
-  grid-template-columns: 1.6em 22px 1fr auto;
-  gap: 8px;
+  grid-template-columns: 1.4em 16px 1fr auto;
+  gap: 6px;
   align-items: center;
-  padding: 6px 0 6px 22px;
+  padding: 6px 8px 6px 14px;
   cursor: pointer;
 }
 .cloth {
-  width: 22px;
-  height: 16px;
+  width: 16px;
+  height: 12px;
   border: 1px solid rgb(0 0 0 / 25%);
 }
 ol {

@@ -21,7 +21,9 @@ export type PlainCode =
   | 'tacked'
   | 'comes-printed'
   | 'is-printed'
-  | 'one-try';
+  | 'one-try'
+  | 'holds-knit'
+  | 'drags-knit';
 
 /** Why a way of marking fits a piece, or does not: a code with what its sentence tells. */
 export type WayReason =

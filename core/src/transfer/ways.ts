@@ -165,6 +165,11 @@ const RULES: readonly Rule[] = [
     if (mark.id !== 'printed') return null;
     return facts.isPrinted ? verdict(60, 'is-printed', mark, facts) : verdict(-30, 'comes-printed', mark, facts);
   },
+  function onKnits(mark, facts) {
+    if (!facts.cloth.stretches) return null;
+    if (mark.id === 'film') return verdict(20, 'holds-knit', mark, facts);
+    return mark.isLaidOn || mark.id === 'printed' ? null : verdict(-10, 'drags-knit', mark, facts);
+  },
   (mark, facts) => (mark.id === 'transfer-ink' ? verdict(-10, 'one-try', mark, facts) : null),
 ];
 

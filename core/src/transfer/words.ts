@@ -25,6 +25,8 @@ const WORDS: Readonly<Record<PlainCode, (mark: Mark, cloth: Cloth) => string>> =
   'is-printed': () => 'This design is on the cloth already: you marked parts of it as printed.',
   'comes-printed': () => 'Only for cloth that comes printed.',
   'one-try': () => 'You get one try: once ironed on, it stays.',
+  'holds-knit': (_, { inSentence }) => `It holds ${inSentence} flat while you stitch, and nothing is dragged over it.`,
+  'drags-knit': (_, { inSentence }) => `A point drags ${inSentence} along: draw only once the backing lies behind it.`,
 };
 
 /** More colours than this are not named one by one. */

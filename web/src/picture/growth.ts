@@ -49,7 +49,7 @@ export class Growth {
     // What is kept of bare cloth is one of them.
     this.keepEvery = Math.max(1, Math.ceil(scene.threads.length / (kept - 1)));
     paintCloth(this.whole.brush, scene.cloth, scene.clothColour, this.lens);
-    for (const scrap of scene.scraps) paintScrap(this.whole.brush, scrap, this.lens);
+    this.layScraps();
     this.keep();
   }
 
@@ -76,6 +76,7 @@ export class Growth {
       if (this.steps < wanted) {
         yield* paintFront(this.whole.brush, threads[this.steps]!, this.lens);
         this.steps++;
+        this.layScraps();
         this.isShown = false;
         if (this.steps % this.keepEvery === 0) this.keep();
         yield;
@@ -95,6 +96,13 @@ export class Growth {
     copy(this.whole, this.partly);
     this.stitches = 0;
     this.isShown = true;
+  }
+
+  /** The scraps that are laid before the next step. */
+  private layScraps(): void {
+    for (const scrap of this.scene.scraps) {
+      if (scrap.after === this.steps) paintScrap(this.whole.brush, scrap, this.lens);
+    }
   }
 
   private goBack(step: number): void {

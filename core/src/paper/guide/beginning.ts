@@ -125,7 +125,7 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
       ? [row(sayPaper.hoopOf(hoopSizeText(piece.hoop, options.units)), insideText(piece.hoop, mm), '1')]
       : []),
     ...(piece.hoop?.bound && needs ? [row(say.BINDING_TAPE, '', mm(needs.tapeMm))] : []),
-    ...needles.map((name) => row(say.needleOf(name), stitched.includes(name) ? '' : say.FOR_FINISH, '1')),
+    ...needles.map((name) => row(say.needleOf(name), needleDetail(stitched.includes(name), cloth.stretches), '1')),
     row(mark.name, mark.traced ? say.AND_WINDOW : '', '1'),
     row(say.OTHER_TOOLS, '', '1'),
     ...(behind.sizeMm
@@ -143,6 +143,12 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
     ...(tools.pins > 0 ? [row(say.PINS, say.FOR_FINISH, say.pins(tools.pins))] : []),
     ...(tools.hasIron ? [row(say.IRON, say.FOR_FINISH, '1')] : []),
   ];
+}
+
+/** What a needle is for; on a knit, which point it has. */
+function needleDetail(isStitched: boolean, isKnit: boolean): string {
+  if (!isStitched) return say.FOR_FINISH;
+  return isKnit ? say.ROUNDED_POINT : '';
 }
 
 /** Cloth round a design without a hoop, both sides together, mm. */

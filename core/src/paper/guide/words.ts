@@ -240,6 +240,7 @@ export const AND_WINDOW = 'and a window or light box to trace at';
 export const PINS = 'Pins';
 export const IRON = 'Iron, towel and pressing cloth';
 export const BEHIND_FIRST = 'laid behind before you stitch';
+export const ROUNDED_POINT = 'with a rounded point, which slips between the loops of a knit';
 export const needleOf = (name: string): string => `Needle: ${name}`;
 export const sameThread = (letter: string, colour: string): string => `for the edge, in thread ${letter} (${colour})`;
 

@@ -209,7 +209,7 @@ const CASES: [FindingId, Piece][] = [
   ['heat-sets', pieceOf(square, { mark: 'water-pen', cloth: { kind: 'felt', colour: '#ffffff' } })],
   ['water-spoils', pieceOf(square, { mark: 'film', cloth: { kind: 'silk', colour: '#ffffff' } })],
   ['part-too-small', worked(pieceOf('<rect width="0.4" height="9" fill="#a33"/>'), pass('satin', 6))],
-  ['line-not-covered', worked(pieceOf('<path d="M0 0H30" stroke="#a33"/>', { mark: 'water-pen' }), pass('back', 1))],
+  ['line-not-covered', worked(pieceOf('<path d="M0 0H30" stroke="#a33"/>', { mark: 'pencil' }), pass('back', 1))],
   ['span-too-long', worked(pieceOf(square, { use: 'worn' }), pass('satin'))],
   ['span-too-short', worked(pieceOf('<rect width="1" height="20" fill="#a33"/>'), pass('satin', 1))],
   ['cloth-shows', worked(pieceOf(square), pass('satin', 2, { spacingMm: 1 }))],

@@ -3,6 +3,7 @@ import { getsWet, runningColours, threadsOf, type RemovalAct } from '../transfer
 import { stepsAfterStitching, type FinishingStep } from './afterStitching.ts';
 import type { End } from '../piece/index.ts';
 import { CAUTIONS, threadEnds, type FinishContext } from './context.ts';
+import { isMade } from './endNames.ts';
 import type { FinishProblem, FinishStep } from './kinds.ts';
 import * as say from './words.ts';
 
@@ -109,7 +110,7 @@ const WET: ReadonlySet<RemovalAct> = new Set<RemovalAct>(['rinse-cold', 'rinse-w
 function isStretched(context: FinishContext, said: readonly FinishingStep[], isWet: boolean): boolean {
   const { finish, end } = context;
   // A garment, and what is hemmed already, is neither pinned nor stretched: it dries as it lies.
-  if (weakestWash(context) === 'no' || end === 'garment' || end === 'hemmed') return false;
+  if (weakestWash(context) === 'no' || isMade(end)) return false;
   if (finish.stretching !== 'as-needed') return finish.stretching === 'always';
   return isWet || said.every(({ act }) => act !== 'press');
 }

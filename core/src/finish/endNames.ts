@@ -14,6 +14,11 @@ export const END_NAMES: Readonly<Record<End, { readonly name: string; readonly s
   hemmed: { name: 'Already hemmed', says: 'a napkin, bag or cover: pressed, and done' },
 };
 
+/** Whether a piece was made before it was stitched on, so that no cloth is cut for it. */
+export function isMade(end: End): boolean {
+  return end === 'garment' || end === 'hemmed';
+}
+
 /** What each act is called in a list. */
 export const ACT_NAMES: Readonly<Record<FinishAct, string>> = {
   untack: 'Take out the tacks',

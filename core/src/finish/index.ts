@@ -20,4 +20,4 @@ export { materialInWords } from './materialWords.ts';
 export { brokenFinishRules } from './orderRules.ts';
 export { amountsInWords } from './words.ts';
 export { finishTools, type FinishTools } from './tools.ts';
-export { ACT_NAMES, END_NAMES } from './endNames.ts';
+export { ACT_NAMES, END_NAMES, isMade } from './endNames.ts';

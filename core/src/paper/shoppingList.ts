@@ -24,9 +24,9 @@ import {
   type Needle,
   type ThreadId,
 } from '../materials/index.ts';
-import { materialInWords, type FinishMaterial } from '../finish/index.ts';
+import { isMade, materialInWords, type FinishMaterial } from '../finish/index.ts';
 import { Memory, formatMoney, formatNumber, formatThread, plural, type UnitSystem } from '../measure/index.ts';
-import type { Piece } from '../piece/index.ts';
+import { endOf, type Piece } from '../piece/index.ts';
 import { textPages } from './textPages.ts';
 import type { Page } from './sheets.ts';
 import * as say from './words.ts';
@@ -228,7 +228,8 @@ function otherThings(
     ];
     const cut = `${cm(across)} × ${cm(upright)}`;
     const left = clothFor(basket, cloth.id, across, upright);
-    put(`cloth-${cloth.id}`, 'cloth', cloth.name, cut, 'piece', left !== null);
+    // What is stitched on a shirt or a napkin needs no cloth.
+    if (!isMade(endOf(piece))) put(`cloth-${cloth.id}`, 'cloth', cloth.name, cut, 'piece', left !== null);
     const size = hoopSizeText(piece.hoop, units);
     put(
       `hoop-${piece.hoop.nominalMm}`,

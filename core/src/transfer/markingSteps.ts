@@ -35,7 +35,7 @@ const BY_MARK: Readonly<Record<MarkId, readonly string[]>> = {
   ],
   film: [
     'Print or trace the pattern onto the film, with the printed side up, and let the ink dry.',
-    'Smooth the film onto the cloth in the hoop, middle on middle, and tack it down.',
+    'Smooth the film onto the cloth, middle on middle, and tack it down.',
     'Stitch through film and cloth together; do not wet it before the last stitch.',
   ],
   tissue: [

@@ -1,5 +1,5 @@
 import { spreadOfPositions } from '../../drawing/index.ts';
-import { END_NAMES, finishTools, materialInWords } from '../../finish/index.ts';
+import { END_NAMES, finishTools, isMade, materialInWords } from '../../finish/index.ts';
 import {
   clothOf,
   hoopNeeds,
@@ -120,12 +120,14 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
   );
   const mark = markOf(piece.mark);
   return [
-    row(cloth.name, cloth.weave === 'felt' ? '' : say.CUT_BY_THREAD, size),
+    isMade(finish.end)
+      ? row(cloth.name, say.STITCHED_ON, '1')
+      : row(cloth.name, cloth.weave === 'felt' ? '' : say.CUT_BY_THREAD, size),
     ...(piece.hoop
       ? [row(sayPaper.hoopOf(hoopSizeText(piece.hoop, options.units)), insideText(piece.hoop, mm), '1')]
       : []),
     ...(piece.hoop?.bound && needs ? [row(say.BINDING_TAPE, '', mm(needs.tapeMm))] : []),
-    ...needles.map((name) => row(say.needleOf(name), needleDetail(stitched.includes(name), cloth.stretches), '1')),
+    ...needles.map((name) => row(say.needleOf(name), stitched.includes(name) ? '' : say.FOR_FINISH, '1')),
     row(mark.name, mark.traced ? say.AND_WINDOW : '', '1'),
     row(say.OTHER_TOOLS, '', '1'),
     ...(behind.sizeMm
@@ -145,12 +147,6 @@ function otherRows({ piece, plan, finish, letters, options }: GuideContext): Mat
   ];
 }
 
-/** What a needle is for; on a knit, which point it has. */
-function needleDetail(isStitched: boolean, isKnit: boolean): string {
-  if (!isStitched) return say.FOR_FINISH;
-  return isKnit ? say.ROUNDED_POINT : '';
-}
-
 /** Cloth round a design without a hoop, both sides together, mm. */
 const AROUND_MM = 100;
 
@@ -159,11 +155,11 @@ function insideText(hoop: NonNullable<GuideContext['piece']['hoop']>, mm: (lengt
   return sayPaper.insideSize(mm(2 * a), a === b ? null : mm(2 * b));
 }
 
-function mountingSteps({ piece, plan, options }: GuideContext): string[] {
+function mountingSteps({ piece, plan, finish, options }: GuideContext): string[] {
   const cloth = clothOf(piece.cloth.kind);
   const { hoop } = piece;
   const { steps: laidBehind } = behindCloth(piece, plan);
-  const first = [say.mountFirst(cloth.weave === 'felt'), ...laidBehind];
+  const first = [isMade(finish.end) ? say.MOUNT_MADE : say.mountFirst(cloth.weave === 'felt'), ...laidBehind];
   if (cloth.stretches) return [...first, hoop ? say.MOUNT_KNIT : say.HOLD_KNIT, ...(hoop ? [say.TAKE_OFF] : [])];
   if (!hoop) return [...first, say.MOUNT_NONE];
   const tape = formatLength(hoopNeeds(hoop).tapeMm / 2, options.units);

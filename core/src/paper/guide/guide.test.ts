@@ -91,6 +91,9 @@ describe('callouts', () => {
 });
 
 const DEMOS = [
+  'ladybirds-on-a-shirt',
+  'strawberry-patch',
+  'lighthouse',
   'bramble-spray',
   'harbour-cat',
   'kite',
@@ -205,6 +208,13 @@ function holds({ piece, plan, finish, guide }: Made): void {
 
 describe('the guide, read as a page', () => {
   it.each(DEMOS)('of %s has all, and nothing else', (name) => holds(made(demoPiece(name))));
+
+  it.each(['ladybirds-on-a-shirt', 'market-radishes'])('of %s, which has no hoop, speaks of none', (name) => {
+    const { text } = readGuide(guideHtml(made(demoPiece(name)).guide, null));
+    expect(
+      text.match(/[^.]*\bhoop\b[^.]*/gi)?.filter((sentence) => !sentence.includes('without a hoop')) ?? [],
+    ).toEqual([]);
+  });
 
   it.each(MOTIFS)('of a drawing has all, and nothing else: %s', (name) => holds(made(motif(name))));
 

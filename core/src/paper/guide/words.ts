@@ -135,6 +135,11 @@ export const OTHER_TOOLS = 'Sharp small scissors for thread';
 
 export const pins = (count: number): string => plural(count, 'pin');
 
+export const MOUNT_MADE =
+  'Wash and press it first: what shrinks later puckers round the stitches. Lay it flat and mark the middle of the design with a pin.';
+
+export const STITCHED_ON = 'that you stitch on: nothing is cut from it';
+
 export const mountFirst = (isFelt: boolean): string =>
   isFelt
     ? 'Fold the cloth in half both ways and pinch the middle.'
@@ -240,7 +245,6 @@ export const AND_WINDOW = 'and a window or light box to trace at';
 export const PINS = 'Pins';
 export const IRON = 'Iron, towel and pressing cloth';
 export const BEHIND_FIRST = 'laid behind before you stitch';
-export const ROUNDED_POINT = 'with a rounded point, which slips between the loops of a knit';
 export const needleOf = (name: string): string => `Needle: ${name}`;
 export const sameThread = (letter: string, colour: string): string => `for the edge, in thread ${letter} (${colour})`;
 
@@ -253,8 +257,8 @@ export const TAKE_OFF = 'Take the cloth out of the hoop whenever you stop for mo
 
 export const tidyFirst = (tails: number): string =>
   byCount(tails, {
-    one: 'First turn the hoop over and weave in the loose tail on the back.',
-    other: `First turn the hoop over and weave in the ${formatNumber(tails)} loose tails on the back.`,
+    one: 'First turn the work over and weave in the loose tail on the back.',
+    other: `First turn the work over and weave in the ${formatNumber(tails)} loose tails on the back.`,
   });
 
 export const STARTS = {

@@ -79,5 +79,5 @@ export const cutBehind = (across: string, upright: string): string => `Cut it ${
 
 export const holdKnit = (isHooped: boolean): string =>
   isHooped
-    ? 'Close the hoop only until the knit lies flat, never drum-tight: what is stretched puckers when it is let go. Use a needle with a rounded point.'
-    : 'Hold it lightly and unstretched, keep the stitches small, and use a needle with a rounded point.';
+    ? 'Close the hoop only until the knit lies flat, never drum-tight: what is stretched puckers when it is let go. Use a ball-point needle.'
+    : 'Hold it lightly and unstretched, keep the stitches small, and use a ball-point needle.';

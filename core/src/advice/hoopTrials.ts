@@ -4,7 +4,7 @@ import { fitToHoop, keepsSize, pointsOf, type PlacedShape } from '../drawing/ind
 import { placesOf } from '../geometry/index.ts';
 import { innerHalvesMm, outerHalvesMm } from '../materials/index.ts';
 import { findPositions } from '../order/index.ts';
-import type { Hoop, Piece } from '../piece/index.ts';
+import type { HoopPlace, Hoop, Piece } from '../piece/index.ts';
 import type { FindingId } from './finding.ts';
 import type { Planner, Workings } from './planner.ts';
 
@@ -57,7 +57,7 @@ function heldIn(hoop: Hoop, { parts, hoop: room }: Workings['plan']): HeldInHoop
 }
 
 /** Whether the ring of a hoop lies on a part: some of it is outside the inner ring and some inside the outer one. */
-function liesUnderRing({ shape }: PlacedShape, hoop: Hoop, [cx, cy]: readonly [number, number]): boolean {
+function liesUnderRing({ shape }: PlacedShape, hoop: Hoop, [cx, cy]: HoopPlace): boolean {
   const away = ([a, b]: readonly [number, number], x: number, y: number): number =>
     Math.hypot((x - cx) / a, (y - cy) / b);
   const [inner, outer] = [innerHalvesMm(hoop), outerHalvesMm(hoop)];

@@ -13,7 +13,7 @@ export {
   type Room,
 } from './fit.ts';
 export { CUT_SHAPE, isTooLarge, LARGEST_PART_MM, PATH_REACH, WHOLE_SHAPE } from './shapeCutter.ts';
-export { clearInHoopMm, hoopAboutAll, insideEllipseMm, positionsOf, spreadOfPositions } from './hoopRoom.ts';
+export { clearInHoopMm, hoopAboutAll, hoopAt, insideEllipseMm, positionsOf, spreadOfPositions } from './hoopRoom.ts';
 export { groupLikeParts, likeInOtherColours, likeSets } from './likeParts.ts';
 export { circleAround, designCircle, designPoints } from './designCircle.ts';
 export {

@@ -89,7 +89,7 @@ function holdsNot(
 /** The cloth that is cut for the hoop may be less than the finished thing takes. */
 function clothShort(piece: Piece, clothMm: EndPlan['clothMm']): FinishProblem[] {
   if (!piece.hoop || !clothMm) return [];
-  const { clothAcrossMm, clothUprightMm } = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
+  const { clothAcrossMm, clothUprightMm } = hoopNeeds(piece.hoop, spreadOfPositions(piece));
   if (clothMm[0] <= clothAcrossMm + 1 && clothMm[1] <= clothUprightMm + 1) return [];
   const text = say.cutLarger(clothMm, [clothAcrossMm, clothUprightMm]);
   return [{ id: 'cloth-too-small', stops: false, text }];

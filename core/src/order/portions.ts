@@ -1,9 +1,10 @@
 import { placeAt } from '../geometry/index.ts';
-import { innerHalvesMm } from '../materials/index.ts';
+import { innerHalvesMm, type HoopSize } from '../materials/index.ts';
 import { Memory, stage } from '../measure/index.ts';
-import type { Hoop } from '../piece/index.ts';
+import type { Hoop, HoopPlace } from '../piece/index.ts';
 import type { PlannedPart, WorkedThread } from '../work/index.ts';
-import { insideEllipseMm } from '../drawing/index.ts';
+import { hoopAt, insideEllipseMm } from '../drawing/index.ts';
+import { sizeOf } from './positions/units.ts';
 import type { WorkStep } from './workOrder.ts';
 import { threadWhere } from './threadWhere.ts';
 import { zonesOf } from './zones.ts';
@@ -16,14 +17,14 @@ export interface Portion {
 
 interface ThreadInPositions {
   readonly thread: WorkedThread;
-  readonly room: readonly [a: number, b: number];
-  readonly middles: readonly (readonly [number, number])[];
+  readonly size: HoopSize;
+  readonly middles: readonly HoopPlace[];
 }
 
 /** A thread that no one position holds, by positions: each stitch in the first that holds where it begins, else in the nearest. */
 export const PORTIONS = stage<ThreadInPositions>()(
   'portions',
-  ['thread', 'room', 'middles'],
+  ['thread', 'size', 'middles'],
   (given): readonly Portion[] => {
     const positions = positionsOfStitches(given);
     return given.middles.flatMap((_, position): Portion[] => {
@@ -38,11 +39,11 @@ export function portionsOf(
   { part, passes }: PlannedPart,
   { layer, shade }: Pick<WorkStep, 'layer' | 'shade'>,
   hoop: Hoop,
-  middles: readonly (readonly [number, number])[],
+  middles: readonly HoopPlace[],
   memory: Memory,
 ): readonly Portion[] {
   const thread = passes[layer]!.threads[shade]!;
-  return memory.made(PORTIONS, [part.id], { thread, room: innerHalvesMm(hoop), middles }, `${layer} ${shade}`);
+  return memory.made(PORTIONS, [part.id], { thread, size: sizeOf(hoop), middles }, `${layer} ${shade}`);
 }
 
 /** The thread of a step: all of it, or what of it lies in its position or zone; undefined where there is no such step. */
@@ -50,7 +51,7 @@ export function threadOfStep(
   planned: PlannedPart | undefined,
   step: Pick<WorkStep, 'layer' | 'shade' | 'position' | 'isPortion' | 'zone'>,
   hoop: Hoop | null,
-  middles: readonly (readonly [number, number])[],
+  middles: readonly HoopPlace[],
   memory = new Memory(),
 ): WorkedThread | undefined {
   const pass = planned?.passes[step.layer];
@@ -63,11 +64,12 @@ export function threadOfStep(
   return portionsOf(planned, step, hoop, middles, memory).find(({ position }) => position === step.position)?.thread;
 }
 
-function positionsOfStitches({ thread, room: [a, b], middles }: ThreadInPositions): Uint8Array {
+function positionsOfStitches({ thread, size, middles }: ThreadInPositions): Uint8Array {
   const { xy, starts } = thread.path;
+  const rings = middles.map((place) => ({ place, halves: innerHalvesMm(hoopAt(size, place)) }));
   return Uint8Array.from(starts, (move) => {
     const [x, y] = placeAt(xy, move);
-    const inside = middles.map(([mx, my]) => insideEllipseMm(x - mx, y - my, a, b));
+    const inside = rings.map(({ place, halves }) => insideEllipseMm(x - place[0], y - place[1], ...halves));
     const held = inside.findIndex((mm) => mm >= 0);
     return held >= 0 ? held : inside.indexOf(Math.max(...inside));
   });

@@ -1,6 +1,6 @@
 import type { PlannedPart } from '../work/index.ts';
 import type { Plan } from '../thread/index.ts';
-import { edgesOf, positionsOf, veinLineOf } from '../drawing/index.ts';
+import { edgesOf, hoopAt, positionsOf, veinLineOf } from '../drawing/index.ts';
 import { drawnOnce, ellipseRing, type Box, type Polyline, placesOf } from '../geometry/index.ts';
 import { innerHalvesMm, markOf } from '../materials/index.ts';
 import { shadePatches, type ShadePatch } from '../painting/index.ts';
@@ -47,8 +47,9 @@ export function patternPages(piece: Piece, plan: Plan, options: PatternOptions):
 
 /** The inner ring of the hoop in each of its positions. */
 function ringInks(piece: Piece, hoop: NonNullable<Piece['hoop']>, mirrored: boolean): Ink[] {
-  const [a, b] = innerHalvesMm(hoop);
-  return positionsOf(piece).map(([x, y]): Ink => {
+  return positionsOf(piece).map((place): Ink => {
+    const [x, y] = place;
+    const [a, b] = innerHalvesMm(hoopAt(hoop, place));
     const points = ellipseRing(mirrored ? -x : x, y, a, b, ROUND_CORNERS);
     return { line: { points, closed: true }, widthMm: HAIR_MM, grey: 0.4, dashMm: 3 };
   });

@@ -2,7 +2,7 @@ import type { ThreadSpread } from '../work/index.ts';
 import { behindCloth } from '../transfer/index.ts';
 import { type Reach, risingFactors, shareWithin, skeinsToBuy, type Plan } from '../thread/index.ts';
 import Papa from 'papaparse';
-import { spreadOfPositions } from '../drawing/index.ts';
+import { hoopAt, spreadOfPositions } from '../drawing/index.ts';
 import {
   clothOf,
   hoopNeeds,
@@ -221,7 +221,7 @@ function otherThings(
   const cm = (mm: number): string =>
     units === 'inch' ? `${formatNumber(mm / 25.4, 1)} in` : `${formatNumber(Math.ceil(mm / 10))} cm`;
   if (piece.hoop) {
-    const needs = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
+    const needs = hoopNeeds(piece.hoop, spreadOfPositions(piece));
     const [across, upright] = [
       Math.max(needs.clothAcrossMm, clothMm?.[0] ?? 0),
       Math.max(needs.clothUprightMm, clothMm?.[1] ?? 0),
@@ -239,6 +239,12 @@ function otherThings(
       'hoop',
       ownsHoop(basket, piece.hoop),
     );
+    const others = piece.positions
+      .map((place) => hoopAt(piece.hoop!, place))
+      .filter(({ nominalMm }) => nominalMm !== piece.hoop!.nominalMm);
+    for (const other of new Map(others.map((one) => [one.nominalMm, one])).values()) {
+      put(`hoop-${other.nominalMm}`, 'hoop', 'Hoop', hoopSizeText(other, units), 'hoop', ownsHoop(basket, other));
+    }
     if (piece.hoop.bound) put('tape', 'tape', 'Binding tape', cm(needs.tapeMm), 'roll', false);
   }
   const needles = new Map(

@@ -17,6 +17,8 @@ import {
   type PaletteColour,
   type Part,
   type Pass,
+  keptPlaces,
+  type HoopPlace,
   type Piece,
   type Placement,
 } from './schema.ts';
@@ -274,11 +276,10 @@ export function setLocked(piece: Piece, partIds: readonly string[], locked: bool
 /** Where the hoop is set, in working order. */
 export function setPositions(
   piece: Piece,
-  positions: readonly (readonly [number, number])[],
+  positions: readonly HoopPlace[],
   label = 'Move a hoop position',
 ): Edit | null {
-  const kept = positions.slice(0, MOST_POSITIONS).map(([x, y]) => [x, y]);
-  return editOf(piece, label, [[['positions'], kept]], 'positions');
+  return editOf(piece, label, [[['positions'], keptPlaces(positions).slice(0, MOST_POSITIONS)]], 'positions');
 }
 
 export function setUnderlay(piece: Piece, underlay: Piece['drawing']['underlay'], label: string): Edit | null {

@@ -89,6 +89,8 @@ export {
   type Marking,
   type FixedOrder,
   type Hoop,
+  type HoopPlace,
+  keptPlaces,
   type LayerRef,
   type SittingCalendar,
   type Underlay,

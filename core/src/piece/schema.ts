@@ -85,6 +85,7 @@ export const MOST_COLOURWAYS = 12;
 export const INSET_MM = { least: -20, most: 40 } as const;
 
 const point = z.tuple([finite, finite]);
+const hoopPlace = z.tuple([finite, finite, z.number().min(HOOP_RANGE_MM.min).max(HOOP_RANGE_MM.max).optional()]);
 
 /** Strands that a kind of thread can be worked in. */
 function checkStrands(given: { readonly thread: ThreadId; readonly strands: number }, context: z.RefinementCtx): void {
@@ -339,8 +340,11 @@ export const pieceSchema = z
         warp: z.strictObject({ drawnMm: z.number().min(10).max(600), uprightMm: warpMm, acrossMm: warpMm }).nullable(),
       })
       .nullable(),
-    /** The middles of the hoop on the cloth, in the order in which it is moved, mm; empty: one, in the middle. */
-    positions: z.array(point).max(MOST_POSITIONS),
+    /**
+     * The middles of the hoop on the cloth, in the order in which it is moved, mm, with the size of the round hoop that is used there where it is
+     * another; empty: one, in the middle.
+     */
+    positions: z.array(hoopPlace).max(MOST_POSITIONS),
     drawing: z.strictObject({
       source: label,
       /** mm of the drawing for one user unit of the file it came from. */
@@ -407,6 +411,8 @@ export type Part = z.infer<typeof partSchema>;
 export type Pass = NonNullable<Part['passes']>[number];
 export type PassRole = Pass['role'];
 export type PassDirection = Pass['direction'];
+/** The middle of a hoop on the cloth, and the nominal size of the round hoop that is used there where it is another, mm. */
+export type HoopPlace = readonly [x: number, y: number, nominalMm?: number | undefined];
 export type Hoop = NonNullable<Piece['hoop']>;
 export type Underlay = NonNullable<Piece['drawing']['underlay']>;
 export type PaletteColour = z.infer<typeof colourSchema>;
@@ -480,6 +486,11 @@ export const USUAL_ORDER_SCHOOLS = {
 export const NOTHING_FIXED: FixedOrder = { pairs: [], first: [], last: [] };
 
 export const NO_CALENDAR: SittingCalendar = { days: [], at: '19:30', begin: null, doneBy: null, moved: [] };
+
+/** Places of the hoop as a piece keeps them: what is not said of a size is left out. */
+export function keptPlaces(places: readonly HoopPlace[]): Piece['positions'] {
+  return places.map(([x, y, nominalMm]) => (nominalMm === undefined ? [x, y] : [x, y, nominalMm]));
+}
 
 /** A piece with nothing drawn, on pale linen, in no hoop. */
 export function emptyPiece(id: string, name: string): Piece {

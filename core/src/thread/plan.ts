@@ -1,4 +1,4 @@
-import type { Hoop, PlanInput } from '../piece/index.ts';
+import type { Hoop, HoopPlace, PlanInput } from '../piece/index.ts';
 import { innerDiameterMm, SECONDS, UNPICKED_TIME } from '../materials/index.ts';
 import { Memory, stage } from '../measure/index.ts';
 import { hourOdds } from './odds.ts';
@@ -106,7 +106,7 @@ export const EXTENT = stage<LaidDesign>()(
 
 interface DesignInHoop extends LaidDesign {
   readonly hoop: Hoop;
-  readonly positions: readonly (readonly [number, number])[];
+  readonly positions: readonly HoopPlace[];
 }
 
 /** How far a design stays clear of the ring. */

@@ -54,6 +54,6 @@ function suggestedFor({ cloth }: Pick<PlanInput, 'cloth'>, isDense: boolean): St
 function sizeOf(piece: PlanInput, { design }: Plan, { isFused }: Stabiliser): readonly [number, number] {
   const own = [design.widthMm + 2 * BEYOND_MM, design.heightMm + 2 * BEYOND_MM] as const;
   if (isFused || !piece.hoop) return own;
-  const { clothAcrossMm, clothUprightMm } = hoopNeeds(piece.hoop, spreadOfPositions(piece.positions));
+  const { clothAcrossMm, clothUprightMm } = hoopNeeds(piece.hoop, spreadOfPositions(piece));
   return [Math.max(own[0], clothAcrossMm), Math.max(own[1], clothUprightMm)];
 }

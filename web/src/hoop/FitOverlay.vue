@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { positionsOf, roomHalvesMm } from '@junctura/core/drawing';
+import { hoopAt, positionsOf, roomHalvesMm } from '@junctura/core/drawing';
 import { innerHalvesMm } from '@junctura/core/materials';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
@@ -14,10 +14,13 @@ const circle = computed(() => workings.current?.plan.design.circle ?? null);
 const hasPositions = computed(() => opened.piece.positions.length > 1);
 /** What is left of the ring inside its air, about each position. */
 const rings = computed(() => {
-  if (!opened.piece.hoop) return [];
-  const [a, b] = innerHalvesMm(opened.piece.hoop);
-  const [airA, airB] = roomHalvesMm(opened.piece.hoop);
-  return positionsOf(opened.piece).map(([x, y], i) => ({ x, y, a, b, airA, airB, number: i + 1 }));
+  const { hoop } = opened.piece;
+  if (!hoop) return [];
+  return positionsOf(opened.piece).map((place, i) => {
+    const own = hoopAt(hoop, place);
+    const [[a, b], [airA, airB]] = [innerHalvesMm(own), roomHalvesMm(own)];
+    return { x: place[0], y: place[1], a, b, airA, airB, number: i + 1 };
+  });
 });
 </script>
 

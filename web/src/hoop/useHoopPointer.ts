@@ -1,5 +1,5 @@
 import { roundTo } from '@junctura/core/measure';
-import { setHoop, setPositions } from '@junctura/core/piece';
+import { setHoop, setPositions, type HoopPlace } from '@junctura/core/piece';
 import type { ComputedRef } from 'vue';
 import { useOpenedPiece } from '../session/openedPiece.ts';
 import { useSelection } from '../session/selection.ts';
@@ -35,7 +35,7 @@ export function useHoopPointer(
   const selection = useSelection();
   let drag: { x: number; y: number; moved: boolean } | null = null;
   /** The hoop position that is being dragged, and where it was taken hold of. */
-  let gripped: { index: number; x: number; y: number; from: readonly [number, number] } | null = null;
+  let gripped: { index: number; x: number; y: number; from: HoopPlace } | null = null;
   /** Fingers that are down, and whether there were two since the first came: then they enlarge, and nothing is picked, drawn or dragged. */
   const down = new Set<number>();
   let isPinch = false;
@@ -90,7 +90,9 @@ export function useHoopPointer(
     opened.edit(setHoop(opened.piece, hoop, turned(placement, -byDeg), 'Turn the design'));
   }
   function movePosition(index: number, x: number, y: number): void {
-    const moved = opened.piece.positions.map((position, i) => (i === index ? ([x, y] as const) : position));
+    const moved = opened.piece.positions.map((position, i) =>
+      i === index ? ([x, y, position[2]] as const) : position,
+    );
     opened.edit(setPositions(opened.piece, moved));
   }
   /** Moves the design on the cloth by keys: a millimetre, or with Alt a tenth. */

@@ -65,7 +65,7 @@ export interface Jobs {
   /** The best ways to work each of some parts, best first; empty for a part that is gone. */
   proposals: Job<OfPiece & { readonly parts: readonly string[] }, readonly (readonly Offer[])[]>;
   /** Where the hoop must be set so that everything is reached; null where it can't be. */
-  positions: Job<OfPiece & { readonly hoop: Hoop }, [number, number][] | null>;
+  positions: Job<OfPiece & { readonly hoop: Hoop }, Piece['positions'] | null>;
   /** The one shade whose change tells a pair of colours apart. */
   mendPair: Job<
     OfPiece & { readonly pair: ColourPair; readonly shades: readonly Shade[]; readonly wantsLightness: boolean },

@@ -1,9 +1,9 @@
 import { placesOf, placeAt } from '../../geometry/index.ts';
 import { innerHalvesMm, outerHalvesMm } from '../../materials/index.ts';
-import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
+import { type PlacedShape, hoopAt, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
 import { Memory } from '../../measure/index.ts';
 import { holdingOf } from './units.ts';
-import type { Hoop } from '../../piece/index.ts';
+import type { Hoop, HoopPlace } from '../../piece/index.ts';
 import { type PlannedPart, isRaised } from '../../work/index.ts';
 import { Move, type StitchPath } from '../../stitches/index.ts';
 import { threadOfStep } from '../portions.ts';
@@ -28,7 +28,7 @@ export interface RaisedPart {
 export function raisedParts(
   parts: readonly PlannedPart[],
   hoop: Hoop,
-  middles: readonly (readonly [number, number])[],
+  middles: readonly HoopPlace[],
   memory: Memory,
 ): RaisedPart[] {
   const numbers = middles.map((_, k) => k);
@@ -53,7 +53,7 @@ export function crushedParts(
   order: WorkOrder,
   parts: readonly PlannedPart[],
   hoop: Hoop,
-  middles: readonly (readonly [number, number])[],
+  middles: readonly HoopPlace[],
   memory = new Memory(),
 ): Crushed[] {
   if (middles.length < 2) return [];
@@ -93,13 +93,15 @@ function needlePlaces({ codes, xy }: StitchPath): Float64Array {
   return Float64Array.from(places);
 }
 
-function isUnderRing({ shape }: PlacedShape, hoop: Hoop, middle: readonly [number, number]): boolean {
+function isUnderRing({ shape }: PlacedShape, hoop: Hoop, middle: HoopPlace): boolean {
   return liesUnderRing(pointsOf(shape), hoop, middle);
 }
 
-function liesUnderRing(arrays: Iterable<Float64Array>, hoop: Hoop, [x, y]: readonly [number, number]): boolean {
-  const [innerA, innerB] = innerHalvesMm(hoop);
-  const [outerA, outerB] = outerHalvesMm(hoop);
+function liesUnderRing(arrays: Iterable<Float64Array>, hoop: Hoop, middle: HoopPlace): boolean {
+  const [x, y] = middle;
+  const ring = hoopAt(hoop, middle);
+  const [innerA, innerB] = innerHalvesMm(ring);
+  const [outerA, outerB] = outerHalvesMm(ring);
   for (const points of arrays) {
     for (const [ox, oy] of placesOf(points)) {
       const [px, py] = [ox - x, oy - y];

@@ -1,16 +1,18 @@
 import { orderPositions } from './ordering.ts';
 import { fewestCovering } from './covering.ts';
-import { unitsOf, holds, type Unit } from './units.ts';
+import { unitsOf, holds, leastRoom, type Unit } from './units.ts';
 import type { PlannedPart } from '../../work/index.ts';
-import { MOST_POSITIONS, type Hoop } from '../../piece/index.ts';
+import { MOST_POSITIONS, type Hoop, type HoopPlace, type Piece } from '../../piece/index.ts';
 import { innerHalvesMm } from '../../materials/index.ts';
 import { smallestCircle, boxOf } from '../../geometry/index.ts';
-import { pointsOf, roomHalvesMm } from '../../drawing/index.ts';
+import { hoopAt, pointsOf, roomHalvesMm } from '../../drawing/index.ts';
 
 /** A hoop position with what is worked in it. */
 export interface HoopPosition {
   readonly x: number;
   readonly y: number;
+  /** The nominal size of the hoop that is used there, mm. */
+  readonly nominalMm: number;
   /** Ids of the parts that lie wholly in it, and of those of which only a portion does. */
   readonly whole: readonly string[];
   readonly portions: readonly string[];
@@ -22,7 +24,7 @@ export interface HoopPosition {
  * found exactly for up to a few, else greedily with those that turn out needless taken out again.
  * @returns the middles in mm on the cloth, in working order (see {@link orderPositions}); null where even so many as can be kept do not reach all
  */
-export function findPositions(parts: readonly PlannedPart[], hoop: Hoop): [number, number][] | null {
+export function findPositions(parts: readonly PlannedPart[], hoop: Hoop): Piece['positions'] | null {
   const [across, upright] = roomHalvesMm(hoop);
   const room: [number, number] = [across + SET_TO_MM, upright + SET_TO_MM];
   const box = boxOf(parts.flatMap(({ placed }) => [...pointsOf(placed.shape)]));
@@ -110,20 +112,30 @@ function centredOn(
 }
 
 /** What is worked in each position: every part in the first that holds it, or in portions. */
-export function worksOf(
-  parts: readonly PlannedPart[],
-  hoop: Hoop,
-  middles: readonly (readonly [number, number])[],
-): HoopPosition[] {
-  const room = innerHalvesMm(hoop);
-  const works = middles.map(([x, y]) => ({ x, y, whole: [] as string[], portions: [] as string[] }));
+export function worksOf(parts: readonly PlannedPart[], hoop: Hoop, middles: readonly HoopPlace[]): HoopPosition[] {
+  const works = middles.map((place) => {
+    const own = hoopAt(hoop, place);
+    const [x, y] = place;
+    return {
+      x,
+      y,
+      nominalMm: own.nominalMm,
+      room: innerHalvesMm(own),
+      whole: [] as string[],
+      portions: [] as string[],
+    };
+  });
+  const least = leastRoom(
+    works.map(({ room }) => room),
+    innerHalvesMm(hoop),
+  );
   for (const { placed } of parts) {
-    const units = unitsOf(placed, room);
-    const whole = works.find(({ x, y }) => units.length > 0 && units.every((unit) => holds(unit, x, y, room)));
+    const units = unitsOf(placed, least);
+    const whole = works.find(({ x, y, room }) => units.length > 0 && units.every((unit) => holds(unit, x, y, room)));
     if (whole) whole.whole.push(placed.partId);
     else {
       for (const work of works) {
-        if (units.some((unit) => holds(unit, work.x, work.y, room))) work.portions.push(placed.partId);
+        if (units.some((unit) => holds(unit, work.x, work.y, work.room))) work.portions.push(placed.partId);
       }
     }
   }

@@ -1,6 +1,6 @@
 import { Memory } from '../../measure/index.ts';
 import { raisedParts, crushedIn } from './crushing.ts';
-import type { Hoop } from '../../piece/index.ts';
+import { keptPlaces, type Hoop, type HoopPlace, type Piece } from '../../piece/index.ts';
 import type { PlannedPart } from '../../work/index.ts';
 
 /** With more positions than this, not every order of them is tried. */
@@ -12,8 +12,8 @@ const MOST_ORDERED = 6;
 export function orderPositions(
   parts: readonly PlannedPart[],
   hoop: Hoop,
-  middles: readonly (readonly [number, number])[],
-): [number, number][] {
+  middles: readonly HoopPlace[],
+): Piece['positions'] {
   const reading = [...middles].sort((p, q) => p[1] - q[1] || p[0] - q[0]);
   const raised = raisedParts(parts, hoop, reading, new Memory());
   const cost = (order: readonly number[]): number => {
@@ -31,7 +31,7 @@ export function orderPositions(
     }
   }
   if (reading.length > MOST_ORDERED) best = improved(best, cost);
-  return best.map((k) => [reading[k]![0], reading[k]![1]]);
+  return keptPlaces(best.map((k) => reading[k]!));
 }
 
 /** Passes over an order in which one position at a time is put where it costs least. */

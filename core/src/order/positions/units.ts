@@ -1,8 +1,8 @@
 import { stage, type Memory } from '../../measure/index.ts';
-import { innerHalvesMm } from '../../materials/index.ts';
-import type { Hoop } from '../../piece/index.ts';
+import { innerHalvesMm, type HoopSize } from '../../materials/index.ts';
+import type { Hoop, HoopPlace } from '../../piece/index.ts';
 import type { StitchShape } from '../../stitches/index.ts';
-import { type PlacedShape, pointsOf, insideEllipseMm } from '../../drawing/index.ts';
+import { type PlacedShape, pointsOf, hoopAt, insideEllipseMm } from '../../drawing/index.ts';
 import { type Circle, smallestCircle, placesOf, segmentsOf } from '../../geometry/index.ts';
 
 /** What must lie inside one position: a part, or a portion of one that is larger than the hoop. */
@@ -70,25 +70,37 @@ export interface Holding {
 export function holdingOf(
   { partId, shape }: PlacedShape,
   hoop: Hoop,
-  middles: readonly (readonly [number, number])[],
+  middles: readonly HoopPlace[],
   memory: Memory,
 ): Holding {
-  return memory.made(HOLDING, [partId], { shape, room: innerHalvesMm(hoop), middles });
+  return memory.made(HOLDING, [partId], { shape, size: sizeOf(hoop), middles });
 }
 
 interface ShapeInPositions {
   readonly shape: StitchShape;
-  readonly room: readonly [a: number, b: number];
-  readonly middles: readonly (readonly [number, number])[];
+  readonly size: HoopSize;
+  readonly middles: readonly HoopPlace[];
 }
 
-export const HOLDING = stage<ShapeInPositions>()('holding', ['shape', 'room', 'middles'], (given): Holding => {
-  const { room, middles } = given;
-  const units = unitsOf(given, room);
+export const HOLDING = stage<ShapeInPositions>()('holding', ['shape', 'size', 'middles'], (given): Holding => {
+  const { size, middles } = given;
+  const rooms = middles.map((middle) => innerHalvesMm(hoopAt(size, middle)));
+  const units = unitsOf(given, leastRoom(rooms, innerHalvesMm(size)));
   const numbers = middles.map((_, k) => k);
-  const isHeld = (k: number) => (unit: Unit) => holds(unit, ...middles[k]!, room);
+  const isHeld = (k: number) => (unit: Unit) => holds(unit, middles[k]![0], middles[k]![1], rooms[k]!);
   const whole = units.length > 0 ? numbers.filter((k) => units.every(isHeld(k))) : [];
   return whole.length > 0
     ? { positions: whole, isWhole: true }
     : { positions: numbers.filter((k) => units.some(isHeld(k))), isWhole: false };
 });
+
+/** What of a hoop decides what it holds. */
+export const sizeOf = ({ nominalMm, shortMm }: HoopSize): HoopSize => ({ nominalMm, shortMm });
+
+/** The room of the smallest of some hoops: what is larger than that is looked at bit by bit. */
+export function leastRoom(
+  rooms: readonly (readonly [number, number])[],
+  own: readonly [number, number],
+): readonly [number, number] {
+  return rooms.reduce((least, room) => (Math.min(...room) < Math.min(...least) ? room : least), rooms[0] ?? own);
+}

@@ -104,7 +104,7 @@ function cardAndCode({ range, code }: ShadeRef): string {
 function otherRows({ piece, plan, finish, letters, options }: GuideContext): MaterialRow[] {
   const cloth = clothOf(piece.cloth.kind);
   const mm = (length: number): string => formatLength(length, options.units);
-  const needs = piece.hoop ? hoopNeeds(piece.hoop, spreadOfPositions(piece.positions)) : null;
+  const needs = piece.hoop ? hoopNeeds(piece.hoop, spreadOfPositions(piece)) : null;
   const tools = finishTools(finish);
   const behind = behindCloth(piece, plan);
   // A blunt needle that is only taken up for the second half of a stitch is laid out, too.

@@ -1,5 +1,5 @@
 import { boxOf, clipToBox, ellipseRing, isInBox, placesOf, type Box, type Polyline } from '../../geometry/index.ts';
-import { edgesOf, positionsOf } from '../../drawing/index.ts';
+import { edgesOf, hoopAt, positionsOf } from '../../drawing/index.ts';
 import { innerHalvesMm } from '../../materials/index.ts';
 import type { Piece } from '../../piece/index.ts';
 import type { Plan } from '../../thread/index.ts';
@@ -175,9 +175,11 @@ function dot(x: number, y: number, widthMm: number, grey: number): PageItem {
 }
 
 function ringItems(piece: Piece, view: View, page: Box): PageItem[] {
-  if (!piece.hoop) return [];
-  const [a, b] = innerHalvesMm(piece.hoop);
-  return positionsOf(piece).flatMap(([cx, cy]): PageItem[] => {
+  const { hoop } = piece;
+  if (!hoop) return [];
+  return positionsOf(piece).flatMap((place): PageItem[] => {
+    const [cx, cy] = place;
+    const [a, b] = innerHalvesMm(hoopAt(hoop, place));
     const points = ellipseRing(view.x(cx), view.y(cy), a * view.scale, b * view.scale, RING_CORNERS);
     const box = boxOf([points])!;
     const isIn = box.minX >= page.minX && box.maxX <= page.maxX && box.minY >= page.minY && box.maxY <= page.maxY;

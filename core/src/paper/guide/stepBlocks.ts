@@ -1,3 +1,5 @@
+import { hoopAt } from '../../drawing/index.ts';
+import { formatLength } from '../../measure/index.ts';
 import type { NumberedLaying } from '../../order/index.ts';
 import { layScrap } from '../../transfer/index.ts';
 import { closeUp, scrapPicture } from './closeUp.ts';
@@ -38,7 +40,7 @@ export function mapBlocks({ piece, plan, notes }: GuideContext): Block[] {
 
 /** Each step with its picture and all its figures, and where the hoop is moved between them. */
 export function stepBlocks(context: GuideContext): Block[] {
-  const { notes, piece } = context;
+  const { notes, piece, options } = context;
   if (notes.length === 0) return [];
   const blocks: Block[] = [{ type: 'heading', text: say.HEADINGS.steps }];
   let position = notes[0]!.first.position;
@@ -46,12 +48,20 @@ export function stepBlocks(context: GuideContext): Block[] {
   if (hasPositions) blocks.push({ type: 'subheading', text: say.hoopPositions([position + 1]) });
   for (const note of notes) {
     if (note.first.position !== position) {
+      const [before, now] = [sizeAt(piece, position), sizeAt(piece, note.first.position)];
       position = note.first.position;
-      blocks.push({ type: 'subheading', text: say.moveHoopTo(position + 1) });
+      const size = before === now ? null : formatLength(now, options.units);
+      blocks.push({ type: 'subheading', text: say.moveHoopTo(position + 1, size) });
     }
     blocks.push(...note.lays.map((laying) => layingBlock(context, laying)), stepBlock(context, note));
   }
   return blocks;
+}
+
+/** The nominal size of the hoop that is used at a position, mm. */
+function sizeAt({ hoop, positions }: GuideContext['piece'], position: number): number {
+  const place = positions[position];
+  return hoop && place ? hoopAt(hoop, place).nominalMm : (hoop?.nominalMm ?? 0);
 }
 
 function stepBlock({ piece, plan, letters }: GuideContext, note: StepNote): StepBlock {

@@ -215,7 +215,11 @@ export const hoopPositions = (places: readonly number[]): string =>
     other: `Hoop positions, in this order: ${formatList(places.map((place) => formatNumber(place)))}.`,
   });
 
-export const moveHoopTo = (position: number): string => `Move the hoop to position ${formatNumber(position)}.`;
+/** @param size of the hoop that is used there, where it is another than before; null: the same */
+export const moveHoopTo = (position: number, size: string | null): string =>
+  size === null
+    ? `Move the hoop to position ${formatNumber(position)}.`
+    : `Mount the cloth in the ${size} hoop, in position ${formatNumber(position)}.`;
 
 /** The title of a step of the finish: numbered for itself. */
 export const finishNumber = (number: number): string => `F${formatNumber(number)}`;

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { worksOf } from '@junctura/core/order';
-import { setPositions, type Hoop } from '@junctura/core/piece';
+import { setPositions, type Hoop, type HoopPlace } from '@junctura/core/piece';
 import { NButton } from 'naive-ui';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useSettings } from '../../session/settings.ts';
+import { HOOP_SIZES_MM, hoopSizeText } from '@junctura/core/materials';
+import ChoiceField from '../../ui/ChoiceField.vue';
 import LengthField from '../../ui/LengthField.vue';
 import * as say from './words.ts';
 
@@ -45,11 +47,25 @@ async function findThem(): Promise<void> {
   if (found) opened.edit(setPositions(opened.piece, found.length > 1 ? found : [], 'Find hoop positions'));
 }
 function movePosition(index: number, axis: 0 | 1, mm: number): void {
-  const moved = opened.piece.positions.map(([x, y], i): [number, number] =>
-    i !== index ? [x, y] : axis === 0 ? [mm, y] : [x, mm],
-  );
-  opened.edit(setPositions(opened.piece, moved));
+  change(index, ([x, y, size]) => (axis === 0 ? [mm, y, size] : [x, mm, size]), 'Move a hoop position');
 }
+/** The hoop of one position, where it is another than the piece's. */
+function setSize(index: number, nominalMm: number): void {
+  const own = nominalMm === props.hoop.nominalMm ? undefined : nominalMm;
+  change(index, ([x, y]) => [x, y, own], 'Change the hoop of a position');
+}
+function change(index: number, to: (place: HoopPlace) => HoopPlace, label: string): void {
+  const changed = opened.piece.positions.map((place, i) => (i === index ? to(place) : place));
+  opened.edit(setPositions(opened.piece, changed, label));
+}
+const sizes = computed(() =>
+  [...new Set([props.hoop.nominalMm, ...HOOP_SIZES_MM, ...works.value.map(({ nominalMm }) => nominalMm)])]
+    .sort((a, b) => a - b)
+    .map((nominalMm) => ({
+      value: String(nominalMm),
+      label: hoopSizeText({ nominalMm, shortMm: null }, settings.units),
+    })),
+);
 function removePosition(index: number): void {
   opened.edit(
     setPositions(
@@ -84,6 +100,12 @@ function removePosition(index: number): void {
           :min-mm="-3000"
           :max-mm="3000"
           @change="(mm) => movePosition(i, 1, mm)"
+        />
+        <ChoiceField
+          label="Hoop"
+          :value="String(work.nominalMm)"
+          :options="sizes"
+          @change="(size) => setSize(i, Number(size))"
         />
         <span class="small soft">{{ say.partsInPosition(work.whole.length, work.portions.length) }}</span>
         <button type="button" class="plain small soft" @click="removePosition(i)">Remove</button>

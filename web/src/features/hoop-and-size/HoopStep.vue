@@ -82,7 +82,7 @@ const chosenHoop = computed(() => (hoop.value === null ? '0' : isOther.value ? O
 /** Cloth that lies in the workbasket, large enough for this hoop, says so. */
 const cloths = computed(() => {
   const { clothAcrossMm, clothUprightMm } = hoop.value
-    ? hoopNeeds(hoop.value, spreadOfPositions(opened.piece.positions))
+    ? hoopNeeds(hoop.value, spreadOfPositions(opened.piece))
     : { clothAcrossMm: 0, clothUprightMm: 0 };
   return CLOTHS.map(({ id, name }) => {
     const left = clothFor(threads.box.basket, id, clothAcrossMm, clothUprightMm);
@@ -144,7 +144,7 @@ function shift(axis: 'xMm' | 'yMm', toMm: number): void {
 const offCentre = computed(() => design.value?.circle ?? { x: 0, y: 0, r: 0 });
 
 const severalPositions = computed(() => opened.piece.positions.length > 1);
-const spread = computed(() => spreadOfPositions(opened.piece.positions));
+const spread = computed(() => spreadOfPositions(opened.piece));
 
 const isComparing = ref(false);
 </script>

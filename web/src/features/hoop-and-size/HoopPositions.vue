@@ -107,8 +107,10 @@ function removePosition(index: number): void {
           :options="sizes"
           @change="(size) => setSize(i, Number(size))"
         />
-        <span class="small soft">{{ say.partsInPosition(work.whole.length, work.portions.length) }}</span>
-        <button type="button" class="plain small soft" @click="removePosition(i)">Remove</button>
+        <div class="held">
+          <span class="small soft">{{ say.partsInPosition(work.whole.length, work.portions.length) }}</span>
+          <button type="button" class="plain small soft" @click="removePosition(i)">Remove</button>
+        </div>
       </li>
     </ol>
     <div class="row">
@@ -137,14 +139,18 @@ function removePosition(index: number): void {
 .positions li {
   display: grid;
   grid-template-columns: 20px 1fr 1fr;
-  gap: 2px 10px;
+  gap: 6px 10px;
   align-items: end;
+  padding-bottom: 6px;
 }
-.positions li > .small {
+/* Its hoop and what it holds stand below its place. */
+.positions li > :nth-child(4) {
   grid-column: 2;
 }
-.positions li > button {
-  justify-self: end;
+.held {
+  display: grid;
+  justify-items: start;
+  gap: 2px;
 }
 .serif {
   font-family: var(--serif);

@@ -85,16 +85,25 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
       caution: CAUTIONS.scissors,
     },
   ];
+  const isDried = isStretched(context, said, isWet);
   const stepFor = ({ act, text, caution }: FinishingStep): FinishStep => {
-    const warns =
-      WET.has(act) && runs.length > 0 ? say.mayRun(caution, [...new Set(runs.map(({ name }) => name))]) : caution;
-    return { id: act, text, amounts: {}, seconds: 60 * MINUTES[act], caution: warns };
+    const names = [...new Set(runs.map(({ name }) => name))];
+    // Where nothing runs, water needs no caution but that it comes before heat.
+    const own = WET.has(act) && act !== 'rinse-cold' && names.length === 0 ? null : caution;
+    return {
+      id: act,
+      // Pinned out until it is dry, it is damp no longer.
+      text: act === 'press' && isDried ? say.pressStep(context.cloth.iron === 'hot', false) : text,
+      amounts: {},
+      seconds: 60 * MINUTES[act],
+      caution: WET.has(act) && names.length > 0 ? say.mayRun(own, names) : own,
+    };
   };
   // What stays in its hoop is neither stretched nor pressed: the hoop holds it flat.
   if (isLeftIn && !isWet) {
     return { steps: [...steps, ...said.filter(({ act }) => act !== 'press').map(stepFor)], problems };
   }
-  const stretch = isStretched(context, said, isWet) ? stretchSteps(context, isWet) : [];
+  const stretch = isDried ? stretchSteps(context, isWet) : [];
   // A stretch takes the place of drying, or comes before the iron.
   const drying = said.findIndex(({ act }) => act === 'dry');
   const pressing = said.findIndex(({ act }) => act === 'press');

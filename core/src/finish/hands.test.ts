@@ -59,6 +59,13 @@ describe('a damp stretch', () => {
     }
   });
 
+  it('leaves it dry: what is pressed after it is not damp', () => {
+    const texts = (stretching: Finish['stretching']): string =>
+      stepOf(ended('framed', { stretching }, { mark: 'water-pen' }), 'press').text;
+    expect(texts('always')).not.toMatch(/damp/);
+    expect(texts('never')).toMatch(/damp/);
+  });
+
   it('stands along the shape of the cloth, a pin every 20 mm: circle, rectangle, oval', () => {
     const pins = (end: End, finish: Partial<Finish> = {}): number =>
       amountOf(ended(end, { stretching: 'always', ...finish }), 'stretch', 'pins');

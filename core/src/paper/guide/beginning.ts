@@ -68,7 +68,9 @@ export function materialBlocks(context: GuideContext): Block[] {
         { type: 'subheading', text: say.withLetter(context.letters.of(need).letter, need.name) },
         { type: 'list', items: foldedCuts(cuttingList(piece, need, options.units)), isNumbered: false },
       ]),
-    paragraph(say.DRAW_STRANDS, 'small'),
+    ...(plan.colours.some(({ thread }) => threadKind(thread).strands > 1)
+      ? [paragraph(say.DRAW_STRANDS, 'small')]
+      : []),
     { type: 'heading', text: say.HEADINGS.mounting },
     list(mountingSteps(context)),
     { type: 'heading', text: say.HEADINGS.transfer },

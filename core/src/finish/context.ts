@@ -67,8 +67,9 @@ export interface FinishContext {
 
 /** What an end adds to what is done with every piece. */
 export interface EndPlan {
-  /** Steps that come before washing and pressing, and after. */
+  /** Steps that come before everything else, those after the tails and before any water, and those after pressing. */
   readonly first?: readonly FinishStep[];
+  readonly anchors?: readonly FinishStep[];
   readonly steps: readonly FinishStep[];
   readonly materials: readonly FinishMaterial[];
   readonly templates: readonly Template[];

@@ -53,9 +53,11 @@ export function finishPlan(piece: Piece, plan: Plan, own: OwnFactors, memory = n
     };
   }
   const before = stepsBefore(context);
-  const { first = [], steps: after, materials, templates, problems, look, clothMm } = PLANS[context.end](context);
+  const ended = PLANS[context.end](context);
+  const { first = [], anchors = [], steps: after, materials, templates, problems, look, clothMm } = ended;
   const scraps = scrapsOf(context);
-  const steps = [...first, ...before.steps, ...after];
+  const dry = before.steps.findIndex(({ id }) => id === 'tails') + 1;
+  const steps = [...first, ...before.steps.slice(0, dry), ...anchors, ...before.steps.slice(dry), ...after];
   return {
     end: context.end,
     steps,

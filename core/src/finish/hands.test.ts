@@ -132,7 +132,7 @@ describe('an end', () => {
 
   it('“hemmed” is pressed, its ends secured, and done', () => {
     const plan = ended('hemmed');
-    expect(idsOf(plan)).toEqual(['look-over', 'tails', 'heat', 'press', 'anchor-knots', 'care']);
+    expect(idsOf(plan)).toEqual(['look-over', 'tails', 'anchor-knots', 'heat', 'press', 'care']);
     expect(plan.materials).toEqual([]);
   });
 

@@ -1,11 +1,28 @@
 import { describe, expect, it } from 'vitest';
 import { distanceToLines, isInside, placesOf, type Region } from '../geometry/index.ts';
-import { seededRandom, type Random } from '../measure/index.ts';
+import { Memory, seededRandom, type Random } from '../measure/index.ts';
 import { ENDS, plainHoop, USUAL_FINISH, type End, type Finish, type Piece } from '../piece/index.ts';
-import { svgPiece } from '../testing/pieces.ts';
+import { Planner } from '../advice/index.ts';
+import { demoPiece, svgPiece } from '../testing/pieces.ts';
+import { lostMm2 } from './keptOf.ts';
+import { WORKED_AREA } from './outlines.ts';
 import { planOf } from '../testing/plans.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
 import { finishPlan, type FinishPlan } from './index.ts';
+
+const DEMOS = [
+  'bramble-spray',
+  'kite',
+  'ladybirds-on-a-shirt',
+  'lighthouse',
+  'market-radishes',
+  'moth-on-oak-leaf',
+  'night-tram',
+  'paper-boat',
+  'rock-pool',
+  'seed-head-cloth',
+  'strawberry-patch',
+];
 
 /** Blobs and bars strewn about a middle, in a hoop that may be too small for them. */
 function strewn(random: Random, hoopMm: number): Piece {
@@ -62,6 +79,14 @@ describe('nothing cuts into what is stitched', () => {
       expect(said).toBeGreaterThan(0);
     },
   );
+
+  it.each(DEMOS)('of the demo, %s is held by what it ends as', (name) => {
+    const piece = demoPiece(name);
+    const plan = new Planner().plan(piece, USUAL_FACTORS).plan;
+    const { problems, look } = finishPlan(piece, plan, USUAL_FACTORS);
+    expect(problems.filter(({ stops }) => stops)).toEqual([]);
+    expect(lostMm2(new Memory().made(WORKED_AREA, [], plan), look.form)).toBe(0);
+  });
 
   const bar = '<rect x="-60" y="-5" width="120" height="10" fill="#a33"/>';
   it('a piece that is larger than its hoop is mounted on a board, unless its end was chosen', () => {

@@ -18,6 +18,7 @@ interface FinishRule {
 export const FINISH_RULES: readonly FinishRule[] = [
   { id: 'look-first', before: ['look-over'], after: ['tails', ...WET, ...HOT, ...CLOSING] },
   { id: 'tails-before-the-back-is-closed', before: ['tails'], after: [...CLOSING, 'tear-backing', 'trim-backing'] },
+  { id: 'ends-held-before-water', before: ['anchor-knots'], after: [...WET, 'trim-backing'] },
   { id: 'tacks-before-water', before: ['untack'], after: ['rinse-cold', 'rinse-warm', 'wash'] },
   { id: 'water-before-heat', before: ['rinse-cold'], after: HOT, holdsFor: (mark) => mark.heatSets },
   { id: 'mark-before-web', before: ['rinse-cold', 'rinse-warm', 'wash', 'tear', 'heat'], after: ['web'] },

@@ -2,7 +2,7 @@ import { clothOf, markOf, type MarkId } from '../materials/index.ts';
 import type { PlanInput } from '../piece/index.ts';
 import { sittingsOf, type Plan } from '../thread/index.ts';
 import { redrawPlan } from './redraw.ts';
-import { drawsIn } from './stabiliser.ts';
+import { behindCloth, drawsIn } from './stabiliser.ts';
 import { tackingFor } from './tacks.ts';
 import { topmostBelow, type Covering } from '../work/index.ts';
 import * as say from './words.ts';
@@ -68,7 +68,9 @@ export function markingSteps(piece: PlanInput, plan: Plan): string[] {
       ? 'Print the mirrored pattern at 100%, and measure its bars before you use it.'
       : 'Print the pattern at 100%, and measure its bars before you use it.',
     ...BY_MARK[mark.id],
-    ...(mark.id === 'film' && cloth.stretches ? [say.FILM_BEHIND_TOO] : []),
+    ...(mark.id === 'film' && cloth.stretches && behindCloth(piece, plan).stabiliser.id === 'none'
+      ? [say.FILM_BEHIND_TOO]
+      : []),
     ...(mark.traced ? [say.TURN_TO_REST] : []),
     ...(mark.traced && mark.comesOutBy === 'nothing' ? [say.TRACE_REVERSE] : []),
     ...(tacks ? [say.tackRound(tacks.count - 1)] : []),

@@ -71,7 +71,11 @@ describe('marks on a knit', () => {
     const ways = rankWays(piece, planOf(piece));
     const score = (id: string): number => ways.find(({ mark }) => mark.id === id)!.score;
     expect(score('film')).toBeGreaterThan(score('water-pen'));
-    expect(markingSteps({ ...piece, mark: 'film' }, planOf(piece)).join(' ')).toMatch(/behind as well as on top/);
+    // Film goes behind, too, unless something lies there already.
+    const steps = (stabiliser: Piece['stabiliser']): string =>
+      markingSteps({ ...piece, mark: 'film', stabiliser }, planOf(piece)).join(' ');
+    expect(steps('none')).toMatch(/behind as well as on top/);
+    expect(steps(null)).not.toMatch(/behind as well as on top/);
   });
 });
 

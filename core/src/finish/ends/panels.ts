@@ -53,7 +53,6 @@ function backing(context: FinishContext): { steps: FinishStep[]; template: Templ
   const threadMm = isFusible ? 0 : tacked.threadMm + SEWN_ENDS_MM;
   return {
     steps: [
-      anchored(context),
       {
         id: isFusible ? 'web' : 'backing',
         text: isFusible ? say.fuseSoft(cloth.iron === 'hot') : say.sewBacking(BACKING.tackMm),
@@ -88,10 +87,9 @@ export function garment(context: FinishContext): EndPlan {
   const { behind, finish, box } = context;
   // What was fused or tacked behind before the first stitch stays, and is backing enough unless another was chosen.
   const isBacked = behind.leavesBy === 'trimming' && finish.backing === null;
-  const { steps, template, materials } = isBacked
-    ? { steps: [anchored(context)], template: null, materials: [] }
-    : backing(context);
+  const { steps, template, materials } = isBacked ? { steps: [], template: null, materials: [] } : backing(context);
   return {
+    anchors: [anchored(context)],
     steps: [...steps, care(context)],
     materials,
     templates: template ? [template] : [],
@@ -111,7 +109,8 @@ const SEAM_WIDTH_MM = 1.1;
 /** Already hemmed: pressed, and done. */
 export function hemmed(context: FinishContext): EndPlan {
   return {
-    steps: [anchored(context), care(context)],
+    anchors: [anchored(context)],
+    steps: [care(context)],
     materials: [],
     templates: [],
     problems: [],
@@ -137,6 +136,7 @@ export function cushion(context: FinishContext): EndPlan {
   const isTooSmall = width < least[0] || height < least[1];
   const round = outerRings(offset(offset([front], -18), 18));
   return {
+    anchors: [anchored(context)],
     steps: [
       ...steps,
       {

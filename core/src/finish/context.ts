@@ -165,7 +165,9 @@ export function workEdge(
 /** Works French knots at some places (flat x, y pairs, mm) in the thread of the edge. */
 export function workKnots(context: FinishContext, places: Float64Array, throughMm: number): WorkedEdge {
   const shape = { region: [], lines: [], spots: places };
-  return workOf(context, looseShape('knots', 'spot', shape), 'french', () => ({}), throughMm);
+  // From knot to knot the thread slides under the back of the edge.
+  const sliding = { ...context, settings: { ...context.settings, travelMm: Infinity } };
+  return workOf(sliding, looseShape('knots', 'spot', shape), 'french', () => ({}), throughMm);
 }
 
 function workOf(

@@ -228,6 +228,9 @@ describe('a cloth with a worked edge', () => {
     const plan = ended('whitework', { knotted: true, clothShape: 'round', sizeMm: [200, 200] });
     const scallops = amountOf(plan, 'scallops', 'scallops');
     expect(amountOf(plan, 'scallop-knots', 'stitches')).toBe(scallops);
+    // The thread runs on from knot to knot, 25 mm apart under the edge: a few lengths do for all of them.
+    expect(amountOf(plan, 'scallop-knots', 'threadMm')).toBeGreaterThan(scallops * 25);
+    expect(amountOf(plan, 'scallop-knots', 'loads')).toBeLessThan(scallops / 4);
     const round = scallopsRound(200, 200, 25);
     for (const [x, y] of placesOf(knotPlaces(round))) expect(Math.hypot(x, y)).toBeLessThan(98);
   });

@@ -299,7 +299,7 @@ export const drawRoundScallops = (count: number): string =>
   `Draw ${formatNumber(count)} scallops all round from the template. Work them in buttonhole stitch with the loops on the line, two short and two long stitches in turn.`;
 
 export const scallopKnots = (count: number): string =>
-  `Work one French knot in the middle of each scallop: ${plural(count, 'knot')}.`;
+  `Work one French knot in the middle of each scallop: ${plural(count, 'knot')}. Slide the thread under the back of the edge from one to the next.`;
 
 /** A fringe that is knitted lengthwise. */
 interface KnittedFringe {

@@ -55,4 +55,19 @@ ol {
   border-left: 3px solid var(--weld);
   padding-left: 10px;
 }
+/* A phone on its side: all of it within sight. */
+@media (max-height: 480px) and (orientation: landscape) {
+  .step {
+    gap: 4px;
+    padding: 6px 16px;
+  }
+  .step h2 {
+    font-size: calc(20px * var(--type));
+  }
+  ol,
+  .caution {
+    font-size: 14px;
+    gap: 1px;
+  }
+}
 </style>

@@ -34,8 +34,10 @@ export const cutWindow = (width: number, height: number): string =>
 export const layUnderWindow = (heldMm: number): string =>
   `Cut the cloth ${formatFine(heldMm)} larger than the window all round, put tape along the inside edge of the window, lay the work on it straight, and close the panel behind it.`;
 
-export function dressRing(isBound: boolean): string {
-  const back = 'Then put the work back in: screw at the top, grain straight, drum-tight.';
+export function dressRing(isBound: boolean, isKnit: boolean): string {
+  const back = isKnit
+    ? 'Then put the work back in: screw at the top, flat and not stretched.'
+    : 'Then put the work back in: screw at the top, grain straight, drum-tight.';
   return isBound
     ? `Bind or paint the outer hoop and let it dry completely. ${back}`
     : `If you don’t want the outer hoop bare, paint, oil or bind it and let it dry completely. ${back}`;

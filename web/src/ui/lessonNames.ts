@@ -35,4 +35,9 @@ export function lessonsOfStep(step: { readonly stitch: StitchId; readonly strand
 }
 
 /** What a first sitting needs. */
-export const FIRST_LESSONS: readonly LessonId[] = ['mounting', 'strands', 'threading', 'waste-knot'];
+export const firstLessons = (isHooped: boolean): readonly LessonId[] => [
+  isHooped ? 'mounting' : 'garment',
+  'strands',
+  'threading',
+  'waste-knot',
+];

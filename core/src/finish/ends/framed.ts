@@ -78,7 +78,7 @@ export function framed(context: FinishContext): EndPlan {
   const boundMm = hoop.bound && !isLeftIn ? tapeMm / 2 : 0;
   return {
     steps: [
-      isLeftIn ? TIGHTEN : dressRing(boundMm),
+      isLeftIn ? TIGHTEN : dressRing(boundMm, cloth.stretches),
       ...(finish.trimmed === 'after' ? [gatherStep, trimStep] : [trimStep, gatherStep]),
       ...(hasDisc ? [discStep] : []),
       {
@@ -139,9 +139,9 @@ const TIGHTEN: FinishStep = {
   caution: null,
 };
 
-const dressRing = (tapeMm: number): FinishStep => ({
+const dressRing = (tapeMm: number, isKnit: boolean): FinishStep => ({
   id: 'bind-ring',
-  text: say.dressRing(tapeMm > 0),
+  text: say.dressRing(tapeMm > 0, isKnit),
   amounts: tapeMm > 0 ? { tapeMm } : {},
   seconds: 60 * MINUTES.bind,
   caution: CAUTIONS.glue,

@@ -162,8 +162,8 @@ function mountingSteps({ piece, plan, finish, options }: GuideContext): string[]
   const { hoop } = piece;
   const { steps: laidBehind } = behindCloth(piece, plan);
   const first = [isMade(finish.end) ? say.MOUNT_MADE : say.mountFirst(cloth.weave === 'felt'), ...laidBehind];
-  if (cloth.stretches) return [...first, hoop ? say.MOUNT_KNIT : say.HOLD_KNIT, ...(hoop ? [say.TAKE_OFF] : [])];
-  if (!hoop) return [...first, say.MOUNT_NONE];
+  if (!hoop) return [...first, cloth.stretches ? say.HOLD_KNIT : say.MOUNT_NONE, say.HELD_IN_HAND];
+  if (cloth.stretches) return [...first, say.MOUNT_KNIT, say.TAKE_OFF];
   const tape = formatLength(hoopNeeds(hoop).tapeMm / 2, options.units);
   return [
     ...first,

@@ -160,6 +160,9 @@ export const MOUNT_KNIT =
 export const HOLD_KNIT =
   'Work it without a hoop: hold it lightly and unstretched, with small stitches, and pull each only until it lies down.';
 
+export const HELD_IN_HAND =
+  'Rest your forearms on a cushion or a table, change your grip often, and put the piece down before your fingers tire.';
+
 export const MOUNT_NONE =
   'Work it without a hoop: lay it flat, hold it lightly, and pull each stitch only until it lies down.';
 

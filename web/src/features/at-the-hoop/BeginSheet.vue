@@ -2,11 +2,13 @@
 import { clothOf } from '@junctura/core/materials';
 import { formatDurationRange, formatThread } from '@junctura/core/measure';
 import { NButton } from 'naive-ui';
+import { behindCloth } from '@junctura/core/transfer';
 import { computed, ref } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import LessonLinks from '../../ui/LessonLinks.vue';
-import { FIRST_LESSONS } from '../../ui/lessonNames.ts';
+import { firstLessons } from '../../ui/lessonNames.ts';
 import { useSettings } from '../../session/settings.ts';
+import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
 import * as say from './words.ts';
 import { redrawFirst, lengthsToLayOut } from '../../session/words.ts';
@@ -15,10 +17,19 @@ import { redrawFirst, lengthsToLayOut } from '../../session/words.ts';
 const emit = defineEmits<{ begin: [needles: number]; handOver: [] }>();
 const opened = useOpenedPiece();
 const settings = useSettings();
+const workings = useWorkings();
 const work = useWorkSoFar();
 
 const counted = ref<number | null>(null);
 const needles = computed(() => counted.value ?? work.needlesWanted);
+const cloth = computed(() => clothOf(opened.piece.cloth.kind));
+const lessons = computed(() => firstLessons(opened.piece.hoop !== null));
+/** What has to lie behind the cloth before the first stitch; null: nothing, or it was begun. */
+const behind = computed(() => {
+  if (!work.plan || work.soFar!.done.length > 0) return null;
+  const { stabiliser, sizeMm } = behindCloth(workings.piece, work.plan);
+  return sizeMm && stabiliser;
+});
 </script>
 
 <template>
@@ -35,18 +46,22 @@ const needles = computed(() => counted.value ?? work.needlesWanted);
         </li>
         <li>{{ say.needles(work.needs.needles) }}</li>
         <li v-if="work.needs.drawn.length > 0">{{ redrawFirst(work.needs.drawn) }}</li>
-        <li v-if="opened.piece.hoop">
+        <li v-if="behind">{{ say.layBehindFirst(behind.inSentence) }}</li>
+        <li>
           {{
-            say.clothInHoop(
-              clothOf(opened.piece.cloth.kind).name,
-              opened.piece.positions.length > 1 ? work.needs.positions : [],
-            )
+            opened.piece.hoop
+              ? say.clothInHoop(
+                  cloth.name,
+                  opened.piece.positions.length > 1 ? work.needs.positions : [],
+                  cloth.stretches,
+                )
+              : say.clothInHand(cloth.name, cloth.stretches)
           }}
         </li>
         <li v-if="work.soFar!.done.length === 0" data-test="first-lessons">
-          New to this? See the drawings: <LessonLinks :lessons="FIRST_LESSONS" />
+          New to this? See the drawings: <LessonLinks :lessons="lessons" />
         </li>
-        <li class="soft">Light from the side, hoop raised to your eyes, back supported, both feet on the floor.</li>
+        <li class="soft">{{ say.posture(opened.piece.hoop !== null) }}</li>
       </ul>
       <NButton data-test="hand-over" @click="emit('handOver')">Send to another device…</NButton>
       <p v-if="work.left" class="soft">

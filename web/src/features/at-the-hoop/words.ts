@@ -110,14 +110,31 @@ export const keepForFastening = (length: string): string =>
 
 export const stitchAndLength = (stitch: string, length: string): string => `${stitch}, ${length}`;
 
-/** @param positions hoop positions of this sitting, where there is more than one on the piece */
-export const clothInHoop = (cloth: string, positions: readonly number[]): string =>
-  positions.length === 0
-    ? `${cloth}, drum-tight in the hoop`
-    : byCount(positions.length, {
-        one: `${cloth}, drum-tight in the hoop, in position ${positions[0]}`,
-        other: `${cloth}, drum-tight in the hoop, in positions ${positions.join(', then ')}`,
-      });
+/**
+ * @param positions hoop positions of this sitting, where there is more than one on the piece
+ * @param isKnit whether the cloth stretches: then it is never pulled tight
+ */
+export function clothInHoop(cloth: string, positions: readonly number[], isKnit: boolean): string {
+  const held = isKnit
+    ? `${cloth} with its backing, flat in the hoop and not stretched`
+    : `${cloth}, drum-tight in the hoop`;
+  if (positions.length === 0) return held;
+  return byCount(positions.length, {
+    one: `${held}, in position ${positions[0]}`,
+    other: `${held}, in positions ${positions.join(', then ')}`,
+  });
+}
+
+export const clothInHand = (cloth: string, isKnit: boolean): string =>
+  isKnit ? `${cloth} with its backing, held lightly and not stretched` : `${cloth}, held lightly in the hand`;
+
+export const layBehindFirst = (backing: string): string =>
+  `Before the first stitch: ${backing} behind the cloth, as the guide says`;
+
+export const posture = (isHooped: boolean): string =>
+  isHooped
+    ? 'Light from the side, hoop raised to your eyes, back supported, both feet on the floor.'
+    : 'Light from the side, forearms on a cushion so that the work comes up to your eyes, back supported, both feet on the floor.';
 
 export const partAndStitch = (part: string, stitch: string): string => `${part}, ${stitch}`;
 

@@ -4,7 +4,7 @@ import { NButton, NProgress } from 'naive-ui';
 import { computed, onBeforeUnmount, reactive, ref, shallowRef, watch } from 'vue';
 import ChoiceField from '../../ui/ChoiceField.vue';
 import LessonLinks from '../../ui/LessonLinks.vue';
-import { FIRST_LESSONS } from '../../ui/lessonNames.ts';
+import { firstLessons } from '../../ui/lessonNames.ts';
 import PagePreview from '../../ui/PagePreview.vue';
 import { fileName, saveFile } from '../../keeping/files.ts';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
@@ -93,7 +93,9 @@ function html(): void {
       A book for someone who has never seen Junctura. It shows what to lay out, the numbered map, and every step with
       its picture; then the stitches, the whole finish, and your sittings to tick off.
     </p>
-    <p class="small soft">Basic techniques, in drawings: <LessonLinks :lessons="FIRST_LESSONS" />.</p>
+    <p class="small soft">
+      Basic techniques, in drawings: <LessonLinks :lessons="firstLessons(workings.piece.hoop !== null)" />.
+    </p>
     <div class="pair">
       <ChoiceField
         label="Paper"

@@ -6,7 +6,7 @@ import ChoiceField from '../../../ui/ChoiceField.vue';
 import { useOpenedPiece } from '../../../session/openedPiece.ts';
 import BookHeader from '../BookHeader.vue';
 import HandlingDrawing from './HandlingDrawing.vue';
-import { FIRST_LESSONS, LESSON_NAMES } from '../../../ui/lessonNames.ts';
+import { firstLessons, LESSON_NAMES } from '../../../ui/lessonNames.ts';
 import { findLessons, LESSONS } from './lessons.ts';
 
 /** Short lessons in the handling that nobody draws. */
@@ -19,7 +19,7 @@ const HANDS: { value: 'right' | 'left'; label: string }[] = [
   { value: 'left', label: 'left hand' },
 ];
 const found = computed(() => findLessons(search.value));
-const first = LESSONS.filter(({ id }) => FIRST_LESSONS.includes(id));
+const first = LESSONS.filter(({ id }) => firstLessons(true).includes(id));
 onMounted(async () => {
   await nextTick();
   if (route.hash) document.querySelector(route.hash)?.scrollIntoView();

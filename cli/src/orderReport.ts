@@ -38,6 +38,10 @@ export function orderReport(piece: Piece, plan: Plan): object {
       threadMm: roundTo(step.threadMm, 2),
       because: [...because[i]!],
     })),
+    /** Scraps that are laid: each with its own number, before the step `n`. */
+    lays: numbered.flatMap(({ lays, from }) =>
+      lays.map(({ number, part }) => ({ step: number, part, before: from + 1 })),
+    ),
     rules: rules.rules.map((rule) => told(rule, order)),
     gaveWay: [...rules.gaveWay, ...rules.broken].map((rule) => told(rule, order)),
     totals: rounded(orderTotals(piece, plan)),

@@ -81,9 +81,9 @@ export async function pictureBytes(
 ): Promise<Outcome<Uint8Array>> {
   const found = await canvas();
   if (!found.ok) return found;
-  const { createCanvas, DOMMatrix } = found.value;
-  // The painter makes its own sheets, as in a browser.
-  Object.assign(globalThis, { OffscreenCanvas: createCanvas, DOMMatrix });
+  const { createCanvas, DOMMatrix, Path2D } = found.value;
+  // The painter makes its own sheets and paths, as in a browser.
+  Object.assign(globalThis, { OffscreenCanvas: createCanvas, DOMMatrix, Path2D });
   const { x, y, r: reachMm } = pictureCircle(piece, workings.plan);
   const pxPerMm = Math.min(dpi / MM_PER_INCH, MOST_PX / (2 * reachMm));
   const pixels = Math.max(1, Math.round(2 * reachMm * pxPerMm));

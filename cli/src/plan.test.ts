@@ -198,6 +198,30 @@ describe('the guide as a file', () => {
     expect(html.includes('src="data:image/png;base64,')).toBe(true);
   });
 
+  it('of a piece with scraps has a picture, and every scrap as a step that the plan tells, too', async () => {
+    const out = join(folder, 'moth.html');
+    const moth = fileURLToPath(new URL('../../demo/pieces/moth-on-oak-leaf.junctura.json', import.meta.url));
+    const outcome = await runPlanWithPictures([moth, '--order', 'colour', '--guide', out]);
+    if (!outcome.ok) throw new Error(outcome.problem);
+    const { order } = z
+      .object({
+        order: z.object({
+          steps: z.array(z.object({ n: z.number(), step: z.number(), part: z.string() })),
+          lays: z.array(z.object({ step: z.number(), part: z.string(), before: z.number() })),
+        }),
+      })
+      .parse(JSON.parse(JSON.stringify(outcome.value)));
+    const html = readFileSync(out, 'utf8');
+    expect(html.includes('src="data:image/png;base64,')).toBe(true);
+    const listed = [...html.matchAll(/<li data-step="(\d+)"/g)].map(([, step]) => Number(step));
+    const told = [...new Set([...order.steps, ...order.lays].map(({ step }) => step))].sort((a, b) => a - b);
+    expect(listed).toEqual(told);
+    expect(order.lays.length).toBe(5);
+    for (const { part, before } of order.lays) {
+      expect(order.steps.filter((step) => step.part === part).every(({ n }) => n >= before)).toBe(true);
+    }
+  });
+
   it('that has no place says so, and a hand needs a guide', async () => {
     const nowhere = await runPlanWithPictures([drawing, '--guide', join(folder, 'no', 'such', 'folder.html')]);
     expect(nowhere.ok ? '' : nowhere.problem).toMatch(/can’t write .*folder\.html/);

@@ -148,37 +148,42 @@ function smooth(ring: Ring): Ring {
   return out;
 }
 
-/** How many bays of an outline are narrow: stretches that turn inward tightly, and by more than a little. */
-export function narrowBays(form: Region): number {
-  return tightStretches(form, 1);
+/** Where an outline turns tightly, and by more than a little. */
+export interface TightTurns {
+  /** Narrow inlets: it turns inward. */
+  readonly bays: number;
+  /** It turns outward. */
+  readonly corners: number;
 }
 
-/** How many corners an outline has: stretches that turn outward tightly, and by more than a little. */
-export function cornersOf(form: Region): number {
-  return tightStretches(form, -1);
+/** How often an outline turns tightly. @param lines its rings with the shape on their left, see {@link edgeLine} */
+export function tightTurns(lines: readonly Polyline[]): TightTurns {
+  let [bays, corners] = [0, 0];
+  for (const { points } of lines) {
+    const { bend, stepMm } = turnsOf(points);
+    // The shape lies to the left: an inward bend turns to the right, clockwise as seen.
+    bays += tightStretches(bend, stepMm);
+    corners += tightStretches(
+      bend.map((one) => -one),
+      stepMm,
+    );
+  }
+  return { bays, corners };
 }
 
-/** @param turning 1: inward bends, -1: outward */
-function tightStretches(form: Region, turning: 1 | -1): number {
-  const outer = new Set(outerRings(form));
-  return form.reduce((sum, ring) => sum + tightOn(edgeLine(ring, !outer.has(ring)).points, turning), 0);
-}
-
-function tightOn(ring: Ring, turning: 1 | -1): number {
-  const { bend: turned, stepMm } = turnsOf(ring);
-  // The shape lies to the left: an inward bend turns to the right, clockwise as seen.
-  const bend = turned.map((one) => turning * one);
+function tightStretches(bend: Float64Array, stepMm: number): number {
   const isTight = (i: number): boolean => bend[i % bend.length]! > 1 / NARROW_MM;
   const reach = Math.round((2 * NARROW_MM) / stepMm);
   // Begun after a long stretch without a tight bend, so that no bay is counted as two; its two corners are one bay.
-  const from = bend.findIndex((_, i) => !Array.from({ length: reach }, (_n, k) => i + k).some(isTight)) + reach;
-  let [found, angle, since] = [0, 0, reach];
+  let from = 0;
+  for (let free = 0; free < reach && from < bend.length + reach; from++) free = isTight(from) ? 0 : free + 1;
+  let [found, turned, since] = [0, 0, reach];
   for (let i = 0; i < bend.length; i++) {
     since = isTight(from + i) ? 0 : since + 1;
-    if (since >= reach) angle = 0;
-    const before = angle;
-    if (since === 0) angle += bend[(from + i) % bend.length]! * stepMm;
-    if (before < BAY_TURN_RAD && angle >= BAY_TURN_RAD) found++;
+    if (since >= reach) turned = 0;
+    const before = turned;
+    if (since === 0) turned += bend[(from + i) % bend.length]! * stepMm;
+    if (before < BAY_TURN_RAD && turned >= BAY_TURN_RAD) found++;
   }
   return found;
 }

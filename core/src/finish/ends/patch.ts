@@ -13,7 +13,7 @@ import {
   type FinishContext,
 } from '../context.ts';
 import type { FinishProblem, FinishStep } from '../kinds.ts';
-import { cornersOf, edgeLine, narrowBays, outerRings, patchOutline, sizeOf } from '../outlines.ts';
+import { edgeLine, outerRings, patchOutline, sizeOf, tightTurns } from '../outlines.ts';
 import { sewn, SEWN_ENDS_MM, sewnOn, together } from '../sewing.ts';
 import * as say from '../words.ts';
 
@@ -55,8 +55,7 @@ export function patch(context: FinishContext): EndPlan {
   );
   const outlineMm = lines.reduce((sum, line) => sum + polylineLength(line), 0);
   const ontoMm = throughMm + onto.thicknessMm;
-  const bays = narrowBays(form);
-  const corners = cornersOf(form);
+  const { bays, corners } = tightTurns(lines);
   const areaMm2 = regionArea(form);
   const isFusible = isIroned || isFused(context);
   const roughCut: FinishStep = {

@@ -1,6 +1,6 @@
 import { clothOf, comesOutInWater, markOf, type Cloth, type Mark, type Stabiliser } from '../materials/index.ts';
 import type { PlanInput } from '../piece/index.ts';
-import { getsWet, removalActs, type RemovalAct } from '../transfer/index.ts';
+import { isInWater, removalActs, type RemovalAct } from '../transfer/index.ts';
 import * as say from './words.ts';
 
 /** A step by which a mark leaves and the work is made ready. */
@@ -77,6 +77,7 @@ export function stepsAfterStitching(
 ): FinishingStep[] {
   const mark = markOf(piece.mark);
   const cloth = clothOf(piece.cloth.kind);
-  const isWet = getsWet(mark, behind) || isWashed;
-  return removalActs(mark, cloth, behind, isWashed).map((act) => ({ act, ...WORDS[act](mark, cloth, isWet) }));
+  const acts = removalActs(mark, cloth, behind, isWashed);
+  const isWet = acts.some(isInWater);
+  return acts.map((act) => ({ act, ...WORDS[act](mark, cloth, isWet) }));
 }

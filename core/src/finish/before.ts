@@ -1,8 +1,8 @@
 import { comesOutInWater, ellipseRoundMm, innerHalvesMm, markOf, type Cloth } from '../materials/index.ts';
-import { getsWet, runningColours, threadsOf, type RemovalAct } from '../transfer/index.ts';
+import { getsWet, isInWater, runningColours, threadsOf } from '../transfer/index.ts';
 import { stepsAfterStitching, type FinishingStep } from './afterStitching.ts';
 import type { End } from '../piece/index.ts';
-import { CAUTIONS, threadEnds, type FinishContext } from './context.ts';
+import { CAUTIONS, edgedSize, threadEnds, type FinishContext } from './context.ts';
 import { isMade } from './endNames.ts';
 import type { FinishProblem, FinishStep } from './kinds.ts';
 import * as say from './words.ts';
@@ -55,7 +55,7 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
   const isWashable = weakestWash(context) !== 'no';
   const said = stepsAfterStitching(piece, behind, WASHED.has(end) && isWashable);
   const runs = runningColours(piece, plan);
-  const isWet = said.some(({ act }) => WET.has(act));
+  const isWet = said.some(({ act }) => isInWater(act));
   const problems: FinishProblem[] = [];
   if (getsWet(mark, behind) && !isWashable) {
     const text = comesOutInWater(mark) ? say.markNeedsWater(mark.inSentence) : say.backingNeedsWater(behind.inSentence);
@@ -89,14 +89,14 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
   const stepFor = ({ act, text, caution }: FinishingStep): FinishStep => {
     const names = [...new Set(runs.map(({ name }) => name))];
     // Where nothing runs, water needs no caution but that it comes before heat.
-    const own = WET.has(act) && act !== 'rinse-cold' && names.length === 0 ? null : caution;
+    const own = isInWater(act) && act !== 'rinse-cold' && names.length === 0 ? null : caution;
     return {
       id: act,
       // Pinned out until it is dry, it is damp no longer.
       text: act === 'press' && isDried ? say.pressStep(context.cloth.iron === 'hot', false) : text,
       amounts: {},
       seconds: 60 * MINUTES[act],
-      caution: WET.has(act) && names.length > 0 ? say.mayRun(own, names) : own,
+      caution: isInWater(act) && names.length > 0 ? say.mayRun(own, names) : own,
     };
   };
   // What stays in its hoop is neither stretched nor pressed: the hoop holds it flat.
@@ -112,8 +112,6 @@ export function stepsBefore(context: FinishContext): { steps: FinishStep[]; prob
   steps.push(...said.slice(0, at).map(stepFor), ...stretch, ...said.slice(after).map(stepFor));
   return { steps, problems };
 }
-
-const WET: ReadonlySet<RemovalAct> = new Set<RemovalAct>(['rinse-cold', 'rinse-warm', 'wash']);
 
 /** Whether it is pinned out damp: as it was chosen, else where it got wet anyway or no iron may take the creases out. */
 function isStretched(context: FinishContext, said: readonly FinishingStep[], isWet: boolean): boolean {
@@ -131,9 +129,10 @@ interface Stretched {
   readonly uprightMm: number;
 }
 
-function stretchedAlong({ piece, box, circle, finish, end, edgedMm }: FinishContext): Stretched {
+function stretchedAlong(context: FinishContext): Stretched {
+  const { piece, box, circle, finish, end } = context;
   if (end === 'whitework') {
-    const [acrossMm, uprightMm] = edgedMm;
+    const [acrossMm, uprightMm] = edgedSize(context);
     const shape = finish.clothShape === 'round' ? 'circle' : finish.clothShape;
     return { shape, acrossMm, uprightMm };
   }

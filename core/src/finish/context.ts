@@ -55,8 +55,6 @@ export interface FinishContext {
   readonly worked: Region;
   /** The outline that was drawn to sew along, where one holds all that is worked; null: there is none. */
   readonly drawn: Ring | null;
-  /** Across and upright of a cloth with a worked edge, mm. */
-  readonly edgedMm: readonly [number, number];
   readonly box: Box;
   readonly circle: Circle;
   readonly settings: WorkSettings;
@@ -99,7 +97,6 @@ export function contextOf(piece: Piece, plan: Plan, own: OwnFactors, memory: Mem
     behind: behindCloth(piece, plan).stabiliser,
     worked,
     drawn: drawnOutline(plan, worked),
-    edgedMm: edgedSize(piece.finish, worked, box, circle),
     box,
     circle,
     settings: workSettings(piece, 1, own),
@@ -116,8 +113,11 @@ function endThatHolds(piece: Piece, worked: Region): End {
   return lostMm2(worked, [ellipseRing(x, y, ...innerHalvesMm(piece.hoop))]) > 0 ? 'board' : usual;
 }
 
-/** As it was set, else as large as holds the design with its margin: a rectangle, a circle or an oval of the design's own proportions. */
-function edgedSize(finish: Finish, worked: Region, box: Box, circle: Circle): readonly [number, number] {
+/**
+ * Across and upright of a cloth with a worked edge, mm: as it was set, else as large as holds the design with its margin, a rectangle, a circle
+ * or an oval of the design's own proportions.
+ */
+export function edgedSize({ finish, worked, box, circle }: FinishContext): readonly [number, number] {
   if (finish.sizeMm) return finish.sizeMm;
   const margin = finish.marginMm ?? USUAL_LENGTHS.whitework.marginMm;
   const [width, height] = [box.maxX - box.minX, box.maxY - box.minY];

@@ -12,7 +12,7 @@ const SEAMS = [
   'M-0.74 -0.1L-0.56 0.02',
   'M-0.486 0.59H0.486',
 ];
-/** A shirt is no narrower than this, and so many times as wide as the design, mm: a child's, at least. */
+/** How wide a shirt is drawn: at least as a child’s, mm, and at least this many times the width of the design. */
 const LEAST_MM = 260;
 const TIMES_DESIGN = 2.8;
 const FLAT = 0.001;

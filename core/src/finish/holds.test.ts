@@ -3,26 +3,15 @@ import { distanceToLines, isInside, placesOf, type Region } from '../geometry/in
 import { Memory, seededRandom, type Random } from '../measure/index.ts';
 import { ENDS, plainHoop, USUAL_FINISH, type End, type Finish, type Piece } from '../piece/index.ts';
 import { Planner } from '../advice/index.ts';
-import { demoPiece, svgPiece } from '../testing/pieces.ts';
+import { DEMO_NAMES, demoPiece, svgPiece } from '../testing/pieces.ts';
 import { lostMm2 } from './keptOf.ts';
 import { WORKED_AREA } from './outlines.ts';
 import { planOf } from '../testing/plans.ts';
 import { USUAL_FACTORS } from '../work/index.ts';
 import { finishPlan, type FinishPlan } from './index.ts';
 
-const DEMOS = [
-  'bramble-spray',
-  'kite',
-  'ladybirds-on-a-shirt',
-  'lighthouse',
-  'market-radishes',
-  'moth-on-oak-leaf',
-  'night-tram',
-  'paper-boat',
-  'rock-pool',
-  'seed-head-cloth',
-  'strawberry-patch',
-];
+/** What is painted from a picture is planned with that picture alone. */
+const DEMOS = DEMO_NAMES.filter((name) => name !== 'harbour-cat');
 
 /** Blobs and bars strewn about a middle, in a hoop that may be too small for them. */
 function strewn(random: Random, hoopMm: number): Piece {

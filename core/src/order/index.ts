@@ -26,4 +26,4 @@ export { ZONES } from './zones.ts';
 export { layingsOf } from './layings.ts';
 export { countSteps, numberedAt, numberedSteps, type NumberedLaying, type NumberedStep } from './stepNumbers.ts';
 export { nameOfStep, stepKey, type WorkOrder, type WorkStep } from './workOrder.ts';
-export { layerOfStep, nameOfLine } from './stepNames.ts';
+export { layerOfStep, nameOfLaying, nameOfLine } from './stepNames.ts';

@@ -12,6 +12,8 @@ export interface Laying {
 
 /** When the scraps of a piece are laid, in that order: each as late as what lies on it and what holds it allow. */
 export function layingsOf(order: readonly Step[], parts: readonly PlannedPart[]): Laying[] {
+  // Asked wherever steps are counted, and most pieces have none.
+  if (!parts.some(({ part }) => part.scrap)) return [];
   const scraps = laidScraps(
     parts.map(({ part }) => part),
     parts.map(({ placed }) => placed),

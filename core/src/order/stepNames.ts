@@ -27,6 +27,9 @@ export function nameOfLine(
   return layer === '' ? name : say.partAndLayer(name, layer);
 }
 
+/** What laying a scrap is called, by the name of its part. */
+export const nameOfLaying = (part: string): string => say.layTheScrap(part);
+
 /** What of its part a step is, in a few words: its layer, its shade or its journey; empty: all of it. */
 export function layerOfStep(step: Step, passes: readonly PlannedPass[]): string {
   const layer = passes.length > 1 || step.role !== 'filling' ? step.role : null;

@@ -7,6 +7,8 @@ import type { RuleId } from './ruleIds.ts';
 export const partAndZone = (partName: string, zone: number, place: PlaceWithin | null): string =>
   place === null ? `${partName}, zone ${zone}` : `${partName}, zone ${zone} (${place})`;
 
+export const layTheScrap = (part: string): string => `Lay the scrap “${part}”`;
+
 const LAYER_NAMES: Readonly<Record<PassRole, string>> = {
   padding: 'padding',
   edge: 'firm edge',

@@ -55,7 +55,7 @@ function ringInks(piece: Piece, hoop: NonNullable<Piece['hoop']>, mirrored: bool
   });
 }
 
-/** Rings and dots are drawn as polygons of so many corners. */
+/** The number of corners of the polygons by which rings and dots are drawn. */
 const ROUND_CORNERS = 72;
 
 /** What a guide prints of the pattern: all that helps. */

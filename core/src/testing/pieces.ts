@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import { readSvg } from '../drawing/index.ts';
 import { EMPTY_BOX, newEntry, refOf, type ThreadBox } from '../materials/index.ts';
 import { seededRandom } from '../measure/index.ts';
@@ -12,6 +12,11 @@ export function demoPiece(name: string): Piece {
   if (!read.ok) throw new Error(read.problem);
   return read.value;
 }
+
+/** The names of all demo pieces. */
+export const DEMO_NAMES: readonly string[] = readdirSync(new URL('../../../demo/pieces/', import.meta.url))
+  .map((file) => file.replace('.junctura.json', ''))
+  .sort();
 
 /** The body of an SVG of 900 mm as a piece. */
 export function svgPiece(body: string, change: Partial<Piece> = {}): Piece {

@@ -1,6 +1,6 @@
 export { inkOn, marksAt, markStrength } from './marked.ts';
 export { fadedParts, redrawPlan, type Redraw } from './redraw.ts';
-export { checkRemoval, getsWet, removalActs, type RemovalAct } from './removal.ts';
+export { checkRemoval, getsWet, isInWater, removalActs, type RemovalAct } from './removal.ts';
 export { runningColours } from './running.ts';
 export { behindCloth, drawsIn, type Behind } from './stabiliser.ts';
 export { tackingFor, type Tacking } from './tacks.ts';

@@ -13,6 +13,11 @@ export type RemovalAct =
   | 'press'
   | 'check';
 
+/** Whether an act wets the work. */
+export function isInWater(act: RemovalAct): boolean {
+  return act === 'rinse-cold' || act === 'rinse-warm' || act === 'wash';
+}
+
 /** Whether a mark, or what lies behind, leaves in water. */
 export function getsWet(mark: Mark, { leavesBy }: Pick<Stabiliser, 'leavesBy'>): boolean {
   return comesOutInWater(mark) || leavesBy === 'water';
@@ -48,7 +53,7 @@ export type RemovalFault = 'heat-sets' | 'water-spoils' | 'no-iron' | 'film-befo
 export function checkRemoval(acts: readonly RemovalAct[], mark: Mark, cloth: Cloth): RemovalFault[] {
   const at = (act: RemovalAct): number => acts.indexOf(act);
   const firstHot = acts.findIndex((act) => act === 'heat' || act === 'press');
-  const wet = acts.filter((act) => act === 'rinse-cold' || act === 'rinse-warm' || act === 'wash');
+  const wet = acts.filter(isInWater);
   const isRinsedLate = at('rinse-cold') < 0 || at('rinse-cold') > firstHot;
   const faults: (RemovalFault | false)[] = [
     mark.heatSets && firstHot >= 0 && isRinsedLate && 'heat-sets',

@@ -39,6 +39,9 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   const next = computed(() => soFar.value?.left[1] ?? null);
   const isOpen = computed(() => soFar.value?.openSince != null);
   const numbers = computed(() => new Map(plan.value?.order.map(({ key }, i) => [key, i])));
+  /** The place of the present step in the planned order; undefined: there is none. */
+  const presentAt = computed(() => (present.value ? numbers.value.get(present.value.key) : undefined));
+  const doneKeys = computed(() => new Set(soFar.value?.done.map(({ step }) => step.key)));
 
   /** All steps as they are worked here: what is done in its order, then what is left. The same list where nothing moved. */
   const steps: ComputedRef<readonly Step[]> = computed((before?: readonly Step[]) => {
@@ -65,7 +68,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   }
   /** The planned sitting to which the present step belongs. */
   const sitting = computed((): Sitting | null => {
-    const at = present.value ? numbers.value.get(present.value.key) : undefined;
+    const at = presentAt.value;
     if (!plan.value || at === undefined) return null;
     return sittingsOf(workings.piece, plan.value).find(({ steps: own }) => own.some(({ step }) => step === at)) ?? null;
   });
@@ -79,7 +82,7 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   const numbered = computed(() => (plan.value ? numberedSteps(plan.value) : []));
   /** Which step of the guide the present one is, and which of how many alike. */
   const numberOfPresent = computed(() => {
-    const at = present.value ? numbers.value.get(present.value.key) : undefined;
+    const at = presentAt.value;
     if (at === undefined) return null;
     const line = numberedAt(numbered.value, at);
     const of = countSteps(numbered.value);
@@ -87,10 +90,9 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   });
   /** How many of the numbered steps are done, and of how many. */
   const stepsDone = computed(() => {
-    const done = new Set(soFar.value?.done.map(({ step }) => step.key));
     const order = plan.value?.order ?? [];
     const isDone = ({ from, to }: { from: number; to: number }): boolean =>
-      order.slice(from, to).every(({ key }) => done.has(key));
+      order.slice(from, to).every(({ key }) => doneKeys.value.has(key));
     const layings = numbered.value.flatMap(({ lays, ...line }) =>
       lays.map(({ part }) => laid.value.has(part) || isDone(line)),
     );
@@ -104,11 +106,10 @@ export const useWorkSoFar = defineStore('workSoFar', () => {
   );
   /** The scrap that is laid before the present step; null: none, or it lies there already. */
   const laying = computed((): NumberedLaying | null => {
-    const at = present.value ? numbers.value.get(present.value.key) : undefined;
+    const at = presentAt.value;
     if (at === undefined) return null;
     const { lays, from, to } = numberedAt(numbered.value, at);
-    const done = new Set(soFar.value?.done.map(({ step }) => step.key));
-    const isBegun = plan.value!.order.slice(from, to).some(({ key }) => done.has(key));
+    const isBegun = plan.value!.order.slice(from, to).some(({ key }) => doneKeys.value.has(key));
     return isBegun ? null : (lays.find(({ part }) => !laid.value.has(part)) ?? null);
   });
   const colourBy = (id: string | undefined): ReturnType<typeof shownColour> => shownColour(workings.piece, id);

@@ -3,6 +3,7 @@ import { ellipseRoundMm } from '../../materials/index.ts';
 import {
   amount,
   CAUTIONS,
+  edgedSize,
   hexOf,
   middleOfBox,
   plainLook,
@@ -39,9 +40,9 @@ const YARN_A_MM = 3.4;
 
 /** A whitework cloth: scallops in stepped buttonhole stitch, cut close after, and a fringe if one is wished. */
 export function whitework(context: FinishContext): EndPlan {
-  const { box, finish, cloth, edgedMm } = context;
+  const { box, finish, cloth } = context;
   const [x, y] = middleOfBox(box);
-  const [width, height] = edgedMm;
+  const [width, height] = edgedSize(context);
   const isRound = finish.clothShape !== 'rectangle';
   const scallops = (isRound ? scallopsRound : scallopsAround)(width, height, finish.scallopMm, x, y);
   const edge = workEdge(

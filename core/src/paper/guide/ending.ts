@@ -1,7 +1,7 @@
 import { ACT_NAMES, amountsInWords, type FinishAct } from '../../finish/index.ts';
 import { markOf } from '../../materials/index.ts';
 import { formatThread } from '../../measure/index.ts';
-import { needleName, numberedAt } from '../../order/index.ts';
+import { nameOfLaying, needleName, numberedAt } from '../../order/index.ts';
 import { sittingsOf } from '../../thread/index.ts';
 import { layOut } from '../../transfer/index.ts';
 import type { Block, GuideContext } from './blocks.ts';
@@ -121,7 +121,7 @@ export function tickBlocks({ notes, plan, finish }: GuideContext): Block[] {
         say.HEADINGS.mounting,
         say.HEADINGS.transfer,
         ...notes.flatMap(({ number, name, lays }) => [
-          ...lays.map((laying) => say.layingTitle(laying.number, plan.parts[laying.depth]!.part.name)),
+          ...lays.map((laying) => say.stepTitle(laying.number, nameOfLaying(plan.parts[laying.depth]!.part.name))),
           say.stepTitle(number, name),
         ]),
         ...finish.steps.map(({ id }, i) => say.stepTitle(say.finishNumber(i + 1), ACT_NAMES[id])),

@@ -7,7 +7,7 @@ import { seededRandom } from '../../measure/index.ts';
 import { needleName } from '../../order/index.ts';
 import { ENDS, plainPass, shownColour, type Piece } from '../../piece/index.ts';
 import { restsOn, stitchKind, type StitchId } from '../../stitches/index.ts';
-import { demoPiece, svgPiece } from '../../testing/pieces.ts';
+import { DEMO_NAMES, demoPiece, svgPiece } from '../../testing/pieces.ts';
 import { readGuide } from '../../testing/readGuide.ts';
 import { sittingsOf, type Plan } from '../../thread/index.ts';
 import { USUAL_FACTORS } from '../../work/index.ts';
@@ -90,20 +90,6 @@ describe('callouts', () => {
   });
 });
 
-const DEMOS = [
-  'ladybirds-on-a-shirt',
-  'strawberry-patch',
-  'lighthouse',
-  'bramble-spray',
-  'harbour-cat',
-  'kite',
-  'market-radishes',
-  'moth-on-oak-leaf',
-  'night-tram',
-  'paper-boat',
-  'rock-pool',
-  'seed-head-cloth',
-];
 const MOTIFS = [
   'balloon',
   'bee',
@@ -207,7 +193,7 @@ function holds({ piece, plan, finish, guide }: Made): void {
 }
 
 describe('the guide, read as a page', () => {
-  it.each(DEMOS)('of %s has all, and nothing else', (name) => holds(made(demoPiece(name))));
+  it.each(DEMO_NAMES)('of %s has all, and nothing else', (name) => holds(made(demoPiece(name))));
 
   it.each(['ladybirds-on-a-shirt', 'market-radishes'])('of %s, which has no hoop, speaks of none', (name) => {
     const { text } = readGuide(guideHtml(made(demoPiece(name)).guide, null));

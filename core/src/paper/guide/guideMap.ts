@@ -28,7 +28,7 @@ const TEXT_MM = 2.9;
 /** The room that callouts have round the drawing, mm. */
 const AROUND_MM = 14;
 const DOT_MM = 0.8;
-/** A ring and the disc of a number are drawn as polygons of so many corners. */
+/** The number of corners of the polygons by which a ring and the disc of a number are drawn. */
 const [RING_CORNERS, DISC_CORNERS] = [72, 28];
 /** A step of more parts than this marks them by dots alone. */
 const MOST_LINED = 12;

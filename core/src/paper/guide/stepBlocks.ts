@@ -1,6 +1,6 @@
 import { hoopAt } from '../../drawing/index.ts';
 import { formatLength } from '../../measure/index.ts';
-import type { NumberedLaying } from '../../order/index.ts';
+import { nameOfLaying, type NumberedLaying } from '../../order/index.ts';
 import { layScrap } from '../../transfer/index.ts';
 import { closeUp, scrapPicture } from './closeUp.ts';
 import type { Block, GuideContext, StepBlock } from './blocks.ts';
@@ -94,7 +94,7 @@ function layingBlock({ piece, plan }: GuideContext, { number, depth }: NumberedL
   return {
     type: 'step',
     step: String(number),
-    title: say.layingTitle(number, part.name),
+    title: say.stepTitle(number, nameOfLaying(part.name)),
     lines: [...steps, say.laidIn(seconds)],
     figures: [],
     caution,

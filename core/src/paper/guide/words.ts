@@ -169,8 +169,6 @@ export const MOUNT_NONE =
 export const positions = (count: number): string =>
   `The hoop is moved: there are ${formatNumber(count)} positions. Loosen it and take it off between them, and at the end of each sitting.`;
 
-export const layingTitle = (number: number, name: string): string => stepTitle(number, `Lay the scrap “${name}”`);
-
 export const laidIn = (seconds: number): string => `It takes about ${aboutTime(seconds)}.`;
 
 export const MAP_NOTE =

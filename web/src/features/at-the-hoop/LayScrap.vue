@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nameOfLaying } from '@junctura/core/order';
 import { layScrap } from '@junctura/core/transfer';
 import { Undo2 } from '@lucide/vue';
 import { NButton } from 'naive-ui';
@@ -6,7 +7,6 @@ import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
 import { useWorkSoFar } from '../../session/workSoFar.ts';
-import * as say from './words.ts';
 
 /** A scrap that is laid before the next stitch: how, one movement a line. */
 const opened = useOpenedPiece();
@@ -17,7 +17,7 @@ const how = computed(() => (work.plan && work.laying ? layScrap(workings.piece, 
 
 <template>
   <section v-if="how && work.laying" class="step">
-    <h2 data-test="present">{{ say.layTheScrap(opened.nameOf(work.laying.part)) }}</h2>
+    <h2 data-test="present">{{ nameOfLaying(opened.nameOf(work.laying.part)) }}</h2>
     <ol>
       <li v-for="line in how.steps" :key="line">{{ line }}</li>
     </ol>

@@ -191,8 +191,6 @@ export const GONE_STEP = 'a step that no longer exists';
 export const stitchAndLayer = (stitch: string, layer: string): string =>
   layer === '' ? stitch : `${stitch}, ${layer}`;
 
-export const layTheScrap = (name: string): string => `Lay the scrap “${name}”`;
-
 export const scrapLaid = (name: string): string => `Scrap laid and held: ${name}`;
 
 export const laidAndNext = (name: string, next: string): string => `${name} is laid. Next: ${next}.`;

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { formatDuration } from '@junctura/core/measure';
-import type { NumberedLaying } from '@junctura/core/order';
+import { nameOfLaying, type NumberedLaying } from '@junctura/core/order';
 import { layScrap } from '@junctura/core/transfer';
 import { computed } from 'vue';
 import { useOpenedPiece } from '../../session/openedPiece.ts';
 import { useWorkings } from '../../session/workings.ts';
-import * as say from './words.ts';
 
 /** A scrap that is laid between two steps: it moves with what is stitched on it. */
 const props = defineProps<{ laying: NumberedLaying }>();
@@ -20,7 +19,7 @@ const hex = computed(() => opened.piece.drawing.parts.find(({ id }) => id === pr
     <summary>
       <span class="figure small soft">{{ laying.number }}</span>
       <i class="cloth" :style="{ background: hex }"></i>
-      <span class="title">{{ say.layTheScrap(opened.nameOf(laying.part)) }}</span>
+      <span class="title">{{ nameOfLaying(opened.nameOf(laying.part)) }}</span>
       <span class="figure small">{{ formatDuration(how.seconds / 3600) }}</span>
     </summary>
     <ol class="small">

@@ -121,5 +121,3 @@ export const carriesOn = (step: number): string => `Carries on with step ${forma
 
 export const stitchInColour = (stitch: string, colour: string, strands: number): string =>
   `${stitch}, ${plural(strands, 'strand')} of ${colour}`;
-
-export const layTheScrap = (name: string): string => `Lay the scrap “${name}”`;
